@@ -1,0 +1,78 @@
+using Ochema.Core.Rigs;
+using Ochema.Core.Rigs.Bases;
+using Ochema.Core.Rigs.Reaches;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>Tries single changes on the rig and says what each would give. Nothing here is canned: every line was computed.</summary>
+public static class Adviser
+{
+    private const int Most = 5;
+
+    /// <summary>The best single changes, by limit speed gained, then by use.</summary>
+    public static IReadOnlyList<Change> Best(RigDocument rig, Catalogue stock)
+    {
+        var now = Assessor.Quick(rig, stock, modes: true);
+        return [.. Try(rig, stock, Candidates(rig, stock), now)
+            .Where(c => Gain(c, now) || (c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue))
+            .OrderByDescending(c => c.LimitSpeed ?? LimitSpeed.Highest).ThenBy(c => c.Use).ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most)];
+    }
+
+    /// <summary>The other kinds and sizes for a station, each computed.</summary>
+    public static IReadOnlyList<Change> Alternatives(RigDocument rig, string station, Catalogue stock)
+    {
+        var now = Assessor.Quick(rig, stock, modes: false);
+        return [.. Try(rig, stock, Instead.Of(rig, station, stock), now).OrderByDescending(c => c.LimitSpeed ?? LimitSpeed.Highest).ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(24)];
+    }
+
+    private static bool Gain(Change c, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now) =>
+        (c.LimitSpeed ?? LimitSpeed.Highest) > (now.LimitSpeed ?? LimitSpeed.Highest) + 0.3 || c.Use < now.Use - 0.02;
+
+    private static IEnumerable<Change> Try(RigDocument rig, Catalogue stock, IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> candidates, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now)
+    {
+        foreach (var (id, station, title, changed) in candidates)
+        {
+            (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) q;
+            try
+            {
+                q = Assessor.Quick(changed, stock, modes: true);
+            }
+            catch (DocumentException)
+            {
+                continue; // The change does not fit this rig (a strap that would have no length, say).
+            }
+            yield return new Change(id, station, title, q.LimitSpeed, q.Use, Judge.Of(q.Use), q.Mass - now.Mass, q.Cost - now.Cost, q.Frequency, changed);
+        }
+    }
+
+    private static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Candidates(RigDocument rig, Catalogue stock)
+    {
+        if (rig.Reach is Riser { Height: > 0.08 } riser)
+            yield return ("lower-riser", "reach", "A riser a third lower", rig with { Reach = riser with { Height = riser.Height * 2 / 3 } });
+        if (rig.Reach is ArticulatedArm { Length: > 0.16 } arm)
+            yield return ("shorter-arm", "reach", "An arm a quarter shorter", rig with { Reach = arm with { Length = arm.Length * 0.75 } });
+        if (rig.Reach is Stud { Length: > 0.03 } stud)
+            yield return ("shorter-stud", "reach", "A stud half as long", rig with { Reach = stud with { Length = stud.Length / 2 } });
+        if (rig.Reach is not NoReach)
+            yield return ("no-reach", "reach", "The head straight on the base", rig with { Reach = new NoReach() });
+        if (rig.Reach is ArticulatedArm a && stock.Arms.Where(x => x.JointTorque > stock.Find<ArmRow>("arms", a.Arm).JointTorque).MinBy(x => x.JointTorque) is { } stronger)
+            yield return ("stronger-arm", "reach", stronger.Name, rig with { Reach = a with { Arm = stronger.Id } });
+        if (Instead.LargerHold(rig, stock) is { } larger)
+            yield return ("larger-hold", "base", "The next larger hold", larger);
+        if (rig.Base is HoldPlate { Count: < 6 } plate)
+            yield return ("more-holds", "base", "Six holds under the plate", rig with { Base = plate with { Count = 6, Length = Math.Max(plate.Length, 0.4) } });
+        if (rig.Base is HoldPlate wide)
+            yield return ("wider-plate", "base", "A plate a third wider and longer", rig with { Base = wide with { Length = Math.Min(1.2, wide.Length * 4 / 3), Width = Math.Min(1.2, wide.Width * 4 / 3) } });
+        if (rig.Base is SingleCup cup)
+            yield return ("plate-of-cups", "base", "Four such cups under a plate", rig with { Base = new HoldPlate { Hold = cup.Cup } });
+        if (rig.Base is SingleMagnet magnet)
+            yield return ("plate-of-magnets", "base", "Four such magnets under a plate", rig with { Base = new HoldPlate { Hold = magnet.Magnet } });
+        foreach (var (id, title, changed) in Instead.Braces(rig))
+            yield return (id, "braces", title, changed);
+        foreach (var (id, title, changed) in Instead.Straps(rig))
+            yield return (id, "straps", title, changed);
+        foreach (var c in Instead.Of(rig, "head", stock).Where(c => c.Changed.Head.GetType() == rig.Head.GetType()).Take(2))
+            yield return c;
+    }
+}

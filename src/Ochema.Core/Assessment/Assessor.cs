@@ -1,0 +1,272 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Loads;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>Rig in, answers out. Pure: the same document gives the same bytes.</summary>
+public static class Assessor
+{
+    private const int ModeCount = 6;
+
+    /// <summary>Wheel hop shakes a car between about 8 and 16 Hz (common practice, no source); a mount below twice that follows it.</summary>
+    private const double SteadyFrom = 32;
+    private const double SoftBelow = 18;
+
+    /// <summary>All answers. With <paramref name="advice"/> the best single changes are tried too.</summary>
+    /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
+    public static AssessmentReport Assess(RigDocument rig, Catalogue stock, bool advice = true)
+    {
+        var model = new RigModel(rig, stock);
+        var b = model.Builder;
+        var all = MotionProfile.Cases(rig.Run.Road);
+        var driving = all.Where(c => !c.AtRest).ToList();
+        var state = model.State([]);
+        var checks = b.Checks.ToList();
+        var limits = new LimitSpeed(model, state, driving);
+        var intactFinding = Instability(model, state, limits, rig.Run.Speed);
+        var reports = intactFinding is not null ? [] : checks.Select(c => Report(c, limits, driving, rig.Run.Speed)).OrderByDescending(r => r.Use).ToList();
+        var findings = b.Findings.ToList();
+        if (intactFinding is not null)
+            findings.Insert(0, new ReportFinding("base", intactFinding, true));
+        var letGo = LetGo(model, checks, driving, reports, limits, intactFinding).ToList();
+        var (frequencies, _) = Frequencies(model);
+        findings.AddRange(Shedding(b, frequencies, rig.Run.Speed));
+        var retentions = Retention.Of(b, letGo);
+        findings.AddRange(retentions.Where(r => r.Has < r.Needs).Select(r => new ReportFinding(r.Piece == "Camera" ? "camera" : "base",
+            $"{r.Piece} has {r.Has} of {r.Needs} independent retentions this drop needs{(r.By.Count > 0 ? ": " + string.Join(", ", r.By) : "")}. Add a strap or a tether.")));
+        var verdict = Overall(reports, findings, rig);
+        return new AssessmentReport
+        {
+            Verdict = verdict with { Text = VerdictText(verdict, reports, letGo, rig) },
+            Knock = Knock(model, state, checks, [.. all.Where(c => c.AtRest)]),
+            Stations = Stations(b, reports),
+            Checks = reports,
+            Flags = [.. reports.Where(r => r.LimitSpeed is not null).Select(r => new SpeedFlag(r.Id, r.Station, r.Title, r.LimitSpeed!.Value)).OrderBy(f => f.Speed).ThenBy(f => f.Check, StringComparer.Ordinal)],
+            LetGo = letGo,
+            Frequencies = frequencies,
+            Picture = Picture(frequencies, rig),
+            Retentions = retentions,
+            Findings = findings,
+            Cautions = Cautions(rig),
+            Parts = b.Parts,
+            Mass = b.Mass,
+            Cost = b.Parts.Sum(p => p.Price * p.Quantity),
+            Figure = FigureBuilder.Build(model, state, limits, driving, reports.FirstOrDefault(), rig.Run.Speed),
+            Advice = advice ? Adviser.Best(rig, stock) : null,
+        };
+    }
+
+    /// <summary>The essentials of a rig, for trying changes: limit speed, governing use, mass, cost, first frequency.</summary>
+    internal static (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) Quick(RigDocument rig, Catalogue stock, bool modes)
+    {
+        var model = new RigModel(rig, stock);
+        var state = model.State([]);
+        var (mass, cost) = (model.Builder.Mass, model.Builder.Parts.Sum(p => p.Price * p.Quantity));
+        var driving = MotionProfile.Cases(rig.Run.Road).Where(c => !c.AtRest).ToList();
+        if (state.Mechanism is not null || model.Builder.Findings.Any(f => f.Blocks))
+            return (0, Check.MostUse, mass, cost, null);
+        var limits = new LimitSpeed(model, state, driving);
+        var limit = limits.Find(model.Builder.Checks, rig.Run.Speed);
+        return (limit?.Speed, limits.At(model.Builder.Checks, rig.Run.Speed).Use, mass, cost, modes ? Frequencies(model).Frequencies.FirstOrDefault() : null);
+    }
+
+    private static CheckReport Report(Check check, LimitSpeed limits, IReadOnlyList<RigCase> cases, double speed)
+    {
+        var (worst, at) = (-1.0, 0);
+        for (var c = 0; c < cases.Count; c++)
+        {
+            if (check.Use(limits.At(c, speed)!) is var use && use > worst)
+                (worst, at) = (use, c);
+            if (check.Fixed)
+                break;
+        }
+        var sheet = new Worksheet();
+        check.Use(limits.At(at, speed)!, sheet);
+        double? limit = check.Fixed ? (worst >= 1 ? 0 : null) : limits.Find([check], speed)?.Speed;
+        return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, Judge.Of(worst), check.Fixed ? "" : cases[at].Label, limit, sheet.Done());
+    }
+
+    private static string? Instability(RigModel model, StateResponse state, LimitSpeed limits, double speed)
+    {
+        if (state.Mechanism is { } m)
+            return $"The {Readable(model.Builder, m.Node)} can {m.Motion} freely: something is missing there.";
+        return limits.Unstable(speed) ? "With its slack straps the rig is free to move at this speed: no stable state." : null;
+    }
+
+    private static string Readable(RigBuilder b, string node) =>
+        b.Holds.FirstOrDefault(h => node.StartsWith(h.Id, StringComparison.Ordinal)) is { } hold ? hold.Label : node.Replace('-', ' ');
+
+    private static IEnumerable<LetGoReport> LetGo(RigModel model, List<Check> checks, List<RigCase> cases, List<CheckReport> intact, LimitSpeed limits, string? intactFinding)
+    {
+        var rig = model.Builder.Rig;
+        var speed = rig.Run.Speed;
+        var worst = intact.FirstOrDefault();
+        double? intactLimit = intact.Where(r => r.LimitSpeed is not null).Min(r => r.LimitSpeed);
+        var intactUses = intact.GroupBy(r => r.Station).ToDictionary(g => g.Key, g => g.Max(r => r.Use));
+        yield return new LetGoReport("intact", "intact", "Whole", [], worst?.Use ?? Check.MostUse, Judge.Of(worst?.Use ?? Check.MostUse), intactFinding is null ? intactLimit : 0,
+            intactFinding ?? worst!.Title, worst?.Case ?? "", intactUses, new Dictionary<string, double[]>(), []);
+        foreach (var c in LetGoCases.Of(model.Builder))
+            yield return Judged(model, model.State(c.Gone), c, [.. checks.Where(x => !x.Reserve && !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id)], cases, intactLimit, worst?.Use ?? 0);
+        yield return StrapsAlone(model, cases, intactLimit, worst?.Use ?? 0);
+    }
+
+    private static LetGoReport Judged(RigModel model, StateResponse state, LetGoCase c, List<Check> checks, List<RigCase> cases, double? intactLimit, double intactUse)
+    {
+        var speed = model.Builder.Rig.Run.Speed;
+        var empty = new Dictionary<string, double[]>();
+        if (state.Mechanism is { } m)
+            return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, 0, $"nothing keeps it: the {Readable(model.Builder, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), empty, []);
+        var limits = new LimitSpeed(model, state, cases);
+        if (limits.Unstable(speed))
+            return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>(), empty, []);
+        var uses = new Dictionary<string, double>();
+        var (worst, worstCheck, worstCase) = (-1.0, checks[0], 0);
+        foreach (var check in checks)
+            for (var i = 0; i < cases.Count; i++)
+            {
+                var use = check.Use(limits.At(i, speed)!);
+                uses[check.Station] = Math.Max(use, uses.GetValueOrDefault(check.Station));
+                if (use > worst)
+                    (worst, worstCheck, worstCase) = (use, check, i);
+                if (check.Fixed)
+                    break;
+            }
+        // A rig with a part gone is never credited with more than the whole one.
+        var limit = Lower(limits.Find([.. checks.Where(x => !x.Fixed)], speed)?.Speed, intactLimit);
+        worst = Math.Max(worst, c.Kind is "straps-alone" ? 0 : Math.Min(intactUse, worst));
+        var f = limits.At(worstCase, speed)!;
+        return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), limit, worstCheck.Title, cases[worstCase].Label, uses,
+            FigureBuilder.Displacements(model, state, f), FigureBuilder.Arrows(model, f));
+    }
+
+    private static LetGoReport StrapsAlone(RigModel model, List<RigCase> cases, double? intactLimit, double intactUse)
+    {
+        var rig = model.Builder.Rig;
+        var holds = model.Builder.Holds.Select(h => h.Id).ToList();
+        var c = new LetGoCase("straps-alone", "straps-alone", "Straps alone", holds);
+        if (rig.Straps.Count == 0)
+            return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.Tether is null ? "nothing keeps it on the car" : "only the tether keeps the camera", "", new Dictionary<string, double>(), new Dictionary<string, double[]>(), []);
+        var alone = new RigModel(rig, Catalogue.Shipped, holdsGone: true);
+        return Judged(alone, alone.State([]), c, [.. alone.Builder.Checks.Where(x => !x.Reserve)], cases, null, 0);
+    }
+
+    private static double? Lower(double? a, double? b) => a is null ? b : b is null ? a : Math.Min(a.Value, b.Value);
+
+    private static VerdictReport Overall(List<CheckReport> reports, List<ReportFinding> findings, RigDocument rig)
+    {
+        if (findings.FirstOrDefault(f => f.Blocks) is { } blocked)
+            return new(Verdict.LetsGo, Check.MostUse, 0, reports.FirstOrDefault(r => r.LimitSpeed == 0)?.Id, blocked.Text);
+        var worst = reports[0];
+        var first = reports.Where(r => r.LimitSpeed is not null).MinBy(r => r.LimitSpeed);
+        return new(Judge.Of(worst.Use), worst.Use, first?.LimitSpeed, first?.Id ?? worst.Id, "");
+    }
+
+    private static string VerdictText(VerdictReport v, List<CheckReport> reports, List<LetGoReport> letGo, RigDocument rig)
+    {
+        if (v.Text.Length > 0)
+            return v.Text;
+        var worst = reports[0];
+        var first = reports.FirstOrDefault(r => r.Id == v.Check) ?? worst;
+        var says = v.Word == Verdict.LetsGo
+            ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(rig.Run.Speed, Dimension.Speed)}."
+            : v.LimitSpeed is null ? "Nothing gives below {speed:70}, as computed." : $"First to give: {first.Title.ToLowerInvariant()}, at {QuantityText.Of(v.LimitSpeed.Value, Dimension.Speed)}.";
+        var straps = letGo[^1];
+        var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" && l.Verdict == Verdict.LetsGo).ToList();
+        var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo ? " With all holds gone the straps still keep it on the car."
+            : bad.Count > 0 ? $" It lets go {bad[0].Title.ToLowerInvariant()}{(bad.Count > 1 ? $", and in {bad.Count - 1} more cases" : "")}." : "";
+        return says + alone + " Planning estimate: prove it before the run.";
+    }
+
+    private static VerdictReport Knock(RigModel model, StateResponse state, List<Check> checks, List<RigCase> cases)
+    {
+        if (state.Mechanism is not null)
+            return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
+        var worst = new LimitSpeed(model, state, cases).At([.. checks.Where(c => !c.Fixed)], 0);
+        return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id, $"A shove of {QuantityText.Of(MotionProfile.KnockForce, Dimension.Force)} by hand at the camera, standing still: {worst.Check?.Title.ToLowerInvariant() ?? "it moves freely"}.");
+    }
+
+    private static List<StationReport> Stations(RigBuilder b, List<CheckReport> reports)
+    {
+        StationReport Row(string id, string label, string part)
+        {
+            var own = reports.Where(r => r.Station == id).ToList();
+            var worst = own.MaxBy(r => r.Use);
+            var use = worst?.Use ?? 0;
+            return new(id, label, part, use, Judge.Of(use), worst?.Id, worst is null ? "carries no load of its own" : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity));
+        }
+        string Part(string station) => b.Parts.FirstOrDefault(p => p.Station == station)?.Name ?? "";
+        var rows = new List<StationReport>
+        {
+            Row("camera", "Camera", Part("camera")),
+            Row("head", "Head", Part("head")),
+            Row("reach", "Reach", Part("reach") is { Length: > 0 } r ? r : Kind.InfoOf(b.Rig.Reach.GetType()).Label),
+        };
+        rows.AddRange(b.Rig.Braces.Select(x => Row("brace:" + x.Id, "Brace", b.Parts.Last(p => p.Station == "brace:" + x.Id).Name)));
+        var holds = b.Holds.Where(h => h.Station == "base").ToList();
+        rows.Add(Row("base", "Base", holds.Count > 1 ? $"Plate on {holds.Count} × {Part("base").ToLowerInvariant()}" : Part("base")));
+        rows.AddRange(b.Rig.Straps.Select(s => Row("strap:" + s.Id, "Strap", Part("strap:" + s.Id))));
+        if (b.Rig.Tether is not null)
+            rows.Add(Row("tether", "Tether", Part("tether")));
+        var site = b.Rig.Site;
+        rows.Add(Row("site", "Site", $"{site.Name}, {b.Stock.Material(site.Material).Name.ToLowerInvariant()}, {QuantityText.Of(site.Thickness, Dimension.Length)}"));
+        return rows;
+    }
+
+    internal static (IReadOnlyList<double> Frequencies, double[][] Shapes) Frequencies(RigModel model)
+    {
+        if (model.Mechanism is not null)
+            return ([], []);
+        var rest = model.Forces(model.State([]), new RigCase("rest", "", Vec3.Zero, -1, Vec3.Zero), 0);
+        if (rest is null)
+            return ([], []);
+        var taut = Enumerable.Range(0, model.System.Lines.Length).Where(l => model.System.Lines[l].Sign * rest.Tensions[l] > 0);
+        var k = model.System.Stiffness(_ => true, taut);
+        var factor = k.Clone();
+        if (model.System.Factorise(factor) is not null)
+            return ([], []);
+        var (omega2, shapes) = NaturalModes.Lowest(k, factor, model.System.Mass(_ => true), ModeCount);
+        return ([.. omega2.Select(w => Math.Sqrt(w) / (2 * Math.PI))], shapes);
+    }
+
+    private static IEnumerable<ReportFinding> Shedding(RigBuilder b, IReadOnlyList<double> frequencies, double speed)
+    {
+        foreach (var p in b.Pieces.Where(p => p.Section.Round && p.Length > 0.15).DistinctBy(p => (p.Station, p.Section.DragWidth)))
+            foreach (var f in frequencies.Take(3))
+            {
+                var v = (f * p.Section.DragWidth / 0.2 - b.Rig.Run.HeadWind) / b.WindFactor;
+                if (v > 3 && v < 1.2 * speed)
+                {
+                    yield return new ReportFinding(p.Station, $"The wind sheds off the {p.Label} at {QuantityText.Of(f, Dimension.Frequency)} when the car does {QuantityText.Of(v, Dimension.Speed)}: expect a hum in the picture there (Strouhal 0.2).");
+                    break;
+                }
+            }
+    }
+
+    private static PictureReport Picture(IReadOnlyList<double> frequencies, RigDocument rig)
+    {
+        if (frequencies.Count == 0)
+            return new(Verdict.LetsGo, null, "It can move freely; there is no steady picture.");
+        var f = frequencies[0];
+        var where = $"rocks first at {QuantityText.Of(f, Dimension.Frequency)}";
+        return f < SoftBelow ? new(Verdict.LetsGo, f, $"The mount {where}, where wheels hop (8 to 16 Hz): the picture wobbles. Brace it both ways.")
+            : f < SteadyFrom ? new(Verdict.Tight, f, $"The mount {where}, above wheel hop but not clear of it: steady on smooth roads.")
+            : new(Verdict.Holds, f, $"The mount {where}, clear of wheel hop.");
+    }
+
+    private static List<string> Cautions(RigDocument rig)
+    {
+        var list = new List<string>();
+        foreach (var station in new object[] { rig.Base, rig.Reach, rig.Head })
+            if (Kind.InfoOf(station.GetType()).Caution is { Length: > 0 } c)
+                list.Add(c);
+        if (rig.Base is Rigs.Bases.HoldPlate plate && Kind.InfoOf(plate.Hold.GetType()).Caution is { Length: > 0 } h)
+            list.Add(h);
+        list.AddRange(Car.Presets.First(p => p.Id == rig.Host).Cautions);
+        return list;
+    }
+}

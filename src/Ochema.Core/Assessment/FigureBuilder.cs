@@ -1,0 +1,72 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>What the scene draws: shapes, governing loads, the deflected shape, handles to drag.</summary>
+internal static class FigureBuilder
+{
+    public static FigureReport Build(RigModel model, StateResponse state, LimitSpeed limits, IReadOnlyList<RigCase> cases, CheckReport? governing, double speed)
+    {
+        var b = model.Builder;
+        var index = Math.Max(0, cases.ToList().FindIndex(c => c.Label == governing?.Case));
+        var forces = state.Mechanism is null ? limits.At(index, speed) : null;
+        var c = b.Camera;
+        var lens = new LensReport(c.Eye.ToArray(), c.View.ToArray(), c.Up.ToArray(),
+            2 * Math.Atan(c.Body.SensorWidth / 2 / c.Lens.FocalLength), 2 * Math.Atan(c.Body.SensorHeight / 2 / c.Lens.FocalLength),
+            $"{c.Lens.FocalLength * 1000:0.#} mm on {c.Body.SensorWidth * 1000:0.#} mm");
+        var s = b.Surface;
+        return new FigureReport(
+            b.Figure, s.Grid(13, 13), b.Rig.Site.Id, forces is null ? [] : Arrows(model, forces), forces is null ? "" : cases[index].Label,
+            forces is null ? new Dictionary<string, double[]>() : Displacements(model, state, forces), lens,
+            new PanelFrame(b.Rig.Site.Id, s.Origin.ToArray(), s.U.ToArray(), s.V.ToArray(), s.Normal.ToArray(), s.HalfU, s.HalfV), Handles(b));
+    }
+
+    /// <summary>Wind and inertia as two arrows at the camera.</summary>
+    public static IReadOnlyList<LoadArrow> Arrows(RigModel model, CaseForces f)
+    {
+        var b = model.Builder;
+        var at = b.Position(b.Camera.Node);
+        var wind = Vec3.Zero;
+        foreach (var face in b.Faces.Where(x => x.Node == b.Camera.Node))
+            wind += f.Pressure * face.BoxForce(f.Wind);
+        var inertia = b.Camera.Mass * f.Case.Field;
+        var list = new List<LoadArrow>();
+        if (wind.Length > 0.5)
+            list.Add(new("wind", at.ToArray(), wind.ToArray()));
+        if (inertia.Length > 0.5)
+            list.Add(new("weight and motion", at.ToArray(), inertia.ToArray()));
+        return list;
+    }
+
+    /// <summary>Displacements of the nodes that shapes hang on, m.</summary>
+    public static Dictionary<string, double[]> Displacements(RigModel model, StateResponse state, CaseForces f)
+    {
+        var u = model.Displacements(state, f);
+        return model.Builder.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct()
+            .ToDictionary(n => n, n => model.System.Displacement(u, model.System.NodeIndex(n)).U.ToArray());
+    }
+
+    private static List<DragHandle> Handles(RigBuilder b)
+    {
+        var rig = b.Rig;
+        var list = new List<DragHandle>();
+        var s = b.Surface;
+        list.Add(new("base", "base", "base", "at", "panel", s.Point(rig.At[0], rig.At[1]).ToArray(), rig.At, rig.Site.Id, null, 0, 0));
+        for (var i = 0; i < rig.Braces.Count; i++)
+            if (rig.Braces[i] is Rigs.Braces.Strut strut)
+                list.Add(new("brace:" + strut.Id, "brace:" + strut.Id, "foot", $"braces.{i}.at", "panel", b.Position(b.Holds.First(h => h.Id == strut.Id).Node).ToArray(), strut.At, strut.Site, null, 0, 0));
+        for (var i = 0; i < rig.Straps.Count; i++)
+        {
+            var end = b.Anchor(rig.Straps[i].To, $"straps[{i}].to");
+            list.Add(new("strap:" + rig.Straps[i].Id, "strap:" + rig.Straps[i].Id, "strap end", $"straps.{i}.to", "anchor", end.ToArray(), [rig.Straps[i].To.T], rig.Straps[i].To.Anchor, null, 0, 1));
+        }
+        var camera = b.Position(b.Camera.Node);
+        foreach (var (property, measure, value) in MeasureReader.Of(rig.Reach))
+            if (property is "height" or "length")
+                list.Add(new("camera", "reach", "camera", "reach." + property, "measure", camera.ToArray(), [value], "", (camera - s.Point(rig.At[0], rig.At[1])).Normalized().ToArray(), measure.Minimum, measure.Maximum));
+        return list;
+    }
+}

@@ -1,0 +1,122 @@
+using Ochema.Core.Hosts;
+using Ochema.Core.Rigs;
+using Ochema.Core.Rigs.Bases;
+using Ochema.Core.Rigs.Braces;
+using Ochema.Core.Rigs.Holds;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>Other kinds and sizes that could stand at a station, as whole rig documents.</summary>
+internal static class Instead
+{
+    /// <summary>Rows of the catalogue and other kinds for a station: base, reach, head, camera.</summary>
+    public static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Of(RigDocument rig, string station, Catalogue stock)
+    {
+        Kind? current = station switch { "base" => rig.Base, "reach" => rig.Reach, "head" => rig.Head, _ => null };
+        if (station == "camera")
+        {
+            foreach (var c in stock.Cameras.Where(c => c.Id != rig.Camera.Body))
+                yield return (c.Id, station, c.Name, rig with { Camera = rig.Camera with { Body = c.Id, Mass = null } });
+            yield break;
+        }
+        if (current is null)
+            yield break;
+        var family = Kinds.Families.First(f => f.Station == station).Type;
+        foreach (var type in Kinds.Of(family))
+        {
+            var info = Kind.InfoOf(type);
+            var fresh = type == current.GetType() ? current : (Kind)Activator.CreateInstance(type)!;
+            var sizes = Sizes(fresh, stock).ToList();
+            if (sizes.Count == 0 && type != current.GetType())
+                yield return (info.Id, station, info.Label, With(rig, fresh));
+            foreach (var (id, name, kind) in sizes.Where(s => s.Kind != current))
+                yield return ($"{info.Id}.{id}", station, name, With(rig, kind));
+        }
+        if (LargerHold(rig, stock) is { } larger && station == "base" && rig.Base is HoldPlate)
+            yield return ("larger-hold", station, "The next larger hold under the plate", larger);
+    }
+
+    /// <summary>The rig with the next larger hold, or null when there is none.</summary>
+    public static RigDocument? LargerHold(RigDocument rig, Catalogue stock) => rig.Base switch
+    {
+        SingleCup s when s.Cup.Larger(stock) is Cup c => rig with { Base = s with { Cup = c } },
+        SingleMagnet s when s.Magnet.Larger(stock) is Magnet m => rig with { Base = s with { Magnet = m } },
+        HoldPlate p when p.Hold.Larger(stock) is { } h => rig with { Base = p with { Hold = h } },
+        _ => null,
+    };
+
+    /// <summary>A brace to where there is none: ahead to the left and right, or behind, a forearm away from the base.</summary>
+    public static IEnumerable<(string Id, string Title, RigDocument Changed)> Braces(RigDocument rig)
+    {
+        if (rig.Braces.Count >= 4 || Car.Find(rig.Host) is not { } car)
+            yield break;
+        var panel = Car.Surface(car, rig.Site);
+        var angles = new[] { (45.0, "left, ahead"), (-45.0, "right, ahead"), (135.0, "left, behind"), (-135.0, "right, behind") };
+        var taken = rig.Braces.OfType<Strut>().Where(s => s.Site == rig.Site.Id).Select(s => Math.Atan2(s.At[1] - rig.At[1], s.At[0] - rig.At[0])).ToList();
+        var free = angles.Where(a => taken.All(t => Math.Abs(Math.IEEERemainder(t - a.Item1 * Math.PI / 180, 2 * Math.PI)) > 0.7)).ToList();
+        Strut At(double degrees, string id)
+        {
+            var (sin, cos) = Math.SinCos(degrees * Math.PI / 180);
+            var (s, t) = panel.Clamp(rig.At[0] + 0.38 * cos, rig.At[1] + 0.38 * sin);
+            HoldKind foot = Catalogue.Shipped.Material(rig.Site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" };
+            return new Strut { Id = id, Site = rig.Site.Id, At = [s, t], Foot = foot };
+        }
+        foreach (var (degrees, name) in free.Take(3))
+            yield return ($"brace {name}", $"A strut to the {name}", rig with { Braces = [.. rig.Braces, At(degrees, NewId(rig, 1))] });
+        if (rig.Braces.Count <= 2 && free.Count >= 2)
+            yield return ("two braces", "Two struts, well apart", rig with { Braces = [.. rig.Braces, At(free[0].Item1, NewId(rig, 1)), At(free[1].Item1, NewId(rig, 2))] });
+    }
+
+    /// <summary>A pair of straps to the nearest closed edges.</summary>
+    public static IEnumerable<(string Id, string Title, RigDocument Changed)> Straps(RigDocument rig)
+    {
+        if (rig.Straps.Count >= 4 || Car.Find(rig.Host) is not { } car)
+            yield break;
+        var at = Car.Surface(car, rig.Site).Point(rig.At[0], rig.At[1]);
+        var anchors = Car.Anchors(car);
+        AnchorEnd? Near(string side) => anchors.Where(a => a.Id.EndsWith(side, StringComparison.Ordinal))
+            .Select(a => (a.Id, Distance: (a.At(0.5) - at).Length)).OrderBy(a => a.Distance).Select(a => new AnchorEnd(a.Id, 0.5)).FirstOrDefault();
+        var (left, right) = (Near("left"), Near("right"));
+        if (left is null || right is null)
+            yield break;
+        yield return ("two straps", "Two straps, left and right", rig with
+        {
+            Straps = [.. rig.Straps,
+                new Strap { Id = $"left-{rig.Straps.Count + 1}", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = left, Pretension = 400 },
+                new Strap { Id = $"right-{rig.Straps.Count + 2}", Stock = "ratchet-25", From = RigPoint.BaseFrontRight, To = right, Pretension = 400 }],
+        });
+    }
+
+    private static string NewId(RigDocument rig, int n)
+    {
+        var used = rig.Braces.Select(b => b.Id).ToHashSet();
+        return Enumerable.Range(1, 20).Select(i => $"strut-{i}").Where(i => !used.Contains(i)).ElementAt(n - 1);
+    }
+
+    /// <summary>The kind in every size of its one catalogue list.</summary>
+    private static IEnumerable<(string Id, string Name, Kind Kind)> Sizes(Kind kind, Catalogue stock)
+    {
+        switch (kind)
+        {
+            case SingleCup s:
+                return stock.Cups.Select(c => (c.Id, "One " + char.ToLowerInvariant(c.Name[0]) + c.Name[1..], (Kind)(s with { Cup = s.Cup with { Stock = c.Id } })));
+            case SingleMagnet s:
+                return stock.Magnets.Select(m => (m.Id, "One " + char.ToLowerInvariant(m.Name[0]) + m.Name[1..], (Kind)(s with { Magnet = s.Magnet with { Stock = m.Id } })));
+            case HoldPlate p:
+                return [("cups", "Plate on four pumped cups 115 mm", p with { Hold = new Cup(), Count = 4 }), ("magnets", "Plate on four pot magnets 90 mm", p with { Hold = new Magnet(), Count = 4 }),
+                    ("six-cups", "Plate on six pumped cups 115 mm", p with { Hold = new Cup(), Count = 6, Length = Math.Max(p.Length, 0.4) })];
+            default:
+                var choice = MeasureReader.Choices(kind).FirstOrDefault();
+                return choice.Property is null ? [] : MeasureReader.Rows(choice.Attribute, stock).Select(r => (r.Id, r.Name, MeasureReader.WithChoice(kind, choice.Property, r.Id)));
+        }
+    }
+
+    private static RigDocument With(RigDocument rig, Kind kind) => kind switch
+    {
+        BaseKind b => rig with { Base = b },
+        ReachKind r => rig with { Reach = r },
+        HeadKind h => rig with { Head = h },
+        _ => rig,
+    };
+}

@@ -1,0 +1,24 @@
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>One way in which something is gone.</summary>
+internal sealed record LetGoCase(string Id, string Kind, string Title, IReadOnlyList<string> Gone);
+
+/// <summary>Each hold, brace and strap taken away in turn; then all straps. (Straps alone is a model of its own.)</summary>
+internal static class LetGoCases
+{
+    public static IReadOnlyList<LetGoCase> Of(RigBuilder b)
+    {
+        var list = new List<LetGoCase>();
+        foreach (var h in b.Holds)
+            list.Add(h.Station == "base"
+                ? new(h.Id, "hold", "Without the " + h.Label, [h.Id])
+                : new(h.Id, "brace", $"Without brace {h.Id}", [h.Id]));
+        foreach (var s in b.Rig.Straps)
+            list.Add(new(s.Id, "strap", $"Without strap {s.Id}", [s.Id]));
+        if (b.Rig.Straps.Count > 0)
+            list.Add(new("holds-alone", "holds-alone", "Holds alone", [.. b.Rig.Straps.Select(s => s.Id)]));
+        return list;
+    }
+}

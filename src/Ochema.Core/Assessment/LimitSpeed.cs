@@ -1,0 +1,101 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Loads;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>The worst that a set of checks comes to at one speed.</summary>
+internal readonly record struct Worst(double Use, Check? Check, RigCase? Case);
+
+/// <summary>
+/// Uses and limit speeds of one state of the rig. A limit speed is the lowest at which a use reaches 100 %: the governing check and
+/// case are bracketed alone, the result is tried against all, and the next governing pair taken until none is above.
+/// </summary>
+internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyList<RigCase> cases)
+{
+    /// <summary>Speeds are not looked at beyond this, m/s (252 km/h).</summary>
+    public const double Highest = 70;
+
+    private const double Tolerance = 1e-3;
+    private readonly Dictionary<(int Case, double Speed), CaseForces?> forces = [];
+
+    /// <summary>True when some case at this speed has no equilibrium.</summary>
+    public bool Unstable(double speed) => state.Mechanism is not null || cases.Select((_, i) => i).Any(i => At(i, speed) is null);
+
+    public CaseForces? At(int c, double speed)
+    {
+        if (!forces.TryGetValue((c, speed), out var f))
+            forces[(c, speed)] = f = model.Forces(state, cases[c], speed);
+        return f;
+    }
+
+    /// <summary>Highest use of the checks over all cases at a speed.</summary>
+    public Worst At(IReadOnlyList<Check> checks, double speed)
+    {
+        var worst = new Worst(-1, null, null);
+        for (var c = 0; c < cases.Count; c++)
+        {
+            if (At(c, speed) is not { } f)
+                return new Worst(Check.MostUse, null, cases[c]);
+            foreach (var check in checks)
+                if (check.Use(f) is var use && use > worst.Use)
+                    worst = new Worst(use, check, cases[c]);
+        }
+        return worst;
+    }
+
+    /// <summary>Lowest speed at which any of the checks reaches 100 %, m/s; null when none does.</summary>
+    /// <param name="near">A speed to begin at: the design speed.</param>
+    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near)
+    {
+        if (checks.Count == 0)
+            return null;
+        var standing = At(checks, 0);
+        if (standing.Use >= 1)
+            return (0, standing);
+        var high = near;
+        var worst = At(checks, near);
+        if (worst.Use < 1)
+            (high, worst) = (Highest, At(checks, Highest));
+        if (worst.Use < 1)
+            return null;
+        for (var round = 0; round < 20; round++)
+        {
+            var pair = worst;
+            if (pair.Check is null)
+                return (BracketStability(high), pair);
+            var caseIndex = cases.ToList().IndexOf(pair.Case!);
+            double Use(double v) => At(caseIndex, v) is { } f ? pair.Check.Use(f) : Check.MostUse;
+            var (lo, hi) = (0.0, high);
+            // Bisection with a secant in V²: uses are near straight in it.
+            for (var i = 0; i < 40 && hi - lo > 1e-4 * hi; i++)
+            {
+                var (ul, uh) = (Use(lo), Use(hi));
+                var secant = Math.Sqrt(Math.Max(0, lo * lo + (hi * hi - lo * lo) * Math.Clamp((1 - ul) / (uh - ul), 0.02, 0.98)));
+                var mid = i % 3 == 2 ? 0.5 * (lo + hi) : secant;
+                if (Use(mid) >= 1)
+                    hi = mid;
+                else
+                    lo = mid;
+            }
+            high = hi;
+            worst = At(checks, high);
+            if (worst.Use <= 1 + Tolerance)
+                return (high, pair);
+        }
+        return (high, worst);
+    }
+
+    private double BracketStability(double high)
+    {
+        var (lo, hi) = (0.0, high);
+        for (var i = 0; i < 20; i++)
+        {
+            var mid = 0.5 * (lo + hi);
+            if (Unstable(mid))
+                hi = mid;
+            else
+                lo = mid;
+        }
+        return hi;
+    }
+}

@@ -1,0 +1,282 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>
+/// A rig factored once, with the responses of every state it is asked for. Parts that let go are taken out of the factored system
+/// by low-rank updates (Sherman–Morrison–Woodbury); only a doubtful one is factored afresh.
+/// </summary>
+internal sealed class RigModel
+{
+    private const double DoubtfulPivot = 1e-7;
+    private readonly EnvelopeMatrix factor;
+    private readonly double[][] loads;
+    private readonly double[][] unit;
+    private readonly Dictionary<string, StateResponse> states = [];
+    private readonly List<(int Yaw, double? Diameter)> windLoads = [];
+    private readonly List<Dictionary<int, Vec3>> memberLoads = [];
+    private readonly double density;
+    private readonly double viscosity;
+    private readonly int knockLoad;
+
+    public RigBuilder Builder { get; }
+    public FrameSystem System { get; }
+    public Mechanism? Mechanism { get; }
+
+    /// <summary>Air density of the day, kg/m³.</summary>
+    public double Density => density;
+
+    public RigModel(RigDocument rig, Catalogue stock, bool holdsGone = false)
+    {
+        Builder = new RigBuilder(rig, stock, holdsGone);
+        System = new FrameSystem(Builder.Model);
+        density = Atmosphere.Density(rig.Run.Altitude, rig.Run.Temperature);
+        viscosity = Atmosphere.KinematicViscosity(rig.Run.Altitude, rig.Run.Temperature);
+        loads = UnitLoads(out knockLoad);
+        factor = System.Stiffness(_ => true, Enumerable.Range(0, System.Lines.Length));
+        Mechanism = System.Factorise(factor);
+        unit = Mechanism is not null ? [] : [.. loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
+    }
+
+    /// <summary>Stiffness factor count for the benchmark: unknowns and stored entries.</summary>
+    public (int Unknowns, int Entries) Size => (System.Size, factor.Count);
+
+    /// <summary>The state with these springs and lines (ids) gone.</summary>
+    public StateResponse State(IReadOnlyList<string> without)
+    {
+        var key = string.Join('\n', without);
+        if (!states.TryGetValue(key, out var s))
+            states[key] = s = Mechanism is { } m ? StateResponse.Free(m) : Without(without);
+        return s;
+    }
+
+    /// <summary>Dynamic pressure at a travel speed, Pa: ½ρ(V·z + head wind + gust)².</summary>
+    public double Pressure(double speed)
+    {
+        var run = Builder.Rig.Run;
+        var v = speed * Builder.WindFactor + run.HeadWind + run.Gust;
+        return 0.5 * density * v * v;
+    }
+
+    /// <summary>Forces of a case at a travel speed, or null when the state has no equilibrium with its slack lines.</summary>
+    public CaseForces? Forces(StateResponse state, RigCase c, double speed)
+    {
+        var n = loads.Length;
+        var coefficients = new double[n + System.Lines.Length];
+        (coefficients[0], coefficients[1], coefficients[2]) = (c.Field.X, c.Field.Y, c.Field.Z);
+        var q = c.Wind < 0 ? 0 : Pressure(speed);
+        for (var w = 0; w < windLoads.Count; w++)
+            if (windLoads[w].Yaw == c.Wind)
+                coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
+        (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
+        var lines = state.Lines;
+        for (var i = 0; i < lines.Length; i++)
+            coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
+        var tension = new double[System.Lines.Length];
+        if (lines.Length == 0)
+            return new CaseForces(state, c, q, coefficients, tension);
+        var gap = new double[lines.Length];
+        for (var i = 0; i < lines.Length; i++)
+        {
+            var l = System.Lines[lines[i]];
+            gap[i] = l.Sign * (l.Line.Pretension / l.Stiffness + VectorMath.Dot(coefficients, state.Lengthening[i]));
+        }
+        if (LineComplementarity.Solve(state.Complementarity, gap, state.Flexibility) is not { } slack)
+            return null;
+        for (var i = 0; i < lines.Length; i++)
+            coefficients[n + lines[i]] -= System.Lines[lines[i]].Sign * slack[i];
+        for (var i = 0; i < lines.Length; i++)
+        {
+            var l = System.Lines[lines[i]];
+            var t = l.Line.Pretension + l.Stiffness * VectorMath.Dot(coefficients, state.Lengthening[i]);
+            tension[lines[i]] = slack[i] > 0 ? 0 : l.Sign * Math.Max(0, l.Sign * t);
+        }
+        return new CaseForces(state, c, q, coefficients, tension);
+    }
+
+    /// <summary>Displacements in body unknowns of a case.</summary>
+    public double[] Displacements(StateResponse state, CaseForces f)
+    {
+        var u = new double[System.Size];
+        for (var k = 0; k < f.Coefficients.Length; k++)
+            if (f.Coefficients[k] != 0)
+                VectorMath.AddScaled(u, f.Coefficients[k], state.U[k]);
+        return u;
+    }
+
+    /// <summary>The case as loads of a model document.</summary>
+    public ModelCase Document(RigCase c, double speed, string id, IReadOnlyList<string> without)
+    {
+        var q = c.Wind < 0 ? 0 : Pressure(speed);
+        var members = new List<ModelMemberLoad>();
+        var nodes = new List<ModelNodeLoad>();
+        for (var w = 0; w < windLoads.Count; w++)
+            if (windLoads[w].Yaw == c.Wind && q > 0)
+            {
+                var scale = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
+                foreach (var (member, load) in memberLoads[3 + w])
+                    members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (scale * load).ToArray()));
+                if (windLoads[w].Diameter is null)
+                    foreach (var face in Builder.Faces.Where(f => f.Node >= 0))
+                        nodes.Add(new ModelNodeLoad(Builder.NodeId(face.Node)) { F = (q * face.BoxForce(MotionProfile.WindDirection(MotionProfile.Yaw[c.Wind]))).ToArray() });
+            }
+        if (c.Knock != Vec3.Zero)
+            nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
+        return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
+    }
+
+    private double Airspeed(double q) => Math.Sqrt(2 * q / density);
+
+    private double[][] UnitLoads(out int knock)
+    {
+        var list = new List<double[]>();
+        double[] New()
+        {
+            list.Add(new double[System.Size]);
+            memberLoads.Add([]);
+            return list[^1];
+        }
+        foreach (var axis in new[] { Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ })
+        {
+            System.AddGravity(New(), axis, _ => true);
+            for (var i = 0; i < System.Beams.Length; i++)
+                if (System.Beams[i].Member is { Rho: > 0 } m)
+                    memberLoads[^1][i] = m.Rho * m.A * axis;
+        }
+        // Round members thick enough to meet the drag crisis below 90 m/s get wind loads of their own, one per diameter.
+        double? Critical(WindFace f) => f.Round && f.Width * 90 / viscosity > Drag.CriticalReynolds ? f.Width : null;
+        var groups = Builder.Faces.Select(Critical).Where(d => d is not null).Distinct().Prepend(null).ToList();
+        for (var yaw = 0; yaw < MotionProfile.Yaw.Count; yaw++)
+            foreach (var group in groups)
+            {
+                var f = New();
+                windLoads.Add((yaw, group));
+                var wind = MotionProfile.WindDirection(MotionProfile.Yaw[yaw]);
+                foreach (var face in Builder.Faces.Where(x => Critical(x) == group))
+                    if (face.Member >= 0)
+                    {
+                        var w = Drag.OnMember(wind, System.Beams[face.Member].AxisX, face.Width, face.Coefficient);
+                        System.AddMemberLoad(f, face.Member, w);
+                        memberLoads[^1][face.Member] = w;
+                    }
+                    else
+                        System.AddLoad(f, face.Node, face.BoxForce(wind), Vec3.Zero);
+            }
+        knock = list.Count;
+        System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitX, Vec3.Zero);
+        System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitY, Vec3.Zero);
+        return [.. list];
+    }
+
+    private double[] Solve(double[] load)
+    {
+        var u = (double[])load.Clone();
+        factor.Solve(u);
+        return u;
+    }
+
+    private StateResponse Without(IReadOnlyList<string> without)
+    {
+        var columns = new List<(double[] Vector, double Stiffness)>();
+        var gone = without.ToHashSet();
+        for (var s = 0; s < Builder.Model.Springs.Count; s++)
+            if (gone.Contains(Builder.Model.Springs[s].Id))
+                columns.AddRange(System.SpringColumns(s).Zip(Builder.Model.Springs[s].K).Where(p => p.Second > 0));
+        for (var l = 0; l < System.Lines.Length; l++)
+            if (gone.Contains(System.Lines[l].Line.Id))
+                columns.Add((System.Lines[l].Vector, System.Lines[l].Stiffness));
+        var u = columns.Count == 0 ? unit : Updated(columns);
+        if (u is null)
+        {
+            var fresh = System.Stiffness(id => !gone.Contains(id), Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id)));
+            if (System.Factorise(fresh) is { } mechanism)
+                return StateResponse.Free(mechanism);
+            u = [.. loads.Concat(System.Lines.Select(l => l.Vector)).Select(f =>
+            {
+                var x = (double[])f.Clone();
+                fresh.Solve(x);
+                return x;
+            })];
+        }
+        return Respond(u, gone, [.. Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id))]);
+    }
+
+    /// <summary>u' = u + Z·(1/k − UᵀZ)⁻¹·Uᵀu with Z = K⁻¹U; null when the small matrix is near singular.</summary>
+    private double[][]? Updated(List<(double[] Vector, double Stiffness)> columns)
+    {
+        var n = columns.Count;
+        var z = columns.Select(c => Solve(c.Vector)).ToArray();
+        var l = new double[n, n];
+        for (var i = 0; i < n; i++)
+            for (var j = 0; j <= i; j++)
+            {
+                var v = (i == j ? 1 / columns[i].Stiffness : 0) - VectorMath.Dot(columns[i].Vector, z[j]);
+                for (var k = 0; k < j; k++)
+                    v -= l[i, k] * l[j, k];
+                if (i != j)
+                    l[i, j] = v / l[j, j];
+                else if (v < DoubtfulPivot / columns[i].Stiffness)
+                    return null;
+                else
+                    l[i, i] = Math.Sqrt(v);
+            }
+        var result = new double[unit.Length][];
+        var y = new double[n];
+        for (var b = 0; b < unit.Length; b++)
+        {
+            for (var i = 0; i < n; i++)
+            {
+                y[i] = VectorMath.Dot(columns[i].Vector, unit[b]);
+                for (var k = 0; k < i; k++)
+                    y[i] -= l[i, k] * y[k];
+                y[i] /= l[i, i];
+            }
+            for (var i = n - 1; i >= 0; i--)
+            {
+                for (var k = i + 1; k < n; k++)
+                    y[i] -= l[k, i] * y[k];
+                y[i] /= l[i, i];
+            }
+            result[b] = (double[])unit[b].Clone();
+            for (var i = 0; i < n; i++)
+                VectorMath.AddScaled(result[b], y[i], z[i]);
+        }
+        return result;
+    }
+
+    private StateResponse Respond(double[][] u, HashSet<string> gone, int[] lines)
+    {
+        var springs = Builder.Model.Springs.Count;
+        var beamOffset = 6 * springs;
+        var outputs = new double[u.Length][];
+        for (var k = 0; k < u.Length; k++)
+        {
+            var o = outputs[k] = new double[beamOffset + 12 * System.Beams.Length];
+            for (var s = 0; s < springs; s++)
+                System.SpringForce(u[k], s, o.AsSpan(6 * s, 6));
+            for (var b = 0; b < System.Beams.Length; b++)
+            {
+                var e = o.AsSpan(beamOffset + 12 * b, 12);
+                System.BeamForces(u[k], b, e);
+                if (k < memberLoads.Count && memberLoads[k].TryGetValue(b, out var w))
+                    VectorMath.AddScaled(e, -1, System.Beams[b].LocalEquivalentLoad(w));
+            }
+        }
+        var response = lines.Select(l => u[loads.Length + l]).ToArray();
+        return new StateResponse
+        {
+            U = u,
+            Outputs = outputs,
+            BeamOffset = beamOffset,
+            Gone = gone,
+            Lines = lines,
+            Lengthening = [.. lines.Select(l => u.Select(x => System.Lines[l].Entries.Sum(e => e.Value * x[e.Dof])).ToArray())],
+            Complementarity = FactoredFrame.LineCoupling(System, lines, response),
+            Flexibility = [.. lines.Select(l => 1 / System.Lines[l].Stiffness)],
+        };
+    }
+}

@@ -1,0 +1,33 @@
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>The structural model of a rig as a document, solved: every case of the whole rig, and each let-go in its governing case.</summary>
+public static class RigModelDocument
+{
+    /// <summary>
+    /// The model of a rig. With <paramref name="strapsAlone"/> the one in which all holds have let go and their feet only push and rub.
+    /// </summary>
+    public static ModelDocument Of(RigDocument rig, Catalogue stock, bool strapsAlone = false)
+    {
+        var model = new RigModel(rig, stock, strapsAlone);
+        var speed = rig.Run.Speed;
+        var all = MotionProfile.Cases(rig.Run.Road);
+        var cases = all.Select(c => model.Document(c, speed, c.Id, [])).ToList();
+        if (!strapsAlone)
+        {
+            var driving = all.Where(c => !c.AtRest).ToList();
+            foreach (var gone in LetGoCases.Of(model.Builder))
+            {
+                var state = model.State(gone.Gone);
+                var checks = model.Builder.Checks.Where(x => !x.Fixed && !gone.Gone.Contains(x.Part)).ToList();
+                var worst = state.Mechanism is null ? new LimitSpeed(model, state, driving).At(checks, speed).Case : driving[0];
+                cases.Add(model.Document(worst ?? driving[0], speed, $"without {gone.Id}: {(worst ?? driving[0]).Id}", gone.Gone));
+            }
+        }
+        return ModelSolver.Solve(model.Builder.Model with { Cases = cases });
+    }
+}

@@ -1,0 +1,49 @@
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>
+/// The responses of one state of the rig (whole, or with parts gone) to unit loads: weight along each axis, wind at 1 Pa from each
+/// direction, a knock at the camera, a unit of tension in each line. All cases at all speeds are sums of these.
+/// </summary>
+internal sealed class StateResponse
+{
+    /// <summary>Displacements by unit load, in body unknowns.</summary>
+    public required double[][] U { get; init; }
+
+    /// <summary>Spring forces (6 each), then beam end forces (12 each), by unit load.</summary>
+    public required double[][] Outputs { get; init; }
+
+    /// <summary>Where beam forces begin in <see cref="Outputs"/>.</summary>
+    public required int BeamOffset { get; init; }
+
+    /// <summary>Lines still there.</summary>
+    public required int[] Lines { get; init; }
+
+    /// <summary>Lengthening of each of <see cref="Lines"/> by unit load.</summary>
+    public required double[][] Lengthening { get; init; }
+
+    /// <summary>Matrix of <see cref="LineComplementarity"/>.</summary>
+    public required double[,] Complementarity { get; init; }
+
+    public required double[] Flexibility { get; init; }
+
+    /// <summary>Ids of what is gone.</summary>
+    public required IReadOnlySet<string> Gone { get; init; }
+
+    /// <summary>The free motion when nothing can be solved; all else is empty then.</summary>
+    public Mechanism? Mechanism { get; init; }
+
+    public static StateResponse Free(Mechanism m) => new()
+    {
+        U = [],
+        Outputs = [],
+        BeamOffset = 0,
+        Lines = [],
+        Lengthening = [],
+        Complementarity = new double[0, 0],
+        Flexibility = [],
+        Gone = new HashSet<string>(),
+        Mechanism = m,
+    };
+}

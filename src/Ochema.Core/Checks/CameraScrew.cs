@@ -1,0 +1,34 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>
+/// The screw in the camera's socket (ISO 1222): what tips the camera on its seat pulls at the screw over half the seat's width.
+/// </summary>
+public sealed class CameraScrew(RigBuilder b, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw)
+    : Check("camera.screw", "camera", "camera-screw", "Camera screw pulls")
+{
+    /// <summary>Middle of the screw to the edge of the seat, m (a 40 mm plate; judgement).</summary>
+    private const double SeatRadius = 0.02;
+
+    /// <summary>Screws in light-alloy sockets carry a third of what the screw could (judgement; some 4.5 mm of thread).</summary>
+    private const double SocketShare = 1.0 / 3;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var force = mass * f.Case.Field + f.Pressure * face.BoxForce(f.Wind) + f.Case.Knock;
+        var moment = (centre - seat).Cross(force);
+        var up = (centre - seat).Normalized();
+        var tension = Math.Max(0, force.Dot(up)) + moment.Length / SeatRadius;
+        var capacity = SocketShare * screw.ProofLoad;
+        sheet?.Formula("{k} × ({N} + {M} ÷ {r}) ÷ ({s} × {P})", "moment about the edge of the seat; proof load of the screw (SAE J429, ISO 898-1)", "A screw that is only hand-tight, a cracked socket.")
+            .Factor(b, FactorTable.Bolt).Term("N", "straight pull", Math.Max(0, force.Dot(up)), Dimension.Force)
+            .Term("M", "tipping moment on the seat", moment.Length, Dimension.Torque).Term("r", "half the seat", SeatRadius, Dimension.Length, "judgement")
+            .Term("s", "share a short socket carries", SocketShare, Dimension.Ratio, "judgement, ISO 1222 depth")
+            .Term("P", "proof load", screw.ProofLoad, Dimension.Force, screw.Source);
+        return Ratio(b.Factors[FactorTable.Bolt] * tension, capacity);
+    }
+}

@@ -1,0 +1,62 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Loads;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>
+/// The forces of one case in one state of the rig: a sum of the state's unit responses, taken only where a check asks.
+/// </summary>
+public sealed class CaseForces
+{
+    private readonly StateResponse state;
+
+    internal double[] Coefficients { get; }
+    internal double[] Tensions { get; }
+
+    /// <summary>Dynamic pressure, Pa (0 in cases without wind).</summary>
+    public double Pressure { get; }
+
+    public RigCase Case { get; }
+
+    internal CaseForces(StateResponse state, RigCase c, double pressure, double[] coefficients, double[] tensions) =>
+        (this.state, Case, Pressure, Coefficients, Tensions) = (state, c, pressure, coefficients, tensions);
+
+    /// <summary>Direction the air moves along.</summary>
+    public Vec3 Wind => Case.Wind < 0 ? Vec3.Zero : MotionProfile.WindDirection(MotionProfile.Yaw[Case.Wind]);
+
+    /// <summary>Force and moment that a spring puts on its from node.</summary>
+    public (Vec3 Force, Vec3 Moment) Spring(int spring)
+    {
+        Span<double> s = stackalloc double[6];
+        Sum(6 * spring, s);
+        return (new(s[0], s[1], s[2]), new(s[3], s[4], s[5]));
+    }
+
+    /// <summary>End forces of a beam element in its local axes (12): N, Vy, Vz, T, My, Mz at both ends.</summary>
+    public void Beam(int element, Span<double> into) => Sum(state.BeamOffset + 12 * element, into);
+
+    /// <summary>True when a hold or strap is gone in this state.</summary>
+    public bool IsGone(string id) => state.Gone.Contains(id);
+
+    /// <summary>Tension of a line, N (negative for a pad that is pressed).</summary>
+    public double Tension(int line) => Tensions[line];
+
+    /// <summary>What a hold carries: pull along the normal (negative: pressed on), slide along the panel, rocking moment.</summary>
+    public HoldLoad Hold(int spring, Vec3 normal)
+    {
+        var (f, m) = Spring(spring);
+        return new HoldLoad(-f.Dot(normal), f.PerpendicularTo(normal).Length, m.PerpendicularTo(normal).Length);
+    }
+
+    private void Sum(int start, Span<double> into)
+    {
+        into.Clear();
+        for (var k = 0; k < Coefficients.Length; k++)
+            if (Coefficients[k] is not 0 and var c)
+                VectorMath.AddScaled(into, c, state.Outputs[k].AsSpan(start, into.Length));
+    }
+}
+
+/// <summary>Pull (N, away from the panel), slide (N), rocking moment (N·m).</summary>
+public readonly record struct HoldLoad(double Pull, double Slide, double Moment);

@@ -1,0 +1,16 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>A locked joint that turns: k·M ≤ holding torque.</summary>
+public sealed class JointTorque(RigBuilder b, string station, string id, string title, int spring, double torque, string source) : Check(id + ".torque", station, id, title)
+{
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var m = f.Spring(spring).Moment.Length;
+        sheet?.Formula("{k} × {M} ÷ {T}", "friction joint", "Wear and grease: measure it with a scale on a lever.")
+            .Factor(b, FactorTable.Friction).Term("M", "moment at the joint", m, Dimension.Torque).Term("T", "holding torque", torque, Dimension.Torque, source);
+        return Ratio(b.Factors[FactorTable.Friction] * m, torque);
+    }
+}

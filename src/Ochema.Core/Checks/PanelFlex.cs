@@ -1,0 +1,23 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>How far the sheet gives way under a hold: more than this and cups leak, paint crazes, the panel may pop.</summary>
+public sealed class PanelFlex(RigBuilder b, HoldSpot spot, int spring, double normal, double rocking, double radius)
+    : Check(spot.Id + ".flex", spot.Station.StartsWith("brace", StringComparison.Ordinal) ? spot.Station : "site", spot.Id, $"Panel flexes under the {spot.Label}")
+{
+    /// <summary>Allowed movement at the hold's edge, m (judgement, 2–4 mm).</summary>
+    private const double Allowed = 0.003;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var load = f.Hold(spring, spot.Normal);
+        var movement = Math.Abs(load.Pull) / normal + load.Moment / rocking * radius;
+        sheet?.Formula("(|{N}| ÷ {kn} + {M} ÷ {kr} × {b}) ÷ {w}", "plate and shallow shell (Timoshenko; Reissner 1946), hold and panel one behind the other", "Popping of a flat panel, dents from a dropped cup.")
+            .Term("N", "pull or press", load.Pull, Dimension.Force).Term("kn", "stiffness, push-pull", normal, Dimension.Stiffness, $"site: {b.Stock.Material(spot.Site.Material).Name}, as measured")
+            .Term("M", "rocking moment", load.Moment, Dimension.Torque).Term("kr", "stiffness, rocking", rocking, Dimension.RotationalStiffness)
+            .Term("b", "radius of the hold", radius, Dimension.Length).Term("w", "movement allowed", Allowed, Dimension.Length, "judgement, 2–4 mm");
+        return Ratio(movement, Allowed);
+    }
+}

@@ -1,0 +1,39 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>Axial force, bending, shear and torsion of a piece against yield (von Mises).</summary>
+public class SectionStrength(RigBuilder b, string station, string id, string title, BeamPiece piece) : Check(id + ".strength", station, id, title)
+{
+    private readonly string factorName = FactorTable.For(piece.Material.Family);
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var (worst, at) = (0.0, (N: 0.0, V: 0.0, T: 0.0, M: 0.0, Sigma: 0.0, Tau: 0.0));
+        var s = piece.Section;
+        Span<double> e = stackalloc double[12];
+        for (var i = piece.First; i < piece.First + piece.Count; i++)
+        {
+            f.Beam(i, e);
+            for (var end = 0; end < 12; end += 6)
+            {
+                var (n, vy, vz, t, my, mz) = (Math.Abs(e[end]), e[end + 1], e[end + 2], Math.Abs(e[end + 3]), Math.Abs(e[end + 4]), Math.Abs(e[end + 5]));
+                var v = Math.Sqrt(vy * vy + vz * vz);
+                // Round sections bend about one resultant; others add their corners.
+                var bending = s.Round ? Math.Sqrt(my * my + mz * mz) / s.ModulusY : my / s.ModulusY + mz / s.ModulusZ;
+                var sigma = n / s.Area + bending;
+                var tau = t / s.TorsionModulus + 2 * v / s.Area;
+                var mises = Math.Sqrt(sigma * sigma + 3 * tau * tau);
+                if (mises > worst)
+                    (worst, at) = (mises, (n, v, t, Math.Sqrt(my * my + mz * mz), sigma, tau));
+            }
+        }
+        var strength = piece.Material.YieldStrength;
+        sheet?.Formula("{k} × √({σ}² + 3 × {τ}²) ÷ {Y}", "N/A + M/W with torsion and shear, von Mises (Roark's Formulas for Stress and Strain)", "Holes, threads and welds in the piece; fatigue.")
+            .Factor(b, factorName).Term("σ", "stress along", at.Sigma, Dimension.Stress).Term("τ", "shear stress", at.Tau, Dimension.Stress)
+            .Term("Y", "yield strength", strength, Dimension.Stress, piece.Material.Source)
+            .Term("M", "bending moment there", at.M, Dimension.Torque).Term("N", "axial force there", at.N, Dimension.Force);
+        return Ratio(b.Factors[factorName] * worst, strength);
+    }
+}

@@ -1,0 +1,68 @@
+using Ochema.Core.Quantities;
+
+namespace Ochema.Core.Hosts;
+
+/// <summary>What the surface is like today.</summary>
+public enum SurfaceState
+{
+    CleanDry,
+    Wet,
+    Dusty,
+    Textured,
+}
+
+/// <summary>
+/// A place on a host as the preset has it, all editable. The radii and slopes of presets are judgement; measure your own
+/// (a straightedge and a ruler give the crown: R = chord²/(8·gap)).
+/// </summary>
+public sealed record Site
+{
+    public required string Id { get; init; }
+    public required string Name { get; init; }
+
+    /// <summary>Catalogue id of the material.</summary>
+    [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only", Only = "steel-body,al-body,composite-body,glass,steel-s235")]
+    public required string Material { get; init; }
+
+    [Measure("Sheet thickness", Dimension.Length, 0.0005, 0.008, HowTo = "0.7 to 0.8 mm on most cars")]
+    public required double Thickness { get; init; }
+
+    [Measure("Clear radius", Dimension.Length, 0.04, 0.8, HowTo = "from the middle of the hold to the nearest stiffened edge or fold")]
+    public required double ClearRadius { get; init; }
+
+    [Measure("Crown radius", Dimension.Length, 0.3, 30, HowTo = "straightedge across: chord² ÷ (8 × gap)")]
+    public required double CrownRadius { get; init; }
+
+    [Measure("Coat on the panel", Dimension.Length, 0, 0.005, HowTo = "paint 0.1 mm; add film, pad or cloth")]
+    public required double Coat { get; init; }
+
+    [Measure("Slope", Dimension.Angle, -0.7, 0.7, HowTo = "falling towards the front is positive; phone level")]
+    public required double Slope { get; init; }
+
+    [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over car speed: bonnet 1.1, roof front 1.3")]
+    public required double WindFactor { get; init; }
+
+    [Option("Surface today")]
+    public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
+}
+
+/// <summary>Where a strap or tether may end: something closed and fixed, as a point or an edge a hook slides along.</summary>
+/// <param name="A">One end, m, host axes.</param>
+/// <param name="B">Other end; equal to A for a single point.</param>
+public sealed record Anchor(string Id, string Name, double[] A, double[] B)
+{
+    /// <summary>The place at a share 0…1 along it.</summary>
+    internal Structure.Vec3 At(double t) => (1 - t) * Structure.Vec3.From(A) + t * Structure.Vec3.From(B);
+}
+
+/// <summary>One surface of a host's drawing: a grid of points (rows × columns × xyz, m).</summary>
+/// <param name="Kind">paint, glass, trim or the id of a site.</param>
+public sealed record HostSurface(string Id, string Kind, double[][][] Grid);
+
+/// <summary>A wheel of a host's drawing.</summary>
+public sealed record HostWheel(double[] Centre, double Radius, double Width);
+
+/// <summary>A host as published: its sites, closed points and drawing.</summary>
+public sealed record HostPreset(
+    string Id, string Name, string Kind, IReadOnlyList<Site> Sites, IReadOnlyList<Anchor> Anchors,
+    IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions);

@@ -1,0 +1,55 @@
+namespace Ochema.Core.Quantities;
+
+/// <summary>
+/// A measurement of a kind: its label, unit, range and how to take it. Declared once on the property;
+/// the API publishes it and the reader of documents enforces it. The default is the property's initial value.
+/// </summary>
+/// <param name="minimum">Smallest value accepted, SI.</param>
+/// <param name="maximum">Largest value accepted, SI.</param>
+[AttributeUsage(AttributeTargets.Property)]
+public sealed class MeasureAttribute(string label, Dimension dimension, double minimum, double maximum) : Attribute
+{
+    public string Label { get; } = label;
+    public Dimension Dimension { get; } = dimension;
+    public double Minimum { get; } = minimum;
+    public double Maximum { get; } = maximum;
+
+    /// <summary>How to take it, a few words.</summary>
+    public string HowTo { get; init; } = "";
+
+    /// <summary>True when leaving it empty means "use the catalogue value".</summary>
+    public bool Measured { get; init; }
+}
+
+/// <summary>A choice of a catalogue row.</summary>
+[AttributeUsage(AttributeTargets.Property)]
+public sealed class StockChoiceAttribute(string label, string list) : Attribute
+{
+    public string Label { get; } = label;
+
+    /// <summary>Name of the catalogue list: <c>materials</c>, <c>sections</c>, <c>cups</c> and so on.</summary>
+    public string List { get; } = list;
+
+    public string HowTo { get; init; } = "";
+
+    /// <summary>Only rows whose <c>type</c> or <c>shape</c> is one of these (comma-separated).</summary>
+    public string Only { get; init; } = "";
+}
+
+/// <summary>A choice between named values, given by an enumeration.</summary>
+[AttributeUsage(AttributeTargets.Property)]
+public sealed class OptionAttribute(string label) : Attribute
+{
+    public string Label { get; } = label;
+    public string HowTo { get; init; } = "";
+}
+
+/// <summary>A part that is itself of a kind: the holds of a plate, the foot of a brace.</summary>
+[AttributeUsage(AttributeTargets.Property)]
+public sealed class PartAttribute(string label) : Attribute
+{
+    public string Label { get; } = label;
+
+    /// <summary>Kinds that cannot be used here (comma-separated).</summary>
+    public string Except { get; init; } = "";
+}

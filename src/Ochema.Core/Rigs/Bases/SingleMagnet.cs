@@ -1,0 +1,17 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs.Holds;
+
+namespace Ochema.Core.Rigs.Bases;
+
+/// <summary>One pot magnet with a stem.</summary>
+[Kind("single-magnet", "One pot magnet", "Quick on steel; slides on thin paint-coated sheet.")]
+public sealed record SingleMagnet : BaseKind
+{
+    [Part("Magnet")]
+    public Magnet Magnet { get; init; } = new();
+
+    [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the magnet to the first joint")]
+    public double StemHeight { get; init; } = 0.03;
+
+    public override Mount Build(RigBuilder b) => SingleHold.Build(b, Magnet, "magnet", StemHeight);
+}

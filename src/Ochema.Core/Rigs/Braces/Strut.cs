@@ -1,0 +1,59 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs.Holds;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Rigs.Braces;
+
+/// <summary>A straight rod from the load path to a foot of its own, free to turn at both ends.</summary>
+[Kind("strut", "Strut with a foot", "Stiffens the plane it stands in; two well apart cure rocking both ways.")]
+public sealed record Strut : BraceKind
+{
+    [StockChoice("Rod", "sections", Only = "round,round-tube,square-tube")]
+    public string Section { get; init; } = "rod-steel-10";
+
+    [Option("Clamped at")]
+    public RigPoint From { get; init; } = RigPoint.ReachTop;
+
+    [Part("Foot")]
+    public HoldKind Foot { get; init; } = new Magnet { Stock = "magnet-88-rubber" };
+
+    /// <summary>Site the foot stands on.</summary>
+    public required string Site { get; init; }
+
+    /// <summary>Where the foot stands, m from the panel's middle.</summary>
+    public required double[] At { get; init; }
+
+    private const double JointHeight = 0.012;
+
+    /// <summary>Clamp of the rod: N/m along, N·m/rad about, holding torque N·m (judgement).</summary>
+    private const double ClampSlip = 1e7;
+    private const double ClampTurn = 20;
+    private const double ClampTorque = 3;
+
+    public override void Build(RigBuilder b)
+    {
+        var station = "brace:" + Id;
+        var path = $"braces[{b.Rig.Braces.ToList().IndexOf(this)}]";
+        var spot = b.SpotOn(Site, path + ".site", Id, station, Foot is Magnet ? "foot magnet" : Foot is Cup ? "foot cup" : "foot pad", At[0], At[1]);
+        var hold = Foot.Build(b, spot);
+        var row = b.Stock.Find<SectionRow>("sections", Section);
+        var (section, material) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
+        var pivot = b.Node(Id + "-pivot", hold.Top.Position + JointHeight * hold.Top.Axis);
+        b.Rigid(hold.Top.Node, pivot);
+        var clamped = b.At(From);
+        var upper = b.Node(Id + "-clamp", b.Position(clamped));
+        var length = (b.Position(upper) - b.Position(pivot)).Length;
+        if (length < 0.05)
+            throw new DocumentException(path + ".at", "the foot stands where the strut begins; move it away");
+        // The clamp's ball turns easily but not freely; the foot turns freely.
+        var clamp = b.Spring(Id + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
+        b.Checks.Add(new JointTorque(b, station, Id + "-clamp", "Rod's clamp turns", clamp, ClampTorque, "judgement, 1–6 N·m"));
+        var piece = b.Beam(station, Id + "-rod", "strut", pivot, upper, section, material, Vec3.UnitX, pinned: true);
+        b.Checks.Add(new StrutBuckling(b, station, Id, piece));
+        b.Checks.Add(new SectionStrength(b, station, Id, "Rod bends", piece));
+        b.Part(station, $"{row.Name}, {length * 1000:0} mm", section.Area * length * material.Density, Math.Round(row.PricePerMetre * length + 5, 1));
+        b.Shape(Id + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
+    }
+}

@@ -1,0 +1,63 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Loads;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>The camera on its seat.</summary>
+/// <param name="Node">Node at the centre of mass.</param>
+/// <param name="Mass">kg, with lens.</param>
+/// <param name="View">Viewing direction.</param>
+/// <param name="Eye">Front of the lens, m.</param>
+public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec3 Up, Vec3 Eye, CameraRow Body, LensRow Lens)
+{
+    internal static CameraBuild Build(RigBuilder b, Mount seat)
+    {
+        var c = b.Rig.Camera;
+        var body = b.Stock.Find<CameraRow>("cameras", c.Body);
+        var lens = b.Stock.Find<LensRow>("lenses", c.Lens);
+        var catalogueMass = body.Mass + lens.Mass;
+        var mass = c.Mass ?? catalogueMass;
+        var (sp, cp) = Math.SinCos(c.Pan);
+        var (st, ct) = Math.SinCos(c.Tilt);
+        Vec3 view = new(cp * ct, sp * ct, st), left = new(-sp, cp, 0);
+        var up = view.Cross(left);
+        var lensShare = lens.Mass / catalogueMass;
+        var lensAhead = body.Length / 2 + lens.Length / 2;
+        // On a wall the head points outwards: the camera stands off the seat along the mount's axis.
+        var stand = seat.Axis.Z > 0.5 ? Vec3.UnitZ : seat.Axis;
+        var middle = seat.Position + body.CentreHeight * stand;
+        var centre = middle + lensShare * lensAhead * view;
+        var node = b.Node("camera", centre);
+        b.Rigid(seat.Node, node);
+        b.PointMass(node, mass, inertia: Inertia(mass, body, lens, view, left, up, lensShare, lensAhead));
+        var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
+        var side = body.Length * body.Height + lens.Length * lens.Diameter;
+        b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
+        b.Part("camera", lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass, 0);
+        b.Shape("camera", "camera", "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
+        var eye = middle + (body.Length / 2 + lens.Length) * view;
+        if (lens.Length > 0)
+            b.Shape("lens", "camera", "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
+        var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, body, lens);
+        b.Checks.Add(new CameraScrew(b, seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
+        return camera;
+    }
+
+    /// <summary>Inertia of two boxes (body, lens) about their common centre, kg·m², host axes: xx, yy, zz, xy, xz, yz.</summary>
+    private static double[] Inertia(double mass, CameraRow body, LensRow lens, Vec3 view, Vec3 left, Vec3 up, double share, double ahead)
+    {
+        double Box(double m, double a, double b) => m * (a * a + b * b) / 12;
+        var (mb, ml) = (mass * (1 - share), mass * share);
+        var steiner = mb * Math.Pow(share * ahead, 2) + ml * Math.Pow((1 - share) * ahead, 2);
+        var iv = Box(mb, body.Width, body.Height) + Box(ml, lens.Diameter, lens.Diameter);
+        var il = Box(mb, body.Length, body.Height) + Box(ml, lens.Length, lens.Diameter) + steiner;
+        var iu = Box(mb, body.Length, body.Width) + Box(ml, lens.Length, lens.Diameter) + steiner;
+        double Entry(Func<Vec3, double> i, Func<Vec3, double> j) => iv * i(view) * j(view) + il * i(left) * j(left) + iu * i(up) * j(up);
+        double X(Vec3 v) => v.X;
+        double Y(Vec3 v) => v.Y;
+        double Z(Vec3 v) => v.Z;
+        return [Entry(X, X), Entry(Y, Y), Entry(Z, Z), Entry(X, Y), Entry(X, Z), Entry(Y, Z)];
+    }
+}

@@ -1,0 +1,39 @@
+using System.Text.Json.Nodes;
+using System.Text.Json.Schema;
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>The JSON Schema (draft 2020-12) of <c>*.ochema.json</c>, made from the types and their attributes.</summary>
+public static class DocumentSchema
+{
+    /// <summary>The schema document.</summary>
+    public static JsonNode Create()
+    {
+        var options = new JsonSchemaExporterOptions
+        {
+            TreatNullObliviousAsNonNullable = true,
+            TransformSchemaNode = (context, node) =>
+            {
+                if (node is JsonObject o && context.PropertyInfo?.AttributeProvider is { } attributes)
+                    foreach (var a in attributes.GetCustomAttributes(inherit: false))
+                        if (a is MeasureAttribute m)
+                        {
+                            o["minimum"] = m.Minimum;
+                            o["maximum"] = m.Maximum;
+                            o["title"] = m.Label;
+                            o["description"] = $"{m.Dimension}, SI. {m.HowTo}".Trim();
+                        }
+                        else if (a is StockChoiceAttribute c)
+                            o["description"] = $"Id of a row of {c.List}. {c.HowTo}".Trim();
+                return node;
+            },
+        };
+        var schema = StrictJson.Options.GetJsonSchemaAsNode(typeof(RigDocument), options).AsObject();
+        schema.Insert(0, "$schema", "https://json-schema.org/draft/2020-12/schema");
+        schema.Insert(1, "title", "Ochema rig document");
+        schema["$comment"] = "All numbers SI; axes x forward, y left, z up. Factors: " + string.Join(", ", FactorTable.All.Select(f => f.Name)) + ".";
+        return schema;
+    }
+}

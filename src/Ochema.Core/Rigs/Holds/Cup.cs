@@ -1,0 +1,46 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Rigs.Holds;
+
+/// <summary>A suction cup.</summary>
+[Kind("cup", "Suction cup", "Holds on steel, aluminium, glass and smooth composite; leaks, and cares about dirt, curvature and altitude.",
+    Caution = "Pump it on a clean, dry, closed surface, look at the ring again after ten minutes, and before every run.")]
+public sealed record Cup : HoldKind
+{
+    [StockChoice("Cup", "cups", HowTo = "across the sealing lip")]
+    public string Stock { get; init; } = "cup-115";
+
+    [Measure("Vacuum after pumping", Dimension.Pressure, 5000, 95000, HowTo = "gauge on the pump; leave empty for the usual", Measured = true)]
+    public double? Vacuum { get; init; }
+
+    public override double Diameter(Catalogue stock) => stock.Find<SuctionCupRow>("cups", Stock).Diameter;
+
+    public override HoldKind? Larger(Catalogue stock)
+    {
+        var own = Diameter(stock);
+        return stock.Cups.Where(c => c.Diameter > own).OrderBy(c => c.Diameter).FirstOrDefault() is { } next ? this with { Stock = next.Id } : null;
+    }
+
+    public override Hold Build(RigBuilder b, HoldSpot spot)
+    {
+        var row = b.Stock.Find<SuctionCupRow>("cups", Stock);
+        var suction = new Suction(b, row, Vacuum, spot.Site.Surface);
+        var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height, row.Mass, suction.Friction, "cup");
+        if (!b.HoldsGone)
+        {
+            b.Checks.Add(new SuctionTip(b, spot, hold.Spring, suction));
+            var group = b.SlideGroup(spot.Station);
+            group.Add(spot, hold.Spring, _ => suction.Force * suction.Friction);
+            b.Checks.Add(new SuctionSlide(b, spot, hold.Spring, suction, group));
+            b.Checks.Add(new SuctionPull(b, spot, hold.Spring, suction));
+            b.Checks.Add(new SuctionCurvature(spot, row));
+            b.Checks.Add(new SuctionSeal(spot, suction));
+            if (Vacuum is not null)
+                b.Checks.Add(new SuctionAltitude(b, spot, suction));
+        }
+        b.Part(spot.Station, row.Name, row.Mass, row.Price);
+        return hold;
+    }
+}

@@ -1,0 +1,52 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Rigs.Holds;
+
+/// <summary>A pot magnet.</summary>
+[Kind("magnet", "Pot magnet", "Quick and never leaks; needs steel, loses most of its pull on thin or padded sheet, and slides long before it pulls off.",
+    Caution = "Fingers away when it snaps on. Keep it off pacemakers, cards and compasses. Lift it off, do not drag it over paint.")]
+public sealed record Magnet : HoldKind
+{
+    [StockChoice("Magnet", "magnets", HowTo = "across the pot")]
+    public string Stock { get; init; } = "magnet-90";
+
+    [Measure("Pad between magnet and panel", Dimension.Length, 0, 0.01, HowTo = "felt, tape or cloth, pressed together")]
+    public double Pad { get; init; }
+
+    [Measure("Pull measured on this panel", Dimension.Force, 1, 5000, HowTo = "straight off with a luggage scale; leave empty for the estimate", Measured = true)]
+    public double? MeasuredPull { get; init; }
+
+    public override double Diameter(Catalogue stock) => stock.Find<MagnetRow>("magnets", Stock).Diameter;
+
+    public override HoldKind? Larger(Catalogue stock)
+    {
+        var own = stock.Find<MagnetRow>("magnets", Stock);
+        return stock.Magnets.Where(m => m.Diameter > own.Diameter && m.RatedPull > own.RatedPull).OrderBy(m => m.Diameter).FirstOrDefault() is { } next ? this with { Stock = next.Id } : null;
+    }
+
+    public override Hold Build(RigBuilder b, HoldSpot spot)
+    {
+        var row = b.Stock.Find<MagnetRow>("magnets", Stock);
+        var pull = new MagnetGrip(row, spot, Pad, MeasuredPull, b.Factors);
+        // Metal on paint is stiff beside the sheet it stands on, but creeps a little along it before it slides (judgement, 0.3–3 ×);
+        // rubber and pads give by their thickness.
+        var gap = row.Coat + Pad;
+        var kn = 5e6 * 0.001 / (gap + 0.001);
+        var ks = 1e6 * 0.001 / (gap + 0.001);
+        var hold = PanelHold.Place(b, spot, kn, ks, kn * row.Diameter * row.Diameter / 16, row.Diameter / 2, row.Height, row.Mass, row.Friction, "magnet");
+        if (!b.HoldsGone)
+        {
+            var group = b.SlideGroup(spot.Station);
+            group.Add(spot, hold.Spring, load => row.Friction * (pull.Pull - load.Pull));
+            b.Checks.Add(new MagnetSlide(b, spot, hold.Spring, pull, group));
+            b.Checks.Add(new MagnetTip(b, spot, hold.Spring, pull));
+            b.Checks.Add(new MagnetPull(b, spot, hold.Spring, pull));
+        }
+        if (!spot.Material.Magnetic)
+            b.Findings.Add(new Assessment.ReportFinding(spot.Station, $"A magnet does not stick to {spot.Material.Name.ToLowerInvariant()}. Try it on the panel; take cups, straps or a clamp instead.", true));
+        b.Part(spot.Station, row.Name, row.Mass, row.Price);
+        return hold;
+    }
+}

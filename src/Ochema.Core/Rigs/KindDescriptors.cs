@@ -1,0 +1,70 @@
+using System.Reflection;
+using System.Text.Json;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>One field of a kind or record, as published: the interface draws its fields from this.</summary>
+/// <param name="Type">quantity, stock, option or part.</param>
+/// <param name="Minimum">SI; quantities only.</param>
+/// <param name="Default">SI number, row id or option; absent when required or when empty means "from the catalogue".</param>
+/// <param name="Choices">Row or option ids with labels.</param>
+public sealed record FieldDescriptor(
+    string Name, string Type, string Label, string HowTo, Dimension? Dimension, double? Minimum, double? Maximum, bool Measured,
+    JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds);
+
+/// <summary>A choice of a field.</summary>
+public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null);
+
+/// <summary>A kind, or a plain record of the document, with its fields.</summary>
+public sealed record KindDescriptor(string Station, string Id, string Label, string About, string Caution, JsonElement? Fresh, IReadOnlyList<FieldDescriptor> Fields);
+
+/// <summary>Publishes the measurements of all kinds and records, read from their attributes.</summary>
+public static class KindDescriptors
+{
+    /// <summary>Every kind by station, then the records camera, site, strap, tether and run.</summary>
+    public static IReadOnlyList<KindDescriptor> All(Catalogue stock) =>
+    [
+        .. Kinds.Families.SelectMany(f => Kinds.Of(f.Type).Select(t => Describe(f.Station, t, Kind.InfoOf(t), stock))),
+        Plain("camera", "Camera", typeof(CameraChoice), stock),
+        Plain("site", "Site", typeof(Hosts.Site), stock),
+        Plain("strap", "Strap", typeof(Strap), stock),
+        Plain("tether", "Tether", typeof(Tether), stock),
+        Plain("run", "Conditions", typeof(RunConditions), stock),
+    ];
+
+    private static KindDescriptor Plain(string station, string label, Type type, Catalogue stock) => new(station, station, label, "", "", null, Fields(type, null, stock));
+
+    private static KindDescriptor Describe(string station, Type type, KindAttribute info, Catalogue stock)
+    {
+        var fresh = type.GetProperties().Any(p => p.GetCustomAttribute<System.Runtime.CompilerServices.RequiredMemberAttribute>() is not null) ? null : Activator.CreateInstance(type);
+        JsonElement? document = fresh is null ? null : JsonSerializer.SerializeToElement(fresh, Kinds.Families.First(f => f.Station == station).Type, StrictJson.Options);
+        return new(station, info.Id, info.Label, info.About, info.Caution, document, Fields(type, fresh, stock));
+    }
+
+    private static List<FieldDescriptor> Fields(Type type, object? fresh, Catalogue stock)
+    {
+        var list = new List<FieldDescriptor>();
+        foreach (var p in type.GetProperties(BindingFlags.Public | BindingFlags.Instance))
+        {
+            var name = JsonNamingPolicy.CamelCase.ConvertName(p.Name);
+            JsonElement? initial = fresh is null || p.GetIndexParameters().Length > 0 || p.GetValue(fresh) is not { } v ? null : JsonSerializer.SerializeToElement(v, p.PropertyType, StrictJson.Options);
+            if (p.GetCustomAttribute<MeasureAttribute>() is { } m)
+                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null));
+            else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
+                list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial, [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source))], null));
+            else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
+                list.Add(new(name, "option", o.Label, o.HowTo, null, null, null, false, initial,
+                    [.. Enum.GetNames(p.PropertyType).Select(n => JsonNamingPolicy.KebabCaseLower.ConvertName(n)).Select(n => new ChoiceDescriptor(n, n.Replace('-', ' ')))], null));
+            else if (p.GetCustomAttribute<PartAttribute>() is { } part)
+            {
+                var kinds = typeof(HoldKind).IsAssignableFrom(p.PropertyType) && p.PropertyType.IsAbstract
+                    ? Kinds.Of(p.PropertyType).Select(t => Kind.InfoOf(t).Id).Except(part.Except.Split(','))
+                    : [Kind.InfoOf(p.PropertyType).Id];
+                list.Add(new(name, "part", part.Label, "", null, null, null, false, initial, null, [.. kinds]));
+            }
+        }
+        return list;
+    }
+}

@@ -1,0 +1,105 @@
+using System.Reflection;
+using System.Text.Json.Serialization.Metadata;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>What a kind is called. To add a kind is to add a file with a record that carries this.</summary>
+/// <param name="id">Name in documents.</param>
+/// <param name="label">Name for people.</param>
+/// <param name="about">What it is good and bad at, one sentence.</param>
+[AttributeUsage(AttributeTargets.Class)]
+public sealed class KindAttribute(string id, string label, string about) : Attribute
+{
+    public string Id { get; } = id;
+    public string Label { get; } = label;
+    public string About { get; } = about;
+
+    /// <summary>A short caution shown where the kind is chosen; empty when there is none.</summary>
+    public string Caution { get; init; } = "";
+}
+
+/// <summary>Any kind of any station.</summary>
+public abstract record Kind
+{
+    /// <summary>The kind's attribute.</summary>
+    public static KindAttribute InfoOf(Type type) => type.GetCustomAttribute<KindAttribute>() ?? throw new InvalidOperationException($"{type.Name} carries no [Kind]");
+}
+
+/// <summary>How the rig holds on to the panel.</summary>
+public abstract record BaseKind : Kind
+{
+    /// <summary>Builds holds and plate; returns where the reach attaches.</summary>
+    public abstract Mount Build(RigBuilder b);
+}
+
+/// <summary>What carries the camera away from the base.</summary>
+public abstract record ReachKind : Kind
+{
+    /// <summary>Builds from the base's mount; returns where the head attaches.</summary>
+    public abstract Mount Build(RigBuilder b, Mount from);
+}
+
+/// <summary>What the camera stands on.</summary>
+public abstract record HeadKind : Kind
+{
+    /// <summary>Builds from the reach's mount; returns the camera's seat.</summary>
+    public abstract Mount Build(RigBuilder b, Mount from);
+}
+
+/// <summary>A strut from the load path back to the host.</summary>
+public abstract record BraceKind : Kind
+{
+    /// <summary>Unique within the rig.</summary>
+    public required string Id { get; init; }
+
+    public abstract void Build(RigBuilder b);
+}
+
+/// <summary>One hold on a panel: of a base, or the foot of a brace.</summary>
+public abstract record HoldKind : Kind
+{
+    /// <summary>Adds the hold's spring, body and checks at a place.</summary>
+    public abstract Hold Build(RigBuilder b, HoldSpot spot);
+
+    /// <summary>Outside diameter on the panel, m.</summary>
+    public abstract double Diameter(Stock.Catalogue stock);
+
+    /// <summary>The same hold in the next larger size on the shelf, or null.</summary>
+    public abstract HoldKind? Larger(Stock.Catalogue stock);
+}
+
+/// <summary>All kinds, found by reflection once.</summary>
+public static class Kinds
+{
+    /// <summary>The stations a kind can belong to, in the order of the chain.</summary>
+    public static IReadOnlyList<(string Station, Type Type)> Families { get; } =
+    [
+        ("base", typeof(BaseKind)),
+        ("reach", typeof(ReachKind)),
+        ("head", typeof(HeadKind)),
+        ("brace", typeof(BraceKind)),
+        ("hold", typeof(HoldKind)),
+    ];
+
+    private static readonly Dictionary<Type, IReadOnlyList<Type>> ByFamily = Families.ToDictionary(
+        f => f.Type,
+        f => (IReadOnlyList<Type>)[.. typeof(Kinds).Assembly.GetTypes().Where(t => !t.IsAbstract && t.IsSubclassOf(f.Type)).OrderBy(t => Kind.InfoOf(t).Id, StringComparer.Ordinal)]);
+
+    /// <summary>The kinds of a family, by id.</summary>
+    public static IReadOnlyList<Type> Of(Type family) => ByFamily[family];
+
+    /// <summary>Lets documents name kinds by id.</summary>
+    public static void AddToJson(JsonTypeInfo type)
+    {
+        if (!ByFamily.TryGetValue(type.Type, out var kinds))
+            return;
+        var options = new JsonPolymorphismOptions
+        {
+            TypeDiscriminatorPropertyName = "kind",
+            UnknownDerivedTypeHandling = System.Text.Json.Serialization.JsonUnknownDerivedTypeHandling.FailSerialization,
+        };
+        foreach (var k in kinds)
+            options.DerivedTypes.Add(new(k, Kind.InfoOf(k).Id));
+        type.PolymorphismOptions = options;
+    }
+}

@@ -1,0 +1,44 @@
+using Ochema.Core.Hosts;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>A place where the next station attaches.</summary>
+/// <param name="Node">Index of the node.</param>
+/// <param name="Position">m, host axes.</param>
+/// <param name="Axis">Away from the panel.</param>
+public sealed record Mount(int Node, Vec3 Position, Vec3 Axis);
+
+/// <summary>A place on a panel for a hold.</summary>
+/// <param name="Id">Unique name of the hold.</param>
+/// <param name="Station">Spine row it belongs to.</param>
+/// <param name="Label">In the user's words: "front left cup".</param>
+public sealed record HoldSpot(string Id, string Station, string Label, Site Site, Material Material, Vec3 Point, Vec3 Normal);
+
+/// <summary>A hold as built.</summary>
+/// <param name="Spring">Index of its spring in the model.</param>
+/// <param name="Node">Node on the panel.</param>
+/// <param name="Top">Where it is screwed on.</param>
+public sealed record Hold(string Id, string Station, string Label, int Spring, int Node, Mount Top);
+
+/// <summary>A run of beam elements that is one piece.</summary>
+/// <param name="First">First element's index.</param>
+/// <param name="Count">How many elements it was cut into.</param>
+public sealed record BeamPiece(string Station, string Label, int First, int Count, Section Section, Material Material, double Length, bool Pinned);
+
+/// <summary>A part of the shopping list.</summary>
+/// <param name="Mass">kg.</param>
+/// <param name="Price">In the user's currency.</param>
+public sealed record RigPart(string Station, string Name, double Quantity, double Mass, double Price);
+
+/// <summary>A point of the drawing that moves with a node.</summary>
+public sealed record FigurePoint(string Node, double[] P);
+
+/// <summary>One shape of the drawing.</summary>
+/// <param name="Id">The hold, strap or piece it stands for.</param>
+/// <param name="Station">Spine row.</param>
+/// <param name="Type">tube, plate, cup, magnet, pad, joint, head, camera, lens, strap, tether.</param>
+/// <param name="Size">m; by type: tube [diameter], plate [length, width, thickness], cup [diameter, height], camera [length, width, height], lens [diameter], strap [width].</param>
+/// <param name="Axis">Normal or viewing direction where the type needs one.</param>
+public sealed record FigureShape(string Id, string Station, string Type, IReadOnlyList<FigurePoint> Points, double[] Size, double[]? Axis = null, double[]? Side = null);

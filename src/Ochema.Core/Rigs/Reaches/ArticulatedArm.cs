@@ -1,0 +1,64 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Rigs.Reaches;
+
+/// <summary>Two links with a joint at the foot and one at the elbow, all locked by one knob.</summary>
+[Kind("articulated-arm", "Articulated arm", "Goes anywhere; its joints turn before its links bend.",
+    Caution = "Tighten with the camera's weight taken off, then push on the camera: nothing may creep.")]
+public sealed record ArticulatedArm : ReachKind
+{
+    [StockChoice("Arm", "arms")]
+    public string Arm { get; init; } = "arm-11in";
+
+    [Measure("Length", Dimension.Length, 0.1, 0.8, HowTo = "foot joint to head, stretched")]
+    public double Length { get; init; } = 0.28;
+
+    [Measure("Lower link leans", Dimension.Angle, -1.4, 1.4, HowTo = "forward from upright")]
+    public double LowerLean { get; init; } = -0.3;
+
+    [Measure("Upper link leans", Dimension.Angle, -1.4, 1.4, HowTo = "forward from upright")]
+    public double UpperLean { get; init; } = 0.3;
+
+    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0: the arm leans along the car")]
+    public double Heading { get; init; }
+
+    [Measure("Joint torque measured", Dimension.Torque, 0.2, 100, HowTo = "scale reading × arm length when it slips; leave empty for the usual", Measured = true)]
+    public double? JointTorque { get; init; }
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var row = b.Stock.Find<ArmRow>("arms", Arm);
+        var section = Section.Of(SectionShape.Round, row.LinkDiameter, row.LinkDiameter, 0);
+        var material = b.Stock.Material(row.Material);
+        var density = row.MassPerMetre / section.Area;
+        var upright = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis;
+        var ahead = (from.Axis.Z > 0.5 ? Vec3.UnitX : b.Surface.U).RotatedAbout(upright, Heading);
+        Vec3 Link(double lean) => Math.Cos(lean) * upright + Math.Sin(lean) * ahead;
+        var torque = JointTorque ?? row.JointTorque;
+        var node = from.Node;
+        var at = from.Position;
+        foreach (var (name, joint, lean) in new[] { ("lower", "Arm's foot joint", LowerLean), ("upper", "Elbow", UpperLean) })
+        {
+            var turned = b.Node($"{name}-joint", at);
+            var spring = b.Spring($"{name}-joint-spring", node, turned, Joint(row));
+            b.Checks.Add(new JointTorque(b, "reach", $"{name}-joint", $"{joint} turns", spring, torque, JointTorque is null ? row.Source : "your measurement"));
+            at += Length / 2 * Link(lean);
+            node = b.Node($"{name}-link", at);
+            var piece = b.Beam("reach", $"{name}-arm", $"{name} link", turned, node, section, material, ahead, density: density);
+            b.Checks.Add(new SectionStrength(b, "reach", $"{name}-arm", $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
+            b.Shape($"{name}-arm", "reach", "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
+            b.Shape($"{name}-joint", "reach", "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
+        }
+        b.Part("reach", row.Name, row.MassPerMetre * Length, row.Price);
+        return new Mount(node, at, upright);
+    }
+
+    private static double[] Joint(ArmRow row)
+    {
+        var translation = row.JointStiffness / (row.LinkDiameter * row.LinkDiameter);
+        return [translation, translation, translation, row.JointStiffness, row.JointStiffness, row.JointStiffness];
+    }
+}

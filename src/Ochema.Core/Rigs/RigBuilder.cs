@@ -1,0 +1,214 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Loads;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>
+/// Turns a rig document into a structural model with its checks, parts and drawing: the stations build themselves through it, one
+/// after the other.
+/// </summary>
+public sealed class RigBuilder
+{
+    /// <summary>Members more slender than this (length over radius of gyration) are cut, so that they have modes of their own.</summary>
+    private const double SlenderFrom = 20;
+    private const int Cuts = 4;
+
+    private readonly List<ModelNode> nodes = [];
+    private readonly List<ModelMember> members = [];
+    private readonly List<ModelRigidLink> links = [];
+    private readonly List<ModelSpring> springs = [];
+    private readonly List<ModelLine> lines = [];
+    private readonly List<ModelMass> masses = [];
+    private readonly Dictionary<RigPoint, int> points = [];
+    private readonly CarShape car;
+
+    public RigDocument Rig { get; }
+    public Catalogue Stock { get; }
+    public FactorTable Factors { get; }
+
+    /// <summary>True when all holds have let go and their feet stand in friction only.</summary>
+    public bool HoldsGone { get; }
+
+    public List<Check> Checks { get; } = [];
+    public List<RigPart> Parts { get; } = [];
+    public List<FigureShape> Figure { get; } = [];
+    public List<Hold> Holds { get; } = [];
+    public List<BeamPiece> Pieces { get; } = [];
+    private readonly Dictionary<string, SlideGroup> slideGroups = [];
+
+    public List<WindFace> Faces { get; } = [];
+    public List<ReportFinding> Findings { get; } = [];
+
+    /// <summary>Feet that only push and rub, when all holds are gone.</summary>
+    public List<FrictionFoot> FrictionFeet { get; } = [];
+    public PanelSurface Surface { get; }
+
+    /// <summary>Camera node, its mass (kg) and viewing direction.</summary>
+    public CameraBuild Camera { get; private set; } = null!;
+
+    public RigBuilder(RigDocument rig, Catalogue stock, bool holdsGone = false)
+    {
+        (Rig, Stock, HoldsGone) = (rig, stock, holdsGone);
+        Factors = FactorTable.For(rig.Run.Consequence, rig.Factors);
+        car = Car.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
+        Surface = Car.Surface(car, rig.Site);
+        var seat = rig.Head.Build(this, AtTop(RigPoint.ReachTop, rig.Reach.Build(this, AtTop(RigPoint.BaseTop, rig.Base.Build(this)))));
+        points[RigPoint.HeadTop] = seat.Node;
+        Camera = CameraBuild.Build(this, seat);
+        foreach (var brace in rig.Braces)
+            brace.Build(this);
+        for (var i = 0; i < rig.Straps.Count; i++)
+            StrapLine.Build(this, rig.Straps[i]);
+        if (rig.Tether is { } tether)
+            TetherLine.Build(this, tether);
+        if (holdsGone)
+            Checks.Add(new FrictionFeet(this, FrictionFeet));
+    }
+
+    /// <summary>The model without cases.</summary>
+    public ModelDocument Model => new() { Nodes = nodes, Members = members, RigidLinks = links, Springs = springs, Lines = lines, Masses = masses };
+
+    /// <summary>Total mass, kg.</summary>
+    public double Mass => Parts.Sum(p => p.Mass * p.Quantity);
+
+    /// <summary>Relative wind at 1 Pa does not need the speed; the site's factor does.</summary>
+    public double WindFactor => Rig.Site.WindFactor;
+
+    /// <summary>The holds of a station, which slide together.</summary>
+    public SlideGroup SlideGroup(string station) => slideGroups.TryGetValue(station, out var g) ? g : slideGroups[station] = new SlideGroup();
+
+    public int Node(string id, Vec3 p)
+    {
+        nodes.Add(new ModelNode(id, p.X, p.Y, p.Z));
+        return nodes.Count - 1;
+    }
+
+    public Vec3 Position(int node) => nodes[node].Position;
+
+    public string NodeId(int node) => nodes[node].Id;
+
+    public FigurePoint Point(int node, Vec3 p) => new(nodes[node].Id, p.ToArray());
+
+    public FigurePoint Point(int node) => Point(node, Position(node));
+
+    public void Rigid(int a, int b) => links.Add(new ModelRigidLink(nodes[a].Id, nodes[b].Id));
+
+    /// <summary>A spring to ground or between coincident nodes; returns its index.</summary>
+    public int Spring(string id, int from, int? to, double[] k)
+    {
+        springs.Add(new ModelSpring(id, nodes[from].Id, k) { To = to is { } t ? nodes[t].Id : null });
+        return springs.Count - 1;
+    }
+
+    /// <summary>A line to a fixed point; returns its index.</summary>
+    public int Line(string id, int from, Vec3 anchor, double axialStiffness, double pretension, bool push = false)
+    {
+        lines.Add(new ModelLine(id, nodes[from].Id, axialStiffness, pretension) { Anchor = anchor.ToArray(), Push = push ? true : null });
+        return lines.Count - 1;
+    }
+
+    public void PointMass(int node, double m, Vec3 offset = default, double[]? inertia = null)
+    {
+        if (m > 0)
+            masses.Add(new ModelMass(nodes[node].Id, m) { Offset = offset == Vec3.Zero ? null : offset.ToArray(), I = inertia });
+    }
+
+    /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (it is entered elsewhere).</summary>
+    public BeamPiece Beam(string station, string id, string label, int from, int to, Section s, Material m, Vec3 up, bool pinned = false, double? density = null, bool windy = true)
+    {
+        var (a, b) = (Position(from), Position(to));
+        var length = (b - a).Length;
+        if (up.PerpendicularTo((b - a).Normalized()).Length < 0.05)
+            up = Math.Abs((b - a).Normalized().X) < 0.9 ? Vec3.UnitX : Vec3.UnitY;
+        var cut = length / s.RadiusOfGyration > SlenderFrom ? Cuts : 1;
+        var first = members.Count;
+        var previous = from;
+        for (var i = 1; i <= cut; i++)
+        {
+            var next = i == cut ? to : Node($"{id}-{i}", a + (double)i / cut * (b - a));
+            members.Add(new ModelMember(cut == 1 ? id : $"{id}.{i}", nodes[previous].Id, nodes[next].Id, s.Area, s.Iy, s.Iz, s.J,
+                m.YoungsModulus, m.ShearModulus, density ?? m.Density, up.ToArray())
+            {
+                ReleaseFrom = pinned && i == 1 ? ["ry", "rz"] : null,
+            });
+            if (windy)
+                Faces.Add(WindFace.OnMember(members.Count - 1, s));
+            previous = next;
+        }
+        var piece = new BeamPiece(station, label, first, cut, s, m, length, pinned);
+        Pieces.Add(piece);
+        return piece;
+    }
+
+    public void Part(string station, string name, double mass, double price, double quantity = 1) => Parts.Add(new RigPart(station, name, quantity, mass, price));
+
+    public void Shape(string id, string station, string type, IReadOnlyList<FigurePoint> points, double[] size, Vec3? axis = null, Vec3? side = null) =>
+        Figure.Add(new FigureShape(id, station, type, points, size, axis?.ToArray(), side?.ToArray()));
+
+    /// <summary>Names a place that straps and braces can take hold of.</summary>
+    public void Offer(RigPoint point, int node) => points[point] = node;
+
+    /// <summary>The node of a named place.</summary>
+    public int At(RigPoint point) => points.TryGetValue(point, out var n) ? n : points[RigPoint.BaseTop];
+
+    /// <summary>A place on the base's own panel, m from the panel's middle; outside the panel is a finding.</summary>
+    public HoldSpot Spot(string id, string station, string label, double s, double t) => Spot(id, station, label, Rig.Site, Surface, s, t);
+
+    /// <summary>A place on any panel of the host.</summary>
+    public HoldSpot SpotOn(string siteId, string path, string id, string station, string label, double s, double t)
+    {
+        if (siteId == Rig.Site.Id)
+            return Spot(id, station, label, s, t);
+        var site = Car.Sites(car).FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path, $"there is no site '{siteId}' on this host");
+        return Spot(id, station, label, site, Car.Surface(car, site), s, t);
+    }
+
+    /// <summary>A closed point of the host.</summary>
+    public Vec3 Anchor(AnchorEnd end, string path)
+    {
+        var anchor = Car.Anchors(car).FirstOrDefault(a => a.Id == end.Anchor) ?? throw new DocumentException(path + ".anchor", $"there is no closed point '{end.Anchor}' on this host");
+        return anchor.At(Math.Clamp(end.T, 0, 1));
+    }
+
+    private HoldSpot Spot(string id, string station, string label, Site site, PanelSurface surface, double s, double t)
+    {
+        if (Math.Abs(s) > surface.HalfU + 1e-6 || Math.Abs(t) > surface.HalfV + 1e-6)
+        {
+            Findings.Add(new ReportFinding(station, $"The {label} reaches over the edge of the {site.Name.ToLowerInvariant()}; it is computed at the edge."));
+            (s, t) = surface.Clamp(s, t);
+        }
+        return new HoldSpot(id, station, label, site, Stock.Material(site.Material), surface.Point(s, t), surface.NormalAt(s, t));
+    }
+
+    private Mount AtTop(RigPoint point, Mount m)
+    {
+        points[point] = m.Node;
+        return m;
+    }
+}
+
+/// <summary>What the wind takes hold of: a member along its length, or a box face at a node.</summary>
+/// <param name="Member">Member index, or −1.</param>
+/// <param name="Node">Node index, or −1.</param>
+/// <param name="Width">Member width, m.</param>
+/// <param name="Round">Round members lose drag above the critical Reynolds number.</param>
+/// <param name="Areas">Cd × area by direction, m², for boxes.</param>
+public sealed record WindFace(int Member, int Node, double Width, double Coefficient, bool Round, IReadOnlyList<(Vec3 Direction, double CdArea)> Areas)
+{
+    public static WindFace OnMember(int member, Section s) => new(member, -1, s.DragWidth, s.Round ? 1.2 : Drag.SquareTube, s.Round, []);
+
+    public static WindFace OnNode(int node, params (Vec3 Direction, double CdArea)[] areas) => new(-1, node, 0, 0, false, areas);
+
+    /// <summary>Force at 1 Pa on a box, N: each pair of faces by the wind's share along it.</summary>
+    public Vec3 BoxForce(Vec3 wind)
+    {
+        var f = Vec3.Zero;
+        foreach (var (d, a) in Areas)
+            f += a * wind.Dot(d) * d;
+        return f;
+    }
+}

@@ -1,0 +1,139 @@
+using Ochema.Core.Hosts;
+using Ochema.Core.Loads;
+using Ochema.Core.Quantities;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>
+/// A rig as the user designs it: the load path from the site to the camera with its helpers, and the conditions it is judged for.
+/// All numbers SI. This is what files, versions and the API carry.
+/// </summary>
+public sealed record RigDocument
+{
+    /// <summary>The schema number this version writes.</summary>
+    public const int CurrentSchema = 1;
+
+    public required int Schema { get; init; }
+    public required string Name { get; init; }
+    public string Notes { get; init; } = "";
+
+    /// <summary>Id of the host preset.</summary>
+    public required string Host { get; init; }
+
+    /// <summary>The panel the base stands on, as measured.</summary>
+    public required Site Site { get; init; }
+
+    /// <summary>Where the middle of the base stands on the panel: forward (or along) and left (or up) of the panel's middle, m.</summary>
+    public required double[] At { get; init; }
+
+    public required BaseKind Base { get; init; }
+    public required ReachKind Reach { get; init; }
+    public required HeadKind Head { get; init; }
+    public required CameraChoice Camera { get; init; }
+    public IReadOnlyList<BraceKind> Braces { get; init; } = [];
+    public IReadOnlyList<Strap> Straps { get; init; } = [];
+    public Tether? Tether { get; init; }
+    public required RunConditions Run { get; init; }
+
+    /// <summary>Required factors the user set, by name of <see cref="Checks.FactorTable"/>; the rest follow from the consequence class.</summary>
+    public IReadOnlyDictionary<string, double> Factors { get; init; } = new Dictionary<string, double>();
+}
+
+/// <summary>The camera and where it looks.</summary>
+public sealed record CameraChoice
+{
+    [StockChoice("Body", "cameras")]
+    public required string Body { get; init; }
+
+    [StockChoice("Lens", "lenses")]
+    public required string Lens { get; init; }
+
+    [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale; leave empty for the catalogue", Measured = true)]
+    public double? Mass { get; init; }
+
+    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 looks ahead, 180 looks back at the car")]
+    public double Pan { get; init; }
+
+    [Measure("Tilted up", Dimension.Angle, -1.2, 1.2, HowTo = "below the horizon is negative")]
+    public double Tilt { get; init; }
+}
+
+/// <summary>Where a strap or a brace takes hold of the rig.</summary>
+public enum RigPoint
+{
+    BaseFrontLeft,
+    BaseFrontRight,
+    BaseRearLeft,
+    BaseRearRight,
+    BaseTop,
+    ReachTop,
+    HeadTop,
+}
+
+/// <summary>An end on a closed point of the host.</summary>
+/// <param name="Anchor">Id of the host's closed point or edge.</param>
+/// <param name="T">How far along an edge, 0…1.</param>
+public sealed record AnchorEnd(string Anchor, double T);
+
+/// <summary>A tension-only line from the rig to a closed point of the host.</summary>
+public sealed record Strap
+{
+    public required string Id { get; init; }
+
+    [StockChoice("Strap", "straps")]
+    public required string Stock { get; init; }
+
+    [Measure("Pretension", Dimension.Force, 0, 2500, HowTo = "a ratchet makes 1 to 2.5 kN by hand, a cam buckle 200 to 400 N; pluck it, or a luggage scale across the middle")]
+    public double Pretension { get; init; } = 300;
+
+    [Option("Hooked on the rig at")]
+    public required RigPoint From { get; init; }
+
+    public required AnchorEnd To { get; init; }
+}
+
+/// <summary>A slack line that only matters after something lets go.</summary>
+public sealed record Tether
+{
+    [StockChoice("Tether", "straps")]
+    public required string Stock { get; init; }
+
+    [Measure("Slack", Dimension.Length, 0.01, 2, HowTo = "how far the camera falls before it pulls")]
+    public double Slack { get; init; } = 0.15;
+
+    public required AnchorEnd To { get; init; }
+}
+
+/// <summary>Where a drop would land; raises the required factors and the number of retentions.</summary>
+public enum Consequence
+{
+    InsideHost,
+    OwnGround,
+    PublicWay,
+    OnPeople,
+}
+
+/// <summary>What the rig is judged for.</summary>
+public sealed record RunConditions
+{
+    [Measure("Design speed", Dimension.Speed, 0, 70)]
+    public required double Speed { get; init; }
+
+    [Measure("Head wind", Dimension.Speed, 0, 20, HowTo = "added to the car's speed")]
+    public double HeadWind { get; init; }
+
+    [Measure("Gusts", Dimension.Speed, 0, 20, HowTo = "on top of it; 5 m/s is a breezy day or passing a lorry")]
+    public double Gust { get; init; } = 5;
+
+    [Measure("Air temperature", Dimension.Temperature, 243.15, 323.15)]
+    public double Temperature { get; init; } = 288.15;
+
+    [Measure("Altitude", Dimension.Altitude, -400, 5000)]
+    public double Altitude { get; init; }
+
+    [Option("Road")]
+    public RoadSurface Road { get; init; } = RoadSurface.Average;
+
+    [Option("A drop would land")]
+    public Consequence Consequence { get; init; } = Consequence.PublicWay;
+}

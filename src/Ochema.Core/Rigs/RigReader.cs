@@ -1,0 +1,155 @@
+using System.Reflection;
+using System.Text.Json;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>Reads rig documents and names what is wrong with them, by path.</summary>
+public static class RigReader
+{
+    private const int MostHelpers = 12;
+    private const int LongestName = 120;
+    private const int LongestNotes = 4000;
+
+    /// <exception cref="DocumentException">The text is no rig document; the message names the path and the reason.</exception>
+    public static RigDocument Read(string json, Catalogue stock)
+    {
+        var rig = StrictJson.Read<RigDocument>(json);
+        Check(rig, stock);
+        return rig;
+    }
+
+    /// <summary>Checks ranges, catalogue rows, references and counts.</summary>
+    /// <exception cref="DocumentException">Names the path and the reason.</exception>
+    public static void Check(RigDocument rig, Catalogue stock)
+    {
+        if (rig.Schema != RigDocument.CurrentSchema)
+            throw new DocumentException("schema", $"{rig.Schema} is not a schema this version reads (it reads {RigDocument.CurrentSchema})");
+        Text(rig.Name, "name", 1, LongestName);
+        Text(rig.Notes, "notes", 0, LongestNotes);
+        var car = Car.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'; known: {string.Join(", ", Car.Shapes.Select(s => s.Id))}");
+        Site(rig.Site.Id, "site.id", car);
+        Text(rig.Site.Name, "site.name", 1, LongestName);
+        Record(rig.Site, "site", stock);
+        Pair(rig.At, "at");
+        Record(rig.Base, "base", stock);
+        Record(rig.Reach, "reach", stock);
+        Record(rig.Head, "head", stock);
+        Record(rig.Camera, "camera", stock);
+        Record(rig.Run, "run", stock);
+        var ids = new HashSet<string>();
+        List(rig.Braces, "braces", (b, path) =>
+        {
+            Id(b.Id, path + ".id", ids);
+            Record(b, path, stock);
+            if (b is Braces.Strut s)
+            {
+                Site(s.Site, path + ".site", car);
+                Pair(s.At, path + ".at");
+            }
+        });
+        List(rig.Straps, "straps", (s, path) =>
+        {
+            Id(s.Id, path + ".id", ids);
+            Record(s, path, stock);
+            End(s.To, path + ".to", car);
+        });
+        if (rig.Tether is { } t)
+        {
+            Record(t, "tether", stock);
+            End(t.To, "tether.to", car);
+        }
+        foreach (var (name, value) in rig.Factors)
+        {
+            var factor = FactorTable.All.FirstOrDefault(f => f.Name == name) ?? throw new DocumentException($"factors.{name}", "is no factor that is known");
+            if (!(value >= factor.Floor && value <= factor.Ceiling))
+                throw new DocumentException($"factors.{name}", $"must be between {factor.Floor:0.##} and {factor.Ceiling:0.##} ({factor.Reason})");
+        }
+    }
+
+    private static void Record(object record, string path, Catalogue stock)
+    {
+        foreach (var p in record.GetType().GetProperties(BindingFlags.Public | BindingFlags.Instance))
+        {
+            var at = $"{path}.{JsonNamingPolicy.CamelCase.ConvertName(p.Name)}";
+            var value = p.GetIndexParameters().Length == 0 ? p.GetValue(record) : null;
+            if (p.GetCustomAttribute<MeasureAttribute>() is { } m && value is double v)
+            {
+                if (!(v >= m.Minimum && v <= m.Maximum))
+                    throw new DocumentException(at, $"{m.Label.ToLowerInvariant()} must be between {QuantityFormatter.Format(m.Minimum, m.Dimension, UnitSystem.Metric)} and {QuantityFormatter.Format(m.Maximum, m.Dimension, UnitSystem.Metric)}");
+            }
+            else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } choice && value is string id)
+            {
+                if (!MeasureReader.Rows(choice, stock).Any(r => r.Id == id))
+                    throw new DocumentException(at, $"there is no '{id}' among the {choice.List} that fit here");
+            }
+            else if (p.GetCustomAttribute<PartAttribute>() is { } part && value is not null)
+            {
+                var kind = Kind.InfoOf(value.GetType()).Id;
+                if (part.Except.Split(',').Contains(kind))
+                    throw new DocumentException(at, $"a {kind} cannot be used here");
+                Record(value, at, stock);
+            }
+        }
+    }
+
+    private static void List<T>(IReadOnlyList<T> list, string path, Action<T, string> check)
+    {
+        if (list.Count > MostHelpers)
+            throw new DocumentException(path, $"has {list.Count} entries; at most {MostHelpers} are read");
+        for (var i = 0; i < list.Count; i++)
+        {
+            if (list[i] is null)
+                throw new DocumentException($"{path}[{i}]", "is null");
+            check(list[i], $"{path}[{i}]");
+        }
+    }
+
+    private static void Id(string id, string path, HashSet<string> seen)
+    {
+        Text(id, path, 1, 40);
+        if (!id.All(c => char.IsAsciiLetterOrDigit(c) || c == '-'))
+            throw new DocumentException(path, "takes letters, digits and dashes only");
+        if (!seen.Add(id))
+            throw new DocumentException(path, $"'{id}' is used twice");
+        // Names the model gives to its own parts must stay free.
+        if (id is "camera" or "head" or "base" or "plate" or "tether" or "intact" or "holds-alone" or "straps-alone" || id.StartsWith("hold-", StringComparison.Ordinal) || id.StartsWith("base-", StringComparison.Ordinal))
+            throw new DocumentException(path, $"'{id}' is a name of another part");
+    }
+
+    private static void End(AnchorEnd end, string path, CarShape car)
+    {
+        if (Car.Anchors(car).All(a => a.Id != end.Anchor))
+            throw new DocumentException(path + ".anchor", $"there is no closed point '{end.Anchor}' on this host");
+        if (!(end.T >= 0 && end.T <= 1))
+            throw new DocumentException(path + ".t", "must be between 0 and 1");
+    }
+
+    private static void Site(string id, string path, CarShape car)
+    {
+        if (Car.Sites(car).All(s => s.Id != id))
+            throw new DocumentException(path, $"there is no site '{id}' on this host; known: {string.Join(", ", Car.Sites(car).Select(s => s.Id))}");
+    }
+
+    private static void Pair(double[] p, string path)
+    {
+        if (p.Length != 2)
+            throw new DocumentException(path, "needs two numbers");
+        for (var i = 0; i < 2; i++)
+            if (!double.IsFinite(p[i]) || Math.Abs(p[i]) > 5)
+                throw new DocumentException($"{path}[{i}]", "must be within 5 m of the panel's middle");
+    }
+
+    private static void Text(string text, string path, int shortest, int longest)
+    {
+        if (text.Length < shortest)
+            throw new DocumentException(path, "is empty");
+        if (text.Length > longest)
+            throw new DocumentException(path, $"is longer than {longest} characters");
+        if (text.Any(c => char.IsControl(c) && c is not ('\n' or '\t')))
+            throw new DocumentException(path, "has control characters");
+    }
+}

@@ -1,0 +1,93 @@
+namespace Ochema.Core.Stock;
+
+/// <summary>A catalogue row. Every row says where its numbers are from.</summary>
+public interface IStockRow
+{
+    string Id { get; }
+    string Name { get; }
+
+    /// <summary>A published source, or "judgement".</summary>
+    string Source { get; }
+
+    /// <summary>How far a judged value may be off.</summary>
+    string? Range { get; }
+}
+
+/// <summary>A material. Moduli and strengths in Pa, density in kg/m³, elongation as a share.</summary>
+public sealed record Material(
+    string Id, string Name, MaterialFamily Family, double YoungsModulus, double PoissonRatio, double Density,
+    double YieldStrength, double UltimateStrength, double Elongation, bool Magnetic, string Source, string? Range = null) : IStockRow
+{
+    public double ShearModulus => YoungsModulus / (2 * (1 + PoissonRatio));
+}
+
+/// <summary>What required factors go by.</summary>
+public enum MaterialFamily
+{
+    Metal,
+    Plastic,
+    Wood,
+    Composite,
+    Glass,
+}
+
+/// <summary>A bar, tube or strip. Lengths in m, price per m.</summary>
+/// <param name="Width">Across (diameter of round ones).</param>
+/// <param name="Height">The other way (thickness of flat bar and sheet).</param>
+/// <param name="Wall">Wall thickness; 0 for solid round bar.</param>
+public sealed record SectionRow(
+    string Id, string Name, SectionShape Shape, string Material, double Width, double Height, double Wall,
+    double PricePerMetre, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A screw thread with drill sizes (m), stress area (m²) and proof stress (Pa).</summary>
+public sealed record Fastener(
+    string Id, string Name, double MajorDiameter, double Pitch, double StressArea, double TapDrill, double ClearanceClose,
+    double ProofStress, string Grade, string Source, string? Range = null) : IStockRow
+{
+    /// <summary>Proof load, N: proof stress × stress area (ISO 898-1, SAE J429).</summary>
+    public double ProofLoad => ProofStress * StressArea;
+}
+
+/// <summary>A suction cup. Lengths m, stiffnesses N/m and N·m/rad, mass kg.</summary>
+/// <param name="LipDiameter">Diameter of the sealing line that the vacuum acts within.</param>
+/// <param name="VacuumShare">Pressure difference after pumping as a share of the ambient pressure.</param>
+/// <param name="CurvatureSag">How much panel sag across its diameter the lip follows, m.</param>
+public sealed record SuctionCupRow(
+    string Id, string Name, double Diameter, double LipDiameter, double VacuumShare, double NormalStiffness, double ShearStiffness,
+    double RockingStiffness, double Mass, double Height, double CurvatureSag, double Price, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A pot magnet. Pull N on thick bare steel, lengths m.</summary>
+/// <param name="Coat">Rubber on its face, m.</param>
+/// <param name="FullThickness">Sheet thickness that carries practically the whole field, m.</param>
+public sealed record MagnetRow(
+    string Id, string Name, double Diameter, double RatedPull, double Coat, double Friction, double FullThickness,
+    double Mass, double Height, double TemperatureLimit, double Price, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A double-sided foam pad. Strength and shear modulus Pa.</summary>
+public sealed record AdhesivePadRow(
+    string Id, string Name, double Width, double Height, double Strength, double Thickness, double ShearModulus,
+    double Mass, double Price, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A head. Rated load kg, holding torque N·m, rotational stiffness N·m/rad, frontal area m².</summary>
+public sealed record HeadRow(
+    string Id, string Name, string Type, double Height, double Mass, double RatedLoad, double HoldingTorque,
+    double RotationalStiffness, double FrontalArea, double Price, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A camera body. Lengths m, read-out time s.</summary>
+public sealed record CameraRow(
+    string Id, string Name, double SensorWidth, double SensorHeight, int PixelsAcross, double ReadOutTime, double Mass,
+    double Length, double Width, double Height, double CentreHeight, string Stabilisation, string Socket, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A lens. Lengths m.</summary>
+public sealed record LensRow(
+    string Id, string Name, double FocalLength, double Mass, double Length, double Diameter, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A strap, cord or wire. Axial stiffness N (force per unit strain), breaking strength N.</summary>
+public sealed record StrapRow(
+    string Id, string Name, double Width, double AxialStiffness, double BreakingStrength, double MassPerMetre,
+    double PricePerMetre, string Source, string? Range = null) : IStockRow;
+
+/// <summary>An articulated arm of two links. Torque N·m, joint stiffness N·m/rad.</summary>
+public sealed record ArmRow(
+    string Id, string Name, double LinkDiameter, double MassPerMetre, double JointTorque, double JointStiffness,
+    double UsualLength, double Price, string Material, string Source, string? Range = null) : IStockRow;

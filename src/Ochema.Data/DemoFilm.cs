@@ -1,0 +1,37 @@
+using System.Reflection;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Data;
+
+/// <summary>The made-up film that ships: an orchard's delivery day. All names and figures are invented.</summary>
+public static class DemoFilm
+{
+    public const string Id = "demo-long-way-to-market";
+    public const string Name = "Long Way to Market";
+
+    /// <summary>The demo rigs in order, by the stem of their file.</summary>
+    public static IReadOnlyList<(string Id, RigDocument Document)> Rigs { get; } = Load();
+
+    /// <summary>Adds the film when it is not there. Rigs that the user changed are left alone.</summary>
+    public static void Seed(OchemaContext db, DateTime now)
+    {
+        if (db.Films.Any(f => f.Id == Id))
+            return;
+        db.Films.Add(new FilmRecord { Id = Id, Name = Name, CreatedAt = now });
+        foreach (var (id, document) in Rigs)
+            db.Rigs.Add(RigStore.New("demo-" + id, Id, document, now));
+        db.SaveChanges();
+    }
+
+    private static List<(string, RigDocument)> Load()
+    {
+        const string prefix = "Ochema.Data.Demo.";
+        var assembly = Assembly.GetExecutingAssembly();
+        return [.. assembly.GetManifestResourceNames().Where(n => n.StartsWith(prefix, StringComparison.Ordinal)).Order(StringComparer.Ordinal).Select(n =>
+        {
+            using var reader = new StreamReader(assembly.GetManifestResourceStream(n)!);
+            return (n[prefix.Length..^".json".Length], RigReader.Read(reader.ReadToEnd(), Catalogue.Shipped));
+        })];
+    }
+}

@@ -1,0 +1,34 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+
+namespace Ochema.Data;
+
+/// <summary>The one database: films, rigs, versions.</summary>
+public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbContext(options)
+{
+    public DbSet<FilmRecord> Films => Set<FilmRecord>();
+    public DbSet<RigRecord> Rigs => Set<RigRecord>();
+    public DbSet<VersionRecord> Versions => Set<VersionRecord>();
+
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<FilmRecord>(e => e.Property(f => f.Name).HasMaxLength(120));
+        modelBuilder.Entity<RigRecord>(e =>
+        {
+            e.Property(r => r.Version).IsConcurrencyToken();
+            e.HasOne(r => r.Film).WithMany(f => f.Rigs).HasForeignKey(r => r.FilmId).OnDelete(DeleteBehavior.Cascade);
+            e.HasIndex(r => new { r.FilmId, r.DeletedAt });
+        });
+        modelBuilder.Entity<VersionRecord>(e =>
+        {
+            e.HasOne<RigRecord>().WithMany(r => r.Versions).HasForeignKey(v => v.RigId).OnDelete(DeleteBehavior.Cascade);
+            e.HasIndex(v => new { v.RigId, v.Number }).IsUnique();
+        });
+    }
+}
+
+/// <summary>For the migrations tool only.</summary>
+public sealed class OchemaContextFactory : IDesignTimeDbContextFactory<OchemaContext>
+{
+    public OchemaContext CreateDbContext(string[] args) => new(new DbContextOptionsBuilder<OchemaContext>().UseSqlite("Data Source=design.db").Options);
+}

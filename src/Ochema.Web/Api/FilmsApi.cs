@@ -1,0 +1,47 @@
+using Microsoft.EntityFrameworkCore;
+using Ochema.Core;
+using Ochema.Data;
+
+namespace Ochema.Web.Api;
+
+/// <summary>Films: named groups of rigs.</summary>
+internal static class FilmsApi
+{
+    private const int MostFilms = 200;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/films", List).Produces<IReadOnlyList<FilmSummary>>();
+        app.MapPost("/api/films", Create).Accepts<NewFilm>("application/json").Produces<FilmSummary>(201).ProducesProblem(400);
+        app.MapPost("/api/films/demo", OpenDemo).Produces<FilmSummary>();
+    }
+
+    private static async Task<IResult> List(OchemaContext db, AssessmentCache cache)
+    {
+        var films = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).OrderBy(f => f.CreatedAt).ThenBy(f => f.Id).Take(MostFilms).ToListAsync();
+        return Results.Json(films.Select(f => Summary(f, cache)).ToList());
+    }
+
+    private static Task<IResult> Create(HttpRequest request, OchemaContext db, AssessmentCache cache, TimeProvider clock) => Problems.Reading(request, async body =>
+    {
+        var name = StrictJson.Read<NewFilm>(body).Name.Trim();
+        if (name.Length is 0 or > 120)
+            throw new DocumentException("name", "needs 1 to 120 characters");
+        if (await db.Films.CountAsync() >= MostFilms)
+            return Problems.Of(409, "Full", $"There are {MostFilms} films already.");
+        var film = new FilmRecord { Id = Guid.NewGuid().ToString("N"), Name = name, CreatedAt = clock.GetUtcNow().UtcDateTime };
+        db.Films.Add(film);
+        await db.SaveChangesAsync();
+        return Results.Json(Summary(film, cache), statusCode: 201);
+    });
+
+    private static async Task<IResult> OpenDemo(OchemaContext db, AssessmentCache cache, TimeProvider clock)
+    {
+        DemoFilm.Seed(db, clock.GetUtcNow().UtcDateTime);
+        var film = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).SingleAsync(f => f.Id == DemoFilm.Id);
+        return Results.Json(Summary(film, cache));
+    }
+
+    private static FilmSummary Summary(FilmRecord film, AssessmentCache cache) =>
+        new(film.Id, film.Name, film.Id == DemoFilm.Id, [.. film.Rigs.OrderBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? 0 : 1).ThenBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? r.Id : "").ThenBy(r => r.UpdatedAt).Select(r => RigsApi.Summary(r, cache))]);
+}

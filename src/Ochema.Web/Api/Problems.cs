@@ -1,0 +1,54 @@
+using System.Text;
+using Microsoft.AspNetCore.Diagnostics;
+using Ochema.Core;
+
+namespace Ochema.Web.Api;
+
+/// <summary>Errors as problem details (RFC 9457); bad documents carry the path and the reason.</summary>
+internal static class Problems
+{
+    public static IResult Of(int status, string title, string detail, string? path = null) =>
+        Results.Problem(detail, statusCode: status, title: title, extensions: path is null ? null : new Dictionary<string, object?> { ["path"] = path, ["reason"] = detail });
+
+    public static IResult NotFound(string detail) => Of(404, "Not found", detail);
+
+    public static IResult BadDocument(DocumentException e) => Of(400, "The document cannot be read", e.Reason, e.Path);
+
+    /// <summary>Reads the request's body and computes; what cannot be read is a 400 with its path, what cannot be computed a 422.</summary>
+    public static async Task<IResult> Reading(HttpRequest request, Func<string, Task<IResult>> use)
+    {
+        try
+        {
+            using var memory = new MemoryStream();
+            await request.Body.CopyToAsync(memory);
+            var text = new UTF8Encoding(false, throwOnInvalidBytes: true).GetString(memory.GetBuffer(), 0, (int)memory.Length);
+            return await use(text.TrimStart('\ufeff'));
+        }
+        catch (DocumentException e)
+        {
+            return BadDocument(e);
+        }
+        catch (ArgumentException e) when (e is DecoderFallbackException)
+        {
+            return BadDocument(new DocumentException("", "is not UTF-8 text"));
+        }
+        catch (BadHttpRequestException e)
+        {
+            return Of(e.StatusCode, "The request cannot be read", e.Message);
+        }
+        catch (Exception e) when (e is ArithmeticException or ArgumentException or InvalidOperationException or IndexOutOfRangeException or KeyNotFoundException)
+        {
+            request.HttpContext.RequestServices.GetRequiredService<ILoggerFactory>().CreateLogger("Ochema").LogError(e, "A document could not be computed");
+            return Of(422, "Cannot be computed", "The numbers of this document are outside what can be computed.");
+        }
+    }
+
+    /// <summary>Last resort: a logged 500 without internals.</summary>
+    public static Task Unexpected(HttpContext context)
+    {
+        var error = context.Features.Get<IExceptionHandlerFeature>()?.Error;
+        return error is BadHttpRequestException bad
+            ? Of(bad.StatusCode, "The request cannot be read", bad.Message).ExecuteAsync(context)
+            : Of(500, "Something went wrong", "The server could not do this. Nothing was changed.").ExecuteAsync(context);
+    }
+}

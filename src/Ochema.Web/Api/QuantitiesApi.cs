@@ -1,0 +1,23 @@
+using Ochema.Core;
+using Ochema.Core.Quantities;
+
+namespace Ochema.Web.Api;
+
+/// <summary>Units: how to print them, and reading what people type.</summary>
+internal static class QuantitiesApi
+{
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/units", () => Results.Json(new UnitsReport(Units.Display))).Produces<UnitsReport>();
+        app.MapPost("/api/quantities", Parse).Accepts<QuantityRequest>("application/json").Produces<ParsedQuantity>().ProducesProblem(400);
+    }
+
+    private static Task<IResult> Parse(HttpRequest request) => Problems.Reading(request, body =>
+    {
+        var q = StrictJson.Read<QuantityRequest>(body);
+        var parsed = q is { Minimum: { } lo, Maximum: { } hi }
+            ? QuantityParser.ParseField(q.Text, q.Dimension, q.System, lo, hi)
+            : QuantityParser.Parse(q.Text, q.Dimension, q.System);
+        return Task.FromResult(Results.Text(StrictJson.Write(parsed), "application/json"));
+    });
+}

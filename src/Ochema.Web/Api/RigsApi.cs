@@ -1,0 +1,149 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Net.Http.Headers;
+using Ochema.Core;
+using Ochema.Core.Assessment;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Data;
+
+namespace Ochema.Web.Api;
+
+/// <summary>Stored rigs. Updates carry If-Match; every save is a version; deleted rigs wait in a bin.</summary>
+internal static class RigsApi
+{
+    private const int MostRigs = 2000;
+    private const string OwnFilm = "my-rigs";
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/rigs", List).Produces<IReadOnlyList<RigSummary>>();
+        app.MapPost("/api/rigs", Create).Accepts<NewRig>("application/json").Produces<StoredRig>(201).ProducesProblem(400);
+        app.MapGet("/api/rigs/{id}", Get).Produces<StoredRig>().ProducesProblem(404);
+        app.MapPut("/api/rigs/{id}", Update).Accepts<RigDocument>("application/json").Produces<StoredRig>().ProducesProblem(400).ProducesProblem(404).ProducesProblem(412).ProducesProblem(428);
+        app.MapDelete("/api/rigs/{id}", Delete).Produces(204).ProducesProblem(404);
+        app.MapPost("/api/rigs/{id}/undelete", Undelete).Produces<StoredRig>().ProducesProblem(404);
+        app.MapPost("/api/rigs/{id}/duplicate", Duplicate).Produces<StoredRig>(201).ProducesProblem(404);
+        app.MapGet("/api/rigs/{id}/file", Export).Produces<RigDocument>(contentType: "application/json").ProducesProblem(404);
+    }
+
+    /// <summary>A rig's card.</summary>
+    public static RigSummary Summary(RigRecord r, AssessmentCache cache)
+    {
+        var (rig, report) = cache.Of(r.Document);
+        var next = report.Verdict.Word == Verdict.LetsGo ? "Change it: it lets go at its design speed"
+            : report.Findings.Any(f => f.Text.Contains("retentions", StringComparison.Ordinal)) ? "Add a retention"
+            : report.Picture.Word == Verdict.LetsGo ? "Brace it: the picture wobbles"
+            : "Prove it before the run";
+        return new RigSummary(r.Id, r.FilmId, r.Name, r.Version, r.UpdatedAt, rig.Host, rig.Site.Id, rig.Run.Speed, report.Verdict, report.Picture, report.Mass, report.Cost, report.Figure, next);
+    }
+
+    /// <summary>The stored rig with its ETag.</summary>
+    public static IResult Stored(HttpContext context, RigRecord r, string filmName, int status = 200)
+    {
+        context.Response.Headers.ETag = ETag(r.Version);
+        return Results.Json(new StoredRig(r.Id, r.FilmId, filmName, r.Name, r.Version, r.UpdatedAt, RigReader.Read(r.Document, Catalogue.Shipped)), statusCode: status);
+    }
+
+    public static Task<RigRecord?> FindAsync(OchemaContext db, string id) => db.Rigs.Include(r => r.Film).SingleOrDefaultAsync(r => r.Id == id && r.DeletedAt == null);
+
+    private static string ETag(int version) => $"\"{version}\"";
+
+    private static IResult Missing(string id) => Problems.NotFound($"There is no rig '{id}'.");
+
+    private static async Task<IResult> List(OchemaContext db, AssessmentCache cache)
+    {
+        var rigs = await db.Rigs.AsNoTracking().Where(r => r.DeletedAt == null).OrderBy(r => r.Id).Take(MostRigs).ToListAsync();
+        return Results.Json(rigs.Select(r => Summary(r, cache)).ToList());
+    }
+
+    private static Task<IResult> Create(HttpRequest request, OchemaContext db, TimeProvider clock) => Problems.Reading(request, async body =>
+    {
+        var create = StrictJson.Read<NewRig>(body);
+        Checked(create.Document, "document.");
+        if (await db.Rigs.CountAsync() >= MostRigs)
+            return Problems.Of(409, "Full", $"There are {MostRigs} rigs already.");
+        var now = clock.GetUtcNow().UtcDateTime;
+        var filmId = create.FilmId ?? OwnFilm;
+        var film = await db.Films.FindAsync(filmId);
+        if (film is null && create.FilmId is not null)
+            throw new DocumentException("filmId", $"there is no film '{filmId}'");
+        if (film is null)
+            db.Films.Add(film = new FilmRecord { Id = OwnFilm, Name = "My rigs", CreatedAt = now });
+        var rig = RigStore.New(Guid.NewGuid().ToString("N"), film.Id, create.Document, now);
+        db.Rigs.Add(rig);
+        await db.SaveChangesAsync();
+        request.HttpContext.Response.Headers.Location = $"/api/rigs/{rig.Id}";
+        return Stored(request.HttpContext, rig, film.Name, 201);
+    });
+
+    private static async Task<IResult> Get(string id, OchemaContext db, HttpContext context) =>
+        await FindAsync(db, id) is { } rig ? Stored(context, rig, rig.Film!.Name) : Missing(id);
+
+    private static Task<IResult> Update(string id, HttpRequest request, OchemaContext db, TimeProvider clock) => Problems.Reading(request, async body =>
+    {
+        if (await FindAsync(db, id) is not { } rig)
+            return Missing(id);
+        if (request.Headers.IfMatch.Count == 0)
+            return Problems.Of(428, "Say which version", "Send If-Match with the version this change was made on.");
+        if (request.Headers.IfMatch.ToString() != ETag(rig.Version))
+            return Changed();
+        var document = RigReader.Read(body, Catalogue.Shipped);
+        Checked(document, "");
+        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime) ? Stored(request.HttpContext, rig, rig.Film!.Name) : Changed();
+    });
+
+    /// <summary>Validates, and computes once: what is stored can always be judged again.</summary>
+    private static void Checked(RigDocument document, string prefix)
+    {
+        try
+        {
+            RigReader.Check(document, Catalogue.Shipped);
+            Assessor.Assess(document, Catalogue.Shipped, advice: false);
+        }
+        catch (DocumentException e)
+        {
+            throw new DocumentException(prefix + e.Path, e.Reason);
+        }
+    }
+
+    private static IResult Changed() => Problems.Of(412, "Changed elsewhere", "This rig was saved somewhere else in between. Load it again; your change is still here.");
+
+    private static async Task<IResult> Delete(string id, OchemaContext db, TimeProvider clock)
+    {
+        if (await FindAsync(db, id) is not { } rig)
+            return Missing(id);
+        rig.DeletedAt = clock.GetUtcNow().UtcDateTime;
+        await db.SaveChangesAsync();
+        return Results.NoContent();
+    }
+
+    private static async Task<IResult> Undelete(string id, OchemaContext db, HttpContext context)
+    {
+        if (await db.Rigs.Include(r => r.Film).SingleOrDefaultAsync(r => r.Id == id && r.DeletedAt != null) is not { } rig)
+            return Missing(id);
+        rig.DeletedAt = null;
+        await db.SaveChangesAsync();
+        return Stored(context, rig, rig.Film!.Name);
+    }
+
+    private static async Task<IResult> Duplicate(string id, OchemaContext db, TimeProvider clock, HttpContext context)
+    {
+        if (await FindAsync(db, id) is not { } rig)
+            return Missing(id);
+        var document = RigReader.Read(rig.Document, Catalogue.Shipped);
+        var name = $"{document.Name}, copy";
+        var copy = RigStore.New(Guid.NewGuid().ToString("N"), rig.FilmId, document with { Name = name.Length > 120 ? document.Name : name }, clock.GetUtcNow().UtcDateTime);
+        db.Rigs.Add(copy);
+        await db.SaveChangesAsync();
+        return Stored(context, copy, rig.Film!.Name, 201);
+    }
+
+    private static async Task<IResult> Export(string id, OchemaContext db, HttpContext context)
+    {
+        if (await FindAsync(db, id) is not { } rig)
+            return Missing(id);
+        var name = string.Concat(rig.Name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')).Trim('-');
+        context.Response.Headers.ContentDisposition = new ContentDispositionHeaderValue("attachment") { FileName = $"{(name.Length > 0 ? name : "rig")}.ochema.json" }.ToString();
+        return Results.Text(rig.Document, "application/json");
+    }
+}

@@ -1,0 +1,37 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Web.Api;
+
+/// <summary>A film with its rigs.</summary>
+public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyList<RigSummary> Rigs);
+
+/// <summary>A rig in lists: enough to draw its card.</summary>
+public sealed record RigSummary(
+    string Id, string FilmId, string Name, int Version, DateTime UpdatedAt, string Host, string Site, double Speed, VerdictReport Verdict,
+    PictureReport Picture, double Mass, double Cost, FigureReport Figure, string NextThing);
+
+/// <summary>A stored rig.</summary>
+public sealed record StoredRig(string Id, string FilmId, string FilmName, string Name, int Version, DateTime UpdatedAt, RigDocument Document);
+
+/// <summary>A saved state.</summary>
+public sealed record VersionSummary(int Number, string? Name, DateTime SavedAt, Verdict Verdict, double? LimitSpeed, double Mass);
+
+/// <summary>A new film.</summary>
+public sealed record NewFilm(string Name);
+
+/// <summary>A new rig in a film.</summary>
+public sealed record NewRig(string? FilmId, RigDocument Document);
+
+/// <summary>A name for a version; empty takes it away.</summary>
+public sealed record VersionName(string Name);
+
+/// <summary>A typed quantity.</summary>
+public sealed record QuantityRequest(string Text, Dimension Dimension, UnitSystem System, double? Minimum, double? Maximum);
+
+/// <summary>The rig and the station to try other things at.</summary>
+public sealed record AlternativesRequest(RigDocument Document, string Station);
+
+/// <summary>All that the interface needs to print and name things.</summary>
+public sealed record UnitsReport(IReadOnlyList<DisplayUnit> Display);

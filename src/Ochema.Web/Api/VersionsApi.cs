@@ -1,0 +1,62 @@
+using Microsoft.EntityFrameworkCore;
+using Ochema.Core;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Data;
+
+namespace Ochema.Web.Api;
+
+/// <summary>Saved states of a rig: list, look, name, return to.</summary>
+internal static class VersionsApi
+{
+    private const int MostListed = 100;
+
+    public static void Map(IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/rigs/{id}/versions", List).Produces<IReadOnlyList<VersionSummary>>().ProducesProblem(404);
+        app.MapGet("/api/rigs/{id}/versions/{number:int}", Get).Produces<RigDocument>().ProducesProblem(404);
+        app.MapPut("/api/rigs/{id}/versions/{number:int}/name", Name).Accepts<VersionName>("application/json").Produces(204).ProducesProblem(400).ProducesProblem(404);
+        app.MapPost("/api/rigs/{id}/versions/{number:int}/restore", Restore).Produces<StoredRig>().ProducesProblem(404).ProducesProblem(412);
+    }
+
+    private static async Task<IResult> List(string id, OchemaContext db, AssessmentCache cache)
+    {
+        if (await RigsApi.FindAsync(db, id) is null)
+            return Problems.NotFound($"There is no rig '{id}'.");
+        var named = await db.Versions.AsNoTracking().Where(v => v.RigId == id && v.Name != null).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
+        var newest = await db.Versions.AsNoTracking().Where(v => v.RigId == id).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
+        return Results.Json(newest.UnionBy(named, v => v.Number).OrderByDescending(v => v.Number).Select(v =>
+        {
+            var report = cache.Of(v.Document).Report;
+            return new VersionSummary(v.Number, v.Name, v.SavedAt, report.Verdict.Word, report.Verdict.LimitSpeed, report.Mass);
+        }).ToList());
+    }
+
+    private static Task<VersionRecord?> FindAsync(OchemaContext db, string id, int number) => db.Versions.SingleOrDefaultAsync(v => v.RigId == id && v.Number == number);
+
+    private static IResult Missing(string id, int number) => Problems.NotFound($"Rig '{id}' has no version {number}.");
+
+    private static async Task<IResult> Get(string id, int number, OchemaContext db) =>
+        await FindAsync(db, id, number) is { } v ? Results.Text(v.Document, "application/json") : Missing(id, number);
+
+    private static Task<IResult> Name(string id, int number, HttpRequest request, OchemaContext db) => Problems.Reading(request, async body =>
+    {
+        var name = StrictJson.Read<VersionName>(body).Name.Trim();
+        if (name.Length > 120)
+            throw new DocumentException("name", "is longer than 120 characters");
+        if (await FindAsync(db, id, number) is not { } v)
+            return Missing(id, number);
+        v.Name = name.Length == 0 ? null : name;
+        await db.SaveChangesAsync();
+        return Results.NoContent();
+    });
+
+    private static async Task<IResult> Restore(string id, int number, OchemaContext db, TimeProvider clock, HttpContext context)
+    {
+        if (await RigsApi.FindAsync(db, id) is not { } rig || await FindAsync(db, id, number) is not { } v)
+            return Missing(id, number);
+        return await RigStore.SaveAsync(db, rig, RigReader.Read(v.Document, Catalogue.Shipped), clock.GetUtcNow().UtcDateTime)
+            ? RigsApi.Stored(context, rig, rig.Film!.Name)
+            : Problems.Of(412, "Changed elsewhere", "This rig was saved somewhere else in between.");
+    }
+}

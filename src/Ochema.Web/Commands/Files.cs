@@ -1,0 +1,44 @@
+using Ochema.Core;
+
+namespace Ochema.Web.Commands;
+
+/// <summary>Reading and reporting that the commands share.</summary>
+internal static class Files
+{
+    /// <summary>A file's text, or standard input for "-".</summary>
+    public static string Read(string file, TextReader input)
+    {
+        if (file == "-")
+            return input.ReadToEnd();
+        try
+        {
+            return File.ReadAllText(file);
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            throw new DocumentException(file, "cannot be opened");
+        }
+    }
+
+    /// <summary>Runs a command on one file; a document that cannot be read is one line on standard error and exit code 1.</summary>
+    public static int Each(IReadOnlyList<string> files, TextWriter error, string usage, Action<string> run)
+    {
+        if (files.Count == 0)
+        {
+            error.WriteLine(usage);
+            return 2;
+        }
+        var code = 0;
+        foreach (var f in files)
+            try
+            {
+                run(f);
+            }
+            catch (DocumentException e)
+            {
+                error.WriteLine($"{f}: {e.Message}");
+                code = 1;
+            }
+        return code;
+    }
+}

@@ -1,0 +1,14 @@
+using Ochema.Core;
+using Ochema.Core.Assessment;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Web.Commands;
+
+/// <summary><c>ochema model FILE</c>: the structural model of a rig document with its results.</summary>
+internal static class ModelCommand
+{
+    public static int Run(string[] args, TextReader input, TextWriter output, TextWriter error) =>
+        Files.Each([.. args.Where(a => a != "--straps-alone")], error, "usage: ochema model FILE [--straps-alone]", file =>
+            output.WriteLine(StrictJson.Write(RigModelDocument.Of(RigReader.Read(Files.Read(file, input), Catalogue.Shipped), Catalogue.Shipped, args.Contains("--straps-alone")))));
+}

@@ -1,0 +1,103 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.FileProviders;
+using Ochema.Core;
+using Ochema.Data;
+using Ochema.Web.Api;
+
+namespace Ochema.Web;
+
+/// <summary>The web application: options, middleware, resources.</summary>
+public static class Server
+{
+    private const long LargestRequest = 4 * 1024 * 1024;
+
+    /// <summary>Runs until stopped. Options: <c>--port N</c>, <c>--data DIR</c>, <c>--ui DIR</c>, <c>--demo</c>.</summary>
+    public static async Task<int> RunAsync(string[] args)
+    {
+        var app = Build(args);
+        await app.RunAsync();
+        return 0;
+    }
+
+    /// <summary>The application, ready to run.</summary>
+    public static WebApplication Build(string[] args)
+    {
+        var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = [.. args.Where(a => a != "--demo")] });
+        var settings = ServerSettings.From(builder.Configuration, args.Contains("--demo"));
+        builder.WebHost.ConfigureKestrel(k => k.Limits.MaxRequestBodySize = LargestRequest);
+        if (settings.Port is { } port)
+            builder.WebHost.UseUrls($"http://127.0.0.1:{port}");
+        builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
+        builder.Services.AddSingleton(settings);
+        builder.Services.AddSingleton<AssessmentCache>();
+        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddDbContext<OchemaContext>(o => o.UseSqlite(Storage.ConnectionString(settings.DataFolder)));
+        builder.Services.AddProblemDetails();
+        builder.Services.ConfigureHttpJsonOptions(o =>
+        {
+            o.SerializerOptions.TypeInfoResolverChain.Clear();
+            o.SerializerOptions.TypeInfoResolverChain.Add(StrictJson.Options.TypeInfoResolver!);
+            foreach (var c in StrictJson.Options.Converters)
+                o.SerializerOptions.Converters.Add(c);
+            o.SerializerOptions.DefaultIgnoreCondition = StrictJson.Options.DefaultIgnoreCondition;
+            o.SerializerOptions.NumberHandling = StrictJson.Options.NumberHandling;
+            o.SerializerOptions.Encoder = StrictJson.Options.Encoder;
+        });
+        builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
+        builder.Services.AddOpenApi("v1", ApiDescription.Configure);
+        var app = builder.Build();
+
+        using (var scope = app.Services.CreateScope())
+        {
+            var db = scope.ServiceProvider.GetRequiredService<OchemaContext>();
+            Storage.Prepare(db, settings.DataFolder);
+            if (settings.Demo)
+                DemoFilm.Seed(db, app.Services.GetRequiredService<TimeProvider>().GetUtcNow().UtcDateTime);
+        }
+
+        app.UseMiddleware<RequestGuard>();
+        app.UseExceptionHandler(e => e.Run(Problems.Unexpected));
+        app.UseStatusCodePages();
+        app.UseResponseCompression();
+        Resources(app);
+        app.MapOpenApi("/api/openapi.json");
+        Interface(app, settings);
+        return app;
+    }
+
+    private static void Resources(WebApplication app)
+    {
+        app.MapGet("/healthz", () => Results.Text("ready")).ExcludeFromDescription();
+        FilmsApi.Map(app);
+        RigsApi.Map(app);
+        VersionsApi.Map(app);
+        CatalogueApi.Map(app);
+        ComputeApi.Map(app);
+        QuantitiesApi.Map(app);
+    }
+
+    /// <summary>The built front end, when there is one.</summary>
+    private static void Interface(WebApplication app, ServerSettings settings)
+    {
+        app.Map("/api/{**rest}", () => Problems.NotFound("There is no such resource.")).ExcludeFromDescription();
+        if (settings.InterfaceFolder is not { } folder || !Directory.Exists(folder))
+            return;
+        var files = new PhysicalFileProvider(Path.GetFullPath(folder));
+        app.UseStaticFiles(new StaticFileOptions
+        {
+            FileProvider = files,
+            OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
+        });
+        app.MapFallbackToFile("index.html", new StaticFileOptions { FileProvider = files, OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = "no-cache" });
+    }
+}
+
+/// <summary>What the server was started with.</summary>
+public sealed record ServerSettings(int? Port, string DataFolder, string? InterfaceFolder, bool Demo)
+{
+    public static ServerSettings From(IConfiguration c, bool demo) => new(
+        int.TryParse(c["port"], out var p) ? p : null,
+        c["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData), "ochema"),
+        c["ui"],
+        demo || c["demo"] == "true");
+}
