@@ -42,7 +42,11 @@ public static class Assessor
         var verdict = Overall(reports, findings, rig);
         return new AssessmentReport
         {
-            Verdict = verdict with { Text = VerdictText(verdict, reports, letGo, rig) },
+            Verdict = verdict with
+            {
+                Text = VerdictText(verdict, reports, letGo, rig),
+                TightSpeed = intactFinding is null ? limits.Find([.. checks.Where(c => !c.Fixed)], rig.Run.Speed, Judge.TightFrom)?.Speed : 0,
+            },
             Knock = Knock(model, state, checks, [.. all.Where(c => c.AtRest)]),
             Stations = Stations(b, reports),
             Checks = reports,

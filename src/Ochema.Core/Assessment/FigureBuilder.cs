@@ -1,3 +1,4 @@
+using Ochema.Core.Hosts;
 using Ochema.Core.Checks;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
@@ -21,7 +22,7 @@ internal static class FigureBuilder
         return new FigureReport(
             b.Figure, s.Grid(13, 13), b.Rig.Site.Id, forces is null ? [] : Arrows(model, forces), forces is null ? "" : cases[index].Label,
             forces is null ? new Dictionary<string, double[]>() : Displacements(model, state, forces), lens,
-            new PanelFrame(b.Rig.Site.Id, s.Origin.ToArray(), s.U.ToArray(), s.V.ToArray(), s.Normal.ToArray(), s.HalfU, s.HalfV), Handles(b));
+            PanelFrame.Of(b.Rig.Site.Id, s), Handles(b));
     }
 
     /// <summary>Wind and inertia as two arrows at the camera.</summary>

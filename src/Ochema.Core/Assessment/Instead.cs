@@ -20,6 +20,9 @@ internal static class Instead
                 yield return (c.Id, station, c.Name, rig with { Camera = rig.Camera with { Body = c.Id, Mass = null } });
             yield break;
         }
+        if (station is "braces" or "straps")
+            foreach (var (id, title, changed) in station == "braces" ? Braces(rig) : Straps(rig))
+                yield return (id, station, title, changed);
         if (current is null)
             yield break;
         var family = Kinds.Families.First(f => f.Station == station).Type;

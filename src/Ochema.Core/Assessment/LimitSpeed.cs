@@ -43,20 +43,20 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         return worst;
     }
 
-    /// <summary>Lowest speed at which any of the checks reaches 100 %, m/s; null when none does.</summary>
+    /// <summary>Lowest speed at which any of the checks reaches the target (100 % unless said), m/s; null when none does.</summary>
     /// <param name="near">A speed to begin at: the design speed.</param>
-    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near)
+    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near, double target = 1)
     {
         if (checks.Count == 0)
             return null;
         var standing = At(checks, 0);
-        if (standing.Use >= 1)
+        if (standing.Use >= target)
             return (0, standing);
         var high = near;
         var worst = At(checks, near);
-        if (worst.Use < 1)
+        if (worst.Use < target)
             (high, worst) = (Highest, At(checks, Highest));
-        if (worst.Use < 1)
+        if (worst.Use < target)
             return null;
         for (var round = 0; round < 20; round++)
         {
@@ -70,16 +70,16 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             for (var i = 0; i < 40 && hi - lo > 1e-4 * hi; i++)
             {
                 var (ul, uh) = (Use(lo), Use(hi));
-                var secant = Math.Sqrt(Math.Max(0, lo * lo + (hi * hi - lo * lo) * Math.Clamp((1 - ul) / (uh - ul), 0.02, 0.98)));
+                var secant = Math.Sqrt(Math.Max(0, lo * lo + (hi * hi - lo * lo) * Math.Clamp((target - ul) / (uh - ul), 0.02, 0.98)));
                 var mid = i % 3 == 2 ? 0.5 * (lo + hi) : secant;
-                if (Use(mid) >= 1)
+                if (Use(mid) >= target)
                     hi = mid;
                 else
                     lo = mid;
             }
             high = hi;
             worst = At(checks, high);
-            if (worst.Use <= 1 + Tolerance)
+            if (worst.Use <= target + Tolerance)
                 return (high, pair);
         }
         return (high, worst);

@@ -1,4 +1,5 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;
@@ -35,7 +36,8 @@ public sealed record SpeedFlag(string Check, string Station, string Title, doubl
 
 /// <summary>The overall verdict.</summary>
 /// <param name="LimitSpeed">m/s; null when nothing gives below 252 km/h.</param>
-public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text);
+/// <param name="TightSpeed">m/s at which the first use passes 80 %; null when none does.</param>
+public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text, double? TightSpeed = null);
 
 /// <summary>What happens without one part.</summary>
 /// <param name="Kind">intact, hold, brace, strap, holds-alone, straps-alone.</param>
@@ -71,9 +73,6 @@ public sealed record FigureReport(
 
 /// <summary>What the lens sees from where: eye and directions (host axes), field of view (rad).</summary>
 public sealed record LensReport(double[] Eye, double[] View, double[] Up, double HorizontalField, double VerticalField, string Label);
-
-/// <summary>The panel's own axes, to turn a point on it into (s, t).</summary>
-public sealed record PanelFrame(string Site, double[] Origin, double[] U, double[] V, double[] Normal, double HalfU, double HalfV);
 
 /// <summary>Something that can be dragged.</summary>
 /// <param name="Path">Where its numbers stand in the document: <c>at</c>, <c>braces.0.at</c>, <c>straps.1.to</c>, <c>reach.height</c>.</param>

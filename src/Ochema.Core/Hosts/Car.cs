@@ -150,7 +150,7 @@ public static class Car
     private static bool Upright(CarShape c, string site) => site == "boot" && c.BootFront.Z - c.BootRear.Z > c.BootFront.X - c.BootRear.X;
 
     private static HostPreset Publish(CarShape c) => new(
-        c.Id, c.Name, "car", Sites(c), Anchors(c), Drawing(c), Wheels(c),
+        c.Id, c.Name, "car", Sites(c), Anchors(c), [.. Sites(c).Select(s => PanelFrame.Of(s.Id, Surface(c, s)))], Drawing(c), Wheels(c),
         [
             "A camera that comes off at speed can kill. Local traffic rules decide whether anything may stand outside the outline.",
             "The driver drives and does not operate; nobody reaches for the rig while it moves.",

@@ -62,7 +62,13 @@ public sealed record HostSurface(string Id, string Kind, double[][][] Grid);
 /// <summary>A wheel of a host's drawing.</summary>
 public sealed record HostWheel(double[] Centre, double Radius, double Width);
 
+/// <summary>A panel's own axes, to turn a point on it into (s, t).</summary>
+public sealed record PanelFrame(string Site, double[] Origin, double[] U, double[] V, double[] Normal, double HalfU, double HalfV)
+{
+    public static PanelFrame Of(string site, PanelSurface s) => new(site, s.Origin.ToArray(), s.U.ToArray(), s.V.ToArray(), s.Normal.ToArray(), s.HalfU, s.HalfV);
+}
+
 /// <summary>A host as published: its sites, closed points and drawing.</summary>
 public sealed record HostPreset(
     string Id, string Name, string Kind, IReadOnlyList<Site> Sites, IReadOnlyList<Anchor> Anchors,
-    IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions);
+    IReadOnlyList<PanelFrame> Frames, IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions);

@@ -22,13 +22,13 @@ public sealed record VersionSummary(int Number, string? Name, DateTime SavedAt, 
 public sealed record NewFilm(string Name);
 
 /// <summary>A new rig in a film.</summary>
-public sealed record NewRig(string? FilmId, RigDocument Document);
+public sealed record NewRig(RigDocument Document, string? FilmId = null);
 
 /// <summary>A name for a version; empty takes it away.</summary>
 public sealed record VersionName(string Name);
 
 /// <summary>A typed quantity.</summary>
-public sealed record QuantityRequest(string Text, Dimension Dimension, UnitSystem System, double? Minimum, double? Maximum);
+public sealed record QuantityRequest(string Text, Dimension Dimension, UnitSystem System, double? Minimum = null, double? Maximum = null);
 
 /// <summary>The rig and the station to try other things at.</summary>
 public sealed record AlternativesRequest(RigDocument Document, string Station);

@@ -1,0 +1,50 @@
+<script lang="ts">
+  import { ApiError } from './api/client';
+  import Rig from './screens/Rig.svelte';
+  import Yard from './screens/Yard.svelte';
+  import { catalogue } from './state/catalogue.svelte';
+  import { settings } from './state/settings.svelte';
+
+  let hash = $state(location.hash);
+  let ready = $state(false);
+  let problem = $state('');
+
+  $effect(() => {
+    document.documentElement.dataset.theme = settings.theme;
+  });
+
+  async function load() {
+    problem = '';
+    try {
+      await catalogue.load();
+      ready = true;
+    } catch (e) {
+      problem = e instanceof ApiError ? e.message : 'The server sent something that cannot be read.';
+      setTimeout(load, 3000);
+    }
+  }
+  void load();
+
+  let rigId = $derived(/^#\/rig\/([\w-]+)/.exec(hash)?.[1]);
+</script>
+
+<svelte:window onhashchange={() => (hash = location.hash)} />
+
+{#if ready}
+  {#if rigId}
+    {#key rigId}<Rig id={rigId} />{/key}
+  {:else}
+    <Yard />
+  {/if}
+{:else}
+  <main class="grid h-full place-items-center">
+    {#if problem}
+      <div class="max-w-md text-center" role="alert">
+        <h1 class="text-xl">The server does not answer</h1>
+        <p class="text-quiet mt-1">Start it with <code>./ochema run</code>. This page tries again by itself.</p>
+      </div>
+    {:else}
+      <p class="text-quiet" aria-busy="true">Opening Ochema …</p>
+    {/if}
+  </main>
+{/if}

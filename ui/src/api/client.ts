@@ -1,0 +1,54 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+/** Names of the API's shapes, as the server publishes them. */
+export type Schemas = components['schemas'];
+export type RigDocument = Schemas['RigDocument'];
+export type Report = Schemas['AssessmentReport'];
+export type Verdict = Schemas['Verdict'];
+export type Change = Schemas['Change'];
+export type Film = Schemas['FilmSummary'];
+export type RigSummary = Schemas['RigSummary'];
+export type Host = Schemas['HostPreset'];
+export type Figure = Schemas['FigureReport'];
+export type Shape = Schemas['FigureShape'];
+export type Kind = Schemas['KindDescriptor'];
+export type Field = Schemas['FieldDescriptor'];
+export type Dimension = Schemas['Dimension'];
+export type UnitSystem = Schemas['UnitSystem'];
+export type Handle = Schemas['DragHandle'];
+export type LetGo = Schemas['LetGoReport'];
+export type CheckReport = Schemas['CheckReport'];
+
+export const api = createClient<paths>({ baseUrl: '/' });
+
+/** What went wrong, in words: the server's own, or that it cannot be reached. */
+export class ApiError extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+    readonly path?: string,
+  ) {
+    super(message);
+  }
+
+  get offline() {
+    return this.status === 0;
+  }
+}
+
+type Answer<T> = { data?: T; error?: unknown; response: Response };
+
+/** The data of a call, or an ApiError. */
+export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await call;
+  } catch {
+    throw new ApiError('The server does not answer. What you see is kept here and is sent again by itself.', 0);
+  }
+  if (answer.response.ok) return answer.data as T;
+  const problem = (answer.error ?? {}) as { detail?: string; path?: string };
+  const where = problem.path ? `${problem.path}: ` : '';
+  throw new ApiError(where + (problem.detail ?? 'The server refused this.'), answer.response.status, problem.path);
+}

@@ -1,0 +1,120 @@
+import type { Figure, Host } from '../api/client';
+
+/** A filled outline of the card's drawing, far ones first. */
+export interface Outline {
+  d: string;
+  kind: 'paint' | 'glass' | 'tyre' | 'rig' | 'camera';
+  width: number;
+}
+
+type Point = [number, number, number];
+
+const [YAW, PITCH] = [(-52 * Math.PI) / 180, (17 * Math.PI) / 180];
+const [SY, CY, SP, CP] = [Math.sin(YAW), Math.cos(YAW), Math.sin(PITCH), Math.cos(PITCH)];
+
+/** Parallel projection from ahead and to the left: right, down, depth (near is large). */
+function project([x, y, z]: readonly number[]): Point {
+  const [u, v] = [x! * CY - y! * SY, x! * SY + y! * CY];
+  const near = -v;
+  return [u, -(z! * CP) + near * SP * 1, near * CP + z! * SP];
+}
+
+const path = (points: Point[], closed = true) =>
+  'M' + points.map((p) => `${p[0].toFixed(3)} ${p[1].toFixed(3)}`).join('L') + (closed ? 'Z' : '');
+
+function circle(centre: readonly number[], radius: number): Point[] {
+  return Array.from({ length: 24 }, (_, i) => {
+    const a = (i / 24) * 2 * Math.PI;
+    return project([centre[0]! + radius * Math.cos(a), centre[1]!, centre[2]! + radius * Math.sin(a)]);
+  });
+}
+
+/** The car and the rig on it as outlines, with the box they need. */
+export function drawFigure(host: Host, figure: Figure) {
+  const outlines: (Outline & { depth: number })[] = [];
+  const all: Point[] = [];
+  const add = (points: Point[], kind: Outline['kind'], width = 0.012, closed = true, lift = 0) => {
+    all.push(...points);
+    outlines.push({
+      d: path(points, closed),
+      kind,
+      width,
+      depth: lift + points.reduce((s, p) => s + p[2], 0) / points.length,
+    });
+  };
+  for (const s of host.surfaces) {
+    const grid = s.id === figure.panelId ? figure.panel : s.grid;
+    const rim = [
+      ...grid[0]!,
+      ...grid.slice(1).map((r) => r.at(-1)!),
+      ...[...grid.at(-1)!].reverse().slice(1),
+      ...grid
+        .slice(1, -1)
+        .map((r) => r[0]!)
+        .reverse(),
+    ];
+    add(rim.map(project), s.kind === 'glass' ? 'glass' : 'paint');
+  }
+  for (const w of host.wheels)
+    if (w.centre[1]! > 0) {
+      const out = [w.centre[0]!, w.centre[1]! + 0.1, w.centre[2]!];
+      add(circle(out, w.radius), 'tyre', 0.012, true, 1);
+      add(circle(out, w.radius * 0.55), 'paint', 0.012, true, 1.01);
+    }
+  for (const s of figure.shapes) {
+    if (s.type === 'tether') continue;
+    const pts = s.points.map((p) => project(p.p));
+    if (s.type === 'camera' || s.type === 'plate') {
+      const [c, f] = [s.points[0]!.p, s.axis!];
+      const l = s.side!;
+      const up = [f[1]! * l[2]! - f[2]! * l[1]!, f[2]! * l[0]! - f[0]! * l[2]!, f[0]! * l[1]! - f[1]! * l[0]!];
+      const [a, b, e] = s.type === 'camera' ? [f, l, up] : [up, l, f];
+      const corner = (i: number, j: number, k: number) =>
+        project(
+          [0, 1, 2].map(
+            (n) => c[n]! + (i * s.size[0]! * a[n]!) / 2 + (j * s.size[1]! * b[n]!) / 2 + (k * s.size[2]! * e[n]!) / 2,
+          ),
+        );
+      for (const face of [
+        [
+          [1, 1, 1],
+          [1, -1, 1],
+          [-1, -1, 1],
+          [-1, 1, 1],
+        ],
+        [
+          [1, 1, 1],
+          [1, -1, 1],
+          [1, -1, -1],
+          [1, 1, -1],
+        ],
+        [
+          [1, 1, 1],
+          [-1, 1, 1],
+          [-1, 1, -1],
+          [1, 1, -1],
+        ],
+        [
+          [-1, 1, 1],
+          [-1, -1, 1],
+          [-1, -1, -1],
+          [-1, 1, -1],
+        ],
+      ])
+        add(
+          face.map((q) => corner(q[0]!, q[1]!, q[2]!)),
+          'camera',
+          0.01,
+          true,
+          5,
+        );
+    } else if (pts.length === 1)
+      add([pts[0]!, [pts[0]![0] + 0.001, pts[0]![1], pts[0]![2]]], 'rig', Math.max(0.05, s.size[0]! * 0.8), false, 4);
+    else add(pts, 'rig', Math.max(0.022, s.size[0]! * 0.9), false, 4);
+  }
+  outlines.sort((a, b) => a.depth - b.depth);
+  const xs = all.map((p) => p[0]);
+  const ys = all.map((p) => p[1]);
+  const [x, y] = [Math.min(...xs) - 0.1, Math.min(...ys) - 0.1];
+  return { outlines, box: [x, y, Math.max(...xs) - x + 0.1, Math.max(...ys) - y + 0.14] as const };
+}

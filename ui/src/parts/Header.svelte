@@ -1,0 +1,26 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { settings } from '../state/settings.svelte';
+
+  let { title, tools }: { title: Snippet; tools?: Snippet } = $props();
+</script>
+
+<header class="border-rule bg-base-200 flex items-center gap-4 border-b px-4">
+  <a href="#/" class="text-xl font-extrabold tracking-tight" aria-label="Ochema, to the yard"
+    >Oc<span class="text-accent">h</span>ema</a
+  >
+  <div class="flex min-w-0 flex-1 items-baseline gap-1.5 truncate">{@render title()}</div>
+  <div class="flex items-center">
+    {@render tools?.()}
+    <button
+      class="btn btn-ghost btn-sm px-2 font-medium"
+      aria-label="Units: {settings.unitsLabel}. Change"
+      onclick={() => settings.toggleUnits()}
+    >
+      {settings.unitsLabel}
+    </button>
+    <button class="btn btn-ghost btn-sm px-2 font-medium" onclick={() => settings.toggleTheme()}>
+      {settings.theme === 'night' ? 'Night' : 'Day'}<span class="sr-only">, change the theme</span>
+    </button>
+  </div>
+</header>

@@ -1,0 +1,101 @@
+<script lang="ts">
+  import { api, ask, ApiError, type Dimension } from '../api/client';
+  import { settings } from '../state/settings.svelte';
+  import { fromUnit, inUnit, quantity } from './quantity';
+
+  interface Props {
+    label: string;
+    hint?: string;
+    value: number | null | undefined;
+    dimension: Dimension;
+    minimum: number;
+    maximum: number;
+    /** May be emptied: the catalogue's value is used then. */
+    optional?: boolean;
+    onchange: (value: number | undefined) => void;
+  }
+  let { label, hint = '', value, dimension, minimum, maximum, optional = false, onchange }: Props = $props();
+
+  const id = $props.id();
+  let text = $state('');
+  let editing = $state(false);
+  let error = $state('');
+  let suggestions = $state<string[]>([]);
+  let shown = $derived(value == null ? '' : quantity(value, dimension));
+
+  async function commit(typed: string) {
+    if (typed.trim() === shown.trim()) return stop();
+    if (typed.trim() === '' && optional) {
+      onchange(undefined);
+      return stop();
+    }
+    try {
+      const r = await ask(
+        api.POST('/api/quantities', { body: { text: typed, dimension, system: settings.system, minimum, maximum } }),
+      );
+      error = r.error ?? r.question ?? '';
+      suggestions = r.suggestions ?? [];
+      if (error || r.value == null) return;
+      onchange(r.value);
+      stop();
+    } catch (e) {
+      error = e instanceof ApiError ? e.message : 'That was not understood.';
+    }
+  }
+
+  function stop() {
+    [editing, error, suggestions] = [false, '', []];
+  }
+
+  function step(direction: number, large: boolean) {
+    if (value == null) return;
+    const next = fromUnit(inUnit(value, dimension) + direction * (large ? 10 : 1), dimension);
+    onchange(Math.min(maximum, Math.max(minimum, next)));
+  }
+
+  function keys(e: KeyboardEvent) {
+    if (e.key === 'Enter') void commit(text);
+    else if (e.key === 'Escape') stop();
+    else if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
+      stop();
+      step(e.key === 'ArrowUp' ? 1 : -1, e.shiftKey);
+    } else return;
+    e.preventDefault();
+    e.stopPropagation();
+  }
+</script>
+
+<div class="border-rule border-b border-dotted py-1.5">
+  <div class="flex items-center justify-between gap-2">
+    <label for={id} class="min-w-0 leading-tight">
+      {label}
+      {#if hint}<span class="text-quiet block text-xs leading-snug">{hint}</span>{/if}
+    </label>
+    <input
+      {id}
+      class="input bg-base-100 h-7 w-28 shrink-0 px-2 text-right font-semibold {error
+        ? 'border-lets-go'
+        : 'border-rule'}"
+      value={editing ? text : shown}
+      placeholder={optional ? 'catalogue' : ''}
+      autocomplete="off"
+      aria-invalid={error !== ''}
+      aria-describedby={error ? `${id}-e` : undefined}
+      onfocus={(e) => e.currentTarget.select()}
+      oninput={(e) => ([editing, text] = [true, e.currentTarget.value])}
+      onblur={() => editing && commit(text)}
+      onkeydown={keys}
+    />
+  </div>
+  {#if error}
+    <p id="{id}-e" class="text-lets-go mt-1 text-xs" role="alert">{error}</p>
+    <div class="mt-1 flex flex-wrap gap-1">
+      {#each suggestions as s (s)}
+        <button class="btn btn-xs border-rule" onmousedown={(e) => e.preventDefault()} onclick={() => commit(s)}
+          >{s}</button
+        >
+      {/each}
+      <button class="btn btn-xs btn-ghost" onclick={stop}>Leave it at {shown || 'the catalogue'}</button>
+    </div>
+  {/if}
+</div>

@@ -1,0 +1,35 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+  import { percent, quantity } from './quantity';
+
+  let { working, use }: { working: Schemas['Working']; use: number } = $props();
+
+  /** The formula cut at its symbols, so that it can be printed with letters and with numbers. */
+  let pieces = $derived(
+    working.formula.split(/\{([^}]+)\}/).map((text, i) => ({
+      text,
+      term: i % 2 ? working.terms.find((t) => t.symbol === text) : undefined,
+    })),
+  );
+</script>
+
+<div class="bg-base-300 mt-1 rounded-md p-2.5 text-sm leading-relaxed" data-working>
+  <p>
+    {#each pieces as p, i (i)}{#if i % 2}<i class="font-semibold">{p.text}</i>{:else}{p.text}{/if}{/each}
+  </p>
+  <p>
+    = {#each pieces as p, i (i)}{#if p.term}<b>{quantity(p.term.value, p.term.dimension)}</b>{:else}{p.text}{/if}{/each}
+    = <b>{percent(use)}</b>
+  </p>
+  <dl class="mt-1.5 grid grid-cols-[auto_1fr_auto] gap-x-2 text-xs">
+    {#each working.terms as t (t.symbol)}
+      <dt class="font-semibold italic">{t.symbol}</dt>
+      <dd>
+        {t.name}{#if t.source}<span class="text-quiet block">{t.source}</span>{/if}
+      </dd>
+      <dd class="text-right font-semibold whitespace-nowrap">{quantity(t.value, t.dimension)}</dd>
+    {/each}
+  </dl>
+  <p class="text-quiet mt-1.5 text-xs">Method: {working.method}.</p>
+  {#if working.notCovered}<p class="text-quiet text-xs">Not covered: {working.notCovered}</p>{/if}
+</div>

@@ -1,0 +1,65 @@
+import type { Dimension } from '../api/client';
+import { catalogue } from '../state/catalogue.svelte';
+import { settings } from '../state/settings.svelte';
+
+/** The unit a dimension is shown in. Units and digits come from the server. */
+export function unitOf(dimension: Dimension) {
+  return catalogue.units.find((u) => u.dimension === dimension && u.system === settings.system);
+}
+
+function sixteenths(inches: number) {
+  const n = Math.round(Math.abs(inches) * 16);
+  let [part, den] = [n % 16, 16];
+  while (part > 0 && part % 2 === 0) [part, den] = [part / 2, den / 2];
+  const whole = Math.floor(n / 16);
+  const sign = inches < 0 && n > 0 ? '−' : '';
+  return sign + (part === 0 ? `${whole}` : whole === 0 ? `${part}/${den}` : `${whole} ${part}/${den}`);
+}
+
+/** A value in the shown unit, as a number. */
+export function inUnit(si: number, dimension: Dimension) {
+  const u = unitOf(dimension);
+  return u ? si / u.factor - u.offset : si;
+}
+
+/** A shown number as an SI value. */
+export function fromUnit(shown: number, dimension: Dimension) {
+  const u = unitOf(dimension);
+  return u ? (shown + u.offset) * u.factor : shown;
+}
+
+/** Number without its unit. */
+export function number(si: number, dimension: Dimension) {
+  const u = unitOf(dimension);
+  if (!u) return `${si}`;
+  const v = inUnit(si, dimension);
+  if (Math.abs(v) < u.smallBelow) return `${+v.toFixed(u.smallDigits)}`.replace('-', '−');
+  return u.fraction && settings.fractions ? sixteenths(v) : v.toFixed(u.digits).replace('-', '−');
+}
+
+/** Number and unit. */
+export function quantity(si: number, dimension: Dimension) {
+  const symbol = unitOf(dimension)?.symbol ?? '';
+  return symbol ? `${number(si, dimension)} ${symbol}` : number(si, dimension);
+}
+
+/** A change with its sign. */
+export function difference(si: number, dimension: Dimension) {
+  const text = quantity(Math.abs(si), dimension);
+  return `${si < 0 ? '−' : '+'}${text}`;
+}
+
+export const percent = (use: number) => (use >= 9.99 ? '> 999 %' : `${Math.round(use * 100)} %`);
+
+/** Texts of the server carry quantities as {speed:12.5}. */
+export function fill(text: string) {
+  return text.replace(/\{([a-z]+):([-+0-9.eE]+)\}/g, (_, name: string, value: string) => {
+    const unit = catalogue.units.find((u) => u.dimension?.replaceAll('-', '') === name);
+    return unit ? quantity(Number(value), unit.dimension) : value;
+  });
+}
+
+/** The three words, as printed. */
+export const words = { holds: 'holds', tight: 'tight', 'lets-go': 'lets go' } as const;
+
+export const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);

@@ -1,0 +1,39 @@
+<script lang="ts">
+  import { api, ApiError, ask, type Change } from '../api/client';
+  import type { RigSession } from '../state/session.svelte';
+  import ChangeRow from './ChangeRow.svelte';
+
+  let { session, station, title = 'Instead' }: { session: RigSession; station: string; title?: string } = $props();
+  let changes = $state.raw<Change[] | null>(null);
+  let problem = $state('');
+
+  $effect(() => {
+    const [document, at] = [session.doc, station];
+    const timer = setTimeout(async () => {
+      try {
+        const answer = await ask(api.POST('/api/alternatives', { body: { document, station: at } }));
+        if (document === session.doc) [changes, problem] = [answer, ''];
+      } catch (e) {
+        problem = e instanceof ApiError ? e.message : 'These could not be computed.';
+      }
+    }, 350);
+    return () => clearTimeout(timer);
+  });
+</script>
+
+<section class="mt-4" aria-label={title}>
+  <h3 class="text-quiet flex justify-between text-xs font-normal">
+    <span>{title}, each computed; click to take it</span><span>limit speed</span>
+  </h3>
+  {#if problem}
+    <p class="text-lets-go text-sm">{problem}</p>
+  {:else if !changes}
+    <p class="text-quiet text-sm" aria-busy="true">Trying the others …</p>
+  {:else}
+    <ul>
+      {#each changes as c (c.id)}<ChangeRow {session} change={c} />{:else}<li class="text-quiet text-sm">
+          Nothing else fits here.
+        </li>{/each}
+    </ul>
+  {/if}
+</section>

@@ -1,0 +1,31 @@
+<script lang="ts">
+  import type { Change } from '../api/client';
+  import { difference, percent, quantity, words } from '../parts/quantity';
+  import type { RigSession } from '../state/session.svelte';
+
+  let { session, change }: { session: RigSession; change: Change } = $props();
+
+  function take() {
+    session.change('take:' + change.id, change.document);
+  }
+</script>
+
+<li class="border-rule border-b border-dotted">
+  <button
+    class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
+    data-change={change.id}
+    onclick={take}
+  >
+    <span class="font-semibold">{change.title}</span>
+    <b class="word-{change.verdict} text-right">
+      {change.limitSpeed == null ? `over ${quantity(70, 'speed')}` : quantity(change.limitSpeed, 'speed')}
+    </b>
+    <span class="text-quiet text-xs">
+      {words[change.verdict]}, {percent(change.use)} used{#if change.firstFrequency}
+        · rocks at {quantity(change.firstFrequency, 'frequency')}{/if}
+    </span>
+    <span class="text-quiet text-right text-xs"
+      >{difference(change.mass, 'mass')} · {difference(change.cost, 'money')}</span
+    >
+  </button>
+</li>

@@ -1,0 +1,46 @@
+<script lang="ts">
+  import UseBar from '../parts/UseBar.svelte';
+  import Working from '../parts/Working.svelte';
+  import { capital, percent, quantity, words } from '../parts/quantity';
+  import type { RigSession } from '../state/session.svelte';
+
+  let { session }: { session: RigSession } = $props();
+  let open = $state('');
+  let checks = $derived(session.report!.checks.filter((c) => c.station === session.selected));
+</script>
+
+<section class="mt-3" aria-label="Checks">
+  <h3 class="text-quiet flex justify-between text-xs font-normal">
+    <span>Checks, click for the working</span><span>use</span>
+  </h3>
+  {#each checks as c (c.id)}
+    <div class="py-1">
+      <button
+        class="block w-full text-left"
+        aria-expanded={open === c.id}
+        data-check={c.id}
+        onclick={() => (open = open === c.id ? '' : c.id)}
+      >
+        <span class="flex justify-between gap-2 leading-snug">
+          <span
+            >{c.title}{#if c.case}<span class="text-quiet text-xs">, {c.case}</span>{/if}</span
+          >
+          <b class="word-{c.verdict} shrink-0">{percent(c.use)}</b>
+        </span>
+        <UseBar use={c.use} verdict={c.verdict} />
+        {#if c.verdict !== 'holds' || c.limitSpeed != null}
+          <span class="text-xs">
+            <b class="word-{c.verdict}">{capital(words[c.verdict])}</b>{#if c.limitSpeed != null}<span
+                class="text-quiet"
+              >
+                · reaches its limit at {quantity(c.limitSpeed, 'speed')}</span
+              >{/if}
+          </span>
+        {/if}
+      </button>
+      {#if open === c.id}<Working working={c.working} use={c.use} />{/if}
+    </div>
+  {:else}
+    <p class="text-quiet text-sm">Carries no load of its own.</p>
+  {/each}
+</section>

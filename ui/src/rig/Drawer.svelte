@@ -1,0 +1,89 @@
+<script lang="ts">
+  import type { Kind } from '../api/client';
+  import { capital } from '../parts/quantity';
+  import { catalogue } from '../state/catalogue.svelte';
+  import type { RigSession } from '../state/session.svelte';
+  import AddPanel from './AddPanel.svelte';
+  import Alternatives from './Alternatives.svelte';
+  import Checks from './Checks.svelte';
+  import ConditionsPanel from './ConditionsPanel.svelte';
+  import Fields from './Fields.svelte';
+  import PlaceFields from './PlaceFields.svelte';
+  import RigPanel from './RigPanel.svelte';
+  import SitePanel from './SitePanel.svelte';
+  import VersionsPanel from './VersionsPanel.svelte';
+
+  let { session }: { session: RigSession } = $props();
+
+  /** What the selected row is in the document. */
+  let subject = $derived.by(() => {
+    const doc = session.doc as unknown as Record<string, Record<string, unknown> & { kind?: string }>;
+    const [family, id] = session.selected.split(':') as [string, string | undefined];
+    const find = (list: readonly { id: string }[] | undefined) => (list ?? []).findIndex((x) => x.id === id);
+    if (family === 'brace' || family === 'strap') {
+      const list = family === 'brace' ? session.doc.braces : session.doc.straps;
+      const i = find(list);
+      if (i < 0) return null;
+      const value = list![i] as unknown as Record<string, unknown> & { kind?: string };
+      return { path: `${family}s.${i}`, value, kind: catalogue.kind(family, value.kind ?? 'strap'), family };
+    }
+    const value = doc[family];
+    if (!value) return null;
+    return { path: family, value, kind: catalogue.kind(family, value.kind ?? family), family };
+  });
+
+  let title = $derived(
+    subject ? `${capital(subject.family)}: ${subject.kind?.label.toLowerCase() ?? ''}` : 'Nothing here any more',
+  );
+  let swappable = $derived(subject && ['base', 'reach', 'head', 'camera'].includes(subject.family));
+
+  function remove() {
+    const s = session.selected;
+    if (!subject) return;
+    if (subject.family === 'tether') session.setPath('tether', undefined);
+    else {
+      const list = subject.family === 'brace' ? session.doc.braces! : session.doc.straps!;
+      session.setPath(
+        `${subject.family}s`,
+        list.filter((x) => `${subject!.family}:${x.id}` !== s),
+      );
+    }
+    session.selected = 'rig';
+  }
+
+  const describe = (k: Kind | undefined) => k?.about ?? '';
+</script>
+
+<aside class="border-rule bg-base-100 min-h-0 overflow-y-auto border-l px-4 py-3" aria-label="Details">
+  {#if session.selected === 'rig'}
+    <RigPanel {session} />
+  {:else if session.selected === 'run'}
+    <ConditionsPanel {session} />
+  {:else if session.selected === 'add'}
+    <AddPanel {session} />
+  {:else if session.selected === 'versions'}
+    <VersionsPanel {session} />
+  {:else if session.selected === 'site'}
+    <SitePanel {session} />
+    <Checks {session} />
+  {:else if subject}
+    <h2 class="text-lg leading-tight">{title}</h2>
+    {#if describe(subject.kind)}<p class="text-quiet mt-0.5 text-sm">{describe(subject.kind)}</p>{/if}
+    <h3 class="text-quiet mt-3 flex justify-between text-xs font-normal">
+      <span>Measurements</span><span>how to measure</span>
+    </h3>
+    <Fields {session} kind={subject.kind} value={subject.value} path={subject.path} />
+    <PlaceFields {session} family={subject.family} path={subject.path} value={subject.value} />
+    {#if subject.kind?.caution}
+      <p class="border-tight mt-2 border-l-3 pl-2 text-sm">{subject.kind.caution}</p>
+    {/if}
+    {#if ['brace', 'strap', 'tether'].includes(subject.family)}
+      <button class="btn btn-xs border-rule mt-2" onclick={remove}>Take this {subject.family} away</button>
+    {/if}
+    <Checks {session} />
+    {#if swappable}<Alternatives {session} station={subject.family} />{/if}
+  {:else}
+    <h2 class="text-lg">{title}</h2>
+    <p class="text-quiet">Pick a row of the load path.</p>
+  {/if}
+</aside>

@@ -1,0 +1,70 @@
+<script lang="ts">
+  import ChoiceField from '../parts/ChoiceField.svelte';
+  import QuantityField from '../parts/QuantityField.svelte';
+  import { catalogue } from '../state/catalogue.svelte';
+  import type { RigSession } from '../state/session.svelte';
+
+  /** Where a part stands on the host: two positions on a panel, or a closed point and how far along it. */
+  let {
+    session,
+    family,
+    path,
+    value,
+  }: { session: RigSession; family: string; path: string; value: Record<string, unknown> } = $props();
+
+  let host = $derived(catalogue.host(session.doc.host)!);
+  let siteId = $derived(family === 'brace' ? (value.site as string) : session.doc.site.id);
+  let frame = $derived(
+    siteId === session.doc.site.id ? session.report!.figure.frame : host.frames.find((f) => f.site === siteId)!,
+  );
+  let at = $derived((family === 'brace' ? value.at : session.doc.at) as number[]);
+  let end = $derived(value.to as { anchor: string; t: number } | undefined);
+  let atPath = $derived(family === 'brace' ? `${path}.at` : 'at');
+  const upright = $derived(Math.abs(frame.normal[2]!) < 0.5);
+</script>
+
+{#if family === 'brace' || family === 'base'}
+  {#if family === 'brace'}
+    <ChoiceField
+      label="Foot stands on"
+      value={siteId}
+      choices={host.sites.map((s) => ({ id: s.id, label: s.name }))}
+      onchange={(id) => session.setPath(`${path}.site`, id)}
+    />
+  {/if}
+  <QuantityField
+    label={upright ? 'Forward' : 'Forward of the middle'}
+    hint="of the panel, along it"
+    dimension="length"
+    minimum={-frame.halfU}
+    maximum={frame.halfU}
+    value={at[0]}
+    onchange={(v) => session.setPath(atPath, [v, at[1]])}
+  />
+  <QuantityField
+    label={upright ? 'Up' : 'To the left'}
+    hint="of the panel's middle"
+    dimension="length"
+    minimum={-frame.halfV}
+    maximum={frame.halfV}
+    value={at[1]}
+    onchange={(v) => session.setPath(atPath, [at[0], v])}
+  />
+{:else if end}
+  <ChoiceField
+    label="Ends at"
+    hint="something closed"
+    value={end.anchor}
+    choices={host.anchors.map((a) => ({ id: a.id, label: a.name }))}
+    onchange={(anchor) => session.setPath(`${path}.to`, { anchor, t: end!.t })}
+  />
+  <QuantityField
+    label="How far along it"
+    hint="0 front, 100 rear"
+    dimension="ratio"
+    minimum={0}
+    maximum={1}
+    value={end.t}
+    onchange={(t) => session.setPath(`${path}.to`, { anchor: end!.anchor, t })}
+  />
+{/if}

@@ -1,0 +1,78 @@
+<script lang="ts">
+  import { capital, fill, percent, quantity, words } from '../parts/quantity';
+  import type { RigSession } from '../state/session.svelte';
+  import ChangeRow from './ChangeRow.svelte';
+
+  let { session }: { session: RigSession } = $props();
+  let report = $derived(session.report!);
+  const id = $props.id();
+</script>
+
+<h2 class="text-lg leading-tight">What to change</h2>
+<p class="text-quiet mt-0.5 text-sm">Single changes, tried on this rig. Click to take one; undo takes it back.</p>
+{#if !session.advice}
+  <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying changes …</p>
+{:else}
+  <ul class="mt-1">
+    {#each session.advice as c (c.id)}<ChangeRow {session} change={c} />{:else}
+      <li class="text-quiet text-sm">None of the usual changes gains anything.</li>
+    {/each}
+  </ul>
+{/if}
+
+<h3 class="mt-4">Will the picture be steady?</h3>
+<p class="text-sm">
+  <b class="word-{report.picture.word}">{capital(words[report.picture.word])}.</b>
+  {fill(report.picture.text)}
+</p>
+<p class="text-quiet mt-1 text-xs">
+  First frequencies: {report.frequencies.map((f) => f.toFixed(1)).join(' · ')} Hz
+</p>
+
+<h3 class="mt-4">If someone knocks it</h3>
+<p class="text-sm">
+  <b class="word-{report.knock.word}">{capital(words[report.knock.word])}, {percent(report.knock.use)}.</b>
+  {fill(report.knock.text)}
+</p>
+
+<h3 class="mt-4">What keeps each piece</h3>
+<ul class="text-sm">
+  {#each report.retentions as r (r.piece)}
+    <li>
+      <b class={r.has < r.needs ? 'word-lets-go' : 'word-holds'}>{r.has} of {r.needs}</b>
+      {r.piece}: {r.by.join(', ')}
+    </li>
+  {/each}
+</ul>
+
+{#if report.findings.length}
+  <h3 class="mt-4">To know</h3>
+  <ul class="list-disc pl-4 text-sm">
+    {#each report.findings as f (f.text)}<li class={f.blocks ? 'text-lets-go font-semibold' : ''}>
+        {fill(f.text)}
+      </li>{/each}
+  </ul>
+{/if}
+
+<h3 class="mt-4">Parts, {quantity(report.mass, 'mass')}, {quantity(report.cost, 'money')}</h3>
+<ul class="text-sm">
+  {#each report.parts as p, i (i)}
+    <li class="flex justify-between gap-2">
+      <span>{p.name}</span><span class="text-quiet whitespace-nowrap">{quantity(p.mass, 'mass')}</span>
+    </li>
+  {/each}
+</ul>
+
+<h3 class="mt-4">Cautions</h3>
+<ul class="border-tight border-l-3 pl-2 text-sm">
+  {#each report.cautions as c (c)}<li class="mb-1">{c}</li>{/each}
+</ul>
+
+<label class="text-quiet mt-4 block text-xs" for={id}>Notes</label>
+<textarea
+  {id}
+  class="textarea border-rule bg-base-100 w-full text-sm"
+  rows="3"
+  maxlength="4000"
+  value={session.doc.notes}
+  onchange={(e) => session.setPath('notes', e.currentTarget.value)}></textarea>

@@ -1,0 +1,161 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { number, quantity } from '../parts/quantity';
+  import { SceneView, type DragTo, type Label } from '../scene/view';
+  import { catalogue } from '../state/catalogue.svelte';
+  import type { RigSession } from '../state/session.svelte';
+  import { settings } from '../state/settings.svelte';
+
+  let { session }: { session: RigSession } = $props();
+
+  let canvas: HTMLCanvasElement;
+  let inset = $state<HTMLElement>();
+  let view = $state.raw<SceneView | null>(null);
+  let failed = $state(false);
+  let labels = $state.raw<Label[]>([]);
+  let dragText = $state('');
+  let exaggeration = $state(0);
+
+  let report = $derived(session.report!);
+  let lens = $derived(report.figure.lens);
+  let aspect = $derived(Math.tan(lens.horizontalField / 2) / Math.tan(lens.verticalField / 2));
+  let handle = $derived(report.figure.handles.find((h) => h.id === session.selected || h.station === session.selected));
+
+  onMount(() => {
+    try {
+      view = new SceneView(canvas);
+    } catch {
+      failed = true;
+      return;
+    }
+    view.onlabels = (l) => (labels = l);
+    view.onselect = (s) => (session.selected = s);
+    view.ondrag = drag;
+    const resize = new ResizeObserver(() => {
+      view!.resize(canvas.parentElement!.clientWidth, canvas.parentElement!.clientHeight);
+      view!.setLensRect(inset?.getBoundingClientRect() ?? null);
+    });
+    resize.observe(canvas.parentElement!);
+    // For tests and scripts: where a handle stands on the page.
+    (window as unknown as { ochemaHandle: (id: string) => unknown }).ochemaHandle = (id) => {
+      const p = view!.handleAt(id);
+      const box = canvas.getBoundingClientRect();
+      return p && { x: p.x + box.left, y: p.y + box.top };
+    };
+    return () => {
+      resize.disconnect();
+      view!.dispose();
+    };
+  });
+
+  $effect(() => {
+    const host = catalogue.host(session.doc.host);
+    if (!view || !host || !session.shown) return;
+    view.snap = settings.system === 'metric' ? 0.01 : 0.0127;
+    view.show(
+      {
+        host,
+        report,
+        shown: session.shown,
+        selected: session.selected,
+        deflected: session.deflected,
+        lensLarge: session.lensLarge,
+        forceText: (n) => quantity(n, 'force'),
+      },
+      settings.theme,
+    );
+    view.setLensRect(inset?.getBoundingClientRect() ?? null);
+    exaggeration = view.exaggeration;
+  });
+
+  function drag(to: DragTo) {
+    const path = to.handle.path;
+    if ('value' in to) {
+      session.setPath(path, to.value, 'drag:' + path);
+      dragText = `${to.handle.label} ${quantity(to.value, 'length')}`;
+    } else if ('anchor' in to) {
+      session.setPath(path, { anchor: to.anchor, t: to.t }, 'drag:' + path);
+      dragText = catalogue.host(session.doc.host)?.anchors.find((a) => a.id === to.anchor)?.name ?? '';
+    } else {
+      if (path !== 'at' && to.site !== to.handle.site)
+        session.setPath(path.replace(/at$/, 'site'), to.site, 'drag:' + path);
+      session.setPath(path, to.at, 'drag:' + path);
+      dragText = `${to.handle.label} ${number(to.at[0], 'length')}, ${quantity(to.at[1], 'length')}`;
+    }
+  }
+
+  /** Moves the selected handle by the arrow keys. */
+  function keys(e: KeyboardEvent) {
+    const d = { ArrowUp: [1, 0], ArrowDown: [-1, 0], ArrowLeft: [0, 1], ArrowRight: [0, -1] }[e.key];
+    if (!d || !handle) return;
+    const step = (e.shiftKey ? 5 : 1) * (settings.system === 'metric' ? 0.01 : 0.0127);
+    if (handle.mode === 'panel')
+      drag({ handle, site: handle.site, at: [handle.value[0]! + d[0]! * step, handle.value[1]! + d[1]! * step] });
+    else if (handle.mode === 'anchor') {
+      const anchors = catalogue.host(session.doc.host)!.anchors;
+      const i = anchors.findIndex((a) => a.id === handle.site);
+      if (d[0])
+        drag({
+          handle,
+          anchor: handle.site,
+          t: Math.min(1, Math.max(0, handle.value[0]! - d[0] * (e.shiftKey ? 0.2 : 0.05))),
+        });
+      else drag({ handle, anchor: anchors[(i + d[1]! + anchors.length) % anchors.length]!.id, t: handle.value[0]! });
+    } else
+      drag({
+        handle,
+        value: Math.min(handle.maximum, Math.max(handle.minimum, handle.value[0]! + (d[0]! || d[1]!) * step)),
+      });
+    e.preventDefault();
+    e.stopPropagation();
+  }
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<div
+  class="absolute inset-0 overflow-hidden"
+  role="application"
+  aria-label="The rig on its car. Drag its feet, or select a row and use the arrow keys."
+  tabindex="0"
+  data-scene={view ? 'ready' : ''}
+  onkeydown={keys}
+  onpointerup={() => (dragText = '')}
+>
+  <canvas bind:this={canvas} class="absolute inset-0 h-full w-full touch-none" aria-hidden="true"></canvas>
+  {#if failed}
+    <p class="bg-base-100 absolute inset-x-8 top-1/2 rounded-md p-4">
+      This browser cannot draw in three dimensions. All numbers and fields work; feet are moved by their two positions
+      in the drawer.
+    </p>
+  {/if}
+  {#each labels as l (l.key)}
+    <span
+      class="bg-base-100/90 pointer-events-none absolute -translate-x-1/2 -translate-y-full rounded-sm px-1.5 text-xs font-semibold"
+      style:left="{l.x}px"
+      style:top="{l.y}px">{l.text}</span
+    >
+  {/each}
+  {#if dragText}
+    <output
+      class="border-base-content bg-base-100 absolute bottom-16 left-4 rounded-sm border px-2 py-0.5 font-semibold"
+      >{dragText}</output
+    >
+  {/if}
+  {#if session.deflected && exaggeration}
+    <p class="bg-base-100/90 absolute bottom-16 right-4 rounded-sm px-2 text-xs">
+      bent shape, {Math.round(exaggeration)} × exaggerated · {session.shown?.case}
+    </p>
+  {/if}
+  <button
+    bind:this={inset}
+    class="border-base-content absolute top-3 right-3 w-44 overflow-hidden rounded-xs border-2"
+    style:aspect-ratio={aspect}
+    aria-label={session.lensLarge ? 'Back to the scene' : 'Through the lens'}
+    onclick={() => (session.lensLarge = !session.lensLarge)}
+  >
+    <span class="bg-base-100/90 text-base-content absolute bottom-1 left-1 rounded-xs px-1 text-xs">
+      {session.lensLarge ? 'scene' : `through the lens · ${lens.label}`} <span class="key">V</span>
+    </span>
+  </button>
+</div>

@@ -1,0 +1,179 @@
+<script lang="ts">
+  import { fromUnit, inUnit, number, quantity, unitOf } from '../parts/quantity';
+  import type { RigSession } from '../state/session.svelte';
+
+  let { session }: { session: RigSession } = $props();
+
+  const [LEFT, ROWS, BAR, HEIGHT] = [34, 3, 76, 122];
+  let width = $state(1200);
+  let report = $derived(session.report!);
+  let unit = $derived(unitOf('speed')!);
+  let design = $derived(inUnit(session.doc.run.speed, 'speed'));
+  let limit = $derived(report.verdict.limitSpeed == null ? null : inUnit(report.verdict.limitSpeed, 'speed'));
+  let tight = $derived(report.verdict.tightSpeed == null ? null : inUnit(report.verdict.tightSpeed, 'speed'));
+  let end = $derived.by(() => {
+    const step = unit.symbol === 'mph' ? 20 : 40;
+    const most = Math.max(unit.symbol === 'mph' ? 100 : 160, design * 1.25, (limit ?? 0) * 1.15);
+    return Math.min(Math.ceil(most / step) * step, Math.ceil(inUnit(70, 'speed') / 5) * 5);
+  });
+  let x = $derived((v: number) => LEFT + (v / end) * (width - 2 * LEFT));
+  let tickStep = $derived(unit.symbol === 'mph' ? 10 : 20);
+  let ticks = $derived(Array.from({ length: Math.floor(end / tickStep) + 1 }, (_, i) => i * tickStep));
+
+  /** Flags in order; equal wording at nearly the same speed stands as one; what has no room is counted. */
+  let flags = $derived.by(() => {
+    const merged: { title: string; speed: number; station: string; checks: string[] }[] = [];
+    for (const f of report.flags) {
+      const speed = inUnit(f.speed, 'speed');
+      const same = merged.find((m) => Math.abs(m.speed - speed) < 1.5 && m.station === f.station);
+      if (same) same.checks.push(f.check);
+      else merged.push({ title: f.title, speed, station: f.station, checks: [f.check] });
+    }
+    const ends = Array<number>(ROWS).fill(-100);
+    const placed: ((typeof merged)[number] & { x: number; row: number; w: number; label: string })[] = [];
+    let left = 0;
+    for (const m of merged.filter((f) => f.speed <= end)) {
+      const label = `${Math.round(m.speed)} ${m.title.charAt(0).toLowerCase()}${m.title.slice(1)}${m.checks.length > 1 ? ` +${m.checks.length - 1}` : ''}`;
+      const w = Math.min(230, label.length * 6.6 + 14);
+      const at = Math.min(x(m.speed), width - w - 4);
+      const row = ends.findIndex((e) => e < at - 6);
+      if (row < 0) {
+        left++;
+        continue;
+      }
+      ends[row] = at + w;
+      placed.push({ ...m, x: at, row, w, label });
+    }
+    return { placed, left };
+  });
+
+  let dragging = false;
+  let svg: SVGSVGElement;
+
+  function to(clientX: number) {
+    const box = svg.getBoundingClientRect();
+    const v = Math.round(((clientX - box.left - LEFT) / (width - 2 * LEFT)) * end);
+    session.setPath('run.speed', fromUnit(Math.max(0, Math.min(end, v)), 'speed'), 'speed');
+  }
+
+  function keys(e: KeyboardEvent) {
+    const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[e.key];
+    if (!by) return;
+    session.setPath('run.speed', fromUnit(Math.max(0, Math.min(end, Math.round(design) + by)), 'speed'), 'speed');
+    e.preventDefault();
+    e.stopPropagation();
+  }
+</script>
+
+<div class="border-base-content bg-base-200 border-t" bind:clientWidth={width}>
+  <svg
+    bind:this={svg}
+    {width}
+    height={HEIGHT}
+    class="block touch-none select-none"
+    role="group"
+    aria-label="Speed tape"
+    onpointerdown={(e) => {
+      if ((e.target as Element).closest('[data-flag]')) return;
+      dragging = true;
+      (e.currentTarget as Element).setPointerCapture(e.pointerId);
+      to(e.clientX);
+    }}
+    onpointermove={(e) => dragging && to(e.clientX)}
+    onpointerup={() => (dragging = false)}
+    onpointercancel={() => (dragging = false)}
+  >
+    <defs>
+      <pattern id="tape-tight" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
+        <rect width="7" height="7" fill="var(--tight)" opacity="0.3" /><rect width="4" height="7" fill="var(--tight)" />
+      </pattern>
+      <pattern id="tape-go" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <rect width="7" height="7" fill="var(--lets-go)" opacity="0.3" />
+        <path d="M0 0H7M0 0V7" stroke="var(--lets-go)" stroke-width="2.4" />
+      </pattern>
+    </defs>
+    <rect x={x(0)} y={BAR} width={Math.max(0, x(Math.min(end, tight ?? end)) - x(0))} height="11" fill="var(--holds)" />
+    {#if tight != null && tight < end}
+      <rect
+        x={x(tight)}
+        y={BAR}
+        width={x(Math.min(end, limit ?? end)) - x(tight)}
+        height="11"
+        fill="url(#tape-tight)"
+      />
+    {/if}
+    {#if limit != null && limit < end}
+      <rect x={x(limit)} y={BAR} width={x(end) - x(limit)} height="11" fill="url(#tape-go)" />
+    {/if}
+    {#each ticks as t (t)}
+      <path d="M{x(t)} {BAR + 11}v6" stroke="currentColor" />
+      <text x={x(t)} y={BAR + 29} text-anchor="middle" font-size="12" fill="currentColor">{t}</text>
+    {/each}
+    <text x={width - 6} y={HEIGHT - 5} text-anchor="end" font-size="11.5" fill="var(--quiet)">{unit.symbol}</text>
+    {#each flags.placed as f, i (f.checks[0])}
+      <g
+        data-flag
+        class="cursor-pointer"
+        role="button"
+        tabindex="0"
+        aria-label="{f.title} at {f.speed.toFixed(0)} {unit.symbol}"
+        onclick={() => (session.selected = f.station)}
+        onkeydown={(e) => e.key === 'Enter' && (session.selected = f.station)}
+      >
+        <path d="M{x(f.speed)} {6 + f.row * 23}V{BAR}" stroke="currentColor" stroke-width="1.3" />
+        <rect
+          x={f.x}
+          y={6 + f.row * 23}
+          width={f.w}
+          height="19"
+          fill={i === 0 ? 'var(--lets-go)' : 'var(--color-base-100)'}
+          stroke={i === 0 ? 'var(--lets-go)' : 'currentColor'}
+        />
+        <text x={f.x + 6} y={20 + f.row * 23} font-size="12" fill={i === 0 ? 'var(--color-base-100)' : 'currentColor'}>
+          {f.label.length > 36 ? f.label.slice(0, 35) + '…' : f.label}
+        </text>
+      </g>
+    {/each}
+    {#if flags.left}
+      <text x={width - 8} y={BAR - 4} text-anchor="end" font-size="11.5" fill="var(--quiet)"
+        >{flags.left} more after these</text
+      >
+    {/if}
+    {#if !flags.placed.length}
+      <text x={x(end / 2)} y={BAR - 26} text-anchor="middle" font-size="13" fill="var(--quiet)">
+        Nothing gives below {quantity(fromUnit(end, 'speed'), 'speed')}, as computed
+      </text>
+    {/if}
+    <g
+      class="cursor-ew-resize"
+      role="slider"
+      tabindex="0"
+      aria-label="Design speed"
+      aria-valuemin="0"
+      aria-valuemax={end}
+      aria-valuenow={Math.round(design)}
+      aria-valuetext={quantity(session.doc.run.speed, 'speed')}
+      onkeydown={keys}
+    >
+      <path
+        d="M{x(design)} {BAR - 14}l13 11v18h-26v-18z"
+        fill="currentColor"
+        stroke="var(--color-base-200)"
+        stroke-width="1.5"
+      />
+      <text
+        x={x(design)}
+        y={BAR + 11}
+        text-anchor="middle"
+        font-size="12"
+        font-weight="700"
+        fill="var(--color-base-200)"
+      >
+        {number(session.doc.run.speed, 'speed')}
+      </text>
+    </g>
+    <text x={x(design)} y={HEIGHT - 5} text-anchor="middle" font-size="12" font-weight="700" fill="currentColor"
+      >design speed</text
+    >
+  </svg>
+</div>

@@ -1,0 +1,101 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+  import UseBar from '../parts/UseBar.svelte';
+  import { capital, fill, percent, quantity, words } from '../parts/quantity';
+  import { settings } from '../state/settings.svelte';
+  import type { RigSession } from '../state/session.svelte';
+
+  let { session }: { session: RigSession } = $props();
+
+  let report = $derived(session.report!);
+  let shown = $derived(session.shown!);
+  const branch = (id: string) => id.includes(':') || id === 'tether';
+  const verdictOf = (use: number) => (use <= 0.8 ? 'holds' : use <= 1 ? 'tight' : 'lets-go') as Schemas['Verdict'];
+
+  /** In a let-go case the rows show that case. */
+  let rows = $derived(
+    report.stations.map((s) => {
+      const gone = shown.kind !== 'intact' && shown.gone.some((g) => s.id.endsWith(':' + g));
+      const use = shown.kind === 'intact' ? s.use : (shown.uses[s.id] ?? 0);
+      return { ...s, use, gone, verdict: shown.kind === 'intact' ? s.verdict : verdictOf(use) };
+    }),
+  );
+
+  function keys(e: KeyboardEvent) {
+    if (e.key !== 'ArrowDown' && e.key !== 'ArrowUp') return;
+    const all = [...(e.currentTarget as HTMLElement).querySelectorAll<HTMLButtonElement>('button[data-row]')];
+    const next = all[all.indexOf(document.activeElement as HTMLButtonElement) + (e.key === 'ArrowDown' ? 1 : -1)];
+    next?.focus();
+    next?.click();
+    e.preventDefault();
+    e.stopPropagation();
+  }
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<nav
+  class="border-rule bg-base-300/40 flex min-h-0 flex-col overflow-y-auto border-r px-2 pt-2 pb-1"
+  aria-label="Load path"
+  onkeydown={keys}
+>
+  <div class="text-quiet flex justify-between px-1.5 pb-1 text-xs">
+    <span>Load path, camera to car</span><span>use at {quantity(session.doc.run.speed, 'speed')}</span>
+  </div>
+  <ol class="relative">
+    <div class="bg-base-content absolute top-3 bottom-8 left-[0.9rem] w-0.75" aria-hidden="true"></div>
+    {#each rows as s (s.id)}
+      <li class={branch(s.id) ? 'pl-5' : ''}>
+        <button
+          data-row={s.id}
+          class="relative block w-full rounded-md border py-1 pr-2 text-left {branch(s.id) ? 'pl-5' : 'pl-8'}
+            {session.selected === s.id ? 'border-base-content bg-base-100' : 'hover:bg-base-100/60 border-transparent'}"
+          aria-pressed={session.selected === s.id}
+          onclick={() => (session.selected = s.id)}
+        >
+          {#if branch(s.id)}
+            <span class="bg-base-content absolute top-4 -left-2.5 h-0.75 w-4" aria-hidden="true"></span>
+            <span
+              class="border-base-content bg-base-100 absolute top-[0.7rem] left-1 size-3 rounded-full border-2"
+              aria-hidden="true"
+            ></span>
+          {:else}
+            <span
+              class="border-base-content bg-base-100 absolute top-2 left-1.5 size-3.5 rounded-xs border-[2.5px]"
+              aria-hidden="true"
+            ></span>
+          {/if}
+          <span class="flex items-baseline justify-between gap-2">
+            <span class="min-w-0 truncate {branch(s.id) ? 'text-sm' : ''}">
+              <span class="text-quiet text-xs">{s.label}</span>
+              <b>{fill(s.part).split(',')[0]}</b>
+            </span>
+            <b class="word-{s.verdict} shrink-0 text-sm">{s.gone ? 'gone' : percent(s.use)}</b>
+          </span>
+          <UseBar use={s.gone ? 0 : s.use} verdict={s.verdict} />
+          {#if s.verdict !== 'holds' && shown.kind === 'intact'}
+            <span class="mt-0.5 line-clamp-2 block text-xs leading-snug">
+              <b class="word-{s.verdict}">{capital(words[s.verdict])}.</b>
+              {s.says}
+            </span>
+          {:else if s.verdict !== 'holds' && !s.gone}
+            <span class="word-{s.verdict} mt-0.5 block text-xs font-bold">{capital(words[s.verdict])}</span>
+          {/if}
+        </button>
+      </li>
+    {/each}
+  </ol>
+  <div class="mt-auto grid grid-cols-2 gap-1 px-1 pt-2">
+    {#each [['rig', 'Whole rig'], ['run', 'Conditions'], ['add', 'Add brace, strap'], ['versions', `Versions · v${session.version}`]] as [id, label] (id)}
+      <button
+        class="btn btn-xs border-rule font-semibold {session.selected === id ? 'btn-primary' : 'bg-base-100'}"
+        aria-pressed={session.selected === id}
+        onclick={() => (session.selected = id!)}>{label}</button
+      >
+    {/each}
+  </div>
+  <p class="text-quiet px-1 pt-1.5 text-xs">
+    {quantity(report.mass, 'mass')} with camera · parts {quantity(report.cost, 'money')}{settings.system === 'inch'
+      ? ''
+      : ''}
+  </p>
+</nav>

@@ -1,0 +1,347 @@
+import * as THREE from 'three';
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import type { Figure, Handle, Host, LetGo, Report } from '../api/client';
+import { arrow, carGroup, groundGroup, palette, shapeMesh, vec } from './meshes';
+
+/** A text pinned to a place of the scene, in pixels. */
+export interface Label {
+  key: string;
+  text: string;
+  x: number;
+  y: number;
+  tone: 'plain' | 'load' | 'handle';
+}
+
+/** What the scene is asked to show. */
+export interface SceneInput {
+  host: Host;
+  report: Report;
+  shown: LetGo;
+  selected: string;
+  deflected: boolean;
+  lensLarge: boolean;
+  forceText: (newton: number) => string;
+}
+
+/** What dragging a handle wants to change. */
+export type DragTo =
+  | { handle: Handle; site: string; at: [number, number] }
+  | { handle: Handle; anchor: string; t: number }
+  | { handle: Handle; value: number };
+
+const HANDLE_REACH = 18;
+const verdictOf = (use: number) =>
+  (use <= 0.8 ? 'holds' : use <= 1 ? 'tight' : 'lets-go') as 'holds' | 'tight' | 'lets-go';
+
+/** The three-dimensional scene, drawn only when something changed. */
+export class SceneView {
+  private readonly renderer: THREE.WebGLRenderer;
+  private readonly scene = new THREE.Scene();
+  private readonly eye = new THREE.PerspectiveCamera(32, 1, 0.05, 200);
+  private readonly lens = new THREE.PerspectiveCamera(40, 1.5, 0.02, 200);
+  private readonly controls: OrbitControls;
+  private car: THREE.Group | null = null;
+  private readonly rig = new THREE.Group();
+  private readonly raycaster = new THREE.Raycaster();
+  private input: SceneInput | null = null;
+  private lastHost = '';
+  private aimed = false;
+  private dragged: Handle | null = null;
+  private startValue = 0;
+  private startPointer = new THREE.Vector2();
+  private frame = 0;
+  private lensRect: DOMRect | null = null;
+  private arrows: { at: THREE.Vector3; text: string }[] = [];
+
+  onlabels: (labels: Label[]) => void = () => {};
+  ondrag: (to: DragTo) => void = () => {};
+  onselect: (station: string) => void = () => {};
+  /** Grid that dragging snaps to, m. */
+  snap = 0.01;
+
+  constructor(private readonly canvas: HTMLCanvasElement) {
+    this.renderer = new THREE.WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true });
+    this.renderer.setPixelRatio(Math.min(2, devicePixelRatio));
+    this.eye.up.set(0, 0, 1);
+    this.lens.up.set(0, 0, 1);
+    this.controls = new OrbitControls(this.eye, canvas);
+    this.controls.maxPolarAngle = Math.PI / 2 - 0.03;
+    this.controls.minDistance = 0.5;
+    this.controls.maxDistance = 12;
+    this.controls.addEventListener('change', () => this.invalidate());
+    canvas.addEventListener('pointerdown', this.down);
+    canvas.addEventListener('pointermove', this.move);
+    canvas.addEventListener('pointerup', this.up);
+    canvas.addEventListener('pointercancel', this.up);
+  }
+
+  dispose() {
+    cancelAnimationFrame(this.frame);
+    this.controls.dispose();
+    this.renderer.dispose();
+  }
+
+  show(input: SceneInput, theme: string) {
+    const p = palette();
+    const key = `${input.host.id}/${input.report.figure.panelId}/${theme}/${JSON.stringify(input.report.figure.frame)}`;
+    if (key !== this.lastHost) {
+      this.lastHost = key;
+      this.scene.clear();
+      this.scene.background = p.sky;
+      this.scene.fog = new THREE.Fog(p.sky, 14, 45);
+      const sun = new THREE.DirectionalLight(0xfff4e0, 1.7);
+      sun.position.set(3, 4, 8);
+      this.car = carGroup(input.host, p, { id: input.report.figure.panelId, grid: input.report.figure.panel });
+      this.scene.add(new THREE.HemisphereLight(0xffffff, p.ground, 2.1), sun, groundGroup(p), this.car, this.rig);
+    }
+    this.input = input;
+    if (!this.aimed) this.aim();
+    this.drawRig(p);
+    this.invalidate();
+  }
+
+  /** Looks at the rig from ahead and to the side. */
+  aim() {
+    const f = this.input!.report.figure;
+    const target = vec(f.frame.origin).lerp(vec(f.lens.eye), 0.45);
+    const outward = vec(f.frame.normal);
+    const from =
+      outward.z > 0.5
+        ? new THREE.Vector3(1.15, 2.5, 0.75)
+        : outward.x < -0.5
+          ? new THREE.Vector3(-2.4, 1.5, 0.8)
+          : new THREE.Vector3(1.3, 2.5, 0.6);
+    this.controls.target.copy(target);
+    this.eye.position.copy(target).add(from);
+    this.controls.update();
+    this.aimed = true;
+    this.invalidate();
+  }
+
+  /** Where the small view stands on the page. */
+  setLensRect(rect: DOMRect | null) {
+    this.lensRect = rect;
+    this.invalidate();
+  }
+
+  resize(width: number, height: number) {
+    this.renderer.setSize(width, height, false);
+    this.eye.aspect = width / height;
+    this.eye.updateProjectionMatrix();
+    this.invalidate();
+  }
+
+  invalidate() {
+    cancelAnimationFrame(this.frame);
+    this.frame = requestAnimationFrame(() => this.render());
+  }
+
+  private displacements(): [Figure['displacements'], number] {
+    const { shown, report, deflected } = this.input!;
+    const d = shown.kind === 'intact' ? report.figure.displacements : shown.displacements;
+    if (!deflected) return [{}, 0];
+    const most = Math.max(1e-9, ...Object.values(d).map((u) => Math.hypot(...u)));
+    return [d, Math.min(5000, 0.07 / most)];
+  }
+
+  /** How many times the deflected shape is exaggerated. */
+  get exaggeration() {
+    return this.input ? this.displacements()[1] : 0;
+  }
+
+  private drawRig(p: ReturnType<typeof palette>) {
+    const { report, shown, selected, forceText } = this.input!;
+    const intact = shown.kind === 'intact';
+    const [moved, scale] = this.displacements();
+    this.rig.clear();
+    for (const shape of report.figure.shapes) {
+      const own = [shape.id, ...shape.id.split('-rod')];
+      if (
+        !intact &&
+        shown.gone.some((g) => own.includes(g) || shape.station === 'brace:' + g || shape.station === 'strap:' + g)
+      )
+        continue;
+      const at = shape.points.map((q) => {
+        const u = moved[q.node];
+        return u ? vec(q.p).addScaledVector(vec(u), scale) : vec(q.p);
+      });
+      const use = intact
+        ? (report.stations.find((s) => s.id === shape.station)?.use ?? 0)
+        : (shown.uses[shape.station] ?? 0);
+      const mesh = shapeMesh(shape, at, use, verdictOf(use), shape.station === selected, p);
+      mesh.userData.station = shape.station;
+      mesh.traverse((o) => (o.userData.own = shape.type === 'camera' || shape.type === 'lens'));
+      this.rig.add(mesh);
+    }
+    const loads = intact ? report.figure.arrows : shown.arrows;
+    const most = Math.max(1, ...loads.map((a) => Math.hypot(...a.force)));
+    this.arrows = loads.map((a) => {
+      const force = vec(a.force);
+      const drawn = arrow(vec(a.at), force, 0.12 + 0.28 * (force.length() / most), p.accent);
+      drawn.group.traverse((o) => (o.userData.own = true));
+      this.rig.add(drawn.group);
+      return { at: drawn.tail, text: `${a.label} ${forceText(force.length())}` };
+    });
+    for (const h of report.figure.handles) {
+      const chosen = h.station === selected || h.id === selected;
+      const ball = new THREE.Mesh(
+        new THREE.SphereGeometry(chosen ? 0.026 : 0.018, 16, 12),
+        new THREE.MeshBasicMaterial({
+          color: chosen ? p.accent : p.paint,
+          depthTest: false,
+          transparent: true,
+          opacity: chosen ? 0.95 : 0.75,
+        }),
+      );
+      ball.renderOrder = 2;
+      ball.position.copy(vec(h.p));
+      ball.userData.own = true;
+      this.rig.add(ball);
+    }
+  }
+
+  private render() {
+    if (!this.input) return;
+    const { report, lensLarge } = this.input;
+    const size = this.renderer.getSize(new THREE.Vector2());
+    const l = report.figure.lens;
+    this.lens.position.copy(vec(l.eye));
+    this.lens.up.copy(vec(l.up));
+    this.lens.lookAt(vec(l.eye).add(vec(l.view)));
+    this.lens.fov = (l.verticalField * 180) / Math.PI;
+    const box = this.canvas.getBoundingClientRect();
+    const r = this.lensRect;
+    const inset = r ? { x: r.left - box.left, y: box.bottom - r.bottom, w: r.width, h: r.height } : null;
+    const full = { x: 0, y: 0, w: size.x, h: size.y };
+    this.renderer.setScissorTest(true);
+    this.draw(lensLarge ? this.lens : this.eye, full, lensLarge);
+    if (inset) this.draw(lensLarge ? this.eye : this.lens, inset, !lensLarge);
+    this.labels(size, lensLarge);
+  }
+
+  private draw(camera: THREE.PerspectiveCamera, r: { x: number; y: number; w: number; h: number }, through: boolean) {
+    this.rig.traverse((o) => {
+      if (o.userData.own) o.visible = !through;
+    });
+    camera.aspect = r.w / r.h;
+    camera.updateProjectionMatrix();
+    this.renderer.setViewport(r.x, r.y, r.w, r.h);
+    this.renderer.setScissor(r.x, r.y, r.w, r.h);
+    this.renderer.render(this.scene, camera);
+  }
+
+  private labels(size: THREE.Vector2, hidden: boolean) {
+    if (hidden) return this.onlabels([]);
+    const labels: Label[] = this.arrows.map((a, i) => ({
+      key: 'a' + i,
+      text: a.text,
+      ...this.toScreen(a.at, size),
+      tone: 'load' as const,
+    }));
+    this.onlabels(labels);
+  }
+
+  private toScreen(p: THREE.Vector3, size: THREE.Vector2) {
+    this.eye.aspect = size.x / size.y;
+    this.eye.updateProjectionMatrix();
+    const v = p.clone().project(this.eye);
+    return { x: ((v.x + 1) / 2) * size.x, y: ((1 - v.y) / 2) * size.y };
+  }
+
+  /** Pixel place of a handle, for keyboard users, tests and the number beside it. */
+  handleAt(id: string) {
+    const h = this.input?.report.figure.handles.find((x) => x.id === id);
+    return h ? this.toScreen(vec(h.p), this.renderer.getSize(new THREE.Vector2())) : null;
+  }
+
+  private pointer(e: PointerEvent) {
+    const box = this.canvas.getBoundingClientRect();
+    return new THREE.Vector2(e.clientX - box.left, e.clientY - box.top);
+  }
+
+  private cast(at: THREE.Vector2) {
+    const size = this.renderer.getSize(new THREE.Vector2());
+    this.eye.aspect = size.x / size.y;
+    this.eye.updateProjectionMatrix();
+    this.raycaster.setFromCamera(new THREE.Vector2((at.x / size.x) * 2 - 1, 1 - (at.y / size.y) * 2), this.eye);
+    return size;
+  }
+
+  private down = (e: PointerEvent) => {
+    if (!this.input || this.input.lensLarge) return;
+    const at = this.pointer(e);
+    const size = this.cast(at);
+    let nearest: [Handle, number] | null = null;
+    for (const h of this.input.report.figure.handles) {
+      const s = this.toScreen(vec(h.p), size);
+      const d = Math.hypot(s.x - at.x, s.y - at.y) - (h.station === this.input.selected ? 6 : 0);
+      if (d < HANDLE_REACH && (!nearest || d < nearest[1])) nearest = [h, d];
+    }
+    if (nearest) {
+      this.dragged = nearest[0];
+      this.startValue = nearest[0].value[0]!;
+      this.startPointer = at;
+      this.controls.enabled = false;
+      this.canvas.setPointerCapture(e.pointerId);
+      this.onselect(nearest[0].station);
+      return;
+    }
+    const hit = this.raycaster.intersectObjects(this.rig.children, true)[0];
+    let o: THREE.Object3D | null = hit?.object ?? null;
+    while (o && !o.userData.station) o = o.parent;
+    if (o) this.onselect(o.userData.station as string);
+  };
+
+  private move = (e: PointerEvent) => {
+    if (!this.dragged) return;
+    const at = this.pointer(e);
+    const size = this.cast(at);
+    const grid = (v: number) => (e.altKey ? v : Math.round(v / this.snap) * this.snap);
+    const h = this.dragged;
+    if (h.mode === 'panel') this.dragOnPanel(h, grid);
+    else if (h.mode === 'anchor') this.dragToAnchor(h, at, size);
+    else {
+      const axis = vec(h.axis!);
+      const a = this.toScreen(vec(h.p), size);
+      const b = this.toScreen(vec(h.p).addScaledVector(axis, 0.1), size);
+      const along = new THREE.Vector2(b.x - a.x, b.y - a.y);
+      const by = (at.clone().sub(this.startPointer).dot(along) / along.lengthSq()) * 0.1;
+      this.ondrag({ handle: h, value: Math.min(h.maximum, Math.max(h.minimum, grid(this.startValue + by))) });
+    }
+  };
+
+  private dragOnPanel(h: Handle, grid: (v: number) => number) {
+    const { host, report } = this.input!;
+    const panels = this.car!.children.filter(
+      (c) => c.userData.site && (h.station.startsWith('brace') || c.userData.site === h.site),
+    );
+    const hit = this.raycaster.intersectObjects(panels, false)[0];
+    if (!hit) return;
+    const site = hit.object.userData.site as string;
+    const frame = site === report.figure.frame.site ? report.figure.frame : host.frames.find((f) => f.site === site)!;
+    const d = hit.point.clone().sub(vec(frame.origin));
+    const clamp = (v: number, half: number) => Math.min(half, Math.max(-half, grid(v)));
+    this.ondrag({
+      handle: h,
+      site,
+      at: [clamp(d.dot(vec(frame.u)), frame.halfU), clamp(d.dot(vec(frame.v)), frame.halfV)],
+    });
+  }
+
+  private dragToAnchor(h: Handle, at: THREE.Vector2, size: THREE.Vector2) {
+    let best = { d: Infinity, anchor: '', t: 0 };
+    for (const a of this.input!.host.anchors)
+      for (let i = 0; i <= 40; i++) {
+        const t = i / 40;
+        const s = this.toScreen(vec(a.a).lerp(vec(a.b), t), size);
+        const d = Math.hypot(s.x - at.x, s.y - at.y);
+        if (d < best.d) best = { d, anchor: a.id, t };
+      }
+    this.ondrag({ handle: h, anchor: best.anchor, t: best.t });
+  }
+
+  private up = () => {
+    this.dragged = null;
+    this.controls.enabled = true;
+  };
+}

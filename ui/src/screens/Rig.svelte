@@ -1,0 +1,165 @@
+<script lang="ts">
+  import { onDestroy } from 'svelte';
+  import { ApiError } from '../api/client';
+  import Header from '../parts/Header.svelte';
+  import Keys from '../parts/Keys.svelte';
+  import { fromUnit, inUnit, quantity } from '../parts/quantity';
+  import Drawer from '../rig/Drawer.svelte';
+  import LetGoStrip from '../rig/LetGoStrip.svelte';
+  import SpeedTape from '../rig/SpeedTape.svelte';
+  import Spine from '../rig/Spine.svelte';
+  import VerdictHeadline from '../rig/VerdictHeadline.svelte';
+  import { RigSession } from '../state/session.svelte';
+
+  let { id }: { id: string } = $props();
+  // The screen is made anew for each rig.
+  // svelte-ignore state_referenced_locally
+  const session = new RigSession(id);
+  let problem = $state('');
+  let help = $state(false);
+  const scene = import('../rig/Scene.svelte');
+
+  async function load() {
+    problem = '';
+    try {
+      await session.load();
+    } catch (e) {
+      problem = e instanceof ApiError ? e.message : 'The rig could not be read.';
+    }
+  }
+  void load();
+  onDestroy(() => session.close());
+
+  const saveWords = {
+    saved: 'saved',
+    saving: 'saving …',
+    waiting: 'not saved yet',
+    conflict: 'changed elsewhere',
+    refused: 'not saved',
+  };
+
+  function speed(by: number) {
+    const next = Math.max(0, Math.round((inUnit(session.doc.run.speed, 'speed') + by) / 5) * 5);
+    session.setPath('run.speed', Math.min(70, fromUnit(next, 'speed')), 'speed');
+  }
+
+  function keys(e: KeyboardEvent) {
+    if (
+      e.target instanceof HTMLInputElement ||
+      e.target instanceof HTMLTextAreaElement ||
+      e.target instanceof HTMLSelectElement
+    )
+      return;
+    const undo = (e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z';
+    if (undo) return (e.shiftKey ? session.redo() : session.undo(), e.preventDefault());
+    if (e.ctrlKey || e.metaKey || e.altKey || !session.report) return;
+    const cases = session.report.letGo.length;
+    const actions: Record<string, () => void> = {
+      '?': () => (help = !help),
+      '[': () => speed(-5),
+      ']': () => speed(5),
+      l: () => (session.letGo = (session.letGo + 1) % cases),
+      L: () => (session.letGo = (session.letGo + cases - 1) % cases),
+      v: () => (session.lensLarge = !session.lensLarge),
+      d: () => (session.deflected = !session.deflected),
+      z: () => session.undo(),
+      y: () => session.redo(),
+      a: () => (session.selected = 'add'),
+      r: () => (session.selected = 'rig'),
+    };
+    const action = actions[e.key];
+    if (action) {
+      action();
+      e.preventDefault();
+    }
+  }
+</script>
+
+<svelte:window onkeydown={keys} />
+
+<div class="grid h-full grid-rows-[46px_1fr_auto]">
+  <Header>
+    {#snippet title()}
+      <a class="hover:underline" href="#/">{session.filmName || 'Yard'}</a>
+      <span class="text-quiet">/</span>
+      {#if session.doc}
+        <input
+          class="hover:border-rule field-sizing-content max-w-80 min-w-20 truncate rounded-sm border border-transparent bg-transparent px-1 font-bold"
+          aria-label="Name of the rig"
+          maxlength="120"
+          value={session.doc.name}
+          onchange={(e) => e.currentTarget.value.trim() && session.setPath('name', e.currentTarget.value.trim())}
+        />
+        <span class="text-quiet text-sm" data-save={session.saveState}
+          >v{session.version} · {saveWords[session.saveState]}</span
+        >
+      {/if}
+    {/snippet}
+    {#snippet tools()}
+      <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canUndo} onclick={() => session.undo()}
+        >Undo <span class="key">Z</span></button
+      >
+      <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canRedo} onclick={() => session.redo()}
+        >Redo <span class="key">Y</span></button
+      >
+      <button class="btn btn-ghost btn-sm px-2" aria-label="Keys" onclick={() => (help = true)}
+        ><span class="key">?</span></button
+      >
+    {/snippet}
+  </Header>
+
+  {#if problem}
+    <main class="row-span-2 grid place-items-center">
+      <div class="max-w-md text-center">
+        <h1 class="text-xl">This rig cannot be opened</h1>
+        <p class="mt-1">{problem}</p>
+        <p class="mt-3">
+          <button class="btn btn-sm btn-primary" onclick={load}>Try again</button>
+          <a class="btn btn-sm" href="#/">To the yard</a>
+        </p>
+      </div>
+    </main>
+  {:else if !session.report}
+    <main class="row-span-2 grid place-items-center" aria-busy="true">
+      <p class="text-quiet">Working it out …{session.problem ? ' ' + session.problem : ''}</p>
+    </main>
+  {:else}
+    <main class="grid min-h-0 grid-cols-[270px_1fr_320px]">
+      <h1 class="sr-only">{session.doc.name}</h1>
+      <Spine {session} />
+      <div class="relative min-w-0">
+        {#await scene}
+          <p class="text-quiet absolute inset-0 grid place-items-center" aria-busy="true">Rolling the car out …</p>
+        {:then module}
+          <module.default {session} />
+        {/await}
+        {#if !session.lensLarge}<VerdictHeadline {session} />{/if}
+        <LetGoStrip {session} />
+        {#if session.saveState === 'conflict'}
+          <div class="bg-base-100 border-lets-go absolute inset-x-8 top-24 rounded-md border-2 p-3" role="alert">
+            <b>This rig was changed in another window.</b> Your change is still here.
+            <button class="btn btn-xs btn-primary ml-2" onclick={() => session.keepMine()}
+              >Save mine as the newest</button
+            >
+            <button class="btn btn-xs ml-1" onclick={() => session.takeTheirs()}>Take the other</button>
+          </div>
+        {:else if session.problem}
+          <div
+            class="bg-base-100 absolute inset-x-8 top-24 rounded-md border-2 p-3 {session.offline
+              ? 'border-tight'
+              : 'border-lets-go'}"
+            role="alert"
+          >
+            <b>{session.offline ? 'No answer from the server.' : 'This change cannot be used.'}</b>
+            {session.problem}
+            {#if !session.offline}<button class="btn btn-xs ml-2" onclick={() => session.undo()}>Undo it</button>{/if}
+          </div>
+        {/if}
+      </div>
+      <Drawer {session} />
+    </main>
+    <SpeedTape {session} />
+  {/if}
+</div>
+
+{#if help}<Keys speedStep={quantity(fromUnit(5, 'speed'), 'speed')} onclose={() => (help = false)} />{/if}

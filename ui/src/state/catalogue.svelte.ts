@@ -1,0 +1,29 @@
+import { api, ask, type Host, type Kind, type Schemas } from '../api/client';
+
+/** What ships with the server and does not change while it runs. */
+class CatalogueState {
+  units = $state.raw<Schemas['DisplayUnit'][]>([]);
+  hosts = $state.raw<Host[]>([]);
+  kinds = $state.raw<Kind[]>([]);
+  factors = $state.raw<Schemas['RequiredFactor'][]>([]);
+
+  async load() {
+    const [units, hosts, kinds, factors] = await Promise.all([
+      ask(api.GET('/api/units')),
+      ask(api.GET('/api/hosts')),
+      ask(api.GET('/api/kinds')),
+      ask(api.GET('/api/factors')),
+    ]);
+    [this.units, this.hosts, this.kinds, this.factors] = [units.display, hosts, kinds, factors];
+  }
+
+  host(id: string) {
+    return this.hosts.find((h) => h.id === id);
+  }
+
+  kind(station: string, id: string) {
+    return this.kinds.find((k) => k.station === station && k.id === id);
+  }
+}
+
+export const catalogue = new CatalogueState();
