@@ -257,7 +257,7 @@ public static class Assessor
             return new(Verdict.LetsGo, null, "It can move freely; there is no steady picture.");
         var f = frequencies[0];
         var where = $"rocks first at {QuantityText.Of(f, Dimension.Frequency)}";
-        return f < SoftBelow ? new(Verdict.LetsGo, f, $"The mount {where}, where wheels hop (8 to 16 Hz): the picture wobbles. Brace it both ways.")
+        return f < SoftBelow ? new(Verdict.LetsGo, f, $"The mount {where}; wheels hop at 8 to 16 Hz and take it along: the picture wobbles. Brace it both ways.")
             : f < SteadyFrom ? new(Verdict.Tight, f, $"The mount {where}, above wheel hop but not clear of it: steady on smooth roads.")
             : new(Verdict.Holds, f, $"The mount {where}, clear of wheel hop.");
     }

@@ -61,7 +61,7 @@ internal static class Instead
         Strut At(double degrees, string id)
         {
             var (sin, cos) = Math.SinCos(degrees * Math.PI / 180);
-            var (s, t) = panel.Clamp(rig.At[0] + 0.38 * cos, rig.At[1] + 0.38 * sin);
+            var (s, t) = panel.Clamp(rig.At[0] + 0.45 * cos, rig.At[1] + 0.45 * sin);
             HoldKind foot = Catalogue.Shipped.Material(rig.Site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" };
             return new Strut { Id = id, Site = rig.Site.Id, At = [s, t], Foot = foot };
         }

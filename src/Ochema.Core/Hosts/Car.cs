@@ -134,7 +134,7 @@ public static class Car
             Vec3 Edge(string site, double u) => Surface(c, sites.First(s => s.Id == site)) is var p ? p.Point(u * p.HalfU, side * p.HalfV) : default;
             Anchor Line(string id, string label, Vec3 a, Vec3 b) => new($"{id}-{name}", $"{label}, {name}", a.ToArray(), b.ToArray());
             list.Add(Line("bonnet-edge", "Bonnet edge hook", Edge("bonnet", -0.95) - 0.015 * Vec3.UnitZ, Edge("bonnet", 0.95) - 0.015 * Vec3.UnitZ));
-            list.Add(Line("door-frame", "Top of the door frame", Edge("roof", 0.9) + new Vec3(0, side * 0.05, -0.07), Edge("roof", -0.75) + new Vec3(0, side * 0.05, -0.07)));
+            list.Add(Line("door-frame", "Top of the door frame", Edge("roof", 0.9) + new Vec3(0, side * 0.02, -0.015), Edge("roof", -0.75) + new Vec3(0, side * 0.02, -0.015)));
             list.Add(Line("boot-edge", "Edge of the boot opening", Edge("boot", -0.9), Edge("boot", 0.9)));
             var arch = c.Wheelbase / 2;
             Vec3 rim = new(arch, side * (c.HalfWidth - 0.02), 2 * c.WheelRadius + 0.09);

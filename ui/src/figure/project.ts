@@ -9,14 +9,14 @@ export interface Outline {
 
 type Point = [number, number, number];
 
-const [YAW, PITCH] = [(-52 * Math.PI) / 180, (17 * Math.PI) / 180];
+/** Seen from 62° left of ahead, 15° above. */
+const [YAW, PITCH] = [(62 * Math.PI) / 180, (15 * Math.PI) / 180];
 const [SY, CY, SP, CP] = [Math.sin(YAW), Math.cos(YAW), Math.sin(PITCH), Math.cos(PITCH)];
 
 /** Parallel projection from ahead and to the left: right, down, depth (near is large). */
 function project([x, y, z]: readonly number[]): Point {
-  const [u, v] = [x! * CY - y! * SY, x! * SY + y! * CY];
-  const near = -v;
-  return [u, -(z! * CP) + near * SP * 1, near * CP + z! * SP];
+  const near = x! * CY + y! * SY;
+  return [y! * CY - x! * SY, near * SP - z! * CP, near * CP + z! * SP];
 }
 
 const path = (points: Point[], closed = true) =>
@@ -55,6 +55,7 @@ export function drawFigure(host: Host, figure: Figure) {
     ];
     add(rim.map(project), s.kind === 'glass' ? 'glass' : 'paint');
   }
+  // The far wheels are hidden by the body.
   for (const w of host.wheels)
     if (w.centre[1]! > 0) {
       const out = [w.centre[0]!, w.centre[1]! + 0.1, w.centre[2]!];

@@ -46,7 +46,7 @@ export function quantity(si: number, dimension: Dimension) {
 /** A change with its sign. */
 export function difference(si: number, dimension: Dimension) {
   const text = quantity(Math.abs(si), dimension);
-  return `${si < 0 ? '−' : '+'}${text}`;
+  return `${si < 0 && /[1-9]/.test(text) ? '−' : '+'}${text}`;
 }
 
 export const percent = (use: number) => (use >= 9.99 ? '> 999 %' : `${Math.round(use * 100)} %`);

@@ -155,7 +155,7 @@
     onclick={() => (session.lensLarge = !session.lensLarge)}
   >
     <span class="bg-base-100/90 text-base-content absolute bottom-1 left-1 rounded-xs px-1 text-xs">
-      {session.lensLarge ? 'scene' : `through the lens · ${lens.label}`} <span class="key">V</span>
+      {session.lensLarge ? 'scene' : `${lens.label.split(' on')[0]} lens`} <span class="key">V</span>
     </span>
   </button>
 </div>

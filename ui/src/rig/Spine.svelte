@@ -2,13 +2,14 @@
   import type { Schemas } from '../api/client';
   import UseBar from '../parts/UseBar.svelte';
   import { capital, fill, percent, quantity, words } from '../parts/quantity';
-  import { settings } from '../state/settings.svelte';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
 
   let report = $derived(session.report!);
   let shown = $derived(session.shown!);
+  /** Many rows: one line each. */
+  let tight = $derived(report.stations.length > 9);
   const branch = (id: string) => id.includes(':') || id === 'tether';
   const verdictOf = (use: number) => (use <= 0.8 ? 'holds' : use <= 1 ? 'tight' : 'lets-go') as Schemas['Verdict'];
 
@@ -66,7 +67,7 @@
           {/if}
           <span class="flex items-baseline justify-between gap-2">
             <span class="min-w-0 truncate {branch(s.id) ? 'text-sm' : ''}">
-              <span class="text-quiet text-xs">{s.label}</span>
+              <span class="text-quiet text-xs {branch(s.id) || tight ? '' : 'block leading-none'}">{s.label}</span>
               <b>{fill(s.part).split(',')[0]}</b>
             </span>
             <b class="word-{s.verdict} shrink-0 text-sm">{s.gone ? 'gone' : percent(s.use)}</b>
@@ -94,8 +95,6 @@
     {/each}
   </div>
   <p class="text-quiet px-1 pt-1.5 text-xs">
-    {quantity(report.mass, 'mass')} with camera · parts {quantity(report.cost, 'money')}{settings.system === 'inch'
-      ? ''
-      : ''}
+    {quantity(report.mass, 'mass')} with camera · parts {quantity(report.cost, 'money')}
   </p>
 </nav>

@@ -68,7 +68,7 @@ export function carGroup(host: Host, p: Palette, panel: { id: string; grid: numb
     color: p.glass,
     side: THREE.DoubleSide,
     transparent: true,
-    opacity: 0.72,
+    opacity: 0.93,
   });
   for (const s of host.surfaces) {
     const grid = s.id === panel.id ? panel.grid : s.grid;

@@ -103,14 +103,16 @@ export class SceneView {
   /** Looks at the rig from ahead and to the side. */
   aim() {
     const f = this.input!.report.figure;
-    const target = vec(f.frame.origin).lerp(vec(f.lens.eye), 0.45);
+    const target = vec(f.frame.origin).lerp(vec(f.lens.eye), 0.5);
     const outward = vec(f.frame.normal);
     const from =
       outward.z > 0.5
-        ? new THREE.Vector3(1.15, 2.5, 0.75)
+        ? new THREE.Vector3(1.55, 3.1, 0.95)
         : outward.x < -0.5
-          ? new THREE.Vector3(-2.4, 1.5, 0.8)
-          : new THREE.Vector3(1.3, 2.5, 0.6);
+          ? new THREE.Vector3(-3.1, 2.0, 1.0)
+          : new THREE.Vector3(1.7, 3.2, 0.8);
+    // The headline stands above: the rig sits a little below the middle.
+    target.z += 0.16;
     this.controls.target.copy(target);
     this.eye.position.copy(target).add(from);
     this.controls.update();
@@ -235,10 +237,15 @@ export class SceneView {
     const labels: Label[] = this.arrows.map((a, i) => ({
       key: 'a' + i,
       text: a.text,
-      ...this.toScreen(a.at, size),
+      ...this.below(this.toScreen(a.at, size)),
       tone: 'load' as const,
     }));
     this.onlabels(labels);
+  }
+
+  /** Load labels keep out of the headline. */
+  private below(p: { x: number; y: number }) {
+    return { x: p.x, y: Math.max(p.y, 128) };
   }
 
   private toScreen(p: THREE.Vector3, size: THREE.Vector2) {

@@ -11,7 +11,7 @@ namespace Ochema.Core.Rigs.Braces;
 public sealed record Strut : BraceKind
 {
     [StockChoice("Rod", "sections", Only = "round,round-tube,square-tube")]
-    public string Section { get; init; } = "rod-steel-10";
+    public string Section { get; init; } = "rod-al-10";
 
     [Option("Clamped at")]
     public RigPoint From { get; init; } = RigPoint.ReachTop;
