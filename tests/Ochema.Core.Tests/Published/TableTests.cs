@@ -49,11 +49,11 @@ public class TableTests
     [InlineData("3-8-16", 4250)]
     public void InchProofLoads(string id, double poundForce) => Near.Share(poundForce * 4.4482216, Stock.Find<Fastener>("fasteners", id).ProofLoad, 0.008);
 
-    [Fact] // ASME B1.1 and ISO 898-1: A_s = π/4·(d − 0.9382·p)²
+    [Fact] // ISO 898-1: A_s = π/4·(d − 0.9382·p)²; ASME B1.1 with 0.9743
     public void StressAreasFollowTheirFormula()
     {
         foreach (var f in Stock.Fasteners)
-            Near.Share(Math.PI / 4 * Math.Pow(f.MajorDiameter - 0.9382 * f.Pitch, 2), f.StressArea, 0.012, f.Id);
+            Near.Share(Math.PI / 4 * Math.Pow(f.MajorDiameter - (f.Id[0] == 'm' ? 0.9382 : 0.9743) * f.Pitch, 2), f.StressArea, 0.012, f.Id);
     }
 
     [Theory] // usual machinists' table: 1/4-20 No. 7 (5.1 mm), 3/8-16 5/16 in, M6 5.0, M8 6.8

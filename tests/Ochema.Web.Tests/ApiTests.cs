@@ -1,0 +1,160 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+
+namespace Ochema.Web.Tests;
+
+public sealed class ApiTests : IDisposable
+{
+    private readonly Host host = new();
+
+    public void Dispose() => host.Dispose();
+
+    [Fact]
+    public async Task ReadyAndDescribed()
+    {
+        Assert.Equal("ready", await host.Client.GetStringAsync("/healthz"));
+        var api = await host.Get("/api/openapi.json");
+        foreach (var path in new[] { "/api/rigs", "/api/rigs/{id}", "/api/recipes", "/api/kinds", "/api/stock", "/api/assess", "/api/model" })
+            Assert.NotNull(api["paths"]![path]);
+        Assert.Contains("hold-plate", await host.Client.GetStringAsync("/api/schema/rig.json"));
+    }
+
+    [Fact]
+    public async Task TheDemoFilmIsThereAlreadyJudged()
+    {
+        var demo = (await host.Get("/api/films")).AsArray().Single()!;
+        Assert.Equal(3, demo["rigs"]!.AsArray().Count);
+        Assert.Equal("tight", (string)demo["rigs"]![0]!["verdict"]!["word"]!);
+        Assert.Equal("lets-go", (string)demo["rigs"]![0]!["picture"]!["word"]!);
+        Assert.Equal(3, (await host.Get("/api/rigs")).AsArray().Count);
+    }
+
+    [Fact]
+    public async Task EveryRecipeAndDemoRigIsAssessedAndModelled()
+    {
+        var documents = (await host.Get("/api/recipes")).AsArray().Select(r => r!["document"]!.ToJsonString()).Concat([Host.DemoDocument(0), Host.DemoDocument(2)]);
+        foreach (var d in documents)
+        {
+            var report = await (await host.Client.PostAsync("/api/assess", Host.Json(d))).Content.ReadFromJsonAsync<JsonNode>();
+            Assert.NotEmpty(report!["checks"]!.AsArray());
+            Assert.NotNull(report["advice"]);
+            var model = await (await host.Client.PostAsync("/api/model", Host.Json(d))).Content.ReadFromJsonAsync<JsonNode>();
+            Assert.NotEmpty(model!["modes"]!.AsArray());
+            Assert.All(model["cases"]!.AsArray(), c => Assert.True(c!["result"] is not null || c["finding"] is not null));
+        }
+    }
+
+    [Fact]
+    public async Task SavingIsVersionedAndGuardedByETags()
+    {
+        var id = await host.Create();
+        var first = await host.Client.GetAsync($"/api/rigs/{id}");
+        Assert.Equal("\"1\"", first.Headers.ETag!.Tag);
+        var document = (await first.Content.ReadFromJsonAsync<JsonNode>())!["document"]!.ToJsonString();
+        Assert.Equal(HttpStatusCode.OK, (await host.Put(id, Host.Renamed(document, "second"), "\"1\"")).StatusCode);
+        Assert.Equal(HttpStatusCode.PreconditionFailed, (await host.Put(id, Host.Renamed(document, "late"), "\"1\"")).StatusCode);
+        Assert.Equal((HttpStatusCode)428, (await host.Client.PutAsync($"/api/rigs/{id}", Host.Json(document))).StatusCode);
+        var versions = (await host.Get($"/api/rigs/{id}/versions")).AsArray();
+        Assert.Equal([2, 1], versions.Select(v => (int)v!["number"]!));
+
+        (await host.Client.PutAsync($"/api/rigs/{id}/versions/1/name", Host.Json("""{"name":"as first drawn"}"""))).EnsureSuccessStatusCode();
+        Assert.Equal("as first drawn", (string)(await host.Get($"/api/rigs/{id}/versions"))[1]!["name"]!);
+        var restored = await (await host.Client.PostAsync($"/api/rigs/{id}/versions/1/restore", null)).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.Equal(3, (int)restored!["version"]!);
+        Assert.Equal(document, restored["document"]!.ToJsonString());
+    }
+
+    [Fact]
+    public async Task DeletedRigsComeBackAndCopiesAreTheirOwn()
+    {
+        var id = await host.Create();
+        Assert.Equal(HttpStatusCode.NoContent, (await host.Client.DeleteAsync($"/api/rigs/{id}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.GetAsync($"/api/rigs/{id}")).StatusCode);
+        (await host.Client.PostAsync($"/api/rigs/{id}/undelete", null)).EnsureSuccessStatusCode();
+        var copy = await (await host.Client.PostAsync($"/api/rigs/{id}/duplicate", null)).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.NotEqual(id, (string)copy!["id"]!);
+        Assert.EndsWith(", copy", (string)copy["name"]!);
+        var file = await host.Client.GetAsync($"/api/rigs/{id}/file");
+        Assert.EndsWith(".ochema.json", file.Content.Headers.ContentDisposition?.FileName?.Trim('"') ?? file.Headers.ToString() + file.Content.Headers);
+        // What was exported can be opened again.
+        Assert.NotEmpty(await host.Create(await file.Content.ReadAsStringAsync()));
+    }
+
+    [Fact]
+    public async Task BadDocumentsAreNamedByPath()
+    {
+        var r = await host.Client.PostAsync("/api/assess", Host.Json(Host.DemoDocument().Replace("\"slack\":0.15", "\"slack\":-3")));
+        Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
+        Assert.Equal("application/problem+json", r.Content.Headers.ContentType!.MediaType);
+        var problem = await r.Content.ReadFromJsonAsync<JsonNode>();
+        Assert.Equal("tether.slack", (string)problem!["path"]!);
+        var created = await host.Client.PostAsync("/api/rigs", Host.Json("""{"document":{"schema":1}}"""));
+        Assert.Equal(HttpStatusCode.BadRequest, created.StatusCode);
+    }
+
+    [Theory]
+    [InlineData("60 mph", "speed", 26.8224)]
+    [InlineData("3/8", "length", 0.009525)]
+    public async Task QuantitiesAreRead(string text, string dimension, double si)
+    {
+        var body = new JsonObject { ["text"] = text, ["dimension"] = dimension, ["system"] = "inch" }.ToJsonString();
+        var p = await (await host.Client.PostAsync("/api/quantities", Host.Json(body))).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.Equal(si, (double)p!["value"]!, 6);
+    }
+
+    [Fact]
+    public async Task StrangersAreRefused()
+    {
+        var foreign = new HttpRequestMessage(HttpMethod.Get, "/api/rigs");
+        foreign.Headers.Host = "evil.example";
+        Assert.Equal(HttpStatusCode.Forbidden, (await host.Client.SendAsync(foreign)).StatusCode);
+        var crossing = new HttpRequestMessage(HttpMethod.Post, "/api/assess") { Content = Host.Json(Host.DemoDocument()) };
+        crossing.Headers.Add("Origin", "http://evil.example");
+        Assert.Equal(HttpStatusCode.Forbidden, (await host.Client.SendAsync(crossing)).StatusCode);
+        Assert.Contains("default-src 'self'", (await host.Client.GetAsync("/healthz")).Headers.GetValues("Content-Security-Policy").Single());
+    }
+
+    /// <summary>2,000 documents damaged in every way a file can be: no 5xx, no NaN, no hang.</summary>
+    [Fact]
+    public async Task DamagedDocumentsGiveNoServerError()
+    {
+        var random = new Random(20261124);
+        string[] junk = ["null", "-1", "1e308", "1e999", "\"\"", "\"x\"", "[]", "{}", "true", "0", "[1,2]", "1e-320", "\"\\u0000\"", "99999999999999999999", "NaN"];
+        var sources = Enumerable.Range(0, 3).Select(Host.DemoDocument).ToArray();
+        for (var i = 0; i < 2000; i++)
+        {
+            var text = sources[i % 3];
+            switch (random.Next(4))
+            {
+                case 0:
+                    text = text[..random.Next(text.Length)];
+                    break;
+                case 1:
+                    var at = random.Next(text.Length);
+                    text = text[..at] + (char)random.Next(1, 256) + text[(at + 1)..];
+                    break;
+                default:
+                    // One value replaced by another: mostly still JSON.
+                    var colons = Enumerable.Range(0, text.Length).Where(p => text[p] == ':').ToArray();
+                    for (var n = random.Next(1, 3); n > 0; n--)
+                    {
+                        var c = colons[random.Next(colons.Length)] + 1;
+                        if (c >= text.Length)
+                            continue;
+                        var end = c;
+                        while (end < text.Length && text[end] is not (',' or '}' or ']'))
+                            end++;
+                        text = text[..c] + junk[random.Next(junk.Length)] + text[end..];
+                        break;
+                    }
+                    break;
+            }
+            var path = (i % 4) switch { 0 => "/api/model", 1 => "/api/rigs", _ => "/api/assess?advice=false" };
+            var answer = await host.Client.PostAsync(path, Host.Json(path == "/api/rigs" ? $$"""{"document":{{text}}}""" : text));
+            var body = await answer.Content.ReadAsStringAsync();
+            Assert.True((int)answer.StatusCode < 500, $"{answer.StatusCode}: {text}");
+            Assert.False(body.Contains("NaN", StringComparison.Ordinal) && answer.IsSuccessStatusCode, text);
+        }
+    }
+}

@@ -1,0 +1,58 @@
+using System.Net.Http.Json;
+using System.Text;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Ochema.Core;
+
+namespace Ochema.Web.Tests;
+
+/// <summary>The real application on a real SQLite file of its own, with the demo film.</summary>
+public sealed class Host : IDisposable
+{
+    private readonly WebApplicationFactory<Program> factory;
+
+    public Host()
+    {
+        Folder = Directory.CreateTempSubdirectory("ochema-test-").FullName;
+        factory = new WebApplicationFactory<Program>().WithWebHostBuilder(b => b.UseSetting("data", Folder).UseSetting("demo", "true"));
+        Client = factory.CreateClient(new WebApplicationFactoryClientOptions { BaseAddress = new Uri("http://localhost") });
+    }
+
+    public string Folder { get; }
+    public HttpClient Client { get; }
+
+    public static StringContent Json(string text) => new(text, Encoding.UTF8, "application/json");
+
+    public static string DemoDocument(int i = 1) => StrictJson.Write(Ochema.Data.DemoFilm.Rigs[i].Document);
+
+    public async Task<JsonNode> Get(string path) => (await Client.GetFromJsonAsync<JsonNode>(path))!;
+
+    /// <summary>Stores a rig and returns its id.</summary>
+    public async Task<string> Create(string? document = null)
+    {
+        var r = await Client.PostAsync("/api/rigs", Json($$"""{"document":{{document ?? DemoDocument()}}}"""));
+        r.EnsureSuccessStatusCode();
+        return (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["id"]!;
+    }
+
+    public Task<HttpResponseMessage> Put(string id, string document, string etag)
+    {
+        var m = new HttpRequestMessage(HttpMethod.Put, $"/api/rigs/{id}") { Content = Json(document) };
+        m.Headers.TryAddWithoutValidation("If-Match", etag);
+        return Client.SendAsync(m);
+    }
+
+    public static string Renamed(string document, string name)
+    {
+        var n = JsonNode.Parse(document)!;
+        n["name"] = name;
+        return n.ToJsonString();
+    }
+
+    public void Dispose()
+    {
+        factory.Dispose();
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Directory.Delete(Folder, recursive: true);
+    }
+}
