@@ -1,5 +1,5 @@
-using Ochema.Core.Hosts;
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { api, ApiError, ask, type Change } from '../api/client';
+  import { api, ApiError, ask, type Change, type RigDocument } from '../api/client';
   import type { RigSession } from '../state/session.svelte';
   import ChangeRow from './ChangeRow.svelte';
 
   let { session, station, title = 'Instead' }: { session: RigSession; station: string; title?: string } = $props();
   let changes = $state.raw<Change[] | null>(null);
+  let basis = $state.raw<RigDocument | null>(null);
   let problem = $state('');
 
   $effect(() => {
@@ -12,7 +13,7 @@
     const timer = setTimeout(async () => {
       try {
         const answer = await ask(api.POST('/api/alternatives', { body: { document, station: at } }));
-        if (document === session.doc) [changes, problem] = [answer, ''];
+        if (document === session.doc) [changes, basis, problem] = [answer, document, ''];
       } catch (e) {
         problem = e instanceof ApiError ? e.message : 'These could not be computed.';
       }
@@ -31,7 +32,9 @@
     <p class="text-quiet text-sm" aria-busy="true">Trying the others …</p>
   {:else}
     <ul>
-      {#each changes as c (c.id)}<ChangeRow {session} change={c} />{:else}<li class="text-quiet text-sm">
+      {#each changes as c (c.id)}<ChangeRow {session} change={c} stale={basis !== session.doc} />{:else}<li
+          class="text-quiet text-sm"
+        >
           Nothing else fits here.
         </li>{/each}
     </ul>

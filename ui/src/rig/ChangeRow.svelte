@@ -3,7 +3,8 @@
   import { difference, percent, quantity, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
 
-  let { session, change }: { session: RigSession; change: Change } = $props();
+  /** Stale: computed for a document that has changed since; it would undo that change. */
+  let { session, change, stale = false }: { session: RigSession; change: Change; stale?: boolean } = $props();
 
   function take() {
     session.change('take:' + change.id, change.document);
@@ -14,6 +15,7 @@
   <button
     class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
     data-change={change.id}
+    disabled={stale}
     onclick={take}
   >
     <span class="font-semibold">{change.title}</span>

@@ -14,7 +14,11 @@
   <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying changes …</p>
 {:else}
   <ul class="mt-1">
-    {#each session.advice as c (c.id)}<ChangeRow {session} change={c} />{:else}
+    {#each session.advice as c (c.id)}<ChangeRow
+        {session}
+        change={c}
+        stale={session.adviceFor !== session.doc}
+      />{:else}
       <li class="text-quiet text-sm">None of the usual changes gains anything.</li>
     {/each}
   </ul>

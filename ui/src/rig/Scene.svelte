@@ -151,10 +151,10 @@
     bind:this={inset}
     class="border-base-content absolute top-3 right-3 w-44 overflow-hidden rounded-xs border-2"
     style:aspect-ratio={aspect}
-    aria-label={session.lensLarge ? 'Back to the scene' : 'Through the lens'}
     onclick={() => (session.lensLarge = !session.lensLarge)}
   >
     <span class="bg-base-100/90 text-base-content absolute bottom-1 left-1 rounded-xs px-1 text-xs">
+      <span class="sr-only">{session.lensLarge ? 'Back to the' : 'Look through the'}</span>
       {session.lensLarge ? 'scene' : `${lens.label.split(' on')[0]} lens`} <span class="key">V</span>
     </span>
   </button>

@@ -102,8 +102,8 @@
       <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canRedo} onclick={() => session.redo()}
         >Redo <span class="key">Y</span></button
       >
-      <button class="btn btn-ghost btn-sm px-2" aria-label="Keys" onclick={() => (help = true)}
-        ><span class="key">?</span></button
+      <button class="btn btn-ghost btn-sm px-2" onclick={() => (help = true)}
+        ><span class="key">?</span><span class="sr-only"> Keys</span></button
       >
     {/snippet}
   </Header>

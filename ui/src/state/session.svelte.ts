@@ -13,6 +13,8 @@ export class RigSession {
   doc = $state.raw<RigDocument>(null!);
   report = $state.raw<Report | null>(null);
   advice = $state.raw<Change[] | null>(null);
+  /** The document the advice was computed for. */
+  adviceFor = $state.raw<RigDocument | null>(null);
   /** Why the last change was not computed. */
   problem = $state<string | null>(null);
   offline = $state(false);
@@ -136,7 +138,7 @@ export class RigSession {
     const doc = this.doc;
     try {
       const advice = await ask(api.POST('/api/advice', { body: doc }));
-      if (doc === this.doc) this.advice = advice;
+      if (doc === this.doc) [this.advice, this.adviceFor] = [advice, doc];
     } catch (e) {
       if (!(e instanceof ApiError)) throw e;
     }

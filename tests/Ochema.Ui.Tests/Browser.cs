@@ -1,0 +1,97 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+
+namespace Ochema.Ui.Tests;
+
+/// <summary>The real server on a data folder of its own, with headless Chromium in front of it.</summary>
+public sealed class Browser : IDisposable
+{
+    private readonly string data = Directory.CreateTempSubdirectory("ochema-ui-").FullName;
+    private readonly Process server;
+
+    public Browser(int width = 1280, int height = 800)
+    {
+        var port = FreePort();
+        server = Process.Start(new ProcessStartInfo("dotnet", [typeof(Web.Server).Assembly.Location, "--port", $"{port}", "--data", data, "--ui", Path.Combine(Root, "ui/dist"), "--demo"]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+        Address = $"http://127.0.0.1:{port}/";
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments("--headless", "--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
+            "--use-angle=swiftshader", "--enable-unsafe-swiftshader", "--hide-scrollbars", $"--window-size={width},{height}", "--user-data-dir=" + Path.Combine(data, "profile"));
+        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
+        using var client = new HttpClient();
+        Until("the server", () => client.GetStringAsync(Address + "healthz").Result == "ready");
+    }
+
+    public string Address { get; }
+    public ChromeDriver Driver { get; }
+
+    /// <summary>The repository's top folder.</summary>
+    public static string Root { get; } = FindRoot();
+
+    public void Open(string hash = "")
+    {
+        Driver.Navigate().GoToUrl(Address + hash);
+        Until("the page", () => Driver.FindElements(By.CssSelector("header")).Count > 0 && Driver.FindElements(By.CssSelector("[aria-busy=true]")).Count == 0);
+    }
+
+    public void OpenRig(string id)
+    {
+        Open("#/rig/" + id);
+        Until("the scene", () => Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
+    }
+
+    public IWebElement Find(string css) => Until("element " + css, () => Driver.FindElements(By.CssSelector(css)).FirstOrDefault());
+
+    public IWebElement Button(string text) => Until("button " + text, () => Driver.FindElements(By.XPath($"//button[contains(normalize-space(.), \"{text}\")]")).FirstOrDefault());
+
+    public string Body => Driver.FindElement(By.TagName("body")).Text;
+
+    public T Script<T>(string script, params object[] args) => (T)Driver.ExecuteScript(script, args)!;
+
+    public static T Until<T>(string what, Func<T?> probe, int seconds = 20)
+    {
+        var watch = Stopwatch.StartNew();
+        while (true)
+        {
+            try
+            {
+                if (probe() is { } found && !(found is bool and false))
+                    return found;
+            }
+            catch (Exception e) when (e is WebDriverException or AggregateException or HttpRequestException)
+            {
+                // Not there yet.
+            }
+            if (watch.Elapsed.TotalSeconds > seconds)
+                throw new TimeoutException($"Waited for {what}.");
+            Thread.Sleep(50);
+        }
+    }
+
+    public void Dispose()
+    {
+        Driver.Quit();
+        server.Kill();
+        server.WaitForExit();
+        server.Dispose();
+        Directory.Delete(data, recursive: true);
+    }
+
+    private static string FindRoot()
+    {
+        var at = AppContext.BaseDirectory;
+        while (!File.Exists(Path.Combine(at, "Ochema.slnx")))
+            at = Path.GetDirectoryName(at)!;
+        return at;
+    }
+
+    private static int FreePort()
+    {
+        using var l = new TcpListener(IPAddress.Loopback, 0);
+        l.Start();
+        return ((IPEndPoint)l.LocalEndpoint).Port;
+    }
+}

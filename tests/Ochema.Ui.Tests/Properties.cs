@@ -1,0 +1,2 @@
+// One browser at a time: two cores.
+[assembly: CollectionBehavior(DisableTestParallelization = true)]

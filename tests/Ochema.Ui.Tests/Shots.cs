@@ -1,0 +1,37 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
+
+namespace Ochema.Ui.Tests;
+
+/// <summary>One current picture of each main view, 1280 × 800, from the demo data. Writes only when OCHEMA_SHOTS names a folder.</summary>
+public sealed class Shots
+{
+    [Fact]
+    public void MainViews()
+    {
+        using var browser = new Browser(1280, 800 + 139);
+        var folder = Environment.GetEnvironmentVariable("OCHEMA_SHOTS");
+        browser.Driver.Manage().Window.Size = new System.Drawing.Size(1280, 800 + (int)(browser.Script<long>("return outerHeight - innerHeight")));
+        void Shot(string name)
+        {
+            Thread.Sleep(900);
+            var picture = browser.Driver.GetScreenshot();
+            Assert.True(picture.AsByteArray.Length > 20_000, name);
+            if (folder is { Length: > 0 })
+                picture.SaveAsFile(Path.Combine(folder, name + ".png"));
+        }
+        browser.Open();
+        Shot("yard");
+        browser.OpenRig("demo-2-bonnet-close-up-braced");
+        Shot("rig");
+        new Actions(browser.Driver).SendKeys("l").SendKeys("l").Perform();
+        Shot("let-go");
+        new Actions(browser.Driver).SendKeys("L").SendKeys("L").Perform();
+        browser.Find("[data-row=reach]").Click();
+        browser.Find("[data-check='lower-joint.torque']").Click();
+        Shot("working");
+        browser.Driver.FindElement(By.XPath("//header//button[contains(., 'change the theme')]")).Click();
+        browser.Button("Whole rig").Click();
+        Shot("rig-night");
+    }
+}

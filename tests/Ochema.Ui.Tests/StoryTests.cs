@@ -1,0 +1,132 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
+
+namespace Ochema.Ui.Tests;
+
+/// <summary>What a user does, in the browser, on the real server.</summary>
+public sealed class StoryTests : IDisposable
+{
+    private readonly Browser browser = new();
+
+    public void Dispose() => browser.Dispose();
+
+    private string Verdict => browser.Find("[data-verdict]").Text;
+
+    private void Saved() => Browser.Until("saving", () => browser.Driver.FindElements(By.CssSelector("[data-save=saved]")).Count > 0);
+
+    private void Drag(string handle, int dx, int dy)
+    {
+        var p = browser.Script<Dictionary<string, object>>("return window.ochemaHandle(arguments[0])", handle);
+        var mouse = new PointerInputDevice(PointerKind.Mouse);
+        var sequence = new ActionSequence(mouse);
+        var (x, y) = ((int)Convert.ToDouble(p["x"]), (int)Convert.ToDouble(p["y"]));
+        sequence.AddAction(mouse.CreatePointerMove(CoordinateOrigin.Viewport, x, y, TimeSpan.Zero));
+        sequence.AddAction(mouse.CreatePointerDown(MouseButton.Left));
+        for (var i = 1; i <= 4; i++)
+            sequence.AddAction(mouse.CreatePointerMove(CoordinateOrigin.Viewport, x + dx * i / 4, y + dy * i / 4, TimeSpan.FromMilliseconds(60)));
+        sequence.AddAction(mouse.CreatePointerUp(MouseButton.Left));
+        browser.Driver.PerformActions([sequence]);
+    }
+
+    [Fact]
+    public void OpensTheDemoDragsTheSpeedAndSeesWhatLetsGo()
+    {
+        browser.Open();
+        Assert.Contains("Long Way to Market", browser.Body);
+        browser.Find("[data-rig=demo-1-bonnet-close-up]").Click();
+        Browser.Until("verdict", () => Verdict.StartsWith("Tight", StringComparison.Ordinal));
+        Assert.Contains("joint turns", browser.Find("[data-flag]").Text);
+        var slider = browser.Find("[role=slider]");
+        for (var i = 0; i < 4; i++)
+            slider.SendKeys(Keys.PageUp);
+        Browser.Until("lets go", () => Verdict.StartsWith("Lets go", StringComparison.Ordinal));
+        // The let-go cases by one key.
+        browser.Find("main").Click();
+        new Actions(browser.Driver).SendKeys("l").Perform();
+        Browser.Until("let-go case", () => Verdict.Contains("Without the cup", StringComparison.Ordinal));
+        // The working of a check, one click away.
+        browser.Find("[data-row=reach]").Click();
+        browser.Find("[data-check='lower-joint.torque']").Click();
+        Assert.Contains("holding torque", browser.Find("[data-working]").Text);
+    }
+
+    [Fact]
+    public void StartsARigAddsBracesAndStrapsAndFindsAllOfItAgain()
+    {
+        browser.Open();
+        browser.Button("Start a rig from a recipe").Click();
+        browser.Find("[data-recipe=cup-and-arm]").Click();
+        Browser.Until("scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
+        double First() => double.Parse(System.Text.RegularExpressions.Regex.Match(browser.Find("aside").Text, @"First frequencies: ([\d.]+)").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
+        var before = First();
+        browser.Button("Add brace, strap").Click();
+        browser.Find("[data-change='two braces']:enabled").Click();
+        Browser.Until("braces", () => browser.Driver.FindElements(By.CssSelector("[data-row^='brace:']")).Count == 2);
+        browser.Find("[data-change='two straps']:enabled").Click();
+        Browser.Until("straps", () => browser.Driver.FindElements(By.CssSelector("[data-row^='strap:']")).Count == 2);
+        browser.Find("[data-row='brace:strut-1']").Click();
+        var input = browser.Find("aside label[for]"); // the drawer shows the brace's fields
+        Assert.NotNull(input);
+        var text = browser.Find("aside").Text;
+        Drag("brace:strut-1", -40, 14);
+        Browser.Until("foot moved", () => browser.Script<string>("return [...document.querySelectorAll('aside input')].map(i => i.value).join()") is var v && v.Length > 0 && !text.Contains(v));
+        // By keyboard as well.
+        var scene = browser.Find("[role=application]");
+        scene.SendKeys(Keys.ArrowUp);
+        browser.Button("Whole rig").Click();
+        Browser.Until("braced frequency", () => First() > 2.5 * before);
+        Saved();
+        var rows = browser.Driver.FindElements(By.CssSelector("[data-row]")).Count;
+        var address = browser.Driver.Url;
+        browser.Driver.Navigate().GoToUrl("about:blank");
+        browser.Driver.Navigate().GoToUrl(address);
+        Browser.Until("rig again", () => browser.Driver.FindElements(By.CssSelector("[data-row]")).Count == rows);
+        Assert.True(First() > 2.5 * before);
+    }
+
+    [Fact]
+    public void TypesSizesInEitherUnitsUndoesAndReturnsToAVersion()
+    {
+        browser.OpenRig("demo-1-bonnet-close-up");
+        browser.Find("[data-row=reach]").Click();
+        IWebElement Length() => Browser.Until("length field", () => browser.Driver.FindElements(By.XPath("//aside//label[starts-with(normalize-space(.), 'Length')]/following-sibling::input")).FirstOrDefault());
+        void Type(string text) => Length().SendKeys(Keys.Control + "a" + Keys.Null + text + Keys.Enter);
+        var original = Length().GetAttribute("value");
+        Type("11 in");
+        Browser.Until("11 in as mm", () => Length().GetAttribute("value") == "279 mm");
+        browser.Driver.FindElement(By.CssSelector("header button[aria-label^=Units]")).Click();
+        Browser.Until("inches", () => Length().GetAttribute("value") == "11 in");
+        Type("1/0");
+        Browser.Until("refusal", () => browser.Body.Contains("zero", StringComparison.Ordinal));
+        Length().SendKeys(Keys.Escape);
+        browser.Button("Undo").Click();
+        browser.Driver.FindElement(By.CssSelector("header button[aria-label^=Units]")).Click();
+        browser.Driver.FindElement(By.CssSelector("header button[aria-label^=Units]")).Click();
+        Browser.Until("undone", () => Length().GetAttribute("value") == original);
+        Type("200");
+        Saved();
+        browser.Button("Versions").Click();
+        Browser.Until("versions", () => browser.Driver.FindElements(By.XPath("//button[contains(., 'Go back to it')]")).Count > 0);
+        browser.Driver.FindElements(By.XPath("//button[contains(., 'Go back to it')]"))[^1].Click();
+        browser.Find("[data-row=reach]").Click();
+        Browser.Until("restored", () => Length().GetAttribute("value") == original);
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("#/rig/demo-1-bonnet-close-up")]
+    [InlineData("#/rig/demo-3-roof-road-ahead")]
+    public void NothingIsCutOffAndAxeFindsNothingSerious(string hash)
+    {
+        browser.Open(hash);
+        foreach (var _ in new[] { "day", "night" })
+        {
+            Thread.Sleep(400);
+            Assert.True(browser.Script<bool>("return document.documentElement.scrollWidth <= innerWidth"), "scrolls sideways");
+            browser.Driver.ExecuteScript(File.ReadAllText(Path.Combine(Browser.Root, "ui/node_modules/axe-core/axe.min.js")));
+            var found = (string)browser.Driver.ExecuteAsyncScript("const done = arguments[0]; axe.run().then(r => done(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | ')).join('\\n')))")!;
+            Assert.Equal("", found);
+            browser.Driver.FindElement(By.XPath("//header//button[contains(., 'change the theme')]")).Click();
+        }
+    }
+}
