@@ -3,15 +3,10 @@
   import Rig from './screens/Rig.svelte';
   import Yard from './screens/Yard.svelte';
   import { catalogue } from './state/catalogue.svelte';
-  import { settings } from './state/settings.svelte';
 
   let hash = $state(location.hash);
   let ready = $state(false);
   let problem = $state('');
-
-  $effect(() => {
-    document.documentElement.dataset.theme = settings.theme;
-  });
 
   async function load() {
     problem = '';

@@ -8,6 +8,10 @@ class Settings {
   fractions = $state(stored('fractions', 'yes') === 'yes');
   theme = $state(stored('theme', 'daylight'));
 
+  constructor() {
+    this.applyTheme(this.theme);
+  }
+
   toggleUnits() {
     // Metric, then inches as sixteenths, then decimal inches.
     if (this.system === 'metric') [this.system, this.fractions] = ['inch', true];
@@ -17,12 +21,19 @@ class Settings {
   }
 
   toggleTheme() {
-    this.theme = this.theme === 'daylight' ? 'night' : 'daylight';
+    const next = this.theme === 'daylight' ? 'night' : 'daylight';
+    // The page first: the scene reads its colours from it as soon as the state changes.
+    this.applyTheme(next);
+    this.theme = next;
     this.keep();
   }
 
   get unitsLabel() {
     return this.system === 'metric' ? 'mm · km/h' : this.fractions ? '1/16 in · mph' : '0.001 in · mph';
+  }
+
+  private applyTheme(theme: string) {
+    document.documentElement.dataset.theme = theme;
   }
 
   private keep() {

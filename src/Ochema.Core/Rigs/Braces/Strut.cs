@@ -32,6 +32,9 @@ public sealed record Strut : BraceKind
     private const double ClampTurn = 20;
     private const double ClampTorque = 3;
 
+    /// <summary>Ball of the foot, N·m/rad (judgement).</summary>
+    private const double FootTurn = 2;
+
     public override void Build(RigBuilder b)
     {
         var station = "brace:" + Id;
@@ -42,15 +45,17 @@ public sealed record Strut : BraceKind
         var (section, material) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
         var pivot = b.Node(Id + "-pivot", hold.Top.Position + JointHeight * hold.Top.Axis);
         b.Rigid(hold.Top.Node, pivot);
+        var foot = b.Node(Id + "-end", b.Position(pivot));
+        b.Spring(Id + "-foot-joint", pivot, foot, [ClampSlip, ClampSlip, ClampSlip, FootTurn, FootTurn, FootTurn]);
         var clamped = b.At(From);
         var upper = b.Node(Id + "-clamp", b.Position(clamped));
         var length = (b.Position(upper) - b.Position(pivot)).Length;
         if (length < 0.05)
             throw new DocumentException(path + ".at", "the foot stands where the strut begins; move it away");
-        // The clamp's ball turns easily but not freely; the foot turns freely.
+        // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
         var clamp = b.Spring(Id + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
         b.Checks.Add(new JointTorque(b, station, Id + "-clamp", "Rod's clamp turns", clamp, ClampTorque, "judgement, 1–6 N·m"));
-        var piece = b.Beam(station, Id + "-rod", "strut", pivot, upper, section, material, Vec3.UnitX, pinned: true);
+        var piece = b.Beam(station, Id + "-rod", "strut", foot, upper, section, material, Vec3.UnitX);
         b.Checks.Add(new StrutBuckling(b, station, Id, piece));
         b.Checks.Add(new SectionStrength(b, station, Id, "Rod bends", piece));
         b.Part(station, $"{row.Name}, {length * 1000:0} mm", section.Area * length * material.Density, Math.Round(row.PricePerMetre * length + 5, 1));
