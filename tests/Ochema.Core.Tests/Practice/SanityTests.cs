@@ -67,7 +67,7 @@ public class SanityTests
         AnchorEnd Side(string side) => new("door-frame-" + side, 0.473);
         var strapped = bare with
         {
-            Straps = [new Strap { Id = "l", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = Side("left"), Pretension = 500 }, new Strap { Id = "r", Stock = "ratchet-25", From = RigPoint.BaseFrontRight, To = Side("right"), Pretension = 500 }],
+            Straps = [new Strap { Id = "l", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = Side("left"), Pretension = 900 }, new Strap { Id = "r", Stock = "ratchet-25", From = RigPoint.BaseFrontRight, To = Side("right"), Pretension = 900 }],
         };
         Assert.True(Use(Assess(strapped), ".slide") <= 1, $"{Use(Assess(strapped), ".slide")}");
     }

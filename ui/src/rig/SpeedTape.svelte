@@ -116,7 +116,6 @@
         class="cursor-pointer"
         role="button"
         tabindex="0"
-        aria-label="{f.title} at {f.speed.toFixed(0)} {unit.symbol}"
         onclick={() => (session.selected = f.station)}
         onkeydown={(e) => e.key === 'Enter' && (session.selected = f.station)}
       >
