@@ -174,7 +174,7 @@ public static class Car
         Vec3[] noseTop = Bar(c.Nose - 0.03, c.HalfWidth - 0.08, c.BonnetFront.Z - 0.12, bowed), noseLow = Bar(c.Nose, c.HalfWidth - 0.04, 0.50, bowed);
         Skin("nose", "paint", Edge(bonnet, 1), noseTop, noseLow, Bar(c.Nose - 0.06, c.HalfWidth - 0.06, SillHeight, bowed));
         Skin("windscreen", "glass", Edge(bonnet, -1), [.. Edge(bonnet, -1).Zip(Edge(roof, 1), (a, b) => 0.5 * (a + b) + new Vec3(0.03, 0, 0.03))], Edge(roof, 1));
-        var bootTop = Upright(c, "boot") ? Edge(boot, 1) : Edge(boot, 1);
+        var bootTop = Edge(boot, 1);
         Skin("rear-screen", "glass", Edge(roof, -1), bootTop);
         Skin("tail", "paint", Edge(boot, -1), Bar(c.Tail, c.HalfWidth - 0.06, Math.Min(0.55, c.BootRear.Z - 0.05), -0.10), Bar(c.Tail + 0.05, c.HalfWidth - 0.06, SillHeight + 0.04, -0.10));
         foreach (var side in new[] { 1, -1 })
