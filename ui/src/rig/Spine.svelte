@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Schemas } from '../api/client';
+  import { verdictOf } from '../parts/verdict';
   import UseBar from '../parts/UseBar.svelte';
   import { capital, fill, percent, quantity, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
@@ -11,7 +11,6 @@
   /** Many rows: one line each. */
   let tight = $derived(report.stations.length > 9);
   const branch = (id: string) => id.includes(':') || id === 'tether';
-  const verdictOf = (use: number) => (use <= 0.8 ? 'holds' : use <= 1 ? 'tight' : 'lets-go') as Schemas['Verdict'];
 
   /** In a let-go case the rows show that case. */
   let rows = $derived(

@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Figure, Handle, Host, LetGo, Report } from '../api/client';
+import { verdictOf } from '../parts/verdict';
 import { arrow, carGroup, groundGroup, palette, shapeMesh, vec } from './meshes';
 
 /** A text pinned to a place of the scene, in pixels. */
@@ -30,8 +31,6 @@ export type DragTo =
   | { handle: Handle; value: number };
 
 const HANDLE_REACH = 18;
-const verdictOf = (use: number) =>
-  (use <= 0.8 ? 'holds' : use <= 1 ? 'tight' : 'lets-go') as 'holds' | 'tight' | 'lets-go';
 
 /** The three-dimensional scene, drawn only when something changed. */
 export class SceneView {
