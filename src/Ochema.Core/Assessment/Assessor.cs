@@ -210,10 +210,10 @@ public static class Assessor
             Row("head", "Head", Part("head")),
             Row("reach", "Reach", Part("reach") is { Length: > 0 } r ? r : Kind.InfoOf(b.Rig.Reach.GetType()).Label),
         };
-        rows.AddRange(b.Rig.Braces.Select(x => Row("brace:" + x.Id, "Brace", b.Parts.Last(p => p.Station == "brace:" + x.Id).Name)));
+        rows.AddRange(b.Rig.Braces.Select(x => Row("brace:" + x.Id, $"Brace {x.Id}", b.Parts.Last(p => p.Station == "brace:" + x.Id).Name)));
         var holds = b.Holds.Where(h => h.Station == "base").ToList();
         rows.Add(Row("base", "Base", holds.Count > 1 ? $"Plate on {holds.Count} × {Part("base").ToLowerInvariant()}" : Part("base")));
-        rows.AddRange(b.Rig.Straps.Select(s => Row("strap:" + s.Id, "Strap", Part("strap:" + s.Id))));
+        rows.AddRange(b.Rig.Straps.Select(s => Row("strap:" + s.Id, $"Strap {s.Id}", Part("strap:" + s.Id))));
         if (b.Rig.Tether is not null)
             rows.Add(Row("tether", "Tether", Part("tether")));
         var site = b.Rig.Site;

@@ -9,7 +9,7 @@
   let report = $derived(session.report!);
   let shown = $derived(session.shown!);
   /** Many rows: one line each. */
-  let tight = $derived(report.stations.length > 9);
+  let tight = $derived(report.stations.length > 10);
   const branch = (id: string) => id.includes(':') || id === 'tether';
 
   /** In a let-go case the rows show that case. */
@@ -66,7 +66,7 @@
           {/if}
           <span class="flex items-baseline justify-between gap-2">
             <span class="min-w-0 truncate {branch(s.id) ? 'text-sm' : ''}">
-              <span class="text-quiet text-xs {branch(s.id) || tight ? '' : 'block leading-none'}">{s.label}</span>
+              <span class="text-quiet text-xs {tight ? '' : 'block leading-none'}">{s.label}</span>
               <b>{fill(s.part).split(',')[0]}</b>
             </span>
             <b class="word-{s.verdict} shrink-0 text-sm">{s.gone ? 'gone' : percent(s.use)}</b>

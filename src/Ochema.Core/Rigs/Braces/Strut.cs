@@ -39,7 +39,7 @@ public sealed record Strut : BraceKind
     {
         var station = "brace:" + Id;
         var path = $"braces[{b.Rig.Braces.ToList().IndexOf(this)}]";
-        var spot = b.SpotOn(Site, path + ".site", Id, station, Foot is Magnet ? "foot magnet" : Foot is Cup ? "foot cup" : "foot pad", At[0], At[1]);
+        var spot = b.SpotOn(Site, path + ".site", Id, station, $"{Id} {(Foot is Magnet ? "foot magnet" : Foot is Cup ? "foot cup" : "foot pad")}", At[0], At[1]);
         var hold = Foot.Build(b, spot);
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, material) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
