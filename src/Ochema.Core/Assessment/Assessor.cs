@@ -81,17 +81,10 @@ public static class Assessor
 
     private static CheckReport Report(Check check, LimitSpeed limits, IReadOnlyList<RigCase> cases, double speed)
     {
-        var (worst, at) = (-1.0, 0);
-        for (var c = 0; c < cases.Count; c++)
-        {
-            if (check.Use(limits.At(c, speed)!) is var use && use > worst)
-                (worst, at) = (use, c);
-            if (check.Fixed)
-                break;
-        }
+        var (worst, at) = limits.Each([check], speed)[0];
         var sheet = new Worksheet();
         check.Use(limits.At(at, speed)!, sheet);
-        double? limit = check.Fixed ? (worst >= 1 ? 0 : null) : limits.Find([check], speed)?.Speed;
+        double? limit = check.Fixed ? (worst >= 1 ? 0 : null) : limits.Find([check], speed, 1, new Worst(worst, check, cases[at]))?.Speed;
         return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, Judge.Of(worst), check.Fixed ? "" : cases[at].Label, limit, sheet.Done());
     }
 
@@ -129,19 +122,14 @@ public static class Assessor
         if (limits.Unstable(speed))
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>(), empty, []);
         var uses = new Dictionary<string, double>();
-        var (worst, worstCheck, worstCase) = (-1.0, checks[0], 0);
-        foreach (var check in checks)
-            for (var i = 0; i < cases.Count; i++)
-            {
-                var use = check.Use(limits.At(i, speed)!);
-                uses[check.Station] = Math.Max(use, uses.GetValueOrDefault(check.Station));
-                if (use > worst)
-                    (worst, worstCheck, worstCase) = (use, check, i);
-                if (check.Fixed)
-                    break;
-            }
+        var each = limits.Each(checks, speed);
+        foreach (var (check, use) in checks.Zip(each))
+            uses[check.Station] = Math.Max(use.Use, uses.GetValueOrDefault(check.Station));
+        var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
         // A rig with a part gone is never credited with more than the whole one.
-        var limit = Lower(limits.Find([.. checks.Where(x => !x.Fixed)], speed)?.Speed, intactLimit);
+        var moving = checks.FindAll(x => !x.Fixed);
+        var most = checks.Zip(each).Where(p => !p.First.Fixed).MaxBy(p => p.Second.Use);
+        var limit = Lower(limits.Find(moving, speed, 1, new Worst(most.Second.Use, most.First, cases[most.Second.Case]), Math.Clamp(intactLimit ?? LimitSpeed.Highest, speed, LimitSpeed.Highest))?.Speed, intactLimit);
         worst = Math.Max(worst, c.Kind is "straps-alone" ? 0 : Math.Min(intactUse, worst));
         var f = limits.At(worstCase, speed)!;
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), limit, worstCheck.Title, cases[worstCase].Label, uses,

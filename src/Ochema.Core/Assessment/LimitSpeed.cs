@@ -37,15 +37,27 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             if (At(c, speed) is not { } f)
                 return new Worst(Check.MostUse, null, cases[c]);
             foreach (var check in checks)
-                if (check.Use(f) is var use && use > worst.Use)
+                if ((c == 0 || !check.Fixed) && check.Use(f) is var use && use > worst.Use)
                     worst = new Worst(use, check, cases[c]);
         }
         return worst;
     }
 
+    /// <summary>Each check's highest use at a speed and the case it comes from; every case must have an equilibrium.</summary>
+    public (double Use, int Case)[] Each(IReadOnlyList<Check> checks, double speed) => [.. checks.Select(check =>
+    {
+        var worst = (Use: -1.0, Case: 0);
+        for (var c = 0; c < (check.Fixed ? 1 : cases.Count); c++)
+            if (check.Use(At(c, speed)!) is var use && use > worst.Use)
+                worst = (use, c);
+        return worst;
+    })];
+
     /// <summary>Lowest speed at which any of the checks reaches the target (100 % unless said), m/s; null when none does.</summary>
     /// <param name="near">A speed to begin at: the design speed.</param>
-    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near, double target = 1)
+    /// <param name="atNear">The highest use there, where it is known already.</param>
+    /// <param name="highest">Nothing beyond this speed, m/s, is of interest.</param>
+    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near, double target = 1, Worst? atNear = null, double highest = Highest)
     {
         if (checks.Count == 0)
             return null;
@@ -53,9 +65,9 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         if (standing.Use >= target)
             return (0, standing);
         var high = near;
-        var worst = At(checks, near);
+        var worst = atNear ?? At(checks, near);
         if (worst.Use < target)
-            (high, worst) = (Highest, At(checks, Highest));
+            (high, worst) = (highest, At(checks, highest));
         if (worst.Use < target)
             return null;
         for (var round = 0; round < 20; round++)

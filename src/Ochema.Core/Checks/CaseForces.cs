@@ -5,11 +5,13 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// The forces of one case in one state of the rig: a sum of the state's unit responses, taken only where a check asks.
+/// The forces of one case in one state of the rig: a sum of the state's unit responses, taken when a check first asks.
 /// </summary>
 public sealed class CaseForces
 {
     private readonly StateResponse state;
+    private readonly Dictionary<object, object> remembered = [];
+    private double[]? outputs;
 
     internal double[] Coefficients { get; }
     internal double[] Tensions { get; }
@@ -49,12 +51,26 @@ public sealed class CaseForces
         return new HoldLoad(-f.Dot(normal), f.PerpendicularTo(normal).Length, m.PerpendicularTo(normal).Length);
     }
 
-    private void Sum(int start, Span<double> into)
+    /// <summary>What several checks of a case share (the slide of a plate, say), computed once.</summary>
+    internal T Once<T>(object by, Func<T> compute)
+        where T : notnull
     {
-        into.Clear();
+        if (remembered.TryGetValue(by, out var known))
+            return (T)known;
+        var value = compute();
+        remembered[by] = value;
+        return value;
+    }
+
+    private void Sum(int start, Span<double> into) => (outputs ??= All()).AsSpan(start, into.Length).CopyTo(into);
+
+    private double[] All()
+    {
+        var all = new double[state.Outputs[0].Length];
         for (var k = 0; k < Coefficients.Length; k++)
             if (Coefficients[k] is not 0 and var c)
-                VectorMath.AddScaled(into, c, state.Outputs[k].AsSpan(start, into.Length));
+                VectorMath.AddScaled(all, c, state.Outputs[k]);
+        return all;
     }
 }
 

@@ -18,7 +18,9 @@ public sealed class SlideGroup
     /// Slide of the group, N: the resultant, plus the twist about the middle of the friction divided by its mean radius; and the
     /// friction of all that are still there, N.
     /// </summary>
-    public (double Slide, double Grip) Of(CaseForces f)
+    public (double Slide, double Grip) Of(CaseForces f) => f.Once(this, () => Compute(f));
+
+    private (double Slide, double Grip) Compute(CaseForces f)
     {
         Vec3 slide = Vec3.Zero, middle = Vec3.Zero;
         var total = 0.0;

@@ -58,15 +58,9 @@ internal sealed class EnvelopeMatrix
         y.Clear();
         for (var i = 0; i < Size; i++)
         {
-            var row = values.AsSpan(start[i], i - first[i] + 1);
-            var sum = 0.0;
-            var xi = x[i];
-            for (int j = first[i], p = 0; j < i; j++, p++)
-            {
-                sum += row[p] * x[j];
-                y[j] += row[p] * xi;
-            }
-            y[i] += sum + row[^1] * xi;
+            var off = values.AsSpan(start[i], i - first[i]);
+            VectorMath.AddScaled(y[first[i]..i], x[i], off);
+            y[i] += Dot(off, x[first[i]..i]) + values[start[i + 1] - 1] * x[i];
         }
     }
 
@@ -144,10 +138,7 @@ internal sealed class EnvelopeMatrix
             if (bi == 0)
                 continue;
             var fi = first[i];
-            var l = values.AsSpan(start[i], i - fi);
-            var target = b[fi..i];
-            for (var p = 0; p < l.Length; p++)
-                target[p] -= l[p] * bi;
+            VectorMath.AddScaled(b[fi..i], -bi, values.AsSpan(start[i], i - fi));
         }
     }
 

@@ -10,7 +10,7 @@ namespace Ochema.Core.Structure;
 /// </summary>
 internal static class NaturalModes
 {
-    private const int DenseBelow = 60;
+    private const int DenseBelow = 24;
     private const int MaximumIterations = 60;
 
     /// <param name="k">Stiffness, not factored; positive definite.</param>

@@ -26,7 +26,12 @@ internal static class VectorMath
     /// <summary>y += s·x.</summary>
     public static void AddScaled(Span<double> y, double s, ReadOnlySpan<double> x)
     {
-        for (var i = 0; i < y.Length; i++)
+        var i = 0;
+        var w = Vector<double>.Count;
+        var factor = new Vector<double>(s);
+        for (; i <= y.Length - w; i += w)
+            (new Vector<double>(y.Slice(i, w)) + factor * new Vector<double>(x.Slice(i, w))).CopyTo(y.Slice(i, w));
+        for (; i < y.Length; i++)
             y[i] += s * x[i];
     }
 }
