@@ -26,6 +26,10 @@ public static class Adviser
         return [.. Try(rig, stock, Instead.Of(rig, station, stock), now).OrderByDescending(c => c.LimitSpeed ?? LimitSpeed.Highest).ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(24)];
     }
 
+    /// <summary>What another document would give against this one; null when it does not fit.</summary>
+    internal static Change? Compare(RigDocument rig, RigDocument changed, string id, string station, string title, Catalogue stock) =>
+        Try(rig, stock, [(id, station, title, changed)], Assessor.Quick(rig, stock, modes: false)).FirstOrDefault();
+
     private static bool Gain(Change c, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now) =>
         (c.LimitSpeed ?? LimitSpeed.Highest) > (now.LimitSpeed ?? LimitSpeed.Highest) + 0.3 || c.Use < now.Use - 0.02;
 

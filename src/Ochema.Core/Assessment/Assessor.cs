@@ -23,7 +23,7 @@ public static class Assessor
     {
         var model = new RigModel(rig, stock);
         var b = model.Builder;
-        var all = MotionProfile.Cases(rig.Run.Road);
+        var all = model.Builder.Host.Motion.Cases(rig.Run.Road);
         var driving = all.Where(c => !c.AtRest).ToList();
         var state = model.State([]);
         var checks = b.Checks.ToList();
@@ -37,7 +37,7 @@ public static class Assessor
         var (frequencies, _) = Frequencies(model);
         findings.AddRange(Shedding(b, frequencies, rig.Run.Speed));
         var retentions = Retention.Of(b, letGo);
-        findings.AddRange(retentions.Where(r => r.Has < r.Needs).Select(r => new ReportFinding(r.Piece == "Camera" ? "camera" : "base",
+        findings.AddRange(retentions.Where(r => r.Has < r.Needs).Select(r => new ReportFinding(r.Station,
             $"{r.Piece} has {r.Has} of {r.Needs} independent retentions this drop needs{(r.By.Count > 0 ? ": " + string.Join(", ", r.By) : "")}. Add a strap or a tether.")));
         var verdict = Overall(reports, findings, rig);
         return new AssessmentReport
@@ -57,6 +57,9 @@ public static class Assessor
             Retentions = retentions,
             Findings = findings,
             Cautions = Cautions(rig),
+            Joints = [.. b.Joints.Select(j => j.Report())],
+            Options = Survey.Options(rig),
+            Places = Survey.Places(rig),
             Parts = b.Parts,
             Mass = b.Mass,
             Cost = b.Parts.Sum(p => p.Price * p.Quantity),
@@ -71,7 +74,7 @@ public static class Assessor
         var model = new RigModel(rig, stock);
         var state = model.State([]);
         var (mass, cost) = (model.Builder.Mass, model.Builder.Parts.Sum(p => p.Price * p.Quantity));
-        var driving = MotionProfile.Cases(rig.Run.Road).Where(c => !c.AtRest).ToList();
+        var driving = model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest).ToList();
         if (state.Mechanism is not null || model.Builder.Findings.Any(f => f.Blocks))
             return (0, Check.MostUse, mass, cost, null);
         var limits = new LimitSpeed(model, state, driving);
@@ -179,7 +182,7 @@ public static class Assessor
         if (state.Mechanism is not null)
             return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
         var worst = new LimitSpeed(model, state, cases).At([.. checks.Where(c => !c.Fixed)], 0);
-        return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id, $"A shove of {QuantityText.Of(MotionProfile.KnockForce, Dimension.Force)} by hand at the camera, standing still: {worst.Check?.Title.ToLowerInvariant() ?? "it moves freely"}.");
+        return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id, $"A shove of {QuantityText.Of(model.Builder.Host.Motion.Knock, Dimension.Force)} by hand at the camera, standing still: {worst.Check?.Title.ToLowerInvariant() ?? "it moves freely"}.");
     }
 
     private static List<StationReport> Stations(RigBuilder b, List<CheckReport> reports)
@@ -196,11 +199,19 @@ public static class Assessor
         {
             Row("camera", "Camera", Part("camera")),
             Row("head", "Head", Part("head")),
-            Row("reach", "Reach", Part("reach") is { Length: > 0 } r ? r : Kind.InfoOf(b.Rig.Reach.GetType()).Label),
         };
+        if (b.Rig.Isolator is not Rigs.Isolators.NoIsolator)
+            rows.Add(Row("isolator", "Isolator", Part("isolator")));
+        rows.Add(Row("reach", "Reach", Part("reach") is { Length: > 0 } r ? r : Kind.InfoOf(b.Rig.Reach.GetType()).Label));
+        if (b.Rig.Second is { } second)
+        {
+            rows.Add(Row("camera-2", "Second camera", Part("camera-2")));
+            rows.Add(Row("head-2", "Its head", Part("head-2")));
+            rows.Add(Row("reach-2", "Its reach", Part("reach-2") is { Length: > 0 } own ? own : Kind.InfoOf(second.Reach.GetType()).Label));
+        }
         rows.AddRange(b.Rig.Braces.Select(x => Row("brace:" + x.Id, $"Brace {x.Id}", b.Parts.Last(p => p.Station == "brace:" + x.Id).Name)));
         var holds = b.Holds.Where(h => h.Station == "base").ToList();
-        rows.Add(Row("base", "Base", holds.Count > 1 ? $"Plate on {holds.Count} × {Part("base").ToLowerInvariant()}" : Part("base")));
+        rows.Add(Row("base", "Base", b.Rig.Base is Rigs.Bases.HoldPlate ? $"Plate on {holds.Count} × {Part("base").ToLowerInvariant()}" : b.Rig.Base is Rigs.Bases.SingleCup or Rigs.Bases.SingleMagnet ? Part("base") : Kind.InfoOf(b.Rig.Base.GetType()).Label));
         rows.AddRange(b.Rig.Straps.Select(s => Row("strap:" + s.Id, $"Strap {s.Id}", Part("strap:" + s.Id))));
         if (b.Rig.Tether is not null)
             rows.Add(Row("tether", "Tether", Part("tether")));
@@ -253,12 +264,12 @@ public static class Assessor
     private static List<string> Cautions(RigDocument rig)
     {
         var list = new List<string>();
-        foreach (var station in new object[] { rig.Base, rig.Reach, rig.Head })
+        foreach (var station in new object?[] { rig.Base, rig.Reach, rig.Isolator, rig.Head, rig.Second?.Reach, rig.Second?.Head }.OfType<object>().DistinctBy(k => k.GetType()))
             if (Kind.InfoOf(station.GetType()).Caution is { Length: > 0 } c)
                 list.Add(c);
         if (rig.Base is Rigs.Bases.HoldPlate plate && Kind.InfoOf(plate.Hold.GetType()).Caution is { Length: > 0 } h)
             list.Add(h);
-        list.AddRange(Car.Presets.First(p => p.Id == rig.Host).Cautions);
+        list.AddRange(HostLibrary.Find(rig.Host)!.Cautions);
         return list;
     }
 }

@@ -13,7 +13,7 @@ internal static class Instead
     /// <summary>Rows of the catalogue and other kinds for a station: base, reach, head, camera.</summary>
     public static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Of(RigDocument rig, string station, Catalogue stock)
     {
-        Kind? current = station switch { "base" => rig.Base, "reach" => rig.Reach, "head" => rig.Head, _ => null };
+        Kind? current = station switch { "base" => rig.Base, "reach" => rig.Reach, "isolator" => rig.Isolator, "head" => rig.Head, _ => null };
         if (station == "camera")
         {
             foreach (var c in stock.Cameras.Where(c => c.Id != rig.Camera.Body))
@@ -29,6 +29,8 @@ internal static class Instead
         foreach (var type in Kinds.Of(family))
         {
             var info = Kind.InfoOf(type);
+            if (station == "base" && Survey.Refusal(((BaseKind)Activator.CreateInstance(type)!).Grip, rig.Site, rig.Survey, HostLibrary.Find(rig.Host)!) is not null)
+                continue;
             var fresh = type == current.GetType() ? current : (Kind)Activator.CreateInstance(type)!;
             var sizes = Sizes(fresh, stock).ToList();
             if (sizes.Count == 0 && type != current.GetType())
@@ -52,9 +54,9 @@ internal static class Instead
     /// <summary>A brace to where there is none: ahead to the left and right, or behind, a forearm away from the base.</summary>
     public static IEnumerable<(string Id, string Title, RigDocument Changed)> Braces(RigDocument rig)
     {
-        if (rig.Braces.Count >= 4 || Car.Find(rig.Host) is not { } car)
+        if (rig.Braces.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
-        var panel = Car.Surface(car, rig.Site);
+        var panel = host.Surface(rig.Site);
         var angles = new[] { (45.0, "left, ahead"), (-45.0, "right, ahead"), (135.0, "left, behind"), (-135.0, "right, behind") };
         var taken = rig.Braces.OfType<Strut>().Where(s => s.Site == rig.Site.Id).Select(s => Math.Atan2(s.At[1] - rig.At[1], s.At[0] - rig.At[0])).ToList();
         var free = angles.Where(a => taken.All(t => Math.Abs(Math.IEEERemainder(t - a.Item1 * Math.PI / 180, 2 * Math.PI)) > 0.7)).ToList();
@@ -74,10 +76,10 @@ internal static class Instead
     /// <summary>A pair of straps to the nearest closed edges.</summary>
     public static IEnumerable<(string Id, string Title, RigDocument Changed)> Straps(RigDocument rig)
     {
-        if (rig.Straps.Count >= 4 || Car.Find(rig.Host) is not { } car)
+        if (rig.Straps.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
-        var at = Car.Surface(car, rig.Site).Point(rig.At[0], rig.At[1]);
-        var anchors = Car.Anchors(car);
+        var at = host.Surface(rig.Site).Point(rig.At[0], rig.At[1]);
+        var anchors = host.Anchors;
         AnchorEnd? Near(string side) => anchors.Where(a => a.Id.EndsWith(side, StringComparison.Ordinal))
             .Select(a => (a.Id, Distance: (a.At(0.5) - at).Length)).OrderBy(a => a.Distance).Select(a => new AnchorEnd(a.Id, 0.5)).FirstOrDefault();
         var (left, right) = (Near("left"), Near("right"));
@@ -109,6 +111,8 @@ internal static class Instead
             case HoldPlate p:
                 return [("cups", "Plate on four pumped cups 115 mm", p with { Hold = new Cup(), Count = 4 }), ("magnets", "Plate on four pot magnets 90 mm", p with { Hold = new Magnet(), Count = 4 }),
                     ("six-cups", "Plate on six pumped cups 115 mm", p with { Hold = new Cup(), Count = 6, Length = Math.Max(p.Length, 0.4) })];
+            case BaseKind:
+                return [];
             default:
                 var choice = MeasureReader.Choices(kind).FirstOrDefault();
                 return choice.Property is null ? [] : MeasureReader.Rows(choice.Attribute, stock).Select(r => (r.Id, r.Name, MeasureReader.WithChoice(kind, choice.Property, r.Id)));
@@ -120,6 +124,7 @@ internal static class Instead
         BaseKind b => rig with { Base = b },
         ReachKind r => rig with { Reach = r },
         HeadKind h => rig with { Head = h },
+        IsolatorKind i => rig with { Isolator = i },
         _ => rig,
     };
 }

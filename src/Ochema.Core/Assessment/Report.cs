@@ -56,8 +56,10 @@ public sealed record LoadArrow(string Label, double[] At, double[] Force);
 /// <summary>Whether the picture can be steady: the first natural frequency against what wheels do.</summary>
 public sealed record PictureReport(Verdict Word, double? FirstFrequency, string Text);
 
-/// <summary>A separable piece and what keeps it.</summary>
-public sealed record RetentionReport(string Piece, int Has, int Needs, IReadOnlyList<string> By);
+/// <summary>A separable piece, what independently keeps it, and what catches it when that lets go.</summary>
+/// <param name="Station">Spine row it belongs to.</param>
+/// <param name="Single">True when one thing alone keeps it.</param>
+public sealed record RetentionReport(string Piece, string Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy, bool Single);
 
 /// <summary>A single change that was tried.</summary>
 /// <param name="LimitSpeed">m/s with the change; null when nothing gives below 252 km/h.</param>
@@ -99,6 +101,15 @@ public sealed record AssessmentReport
     public required IReadOnlyList<RetentionReport> Retentions { get; init; }
     public required IReadOnlyList<ReportFinding> Findings { get; init; }
     public required IReadOnlyList<string> Cautions { get; init; }
+
+    /// <summary>Screwed joints as sections to scale.</summary>
+    public required IReadOnlyList<Joints.JointReport> Joints { get; init; }
+
+    /// <summary>Ways to hold on at this site, with the reason on whatever is struck out.</summary>
+    public required IReadOnlyList<SurveyOption> Options { get; init; }
+
+    /// <summary>Sites of the host, with the reason why this base cannot go there.</summary>
+    public required IReadOnlyList<SurveyOption> Places { get; init; }
     public required IReadOnlyList<RigPart> Parts { get; init; }
 
     /// <summary>kg, camera included.</summary>

@@ -150,7 +150,7 @@ internal sealed class RigModel
         // Round members thick enough to meet the drag crisis below 90 m/s get wind loads of their own, one per diameter.
         double? Critical(WindFace f) => f.Round && f.Width * 90 / viscosity > Drag.CriticalReynolds ? f.Width : null;
         var groups = Builder.Faces.Select(Critical).Where(d => d is not null).Distinct().Prepend(null).ToList();
-        for (var yaw = 0; yaw < MotionProfile.Yaw.Count; yaw++)
+        foreach (var yaw in Builder.Host.Motion.Cases(Builder.Rig.Run.Road).Select(c => c.Wind).Where(w => w >= 0).Distinct().Order())
             foreach (var group in groups)
             {
                 var f = New();

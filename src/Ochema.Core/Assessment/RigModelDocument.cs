@@ -1,4 +1,3 @@
-using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -15,7 +14,7 @@ public static class RigModelDocument
     {
         var model = new RigModel(rig, stock, strapsAlone);
         var speed = rig.Run.Speed;
-        var all = MotionProfile.Cases(rig.Run.Road);
+        var all = model.Builder.Host.Motion.Cases(rig.Run.Road);
         var cases = all.Select(c => model.Document(c, speed, c.Id, [])).ToList();
         if (!strapsAlone)
         {

@@ -8,8 +8,8 @@ namespace Ochema.Core.Checks;
 /// <summary>
 /// The screw in the camera's socket (ISO 1222): what tips the camera on its seat pulls at the screw over half the seat's width.
 /// </summary>
-public sealed class CameraScrew(RigBuilder b, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw)
-    : Check("camera.screw", "camera", "camera-screw", "Camera screw pulls")
+public sealed class CameraScrew(RigBuilder b, string station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw)
+    : Check(station + ".screw", station, station + "-screw", "Camera screw pulls")
 {
     /// <summary>Middle of the screw to the edge of the seat, m (a 40 mm plate; judgement).</summary>
     private const double SeatRadius = 0.02;

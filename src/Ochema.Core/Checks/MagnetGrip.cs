@@ -9,12 +9,12 @@ namespace Ochema.Core.Checks;
 /// </summary>
 public sealed class MagnetGrip
 {
-    public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, FactorTable factors)
+    public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, FactorTable factors, double share = 1)
     {
         (Row, Factor) = (row, factors[FactorTable.Magnet]);
         Thickness = ThicknessShare(spot.Site.Thickness, row.FullThickness);
         Gap = GapShare(spot.Site.Coat + pad, row.Diameter);
-        Pull = !spot.Material.Magnetic ? 0 : measured ?? row.RatedPull * Thickness * Gap;
+        Pull = !spot.Material.Magnetic ? 0 : measured ?? row.RatedPull * Thickness * Gap * share;
         Source = !spot.Material.Magnetic ? $"{spot.Material.Name} is not magnetic"
             : measured is not null ? "your pull on this panel"
             : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the sheet × {Gap:0.00} for the coat; judgement until you pull it";

@@ -67,9 +67,6 @@ public static class Car
         },
     ];
 
-    /// <summary>Every car as published.</summary>
-    public static IReadOnlyList<HostPreset> Presets { get; } = [.. Shapes.Select(Publish)];
-
     /// <summary>The shape with an id, or null.</summary>
     public static CarShape? Find(string id) => Shapes.FirstOrDefault(s => s.Id == id);
 
@@ -77,6 +74,8 @@ public static class Car
     public static PanelSurface Surface(CarShape c, Site site)
     {
         var r = site.CrownRadius;
+        if (CarPlaces.Surface(c, site) is { } place)
+            return place;
         if (site.Id == "door")
         {
             var x = (c.DoorFront + c.DoorRear) / 2;
@@ -121,6 +120,7 @@ public static class Car
             Panel("roof", "Roof", "steel-body", 0.25, c.RoofCrown, Slope(c.RoofFront, c.RoofRear), 1.3),
             Panel("boot", c.BootName, c.BootMaterial, 0.18, 2.5, boot, 0.8),
             Panel("door", "Door", "steel-body", 0.16, 2.0, 0, 1.15),
+            .. CarPlaces.Sites(c),
         ];
     }
 
@@ -149,22 +149,15 @@ public static class Car
 
     private static bool Upright(CarShape c, string site) => site == "boot" && c.BootFront.Z - c.BootRear.Z > c.BootFront.X - c.BootRear.X;
 
-    private static HostPreset Publish(CarShape c) => new(
-        c.Id, c.Name, "car", Sites(c), Anchors(c), [.. Sites(c).Select(s => PanelFrame.Of(s.Id, Surface(c, s)))], Drawing(c), Wheels(c),
-        [
-            "A camera that comes off at speed can kill. Local traffic rules decide whether anything may stand outside the outline.",
-            "The driver drives and does not operate; nobody reaches for the rig while it moves.",
-            "Nothing in the driver's view, over lamps or the number plate.",
-        ]);
-
-    private static List<HostWheel> Wheels(CarShape c) =>
+    internal static List<HostWheel> Wheels(CarShape c) =>
         [.. from x in new[] { c.Wheelbase / 2, -c.Wheelbase / 2 } from side in new[] { 1, -1 } select new HostWheel([x, side * (c.HalfWidth - 0.10), c.WheelRadius], c.WheelRadius, 0.20)];
 
-    private static List<HostSurface> Drawing(CarShape c)
+    internal static List<HostSurface> Drawing(CarShape c)
     {
         var sites = Sites(c).ToDictionary(s => s.Id, s => Surface(c, s));
         var (bonnet, roof, boot) = (sites["bonnet"], sites["roof"], sites["boot"]);
-        var list = sites.Select(s => new HostSurface(s.Key, s.Key, s.Value.Grid(13, 13))).ToList();
+        var list = new[] { "bonnet", "roof", "boot", "door" }.Select(s => new HostSurface(s, s, sites[s].Grid(13, 13))).ToList();
+        list.AddRange(CarPlaces.Drawing(c));
         var across = Enumerable.Range(0, 13).Select(j => 2.0 * j / 12 - 1).ToArray();
         Vec3[] Edge(PanelSurface p, double u) => [.. across.Select(w => p.Point(u * p.HalfU, w * p.HalfV))];
         Vec3[] Bar(double x, double half, double z, double bow) => [.. across.Select(w => new Vec3(x - bow * w * w * w * w, w * half, z))];

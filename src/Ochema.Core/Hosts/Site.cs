@@ -11,6 +11,40 @@ public enum SurfaceState
     Textured,
 }
 
+/// <summary>What sort of place a site is; holds ask for some and cannot use others.</summary>
+public enum SiteForm
+{
+    /// <summary>Sheet metal or moulding, flat or crowned.</summary>
+    Panel,
+
+    /// <summary>A helmet's shell with a liner behind it.</summary>
+    Shell,
+
+    /// <summary>A round tube or bar that a clamp goes round.</summary>
+    Tube,
+
+    /// <summary>A closed ring of round bar: tow eye, U-bolt.</summary>
+    Ring,
+
+    /// <summary>Two steel bolt heads, top of a handlebar.</summary>
+    Bolts,
+
+    /// <summary>The slot between a door and its glass.</summary>
+    Slot,
+
+    /// <summary>A raised pane, gripped at its edge.</summary>
+    PaneEdge,
+
+    /// <summary>A threaded point or bracket of the host's own.</summary>
+    Threaded,
+
+    /// <summary>A level place that things stand on: floor, dashboard, ground.</summary>
+    Floor,
+
+    /// <summary>An edge, rail or branch that a jaw can grip.</summary>
+    Edge,
+}
+
 /// <summary>
 /// A place on a host as the preset has it, all editable. The radii and slopes of presets are judgement; measure your own
 /// (a straightedge and a ruler give the crown: R = chord²/(8·gap)).
@@ -20,29 +54,37 @@ public sealed record Site
     public required string Id { get; init; }
     public required string Name { get; init; }
 
+    public SiteForm Form { get; init; } = SiteForm.Panel;
+
+    [Measure("Diameter", Dimension.Length, 0.004, 0.4, HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one", Measured = true, Forms = "tube,ring,bolts,edge")]
+    public double? Diameter { get; init; }
+
+    [Measure("Soft layer behind", Dimension.Length, 0, 0.08, HowTo = "helmet liner behind the shell: nothing may enter it", Forms = "shell")]
+    public double Liner { get; init; }
+
     /// <summary>Catalogue id of the material.</summary>
-    [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only", Only = "steel-body,al-body,composite-body,glass,steel-s235")]
+    [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only", Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,carbon-tube")]
     public required string Material { get; init; }
 
-    [Measure("Sheet thickness", Dimension.Length, 0.0005, 0.008, HowTo = "0.7 to 0.8 mm on most cars")]
+    [Measure("Sheet or wall thickness", Dimension.Length, 0.0005, 0.05, HowTo = "0.7 to 0.8 mm on most cars; solid bar: half its diameter")]
     public required double Thickness { get; init; }
 
-    [Measure("Clear radius", Dimension.Length, 0.04, 0.8, HowTo = "from the middle of the hold to the nearest stiffened edge or fold")]
+    [Measure("Clear radius", Dimension.Length, 0.04, 0.8, HowTo = "from the middle of the hold to the nearest stiffened edge, fold or support")]
     public required double ClearRadius { get; init; }
 
-    [Measure("Crown radius", Dimension.Length, 0.3, 30, HowTo = "straightedge across: chord² ÷ (8 × gap)")]
+    [Measure("Crown radius", Dimension.Length, 0.05, 30, HowTo = "straightedge across: chord² ÷ (8 × gap)", Forms = "panel,shell")]
     public required double CrownRadius { get; init; }
 
-    [Measure("Coat on the panel", Dimension.Length, 0, 0.005, HowTo = "paint 0.1 mm; add film, pad or cloth")]
+    [Measure("Coat on the panel", Dimension.Length, 0, 0.005, HowTo = "paint 0.1 mm; add film, pad or cloth", Forms = "panel,shell,bolts")]
     public required double Coat { get; init; }
 
-    [Measure("Slope", Dimension.Angle, -0.7, 0.7, HowTo = "falling towards the front is positive; phone level")]
+    [Measure("Slope", Dimension.Angle, -1.6, 1.6, HowTo = "falling towards the front is positive; phone level")]
     public required double Slope { get; init; }
 
     [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over car speed: bonnet 1.1, roof front 1.3")]
     public required double WindFactor { get; init; }
 
-    [Option("Surface today")]
+    [Option("Surface today", Forms = "panel,shell")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
 }
 
@@ -71,4 +113,5 @@ public sealed record PanelFrame(string Site, double[] Origin, double[] U, double
 /// <summary>A host as published: its sites, closed points and drawing.</summary>
 public sealed record HostPreset(
     string Id, string Name, string Kind, IReadOnlyList<Site> Sites, IReadOnlyList<Anchor> Anchors,
-    IReadOnlyList<PanelFrame> Frames, IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions);
+    IReadOnlyList<PanelFrame> Frames, IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions,
+    IReadOnlyList<KeepClear> Zones, string SpeedName, IReadOnlyList<Loads.MotionFactor> Motion);

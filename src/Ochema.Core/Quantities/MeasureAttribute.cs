@@ -17,6 +17,9 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
     /// <summary>How to take it, a few words.</summary>
     public string HowTo { get; init; } = "";
 
+    /// <summary>Only for sites of these forms (comma-separated); empty for all.</summary>
+    public string Forms { get; init; } = "";
+
     /// <summary>True when leaving it empty means "use the catalogue value".</summary>
     public bool Measured { get; init; }
 }
@@ -42,6 +45,9 @@ public sealed class OptionAttribute(string label) : Attribute
 {
     public string Label { get; } = label;
     public string HowTo { get; init; } = "";
+
+    /// <summary>Only for sites of these forms (comma-separated); empty for all.</summary>
+    public string Forms { get; init; } = "";
 }
 
 /// <summary>A part that is itself of a kind: the holds of a plate, the foot of a brace.</summary>

@@ -10,11 +10,10 @@ namespace Ochema.Core.Rigs;
 /// <param name="Mass">kg, with lens.</param>
 /// <param name="View">Viewing direction.</param>
 /// <param name="Eye">Front of the lens, m.</param>
-public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec3 Up, Vec3 Eye, CameraRow Body, LensRow Lens)
+public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec3 Up, Vec3 Eye, CameraRow Body, LensRow Lens, bool Weighed)
 {
-    internal static CameraBuild Build(RigBuilder b, Mount seat)
+    internal static CameraBuild Build(RigBuilder b, Mount seat, CameraChoice c)
     {
-        var c = b.Rig.Camera;
         var body = b.Stock.Find<CameraRow>("cameras", c.Body);
         var lens = b.Stock.Find<LensRow>("lenses", c.Lens);
         var catalogueMass = body.Mass + lens.Mass;
@@ -26,22 +25,22 @@ public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec
         var lensShare = lens.Mass / catalogueMass;
         var lensAhead = body.Length / 2 + lens.Length / 2;
         // On a wall the head points outwards: the camera stands off the seat along the mount's axis.
-        var stand = seat.Axis.Z > 0.5 ? Vec3.UnitZ : seat.Axis;
+        var stand = seat.Axis.Z > 0.5 ? Vec3.UnitZ : seat.Axis.Z < -0.5 ? -Vec3.UnitZ : seat.Axis;
         var middle = seat.Position + body.CentreHeight * stand;
         var centre = middle + lensShare * lensAhead * view;
-        var node = b.Node("camera", centre);
+        var node = b.Node(b.Own("camera"), centre);
         b.Rigid(seat.Node, node);
         b.PointMass(node, mass, inertia: Inertia(mass, body, lens, view, left, up, lensShare, lensAhead));
         var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
         var side = body.Length * body.Height + lens.Length * lens.Diameter;
         b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
-        b.Part("camera", lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass, 0);
-        b.Shape("camera", "camera", "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
+        b.Part(b.Own("camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass, 0);
+        b.Shape(b.Own("camera"), b.Own("camera"), "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
         var eye = middle + (body.Length / 2 + lens.Length) * view;
         if (lens.Length > 0)
-            b.Shape("lens", "camera", "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
-        var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, body, lens);
-        b.Checks.Add(new CameraScrew(b, seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
+            b.Shape(b.Own("lens"), b.Own("camera"), "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
+        var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, body, lens, c.Mass is not null);
+        b.Checks.Add(new CameraScrew(b, b.Own("camera"), seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
         return camera;
     }
 

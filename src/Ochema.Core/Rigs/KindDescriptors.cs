@@ -1,5 +1,7 @@
 using System.Reflection;
 using System.Text.Json;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 
@@ -12,7 +14,7 @@ namespace Ochema.Core.Rigs;
 /// <param name="Choices">Row or option ids with labels.</param>
 public sealed record FieldDescriptor(
     string Name, string Type, string Label, string HowTo, Dimension? Dimension, double? Minimum, double? Maximum, bool Measured,
-    JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds);
+    JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds, IReadOnlyList<string>? Forms = null);
 
 /// <summary>A choice of a field.</summary>
 public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null);
@@ -28,10 +30,13 @@ public static class KindDescriptors
     [
         .. Kinds.Families.SelectMany(f => Kinds.Of(f.Type).Select(t => Describe(f.Station, t, Kind.InfoOf(t), stock))),
         Plain("camera", "Camera", typeof(CameraChoice), stock),
-        Plain("site", "Site", typeof(Hosts.Site), stock),
+        Plain("site", "Site", typeof(Site), stock),
         Plain("strap", "Strap", typeof(Strap), stock),
         Plain("tether", "Tether", typeof(Tether), stock),
         Plain("run", "Conditions", typeof(RunConditions), stock),
+        Plain("survey", "Survey", typeof(SiteSurvey), stock),
+        Plain("joint", "Joint", typeof(JointChoice), stock),
+        Plain("second", "Second camera", typeof(SecondPath), stock),
     ];
 
     private static KindDescriptor Plain(string station, string label, Type type, Catalogue stock) => new(station, station, label, "", "", null, Fields(type, null, stock));
@@ -43,6 +48,10 @@ public static class KindDescriptors
         return new(station, info.Id, info.Label, info.About, info.Caution, document, Fields(type, fresh, stock));
     }
 
+    private static string[] Names(Type type) => Enum.GetNames(Nullable.GetUnderlyingType(type) ?? type);
+
+    private static string[]? FormsOf(string forms) => forms.Length == 0 ? null : forms.Split(',');
+
     private static List<FieldDescriptor> Fields(Type type, object? fresh, Catalogue stock)
     {
         var list = new List<FieldDescriptor>();
@@ -51,12 +60,12 @@ public static class KindDescriptors
             var name = JsonNamingPolicy.CamelCase.ConvertName(p.Name);
             JsonElement? initial = fresh is null || p.GetIndexParameters().Length > 0 || p.GetValue(fresh) is not { } v ? null : JsonSerializer.SerializeToElement(v, p.PropertyType, StrictJson.Options);
             if (p.GetCustomAttribute<MeasureAttribute>() is { } m)
-                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null));
+                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null, FormsOf(m.Forms)));
             else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial, [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source))], null));
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
                 list.Add(new(name, "option", o.Label, o.HowTo, null, null, null, false, initial,
-                    [.. Enum.GetNames(p.PropertyType).Select(n => JsonNamingPolicy.KebabCaseLower.ConvertName(n)).Select(n => new ChoiceDescriptor(n, n.Replace('-', ' ')))], null));
+                    [.. Names(p.PropertyType).Select(n => JsonNamingPolicy.KebabCaseLower.ConvertName(n)).Select(n => new ChoiceDescriptor(n, n.Replace('-', ' ')))], null, FormsOf(o.Forms)));
             else if (p.GetCustomAttribute<PartAttribute>() is { } part)
             {
                 var kinds = typeof(HoldKind).IsAssignableFrom(p.PropertyType) && p.PropertyType.IsAbstract

@@ -1,4 +1,6 @@
 using System.Reflection;
+using Ochema.Core.Hosts;
+using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 
 namespace Ochema.Core.Rigs;
@@ -30,12 +32,23 @@ public abstract record BaseKind : Kind
 {
     /// <summary>Builds holds and plate; returns where the reach attaches.</summary>
     public abstract Mount Build(RigBuilder b);
+
+    /// <summary>What it asks of a place.</summary>
+    [JsonIgnore]
+    public abstract Grip Grip { get; }
 }
 
 /// <summary>What carries the camera away from the base.</summary>
 public abstract record ReachKind : Kind
 {
     /// <summary>Builds from the base's mount; returns where the head attaches.</summary>
+    public abstract Mount Build(RigBuilder b, Mount from);
+}
+
+/// <summary>What keeps shakes from the camera.</summary>
+public abstract record IsolatorKind : Kind
+{
+    /// <summary>Builds from the reach's mount; returns where the head attaches.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
 }
 
@@ -61,6 +74,10 @@ public abstract record HoldKind : Kind
     /// <summary>Adds the hold's spring, body and checks at a place.</summary>
     public abstract Hold Build(RigBuilder b, HoldSpot spot);
 
+    /// <summary>What it asks of a place.</summary>
+    [JsonIgnore]
+    public abstract Grip Grip { get; }
+
     /// <summary>Outside diameter on the panel, m.</summary>
     public abstract double Diameter(Stock.Catalogue stock);
 
@@ -76,6 +93,7 @@ public static class Kinds
     [
         ("base", typeof(BaseKind)),
         ("reach", typeof(ReachKind)),
+        ("isolator", typeof(IsolatorKind)),
         ("head", typeof(HeadKind)),
         ("brace", typeof(BraceKind)),
         ("hold", typeof(HoldKind)),

@@ -40,6 +40,7 @@ public static class MeasureReader
     private static string? TypeOf(IStockRow row) => row switch
     {
         HeadRow h => h.Type,
+        IsolatorRow i => i.Type,
         SectionRow s => JsonNamingPolicy.KebabCaseLower.ConvertName(s.Shape.ToString()),
         _ => null,
     };

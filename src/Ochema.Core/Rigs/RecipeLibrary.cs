@@ -1,10 +1,20 @@
 using System.Reflection;
+using Ochema.Core.Hosts;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
 
+/// <summary>A recipe's file: what people want to know before they choose it, and the rig to start from.</summary>
+/// <param name="Good">What it is good at.</param>
+/// <param name="Bad">What it is bad at.</param>
+/// <param name="Minutes">Usual time to fit it on the host, made already (judgement).</param>
+/// <param name="Measure">What has to be measured on the host, in order.</param>
+/// <param name="Document">Sensible measurements for every station.</param>
+public sealed record RecipeFile(string Good, string Bad, int Minutes, IReadOnlyList<string> Measure, RigDocument Document);
+
 /// <summary>A ready choice for every station to start from.</summary>
-public sealed record Recipe(string Id, string Name, RigDocument Document);
+/// <param name="Group">Kind of host it is for.</param>
+public sealed record Recipe(string Id, string Name, string Group, string Good, string Bad, int Minutes, IReadOnlyList<string> Measure, RigDocument Document);
 
 /// <summary>The recipes that ship, from embedded documents.</summary>
 public static class RecipeLibrary
@@ -19,9 +29,10 @@ public static class RecipeLibrary
         foreach (var name in assembly.GetManifestResourceNames().Where(n => n.StartsWith(prefix, StringComparison.Ordinal)).Order(StringComparer.Ordinal))
         {
             using var reader = new StreamReader(assembly.GetManifestResourceStream(name)!);
-            var rig = RigReader.Read(reader.ReadToEnd(), Catalogue.Shipped);
+            var file = StrictJson.Read<RecipeFile>(reader.ReadToEnd());
+            RigReader.Check(file.Document, Catalogue.Shipped);
             var id = name[prefix.Length..^".json".Length];
-            list.Add(new Recipe(id[(id.IndexOf('-', StringComparison.Ordinal) + 1)..], rig.Name, rig));
+            list.Add(new Recipe(id[(id.IndexOf('-', StringComparison.Ordinal) + 1)..], file.Document.Name, HostLibrary.Find(file.Document.Host)!.Kind, file.Good, file.Bad, file.Minutes, file.Measure, file.Document));
         }
         return list;
     }

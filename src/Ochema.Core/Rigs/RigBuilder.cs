@@ -1,6 +1,7 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Loads;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -24,7 +25,8 @@ public sealed class RigBuilder
     private readonly List<ModelLine> lines = [];
     private readonly List<ModelMass> masses = [];
     private readonly Dictionary<RigPoint, int> points = [];
-    private readonly CarShape car;
+    private readonly Host host;
+    private string path = "";
 
     public RigDocument Rig { get; }
     public Catalogue Stock { get; }
@@ -50,15 +52,51 @@ public sealed class RigBuilder
     /// <summary>Camera node, its mass (kg) and viewing direction.</summary>
     public CameraBuild Camera { get; private set; } = null!;
 
+    /// <summary>The camera of the second path, where there is one.</summary>
+    public CameraBuild? SecondCamera { get; private set; }
+
+    /// <summary>The camera of the path that the named station belongs to.</summary>
+    public CameraBuild CameraOf(string station) => station.EndsWith(SecondSuffix, StringComparison.Ordinal) ? SecondCamera! : Camera;
+
+    public Host Host => host;
+
+    /// <summary>The screwed joints.</summary>
+    public List<ScrewJoint> Joints { get; } = [];
+
+    /// <summary>Stations, nodes and parts of the second path carry this at their end.</summary>
+    public const string SecondSuffix = "-2";
+
+    /// <summary>A name made unique for the path that is being built.</summary>
+    public string Own(string name) => name + path;
+
+    /// <summary>Adds a screwed joint with the user's own choices for it, and its checks.</summary>
+    public ScrewJoint Joint(ScrewJoint joint)
+    {
+        var own = Rig.Joints.TryGetValue(joint.Id, out var choice) ? joint.With(choice) : joint;
+        Joints.Add(own);
+        Checks.AddRange(own.Checks(this));
+        Findings.AddRange(own.Report().Findings.Select(f => new ReportFinding(own.Station, $"{own.Title}: {f.Text}", f.Blocks)));
+        return own;
+    }
+
     public RigBuilder(RigDocument rig, Catalogue stock, bool holdsGone = false)
     {
         (Rig, Stock, HoldsGone) = (rig, stock, holdsGone);
         Factors = FactorTable.For(rig.Run.Consequence, rig.Factors);
-        car = Car.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
-        Surface = Car.Surface(car, rig.Site);
-        var seat = rig.Head.Build(this, AtTop(RigPoint.ReachTop, rig.Reach.Build(this, AtTop(RigPoint.BaseTop, rig.Base.Build(this)))));
+        host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
+        Surface = host.Surface(rig.Site);
+        var top = AtTop(RigPoint.BaseTop, rig.Base.Build(this));
+        var isolated = AtTop(RigPoint.IsolatorTop, rig.Isolator.Build(this, AtTop(RigPoint.ReachTop, rig.Reach.Build(this, top))));
+        var seat = rig.Head.Build(this, isolated);
         points[RigPoint.HeadTop] = seat.Node;
-        Camera = CameraBuild.Build(this, seat);
+        Camera = CameraBuild.Build(this, seat, rig.Camera);
+        if (rig.Second is { } second)
+        {
+            path = SecondSuffix;
+            var foot = second.Where == SecondPlace.Underneath ? new Mount(top.Node, top.Position, -top.Axis) : top;
+            SecondCamera = CameraBuild.Build(this, second.Head.Build(this, second.Reach.Build(this, foot)), second.Camera);
+            path = "";
+        }
         foreach (var brace in rig.Braces)
             brace.Build(this);
         for (var i = 0; i < rig.Straps.Count; i++)
@@ -67,6 +105,8 @@ public sealed class RigBuilder
             TetherLine.Build(this, tether);
         if (holdsGone)
             Checks.Add(new FrictionFeet(this, FrictionFeet));
+        Findings.AddRange(Survey.Findings(rig, host));
+        Findings.AddRange(Clearance.Findings(this, host));
     }
 
     /// <summary>The model without cases.</summary>
@@ -88,6 +128,12 @@ public sealed class RigBuilder
     }
 
     public Vec3 Position(int node) => nodes[node].Position;
+
+    /// <summary>Node at the first end of a beam element.</summary>
+    public int StartOf(int element) => nodes.FindIndex(n => n.Id == members[element].From);
+
+    /// <summary>Node at its second end.</summary>
+    public int EndOf(int element) => nodes.FindIndex(n => n.Id == members[element].To);
 
     public string NodeId(int node) => nodes[node].Id;
 
@@ -163,14 +209,14 @@ public sealed class RigBuilder
     {
         if (siteId == Rig.Site.Id)
             return Spot(id, station, label, s, t);
-        var site = Car.Sites(car).FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path, $"there is no site '{siteId}' on this host");
-        return Spot(id, station, label, site, Car.Surface(car, site), s, t);
+        var site = host.Sites.FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path, $"there is no site '{siteId}' on this host");
+        return Spot(id, station, label, site, host.Surface(site), s, t);
     }
 
     /// <summary>A closed point of the host.</summary>
     public Vec3 Anchor(AnchorEnd end, string path)
     {
-        var anchor = Car.Anchors(car).FirstOrDefault(a => a.Id == end.Anchor) ?? throw new DocumentException(path + ".anchor", $"there is no closed point '{end.Anchor}' on this host");
+        var anchor = host.Anchors.FirstOrDefault(a => a.Id == end.Anchor) ?? throw new DocumentException(path + ".anchor", $"there is no closed point '{end.Anchor}' on this host");
         return anchor.At(Math.Clamp(end.T, 0, 1));
     }
 
@@ -178,7 +224,8 @@ public sealed class RigBuilder
     {
         if (Math.Abs(s) > surface.HalfU + 1e-6 || Math.Abs(t) > surface.HalfV + 1e-6)
         {
-            Findings.Add(new ReportFinding(station, $"The {label} reaches over the edge of the {site.Name.ToLowerInvariant()}; it is computed at the edge."));
+            if (site.Form is SiteForm.Panel or SiteForm.Shell)
+                Findings.Add(new ReportFinding(station, $"The {label} reaches over the edge of the {site.Name.ToLowerInvariant()}; it is computed at the edge."));
             (s, t) = surface.Clamp(s, t);
         }
         return new HoldSpot(id, station, label, site, Stock.Material(site.Material), surface.Point(s, t), surface.NormalAt(s, t));

@@ -1,4 +1,5 @@
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 
@@ -28,8 +29,12 @@ public sealed record RigDocument
 
     public required BaseKind Base { get; init; }
     public required ReachKind Reach { get; init; }
+    public IsolatorKind Isolator { get; init; } = new Isolators.NoIsolator();
     public required HeadKind Head { get; init; }
     public required CameraChoice Camera { get; init; }
+    /// <summary>A second camera on the same base, with a path of its own.</summary>
+    public SecondPath? Second { get; init; }
+
     public IReadOnlyList<BraceKind> Braces { get; init; } = [];
     public IReadOnlyList<Strap> Straps { get; init; } = [];
     public Tether? Tether { get; init; }
@@ -37,6 +42,12 @@ public sealed record RigDocument
 
     /// <summary>Required factors the user set, by name of <see cref="Checks.FactorTable"/>; the rest follow from the consequence class.</summary>
     public IReadOnlyDictionary<string, double> Factors { get; init; } = new Dictionary<string, double>();
+
+    /// <summary>What was found at the site and what the rules of the day say.</summary>
+    public SiteSurvey Survey { get; init; } = new();
+
+    /// <summary>The user's own choices for screwed joints, by joint id.</summary>
+    public IReadOnlyDictionary<string, JointChoice> Joints { get; init; } = new Dictionary<string, JointChoice>();
 }
 
 /// <summary>The camera and where it looks.</summary>
@@ -58,6 +69,24 @@ public sealed record CameraChoice
     public double Tilt { get; init; }
 }
 
+/// <summary>Where the second path begins.</summary>
+public enum SecondPlace
+{
+    OnTop,
+    Underneath,
+}
+
+/// <summary>A second camera on the base, beside or under the first.</summary>
+public sealed record SecondPath
+{
+    public required ReachKind Reach { get; init; }
+    public required HeadKind Head { get; init; }
+    public required CameraChoice Camera { get; init; }
+
+    [Option("Second camera stands", HowTo = "underneath: on the far side of the same bolt")]
+    public SecondPlace Where { get; init; }
+}
+
 /// <summary>Where a strap or a brace takes hold of the rig.</summary>
 public enum RigPoint
 {
@@ -68,6 +97,7 @@ public enum RigPoint
     BaseTop,
     ReachTop,
     HeadTop,
+    IsolatorTop,
 }
 
 /// <summary>An end on a closed point of the host.</summary>

@@ -11,6 +11,7 @@ namespace Ochema.Core.Rigs;
 public static class RigReader
 {
     private const int MostHelpers = 12;
+    private const int MostJoints = 60;
     private const int LongestName = 120;
     private const int LongestNotes = 4000;
 
@@ -30,8 +31,8 @@ public static class RigReader
             throw new DocumentException("schema", $"{rig.Schema} is not a schema this version reads (it reads {RigDocument.CurrentSchema})");
         Text(rig.Name, "name", 1, LongestName);
         Text(rig.Notes, "notes", 0, LongestNotes);
-        var car = Car.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'; known: {string.Join(", ", Car.Shapes.Select(s => s.Id))}");
-        Site(rig.Site.Id, "site.id", car);
+        var host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'; known: {string.Join(", ", HostLibrary.All.Select(h => h.Id))}");
+        Site(rig.Site.Id, "site.id", host);
         Text(rig.Site.Name, "site.name", 1, LongestName);
         Record(rig.Site, "site", stock);
         Pair(rig.At, "at");
@@ -40,6 +41,23 @@ public static class RigReader
         Record(rig.Head, "head", stock);
         Record(rig.Camera, "camera", stock);
         Record(rig.Run, "run", stock);
+        Record(rig.Isolator, "isolator", stock);
+        Record(rig.Survey, "survey", stock);
+        if (rig.Second is { } second)
+        {
+            Record(second.Reach, "second.reach", stock);
+            Record(second.Head, "second.head", stock);
+            Record(second.Camera, "second.camera", stock);
+        }
+        if (rig.Joints.Count > MostJoints)
+            throw new DocumentException("joints", $"has {rig.Joints.Count} entries; at most {MostJoints} are read");
+        foreach (var (id, joint) in rig.Joints)
+        {
+            Text(id, "joints", 1, 60);
+            Record(joint, "joints." + id, stock);
+        }
+        if (host.Sites.First(s => s.Id == rig.Site.Id).Form != rig.Site.Form)
+            throw new DocumentException("site.form", $"'{rig.Site.Id}' is a {host.Sites.First(s => s.Id == rig.Site.Id).Form.ToString().ToLowerInvariant()}, not a {rig.Site.Form.ToString().ToLowerInvariant()}");
         var ids = new HashSet<string>();
         List(rig.Braces, "braces", (b, path) =>
         {
@@ -47,7 +65,7 @@ public static class RigReader
             Record(b, path, stock);
             if (b is Braces.Strut s)
             {
-                Site(s.Site, path + ".site", car);
+                Site(s.Site, path + ".site", host);
                 Pair(s.At, path + ".at");
             }
         });
@@ -55,12 +73,12 @@ public static class RigReader
         {
             Id(s.Id, path + ".id", ids);
             Record(s, path, stock);
-            End(s.To, path + ".to", car);
+            End(s.To, path + ".to", host);
         });
         if (rig.Tether is { } t)
         {
             Record(t, "tether", stock);
-            End(t.To, "tether.to", car);
+            End(t.To, "tether.to", host);
         }
         foreach (var (name, value) in rig.Factors)
         {
@@ -120,18 +138,18 @@ public static class RigReader
             throw new DocumentException(path, $"'{id}' is a name of another part");
     }
 
-    private static void End(AnchorEnd end, string path, CarShape car)
+    private static void End(AnchorEnd end, string path, Host host)
     {
-        if (Car.Anchors(car).All(a => a.Id != end.Anchor))
+        if (host.Anchors.All(a => a.Id != end.Anchor))
             throw new DocumentException(path + ".anchor", $"there is no closed point '{end.Anchor}' on this host");
         if (!(end.T >= 0 && end.T <= 1))
             throw new DocumentException(path + ".t", "must be between 0 and 1");
     }
 
-    private static void Site(string id, string path, CarShape car)
+    private static void Site(string id, string path, Host host)
     {
-        if (Car.Sites(car).All(s => s.Id != id))
-            throw new DocumentException(path, $"there is no site '{id}' on this host; known: {string.Join(", ", Car.Sites(car).Select(s => s.Id))}");
+        if (host.Sites.All(s => s.Id != id))
+            throw new DocumentException(path, $"there is no site '{id}' on this host; known: {string.Join(", ", host.Sites.Select(s => s.Id))}");
     }
 
     private static void Pair(double[] p, string path)

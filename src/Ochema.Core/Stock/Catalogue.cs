@@ -23,6 +23,9 @@ public sealed class Catalogue
     public IReadOnlyList<LensRow> Lenses { get; }
     public IReadOnlyList<StrapRow> Straps { get; }
     public IReadOnlyList<ArmRow> Arms { get; }
+    public IReadOnlyList<IsolatorRow> Isolators { get; }
+    public IReadOnlyList<GooseneckRow> Goosenecks { get; }
+    public IReadOnlyList<SpringRow> Springs { get; }
 
     private Catalogue()
     {
@@ -37,6 +40,9 @@ public sealed class Catalogue
         Lenses = Load<LensRow>("lenses");
         Straps = Load<StrapRow>("straps");
         Arms = Load<ArmRow>("arms");
+        Isolators = Load<IsolatorRow>("isolators");
+        Goosenecks = Load<GooseneckRow>("goosenecks");
+        Springs = Load<SpringRow>("springs");
     }
 
     /// <summary>All lists by the name that kinds refer to them by.</summary>
@@ -54,6 +60,10 @@ public sealed class Catalogue
         ["lenses"] = Lenses,
         ["straps"] = Straps,
         ["arms"] = Arms,
+        ["glues"] = Joints.Glues.All,
+        ["isolators"] = Isolators,
+        ["goosenecks"] = Goosenecks,
+        ["springs"] = Springs,
     };
 
     /// <summary>True when a list has such a row.</summary>

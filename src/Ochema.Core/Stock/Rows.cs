@@ -13,10 +13,10 @@ public interface IStockRow
     string? Range { get; }
 }
 
-/// <summary>A material. Moduli and strengths in Pa, density in kg/m³, elongation as a share.</summary>
+/// <summary>A material; <c>BendRatio</c> is the smallest inside bend radius in sheet thicknesses (usual handbook multiple). Moduli and strengths in Pa, density in kg/m³, elongation as a share.</summary>
 public sealed record Material(
     string Id, string Name, MaterialFamily Family, double YoungsModulus, double PoissonRatio, double Density,
-    double YieldStrength, double UltimateStrength, double Elongation, bool Magnetic, string Source, string? Range = null) : IStockRow
+    double YieldStrength, double UltimateStrength, double Elongation, bool Magnetic, string Source, string? Range = null, double? BendRatio = null) : IStockRow
 {
     public double ShearModulus => YoungsModulus / (2 * (1 + PoissonRatio));
 }
@@ -42,7 +42,7 @@ public sealed record SectionRow(
 /// <summary>A screw thread with drill sizes (m), stress area (m²) and proof stress (Pa).</summary>
 public sealed record Fastener(
     string Id, string Name, double MajorDiameter, double Pitch, double StressArea, double TapDrill, double ClearanceClose,
-    double ProofStress, string Grade, string Source, string? Range = null) : IStockRow
+    double ClearanceMedium, double ClearanceFree, double NutHeight, double AcrossFlats, double HeadHeight, double ProofStress, string Grade, string Source, string? Range = null) : IStockRow
 {
     /// <summary>Proof load, N: proof stress × stress area (ISO 898-1, SAE J429).</summary>
     public double ProofLoad => ProofStress * StressArea;
@@ -91,3 +91,19 @@ public sealed record StrapRow(
 public sealed record ArmRow(
     string Id, string Name, double LinkDiameter, double MassPerMetre, double JointTorque, double JointStiffness,
     double UsualLength, double Price, string Material, string Source, string? Range = null) : IStockRow;
+
+/// <summary>One soft mount: rubber, wire-rope loop or elastic cord. Stiffness N/m along and across, damping ratio, travel m, load kg.</summary>
+public sealed record IsolatorRow(
+    string Id, string Name, string Type, double Axial, double Lateral, double Damping, double Travel, double Mass, double Height, double Price, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A gooseneck. Holding moment N·m, bending stiffness N·m², mass kg/m.</summary>
+public sealed record GooseneckRow(
+    string Id, string Name, double Diameter, double HoldingMoment, double BendingStiffness, double MassPerMetre, double PricePerMetre, string Source, string? Range = null) : IStockRow;
+
+/// <summary>A helical extension spring. Lengths m, initial tension N, shear modulus Pa.</summary>
+public sealed record SpringRow(
+    string Id, string Name, double Wire, double CoilDiameter, double Coils, double FreeLength, double InitialTension, double ShearModulus, double Price, string Source, string? Range = null) : IStockRow
+{
+    /// <summary>Rate, N/m: G·d⁴/(8·D³·N) (Shigley's Mechanical Engineering Design, ch. 10).</summary>
+    public double Rate => Joints.HelicalSpring.Rate(ShearModulus, Wire, CoilDiameter, Coils);
+}

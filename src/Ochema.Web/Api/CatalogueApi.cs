@@ -1,6 +1,5 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
-using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -16,9 +15,8 @@ internal static class CatalogueApi
         app.MapGet("/api/recipes", () => Results.Json(RecipeLibrary.All)).Produces<IReadOnlyList<Recipe>>();
         app.MapGet("/api/kinds", () => Results.Json(AllKinds)).Produces<IReadOnlyList<KindDescriptor>>();
         app.MapGet("/api/stock", () => Results.Json(Catalogue.Shipped)).Produces<Catalogue>();
-        app.MapGet("/api/hosts", () => Results.Json(Car.Presets)).Produces<IReadOnlyList<HostPreset>>();
+        app.MapGet("/api/hosts", () => Results.Json(HostLibrary.All.Select(h => h.Published))).Produces<IReadOnlyList<HostPreset>>();
         app.MapGet("/api/factors", () => Results.Json(FactorTable.All)).Produces<IReadOnlyList<RequiredFactor>>();
-        app.MapGet("/api/motion", () => Results.Json(MotionProfile.Factors)).Produces<IReadOnlyList<MotionFactor>>();
         app.MapGet("/api/schema/rig.json", () => Results.Text(DocumentSchema.Create().ToJsonString(), "application/schema+json")).ExcludeFromDescription();
     }
 }

@@ -13,6 +13,7 @@ internal static class ComputeApi
     {
         app.MapPost("/api/assess", Assess).Accepts<RigDocument>("application/json").Produces<AssessmentReport>().ProducesProblem(400);
         app.MapPost("/api/advice", Advice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
+        app.MapPost("/api/schools", Schools).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<School>>().ProducesProblem(400);
         app.MapPost("/api/alternatives", Alternatives).Accepts<AlternativesRequest>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
     }
@@ -20,6 +21,8 @@ internal static class ComputeApi
     private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => Assessor.Assess(rig, Catalogue.Shipped, advice));
 
     private static Task<IResult> Advice(HttpRequest request) => Answer(request, rig => Adviser.Best(rig, Catalogue.Shipped));
+
+    private static Task<IResult> Schools(HttpRequest request) => Answer(request, rig => Core.Assessment.Schools.Of(rig, Catalogue.Shipped));
 
     private static Task<IResult> Model(HttpRequest request, bool strapsAlone = false) => Answer(request, rig => RigModelDocument.Of(rig, Catalogue.Shipped, strapsAlone));
 

@@ -140,7 +140,7 @@ public class TableTests
     }
 
     [Fact] // 49 CFR 393.102; EN 12195-1
-    public void CargoFactors() => Assert.Equal((0.8, 0.5, 0.5), (MotionProfile.Braking, MotionProfile.Accelerating, MotionProfile.Cornering));
+    public void CargoFactors() => Assert.Equal((0.8, 0.5, 0.5), (MotionProfile.Car.Braking, MotionProfile.Car.Accelerating, MotionProfile.Car.Cornering));
 
     [Fact]
     public void CatalogueIsFullAndSaysWhereItIsFrom()

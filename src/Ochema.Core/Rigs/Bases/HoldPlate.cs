@@ -1,3 +1,5 @@
+using Ochema.Core.Hosts;
+using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs.Holds;
@@ -32,6 +34,9 @@ public sealed record HoldPlate : BaseKind
     public double Spacer { get; init; } = 0.028;
 
     private const double SpacerDiameter = 0.012;
+
+    [JsonIgnore]
+    public override Grip Grip => Hold.Grip;
 
     public override Mount Build(RigBuilder b)
     {

@@ -1,3 +1,5 @@
+using Ochema.Core.Hosts;
+using System.Text.Json.Serialization;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs.Holds;
 using Ochema.Core.Stock;
@@ -13,6 +15,9 @@ public sealed record SingleCup : BaseKind
 
     [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the cup to the first joint")]
     public double StemHeight { get; init; } = 0.03;
+
+    [JsonIgnore]
+    public override Grip Grip => Cup.Grip;
 
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Cup, "cup", StemHeight);
 }

@@ -1,3 +1,5 @@
+using Ochema.Core.Hosts;
+using System.Text.Json.Serialization;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs.Holds;
 
@@ -12,6 +14,9 @@ public sealed record SingleMagnet : BaseKind
 
     [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the magnet to the first joint")]
     public double StemHeight { get; init; } = 0.03;
+
+    [JsonIgnore]
+    public override Grip Grip => Magnet.Grip;
 
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Magnet, "magnet", StemHeight);
 }

@@ -12,22 +12,23 @@ internal static class HeadParts
 
     public static Mount Build(RigBuilder b, Mount from, HeadRow row, double? measuredTorque, string turns)
     {
-        var axis = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis;
+        var axis = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis.Z < -0.5 ? -Vec3.UnitZ : from.Axis;
+        var head = b.Own("head");
         var joint = from.Position + JointAt * row.Height * axis;
-        var lower = b.Node("head-lower", joint);
-        var upper = b.Node("head-upper", joint);
-        var seat = b.Node("head", from.Position + row.Height * axis);
+        var lower = b.Node(b.Own("head-lower"), joint);
+        var upper = b.Node(b.Own("head-upper"), joint);
+        var seat = b.Node(head, from.Position + row.Height * axis);
         b.Rigid(from.Node, lower);
         b.Rigid(upper, seat);
         var k = row.RotationalStiffness;
         var t = k / (0.02 * 0.02);
-        var spring = b.Spring("head-joint", lower, upper, [t, t, t, k, k, k]);
+        var spring = b.Spring(b.Own("head-joint"), lower, upper, [t, t, t, k, k, k]);
         b.PointMass(lower, row.Mass, (0.5 - JointAt) * row.Height * axis);
         b.Faces.Add(WindFace.OnNode(lower, (Vec3.UnitX, 1.1 * row.FrontalArea), (Vec3.UnitY, 1.1 * row.FrontalArea)));
-        b.Checks.Add(new JointTorque(b, "head", "head-joint", turns, spring, measuredTorque ?? row.HoldingTorque, measuredTorque is null ? row.Source : "your measurement"));
-        b.Checks.Add(new HeadLoad(b, row));
-        b.Part("head", row.Name, row.Mass, row.Price);
-        b.Shape("head", "head", "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height], axis);
+        b.Checks.Add(new JointTorque(b, head, b.Own("head-joint"), turns, spring, measuredTorque ?? row.HoldingTorque, measuredTorque is null ? row.Source : "your measurement"));
+        b.Checks.Add(new HeadLoad(b, head, row));
+        b.Part(head, row.Name, row.Mass, row.Price);
+        b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height], axis);
         return new Mount(seat, b.Position(seat), axis);
     }
 }

@@ -1,4 +1,6 @@
+using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 
@@ -14,6 +16,11 @@ public sealed record Cup : HoldKind
 
     [Measure("Vacuum after pumping", Dimension.Pressure, 5000, 95000, HowTo = "gauge on the pump; leave empty for the usual", Measured = true)]
     public double? Vacuum { get; init; }
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Panel], Suction: true);
 
     public override double Diameter(Catalogue stock) => stock.Find<SuctionCupRow>("cups", Stock).Diameter;
 

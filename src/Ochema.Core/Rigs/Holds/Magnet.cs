@@ -1,4 +1,6 @@
+using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 
@@ -17,6 +19,11 @@ public sealed record Magnet : HoldKind
 
     [Measure("Pull measured on this panel", Dimension.Force, 1, 5000, HowTo = "straight off with a luggage scale; leave empty for the estimate", Measured = true)]
     public double? MeasuredPull { get; init; }
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Panel], Magnet: true);
 
     public override double Diameter(Catalogue stock) => stock.Find<MagnetRow>("magnets", Stock).Diameter;
 

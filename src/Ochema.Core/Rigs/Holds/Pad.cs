@@ -1,4 +1,6 @@
+using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 
@@ -14,6 +16,11 @@ public sealed record Pad : HoldKind
 
     [Measure("Hours since it was stuck on", Dimension.Time, 0, 3.6e6, HowTo = "72 h for full strength")]
     public double Cure { get; init; } = 72 * 3600;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Panel, SiteForm.Shell], Glue: true);
 
     public override double Diameter(Catalogue stock) => stock.Find<AdhesivePadRow>("adhesives", Stock).Width;
 

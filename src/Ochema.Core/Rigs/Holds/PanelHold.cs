@@ -25,11 +25,9 @@ internal static class PanelHold
     {
         var site = spot.Site;
         var node = b.Node(spot.Id, spot.Point);
-        var (kn, ks, kr) = (
-            PanelStiffness.Series(normal, PanelStiffness.Normal(spot.Material, site.Thickness, site.ClearRadius, site.CrownRadius)),
-            PanelStiffness.Series(shear, PanelStiffness.InPlane(spot.Material, site.Thickness, site.ClearRadius, radius)),
-            PanelStiffness.Series(rocking, PanelStiffness.Rocking(spot.Material, site.Thickness, site.ClearRadius, radius)));
-        var spin = ks * radius * radius;
+        var host = SiteStiffness.Of(site, spot.Material, radius);
+        var (kn, ks, kr) = (PanelStiffness.Series(normal, host.Normal), PanelStiffness.Series(shear, host.InPlane), PanelStiffness.Series(rocking, host.Rocking));
+        var spin = Math.Max(ks * radius * radius, kr);
         int spring;
         if (b.HoldsGone)
         {
@@ -48,7 +46,8 @@ internal static class PanelHold
         else
         {
             spring = b.Spring(spot.Id, node, null, HostAxes(spot.Normal, kn, ks, kr, spin));
-            b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
+            if (site.Form is SiteForm.Panel or SiteForm.Shell)
+                b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
         }
         b.PointMass(node, mass, 0.5 * height * spot.Normal);
         var top = b.Node(spot.Id + "-top", spot.Point + height * spot.Normal);

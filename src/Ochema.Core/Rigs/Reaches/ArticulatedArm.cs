@@ -42,17 +42,17 @@ public sealed record ArticulatedArm : ReachKind
         var at = from.Position;
         foreach (var (name, joint, lean) in new[] { ("lower", "Arm's foot joint", LowerLean), ("upper", "Elbow", UpperLean) })
         {
-            var turned = b.Node($"{name}-joint", at);
-            var spring = b.Spring($"{name}-joint-spring", node, turned, Joint(row));
-            b.Checks.Add(new JointTorque(b, "reach", $"{name}-joint", $"{joint} turns", spring, torque, JointTorque is null ? row.Source : "your measurement"));
+            var turned = b.Node(b.Own($"{name}-joint"), at);
+            var spring = b.Spring(b.Own($"{name}-joint-spring"), node, turned, Joint(row));
+            b.Checks.Add(new JointTorque(b, b.Own("reach"), b.Own($"{name}-joint"), $"{joint} turns", spring, torque, JointTorque is null ? row.Source : "your measurement"));
             at += Length / 2 * Link(lean);
-            node = b.Node($"{name}-link", at);
-            var piece = b.Beam("reach", $"{name}-arm", $"{name} link", turned, node, section, material, ahead, density: density);
-            b.Checks.Add(new SectionStrength(b, "reach", $"{name}-arm", $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
-            b.Shape($"{name}-arm", "reach", "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
-            b.Shape($"{name}-joint", "reach", "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
+            node = b.Node(b.Own($"{name}-link"), at);
+            var piece = b.Beam(b.Own("reach"), b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead, density: density);
+            b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own($"{name}-arm"), $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
+            b.Shape(b.Own($"{name}-arm"), b.Own("reach"), "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
+            b.Shape(b.Own($"{name}-joint"), b.Own("reach"), "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
         }
-        b.Part("reach", row.Name, row.MassPerMetre * Length, row.Price);
+        b.Part(b.Own("reach"), row.Name, row.MassPerMetre * Length, row.Price);
         return new Mount(node, at, upright);
     }
 

@@ -23,12 +23,12 @@ internal static class Post
 {
     public static Mount Build(RigBuilder b, Mount from, double height, SectionRow row, string id, string check)
     {
-        var top = b.Node(id, from.Position + height * from.Axis);
+        var top = b.Node(b.Own(id), from.Position + height * from.Axis);
         var (section, material) = (b.Stock.Section(row.Id), b.Stock.MaterialOf(row.Id));
-        var piece = b.Beam("reach", id, id, from.Node, top, section, material, Vec3.UnitX);
-        b.Checks.Add(new SectionStrength(b, "reach", id, check, piece));
-        b.Part("reach", $"{row.Name}, {height * 1000:0} mm", section.Area * height * material.Density, Math.Round(row.PricePerMetre * height + 6, 1));
-        b.Shape(id, "reach", "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
+        var piece = b.Beam(b.Own("reach"), b.Own(id), id, from.Node, top, section, material, Vec3.UnitX);
+        b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own(id), check, piece));
+        b.Part(b.Own("reach"), $"{row.Name}, {height * 1000:0} mm", section.Area * height * material.Density, Math.Round(row.PricePerMetre * height + 6, 1));
+        b.Shape(b.Own(id), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
         return new Mount(top, b.Position(top), from.Axis);
     }
 }

@@ -22,11 +22,11 @@ public sealed record Stud : ReachKind
         var d = Math.Sqrt(4 * thread.StressArea / Math.PI);
         var section = Ochema.Core.Stock.Section.Of(SectionShape.Round, d, d, 0);
         var steel = b.Stock.Material("steel-s235");
-        var top = b.Node("stud", from.Position + Length * from.Axis);
-        var piece = b.Beam("reach", "stud", "stud", from.Node, top, section, steel, Vec3.UnitX);
-        b.Checks.Add(new SectionStrength(b, "reach", "stud", "Stud bends at its thread", piece));
-        b.Part("reach", $"Threaded rod {thread.Name}, {Length * 1000:0} mm, two nuts", section.Area * Length * steel.Density + 0.02, 3);
-        b.Shape("stud", "reach", "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
+        var top = b.Node(b.Own("stud"), from.Position + Length * from.Axis);
+        var piece = b.Beam(b.Own("reach"), b.Own("stud"), "stud", from.Node, top, section, steel, Vec3.UnitX);
+        b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own("stud"), "Stud bends at its thread", piece));
+        b.Part(b.Own("reach"), $"Threaded rod {thread.Name}, {Length * 1000:0} mm, two nuts", section.Area * Length * steel.Density + 0.02, 3);
+        b.Shape(b.Own("stud"), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
         return new Mount(top, b.Position(top), from.Axis);
     }
 }

@@ -1,0 +1,75 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Hosts;
+
+/// <summary>Whether the rig, its swing and its loose ends keep out of the places that must stay free, and inside the outline.</summary>
+public static class Clearance
+{
+    /// <summary>Loose strap ends hang and flap this far, m (judgement).</summary>
+    private const double LooseEnd = 0.15;
+
+    /// <summary>How far a joint that creeps may let the camera swing before somebody notices, m (judgement).</summary>
+    private const double Swing = 0.05;
+
+    internal static IEnumerable<ReportFinding> Findings(RigBuilder b, Host host)
+    {
+        foreach (var zone in host.Zones)
+        {
+            var (hit, margin) = Nearest(b, zone);
+            if (hit is null)
+                continue;
+            yield return margin <= 0 && !(zone.Sight && Thin(hit))
+                ? new ReportFinding(hit.Station, $"The {What(hit)} stands in the {zone.Name}. {zone.Why}", Blocks: true)
+                : new ReportFinding(hit.Station, margin <= 0 ? $"The {What(hit)} crosses the {zone.Name}, thinly. {zone.Why}" : $"The {What(hit)} comes within {Checks.QuantityText.Of(margin, Quantities.Dimension.Length)} of the {zone.Name}{(margin < LooseEnd && hit.Type is "strap" ? ": tie its loose end" : ": mind its swing")}. {zone.Why}");
+        }
+        if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b, host) is { } part)
+            yield return new ReportFinding(part.Station, $"The {What(part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, which the rules of the day refuse.", Blocks: true);
+    }
+
+    /// <summary>The shape that comes nearest to a zone, and by how much, m (0 inside); null when none is within its swing.</summary>
+    private static (FigureShape? Shape, double Margin) Nearest(RigBuilder b, KeepClear zone)
+    {
+        FigureShape? nearest = null;
+        var least = double.MaxValue;
+        foreach (var shape in b.Figure.Where(s => s.Type is not "tether"))
+            foreach (var p in Along(shape))
+            {
+                var d = Distance(p, zone) - Radius(shape);
+                var reach = shape.Type is "strap" ? LooseEnd : Swing;
+                if (d < reach && d < least)
+                    (nearest, least) = (shape, d);
+            }
+        return (nearest, Math.Max(0, least));
+    }
+
+    private static FigureShape? Beyond(RigBuilder b, Host host)
+    {
+        var (front, rear, side) = host.Outline;
+        return b.Figure.FirstOrDefault(s => s.Type is not ("strap" or "tether") && Along(s).Any(p => p.X + Radius(s) > front || p.X - Radius(s) < -rear || Math.Abs(p.Y) + Radius(s) > side));
+    }
+
+    /// <summary>Points along a shape: its ends and a few between.</summary>
+    private static IEnumerable<Vec3> Along(FigureShape s)
+    {
+        var points = s.Points.Select(p => Vec3.From(p.P)).ToList();
+        foreach (var p in points)
+            yield return p;
+        for (var i = 0; i + 1 < points.Count; i++)
+            for (var k = 1; k < 6; k++)
+                yield return points[i] + k / 6.0 * (points[i + 1] - points[i]);
+    }
+
+    private static bool Thin(FigureShape s) => s.Type is "strap" || (s.Type is "tube" && s.Size[0] < 0.02);
+
+    private static double Radius(FigureShape s) => s.Type switch { "camera" => 0.5 * Math.Min(s.Size[0], Math.Min(s.Size[1], s.Size[2])), "plate" => 0.02, _ => 0.5 * s.Size[0] };
+
+    private static double Distance(Vec3 p, KeepClear z)
+    {
+        double Out(double v, double low, double high) => Math.Max(0, Math.Max(low - v, v - high));
+        return new Vec3(Out(p.X, z.Low[0], z.High[0]), Out(p.Y, z.Low[1], z.High[1]), Out(p.Z, z.Low[2], z.High[2])).Length;
+    }
+
+    private static string What(FigureShape s) => s.Type is "camera" or "lens" or "strap" or "plate" or "head" ? s.Type : s.Station.Split(':')[0];
+}

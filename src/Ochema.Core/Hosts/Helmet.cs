@@ -1,0 +1,94 @@
+using Ochema.Core.Loads;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Hosts;
+
+/// <summary>A helmet on a head. Origin under the chin at neck height (z = 0). Generic sizes, judgement.</summary>
+public sealed class Helmet(string id, string name, double shell, double liner, double breakaway) : Host
+{
+    private static readonly Vec3 Centre = new(0, 0, 0.20);
+    private static readonly Vec3 HalfAxes = new(0.145, 0.115, 0.145);
+
+    /// <summary>Where the neck turns, m: what a mount's lever is measured from.</summary>
+    public static readonly Vec3 Neck = new(-0.02, 0, 0.02);
+
+    public override string Id => id;
+
+    public override string Name => name;
+
+    public override string Kind => "helmet";
+
+    public override MotionProfile Motion => MotionProfile.Head;
+
+    public override double? BreakawayLimit => breakaway;
+
+    public override bool Protects => true;
+
+    public override (double Front, double Rear, double Side) Outline => (0.25, 0.25, 0.25);
+
+    public override IReadOnlyList<string> Cautions =>
+    [
+        "Anything fitted to a helmet can change what it was approved for; a drilled one is a filming prop and protects nobody.",
+        "It must come off in a snag before it wrenches the neck: no tether to the body, none round the neck.",
+        "Branches, ropes and seat belts catch on it. The standard it was approved under and the event decide.",
+    ];
+
+    public override IReadOnlyList<KeepClear> Zones =>
+    [
+        new("eyes", "field of view", [0.10, -0.13, 0.12], [0.5, 0.13, 0.24], "The wearer has to see, down and to the sides too.", Sight: true),
+        new("strap", "chin strap and ear", [-0.04, 0.10, 0.0], [0.06, 0.16, 0.13], "The strap must open with one hand."),
+        new("strap-right", "chin strap and ear, right", [-0.04, -0.16, 0.0], [0.06, -0.10, 0.13], "The strap must open with one hand."),
+    ];
+
+    public override PanelSurface Surface(Site site)
+    {
+        var r = site.CrownRadius;
+        return site.Id switch
+        {
+            "left-side" => new(Centre + new Vec3(0.01, HalfAxes.Y, 0.02), Vec3.UnitX, Vec3.UnitZ, Vec3.UnitY, r * 1.3, r, 0.05, 0.04),
+            "right-side" => new(Centre + new Vec3(0.01, -HalfAxes.Y, 0.02), Vec3.UnitX, Vec3.UnitZ, -Vec3.UnitY, r * 1.3, r, 0.05, 0.04),
+            "top" => new(Centre + new Vec3(0, 0, HalfAxes.Z), Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ, r * 1.3, r, 0.05, 0.05),
+            "front" => new(Centre + new Vec3(HalfAxes.X * 0.87, 0, HalfAxes.Z * 0.5), new Vec3(-0.5, 0, 0.866), Vec3.UnitY, new Vec3(0.866, 0, 0.5), r * 1.3, r, 0.03, 0.04),
+            _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
+        };
+    }
+
+    protected override IReadOnlyList<Site> MakeSites()
+    {
+        Site Place(string i, string n) => new()
+        {
+            Id = i, Name = n, Form = SiteForm.Shell, Material = "abs", Thickness = shell, Liner = liner, ClearRadius = 0.06, CrownRadius = 0.13, Coat = 0, Slope = 0, WindFactor = 1.1,
+        };
+        return [Place("left-side", "Left side"), Place("right-side", "Right side"), Place("top", "Top"), Place("front", "Forehead")];
+    }
+
+    protected override IReadOnlyList<Anchor> MakeAnchors() =>
+    [
+        HostDrawing.At("shell-left", "Strap slot in the shell, left", Centre + new Vec3(-0.06, 0.105, 0.0)),
+        HostDrawing.At("shell-right", "Strap slot in the shell, right", Centre + new Vec3(-0.06, -0.105, 0.0)),
+        HostDrawing.At("shell-rear", "Rear rim", Centre + new Vec3(-0.14, 0, -0.03)),
+    ];
+
+    protected override IReadOnlyList<HostSurface> Drawing() =>
+    [
+        HostDrawing.Dome("shell", "paint", Centre, HalfAxes, 0, 1.75),
+        HostDrawing.Dome("face", "trim", Centre - 0.02 * Vec3.UnitZ, new Vec3(0.105, 0.08, 0.14), 1.3, Math.PI),
+        HostDrawing.Tube("neck", "trim", 0.12, new Vec3(-0.02, 0, 0.10), new Vec3(-0.04, 0, -0.06)),
+        HostDrawing.Body("shoulders", "trim", (0.08, -0.12, 0.10, 0.03), (0.04, -0.12, 0.24, 0.07), (-0.08, -0.12, 0.25, 0.08), (-0.14, -0.12, 0.10, 0.03)),
+        .. Sites.Select(s => new HostSurface(s.Id, s.Id, Surface(s).Grid(7, 7))),
+    ];
+}
+
+/// <summary>The helmets that ship.</summary>
+public sealed class HelmetFamily : HostFamily
+{
+    public override int Order => 5;
+
+    public override IReadOnlyList<Host> Presets { get; } =
+    [
+        new Helmet("helmet-cycling", "Cycling helmet", 0.002, 0.025, 200),
+        new Helmet("helmet-snow", "Snow helmet", 0.0025, 0.022, 220),
+        new Helmet("helmet-climbing", "Climbing helmet", 0.003, 0.020, 200),
+        new Helmet("helmet-motorcycle", "Motorcycle helmet", 0.004, 0.035, 250),
+    ];
+}

@@ -1,0 +1,88 @@
+using Ochema.Core.Loads;
+
+namespace Ochema.Core.Hosts;
+
+/// <summary>The thing that moves, or stands, and carries the rig: where it can be held, how it moves, what must stay clear.</summary>
+public abstract class Host
+{
+    private IReadOnlyList<Site>? sites;
+    private IReadOnlyList<Anchor>? anchors;
+    private HostPreset? published;
+
+    public abstract string Id { get; }
+
+    public abstract string Name { get; }
+
+    /// <summary>What recipes are grouped by: car, motorcycle, bicycle, helmet, hide.</summary>
+    public abstract string Kind { get; }
+
+    /// <summary>How it shakes and leans.</summary>
+    public abstract MotionProfile Motion { get; }
+
+    /// <summary>Places to hold on to, with their preset values.</summary>
+    public IReadOnlyList<Site> Sites => sites ??= MakeSites();
+
+    /// <summary>Closed points and edges that straps and tethers may end at.</summary>
+    public IReadOnlyList<Anchor> Anchors => anchors ??= MakeAnchors();
+
+    /// <summary>What a worn or snagging host must let go at, N; null where nothing has to break away.</summary>
+    public virtual double? BreakawayLimit => null;
+
+    /// <summary>True when it protects somebody's head: holes end that.</summary>
+    public virtual bool Protects => false;
+
+    /// <summary>What the speed on the tape is.</summary>
+    public virtual string SpeedName => "design speed";
+
+    public abstract IReadOnlyList<string> Cautions { get; }
+
+    /// <summary>The surface of a site; <paramref name="site"/> may carry edited measures.</summary>
+    public abstract PanelSurface Surface(Site site);
+
+    /// <summary>Everything published about it.</summary>
+    public HostPreset Published => published ??= new(
+        Id, Name, Kind, Sites, Anchors, [.. Sites.Select(s => PanelFrame.Of(s.Id, Surface(s)))], Drawing(), Wheels(), Cautions, Zones, SpeedName, Motion.Factors);
+
+    /// <summary>Places that must stay free, m.</summary>
+    public virtual IReadOnlyList<KeepClear> Zones => [];
+
+    /// <summary>The outline that a rig may be forbidden to leave: largest |x| ahead, behind, and |y|, m.</summary>
+    public abstract (double Front, double Rear, double Side) Outline { get; }
+
+    protected abstract IReadOnlyList<Site> MakeSites();
+
+    protected abstract IReadOnlyList<Anchor> MakeAnchors();
+
+    protected abstract IReadOnlyList<HostSurface> Drawing();
+
+    protected virtual IReadOnlyList<HostWheel> Wheels() => [];
+}
+
+/// <summary>Ready-made hosts of one kind. To add a kind of host is to add a file with one of these.</summary>
+public abstract class HostFamily
+{
+    /// <summary>Order among the kinds.</summary>
+    public abstract int Order { get; }
+
+    public abstract IReadOnlyList<Host> Presets { get; }
+}
+
+/// <summary>All hosts, found by reflection once.</summary>
+public static class HostLibrary
+{
+    public static IReadOnlyList<Host> All { get; } =
+        [.. typeof(HostFamily).Assembly.GetTypes().Where(t => !t.IsAbstract && t.IsSubclassOf(typeof(HostFamily)))
+            .Select(t => (HostFamily)Activator.CreateInstance(t)!).OrderBy(f => f.Order).SelectMany(f => f.Presets)];
+
+    /// <summary>The host with an id, or null.</summary>
+    public static Host? Find(string id) => All.FirstOrDefault(h => h.Id == id);
+}
+
+/// <summary>A box, m, that the rig, its swing and its loose ends must keep out of.</summary>
+/// <param name="Id">Stable name.</param>
+/// <param name="Name">In the user's words: "driver's view".</param>
+/// <param name="Low">Smallest x, y, z.</param>
+/// <param name="High">Largest x, y, z.</param>
+/// <param name="Why">What happens there.</param>
+/// <param name="Sight">Only to be seen through: thin rods and straps may cross it.</param>
+public sealed record KeepClear(string Id, string Name, double[] Low, double[] High, string Why, bool Sight = false);

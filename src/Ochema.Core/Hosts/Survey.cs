@@ -1,0 +1,126 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Hosts;
+
+/// <summary>An answer of the survey.</summary>
+public enum Answer
+{
+    NotAsked,
+    Yes,
+    No,
+}
+
+/// <summary>The short set of questions that is answered at the place, before anything is bought, and the rules of the day.</summary>
+public sealed record SiteSurvey
+{
+    [Option("Does a magnet stick here, at each foot?", HowTo = "try it: filler, aluminium and stainless look like steel", Forms = "panel,bolts")]
+    public Answer MagnetSticks { get; init; }
+
+    [Option("Flat or evenly curved under every hold?", HowTo = "no crease, swage line, seam or vent within the lip", Forms = "panel,shell")]
+    public Answer Even { get; init; }
+
+    [Option("Free of any other job?", HowTo = "towing, lamps, plate, cooling, view, instruments, keys, steering lock to lock, hatch")]
+    public Answer FreeOfOtherJobs { get; init; }
+
+    [Option("Suction cups allowed?", HowTo = "some event inspectors refuse them")]
+    public Answer SuctionAllowed { get; init; }
+
+    [Option("Drilling allowed?", HowTo = "ask the owner; never into a lining, a tank or a cable")]
+    public Answer DrillingAllowed { get; init; }
+
+    [Option("Glue allowed?", HowTo = "pads leave traces on old paint", Forms = "panel,shell")]
+    public Answer GlueAllowed { get; init; }
+
+    [Option("May it stand beyond the outline?", HowTo = "road and event rules")]
+    public Answer BeyondOutline { get; init; }
+
+    [Option("Declared a filming prop?", HowTo = "a drilled helmet protects nobody: never worn at risk again", Forms = "shell")]
+    public Answer FilmingProp { get; init; }
+}
+
+/// <summary>One way to hold on, judged against the place and the rules before anything is bought.</summary>
+/// <param name="Kind">Id of the base.</param>
+/// <param name="Reason">Why it is struck out; null when it can be used here.</param>
+public sealed record SurveyOption(string Kind, string Label, string? Reason);
+
+/// <summary>Rules that hold a way in or out at a place, each with its reason. One list, for choosing and for judging.</summary>
+public static class Survey
+{
+    /// <summary>Why this grip cannot be used here, or null.</summary>
+    public static string? Refusal(Grip grip, Site site, SiteSurvey survey, Host host)
+    {
+        var material = Catalogue.Shipped.Material(site.Material);
+        var place = site.Name.ToLowerInvariant();
+        if (!grip.Forms.Contains(site.Form))
+            return $"the {place} is {Words(site.Form)}; this needs {string.Join(" or ", grip.Forms.Select(Words))}";
+        if (grip.Magnet && survey.MagnetSticks == Answer.No)
+            return "you found that a magnet does not stick there";
+        if (grip.Magnet && survey.MagnetSticks != Answer.Yes && !material.Magnetic)
+            return $"a magnet does not stick to {material.Name.ToLowerInvariant()}";
+        if (grip.Suction && survey.SuctionAllowed == Answer.No)
+            return "suction cups are refused by the rules of the day";
+        if (grip.Suction && survey.Even == Answer.No)
+            return "a cup does not seal over a crease, a seam or a vent";
+        if (grip.Suction && site.Surface == SurfaceState.Textured)
+            return "a cup does not seal on a textured surface";
+        if (grip.Glue && survey.GlueAllowed == Answer.No)
+            return "glue is refused";
+        if (grip.Glue && survey.Even == Answer.No)
+            return "a pad needs an even place to stick";
+        if (grip.Drills && survey.DrillingAllowed == Answer.No)
+            return "drilling is refused by the owner";
+        if (grip.Drills && host.Protects && survey.FilmingProp != Answer.Yes)
+            return "a drilled helmet protects nobody any more: only when it is declared a filming prop, never worn at risk";
+        if (grip.LoadsGlass)
+            return "glass is never loaded";
+        return null;
+    }
+
+    /// <summary>Every kind of base at the rig's site, with the reason on whatever is struck out.</summary>
+    public static IReadOnlyList<SurveyOption> Options(RigDocument rig)
+    {
+        var host = HostLibrary.Find(rig.Host)!;
+        return [.. Kinds.Of(typeof(BaseKind)).Select(t => (Type: t, Info: Kind.InfoOf(t)))
+            .Select(k => new SurveyOption(k.Info.Id, k.Info.Label, Refusal(((BaseKind)Activator.CreateInstance(k.Type)!).Grip, rig.Site, rig.Survey, host)))
+            .OrderBy(o => o.Reason is not null).ThenBy(o => o.Label, StringComparer.Ordinal)];
+    }
+
+    /// <summary>Every site of the host, with the reason why the rig's base cannot go there.</summary>
+    public static IReadOnlyList<SurveyOption> Places(RigDocument rig)
+    {
+        var host = HostLibrary.Find(rig.Host)!;
+        return [.. host.Sites.Select(s => new SurveyOption(s.Id, s.Name, Refusal(rig.Base.Grip, s.Id == rig.Site.Id ? rig.Site : s, s.Id == rig.Site.Id ? rig.Survey : new(), host)))];
+    }
+
+    /// <summary>What the survey says of the rig as it stands.</summary>
+    internal static IEnumerable<ReportFinding> Findings(RigDocument rig, Host host)
+    {
+        if (Refusal(rig.Base.Grip, rig.Site, rig.Survey, host) is { } reason)
+        {
+            var can = Options(rig).Where(o => o.Reason is null).Select(o => o.Label.ToLowerInvariant()).Take(4).ToList();
+            var instead = can.Count > 0 ? $"It takes: {string.Join(", ", can)}." : "Nothing holds there; pick another place.";
+            yield return new ReportFinding("base", $"This base cannot be used here: {reason}. {instead}", Blocks: true);
+        }
+        if (rig.Survey.FreeOfOtherJobs == Answer.No)
+            yield return new ReportFinding("site", "The place has another job while the rig is on it: it must be free of it, or the rig goes elsewhere.", Blocks: true);
+        if (rig.Survey.DrillingAllowed == Answer.NotAsked && rig.Base.Grip.Drills)
+            yield return new ReportFinding("site", "It makes holes in the host: ask the owner first.");
+    }
+
+    private static string Words(SiteForm form) => form switch
+    {
+        SiteForm.Panel => "a panel",
+        SiteForm.Shell => "a helmet's shell",
+        SiteForm.Tube => "a round tube",
+        SiteForm.Ring => "a closed ring",
+        SiteForm.Bolts => "a pair of bolt heads",
+        SiteForm.Slot => "a door's window slot",
+        SiteForm.PaneEdge => "the edge of raised glass",
+        SiteForm.Threaded => "a threaded point of the host",
+        SiteForm.Floor => "a level place to stand on",
+        _ => "an edge to grip",
+    };
+}

@@ -1,0 +1,45 @@
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Joints;
+
+/// <summary>How much play a clearance hole leaves.</summary>
+public enum Fit
+{
+    Close,
+    Medium,
+    Free,
+}
+
+/// <summary>Rules for holes: passing, tapping, edges, countersinks, recesses.</summary>
+public static class Holes
+{
+    /// <summary>Clearance hole, m (ISO 273; ASME B18.2.8).</summary>
+    public static double Clearance(Fastener f, Fit fit) => fit switch { Fit.Close => f.ClearanceClose, Fit.Medium => f.ClearanceMedium, _ => f.ClearanceFree };
+
+    /// <summary>Hole middle to the edge that is wanted, m: twice the diameter in metal, 1.5 at the least; four in wood (usual rules).</summary>
+    public static double EdgeDistance(Fastener f, Material m) => f.MajorDiameter * (m.Family is MaterialFamily.Wood ? 4 : 1.5);
+
+    /// <summary>Deepest countersink, m: two thirds of the sheet (usual rule for riveted and screwed sheet).</summary>
+    public static double DeepestCountersink(double sheet) => sheet * 2 / 3;
+
+    /// <summary>Across the corners of a hexagon nut, m: the width of a recess for it.</summary>
+    public static double AcrossCorners(Fastener f) => f.AcrossFlats * 2 / Math.Sqrt(3);
+
+    /// <summary>What is wrong with a hole that the screw must pass, or null.</summary>
+    public static string? ClearanceFault(Fastener f, double hole) =>
+        hole >= f.ClearanceClose - 1e-5 ? null
+        : hole >= f.MajorDiameter - 1e-5 ? $"a {Size(hole)} hole is the screw's own size: {f.Name} needs {Size(f.ClearanceClose)} to pass"
+        : $"a {Size(hole)} hole is smaller than the screw: {f.Name} needs {Size(f.ClearanceClose)} to pass";
+
+    /// <summary>What is wrong with a hole that is to be tapped, or null.</summary>
+    public static string? TapFault(Fastener f, double hole)
+    {
+        var share = Threads.ThreadShare(f.MajorDiameter, f.Pitch, hole);
+        return share <= 0.05 ? $"a {Size(hole)} hole is too wide to tap {f.Name}: nothing is left to cut; drill {Size(f.TapDrill)}"
+            : share < 0.5 ? $"a {Size(hole)} hole leaves {share * 100:0} % of the thread: drill {Size(f.TapDrill)}"
+            : share > 0.95 ? $"a {Size(hole)} hole is too tight to tap {f.Name}: the tap breaks; drill {Size(f.TapDrill)}"
+            : null;
+    }
+
+    internal static string Size(double metres) => Checks.QuantityText.Of(metres, Quantities.Dimension.Length);
+}

@@ -1,0 +1,26 @@
+namespace Ochema.Core.Joints;
+
+/// <summary>A knot or end: what it is for and what strength it leaves.</summary>
+/// <param name="Keeps">Share of the line's strength left (Ashley and climbing tests vary; judgement, ±0.1).</param>
+/// <param name="ForElastic">True when it holds in elastic cord.</param>
+public sealed record Knot(string Id, string Name, double Keeps, bool ForElastic, string Use, string Source);
+
+/// <summary>Knots, lashings and ends of lines.</summary>
+public static class Lashing
+{
+    public static IReadOnlyList<Knot> Knots { get; } =
+    [
+        new("bowline", "Bowline", 0.65, false, "a loop that does not slip; tie its tail", "common practice, no source"),
+        new("figure-eight", "Figure-eight loop", 0.75, false, "a loop that stays tied", "common practice, no source"),
+        new("clove-hitch", "Clove hitch with two half hitches", 0.6, false, "round a tube", "common practice, no source"),
+        new("double-overhand", "Double overhand stopper", 0.6, true, "the end of elastic cord", "common practice, no source"),
+        new("crimp", "Crimped ferrule", 0.8, true, "wire and elastic, with a thimble", "common practice, no source"),
+        new("sewn", "Sewn end", 0.85, true, "webbing as sold", "common practice, no source"),
+    ];
+
+    /// <summary>Friction of a lashing: n turns round a bar at a tension hold n·2π·μ·T along it.</summary>
+    public static double Slide(int turns, double tension, double friction) => turns * 2 * Math.PI * friction * tension;
+
+    /// <summary>What is wrong with a knot in a line, or null.</summary>
+    public static string? Fault(Knot knot, bool elastic) => elastic && !knot.ForElastic ? $"a {knot.Name.ToLowerInvariant()} slips in elastic: {string.Join(" or ", Knots.Where(k => k.ForElastic).Select(k => k.Name.ToLowerInvariant()))}" : null;
+}

@@ -1,0 +1,332 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Joints;
+
+/// <summary>What a layer of a screwed joint does.</summary>
+public enum LayerRole
+{
+    /// <summary>A sheet, plate, washer or block that the screw passes through.</summary>
+    Clearance,
+
+    /// <summary>Rubber, felt, silicone: passes, and creeps.</summary>
+    Soft,
+
+    /// <summary>Nothing: the inside of a ring, a gap that stays open.</summary>
+    Gap,
+
+    /// <summary>A tapped hole right through.</summary>
+    Tapped,
+
+    /// <summary>A tapped hole with a bottom; its thickness is the depth of thread.</summary>
+    Blind,
+
+    /// <summary>A nut.</summary>
+    Nut,
+
+    /// <summary>What the tip must not enter: liner, tank, cable.</summary>
+    KeepOut,
+}
+
+/// <summary>One layer, from the head towards the tip.</summary>
+/// <param name="Thickness">m; for a blind socket the depth of its thread.</param>
+/// <param name="Material">Catalogue id; empty for gaps.</param>
+/// <param name="Width">Drawn width, m.</param>
+/// <param name="Hole">Hole drilled, m; null when it is drilled right.</param>
+/// <param name="Edge">Hole's middle to the nearest edge, m; null when far.</param>
+/// <param name="Countersink">Depth of a countersink in it, m.</param>
+public sealed record StackLayer(string Name, LayerRole Role, double Thickness, string Material, double Width = 0.03, double? Hole = null, double? Edge = null, double Countersink = 0);
+
+/// <summary>The user's own choices for a joint, as built.</summary>
+public sealed record JointChoice
+{
+    [StockChoice("Thread", "fasteners")]
+    public string? Thread { get; init; }
+
+    [Measure("Screw as bought or cut", Dimension.Length, 0.003, 0.4, HowTo = "under the head to the tip; a countersunk one with its head; leave empty for the length to buy", Measured = true)]
+    public double? Length { get; init; }
+
+    [Measure("Hole drilled", Dimension.Length, 0.001, 0.05, HowTo = "the drill you used; leave empty for the right one", Measured = true)]
+    public double? Hole { get; init; }
+
+    [Measure("Pad added in the stack", Dimension.Length, 0, 0.02, HowTo = "rubber, felt, tape under the part: it eats thread", Measured = true)]
+    public double? Pad { get; init; }
+
+    [Measure("Tightened with", Dimension.Torque, 0.1, 150, HowTo = "torque wrench, or scale × spanner length; leave empty for the usual", Measured = true)]
+    public double? Torque { get; init; }
+
+    [Option("Against turning loose")]
+    public Loosening? Means { get; init; }
+}
+
+/// <summary>Something about a joint. <paramref name="Layer"/> is the layer it is marked on, −1 for the screw.</summary>
+public sealed record JointFinding(string Text, int Layer, bool Blocks);
+
+/// <summary>A layer as drawn: where it begins under the head, m.</summary>
+public sealed record LayerReport(string Name, LayerRole Role, double From, double Thickness, double Width, double Hole, string Material);
+
+/// <summary>A screwed joint as published: a section to scale, what to buy, what is wrong.</summary>
+/// <param name="Length">The screw looked at, m: the user's, or the one to buy after cutting.</param>
+/// <param name="Grip">Thickness clamped before the first thread, m.</param>
+/// <param name="Engagement">Thread engaged, m; <paramref name="Wanted"/> is the least that is wanted.</param>
+/// <param name="Protrusion">Past the thread, m.</param>
+/// <param name="Buy">Nearest length on sale, m, null when none is long enough.</param>
+/// <param name="TapDrill">m; 0 when nothing is tapped.</param>
+/// <param name="Reassemblies">Times a tapped plastic thread may be made up; null for metal.</param>
+public sealed record JointReport(
+    string Id, string Station, string Title, string Thread, double MajorDiameter, double HeadWidth, double HeadHeight, bool Countersunk, IReadOnlyList<LayerReport> Layers,
+    double Length, double Grip, double Engagement, double Wanted, double Protrusion, double? Buy, double CutOff, double Clearance, double TapDrill,
+    double Preload, Loosening Means, int LooseningGrade, string LooseningSays, int? Reassemblies, IReadOnlyList<JointFinding> Findings, IReadOnlyList<string> Notes);
+
+/// <summary>
+/// A screwed joint: a stack of layers with a thread through it. It knows its grip, what is left to engage, whether it bottoms,
+/// sticks out or runs out of thread, what to buy and what holds it from turning loose.
+/// </summary>
+public sealed record ScrewJoint
+{
+    /// <summary>Tensile strength of the screws taken, Pa: class 8.8 is stronger, hardware-shop ones not (SAE J429 grade 2, from memory).</summary>
+    private const double ScrewStrength = 510e6;
+
+    /// <summary>Thread that ought to show past a nut: two turns (common practice, no source).</summary>
+    private const double TurnsPastNut = 2;
+
+    public required string Id { get; init; }
+    public required string Station { get; init; }
+
+    /// <summary>In the user's words: "spacer to plate".</summary>
+    public required string Title { get; init; }
+
+    public required Fastener Thread { get; init; }
+
+    /// <summary>From the head to the tip.</summary>
+    public required IReadOnlyList<StackLayer> Layers { get; init; }
+
+    public bool Countersunk { get; init; }
+
+    /// <summary>Screw length, m; null: the length to buy.</summary>
+    public double? Length { get; init; }
+
+    public Loosening Means { get; init; } = Loosening.ToolTightMarked;
+
+    /// <summary>Tightening torque, N·m; null: what goes with the means.</summary>
+    public double? Torque { get; init; }
+
+    /// <summary>How far the tip may stand out past the last layer, m.</summary>
+    public double AllowedProtrusion { get; init; } = 0.05;
+
+    /// <summary>Friction between the clamped faces.</summary>
+    public double Friction { get; init; } = 0.2;
+
+    /// <summary>Force and moment that the joint carries, and the part of it that one of its screws takes.</summary>
+    public Func<CaseForces, (Vec3 Force, Vec3 Moment)>? Load { get; init; }
+
+    /// <summary>Direction of the screw.</summary>
+    public Vec3 Axis { get; init; } = Vec3.UnitZ;
+
+    /// <summary>Screws that share it, and the lever between their middle and the far edge, m.</summary>
+    public int Count { get; init; } = 1;
+
+    public double Lever { get; init; } = 0.015;
+
+    private double Major => Thread.MajorDiameter;
+
+    private int ThreadLayer => Layers.ToList().FindIndex(l => l.Role is LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut);
+
+    /// <summary>Clamped before the thread, m.</summary>
+    public double Grip => Layers.Take(ThreadLayer).Sum(l => l.Thickness);
+
+    /// <summary>Least engagement wanted, m: the whole nut, or a rule by material, never more than a blind socket has.</summary>
+    public double Wanted
+    {
+        get
+        {
+            var l = Layers[ThreadLayer];
+            var rule = Threads.WantedEngagement(Thread, Catalogue.Shipped.Material(l.Material));
+            return l.Role switch { LayerRole.Nut => l.Thickness, LayerRole.Blind => Math.Min(rule, 0.7 * l.Thickness), _ => Math.Min(rule, l.Thickness) };
+        }
+    }
+
+    /// <summary>Shortest and longest screw that is right, m.</summary>
+    public (double Least, double Most) Range
+    {
+        get
+        {
+            var l = Layers[ThreadLayer];
+            var grip = Grip;
+            var least = grip + Wanted + (l.Role == LayerRole.Nut ? TurnsPastNut * Thread.Pitch : 0);
+            var behind = Layers.Skip(ThreadLayer + 1).TakeWhile(x => x.Role != LayerRole.KeepOut).Sum(x => x.Thickness);
+            var most = l.Role == LayerRole.Blind ? grip + l.Thickness - 0.5 * Thread.Pitch : grip + l.Thickness + behind + (Layers.Any(x => x.Role == LayerRole.KeepOut) ? 0 : AllowedProtrusion);
+            return (least, Math.Max(least, most));
+        }
+    }
+
+    /// <summary>The joint with the user's choices put in.</summary>
+    public ScrewJoint With(JointChoice choice)
+    {
+        var layers = Layers.ToList();
+        if (choice.Hole is { } hole)
+        {
+            // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate.
+            var at = layers.FindIndex(l => l.Role is LayerRole.Tapped) is >= 0 and var t ? t : layers.FindIndex(l => l.Role == LayerRole.Clearance);
+            if (at >= 0)
+                layers[at] = layers[at] with { Hole = hole };
+        }
+        if (choice.Pad is > 0 and var pad)
+            layers.Insert(Math.Max(0, ThreadLayer), new StackLayer("Pad added", LayerRole.Soft, pad, "rubber-soft"));
+        return this with
+        {
+            Layers = layers,
+            Thread = choice.Thread is { } id ? Catalogue.Shipped.Find<Fastener>("fasteners", id) : Thread,
+            Length = choice.Length ?? Length,
+            Torque = choice.Torque ?? Torque,
+            Means = choice.Means ?? Means,
+        };
+    }
+
+    /// <summary>Preload, N, after the soft layers have crept.</summary>
+    public double Preload => Math.Min(0.75 * Thread.ProofLoad, Threads.Preload(Torque ?? LooseningGrade.Torque(Means, Thread), Major)) * (Layers.Any(l => l.Role == LayerRole.Soft) ? SoftKeeps : 1);
+
+    /// <summary>Share of the preload that soft layers keep after the first run (judgement, 0.3–0.8).</summary>
+    private const double SoftKeeps = 0.5;
+
+    /// <summary>The screw looked at, m.</summary>
+    public double Screw
+    {
+        get
+        {
+            if (Length is { } own)
+                return own;
+            var (least, most) = Range;
+            return StockLengths.Nearest(Thread, least, most) is { } s ? s.Buy - s.CutOff : least;
+        }
+    }
+
+    /// <summary>Thread engaged by the screw looked at, m.</summary>
+    public double Engagement => Math.Clamp(Screw - Grip, 0, Layers[ThreadLayer].Thickness);
+
+    /// <summary>The section with everything that is wrong.</summary>
+    public JointReport Report()
+    {
+        var findings = new List<JointFinding>();
+        var at = ThreadLayer;
+        var l = Layers[at];
+        var (grip, screw, wanted) = (Grip, Screw, Wanted);
+        var (least, most) = Range;
+        var sale = StockLengths.Nearest(Thread, least, most);
+        var past = screw - grip;
+        var protrusion = Math.Max(0, past - l.Thickness);
+        if (past <= 0)
+            findings.Add(new($"the screw ends before the thread begins: it needs {Holes.Size(least)} under the head", -1, true));
+        else if (past < wanted - 1e-5)
+            findings.Add(new($"only {Holes.Size(past)} of thread grips, {Holes.Size(wanted)} is wanted: take {Holes.Size(least)}", at, past < 0.6 * wanted));
+        if (l.Role == LayerRole.Blind && past > l.Thickness + 1e-5)
+            findings.Add(new($"it bottoms in the socket, {Holes.Size(past - l.Thickness)} too long: nothing is clamped, and the socket is driven out", at, true));
+        else if (Layers.Skip(at + 1).Any(x => x.Role == LayerRole.KeepOut))
+        {
+            var free = Layers.Skip(at + 1).TakeWhile(x => x.Role != LayerRole.KeepOut).Sum(x => x.Thickness);
+            if (protrusion > free + 1e-5)
+                findings.Add(new($"its tip stands {Holes.Size(protrusion - free)} into the {Layers.First(x => x.Role == LayerRole.KeepOut).Name.ToLowerInvariant()}: nothing may enter there", Layers.ToList().FindIndex(x => x.Role == LayerRole.KeepOut), true));
+        }
+        else if (protrusion > AllowedProtrusion + 1e-5)
+            findings.Add(new($"it stands {Holes.Size(protrusion)} proud, {Holes.Size(AllowedProtrusion)} is allowed: cut it or take {Holes.Size(most)}", -1, true));
+        if (sale is null && Length is null)
+            findings.Add(new($"no screw on sale is {Holes.Size(least)} long: use threaded rod", -1, false));
+        // Long bolts are sold with a plain shank: thread 2d + 6 mm (ISO 888), 2d + 1/4 in (ASME B18.2.1).
+        var threaded = 2 * Major + (Threads.Inch(Thread) ? 0.00635 : 0.006);
+        if (screw > 0.05 && l.Role is LayerRole.Nut or LayerRole.Tapped && grip < screw - threaded - 1e-5)
+            findings.Add(new($"a partly threaded bolt of {Holes.Size(screw)} runs out of thread {Holes.Size(screw - threaded - grip)} before the nut grips: take a fully threaded one or a washer", -1, false));
+        for (var i = 0; i < Layers.Count; i++)
+        {
+            var layer = Layers[i];
+            if (layer.Hole is { } hole)
+            {
+                var fault = layer.Role is LayerRole.Tapped or LayerRole.Blind ? Holes.TapFault(Thread, hole) : Holes.ClearanceFault(Thread, hole);
+                if (fault is not null)
+                    findings.Add(new($"{layer.Name.ToLowerInvariant()}: {fault}", i, true));
+            }
+            if (layer.Edge is { } edge && layer.Material.Length > 0 && Holes.EdgeDistance(Thread, Catalogue.Shipped.Material(layer.Material)) is var want && edge < want - 1e-5)
+                findings.Add(new($"{layer.Name.ToLowerInvariant()}: the hole is {Holes.Size(edge)} from the edge, {Holes.Size(want)} is wanted", i, false));
+            if (layer.Countersink > Holes.DeepestCountersink(layer.Thickness) + 1e-6)
+                findings.Add(new($"{layer.Name.ToLowerInvariant()}: a countersink of {Holes.Size(layer.Countersink)} leaves a knife edge in {Holes.Size(layer.Thickness)}: two thirds at the most", i, false));
+        }
+        var notes = new List<string>();
+        if (Layers.Any(x => x.Role == LayerRole.Soft))
+            notes.Add("Soft layers creep: tighten again after the first run.");
+        var nutMaterial = Catalogue.Shipped.Material(l.Material);
+        if (Threads.Reassemblies(nutMaterial) is { } times)
+            notes.Add($"Tapped plastic: about {times} times on and off, then a new hole or an insert.");
+        if (Layers.Any(x => x.Material.StartsWith("al-", StringComparison.Ordinal)) && Layers.Any(x => x.Material.StartsWith("stainless", StringComparison.Ordinal)))
+            notes.Add("Stainless on aluminium eats it in salt and wet: grease or a plastic washer between.");
+        double from = 0;
+        var drawn = new List<LayerReport>();
+        foreach (var x in Layers)
+        {
+            var hole = x.Hole ?? (x.Role switch { LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut => Thread.TapDrill, LayerRole.Gap or LayerRole.KeepOut => x.Role == LayerRole.Gap ? x.Width : 0, _ => Thread.ClearanceClose });
+            drawn.Add(new(x.Name, x.Role, from, x.Thickness, x.Width, hole, x.Material.Length > 0 ? Catalogue.Shipped.Material(x.Material).Name : ""));
+            from += x.Thickness;
+        }
+        return new JointReport(Id, Station, Title, Thread.Name, Major, Thread.AcrossFlats, Countersunk ? Major / 2 : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement, wanted, protrusion,
+            sale?.Buy, sale?.CutOff ?? 0, Thread.ClearanceClose, l.Role == LayerRole.Tapped ? Thread.TapDrill : 0, Preload, Means, LooseningGrade.Of(Means), LooseningGrade.Says(Means), Threads.Reassemblies(nutMaterial), findings, notes);
+    }
+
+    /// <summary>Load, N, at which the thread strips with the engagement there is.</summary>
+    public double StripLoad
+    {
+        get
+        {
+            var l = Layers[ThreadLayer];
+            return Threads.StripLoad(Thread, Math.Max(1e-5, Engagement), l.Hole ?? Thread.TapDrill, Catalogue.Shipped.Material(l.Material), ScrewStrength);
+        }
+    }
+
+    /// <summary>What its load can do to it; none when it carries none.</summary>
+    public IEnumerable<Check> Checks(RigBuilder b) => Load is null ? [] : [new JointStrength(b, this), new JointSlip(b, this)];
+
+    /// <summary>Pull along one screw and slide on it, N, of a case; a moment across the axis pulls at the lever.</summary>
+    internal (double Pull, double Slide) Share(CaseForces f)
+    {
+        var (force, moment) = Load!(f);
+        var pull = Math.Abs(force.Dot(Axis)) / Count + moment.PerpendicularTo(Axis).Length / (Lever * Math.Max(1, Count / 2.0));
+        var slide = force.PerpendicularTo(Axis).Length / Count + (Count > 1 ? Math.Abs(moment.Dot(Axis)) / (Lever * Count) : 0);
+        return (pull, slide);
+    }
+}
+
+/// <summary>The screw and its thread: preload and pull against proof load and stripping, the smaller of the two.</summary>
+internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".strength", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} tears its thread")
+{
+    private readonly double strip = joint.StripLoad;
+    private readonly double preload = joint.Preload;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var (pull, _) = joint.Share(f);
+        var capacity = Math.Min(strip, joint.Thread.ProofLoad);
+        // A tight joint passes on a part of the pull only; the larger of preload and pull, plus that part, is what the screw sees.
+        var tension = Math.Max(preload, pull) + 0.2 * Math.Min(preload, pull);
+        sheet?.Formula("{k} × max({F}, {N}) × 1.2… ÷ min({S}, {P})", "stripping by shear area (FED-STD-H28/2), proof load ISO 898-1 or SAE J429, preload T ÷ (K·d) (Shigley ch. 8)", "A worn or crossed thread.")
+            .Factor(b, FactorTable.Bolt).Term("F", "preload", preload, Dimension.Force, $"tightened with {(joint.Torque is null ? "what goes with its means" : "your torque")}, K = {Threads.NutFactor}")
+            .Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "thread strips at", strip, Dimension.Force, $"{joint.Engagement * 1000:0.0} mm engaged")
+            .Term("P", "proof load", joint.Thread.ProofLoad, Dimension.Force, joint.Thread.Source);
+        return Ratio(b.Factors[FactorTable.Bolt] * (pull + 0.2 * preload), capacity) is var u && tension > capacity ? Math.Max(u, Ratio(tension, capacity)) : u;
+    }
+}
+
+/// <summary>A joint that slides or opens: k·S ≤ μ·(F − N).</summary>
+internal sealed class JointSlip(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".slip", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} slips or opens")
+{
+    private readonly double preload = joint.Preload;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var (pull, slide) = joint.Share(f);
+        var k = b.Factors[FactorTable.Friction];
+        sheet?.Formula("({k} × {N} + {k} × {S} ÷ {μ}) ÷ {F}", "separation and Coulomb friction on the preload", "A hole that lets the screw bear on its side: counted as slipped.")
+            .Factor(b, FactorTable.Friction).Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "slide on one screw", slide, Dimension.Force)
+            .Term("μ", "friction of the faces", joint.Friction, Dimension.Factor, "judgement, 0.1–0.5").Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means" : "your torque");
+        return Ratio(k * (pull + slide / joint.Friction), preload);
+    }
+}

@@ -1,0 +1,82 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Rigs.Bases;
+
+/// <summary>A bar with a magnet glued in each angled end, across two steel bolt heads.</summary>
+[Kind("magnet-cross-bar", "Cross-bar with magnet ends", "On and off in a second, clears key and gauges; a bolt head gives a magnet little to hold.",
+    Caution = "What lets go lands in the rider's lap: tether it. Keys and cards away from the ends.")]
+public sealed record MagnetCrossBar : BaseKind
+{
+    [Measure("Span", Dimension.Length, 0.04, 0.5, HowTo = "bolt head to bolt head, middle to middle")]
+    public double Span { get; init; } = 0.10;
+
+    [Measure("Rise", Dimension.Length, 0.005, 0.15, HowTo = "bolt heads to the bar: what must clear key and gauges")]
+    public double Rise { get; init; } = 0.03;
+
+    [StockChoice("Bar", "sections", Only = "round,round-tube")]
+    public string Bar { get; init; } = "tube-al-16x1-5";
+
+    [StockChoice("Magnets", "magnets")]
+    public string Magnet { get; init; } = "magnet-16";
+
+    [Measure("Felt under the magnets", Dimension.Length, 0, 0.004, HowTo = "pressed")]
+    public double Felt { get; init; } = 0.0003;
+
+    [Measure("Glued depth", Dimension.Length, 0.003, 0.06, HowTo = "how deep the magnet sits in the bar's end")]
+    public double GlueDepth { get; init; } = 0.008;
+
+    [StockChoice("Glue", "glues")]
+    public string Glue { get; init; } = "epoxy-24h";
+
+    [Measure("Pull measured on the bolt head", Dimension.Force, 0.5, 500, HowTo = "straight off with a luggage scale", Measured = true)]
+    public double? MeasuredPull { get; init; }
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Bolts], Magnet: true);
+
+    public override Mount Build(RigBuilder b)
+    {
+        var row = b.Stock.Find<MagnetRow>("magnets", Magnet);
+        var bar = b.Stock.Find<SectionRow>("sections", Bar);
+        var (section, metal) = (b.Stock.Section(Bar), b.Stock.MaterialOf(Bar));
+        var bolt = ClampParts.Diameter(b);
+        var glue = Joints.Glues.Find(Glue);
+        var middle = b.Node("cross-bar", b.Surface.Point(b.Rig.At[0], 0) + (Rise + row.Height) * b.Surface.Normal);
+        foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })
+        {
+            var id = name + "-magnet";
+            var spot = b.Spot(id, "base", name + " magnet", side * Span / 2, 0);
+            var grip = new MagnetGrip(row, spot, Felt, MeasuredPull, b.Factors, HeadShare(bolt, row.Diameter));
+            var gap = Felt + row.Coat + 0.0002;
+            var hold = Rigs.Holds.PanelHold.Place(b, spot, 2e6 * 0.001 / (gap + 0.001), 4e5 * 0.001 / (gap + 0.001), 40, Math.Min(bolt, row.Diameter) / 2, row.Height, row.Mass, row.Friction, "magnet");
+            if (!b.HoldsGone)
+            {
+                var group = b.SlideGroup("base");
+                group.Add(spot, hold.Spring, load => row.Friction * (grip.Pull - load.Pull));
+                b.Checks.Add(new MagnetSlide(b, spot, hold.Spring, grip, group));
+                b.Checks.Add(new MagnetPull(b, spot, hold.Spring, grip));
+            }
+            var area = Math.PI * row.Diameter * GlueDepth;
+            b.Checks.Add(new HoldPullOff(b, spot with { Id = id + "-glue" }, hold.Spring, $"Glue of the {name} magnet lets go", FactorTable.Adhesive,
+                area * glue.Shear * glue.Share(7 * 86400, b.Rig.Run.Temperature), row.Diameter, $"{glue.Name}, {GlueDepth * 1000:0.#} mm deep; {glue.Source}"));
+            if (glue.Fault("metal", "metal", b.Rig.Run.Temperature) is { } fault)
+                b.Findings.Add(new Assessment.ReportFinding("base", $"The {name} magnet's glue: {fault}.", true));
+            var piece = b.Beam("base", id + "-bar", "cross-bar", hold.Top.Node, middle, section, metal, Vec3.UnitX);
+            b.Checks.Add(new SectionStrength(b, "base", id + "-bar", "Bar bends", piece));
+            b.Shape(id + "-bar", "base", "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);
+            b.Part("base", row.Name, row.Mass, row.Price);
+        }
+        b.Part("base", $"{bar.Name}, ends angled, {glue.Name.ToLowerInvariant()}", section.Area * Span * 1.2 * metal.Density, 6);
+        return new Mount(middle, b.Position(middle), b.Surface.Normal);
+    }
+
+    /// <summary>A bolt head smaller than the pot carries that share of its field: the areas' ratio (judgement, 0.5–1 ×).</summary>
+    public static double HeadShare(double bolt, double magnet) => Math.Min(1, bolt * bolt / (magnet * magnet));
+}

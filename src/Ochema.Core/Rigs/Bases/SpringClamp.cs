@@ -1,0 +1,41 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+
+namespace Ochema.Core.Rigs.Bases;
+
+/// <summary>A padded spring clamp on an edge, rail or branch.</summary>
+[Kind("spring-clamp", "Padded spring clamp", "Goes on anything in a second; holds a light camera, turns under a heavy one.",
+    Caution = "Not over anybody's head without a tether.")]
+public sealed record SpringClamp : BaseKind
+{
+    [Measure("Jaw force", Dimension.Force, 5, 400, HowTo = "luggage scale on one jaw until it opens; 40 to 90 N are usual")]
+    public double Force { get; init; } = 70;
+
+    [Measure("Opens to", Dimension.Length, 0.01, 0.15, HowTo = "between the pads")]
+    public double Opens { get; init; } = 0.055;
+
+    [Measure("Pad radius", Dimension.Length, 0.004, 0.04, HowTo = "half across a jaw's pad")]
+    public double PadRadius { get; init; } = 0.012;
+
+    [Measure("Height", Dimension.Length, 0.01, 0.1, HowTo = "rail to the stud's seat")]
+    public double Height { get; init; } = 0.03;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Edge, SiteForm.Tube, SiteForm.PaneEdge]);
+
+    public override Mount Build(RigBuilder b)
+    {
+        if (b.Rig.Site.Diameter is { } d && d > Opens)
+            b.Findings.Add(new Assessment.ReportFinding("base", $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
+        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, 0.12, PadRadius, 6e4, 25, ClampParts.RubberFriction);
+        if (!b.HoldsGone)
+            b.Checks.Add(GripTurn.Of(b, "base-hold", "Jaw turns", hold.Spring, b.Surface.U, FrictionGrip.Jaw(Force, PadRadius, ClampParts.RubberFriction), "two pads, even pressure, Coulomb friction", "jaw force as you measured it; rubber 0.3–0.5, judgement"));
+        b.Part("base", "Padded spring clamp with stud", 0.12, 6);
+        return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud");
+    }
+}

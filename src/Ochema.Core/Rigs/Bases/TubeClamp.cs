@@ -1,0 +1,82 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Rigs.Bases;
+
+/// <summary>One or two clamps with jaws round a tube.</summary>
+[Kind("tube-clamp", "Tube clamp", "Grips bars, racks and roll hoops without traces; turns on the tube before it bends.",
+    Caution = "A clamp that turns drops the camera into the wind: mark it against the tube, and look at the mark.")]
+public sealed record TubeClamp : BaseKind
+{
+    [Measure("Clamps side by side", Dimension.Count, 1, 2, HowTo = "two, apart along the tube, for anything tall")]
+    public double Count { get; init; } = 1;
+
+    [Measure("Apart", Dimension.Length, 0.04, 0.8, HowTo = "middle to middle, when there are two")]
+    public double Apart { get; init; } = 0.15;
+
+    [Measure("Smallest tube it closes on", Dimension.Length, 0.005, 0.15, HowTo = "stamped on it; check against the real tube")]
+    public double Smallest { get; init; } = 0.018;
+
+    [Measure("Largest tube it closes on", Dimension.Length, 0.01, 0.2, HowTo = "stamped on it; check against the real tube")]
+    public double Largest { get; init; } = 0.052;
+
+    [Measure("Screw tightened with", Dimension.Torque, 0.3, 40, HowTo = "by hand on a knob 2 to 4 N·m")]
+    public double Torque { get; init; } = 4;
+
+    [Option("Lining", HowTo = "rubber holds better and spares the finish")]
+    public ClampLining Lining { get; init; } = ClampLining.Rubber;
+
+    [Measure("Socket height", Dimension.Length, 0.01, 0.1, HowTo = "tube's surface to the screw face")]
+    public double Height { get; init; } = 0.025;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Edge]);
+
+    public override Mount Build(RigBuilder b)
+    {
+        ClampParts.Range(b, Smallest, Largest);
+        var d = ClampParts.Diameter(b);
+        var friction = Lining == ClampLining.Rubber ? ClampParts.RubberFriction : ClampParts.MetalFriction;
+        var thread = b.Stock.Find<Fastener>("fasteners", "m8");
+        var capacity = FrictionGrip.Halves(Threads.Preload(Torque, thread.MajorDiameter), d, friction);
+        var n = (int)Math.Round(Count);
+        var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}", n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, 0.18, 0.02,
+            rocking: Lining == ClampLining.Rubber ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
+        foreach (var h in holds)
+        {
+            if (!b.HoldsGone)
+                b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U, capacity, "two jaws on a tube, Coulomb friction", $"closed by an M8 screw at your torque, K = {Threads.NutFactor}; friction {friction:0.00}, judgement"));
+            b.Part("base", "Tube clamp", 0.18, 14);
+        }
+        b.Joint(new ScrewJoint
+        {
+            Id = "clamp-stud", Station = "base", Title = "stud in the clamp", Thread = b.Stock.Find<Fastener>("fasteners", "3-8-16"), Means = Loosening.JamNuts,
+            Layers = [ClampParts.Nut(b.Stock.Find<Fastener>("fasteners", "3-8-16")) with { Role = LayerRole.Clearance, Name = "Jam nut" }, new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
+        });
+        if (n == 1)
+            return holds[0].Top;
+        var middle = b.Node("clamp-rail", 0.5 * (holds[0].Top.Position + holds[1].Top.Position));
+        var rail = Section.Of(SectionShape.SquareTube, 0.025, 0.025, 0.002);
+        var metal = b.Stock.Material("al-6063-t5");
+        foreach (var h in holds)
+        {
+            var piece = b.Beam("base", h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, rail, metal, h.Top.Axis);
+            b.Checks.Add(new SectionStrength(b, "base", h.Id + "-rail", "Rail bends", piece));
+            b.Shape(h.Id + "-rail", "base", "tube", [b.Point(h.Top.Node), b.Point(middle)], [0.025]);
+        }
+        return new Mount(middle, b.Position(middle), holds[0].Top.Axis);
+    }
+}
+
+/// <summary>What a clamp is lined with.</summary>
+public enum ClampLining
+{
+    Rubber,
+    Bare,
+}

@@ -1,0 +1,56 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Rigs.Heads;
+
+/// <summary>A cradle bent from sheet round a small camera.</summary>
+[Kind("cradle-head", "Sheet-metal cradle", "Holds a camera that has no socket; made in an hour, to its size plus the pads.",
+    Caution = "Edges filed and taped; a band over the top, or it jumps out on a bump.")]
+public sealed record CradleHead : HeadKind
+{
+    [StockChoice("Sheet", "materials", Only = "al-5052-h32,al-6061-t6,steel-s235,stainless-304")]
+    public string Sheet { get; init; } = "al-5052-h32";
+
+    [Measure("Sheet thickness", Dimension.Length, 0.0005, 0.004, HowTo = "calipers")]
+    public double Thickness { get; init; } = 0.0015;
+
+    [Measure("Pads", Dimension.Length, 0, 0.01, HowTo = "felt or foam on each side, pressed")]
+    public double Pad { get; init; } = 0.002;
+
+    [Measure("Inside bend radius", Dimension.Length, 0.0002, 0.02, HowTo = "the rod it is bent round")]
+    public double BendRadius { get; init; } = 0.002;
+
+    [Measure("Walls", Dimension.Length, 0.008, 0.08, HowTo = "height of the sides")]
+    public double Wall { get; init; } = 0.03;
+
+    /// <summary>Band over the top: what a rubber band or hook-and-loop holds, N (judgement, 10–40).</summary>
+    private const double Band = 20;
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var row = b.Stock.Find<HeadRow>("heads", "cradle");
+        var sheet = b.Stock.Material(Sheet);
+        var body = b.Stock.Find<CameraRow>("cameras", b.Rig.Camera.Body);
+        var inside = body.Width + 2 * Pad;
+        var flat = inside + 2 * Wall + 2 * Bend.Allowance(Math.PI / 2, BendRadius, Thickness) - 4 * BendRadius;
+        var head = b.Own("head");
+        b.Checks.Add(new BendCracks(head, head + "-sheet", sheet, Thickness, BendRadius));
+        b.Checks.Add(new CradleBand(b, head, Band));
+        b.Part(head, $"Cradle {inside * 1000:0.#} mm inside, flat {flat * 1000:0.#} × {body.Length * 1000:0} mm of {Thickness * 1000:0.#} mm {sheet.Name}", flat * body.Length * Thickness * sheet.Density, 2);
+        return HeadParts.Build(b, from, row, null, "Cradle turns on its screw");
+    }
+}
+
+/// <summary>The band over a cradle against what throws the camera up.</summary>
+internal sealed class CradleBand(RigBuilder b, string station, double band) : Check(station + ".band", station, station, "Camera jumps out of its cradle")
+{
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var up = Math.Max(0, f.Case.Field.Z) * b.CameraOf(Station).Mass;
+        sheet?.Formula("{k} × {U} ÷ {B}", "upward force on the camera against the band", "A band that ages in the sun.")
+            .Factor(b, Checks.FactorTable.Friction).Term("U", "thrown up by", up, Dimension.Force).Term("B", "band holds", band, Dimension.Force, "judgement, 10–40 N");
+        return Ratio(b.Factors[Checks.FactorTable.Friction] * up, band);
+    }
+}

@@ -1,0 +1,31 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Rigs.Heads;
+
+/// <summary>A stabilised gimbal, standing or hanging.</summary>
+[Kind("gimbal", "Stabilised gimbal", "Takes out what is slow; heavy, leans in the wind when it hangs, and needs room to turn.",
+    Caution = "Balanced with the lens that is on it, and retuned after every swap. Motors off before you reach in.")]
+public sealed record GimbalHead : HeadKind
+{
+    [StockChoice("Gimbal", "heads", Only = "gimbal")]
+    public string Stock { get; init; } = "gimbal-small";
+
+    [Measure("Room to turn", Dimension.Length, 0.05, 0.6, HowTo = "pivot to the nearest thing it could hit")]
+    public double Room { get; init; } = 0.3;
+
+    [Measure("Frontal area with camera", Dimension.Area, 0.005, 0.4, HowTo = "height × width of camera and frame")]
+    public double Area { get; init; } = 0.05;
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var row = b.Stock.Find<HeadRow>("heads", Stock);
+        var seat = HeadParts.Build(b, from, row, null, "Gimbal's mount turns");
+        var head = b.Own("head");
+        b.Checks.Add(new GimbalRoom(b, head, Room));
+        if (from.Axis.Z < -0.5)
+            b.Checks.Add(new HangingLean(b, head, row.Mass, Area));
+        return seat;
+    }
+}

@@ -1,0 +1,47 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Rigs.Reaches;
+
+/// <summary>A short bar across, with the head's cradle off its middle.</summary>
+[Kind("cross-bar", "Cross-bar", "Sets cameras side by side, low over the base.")]
+public sealed record CrossBar : ReachKind
+{
+    [Measure("Off the middle", Dimension.Length, -0.6, 0.6, HowTo = "to the left is positive")]
+    public double Offset { get; init; } = 0.06;
+
+    [Measure("Height", Dimension.Length, 0.005, 0.3, HowTo = "base to the bar's top")]
+    public double Height { get; init; } = 0.02;
+
+    [StockChoice("Bar", "sections", Only = "flat,round,round-tube,square-tube")]
+    public string Section { get; init; } = "square-al-20x2";
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var row = b.Stock.Find<SectionRow>("sections", Section);
+        var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
+        var reach = b.Own("reach");
+        var foot = ClearOf(b, from);
+        var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
+        var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
+        if (Math.Abs(Offset) > 0.004)
+        {
+            var piece = b.Beam(reach, b.Own("cross"), "cross-bar", foot, end, section, metal, from.Axis);
+            b.Checks.Add(new SectionStrength(b, reach, b.Own("cross"), "Cross-bar bends", piece));
+            b.Shape(b.Own("cross"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
+        }
+        else
+            b.Rigid(foot, end);
+        b.Part(reach, $"{row.Name}, {2 * Math.Abs(Offset) * 1000 + 60:0} mm", section.Area * (Math.Abs(Offset) + 0.06) * metal.Density, 5);
+        return new Mount(end, b.Position(end), from.Axis);
+    }
+
+    private int ClearOf(RigBuilder b, Mount from)
+    {
+        var foot = b.Node(b.Own("cross-foot"), from.Position + Height * from.Axis);
+        b.Rigid(from.Node, foot);
+        return foot;
+    }
+}

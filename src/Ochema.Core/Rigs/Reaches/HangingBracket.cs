@@ -1,0 +1,42 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Rigs.Reaches;
+
+/// <summary>An arm out and down, the head hanging from it.</summary>
+[Kind("hanging-bracket", "Hanging bracket", "Brings the camera below the base, upside down: for gimbals and low pictures.",
+    Caution = "A second retention on whatever hangs: a head that unscrews falls.")]
+public sealed record HangingBracket : ReachKind
+{
+    [Measure("Out", Dimension.Length, 0.02, 1, HowTo = "base to the drop")]
+    public double Out { get; init; } = 0.15;
+
+    [Measure("Down", Dimension.Length, 0.02, 1, HowTo = "arm to the head's seat")]
+    public double Down { get; init; } = 0.10;
+
+    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 ahead, 90 to the left")]
+    public double Heading { get; init; }
+
+    [StockChoice("Made of", "sections", Only = "flat,round-tube,square-tube")]
+    public string Section { get; init; } = "square-steel-25x2";
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var row = b.Stock.Find<SectionRow>("sections", Section);
+        var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
+        var reach = b.Own("reach");
+        var heading = new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
+        var corner = b.Node(b.Own("bracket-corner"), from.Position + Out * heading);
+        var seat = b.Node(b.Own("bracket-end"), b.Position(corner) - Down * Vec3.UnitZ);
+        var arm = b.Beam(reach, b.Own("bracket-arm"), "bracket arm", from.Node, corner, section, metal, Vec3.UnitZ);
+        var drop = b.Beam(reach, b.Own("bracket-drop"), "bracket drop", corner, seat, section, metal, heading);
+        b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-arm"), "Bracket arm bends", arm));
+        b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-drop"), "Bracket drop bends", drop));
+        b.Part(reach, $"Hanging bracket, {row.Name}", section.Area * (Out + Down) * metal.Density, Math.Round(row.PricePerMetre * (Out + Down) + 8));
+        b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);
+        b.Shape(b.Own("bracket-drop"), reach, "tube", [b.Point(corner), b.Point(seat)], [row.Width]);
+        return new Mount(seat, b.Position(seat), -Vec3.UnitZ);
+    }
+}
