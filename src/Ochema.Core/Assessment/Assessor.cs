@@ -17,6 +17,9 @@ public static class Assessor
     private const double SteadyFrom = 32;
     private const double SoftBelow = 18;
 
+    /// <summary>Well below wheel hop a soft mount stands still while the car moves (common practice, no source).</summary>
+    private const double FloatsBelow = 4;
+
     /// <summary>All answers. With <paramref name="advice"/> the best single changes are tried too.</summary>
     /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
     public static AssessmentReport Assess(RigDocument rig, Catalogue stock, bool advice = true)
@@ -255,6 +258,8 @@ public static class Assessor
         if (frequencies.Count == 0)
             return new(Verdict.LetsGo, null, "It can move freely; there is no steady picture.");
         var f = frequencies[0];
+        if (rig.Isolator is not Rigs.Isolators.NoIsolator && f < FloatsBelow)
+            return new(Verdict.Tight, f, $"It floats on its soft mount at {QuantityText.Of(f, Dimension.Frequency)}, below what wheels do{(frequencies.Count > 1 ? $"; what comes through at {QuantityText.Of(frequencies[1], Dimension.Frequency)} shows on a slow lap" : "")}.");
         var where = $"rocks first at {QuantityText.Of(f, Dimension.Frequency)}";
         return f < SoftBelow ? new(Verdict.LetsGo, f, $"The mount {where}; wheels hop at 8 to 16 Hz and take it along: the picture wobbles. Brace it both ways.")
             : f < SteadyFrom ? new(Verdict.Tight, f, $"The mount {where}, above wheel hop but not clear of it: steady on smooth roads.")

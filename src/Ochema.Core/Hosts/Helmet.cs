@@ -48,7 +48,7 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
             "left-side" => new(Centre + new Vec3(0.01, HalfAxes.Y, 0.02), Vec3.UnitX, Vec3.UnitZ, Vec3.UnitY, r * 1.3, r, 0.05, 0.04),
             "right-side" => new(Centre + new Vec3(0.01, -HalfAxes.Y, 0.02), Vec3.UnitX, Vec3.UnitZ, -Vec3.UnitY, r * 1.3, r, 0.05, 0.04),
             "top" => new(Centre + new Vec3(0, 0, HalfAxes.Z), Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ, r * 1.3, r, 0.05, 0.05),
-            "front" => new(Centre + new Vec3(HalfAxes.X * 0.87, 0, HalfAxes.Z * 0.5), new Vec3(-0.5, 0, 0.866), Vec3.UnitY, new Vec3(0.866, 0, 0.5), r * 1.3, r, 0.03, 0.04),
+            "front" => HostDrawing.Panel(Centre + new Vec3(HalfAxes.X * 0.87, 0, HalfAxes.Z * 0.5), new Vec3(-0.5, 0, 0.866), new Vec3(0.866, 0, 0.5), r * 1.3, r, 0.03, 0.04),
             _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
         };
     }

@@ -45,6 +45,14 @@ internal static class HostDrawing
     /// <summary>A closed point: an anchor of no length.</summary>
     public static Anchor At(string id, string name, Vec3 p) => new(id, name, p.ToArray(), p.ToArray());
 
+    /// <summary>A crowned panel: <paramref name="along"/> is turned square to the normal.</summary>
+    public static PanelSurface Panel(Vec3 middle, Vec3 along, Vec3 normal, double radiusU, double radiusV, double halfU, double halfV)
+    {
+        var n = normal.Normalized();
+        var u = along.PerpendicularTo(n).Normalized();
+        return new(middle, u, n.Cross(u), n, radiusU, radiusV, halfU, halfV);
+    }
+
     /// <summary>A flat strip of a site's frame: a place along an axis with a normal, no wider than its tube.</summary>
     public static PanelSurface Along(Vec3 middle, Vec3 axis, Vec3 normal, double halfLength, double halfWidth = 0.002, double radius = 1e3)
     {

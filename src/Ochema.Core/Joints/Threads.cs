@@ -17,8 +17,8 @@ public static class Threads
     /// <summary>Minor diameter of the internal thread, m: D − 1.0825·P.</summary>
     public static double MinorDiameter(double major, double pitch) => major - 1.082532 * pitch;
 
-    /// <summary>Tensile stress area, m²: π/4·(D − 0.9382·P)² (ISO 898-1; ASME B1.1 has 0.9743/n).</summary>
-    public static double StressArea(double major, double pitch) => Math.PI / 4 * Math.Pow(major - 0.938194 * pitch, 2);
+    /// <summary>Tensile stress area, m²: π/4·(D − 0.9382·P)² for metric threads (ISO 898-1), π/4·(D − 0.9743·P)² for inch ones (ASME B1.1).</summary>
+    public static double StressArea(double major, double pitch, bool inch = false) => Math.PI / 4 * Math.Pow(major - (inch ? 0.9743 : 0.938194) * pitch, 2);
 
     /// <summary>
     /// Share of the full thread height, 0…1, that a drilled hole leaves: (D − hole)/(1.299·P) (usual machinists' formula). Negative when

@@ -15,6 +15,9 @@ public enum Dimension
     Stress,
     Torque,
     Time,
+
+    /// <summary>Curing and waiting: hours and days, where <see cref="Time"/> is for exposures.</summary>
+    Duration,
     Frequency,
     Ratio,
     Factor,
@@ -97,6 +100,9 @@ public static class Units
         new("ms", Dimension.Time, 1e-3, 0, "ms"),
         new("min", Dimension.Time, 60, 0, "min", "minute", "minutes"),
         new("h", Dimension.Time, 3600, 0, "h", "hour", "hours"),
+        new("h", Dimension.Duration, 3600, 0, "h", "hour", "hours"),
+        new("min", Dimension.Duration, 60, 0, "min", "minute", "minutes"),
+        new("d", Dimension.Duration, 86400, 0, "d", "day", "days"),
         new("Hz", Dimension.Frequency, 1, 0, "hz"),
         new("%", Dimension.Ratio, 0.01, 0, "%", "percent"),
         new("×", Dimension.Factor, 1, 0, "×", "x"),
@@ -127,6 +133,7 @@ public static class Units
         .. Both(Dimension.Stress, "MPa", 0, "ksi", 1),
         .. Both(Dimension.Torque, "N·m", 1, "lbf·ft", 1),
         .. Both(Dimension.Time, "ms", 1, "ms", 1),
+        .. Both(Dimension.Duration, "h", 0, "h", 0),
         .. Both(Dimension.Frequency, "Hz", 1, "Hz", 1),
         .. Both(Dimension.Ratio, "%", 0, "%", 0),
         .. Both(Dimension.Factor, "×", 2, "×", 2),

@@ -20,7 +20,7 @@ public sealed record FieldDescriptor(
 public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null);
 
 /// <summary>A kind, or a plain record of the document, with its fields.</summary>
-public sealed record KindDescriptor(string Station, string Id, string Label, string About, string Caution, JsonElement? Fresh, IReadOnlyList<FieldDescriptor> Fields);
+public sealed record KindDescriptor(string Station, string Id, string Label, string About, string Caution, JsonElement? Fresh, IReadOnlyList<FieldDescriptor> Fields, string Sketch = "");
 
 /// <summary>Publishes the measurements of all kinds and records, read from their attributes.</summary>
 public static class KindDescriptors
@@ -45,7 +45,7 @@ public static class KindDescriptors
     {
         var fresh = type.GetProperties().Any(p => p.GetCustomAttribute<System.Runtime.CompilerServices.RequiredMemberAttribute>() is not null) ? null : Activator.CreateInstance(type);
         JsonElement? document = fresh is null ? null : JsonSerializer.SerializeToElement(fresh, Kinds.Families.First(f => f.Station == station).Type, StrictJson.Options);
-        return new(station, info.Id, info.Label, info.About, info.Caution, document, Fields(type, fresh, stock));
+        return new(station, info.Id, info.Label, info.About, info.Caution, document, Fields(type, fresh, stock), info.Sketch);
     }
 
     private static string[] Names(Type type) => Enum.GetNames(Nullable.GetUnderlyingType(type) ?? type);

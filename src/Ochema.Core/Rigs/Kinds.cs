@@ -18,6 +18,12 @@ public sealed class KindAttribute(string id, string label, string about) : Attri
 
     /// <summary>A short caution shown where the kind is chosen; empty when there is none.</summary>
     public string Caution { get; init; } = "";
+
+    /// <summary>
+    /// A drawing of where to measure, in a box of 120 × 70: <c>host y; rect x y w h; circle x y r; line x1 y1 x2 y2; dim field x1 y1 x2 y2</c>,
+    /// the field named as in documents.
+    /// </summary>
+    public string Sketch { get; init; } = "";
 }
 
 /// <summary>Any kind of any station.</summary>

@@ -34,7 +34,7 @@ internal static class RigsApi
             : report.Findings.Any(f => f.Text.Contains("retentions", StringComparison.Ordinal)) ? "Add a retention"
             : report.Picture.Word == Verdict.LetsGo ? "Brace it: the picture wobbles"
             : "Prove it before the run";
-        return new RigSummary(r.Id, r.FilmId, r.Name, r.Version, r.UpdatedAt, rig.Host, rig.Site.Id, rig.Run.Speed, report.Verdict, report.Picture, report.Mass, report.Cost, report.Figure, next);
+        return new RigSummary(r.Id, r.FilmId, r.Name, r.Version, r.UpdatedAt, rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Picture, report.Mass, report.Cost, report.Figure, next);
     }
 
     /// <summary>The stored rig with its ETag.</summary>

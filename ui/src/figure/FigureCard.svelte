@@ -9,9 +9,18 @@
   const fills = {
     paint: 'var(--paint)',
     glass: 'var(--glass)',
+    trim: 'var(--trim)',
+    tube: 'none',
     tyre: '#26302c',
+    rim: 'none',
     camera: '#222b28',
     rig: 'none',
+  };
+  const strokes: Partial<Record<string, string>> = {
+    rig: 'var(--color-accent)',
+    camera: 'var(--color-accent)',
+    tube: 'var(--trim)',
+    rim: '#26302c',
   };
 </script>
 
@@ -19,9 +28,10 @@
   <svg viewBox={drawing.box.join(' ')} class="h-full w-full" aria-hidden="true">
     <ellipse
       cx={drawing.box[0] + drawing.box[2] / 2}
-      cy={drawing.box[1] + drawing.box[3] - 0.42}
+      cy={drawing.box[1] + drawing.box[3] - 0.42 * drawing.size}
       rx={drawing.box[2] * 0.47}
-      ry="0.36"
+      ry={0.36 * drawing.size}
+      visibility={host?.kind === 'helmet' ? 'hidden' : 'visible'}
       fill="currentColor"
       opacity="0.1"
     />
@@ -29,7 +39,7 @@
       <path
         d={o.d}
         fill={fills[o.kind]}
-        stroke={o.kind === 'rig' ? 'var(--color-accent)' : o.kind === 'camera' ? 'var(--color-accent)' : 'currentColor'}
+        stroke={strokes[o.kind] ?? 'currentColor'}
         stroke-width={o.width}
         stroke-linecap="round"
         stroke-linejoin="round"

@@ -3,7 +3,7 @@ import type { Figure, Host } from '../api/client';
 /** A filled outline of the card's drawing, far ones first. */
 export interface Outline {
   d: string;
-  kind: 'paint' | 'glass' | 'tyre' | 'rig' | 'camera';
+  kind: 'paint' | 'glass' | 'trim' | 'tube' | 'tyre' | 'rim' | 'rig' | 'camera';
   width: number;
 }
 
@@ -20,7 +20,33 @@ function project([x, y, z]: readonly number[]): Point {
 }
 
 const path = (points: Point[], closed = true) =>
-  'M' + points.map((p) => `${p[0].toFixed(3)} ${p[1].toFixed(3)}`).join('L') + (closed ? 'Z' : '');
+  'M' + points.map((p) => `${p[0].toFixed(4)} ${p[1].toFixed(4)}`).join('L') + (closed ? 'Z' : '');
+
+/** Tubes come as rings of eleven points round a path. */
+const isTube = (grid: number[][][]) => grid[0]!.length === 11;
+
+const middle = (ring: number[][]) =>
+  [0, 1, 2].map((i) => ring.slice(0, -1).reduce((s, p) => s + p[i]!, 0) / (ring.length - 1));
+
+function across(ring: number[][]) {
+  const m = middle(ring);
+  return 2 * Math.hypot(...[0, 1, 2].map((i) => ring[0]![i]! - m[i]!));
+}
+
+/** Outline of points seen (gift wrapping by sorted sweep). */
+function hull(points: Point[]): Point[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const turn = (o: Point, a: Point, b: Point) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
+  const half = (list: Point[]) => {
+    const h: Point[] = [];
+    for (const p of list) {
+      while (h.length > 1 && turn(h.at(-2)!, h.at(-1)!, p) <= 0) h.pop();
+      h.push(p);
+    }
+    return h.slice(0, -1);
+  };
+  return [...half(sorted), ...half(sorted.reverse())];
+}
 
 function circle(centre: readonly number[], radius: number): Point[] {
   return Array.from({ length: 24 }, (_, i) => {
@@ -33,7 +59,10 @@ function circle(centre: readonly number[], radius: number): Point[] {
 export function drawFigure(host: Host, figure: Figure) {
   const outlines: (Outline & { depth: number })[] = [];
   const all: Point[] = [];
-  const add = (points: Point[], kind: Outline['kind'], width = 0.012, closed = true, lift = 0) => {
+  const xs0 = host.surfaces.flatMap((s) => s.grid.flat().map((p) => p[0]!));
+  /** Lines are as thick as they would be on a car. */
+  const size = Math.min(1, Math.max(0.1, (Math.max(...xs0) - Math.min(...xs0)) / 4.2));
+  const add = (points: Point[], kind: Outline['kind'], width = 0.012 * size, closed = true, lift = 0) => {
     all.push(...points);
     outlines.push({
       d: path(points, closed),
@@ -43,7 +72,7 @@ export function drawFigure(host: Host, figure: Figure) {
     });
   };
   for (const s of host.surfaces) {
-    const grid = s.id === figure.panelId ? figure.panel : s.grid;
+    const grid = s.id === figure.panelId && s.kind === s.id ? figure.panel : s.grid;
     const rim = [
       ...grid[0]!,
       ...grid.slice(1).map((r) => r.at(-1)!),
@@ -53,11 +82,26 @@ export function drawFigure(host: Host, figure: Figure) {
         .map((r) => r[0]!)
         .reverse(),
     ];
-    add(rim.map(project), s.kind === 'glass' ? 'glass' : 'paint');
+    if (isTube(grid)) {
+      add(
+        grid.map((r) => project(middle(r))),
+        'tube',
+        Math.max(0.014 * size, across(grid[0]!)),
+        false,
+      );
+      continue;
+    }
+    const kind = s.kind === 'glass' || s.kind === 'trim' ? s.kind : 'paint';
+    if (grid[0]!.length > 15)
+      // Round bodies: the hull of what is seen.
+      add(hull(grid.flat().map(project)), kind);
+    else add(rim.map(project), kind);
   }
   // The far wheels are hidden by the body.
   for (const w of host.wheels)
-    if (w.centre[1]! > 0) {
+    if (w.width < 0.15) {
+      add(circle(w.centre, w.radius - 0.03), 'rim', 0.06 * Math.max(0.5, size), true, w.centre[1]! < 0 ? -1 : 0);
+    } else if (w.centre[1]! > 0) {
       const out = [w.centre[0]!, w.centre[1]! + 0.1, w.centre[2]!];
       add(circle(out, w.radius), 'tyre', 0.012, true, 1);
       add(circle(out, w.radius * 0.55), 'paint', 0.012, true, 1.01);
@@ -105,17 +149,24 @@ export function drawFigure(host: Host, figure: Figure) {
         add(
           face.map((q) => corner(q[0]!, q[1]!, q[2]!)),
           'camera',
-          0.01,
+          0.01 * size,
           true,
           5,
         );
     } else if (pts.length === 1)
-      add([pts[0]!, [pts[0]![0] + 0.001, pts[0]![1], pts[0]![2]]], 'rig', Math.max(0.05, s.size[0]! * 0.8), false, 4);
-    else add(pts, 'rig', Math.max(0.022, s.size[0]! * 0.9), false, 4);
+      add(
+        [pts[0]!, [pts[0]![0] + 0.001, pts[0]![1], pts[0]![2]]],
+        'rig',
+        Math.max(0.05 * size, s.size[0]! * 0.8),
+        false,
+        4,
+      );
+    else add(pts, 'rig', Math.max(0.022 * size, s.size[0]! * 0.9), false, 4);
   }
   outlines.sort((a, b) => a.depth - b.depth);
   const xs = all.map((p) => p[0]);
   const ys = all.map((p) => p[1]);
-  const [x, y] = [Math.min(...xs) - 0.1, Math.min(...ys) - 0.1];
-  return { outlines, box: [x, y, Math.max(...xs) - x + 0.1, Math.max(...ys) - y + 0.14] as const };
+  const pad = 0.1 * size;
+  const [x, y] = [Math.min(...xs) - pad, Math.min(...ys) - pad];
+  return { outlines, size, box: [x, y, Math.max(...xs) - x + pad, Math.max(...ys) - y + 1.4 * pad] as const };
 }

@@ -1,14 +1,21 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
 
-  let { title, onclose, children }: { title: string; onclose: () => void; children: Snippet } = $props();
+  let {
+    title,
+    onclose,
+    children,
+    wide = false,
+  }: { title: string; onclose: () => void; children: Snippet; wide?: boolean } = $props();
   let dialog: HTMLDialogElement;
   $effect(() => dialog.showModal());
 </script>
 
 <dialog
   bind:this={dialog}
-  class="bg-base-100 text-base-content border-rule m-auto max-h-[80vh] w-[34rem] max-w-[94vw] overflow-auto rounded-md border p-5 shadow-xl backdrop:bg-black/40"
+  class="bg-base-100 text-base-content border-rule m-auto max-h-[86vh] {wide
+    ? 'w-[56rem]'
+    : 'w-[34rem]'} max-w-[94vw] overflow-auto rounded-md border p-5 shadow-xl backdrop:bg-black/40"
   aria-label={title}
   {onclose}
 >

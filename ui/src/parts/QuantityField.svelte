@@ -5,6 +5,8 @@
 
   interface Props {
     label: string;
+    /** Its letter in the drawing of where to measure. */
+    letter?: string;
     hint?: string;
     value: number | null | undefined;
     dimension: Dimension;
@@ -14,7 +16,17 @@
     optional?: boolean;
     onchange: (value: number | undefined) => void;
   }
-  let { label, hint = '', value, dimension, minimum, maximum, optional = false, onchange }: Props = $props();
+  let {
+    label,
+    letter = '',
+    hint = '',
+    value,
+    dimension,
+    minimum,
+    maximum,
+    optional = false,
+    onchange,
+  }: Props = $props();
 
   const id = $props.id();
   let text = $state('');
@@ -68,6 +80,7 @@
 <div class="border-rule border-b border-dotted py-1.5">
   <div class="flex items-center justify-between gap-2">
     <label for={id} class="min-w-0 leading-tight">
+      {#if letter}<b class="text-accent mr-0.5">{letter}</b>{/if}
       {label}
       {#if hint}<span class="text-quiet block text-xs leading-snug">{hint}</span>{/if}
     </label>

@@ -1,20 +1,38 @@
 <script lang="ts">
+  import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
   import Alternatives from './Alternatives.svelte';
 
   let { session }: { session: RigSession } = $props();
 
   function tether() {
-    session.setPath('tether', { stock: 'wire-3', slack: 0.15, to: { anchor: 'bonnet-edge-left', t: 0.3 } });
+    const anchor = catalogue.host(session.doc.host)!.anchors[0]!.id;
+    session.setPath('tether', { stock: 'wire-3', slack: 0.15, to: { anchor, t: 0.3 } });
     session.selected = 'tether';
+  }
+
+  /** A second, small camera under or beside the first, to be changed from there. */
+  function second() {
+    session.setPath('second', {
+      reach: { kind: 'cross-bar', offset: -0.12, height: 0.02, section: 'square-al-20x2' },
+      head: { kind: 'clip-head', stock: 'clip-steel' },
+      camera: { body: 'action', lens: 'built-in-wide', pan: 0, tilt: 0 },
+      where: 'on-top',
+    });
+    session.selected = 'camera-2';
   }
 </script>
 
 <h2 class="text-lg">Add to the rig</h2>
-<p class="text-quiet mt-0.5 text-sm">Take one, then drag its foot or its end along the car.</p>
+<p class="text-quiet mt-0.5 text-sm">Take one, then drag its foot or its end along the host.</p>
 <Alternatives {session} station="braces" title="Braces" />
 <Alternatives {session} station="straps" title="Straps" />
+<Alternatives {session} station="isolator" title="Something soft" />
+{#if !session.doc.second}
+  <h3 class="text-quiet mt-4 text-xs font-normal">Second camera</h3>
+  <button class="btn btn-sm border-rule mt-1" onclick={second}>A second camera on the same base</button>
+{/if}
 {#if !session.doc.tether}
   <h3 class="text-quiet mt-4 text-xs font-normal">Tether</h3>
-  <button class="btn btn-sm border-rule mt-1" onclick={tether}>Tether the camera to the car</button>
+  <button class="btn btn-sm border-rule mt-1" onclick={tether}>Tether the camera to the host</button>
 {/if}

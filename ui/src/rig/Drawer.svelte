@@ -8,6 +8,8 @@
   import Checks from './Checks.svelte';
   import ConditionsPanel from './ConditionsPanel.svelte';
   import Fields from './Fields.svelte';
+  import Joints from './Joints.svelte';
+  import Schools from './Schools.svelte';
   import PlaceFields from './PlaceFields.svelte';
   import RigPanel from './RigPanel.svelte';
   import SitePanel from './SitePanel.svelte';
@@ -27,20 +29,29 @@
       const value = list![i] as unknown as Record<string, unknown> & { kind?: string };
       return { path: `${family}s.${i}`, value, kind: catalogue.kind(family, value.kind ?? 'strap'), family };
     }
+    const second = /^(camera|head|reach)-2$/.exec(family);
+    if (second && session.doc.second) {
+      const name = second[1] as 'camera' | 'head' | 'reach';
+      const value = session.doc.second[name] as unknown as Record<string, unknown> & { kind?: string };
+      return { path: `second.${name}`, value, kind: catalogue.kind(name, value.kind ?? name), family };
+    }
     const value = doc[family];
     if (!value) return null;
     return { path: family, value, kind: catalogue.kind(family, value.kind ?? family), family };
   });
 
   let title = $derived(
-    subject ? `${capital(subject.family)}: ${subject.kind?.label.toLowerCase() ?? ''}` : 'Nothing here any more',
+    subject
+      ? `${capital(subject.family.replace(/-2$/, ', second'))}: ${subject.kind?.label.toLowerCase() ?? ''}`
+      : 'Nothing here any more',
   );
-  let swappable = $derived(subject && ['base', 'reach', 'head', 'camera'].includes(subject.family));
+  let swappable = $derived(subject && ['base', 'reach', 'isolator', 'head', 'camera'].includes(subject.family));
 
   function remove() {
     const s = session.selected;
     if (!subject) return;
-    if (subject.family === 'tether') session.setPath('tether', undefined);
+    if (subject.family.endsWith('-2')) session.setPath('second', undefined);
+    else if (subject.family === 'tether') session.setPath('tether', undefined);
     else {
       const list = subject.family === 'brace' ? session.doc.braces! : session.doc.straps!;
       session.setPath(
@@ -61,6 +72,8 @@
     <ConditionsPanel {session} />
   {:else if session.selected === 'add'}
     <AddPanel {session} />
+  {:else if session.selected === 'schools'}
+    <Schools {session} />
   {:else if session.selected === 'versions'}
     <VersionsPanel {session} />
   {:else if session.selected === 'site'}
@@ -77,9 +90,12 @@
     {#if subject.kind?.caution}
       <p class="border-tight mt-2 border-l-3 pl-2 text-sm">{subject.kind.caution}</p>
     {/if}
-    {#if ['brace', 'strap', 'tether'].includes(subject.family)}
-      <button class="btn btn-xs border-rule mt-2" onclick={remove}>Take this {subject.family} away</button>
+    {#if ['brace', 'strap', 'tether'].includes(subject.family) || subject.family.endsWith('-2')}
+      <button class="btn btn-xs border-rule mt-2" onclick={remove}
+        >Take this {subject.family.endsWith('-2') ? 'second camera' : subject.family} away</button
+      >
     {/if}
+    <Joints {session} />
     <Checks {session} />
     {#if swappable}<Alternatives {session} station={subject.family} />{/if}
   {:else}

@@ -2,6 +2,7 @@
   import type { Kind } from '../api/client';
   import ChoiceField from '../parts/ChoiceField.svelte';
   import QuantityField from '../parts/QuantityField.svelte';
+  import Sketch from '../parts/Sketch.svelte';
   import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
   import Self from './Fields.svelte';
@@ -14,24 +15,41 @@
     value: Record<string, unknown>;
     /** Where it stands in the document; empty for the document itself. */
     path: string;
+    /** Form of the site: fields for other forms are left out. */
+    form?: string;
+    /** Takes the changes instead of the document's path. */
+    onset?: (path: string, value: unknown) => void;
+    /** Choices may be left to the catalogue. */
+    optionalChoices?: boolean;
   }
-  let { session, kind, value, path }: Props = $props();
+  let { session, kind, value, path, form, onset, optionalChoices = false }: Props = $props();
 
   const at = (name: string) => (path ? `${path}.${name}` : name);
   const part = (name: string) => value[name] as Record<string, unknown> & { kind?: string };
+  const set = (name: string, v: unknown) => (onset ? onset(at(name), v) : session.setPath(at(name), v));
+  let fields = $derived((kind?.fields ?? []).filter((f) => !f.forms || !form || f.forms.includes(form)));
+  /** Letters of the sketch's dimensions, in the order of the fields. */
+  let letters = $derived.by(() => {
+    const drawn = new Set([...(kind?.sketch ?? '').matchAll(/dim (\w+)/g)].map((m) => m[1]!));
+    return Object.fromEntries(fields.filter((f) => drawn.has(f.name)).map((f, i) => [f.name, 'ABCDEFGHIJ'[i]!]));
+  });
+  const choices = (list: readonly { id: string; label: string }[]) =>
+    optionalChoices ? [{ id: '', label: 'the usual' }, ...list] : list;
 </script>
 
-{#each kind?.fields ?? [] as f (f.name)}
+{#if kind?.sketch}<Sketch text={kind.sketch} {letters} />{/if}
+{#each fields as f (f.name)}
   {#if f.type === 'quantity'}
     <QuantityField
       label={f.label}
+      letter={letters[f.name]}
       hint={f.howTo}
       dimension={f.dimension!}
       minimum={f.minimum!}
       maximum={f.maximum!}
       optional={f.measured}
       value={value[f.name] as number | undefined}
-      onchange={(v) => session.setPath(at(f.name), v)}
+      onchange={(v) => set(f.name, v)}
     />
   {:else if f.type === 'part'}
     {@const kinds = f.kinds ?? []}
@@ -41,17 +59,24 @@
         label={f.label}
         value={holdKind}
         choices={kinds.map((k) => ({ id: k, label: catalogue.kind('hold', k)?.label ?? k }))}
-        onchange={(id) => session.setPath(at(f.name), catalogue.kind('hold', id)?.fresh)}
+        onchange={(id) => set(f.name, catalogue.kind('hold', id)?.fresh)}
       />
     {/if}
-    <Self {session} kind={catalogue.kind('hold', holdKind)} value={part(f.name)} path={at(f.name)} />
+    <Self
+      {session}
+      kind={catalogue.kind('hold', holdKind)}
+      value={part(f.name)}
+      path={at(f.name)}
+      onset={onset && ((p, v) => onset(p, v))}
+    />
   {:else}
     <ChoiceField
       label={f.label}
       hint={f.howTo}
-      value={value[f.name] as string}
-      choices={f.choices ?? []}
-      onchange={(id) => session.setPath(at(f.name), id)}
+      value={(value[f.name] as string | undefined) ??
+        (optionalChoices ? '' : ((f.default as string) ?? f.choices?.[0]?.id ?? ''))}
+      choices={choices(f.choices ?? [])}
+      onchange={(id) => set(f.name, id)}
     />
   {/if}
 {/each}

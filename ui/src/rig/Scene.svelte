@@ -15,6 +15,7 @@
   let labels = $state.raw<Label[]>([]);
   let dragText = $state('');
   let exaggeration = $state(0);
+  let pins = $state.raw<{ site: string; x: number; y: number }[]>([]);
 
   let report = $derived(session.report!);
   let lens = $derived(report.figure.lens);
@@ -29,6 +30,7 @@
       return;
     }
     view.onlabels = (l) => (labels = l);
+    view.onview = () => (pins = view!.placesOnPage());
     view.onselect = (s) => (session.selected = s);
     view.ondrag = drag;
     const resize = new ResizeObserver(() => {
@@ -116,7 +118,7 @@
 <div
   class="absolute inset-0 overflow-hidden"
   role="application"
-  aria-label="The rig on its car. Drag its feet, or select a row and use the arrow keys."
+  aria-label="The rig on its host. Drag its feet, or select a row and use the arrow keys."
   tabindex="0"
   data-scene={view ? 'ready' : ''}
   onkeydown={keys}
@@ -136,6 +138,26 @@
       style:top="{l.y}px">{l.text}</span
     >
   {/each}
+  {#if session.selected === 'site' && !session.lensLarge}
+    {#each report.places as place (place.kind)}
+      {@const pin = pins.find((p) => p.site === place.kind)}
+      {#if pin && pin.x > 0 && pin.y > 90}
+        <button
+          class="absolute -translate-x-1/2 -translate-y-1/2 rounded-sm border px-1.5 text-xs {place.kind ===
+          session.doc.site.id
+            ? 'border-base-content bg-base-content text-base-100'
+            : 'border-base-content bg-base-100'}"
+          style:left="{pin.x}px"
+          style:top="{pin.y}px"
+          title={place.reason ?? 'this base can go here'}
+          data-pin={place.kind}
+          onclick={() => session.moveTo(session.doc.host, place.kind)}
+        >
+          {#if place.reason}<s>{place.label}</s>{:else}{place.label}{/if}
+        </button>
+      {/if}
+    {/each}
+  {/if}
   {#if dragText}
     <output
       class="border-base-content bg-base-100 absolute bottom-16 left-4 rounded-sm border px-2 py-0.5 font-semibold"

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { fromUnit, inUnit, number, quantity, unitOf } from '../parts/quantity';
+  import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
@@ -172,7 +173,7 @@
       </text>
     </g>
     <text x={x(design)} y={HEIGHT - 5} text-anchor="middle" font-size="12" font-weight="700" fill="currentColor"
-      >design speed</text
+      >{catalogue.host(session.doc.host)?.speedName}</text
     >
   </svg>
 </div>

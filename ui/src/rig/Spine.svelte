@@ -10,7 +10,7 @@
   let shown = $derived(session.shown!);
   /** Many rows: one line each. */
   let tight = $derived(report.stations.length > 10);
-  const branch = (id: string) => id.includes(':') || id === 'tether';
+  const branch = (id: string) => id.includes(':') || id === 'tether' || id.endsWith('-2');
 
   /** In a let-go case the rows show that case. */
   let rows = $derived(
@@ -39,7 +39,7 @@
   onkeydown={keys}
 >
   <div class="text-quiet flex justify-between px-1.5 pb-1 text-xs">
-    <span>Load path, camera to car</span><span>use at {quantity(session.doc.run.speed, 'speed')}</span>
+    <span>Load path, camera to host</span><span>use at {quantity(session.doc.run.speed, 'speed')}</span>
   </div>
   <ol class="relative">
     <div class="bg-base-content absolute top-3 bottom-8 left-[0.9rem] w-0.75" aria-hidden="true"></div>
@@ -65,7 +65,7 @@
             ></span>
           {/if}
           <span class="flex items-baseline justify-between gap-2">
-            <span class="min-w-0 truncate {branch(s.id) ? 'text-sm' : ''}">
+            <span class="min-w-0 {tight ? 'truncate' : 'leading-tight'} {branch(s.id) ? 'text-sm' : ''}">
               <span class="text-quiet text-xs {tight ? '' : 'block leading-none'}">{s.label}</span>
               <b>{fill(s.part).split(',')[0]}</b>
             </span>
@@ -84,10 +84,13 @@
       </li>
     {/each}
   </ol>
-  <div class="mt-auto grid grid-cols-2 gap-1 px-1 pt-2">
-    {#each [['rig', 'Whole rig'], ['run', 'Conditions'], ['add', 'Add brace, strap'], ['versions', `Versions · v${session.version}`]] as [id, label] (id)}
+  <div class="mt-auto grid grid-cols-3 gap-1 px-1 pt-2">
+    {#each [['rig', 'Whole rig'], ['run', 'Conditions'], ['add', 'Add to it'], ['schools', 'Two schools'], ['versions', `Versions · v${session.version}`]] as [id, label] (id)}
       <button
-        class="btn btn-xs border-rule font-semibold {session.selected === id ? 'btn-primary' : 'bg-base-100'}"
+        class="btn btn-xs border-rule px-0.5 font-semibold {id === 'versions' ? 'col-span-2' : ''} {session.selected ===
+        id
+          ? 'btn-primary'
+          : 'bg-base-100'}"
         aria-pressed={session.selected === id}
         onclick={() => (session.selected = id!)}>{label}</button
       >

@@ -6,6 +6,7 @@ export interface Palette {
   ink: THREE.Color;
   paint: THREE.Color;
   glass: THREE.Color;
+  trim: THREE.Color;
   ground: THREE.Color;
   sky: THREE.Color;
   accent: THREE.Color;
@@ -21,6 +22,7 @@ export function palette(): Palette {
     ink: read('--color-base-content'),
     paint: read('--paint'),
     glass: read('--glass'),
+    trim: read('--trim'),
     ground: read('--ground'),
     sky: read('--sky'),
     accent: read('--color-accent'),
@@ -70,17 +72,24 @@ export function carGroup(host: Host, p: Palette, panel: { id: string; grid: numb
     transparent: true,
     opacity: 0.93,
   });
+  const trim = new THREE.MeshLambertMaterial({ color: p.trim, side: THREE.DoubleSide });
   for (const s of host.surfaces) {
-    const grid = s.id === panel.id ? panel.grid : s.grid;
-    const mesh = gridMesh(grid, s.kind === 'glass' ? glass : paint);
+    const onPanel = s.id === panel.id && s.kind === s.id;
+    const grid = onPanel ? panel.grid : s.grid;
+    const mesh = gridMesh(grid, s.kind === 'glass' ? glass : s.kind === 'trim' ? trim : paint);
     mesh.name = 'panel:' + s.id;
     mesh.userData.site = host.sites.some((x) => x.id === s.id) ? s.id : undefined;
-    group.add(mesh, gridRim(grid, p.ink, s.kind === 'glass' ? 0.45 : 0.3));
+    group.add(mesh);
+    if (s.kind !== 'trim') group.add(gridRim(grid, p.ink, s.kind === 'glass' ? 0.45 : 0.3));
   }
   const tyre = new THREE.MeshLambertMaterial({ color: 0x26302c });
   const rim = new THREE.MeshLambertMaterial({ color: p.paint.clone().offsetHSL(0, -0.02, 0.08) });
   for (const w of host.wheels) {
     const out = Math.sign(w.centre[1]!);
+    if (w.width < 0.15) {
+      group.add(spokedWheel(w, tyre, rim));
+      continue;
+    }
     const wheel = new THREE.Mesh(new THREE.CylinderGeometry(w.radius, w.radius, w.width, 40), tyre);
     wheel.position.copy(vec(w.centre));
     const arch = new THREE.Mesh(new THREE.CylinderGeometry(w.radius + 0.05, w.radius + 0.05, 0.02, 40), tyre);
@@ -92,15 +101,61 @@ export function carGroup(host: Host, p: Palette, panel: { id: string; grid: numb
   return group;
 }
 
+/** A narrow wheel: tyre, hub and spokes. */
+function spokedWheel(w: Host['wheels'][number], tyre: THREE.Material, rim: THREE.Material) {
+  const wheel = new THREE.Group();
+  const tread = Math.min(w.width / 2, 0.06);
+  const ring = new THREE.Mesh(new THREE.TorusGeometry(w.radius - tread, tread, 12, 48), tyre);
+  ring.rotation.x = Math.PI / 2;
+  const hub = new THREE.Mesh(new THREE.CylinderGeometry(0.04, 0.04, w.width, 16), rim);
+  wheel.add(ring, hub);
+  for (let i = 0; i < 10; i++) {
+    const a = (i / 10) * 2 * Math.PI;
+    const end = new THREE.Vector3(Math.cos(a), 0, Math.sin(a)).multiplyScalar(w.radius - tread);
+    wheel.add(bar(new THREE.Vector3(), end, 0.006, rim));
+  }
+  wheel.position.copy(vec(w.centre));
+  return wheel;
+}
+
+/** How large a host is beside a car: what handles, arrows and distances are scaled by. */
+export function hostScale(host: Host) {
+  const points = [...host.surfaces.flatMap((s) => s.grid.flat()), ...host.wheels.map((w) => w.centre)];
+  const extent = Math.max(...points.map((q) => q[0]!)) - Math.min(...points.map((q) => q[0]!));
+  return Math.min(1, Math.max(0.12, extent / 4.2));
+}
+
+/** Boxes that must stay free, as edges with a faint filling. */
+export function zoneGroup(host: Host, p: Palette) {
+  const group = new THREE.Group();
+  for (const z of host.zones) {
+    const [low, high] = [vec(z.low), vec(z.high)];
+    const geometry = new THREE.BoxGeometry(...high.clone().sub(low).toArray());
+    const box = new THREE.Mesh(
+      geometry,
+      new THREE.MeshBasicMaterial({ color: p['lets-go'], transparent: true, opacity: 0.08, depthWrite: false }),
+    );
+    box.position.copy(low).add(high).multiplyScalar(0.5);
+    const edges = new THREE.LineSegments(
+      new THREE.EdgesGeometry(geometry),
+      new THREE.LineDashedMaterial({ color: p['lets-go'], dashSize: 0.03, gapSize: 0.02 }),
+    );
+    edges.computeLineDistances();
+    box.add(edges);
+    group.add(box);
+  }
+  return group;
+}
+
 /** Ground with a soft contact shadow. */
-export function groundGroup(p: Palette) {
+export function groundGroup(p: Palette, scale = 1) {
   const group = new THREE.Group();
   const ground = new THREE.Mesh(new THREE.CircleGeometry(60, 64), new THREE.MeshBasicMaterial({ color: p.ground }));
   const shadow = new THREE.Mesh(
     new THREE.CircleGeometry(1, 48),
     new THREE.MeshBasicMaterial({ color: p.ink, transparent: true, opacity: 0.13, depthWrite: false }),
   );
-  shadow.scale.set(2.75, 1.15, 1);
+  shadow.scale.set(2.75 * scale, 1.15 * Math.max(scale, 0.35), 1);
   shadow.position.z = 0.004;
   group.add(ground, shadow);
   return group;
@@ -143,6 +198,13 @@ export function shapeMesh(
   const axis = shape.axis ? vec(shape.axis) : new THREE.Vector3(0, 0, 1);
   const first = at[0]!;
   switch (shape.type) {
+    case 'clamp':
+      return bar(
+        first.clone().addScaledVector(axis, -size[1]! * 0.2),
+        first.clone().addScaledVector(axis, size[1]!),
+        size[0]!,
+        material,
+      );
     case 'cup':
       return bar(first, first.clone().addScaledVector(axis, size[1]!), size[0]!, material, size[0]! * 0.55);
     case 'magnet':
@@ -203,15 +265,16 @@ export function shapeMesh(
 }
 
 /** An arrow for a force, ending at the point it acts on. */
-export function arrow(at: THREE.Vector3, force: THREE.Vector3, length: number, color: THREE.Color) {
+export function arrow(at: THREE.Vector3, force: THREE.Vector3, long: number, color: THREE.Color, scale = 1) {
+  const length = long * scale;
   const group = new THREE.Group();
   const direction = force.clone().normalize();
-  const tail = at.clone().addScaledVector(direction, -length - 0.06);
-  const neck = at.clone().addScaledVector(direction, -0.12);
+  const tail = at.clone().addScaledVector(direction, -length - 0.06 * scale);
+  const neck = at.clone().addScaledVector(direction, -0.12 * scale);
   const material = new THREE.MeshBasicMaterial({ color });
   group.add(
-    bar(tail, neck, 0.012, material),
-    bar(neck, at.clone().addScaledVector(direction, -0.06), 0.05, material, 0.001),
+    bar(tail, neck, 0.012 * scale, material),
+    bar(neck, at.clone().addScaledVector(direction, -0.06 * scale), 0.05 * scale, material, 0.001),
   );
   return { group, tail };
 }

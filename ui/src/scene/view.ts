@@ -2,7 +2,7 @@ import * as THREE from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Figure, Handle, Host, LetGo, Report } from '../api/client';
 import { verdictOf } from '../parts/verdict';
-import { arrow, carGroup, groundGroup, palette, shapeMesh, vec } from './meshes';
+import { arrow, carGroup, groundGroup, hostScale, palette, shapeMesh, vec, zoneGroup } from './meshes';
 
 /** A text pinned to a place of the scene, in pixels. */
 export interface Label {
@@ -40,6 +40,9 @@ export class SceneView {
   private readonly lens = new THREE.PerspectiveCamera(40, 1.5, 0.02, 200);
   private readonly controls: OrbitControls;
   private car: THREE.Group | null = null;
+  private zones: THREE.Group | null = null;
+  /** Size of the host beside a car. */
+  private scale = 1;
   private readonly rig = new THREE.Group();
   private readonly raycaster = new THREE.Raycaster();
   private input: SceneInput | null = null;
@@ -53,6 +56,8 @@ export class SceneView {
   private arrows: { at: THREE.Vector3; text: string }[] = [];
 
   onlabels: (labels: Label[]) => void = () => {};
+  /** Called whenever the view was drawn anew. */
+  onview: () => void = () => {};
   ondrag: (to: DragTo) => void = () => {};
   onselect: (station: string) => void = () => {};
   /** Grid that dragging snaps to, m. */
@@ -91,9 +96,20 @@ export class SceneView {
       const sun = new THREE.DirectionalLight(0xfff4e0, 1.7);
       sun.position.set(3, 4, 8);
       this.car = carGroup(input.host, p, { id: input.report.figure.panelId, grid: input.report.figure.panel });
-      this.scene.add(new THREE.HemisphereLight(0xffffff, p.ground, 2.1), sun, groundGroup(p), this.car, this.rig);
+      this.scale = hostScale(input.host);
+      this.zones = zoneGroup(input.host, p);
+      this.controls.minDistance = 0.5 * this.scale;
+      this.eye.near = 0.05 * this.scale;
+      this.scene.add(new THREE.HemisphereLight(0xffffff, p.ground, 2.1), sun, this.car, this.rig, this.zones);
+      const ground = groundGroup(p, this.scale);
+      // A head is carried at a rider's height.
+      if (input.host.kind === 'helmet') ground.position.z = -1.5;
+      this.scene.add(ground);
     }
+    if (this.input && this.input.host.id !== input.host.id) this.aimed = false;
     this.input = input;
+    // Keep-clear places show while the site is looked at, or while something stands in one.
+    this.zones!.visible = input.selected === 'site' || input.report.findings.some((f) => f.blocks);
     if (!this.aimed) this.aim();
     this.drawRig(p);
     this.invalidate();
@@ -111,9 +127,10 @@ export class SceneView {
           ? new THREE.Vector3(-3.1, 2.0, 1.0)
           : new THREE.Vector3(1.7, 3.2, 0.8);
     // The headline stands above: the rig sits a little below the middle.
-    target.z += 0.16;
+    const close = Math.max(0.2, this.scale);
+    target.z += 0.16 * close;
     this.controls.target.copy(target);
-    this.eye.position.copy(target).add(from);
+    this.eye.position.copy(target).addScaledVector(from, close);
     this.controls.update();
     this.aimed = true;
     this.invalidate();
@@ -178,7 +195,13 @@ export class SceneView {
     const most = Math.max(1, ...loads.map((a) => Math.hypot(...a.force)));
     this.arrows = loads.map((a) => {
       const force = vec(a.force);
-      const drawn = arrow(vec(a.at), force, 0.12 + 0.28 * (force.length() / most), p.accent);
+      const drawn = arrow(
+        vec(a.at),
+        force,
+        0.12 + 0.28 * (force.length() / most),
+        p.accent,
+        Math.max(0.25, this.scale),
+      );
       drawn.group.traverse((o) => (o.userData.own = true));
       this.rig.add(drawn.group);
       return { at: drawn.tail, text: `${a.label} ${forceText(force.length())}` };
@@ -186,7 +209,7 @@ export class SceneView {
     for (const h of report.figure.handles) {
       const chosen = h.station === selected || h.id === selected;
       const ball = new THREE.Mesh(
-        new THREE.SphereGeometry(chosen ? 0.026 : 0.018, 16, 12),
+        new THREE.SphereGeometry((chosen ? 0.026 : 0.018) * Math.max(0.25, this.scale), 16, 12),
         new THREE.MeshBasicMaterial({
           color: chosen ? p.accent : p.paint,
           depthTest: false,
@@ -224,11 +247,14 @@ export class SceneView {
     this.rig.traverse((o) => {
       if (o.userData.own) o.visible = !through;
     });
+    const zones = this.zones!.visible;
+    if (through) this.zones!.visible = false;
     camera.aspect = r.w / r.h;
     camera.updateProjectionMatrix();
     this.renderer.setViewport(r.x, r.y, r.w, r.h);
     this.renderer.setScissor(r.x, r.y, r.w, r.h);
     this.renderer.render(this.scene, camera);
+    this.zones!.visible = zones;
   }
 
   private labels(size: THREE.Vector2, hidden: boolean) {
@@ -240,11 +266,19 @@ export class SceneView {
       tone: 'load' as const,
     }));
     this.onlabels(labels);
+    this.onview();
   }
 
   /** Load labels keep out of the headline. */
   private below(p: { x: number; y: number }) {
     return { x: p.x, y: Math.max(p.y, 128) };
+  }
+
+  /** Where the host's sites stand on the page, to pick one. */
+  placesOnPage() {
+    if (!this.input) return [];
+    const size = this.renderer.getSize(new THREE.Vector2());
+    return this.input.host.frames.map((f) => ({ site: f.site, ...this.toScreen(vec(f.origin), size) }));
   }
 
   private toScreen(p: THREE.Vector3, size: THREE.Vector2) {

@@ -129,7 +129,7 @@
       <Spine {session} />
       <div class="relative min-w-0">
         {#await scene}
-          <p class="text-quiet absolute inset-0 grid place-items-center" aria-busy="true">Rolling the car out …</p>
+          <p class="text-quiet absolute inset-0 grid place-items-center" aria-busy="true">Rolling it out …</p>
         {:then module}
           <module.default {session} />
         {/await}

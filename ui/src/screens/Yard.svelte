@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, ApiError, ask, type Film, type RigDocument, type Schemas } from '../api/client';
   import FigureCard from '../figure/FigureCard.svelte';
-  import Dialog from '../parts/Dialog.svelte';
+  import Recipes from './Recipes.svelte';
   import Header from '../parts/Header.svelte';
   import { capital, quantity, words } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
@@ -211,40 +211,4 @@
   </main>
 </div>
 
-{#if starting}
-  <Dialog title="Start from a recipe" onclose={() => (starting = false)}>
-    <p class="text-quiet mb-2 text-sm">
-      A recipe is a whole rig with sensible measurements. Take the nearest one, then change it.
-    </p>
-    <ul>
-      {#each recipes as { recipe, report } (recipe.id)}
-        <li class="border-rule border-b border-dotted">
-          <button
-            class="hover:bg-base-300/50 flex w-full items-center gap-3 py-1.5 text-left"
-            data-recipe={recipe.id}
-            onclick={() => create(recipe.document)}
-          >
-            <span class="bg-base-200 h-16 w-28 shrink-0 rounded-sm">
-              {#if report}<FigureCard hostId={recipe.document.host} figure={report.figure} />{/if}
-            </span>
-            <span class="min-w-0 flex-1">
-              <b>{recipe.name}</b>
-              <span class="text-quiet block text-xs">
-                {catalogue.host(recipe.document.host)?.name}, {recipe.document.site.name.toLowerCase()}
-                {#if report}· {quantity(report.mass, 'mass')} · {quantity(report.cost, 'money')}{/if}
-              </span>
-              {#if report}
-                <span class="text-sm">
-                  <b class="word-{report.verdict.word}">{words[report.verdict.word]}</b>
-                  {report.verdict.limitSpeed == null
-                    ? `past ${quantity(70, 'speed')}`
-                    : `up to ${quantity(report.verdict.limitSpeed, 'speed')}`}
-                </span>
-              {/if}
-            </span>
-          </button>
-        </li>
-      {:else}<li class="text-quiet" aria-busy="true">Fetching the recipes …</li>{/each}
-    </ul>
-  </Dialog>
-{/if}
+{#if starting}<Recipes {recipes} onpick={create} onclose={() => (starting = false)} />{/if}

@@ -1,3 +1,4 @@
+import { catalogue } from './catalogue.svelte';
 import { api, ApiError, ask, type Change, type Report, type RigDocument } from '../api/client';
 
 const ASSESS_ADVICE_AFTER = 500;
@@ -99,10 +100,33 @@ export class RigSession {
     const copy = structuredClone($state.snapshot(this.doc)) as unknown as Record<string, unknown>;
     const steps = path.split('.');
     let at: Record<string, unknown> = copy;
-    for (const step of steps.slice(0, -1)) at = at[step] as Record<string, unknown>;
+    for (const step of steps.slice(0, -1)) at = (at[step] ??= {}) as Record<string, unknown>;
     if (value === undefined) delete at[steps.at(-1)!];
     else at[steps.at(-1)!] = value;
     this.change(key, copy as unknown as RigDocument);
+  }
+
+  /** Moves the whole rig to another place; feet that stood on the old one go along. Undo brings it back. */
+  moveTo(hostId: string, siteId: string) {
+    const to = catalogue.host(hostId);
+    const site = to?.sites.find((s) => s.id === siteId) ?? to?.sites[0];
+    if (!to || !site) return;
+    const doc = this.doc;
+    const near = (anchor: string) => (to.anchors.some((a) => a.id === anchor) ? anchor : to.anchors[0]!.id);
+    this.change('site', {
+      ...doc,
+      host: hostId,
+      site,
+      at: [0, 0],
+      survey: {},
+      braces: (doc.braces ?? [])
+        .filter((b) => to.sites.some((s) => s.id === (b.site === doc.site.id ? site.id : b.site)))
+        .map((b) => (b.site === doc.site.id ? { ...b, site: site.id } : b)),
+      straps: doc.straps?.map((s) => ({ ...s, to: { ...s.to, anchor: near(s.to.anchor) } })),
+      ...(doc.tether
+        ? { tether: { ...doc.tether, to: { ...doc.tether.to, anchor: near(doc.tether.to.anchor) } } }
+        : {}),
+    });
   }
 
   private set(doc: RigDocument) {

@@ -8,7 +8,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A stuck-on base, flat or curved to the shell.</summary>
 [Kind("adhesive-base", "Adhesive base, flat or curved", "Small, light, goes on a helmet or a fairing without a hole; needs three days, and a tether.",
-    Caution = "72 h before it holds what it says; never alone; warm it to take it off.")]
+    Caution = "72 h before it holds what it says; never alone; warm it to take it off.",
+    Sketch = "host 60; rect 36 54 48 6; rect 50 30 20 24; dim height 80 30 80 54; dim radius 20 50 36 58")]
 public sealed record AdhesiveBase : BaseKind
 {
     [Part("Pad")]

@@ -8,7 +8,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>An L-bracket under screws that the host has already.</summary>
 [Kind("bolted-bracket", "Bolted bracket", "The stiffest and the surest, where the host has a thread to spare; the bracket eats thread that belonged to the host.",
-    Caution = "Take a screw that is longer by the bracket and the pad, and put the old one back after: the host's joint is somebody's brake or seat.")]
+    Caution = "Take a screw that is longer by the bracket and the pad, and put the old one back after: the host's joint is somebody's brake or seat.",
+    Sketch = "host 56; rect 20 50 70 5; rect 85 12 5 40; rect 30 40 5 26; rect 50 40 5 26; dim apart 32 34 52 34; dim foot 42 26 84 26; dim leg 100 12 100 55; dim hostThread 14 56 14 68; dim pad 8 50 8 56")]
 public sealed record BoltedBracket : BaseKind
 {
     [Measure("Screws", Dimension.Count, 1, 4, HowTo = "in a row along the host")]

@@ -8,7 +8,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A padded clamp on the top edge of a raised pane.</summary>
 [Kind("glass-clamp", "Clamp on raised glass", "For a light camera in a parked car; glass carries little and breaks without a word.",
-    Caution = "Parked only, a hand's breadth of glass showing, padded jaws, finger-tight. Toughened glass bursts from one scratch.")]
+    Caution = "Parked only, a hand's breadth of glass showing, padded jaws, finger-tight. Toughened glass bursts from one scratch.",
+    Sketch = "rect 57 28 6 40; rect 42 24 14 24; rect 64 24 14 24; rect 56 8 8 16; dim height 84 8 84 28; dim padRadius 36 36 36 48; dim force 20 36 40 36")]
 public sealed record GlassClamp : BaseKind
 {
     [Measure("Jaw force", Dimension.Force, 5, 300, HowTo = "finger-tight 30 to 60 N")]

@@ -9,7 +9,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A plate on two to six cups or magnets, with eye bolts at its corners.</summary>
-[Kind("hold-plate", "Plate with several holds", "Spreads the load, survives one lost hold, takes straps; heavier and wider.")]
+[Kind("hold-plate", "Plate with several holds", "Spreads the load, survives one lost hold, takes straps; heavier and wider.",
+    Sketch = "host 62; rect 18 18 84 7; rect 26 25 4 22; rect 90 25 4 22; rect 16 47 24 15; rect 80 47 24 15; dim length 18 10 102 10; dim thickness 110 18 110 25; dim spacer 60 25 60 47")]
 public sealed record HoldPlate : BaseKind
 {
     [Part("Holds", Except = "pad")]

@@ -9,7 +9,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A hose clamp or P-clamp round a tube with an L-bracket under it.</summary>
 [Kind("hose-clamp-bracket", "Hose clamp or P-clamp with bracket", "Costs next to nothing and grips anything round; the bracket is the spring in it.",
-    Caution = "Cut the band's tail and tape it: it opens skin. Rubber under the band, or it walks.")]
+    Caution = "Cut the band's tail and tape it: it opens skin. Rubber under the band, or it walks.",
+    Sketch = "circle 34 48 14; rect 30 30 60 4; rect 86 6 4 26; dim foot 34 24 84 24; dim leg 100 6 100 34; dim bendRadius 70 44 84 36")]
 public sealed record HoseClampBracket : BaseKind
 {
     [Measure("Bands", Dimension.Count, 1, 2, HowTo = "two, one at each end of the bracket's foot")]

@@ -9,7 +9,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A bar with a magnet glued in each angled end, across two steel bolt heads.</summary>
 [Kind("magnet-cross-bar", "Cross-bar with magnet ends", "On and off in a second, clears key and gauges; a bolt head gives a magnet little to hold.",
-    Caution = "What lets go lands in the rider's lap: tether it. Keys and cards away from the ends.")]
+    Caution = "What lets go lands in the rider's lap: tether it. Keys and cards away from the ends.",
+    Sketch = "host 62; rect 24 54 14 8; rect 82 54 14 8; line 31 54 36 30; line 89 54 84 30; line 36 30 84 30; dim span 31 67 89 67; dim rise 106 30 106 62; dim glueDepth 18 46 18 54")]
 public sealed record MagnetCrossBar : BaseKind
 {
     [Measure("Span", Dimension.Length, 0.04, 0.5, HowTo = "bolt head to bolt head, middle to middle")]

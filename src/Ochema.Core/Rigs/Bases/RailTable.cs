@@ -10,7 +10,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>Two parallel tubes on four short posts with a hold each, a cross-bar clamped on top.</summary>
 [Kind("rail-table", "Rail table on posts", "Finds four flat spots on any bonnet, takes four straps and heavy heads; big, and slow to fit.",
-    Caution = "Hooks into rings, not onto hooks; tails tied. Where a cup does not seal it is a stand under the straps, no more.")]
+    Caution = "Hooks into rings, not onto hooks; tails tied. Where a cup does not seal it is a stand under the straps, no more.",
+    Sketch = "host 64; rect 10 24 100 6; rect 24 30 5 20; rect 92 30 5 20; circle 26 56 8; circle 94 56 8; dim length 10 16 110 16; dim postsApart 26 40 94 40; dim post 108 30 108 50")]
 public sealed record RailTable : BaseKind
 {
     [Part("Feet", Except = "pad")]

@@ -8,7 +8,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A short L-bracket on two small screws tapped into a helmet's shell, flush inside.</summary>
 [Kind("shell-screws", "Screws tapped in the shell", "Stiff and small; the helmet is a filming prop from then on.",
-    Caution = "A drilled helmet has lost its protective life: never for riding, skiing or climbing at risk. Nothing may enter the liner.")]
+    Caution = "A drilled helmet has lost its protective life: never for riding, skiing or climbing at risk. Nothing may enter the liner.",
+    Sketch = "host 44; rect 30 36 60 6; rect 86 8 5 30; rect 42 30 5 18; rect 66 30 5 18; dim apart 44 26 68 26; dim leg 102 8 102 42; dim bendRadius 74 34 88 34")]
 public sealed record ShellScrews : BaseKind
 {
     [StockChoice("Screws", "fasteners")]

@@ -7,7 +7,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>One cup with a stem.</summary>
-[Kind("single-cup", "One suction cup", "Light and quick; rocks on thin panels, and has nothing left when it leaks.")]
+[Kind("single-cup", "One suction cup", "Light and quick; rocks on thin panels, and has nothing left when it leaks.",
+    Sketch = "host 60; circle 60 56 16; rect 56 22 8 22; dim stemHeight 78 22 78 42")]
 public sealed record SingleCup : BaseKind
 {
     [Part("Cup")]

@@ -6,7 +6,8 @@ using Ochema.Core.Rigs.Holds;
 namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>One pot magnet with a stem.</summary>
-[Kind("single-magnet", "One pot magnet", "Quick on steel; slides on thin paint-coated sheet.")]
+[Kind("single-magnet", "One pot magnet", "Quick on steel; slides on thin paint-coated sheet.",
+    Sketch = "host 60; rect 42 48 36 12; rect 56 22 8 26; dim stemHeight 78 22 78 48")]
 public sealed record SingleMagnet : BaseKind
 {
     [Part("Magnet")]

@@ -9,7 +9,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>Two halves of a hard rubber block round a ring, drawn together by one bolt that is also the camera's stud.</summary>
 [Kind("split-block", "Split block on a ring", "Cheap, strong, legal where cups are refused; needs a closed ring, and turns if it is not tight.",
-    Caution = "Tighten with a tool, mark the bolt, look at the mark after the first run.")]
+    Caution = "Tighten with a tool, mark the bolt, look at the mark after the first run.",
+    Sketch = "rect 36 18 48 17; rect 36 35 48 17; circle 48 35 7; line 70 6 70 62; dim thickness 94 18 94 52; dim width 36 66 84 66; dim holeOffset 55 58 70 58; dim stud 78 6 78 18")]
 public sealed record SplitBlock : BaseKind
 {
     [Measure("Block thickness, both halves", Dimension.Length, 0.015, 0.12, HowTo = "across the two halves and the ring bar, squeezed")]

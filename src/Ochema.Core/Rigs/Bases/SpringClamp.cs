@@ -8,7 +8,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A padded spring clamp on an edge, rail or branch.</summary>
 [Kind("spring-clamp", "Padded spring clamp", "Goes on anything in a second; holds a light camera, turns under a heavy one.",
-    Caution = "Not over anybody's head without a tether.")]
+    Caution = "Not over anybody's head without a tether.",
+    Sketch = "circle 60 46 10; line 44 30 44 62; line 76 30 76 62; rect 57 10 6 20; dim opens 44 66 76 66; dim height 86 10 86 36; dim force 22 46 42 46; dim padRadius 34 46 34 56")]
 public sealed record SpringClamp : BaseKind
 {
     [Measure("Jaw force", Dimension.Force, 5, 400, HowTo = "luggage scale on one jaw until it opens; 40 to 90 N are usual")]

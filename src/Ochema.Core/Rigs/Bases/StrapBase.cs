@@ -7,7 +7,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A base held by a strap that lets go in a snag: through a helmet's vents, or round a tube.</summary>
 [Kind("strap-base", "Strap base that releases", "No hole, no glue, comes off before it wrenches the neck; slips and rocks more than the others.",
-    Caution = "Hook-and-loop or a clip that opens: not a knot, not a buckle, and no line from the camera to the body.")]
+    Caution = "Hook-and-loop or a clip that opens: not a knot, not a buckle, and no line from the camera to the body.",
+    Sketch = "host 60; rect 36 50 48 8; rect 52 28 16 22; line 36 52 12 60; line 84 52 108 60; dim foot 36 64 84 64; dim height 76 28 76 50; dim tension 90 44 112 52")]
 public sealed record StrapBase : BaseKind
 {
     [Measure("Strap pulled to", Dimension.Force, 5, 400, HowTo = "by hand 20 to 60 N")]

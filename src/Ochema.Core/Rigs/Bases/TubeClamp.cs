@@ -9,7 +9,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>One or two clamps with jaws round a tube.</summary>
 [Kind("tube-clamp", "Tube clamp", "Grips bars, racks and roll hoops without traces; turns on the tube before it bends.",
-    Caution = "A clamp that turns drops the camera into the wind: mark it against the tube, and look at the mark.")]
+    Caution = "A clamp that turns drops the camera into the wind: mark it against the tube, and look at the mark.",
+    Sketch = "circle 40 44 14; rect 22 26 36 36; rect 34 12 12 14; circle 92 44 14; dim height 66 12 66 30; dim apart 40 66 92 66; dim largest 78 32 106 32")]
 public sealed record TubeClamp : BaseKind
 {
     [Measure("Clamps side by side", Dimension.Count, 1, 2, HowTo = "two, apart along the tube, for anything tall")]

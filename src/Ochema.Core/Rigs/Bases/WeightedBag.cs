@@ -5,7 +5,8 @@ using Ochema.Core.Quantities;
 namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A bag of husks, beans or sand with a plate on top.</summary>
-[Kind("weighted-bag", "Bag with a plate", "Lies anywhere, soaks up tremble, leaves nothing; slides and tips when anything moves.")]
+[Kind("weighted-bag", "Bag with a plate", "Lies anywhere, soaks up tremble, leaves nothing; slides and tips when anything moves.",
+    Sketch = "host 60; rect 22 34 76 26; rect 40 29 40 5; dim length 22 24 98 24; dim height 106 34 106 60")]
 public sealed record WeightedBag : BaseKind
 {
     [Measure("Bag", Dimension.Mass, 0.2, 25, HowTo = "filled, on a kitchen scale")]

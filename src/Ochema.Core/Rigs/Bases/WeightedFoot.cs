@@ -7,7 +7,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A flat pan or lamp foot that stands by its weight, with the thread through its middle.</summary>
-[Kind("weighted-foot", "Flat pan or weighted foot", "Low, cheap, no height at all; a thin pan flexes, and a light one tips.")]
+[Kind("weighted-foot", "Flat pan or weighted foot", "Low, cheap, no height at all; a thin pan flexes, and a light one tips.",
+    Sketch = "host 62; rect 20 56 80 6; rect 44 34 32 22; line 60 24 60 60; dim across 20 67 100 67; dim block 84 34 84 56; dim thickness 110 56 110 62; dim recess 36 48 36 56")]
 public sealed record WeightedFoot : BaseKind
 {
     [Measure("Across", Dimension.Length, 0.08, 0.6, HowTo = "the pan's flat bottom, 200 to 250 mm")]

@@ -10,7 +10,8 @@ namespace Ochema.Core.Rigs.Bases;
 
 /// <summary>A bent flat bar hooked into the slot beside a lowered window, levelled by a wedge.</summary>
 [Kind("window-slot-plate", "Window-slot plate", "No tool, no trace, level in a minute; stays by its weight, so steel stays put where aluminium travels well.",
-    Caution = "Window down and its switch off. Glass is never loaded. Off before you drive away.")]
+    Caution = "Window down and its switch off. Glass is never loaded. Off before you drive away.",
+    Sketch = "rect 40 40 10 28; line 30 20 30 48; line 30 20 92 20; line 92 20 92 62; dim hook 22 20 22 48; dim shelf 30 12 92 12; dim leg 104 20 104 62; dim slot 30 54 40 54")]
 public sealed record WindowSlotPlate : BaseKind
 {
     [StockChoice("Bar", "sections", Only = "flat")]

@@ -7,7 +7,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs.Braces;
 
 /// <summary>A straight rod from the load path to a foot of its own, free to turn at both ends.</summary>
-[Kind("strut", "Strut with a foot", "Stiffens the plane it stands in; two well apart cure rocking both ways.")]
+[Kind("strut", "Strut with a foot", "Stiffens the plane it stands in; two well apart cure rocking both ways.",
+    Sketch = "host 62; circle 96 58 8; line 96 54 34 12; rect 28 6 12 10")]
 public sealed record Strut : BraceKind
 {
     [StockChoice("Rod", "sections", Only = "round,round-tube,square-tube")]

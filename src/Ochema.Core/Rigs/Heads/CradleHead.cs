@@ -7,7 +7,8 @@ namespace Ochema.Core.Rigs.Heads;
 
 /// <summary>A cradle bent from sheet round a small camera.</summary>
 [Kind("cradle-head", "Sheet-metal cradle", "Holds a camera that has no socket; made in an hour, to its size plus the pads.",
-    Caution = "Edges filed and taped; a band over the top, or it jumps out on a bump.")]
+    Caution = "Edges filed and taped; a band over the top, or it jumps out on a bump.",
+    Sketch = "rect 34 50 52 4; rect 30 20 4 34; rect 86 20 4 34; rect 38 24 44 26; dim wall 98 20 98 54; dim pad 34 16 38 16; dim thickness 24 54 30 54; dim bendRadius 30 62 38 62")]
 public sealed record CradleHead : HeadKind
 {
     [StockChoice("Sheet", "materials", Only = "al-5052-h32,al-6061-t6,steel-s235,stainless-304")]

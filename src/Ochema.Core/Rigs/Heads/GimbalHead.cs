@@ -6,7 +6,8 @@ namespace Ochema.Core.Rigs.Heads;
 
 /// <summary>A stabilised gimbal, standing or hanging.</summary>
 [Kind("gimbal", "Stabilised gimbal", "Takes out what is slow; heavy, leans in the wind when it hangs, and needs room to turn.",
-    Caution = "Balanced with the lens that is on it, and retuned after every swap. Motors off before you reach in.")]
+    Caution = "Balanced with the lens that is on it, and retuned after every swap. Motors off before you reach in.",
+    Sketch = "line 60 6 60 20; circle 60 40 20; rect 50 32 20 16; dim room 60 40 96 40; dim area 46 28 46 52")]
 public sealed record GimbalHead : HeadKind
 {
     [StockChoice("Gimbal", "heads", Only = "gimbal")]

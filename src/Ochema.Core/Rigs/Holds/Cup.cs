@@ -8,7 +8,8 @@ namespace Ochema.Core.Rigs.Holds;
 
 /// <summary>A suction cup.</summary>
 [Kind("cup", "Suction cup", "Holds on steel, aluminium, glass and smooth composite; leaks, and cares about dirt, curvature and altitude.",
-    Caution = "Pump it on a clean, dry, closed surface, look at the ring again after ten minutes, and before every run.")]
+    Caution = "Pump it on a clean, dry, closed surface, look at the ring again after ten minutes, and before every run.",
+    Sketch = "host 60; circle 60 56 22; rect 54 20 12 18; dim vacuum 92 34 104 34")]
 public sealed record Cup : HoldKind
 {
     [StockChoice("Cup", "cups", HowTo = "across the sealing lip")]

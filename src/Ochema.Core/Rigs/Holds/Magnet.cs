@@ -8,7 +8,8 @@ namespace Ochema.Core.Rigs.Holds;
 
 /// <summary>A pot magnet.</summary>
 [Kind("magnet", "Pot magnet", "Quick and never leaks; needs steel, loses most of its pull on thin or padded sheet, and slides long before it pulls off.",
-    Caution = "Fingers away when it snaps on. Keep it off pacemakers, cards and compasses. Lift it off, do not drag it over paint.")]
+    Caution = "Fingers away when it snaps on. Keep it off pacemakers, cards and compasses. Lift it off, do not drag it over paint.",
+    Sketch = "host 60; rect 36 42 48 14; rect 36 56 48 4; dim pad 92 56 92 60; dim measuredPull 60 10 60 40")]
 public sealed record Magnet : HoldKind
 {
     [StockChoice("Magnet", "magnets", HowTo = "across the pot")]

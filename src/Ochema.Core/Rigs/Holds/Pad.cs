@@ -14,7 +14,7 @@ public sealed record Pad : HoldKind
     [StockChoice("Pad", "adhesives")]
     public string Stock { get; init; } = "pad-acrylic-40";
 
-    [Measure("Hours since it was stuck on", Dimension.Time, 0, 3.6e6, HowTo = "72 h for full strength")]
+    [Measure("Hours since it was stuck on", Dimension.Duration, 0, 3.6e6, HowTo = "72 h for full strength")]
     public double Cure { get; init; } = 72 * 3600;
 
     [JsonIgnore]

@@ -4,7 +4,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs.Isolators;
 
 /// <summary>Elastic cords between reach and head.</summary>
-[Kind("elastic-cords", "Elastic cords", "Very soft and cheap; sways, ages in the sun, and is not tied with rope's knots.")]
+[Kind("elastic-cords", "Elastic cords", "Very soft and cheap; sways, ages in the sun, and is not tied with rope's knots.",
+    Sketch = "rect 14 12 92 50; rect 46 28 28 16; line 20 18 46 28; line 100 18 74 28; line 20 56 46 44; line 100 56 74 44; dim spread 60 50 74 50")]
 public sealed record ElasticCords : IsolatorKind
 {
     [StockChoice("Mounts", "isolators", Only = "cord")]

@@ -6,7 +6,8 @@ namespace Ochema.Core.Rigs.Isolators;
 
 /// <summary>A joint that lets the head swing, brought back to the middle by springs.</summary>
 [Kind("pendulum-joint", "Soft pendulum joint", "Keeps the head level while the boom nods; swings on in bends when its springs are soft.",
-    Caution = "Lock it before you drive to the set, and before you take the camera off.")]
+    Caution = "Lock it before you drive to the set, and before you take the camera off.",
+    Sketch = "rect 40 6 40 5; circle 60 18 5; line 60 18 60 46; rect 50 46 20 10; dim height 76 18 76 46; dim stop 60 60 84 54; dim centring 36 14 52 18")]
 public sealed record PendulumJoint : IsolatorKind
 {
     [Measure("Centring stiffness", Dimension.RotationalStiffness, 1, 800, HowTo = "scale × lever over the angle, or spring rate × its arm²")]

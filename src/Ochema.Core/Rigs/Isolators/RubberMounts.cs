@@ -4,7 +4,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs.Isolators;
 
 /// <summary>Rubber mounts between reach and head.</summary>
-[Kind("rubber-mounts", "Rubber mounts", "Takes out engine tingle; tips under tall loads, and too soft or too hard makes it worse.")]
+[Kind("rubber-mounts", "Rubber mounts", "Takes out engine tingle; tips under tall loads, and too soft or too hard makes it worse.",
+    Sketch = "rect 24 16 72 5; rect 30 21 12 22; rect 78 21 12 22; rect 24 43 72 5; dim spread 60 56 84 56; dim count 30 62 42 62")]
 public sealed record RubberMounts : IsolatorKind
 {
     [StockChoice("Mounts", "isolators", Only = "rubber")]

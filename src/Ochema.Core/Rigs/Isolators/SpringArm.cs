@@ -9,7 +9,8 @@ namespace Ochema.Core.Rigs.Isolators;
 
 /// <summary>A sprung parallelogram arm, with or without a damper.</summary>
 [Kind("spring-arm", "Sprung parallelogram arm", "Floats a heavy gimbal over rough roads; every lens wants its own spring setting.",
-    Caution = "Loaded springs bite: unload before you unpin, fingers out of the links.")]
+    Caution = "Loaded springs bite: unload before you unpin, fingers out of the links.",
+    Sketch = "rect 14 8 6 56; line 20 20 100 20; line 20 44 100 44; rect 98 16 6 32; line 20 10 76 42; dim link 20 52 100 52; dim pivots 110 20 110 44; dim along 20 62 76 62; dim above 8 10 8 44")]
 public sealed record SpringArm : IsolatorKind
 {
     [Measure("Link length", Dimension.Length, 0.1, 0.8, HowTo = "pivot to pivot")]

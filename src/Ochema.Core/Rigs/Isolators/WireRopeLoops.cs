@@ -4,7 +4,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs.Isolators;
 
 /// <summary>Wire-rope loops between reach and head.</summary>
-[Kind("wire-rope-loops", "Wire-rope loops", "Damps by itself and takes knocks; big, and stiffer at small shakes.")]
+[Kind("wire-rope-loops", "Wire-rope loops", "Damps by itself and takes knocks; big, and stiffer at small shakes.",
+    Sketch = "rect 24 14 72 5; circle 38 32 13; circle 82 32 13; rect 24 45 72 5; dim spread 60 58 82 58")]
 public sealed record WireRopeLoops : IsolatorKind
 {
     [StockChoice("Mounts", "isolators", Only = "wire-rope")]

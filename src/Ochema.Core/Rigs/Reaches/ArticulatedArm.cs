@@ -7,7 +7,8 @@ namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>Two links with a joint at the foot and one at the elbow, all locked by one knob.</summary>
 [Kind("articulated-arm", "Articulated arm", "Goes anywhere; its joints turn before its links bend.",
-    Caution = "Tighten with the camera's weight taken off, then push on the camera: nothing may creep.")]
+    Caution = "Tighten with the camera's weight taken off, then push on the camera: nothing may creep.",
+    Sketch = "rect 44 60 30 6; line 58 60 44 36; line 44 36 64 12; circle 58 58 4; circle 44 36 4; circle 64 12 4; dim length 84 12 84 58; dim lowerLean 30 60 44 44; dim upperLean 30 26 50 26")]
 public sealed record ArticulatedArm : ReachKind
 {
     [StockChoice("Arm", "arms")]

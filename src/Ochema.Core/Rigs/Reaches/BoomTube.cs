@@ -7,7 +7,8 @@ namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>A mast and a boom out from it, clamped where they cross.</summary>
 [Kind("boom-tube", "Mast and boom", "Reaches over two lanes or out to the side; every hand's breadth of stick-out is paid for at the clamp.",
-    Caution = "Nobody beside it while it moves, nothing under it. What sticks out needs a lookout and the road's permission.")]
+    Caution = "Nobody beside it while it moves, nothing under it. What sticks out needs a lookout and the road's permission.",
+    Sketch = "rect 20 62 30 5; rect 32 18 6 44; rect 32 18 74 6; dim height 22 18 22 62; dim stickOut 36 10 106 10")]
 public sealed record BoomTube : ReachKind
 {
     [Measure("Mast height", Dimension.Length, 0.03, 2, HowTo = "base to the boom")]

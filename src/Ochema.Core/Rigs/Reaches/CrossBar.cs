@@ -6,7 +6,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>A short bar across, with the head's cradle off its middle.</summary>
-[Kind("cross-bar", "Cross-bar", "Sets cameras side by side, low over the base.")]
+[Kind("cross-bar", "Cross-bar", "Sets cameras side by side, low over the base.",
+    Sketch = "rect 40 56 24 10; rect 24 40 80 6; rect 78 24 16 16; dim offset 52 34 86 34; dim height 112 40 112 60")]
 public sealed record CrossBar : ReachKind
 {
     [Measure("Off the middle", Dimension.Length, -0.6, 0.6, HowTo = "to the left is positive")]

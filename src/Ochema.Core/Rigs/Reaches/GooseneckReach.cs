@@ -7,7 +7,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>A gooseneck, 1/4-20 set between nuts at both ends.</summary>
-[Kind("gooseneck", "Gooseneck", "Bends to any place and droops from there; for small cameras standing still.")]
+[Kind("gooseneck", "Gooseneck", "Bends to any place and droops from there; for small cameras standing still.",
+    Sketch = "rect 20 60 24 6; line 32 60 40 34; line 40 34 76 16; rect 76 10 10 10; dim length 28 58 72 10; dim lean 50 58 50 36")]
 public sealed record GooseneckReach : ReachKind
 {
     [StockChoice("Gooseneck", "goosenecks")]

@@ -5,7 +5,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>A post of pipe, timber or dowel on a flange.</summary>
-[Kind("post", "Post on a flange", "Pipe, dowel or tube from the drawer; its foot's screws are what gives.")]
+[Kind("post", "Post on a flange", "Pipe, dowel or tube from the drawer; its foot's screws are what gives.",
+    Sketch = "rect 30 58 60 5; rect 54 12 12 46; dim height 78 12 78 58; dim flange 30 67 90 67")]
 public sealed record PostReach : ReachKind
 {
     [Measure("Height", Dimension.Length, 0.03, 1.5, HowTo = "flange to the underside of the head")]

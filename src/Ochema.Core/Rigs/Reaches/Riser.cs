@@ -6,7 +6,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>A straight post on the base.</summary>
-[Kind("riser", "Riser post", "Brings the camera up; every centimetre multiplies the tipping moment.")]
+[Kind("riser", "Riser post", "Brings the camera up; every centimetre multiplies the tipping moment.",
+    Sketch = "rect 40 60 40 6; rect 55 14 10 46; dim height 76 14 76 60")]
 public sealed record Riser : ReachKind
 {
     [Measure("Height", Dimension.Length, 0.02, 1.5, HowTo = "base plate to the underside of the head")]

@@ -6,7 +6,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>A threaded rod between the base and the head.</summary>
-[Kind("stud", "Threaded stud", "Cheap and short; bends at the thread root when long.")]
+[Kind("stud", "Threaded stud", "Cheap and short; bends at the thread root when long.",
+    Sketch = "rect 40 56 40 8; line 60 14 60 56; rect 52 48 16 8; rect 52 14 16 8; dim length 76 22 76 48")]
 public sealed record Stud : ReachKind
 {
     [StockChoice("Thread", "fasteners")]

@@ -1,0 +1,70 @@
+<script lang="ts">
+  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import { difference, percent, quantity, words } from '../parts/quantity';
+  import type { RigSession } from '../state/session.svelte';
+
+  /** Where practitioners disagree: each answer computed on this rig, side by side. */
+  let { session }: { session: RigSession } = $props();
+  let schools = $state.raw<Schemas['School'][] | null>(null);
+  let basis = $state.raw<RigDocument | null>(null);
+  let problem = $state('');
+
+  $effect(() => {
+    const document = session.doc;
+    const timer = setTimeout(async () => {
+      try {
+        const answer = await ask(api.POST('/api/schools', { body: document }));
+        if (document === session.doc) [schools, basis, problem] = [answer, document, ''];
+      } catch (e) {
+        problem = e instanceof ApiError ? e.message : 'These could not be computed.';
+      }
+    }, 400);
+    return () => clearTimeout(timer);
+  });
+</script>
+
+<h2 class="text-lg">Where builders disagree</h2>
+<p class="text-quiet mt-0.5 text-sm">
+  Each way tried on this rig, side by side. Click one to take it; undo takes it back.
+</p>
+{#if problem}
+  <p class="text-lets-go text-sm" role="alert">{problem}</p>
+{:else if !schools}
+  <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying both ways …</p>
+{:else}
+  {#each schools as s (s.id)}
+    <section class="mt-4" aria-label={s.question}>
+      <h3>{s.question}</h3>
+      <div class="mt-1 grid gap-1.5" style:grid-template-columns="repeat({s.sides.length}, minmax(0, 1fr))">
+        {#each s.sides as side (side.title)}
+          <button
+            class="border-rule flex flex-col rounded-sm border p-1.5 text-left text-xs {side.now
+              ? 'border-base-content border-2'
+              : 'hover:bg-base-300/50'}"
+            data-school="{s.id}.{side.title}"
+            disabled={side.now || basis !== session.doc}
+            onclick={() => session.change('school:' + s.id, side.change.document)}
+          >
+            <b class="text-sm leading-tight">{side.title}</b>
+            <span class="text-quiet mb-1 leading-tight">{side.says}</span>
+            <span class="mt-auto">
+              <b class="word-{side.change.verdict}">{words[side.change.verdict]}, {percent(side.change.use)}</b>
+              <span class="block"
+                >limit {side.change.limitSpeed == null
+                  ? `over ${quantity(70, 'speed')}`
+                  : quantity(side.change.limitSpeed, 'speed')}</span
+              >
+              {#if side.change.firstFrequency}<span class="block"
+                  >rocks at {quantity(side.change.firstFrequency, 'frequency')}</span
+                >{/if}
+              <span class="block">{difference(side.change.mass, 'mass')}, {difference(side.change.cost, 'money')}</span>
+              {#if side.now}<span class="block font-semibold">as it is now</span>{/if}
+            </span>
+          </button>
+        {/each}
+      </div>
+    </section>
+  {:else}
+    <p class="text-quiet mt-2 text-sm">Nothing to disagree about here.</p>
+  {/each}
+{/if}

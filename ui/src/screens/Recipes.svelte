@@ -1,0 +1,75 @@
+<script lang="ts">
+  import type { RigDocument, Schemas } from '../api/client';
+  import FigureCard from '../figure/FigureCard.svelte';
+  import Dialog from '../parts/Dialog.svelte';
+  import { quantity, words } from '../parts/quantity';
+  import { catalogue } from '../state/catalogue.svelte';
+
+  interface Props {
+    recipes: readonly { recipe: Schemas['Recipe']; report: Schemas['AssessmentReport'] | null }[];
+    onpick: (document: RigDocument) => void;
+    onclose: () => void;
+  }
+  let { recipes, onpick, onclose }: Props = $props();
+
+  const names: Record<string, string> = {
+    car: 'On a car',
+    motorcycle: 'On a motorcycle',
+    sidecar: 'On a sidecar',
+    bicycle: 'On a bicycle',
+    helmet: 'On a helmet',
+    hide: 'From a parked car',
+  };
+  let groups = $derived([...new Set(recipes.map((r) => r.recipe.group))]);
+  let group = $state('');
+  let shown = $derived(recipes.filter((r) => r.recipe.group === (group || groups[0])));
+</script>
+
+<Dialog title="Start from a recipe" {onclose} wide>
+  <p class="text-quiet text-sm">
+    A recipe is a whole rig with sensible measurements. Take the nearest one, then measure and change it.
+  </p>
+  <div class="my-2 flex flex-wrap gap-1" role="tablist" aria-label="Hosts">
+    {#each groups as g (g)}
+      <button
+        role="tab"
+        aria-selected={g === (group || groups[0])}
+        class="btn btn-sm {g === (group || groups[0]) ? 'btn-primary' : 'border-rule bg-base-100'}"
+        onclick={() => (group = g)}>{names[g] ?? g}</button
+      >
+    {/each}
+  </div>
+  <ul class="grid gap-2 sm:grid-cols-2">
+    {#each shown as { recipe, report } (recipe.id)}
+      <li>
+        <button
+          class="border-rule hover:border-base-content grid h-full w-full grid-cols-[7rem_1fr] gap-2 rounded-md border p-2 text-left"
+          data-recipe={recipe.id}
+          onclick={() => onpick(recipe.document)}
+        >
+          <span class="bg-base-200 h-24 rounded-sm">
+            {#if report}<FigureCard hostId={recipe.document.host} figure={report.figure} />{/if}
+          </span>
+          <span class="min-w-0 text-xs leading-snug">
+            <b class="block text-base leading-tight">{recipe.name}</b>
+            {#if report}
+              <span class="block text-sm">
+                <b class="word-{report.verdict.word}">{words[report.verdict.word]}</b>
+                {report.verdict.limitSpeed == null
+                  ? `past ${quantity(70, 'speed')}`
+                  : `up to ${quantity(report.verdict.limitSpeed, 'speed')}`} · {recipe.minutes} min ·
+                {quantity(report.cost, 'money')}
+              </span>
+            {/if}
+            <span class="block"><b>Good:</b> {recipe.good}</span>
+            <span class="block"><b>Bad:</b> {recipe.bad}</span>
+            <span class="text-quiet block"><b>Measure:</b> {recipe.measure.join('; ')}.</span>
+            <span class="text-quiet block"
+              >{catalogue.host(recipe.document.host)?.name}, {recipe.document.site.name.toLowerCase()}</span
+            >
+          </span>
+        </button>
+      </li>
+    {:else}<li class="text-quiet" aria-busy="true">Fetching the recipes …</li>{/each}
+  </ul>
+</Dialog>
