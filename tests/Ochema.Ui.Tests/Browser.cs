@@ -51,6 +51,15 @@ public sealed class Browser : IDisposable
 
     public T Script<T>(string script, params object[] args) => (T)Driver.ExecuteScript(script, args)!;
 
+    /// <summary>Serious and critical violations that axe-core finds on the page as it stands, a line each.</summary>
+    public string Axe()
+    {
+        // Colours are judged where they come to rest, not half-way.
+        Driver.ExecuteScript("document.head.append(Object.assign(document.createElement('style'), { textContent: '* { transition: none !important }' }))");
+        Driver.ExecuteScript(File.ReadAllText(Path.Combine(Root, "ui/node_modules/axe-core/axe.min.js")));
+        return (string)Driver.ExecuteAsyncScript("const done = arguments[0]; axe.run().then(r => done(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | ')).join('\\n')))")!;
+    }
+
     public static T Until<T>(string what, Func<T?> probe, int seconds = 20)
     {
         var watch = Stopwatch.StartNew();
@@ -94,4 +103,12 @@ public sealed class Browser : IDisposable
         l.Start();
         return ((IPEndPoint)l.LocalEndpoint).Port;
     }
+}
+
+/// <summary>One browser for all tests of a class: they keep to rigs of their own.</summary>
+public sealed class SharedBrowser : IDisposable
+{
+    public Browser Browser { get; } = new();
+
+    public void Dispose() => Browser.Dispose();
 }

@@ -22,6 +22,24 @@ public sealed class Shots
         }
         browser.Open();
         Shot("yard");
+        browser.Button("Start a rig from a recipe").Click();
+        Browser.Until("recipes", () => browser.Driver.FindElements(By.CssSelector("[data-recipe] svg")).Count > 6);
+        Shot("recipes");
+        browser.OpenRig("demo-4-sidecar-face");
+        browser.Find("[data-row=site]").Click();
+        Shot("survey");
+        browser.OpenRig("demo-5-courier-helmet");
+        browser.Find("[data-row=base]").Click();
+        Shot("helmet");
+        browser.OpenRig("demo-6-lane-boom");
+        browser.Find("[data-row=base]").Click();
+        browser.Find("[data-joint]");
+        browser.Driver.ExecuteScript("document.querySelector('[data-joint]').scrollIntoView()");
+        Shot("joint");
+        browser.OpenRig("demo-7-press-house-window");
+        browser.Button("Two schools").Click();
+        Browser.Until("schools", () => browser.Driver.FindElements(By.CssSelector("[data-school]")).Count > 1);
+        Shot("schools");
         browser.OpenRig("demo-2-bonnet-close-up-braced");
         Shot("rig");
         new Actions(browser.Driver).SendKeys("l").SendKeys("l").Perform();

@@ -59,7 +59,7 @@ public sealed class StoryTests : IDisposable
         Browser.Until("scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
         double First() => double.Parse(System.Text.RegularExpressions.Regex.Match(browser.Find("aside").Text, @"First frequencies: ([\d.]+)").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
         var before = First();
-        browser.Button("Add brace, strap").Click();
+        browser.Button("Add to it").Click();
         browser.Find("[data-change='two braces']:enabled").Click();
         Browser.Until("braces", () => browser.Driver.FindElements(By.CssSelector("[data-row^='brace:']")).Count == 2);
         browser.Find("[data-change='two straps']:enabled").Click();
@@ -89,7 +89,7 @@ public sealed class StoryTests : IDisposable
     {
         browser.OpenRig("demo-1-bonnet-close-up");
         browser.Find("[data-row=reach]").Click();
-        IWebElement Length() => Browser.Until("length field", () => browser.Driver.FindElements(By.XPath("//aside//label[starts-with(normalize-space(.), 'Length')]/following-sibling::input")).FirstOrDefault());
+        IWebElement Length() => Browser.Until("length field", () => browser.Driver.FindElements(By.XPath("//aside//label[contains(normalize-space(.), 'Length')]/following-sibling::input")).FirstOrDefault());
         void Type(string text) => Length().SendKeys(Keys.Control + "a" + Keys.Null + text + Keys.Enter);
         var original = Length().GetAttribute("value");
         Type("11 in");
@@ -110,23 +110,5 @@ public sealed class StoryTests : IDisposable
         browser.Driver.FindElements(By.XPath("//button[contains(., 'Go back to it')]"))[^1].Click();
         browser.Find("[data-row=reach]").Click();
         Browser.Until("restored", () => Length().GetAttribute("value") == original);
-    }
-
-    [Theory]
-    [InlineData("")]
-    [InlineData("#/rig/demo-1-bonnet-close-up")]
-    [InlineData("#/rig/demo-3-roof-road-ahead")]
-    public void NothingIsCutOffAndAxeFindsNothingSerious(string hash)
-    {
-        browser.Open(hash);
-        foreach (var _ in new[] { "day", "night" })
-        {
-            Thread.Sleep(400);
-            Assert.True(browser.Script<bool>("return document.documentElement.scrollWidth <= innerWidth"), "scrolls sideways");
-            browser.Driver.ExecuteScript(File.ReadAllText(Path.Combine(Browser.Root, "ui/node_modules/axe-core/axe.min.js")));
-            var found = (string)browser.Driver.ExecuteAsyncScript("const done = arguments[0]; axe.run().then(r => done(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | ')).join('\\n')))")!;
-            Assert.Equal("", found);
-            browser.Driver.FindElement(By.XPath("//header//button[contains(., 'change the theme')]")).Click();
-        }
     }
 }

@@ -1,17 +1,21 @@
+using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>A strap's tension against its strength: k·T ≤ breaking strength.</summary>
-public sealed class StrapTension(RigBuilder b, string id, string station, int line, StrapRow row) : Check(id + ".tension", station, id, "Strap overloaded")
+/// <summary>A strap's tension against its strength, less what its end and an edge take: k·T ≤ B·e·s.</summary>
+public sealed class StrapTension(RigBuilder b, string id, string station, int line, StrapRow row, Knot end, StrapEdge edge) : Check(id + ".tension", station, id, "Strap overloaded")
 {
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var t = f.Tension(line);
-        sheet?.Formula("{k} × {T} ÷ {B}", "strength as for webbing and rope", "Sharp edges, knots and hooks on hooks: an edge halves it, a knot takes a third.")
-            .Factor(b, FactorTable.Rope).Term("T", "tension", t, Dimension.Force).Term("B", "breaking strength", row.BreakingStrength, Dimension.Force, row.Source);
-        return Ratio(b.Factors[FactorTable.Rope] * t, row.BreakingStrength);
+        // A sharp edge halves webbing, a padded one costs a tenth (common practice, no source).
+        var over = edge switch { StrapEdge.None => 1, StrapEdge.Padded => 0.9, _ => 0.5 };
+        sheet?.Formula("{k} × {T} ÷ ({B} × {e} × {s})", "strength as for webbing and rope, less its end and edge", "Hooks on hooks, sun, wet knots.")
+            .Factor(b, FactorTable.Rope).Term("T", "tension", t, Dimension.Force).Term("B", "breaking strength", row.BreakingStrength, Dimension.Force, row.Source)
+            .Term("e", $"its end: {end.Name.ToLowerInvariant()}", end.Keeps, Dimension.Ratio, end.Source).Term("s", "over an edge", over, Dimension.Ratio, "common practice, no source");
+        return Ratio(b.Factors[FactorTable.Rope] * t, row.BreakingStrength * end.Keeps * over);
     }
 }

@@ -3,7 +3,11 @@ namespace Ochema.Core.Joints;
 /// <summary>A knot or end: what it is for and what strength it leaves.</summary>
 /// <param name="Keeps">Share of the line's strength left (Ashley and climbing tests vary; judgement, ±0.1).</param>
 /// <param name="ForElastic">True when it holds in elastic cord.</param>
-public sealed record Knot(string Id, string Name, double Keeps, bool ForElastic, string Use, string Source);
+public sealed record Knot(string Id, string Name, double Keeps, bool ForElastic, string Use, string Source) : Stock.IStockRow
+{
+    /// <inheritdoc/>
+    public string? Range => "strength left ±0.1";
+}
 
 /// <summary>Knots, lashings and ends of lines.</summary>
 public static class Lashing
@@ -15,7 +19,7 @@ public static class Lashing
         new("clove-hitch", "Clove hitch with two half hitches", 0.6, false, "round a tube", "common practice, no source"),
         new("double-overhand", "Double overhand stopper", 0.6, true, "the end of elastic cord", "common practice, no source"),
         new("crimp", "Crimped ferrule", 0.8, true, "wire and elastic, with a thimble", "common practice, no source"),
-        new("sewn", "Sewn end", 0.85, true, "webbing as sold", "common practice, no source"),
+        new("sewn", "Sewn end or hook, as rated", 1, true, "webbing as sold", "common practice, no source"),
     ];
 
     /// <summary>Friction of a lashing: n turns round a bar at a tension hold n·2π·μ·T along it.</summary>

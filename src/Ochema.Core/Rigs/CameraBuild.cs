@@ -1,4 +1,5 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Loads;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -40,8 +41,25 @@ public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec
         if (lens.Length > 0)
             b.Shape(b.Own("lens"), b.Own("camera"), "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
         var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, body, lens, c.Mass is not null);
+        if (b.HeadOfPath is not (Heads.ClipHead or Heads.CradleHead))
+            b.Joint(Socket(b, body));
         b.Checks.Add(new CameraScrew(b, b.Own("camera"), seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
         return camera;
+    }
+
+    /// <summary>
+    /// The captive screw of the head's plate in the camera's socket: a 1/4-20 socket takes about 4.5 mm of screw (ISO 1222), and is
+    /// driven out by a longer one.
+    /// </summary>
+    private static ScrewJoint Socket(RigBuilder b, CameraRow body)
+    {
+        var thread = b.Stock.Find<Fastener>("fasteners", body.Socket);
+        const double plate = 0.005, pad = 0.001, depth = 0.0045;
+        return new ScrewJoint
+        {
+            Id = b.Own("camera-screw"), Station = b.Own("camera"), Title = "screw in the camera", Thread = thread, Means = Loosening.RubberWasher, Torque = 1.2, Length = plate + pad + 0.0042,
+            Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04), new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035), new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02)],
+        };
     }
 
     /// <summary>Inertia of two boxes (body, lens) about their common centre, kg·m², host axes: xx, yy, zz, xy, xz, yz.</summary>

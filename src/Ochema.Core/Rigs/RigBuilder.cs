@@ -66,6 +66,9 @@ public sealed class RigBuilder
     /// <summary>Stations, nodes and parts of the second path carry this at their end.</summary>
     public const string SecondSuffix = "-2";
 
+    /// <summary>The head of the path that is being built.</summary>
+    public HeadKind HeadOfPath => path.Length == 0 ? Rig.Head : Rig.Second!.Head;
+
     /// <summary>A name made unique for the path that is being built.</summary>
     public string Own(string name) => name + path;
 

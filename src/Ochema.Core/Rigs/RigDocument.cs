@@ -116,10 +116,24 @@ public sealed record Strap
     [Measure("Pretension", Dimension.Force, 0, 2500, HowTo = "a ratchet makes 1 to 2.5 kN by hand, a cam buckle 200 to 400 N; pluck it, or a luggage scale across the middle")]
     public double Pretension { get; init; } = 300;
 
+    [StockChoice("Its end is", "knots", HowTo = "what strength a knot leaves")]
+    public string End { get; init; } = "sewn";
+
+    [Option("Over an edge", HowTo = "a sharp one halves it; pad it")]
+    public StrapEdge Edge { get; init; }
+
     [Option("Hooked on the rig at")]
     public required RigPoint From { get; init; }
 
     public required AnchorEnd To { get; init; }
+}
+
+/// <summary>What a strap runs over.</summary>
+public enum StrapEdge
+{
+    None,
+    Padded,
+    Sharp,
 }
 
 /// <summary>A slack line that only matters after something lets go.</summary>

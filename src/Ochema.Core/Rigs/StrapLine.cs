@@ -18,7 +18,10 @@ internal static class StrapLine
             throw new DocumentException($"straps[{i}].to", "the strap has no length: its ends coincide");
         var station = "strap:" + strap.Id;
         var line = b.Line(strap.Id, node, anchor, row.AxialStiffness, strap.Pretension);
-        b.Checks.Add(new StrapTension(b, strap.Id, station, line, row));
+        var knot = Joints.Lashing.Knots.First(k => k.Id == strap.End);
+        if (Joints.Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
+            b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
+        b.Checks.Add(new StrapTension(b, strap.Id, station, line, row, knot, strap.Edge));
         b.Part(station, $"{row.Name}, {length + 0.3:0.0} m", row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
         b.Shape(strap.Id, station, "strap", [b.Point(node), new FigurePoint("", anchor.ToArray())], [row.Width]);
     }

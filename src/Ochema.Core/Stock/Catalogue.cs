@@ -61,6 +61,7 @@ public sealed class Catalogue
         ["straps"] = Straps,
         ["arms"] = Arms,
         ["glues"] = Joints.Glues.All,
+        ["knots"] = Joints.Lashing.Knots,
         ["isolators"] = Isolators,
         ["goosenecks"] = Goosenecks,
         ["springs"] = Springs,

@@ -198,6 +198,28 @@ public class RoadRecipeTests
     }
 
     [Fact]
+    public void AnEdgeHalvesAStrapAndAKnotTakesAThird()
+    {
+        var rig = Recipe("magnet-plate-straps");
+        RigDocument With(string end, StrapEdge edge) => rig with { Straps = [.. rig.Straps.Select(s => s with { End = end, Edge = edge })] };
+        var plain = Use(With("sewn", StrapEdge.None), "front-left.tension");
+        Near.Share(2 * plain, Use(With("sewn", StrapEdge.Sharp), "front-left.tension"), 1e-6);
+        Near.Share(plain / 0.65, Use(With("bowline", StrapEdge.None), "front-left.tension"), 1e-6);
+        var elastic = rig with { Straps = [.. rig.Straps.Select(s => s with { Stock = "elastic-8", End = "bowline" })] };
+        Assert.Contains(Assess(elastic).Findings, f => f.Blocks && f.Text.Contains("slips in elastic"));
+    }
+
+    [Fact]
+    public void ACameraSocketTakesFourAndAHalfMillimetresOfScrew()
+    {
+        var rig = Recipe("cup-plate-low-head");
+        Assert.Contains(Assess(rig).Joints, j => j.Id == "camera-screw" && j.Findings.Count == 0);
+        var longer = Assess(rig with { Joints = new Dictionary<string, JointChoice> { ["camera-screw"] = new() { Length = 0.0127 } } });
+        Assert.Contains(longer.Findings, f => f.Blocks && f.Text.Contains("bottoms in the socket"));
+        Assert.Equal(Verdict.LetsGo, longer.Verdict.Word);
+    }
+
+    [Fact]
     public void TightBendsCrackInHardAluminium()
     {
         var rig = Recipe("frame-band");
