@@ -26,7 +26,7 @@ public static class RecipeLibrary
         const string prefix = "Ochema.Core.Rigs.Recipes.";
         var assembly = Assembly.GetExecutingAssembly();
         var list = new List<Recipe>();
-        foreach (var name in assembly.GetManifestResourceNames().Where(n => n.StartsWith(prefix, StringComparison.Ordinal)).Order(StringComparer.Ordinal))
+        foreach (var name in assembly.GetManifestResourceNames().Where(n => n.StartsWith(prefix, StringComparison.Ordinal)).OrderBy(n => int.Parse(n[prefix.Length..n.IndexOf('-', prefix.Length)])))
         {
             using var reader = new StreamReader(assembly.GetManifestResourceStream(name)!);
             var file = StrictJson.Read<RecipeFile>(reader.ReadToEnd());
