@@ -20,14 +20,15 @@
   }
   void load();
 
-  let rigId = $derived(/^#\/rig\/([\w-]+)/.exec(hash)?.[1]);
+  let route = $derived(/^#\/rig\/([\w-]+)(?:\/(shake))?/.exec(hash));
+  let rigId = $derived(route?.[1]);
 </script>
 
 <svelte:window onhashchange={() => (hash = location.hash)} />
 
 {#if ready}
   {#if rigId}
-    {#key rigId}<Rig id={rigId} />{/key}
+    {#key rigId}<Rig id={rigId} view={route?.[2] ?? 'rig'} />{/key}
   {:else}
     <Yard />
   {/if}

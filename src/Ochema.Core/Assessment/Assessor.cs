@@ -3,6 +3,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
+using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -37,7 +38,8 @@ public static class Assessor
         if (intactFinding is not null)
             findings.Insert(0, new ReportFinding("base", intactFinding, true));
         var letGo = LetGo(model, checks, driving, reports, limits, intactFinding).ToList();
-        var (frequencies, _) = Frequencies(model);
+        var modal = new ModalResponse(model);
+        var frequencies = modal.Modes.Take(ModeCount).Select(m => m.Frequency).ToList();
         findings.AddRange(Shedding(b, frequencies, rig.Run.Speed));
         var retentions = Retention.Of(b, letGo);
         findings.AddRange(retentions.Where(r => r.Has < r.Needs).Select(r => new ReportFinding(r.Station,
@@ -57,6 +59,7 @@ public static class Assessor
             LetGo = letGo,
             Frequencies = frequencies,
             Picture = Picture(frequencies, rig),
+            Sharpness = Shaker.Words(model, modal),
             Retentions = retentions,
             Findings = findings,
             Cautions = Cautions(rig),
@@ -223,7 +226,7 @@ public static class Assessor
         return rows;
     }
 
-    internal static (IReadOnlyList<double> Frequencies, double[][] Shapes) Frequencies(RigModel model)
+    internal static (IReadOnlyList<double> Frequencies, double[][] Shapes) Frequencies(RigModel model, int count = ModeCount)
     {
         if (model.Mechanism is not null)
             return ([], []);
@@ -235,7 +238,7 @@ public static class Assessor
         var factor = k.Clone();
         if (model.System.Factorise(factor) is not null)
             return ([], []);
-        var (omega2, shapes) = NaturalModes.Lowest(k, factor, model.System.Mass(_ => true), ModeCount);
+        var (omega2, shapes) = NaturalModes.Lowest(k, factor, model.System.Mass(_ => true), count);
         return ([.. omega2.Select(w => Math.Sqrt(w) / (2 * Math.PI))], shapes);
     }
 

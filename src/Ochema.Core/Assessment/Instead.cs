@@ -36,7 +36,7 @@ internal static class Instead
             if (sizes.Count == 0 && type != current.GetType())
                 yield return (info.Id, station, info.Label, With(rig, fresh));
             foreach (var (id, name, kind) in sizes.Where(s => s.Kind != current))
-                yield return ($"{info.Id}.{id}", station, name, With(rig, kind));
+                yield return ($"{info.Id}.{id}", station, station == "isolator" ? $"{info.Label}: {char.ToLowerInvariant(name[0])}{name[1..]}" : name, With(rig, kind));
         }
         if (LargerHold(rig, stock) is { } larger && station == "base" && rig.Base is HoldPlate)
             yield return ("larger-hold", station, "The next larger hold under the plate", larger);

@@ -98,6 +98,9 @@ public sealed record AssessmentReport
     public required IReadOnlyList<double> Frequencies { get; init; }
 
     public required PictureReport Picture { get; init; }
+
+    /// <summary>Shake, smear and wobble in pixels.</summary>
+    public required Sharpness.PictureWords Sharpness { get; init; }
     public required IReadOnlyList<RetentionReport> Retentions { get; init; }
     public required IReadOnlyList<ReportFinding> Findings { get; init; }
     public required IReadOnlyList<string> Cautions { get; init; }

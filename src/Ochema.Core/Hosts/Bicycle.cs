@@ -17,6 +17,8 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
 
     public override MotionProfile Motion => MotionProfile.Bicycle;
 
+    public override ShakeProfile Shake => ShakeProfile.Bicycle;
+
     public override (double Front, double Rear, double Side) Outline => (Half + Radius, Half + Radius, barHalf + 0.02);
 
     public override IReadOnlyList<string> Cautions =>
@@ -49,7 +51,17 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
     {
         Site Tube(string i, string n, double d, double clear, double wall) => new()
         {
-            Id = i, Name = n, Form = SiteForm.Tube, Material = "al-6061-t6", Diameter = d, Thickness = wall, ClearRadius = clear, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1,
+            Id = i,
+            Name = n,
+            Form = SiteForm.Tube,
+            Material = "al-6061-t6",
+            Diameter = d,
+            Thickness = wall,
+            ClearRadius = clear,
+            CrownRadius = 30,
+            Coat = 0,
+            Slope = 0,
+            WindFactor = 1,
         };
         return
         [

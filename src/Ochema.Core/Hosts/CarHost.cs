@@ -15,6 +15,8 @@ public class CarHost(CarShape shape) : Host
 
     public override MotionProfile Motion => MotionProfile.Car;
 
+    public override ShakeProfile Shake => ShakeProfile.Car;
+
     public override IReadOnlyList<KeepClear> Zones => CarPlaces.Zones(Shape);
 
     public override (double Front, double Rear, double Side) Outline => (Shape.Nose, -Shape.Tail, Shape.HalfWidth);
@@ -55,6 +57,8 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
     public override string Kind => "hide";
 
     public override MotionProfile Motion => MotionProfile.Parked;
+
+    public override ShakeProfile Shake => ShakeProfile.Parked;
 
     public override string SpeedName => "wind it must stand";
 

@@ -20,6 +20,8 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
 
     public override MotionProfile Motion => MotionProfile.Head;
 
+    public override ShakeProfile Shake => ShakeProfile.Head;
+
     public override double? BreakawayLimit => breakaway;
 
     public override bool Protects => true;
@@ -57,7 +59,17 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
     {
         Site Place(string i, string n) => new()
         {
-            Id = i, Name = n, Form = SiteForm.Shell, Material = "abs", Thickness = shell, Liner = liner, ClearRadius = 0.06, CrownRadius = 0.13, Coat = 0, Slope = 0, WindFactor = 1.1,
+            Id = i,
+            Name = n,
+            Form = SiteForm.Shell,
+            Material = "abs",
+            Thickness = shell,
+            Liner = liner,
+            ClearRadius = 0.06,
+            CrownRadius = 0.13,
+            Coat = 0,
+            Slope = 0,
+            WindFactor = 1.1,
         };
         return [Place("left-side", "Left side"), Place("right-side", "Right side"), Place("top", "Top"), Place("front", "Forehead")];
     }

@@ -16,8 +16,11 @@ public abstract class Host
     /// <summary>What recipes are grouped by: car, motorcycle, bicycle, helmet, hide.</summary>
     public abstract string Kind { get; }
 
-    /// <summary>How it shakes and leans.</summary>
+    /// <summary>How it brakes, leans and jolts.</summary>
     public abstract MotionProfile Motion { get; }
+
+    /// <summary>What shakes it.</summary>
+    public abstract ShakeProfile Shake { get; }
 
     /// <summary>Places to hold on to, with their preset values.</summary>
     public IReadOnlyList<Site> Sites => sites ??= MakeSites();

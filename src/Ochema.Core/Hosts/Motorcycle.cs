@@ -20,6 +20,8 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
 
     public override MotionProfile Motion => sidecar ? MotionProfile.Sidecar : MotionProfile.Motorcycle;
 
+    public override ShakeProfile Shake => ShakeProfile.Motorcycle;
+
     public override (double Front, double Rear, double Side) Outline => (Half + Radius, Half + Radius, sidecar ? -SidecarTrack + 0.1 : 0.42);
 
     public override IReadOnlyList<string> Cautions =>
@@ -59,11 +61,29 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
     {
         Site Tube(string i, string n, double d, double clear, string material = "steel-1018") => new()
         {
-            Id = i, Name = n, Form = SiteForm.Tube, Material = material, Diameter = d, Thickness = 0.0024, ClearRadius = clear, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.05,
+            Id = i,
+            Name = n,
+            Form = SiteForm.Tube,
+            Material = material,
+            Diameter = d,
+            Thickness = 0.0024,
+            ClearRadius = clear,
+            CrownRadius = 30,
+            Coat = 0,
+            Slope = 0,
+            WindFactor = 1.05,
         };
         Site Panel(string i, string n, string material, double t, double clear, double crown, double slope, double wind) => new()
         {
-            Id = i, Name = n, Material = material, Thickness = t, ClearRadius = clear, CrownRadius = crown, Coat = 0.0001, Slope = slope, WindFactor = wind,
+            Id = i,
+            Name = n,
+            Material = material,
+            Thickness = t,
+            ClearRadius = clear,
+            CrownRadius = crown,
+            Coat = 0.0001,
+            Slope = slope,
+            WindFactor = wind,
         };
         List<Site> list =
         [

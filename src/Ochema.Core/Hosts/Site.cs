@@ -84,6 +84,15 @@ public sealed record Site
     [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over car speed: bonnet 1.1, roof front 1.3")]
     public required double WindFactor { get; init; }
 
+    [Measure("Stiffness by tap test", Dimension.Factor, 0.02, 50, HowTo = "share of the estimate; comes from a tap test on the Shake screen", Measured = true)]
+    public double? StiffnessFactor { get; init; }
+
+    [Measure("Damping by tap test", Dimension.Ratio, 0.005, 0.5, HowTo = "comes from a tap test on the Shake screen", Measured = true)]
+    public double? Damping { get; init; }
+
+    /// <summary>Day of the tap test, YYYY-MM-DD.</summary>
+    public string? CalibratedOn { get; init; }
+
     [Option("Surface today", Forms = "panel,shell")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
 }

@@ -44,32 +44,63 @@ public sealed record MotionProfile
     /// <summary>A motorcycle: it leans, so that a bend presses down and not sideways.</summary>
     public static MotionProfile Motorcycle { get; } = new()
     {
-        Braking = 0.9, Accelerating = 0.6, Cornering = 0.2, Lean = 40 * Math.PI / 180, HorizontalSource = "judgement, 0.7–1.1 g; lean 30–45°", Bumps = [0.7, 1.5, 3], BumpSource = "judgement, 0.6–1.5 ×",
+        Braking = 0.9,
+        Accelerating = 0.6,
+        Cornering = 0.2,
+        Lean = 40 * Math.PI / 180,
+        HorizontalSource = "judgement, 0.7–1.1 g; lean 30–45°",
+        Bumps = [0.7, 1.5, 3],
+        BumpSource = "judgement, 0.6–1.5 ×",
     };
 
     /// <summary>A sidecar outfit: it does not lean.</summary>
     public static MotionProfile Sidecar { get; } = new()
     {
-        Braking = 0.8, Accelerating = 0.5, Cornering = 0.6, HorizontalSource = "judgement, 0.4–0.8 g", Bumps = [0.7, 1.5, 2.5], BumpSource = "judgement, 0.6–1.5 ×",
+        Braking = 0.8,
+        Accelerating = 0.5,
+        Cornering = 0.6,
+        HorizontalSource = "judgement, 0.4–0.8 g",
+        Bumps = [0.7, 1.5, 2.5],
+        BumpSource = "judgement, 0.6–1.5 ×",
     };
 
     /// <summary>A bicycle: no springs, light bumps are sharp.</summary>
     public static MotionProfile Bicycle { get; } = new()
     {
-        Braking = 0.6, Accelerating = 0.3, Cornering = 0.2, Lean = 30 * Math.PI / 180, HorizontalSource = "judgement, 0.4–0.8 g; lean 20–35°", Bumps = [1, 2, 4], BumpSource = "judgement, 0.6–1.5 ×", Knock = 80,
+        Braking = 0.6,
+        Accelerating = 0.3,
+        Cornering = 0.2,
+        Lean = 30 * Math.PI / 180,
+        HorizontalSource = "judgement, 0.4–0.8 g; lean 20–35°",
+        Bumps = [1, 2, 4],
+        BumpSource = "judgement, 0.6–1.5 ×",
+        Knock = 80,
     };
 
     /// <summary>A head: quick nods and turns.</summary>
     public static MotionProfile Head { get; } = new()
     {
-        Braking = 3, Accelerating = 3, Cornering = 2.5, HorizontalSource = "judgement: quick nod or turn of the head, 2–4 g", Bumps = [1, 1.5, 2.5], BumpSource = "judgement, 0.6–1.5 ×", Knock = 40,
+        Braking = 3,
+        Accelerating = 3,
+        Cornering = 2.5,
+        HorizontalSource = "judgement: quick nod or turn of the head, 2–4 g",
+        Bumps = [1, 1.5, 2.5],
+        BumpSource = "judgement, 0.6–1.5 ×",
+        Knock = 40,
         Names = new("a quick nod down", "a quick nod up", "a quick turn to the left", "a quick turn to the right", "a jolt"),
     };
 
     /// <summary>A vehicle parked and used as a hide: wind from anywhere, rocking on its tyres, nothing else.</summary>
     public static MotionProfile Parked { get; } = new()
     {
-        Braking = 0.1, Accelerating = 0.1, Cornering = 0.1, HorizontalSource = "judgement: somebody moving in the car, 0.05–0.15 g", Bumps = [0.1, 0.1, 0.1], BumpSource = "judgement", Still = true, Knock = 40,
+        Braking = 0.1,
+        Accelerating = 0.1,
+        Cornering = 0.1,
+        HorizontalSource = "judgement: somebody moving in the car, 0.05–0.15 g",
+        Bumps = [0.1, 0.1, 0.1],
+        BumpSource = "judgement",
+        Still = true,
+        Knock = 40,
         Names = new("the car rocking forward", "the car rocking back", "the car rocking to the left", "the car rocking to the right", "a door shut"),
     };
 

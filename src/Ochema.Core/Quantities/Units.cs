@@ -19,6 +19,7 @@ public enum Dimension
     /// <summary>Curing and waiting: hours and days, where <see cref="Time"/> is for exposures.</summary>
     Duration,
     Frequency,
+    Rotation,
     Ratio,
     Factor,
     Count,
@@ -103,6 +104,7 @@ public static class Units
         new("h", Dimension.Duration, 3600, 0, "h", "hour", "hours"),
         new("min", Dimension.Duration, 60, 0, "min", "minute", "minutes"),
         new("d", Dimension.Duration, 86400, 0, "d", "day", "days"),
+        new("rpm", Dimension.Rotation, 1, 0, "rpm", "1/min", "turns a minute"),
         new("Hz", Dimension.Frequency, 1, 0, "hz"),
         new("%", Dimension.Ratio, 0.01, 0, "%", "percent"),
         new("×", Dimension.Factor, 1, 0, "×", "x"),
@@ -134,6 +136,7 @@ public static class Units
         .. Both(Dimension.Torque, "N·m", 1, "lbf·ft", 1),
         .. Both(Dimension.Time, "ms", 1, "ms", 1),
         .. Both(Dimension.Duration, "h", 0, "h", 0),
+        .. Both(Dimension.Rotation, "rpm", 0, "rpm", 0),
         .. Both(Dimension.Frequency, "Hz", 1, "Hz", 1),
         .. Both(Dimension.Ratio, "%", 0, "%", 0),
         .. Both(Dimension.Factor, "×", 2, "×", 2),

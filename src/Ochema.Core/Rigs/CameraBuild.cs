@@ -57,7 +57,13 @@ public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec
         const double plate = 0.005, pad = 0.001, depth = 0.0045;
         return new ScrewJoint
         {
-            Id = b.Own("camera-screw"), Station = b.Own("camera"), Title = "screw in the camera", Thread = thread, Means = Loosening.RubberWasher, Torque = 1.2, Length = plate + pad + 0.0042,
+            Id = b.Own("camera-screw"),
+            Station = b.Own("camera"),
+            Title = "screw in the camera",
+            Thread = thread,
+            Means = Loosening.RubberWasher,
+            Torque = 1.2,
+            Length = plate + pad + 0.0042,
             Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04), new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035), new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02)],
         };
     }

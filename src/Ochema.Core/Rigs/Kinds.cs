@@ -1,7 +1,7 @@
 using System.Reflection;
-using Ochema.Core.Hosts;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using Ochema.Core.Hosts;
 
 namespace Ochema.Core.Rigs;
 

@@ -67,6 +67,18 @@ public sealed record CameraChoice
 
     [Measure("Tilted up", Dimension.Angle, -1.2, 1.2, HowTo = "below the horizon is negative")]
     public double Tilt { get; init; }
+
+    [Measure("Frames a second", Dimension.Frequency, 10, 250)]
+    public double FrameRate { get; init; } = 25;
+
+    [Measure("Exposure", Dimension.Time, 0.0001, 0.1, HowTo = "20 ms is 1/50")]
+    public double Exposure { get; init; } = 0.02;
+
+    [Option("Stabiliser", HowTo = "in the camera")]
+    public Stabiliser Stabiliser { get; init; }
+
+    [Option("Delivered as")]
+    public Delivery Delivery { get; init; } = Delivery.Uhd;
 }
 
 /// <summary>Where the second path begins.</summary>
@@ -74,6 +86,20 @@ public enum SecondPlace
 {
     OnTop,
     Underneath,
+}
+
+/// <summary>The camera's own stabiliser.</summary>
+public enum Stabiliser
+{
+    AsBuiltIn,
+    Off,
+}
+
+/// <summary>Size of the delivered picture: 1920 or 3840 pixels across.</summary>
+public enum Delivery
+{
+    Hd,
+    Uhd,
 }
 
 /// <summary>A second camera on the base, beside or under the first.</summary>
@@ -174,6 +200,9 @@ public sealed record RunConditions
 
     [Measure("Altitude", Dimension.Altitude, -400, 5000)]
     public double Altitude { get; init; }
+
+    [Measure("Engine speed", Dimension.Rotation, 0, 15000, HowTo = "rpm; leave empty for the usual at this speed", Measured = true)]
+    public double? Rpm { get; init; }
 
     [Option("Road")]
     public RoadSurface Road { get; init; } = RoadSurface.Average;

@@ -35,6 +35,8 @@ public static class RigReader
         Site(rig.Site.Id, "site.id", host);
         Text(rig.Site.Name, "site.name", 1, LongestName);
         Record(rig.Site, "site", stock);
+        if (rig.Site.CalibratedOn is { } day && !DateOnly.TryParseExact(day, "yyyy-MM-dd", out _))
+            throw new DocumentException("site.calibratedOn", "is no day as YYYY-MM-DD");
         Pair(rig.At, "at");
         Record(rig.Base, "base", stock);
         Record(rig.Reach, "reach", stock);

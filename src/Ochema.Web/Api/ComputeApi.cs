@@ -1,6 +1,8 @@
 using Ochema.Core;
 using Ochema.Core.Assessment;
+using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
+using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -13,6 +15,11 @@ internal static class ComputeApi
     {
         app.MapPost("/api/assess", Assess).Accepts<RigDocument>("application/json").Produces<AssessmentReport>().ProducesProblem(400);
         app.MapPost("/api/advice", Advice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
+        app.MapPost("/api/shake", Shake).Accepts<RigDocument>("application/json").Produces<ShakeReport>().ProducesProblem(400);
+        app.MapPost("/api/shake/advice", ShakeAdvice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<ShakeChange>>().ProducesProblem(400);
+        app.MapPost("/api/tap/read", ReadLog).Accepts<LogRequest>("application/json").Produces<LogReport>().ProducesProblem(400);
+        app.MapPost("/api/tap/simulate", SimulateTap).Accepts<RigDocument>("application/json").Produces<LogText>().ProducesProblem(400);
+        app.MapPost("/api/tap/calibrate", Calibrate).Accepts<CalibrateRequest>("application/json").Produces<Calibration>().ProducesProblem(400);
         app.MapPost("/api/schools", Schools).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<School>>().ProducesProblem(400);
         app.MapPost("/api/alternatives", Alternatives).Accepts<AlternativesRequest>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
@@ -21,6 +28,26 @@ internal static class ComputeApi
     private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => Assessor.Assess(rig, Catalogue.Shipped, advice));
 
     private static Task<IResult> Advice(HttpRequest request) => Answer(request, rig => Adviser.Best(rig, Catalogue.Shipped));
+
+    private static Task<IResult> Shake(HttpRequest request) => Answer(request, rig => Shaker.Of(rig, Catalogue.Shipped));
+
+    private static Task<IResult> ShakeAdvice(HttpRequest request) => Answer(request, rig => Shaker.Advice(rig, Catalogue.Shipped));
+
+    private static Task<IResult> ReadLog(HttpRequest request) => Problems.Reading(request, body =>
+    {
+        var ask = StrictJson.Read<LogRequest>(body);
+        return Task.FromResult(Results.Text(StrictJson.Write(TapTest.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit)), "application/json"));
+    });
+
+    private static Task<IResult> SimulateTap(HttpRequest request, int seed = 1) => Answer(request, rig => new LogText(TapTest.Simulate(rig, Catalogue.Shipped, seed)));
+
+    private static Task<IResult> Calibrate(HttpRequest request, TimeProvider clock) => Problems.Reading(request, body =>
+    {
+        var ask = StrictJson.Read<CalibrateRequest>(body);
+        RigReader.Check(ask.Document, Catalogue.Shipped);
+        var day = clock.GetLocalNow().ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
+        return Task.FromResult(Results.Text(StrictJson.Write(TapTest.Calibrate(ask.Document, Catalogue.Shipped, ask.Frequency, ask.Damping, day)), "application/json"));
+    });
 
     private static Task<IResult> Schools(HttpRequest request) => Answer(request, rig => Core.Assessment.Schools.Of(rig, Catalogue.Shipped));
 

@@ -32,9 +32,9 @@ internal static class RigsApi
         var (rig, report) = cache.Of(r.Document);
         var next = report.Verdict.Word == Verdict.LetsGo ? "Change it: it lets go at its design speed"
             : report.Findings.Any(f => f.Text.Contains("retentions", StringComparison.Ordinal)) ? "Add a retention"
-            : report.Picture.Word == Verdict.LetsGo ? "Brace it: the picture wobbles"
+            : report.Sharpness.Word == Core.Sharpness.Sharp.Unusable ? "See Shake: the picture is unusable at this speed"
             : "Prove it before the run";
-        return new RigSummary(r.Id, r.FilmId, r.Name, r.Version, r.UpdatedAt, rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Picture, report.Mass, report.Cost, report.Figure, next);
+        return new RigSummary(r.Id, r.FilmId, r.Name, r.Version, r.UpdatedAt, rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Picture, report.Sharpness, report.Mass, report.Cost, report.Figure, next);
     }
 
     /// <summary>The stored rig with its ETag.</summary>

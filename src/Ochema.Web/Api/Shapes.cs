@@ -10,7 +10,7 @@ public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyLis
 /// <summary>A rig in lists: enough to draw its card.</summary>
 public sealed record RigSummary(
     string Id, string FilmId, string Name, int Version, DateTime UpdatedAt, string Host, string Site, double Speed, VerdictReport Verdict,
-    PictureReport Picture, double Mass, double Cost, FigureReport Figure, string NextThing);
+    PictureReport Picture, Core.Sharpness.PictureWords Sharpness, double Mass, double Cost, FigureReport Figure, string NextThing);
 
 /// <summary>A stored rig.</summary>
 public sealed record StoredRig(string Id, string FilmId, string FilmName, string Name, int Version, DateTime UpdatedAt, RigDocument Document);
@@ -35,3 +35,12 @@ public sealed record AlternativesRequest(RigDocument Document, string Station);
 
 /// <summary>All that the interface needs to print and name things.</summary>
 public sealed record UnitsReport(IReadOnlyList<DisplayUnit> Display);
+
+/// <summary>A phone's log as text; units that are given beat what is recognised.</summary>
+public sealed record LogRequest(string Text, Core.Proving.LogTime? TimeUnit = null, Core.Proving.LogAcceleration? AccelerationUnit = null);
+
+/// <summary>A log as text.</summary>
+public sealed record LogText(string Text);
+
+/// <summary>A rig and what its tap test measured: Hz and damping ratio.</summary>
+public sealed record CalibrateRequest(RigDocument Document, double Frequency, double? Damping = null);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { capital, fill, percent, quantity, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
+  import { sharpWords } from '../shake/words';
   import ChangeRow from './ChangeRow.svelte';
 
   let { session }: { session: RigSession } = $props();
@@ -24,7 +25,12 @@
   </ul>
 {/if}
 
-<h3 class="mt-4">Will the picture be steady?</h3>
+<h3 class="mt-4">Will the picture be sharp?</h3>
+<p class="text-sm">
+  <b class="word-{sharpWords[report.sharpness.word].state}">{sharpWords[report.sharpness.word].word}.</b>
+  {report.sharpness.numbers.map((n) => `${n.id} ${n.pixels.toFixed(1)}`).join(', ')} px.
+  <a class="font-semibold underline" href="#/rig/{session.id}/shake">Why, and what to do</a>
+</p>
 <p class="text-sm">
   <b class="word-{report.picture.word}">{capital(words[report.picture.word])}.</b>
   {fill(report.picture.text)}

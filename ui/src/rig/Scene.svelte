@@ -6,7 +6,8 @@
   import type { RigSession } from '../state/session.svelte';
   import { settings } from '../state/settings.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  /** Movement: a mode shape to swing through, by node; the rig as it stands when absent. */
+  let { session, movement }: { session: RigSession; movement?: Record<string, number[]> } = $props();
 
   let canvas: HTMLCanvasElement;
   let inset = $state<HTMLElement>();
@@ -61,7 +62,8 @@
         shown: session.shown,
         selected: session.selected,
         deflected: session.deflected,
-        lensLarge: session.lensLarge,
+        lensLarge: session.lensLarge && !movement,
+        movement,
         forceText: (n) => quantity(n, 'force'),
       },
       settings.theme,
@@ -131,7 +133,7 @@
       in the drawer.
     </p>
   {/if}
-  {#each labels as l (l.key)}
+  {#each movement ? [] : labels as l (l.key)}
     <span
       class="bg-base-100/90 pointer-events-none absolute -translate-x-1/2 -translate-y-full rounded-sm px-1.5 text-xs font-semibold"
       style:left="{l.x}px"
@@ -171,6 +173,7 @@
   {/if}
   <button
     bind:this={inset}
+    hidden={!!movement}
     class="border-base-content absolute top-3 right-3 w-44 overflow-hidden rounded-xs border-2"
     style:aspect-ratio={aspect}
     onclick={() => (session.lensLarge = !session.lensLarge)}

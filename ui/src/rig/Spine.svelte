@@ -2,12 +2,14 @@
   import { verdictOf } from '../parts/verdict';
   import UseBar from '../parts/UseBar.svelte';
   import { capital, fill, percent, quantity, words } from '../parts/quantity';
+  import { sharpWords } from '../shake/words';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
 
   let report = $derived(session.report!);
   let shown = $derived(session.shown!);
+  let sharp = $derived(sharpWords[report.sharpness.word]);
   /** Many rows: one line each. */
   let tight = $derived(report.stations.length > 10);
   const branch = (id: string) => id.includes(':') || id === 'tether' || id.endsWith('-2');
@@ -97,6 +99,9 @@
     {/each}
   </div>
   <p class="text-quiet px-1 pt-1.5 text-xs">
-    {quantity(report.mass, 'mass')} with camera · parts {quantity(report.cost, 'money')}
+    Picture <b class="word-{sharp.state}">{sharp.word.toLowerCase()}</b> · {quantity(report.mass, 'mass')} · parts {quantity(
+      report.cost,
+      'money',
+    )}
   </p>
 </nav>

@@ -21,6 +21,8 @@ export interface SceneInput {
   selected: string;
   deflected: boolean;
   lensLarge: boolean;
+  /** A mode shape to swing through, by node. */
+  movement?: Record<string, number[]>;
   forceText: (newton: number) => string;
 }
 
@@ -41,6 +43,9 @@ export class SceneView {
   private readonly controls: OrbitControls;
   private car: THREE.Group | null = null;
   private zones: THREE.Group | null = null;
+  /** Where a swinging mode stands, rad. */
+  private phase = Math.PI / 2;
+  private swinging = 0;
   /** Size of the host beside a car. */
   private scale = 1;
   private readonly rig = new THREE.Group();
@@ -80,6 +85,7 @@ export class SceneView {
   }
 
   dispose() {
+    clearInterval(this.swinging);
     cancelAnimationFrame(this.frame);
     this.controls.dispose();
     this.renderer.dispose();
@@ -113,6 +119,13 @@ export class SceneView {
     if (!this.aimed) this.aim();
     this.drawRig(p);
     this.invalidate();
+    clearInterval(this.swinging);
+    if (input.movement && !matchMedia('(prefers-reduced-motion: reduce)').matches)
+      this.swinging = window.setInterval(() => {
+        this.phase += 0.35;
+        this.drawRig(p);
+        this.invalidate();
+      }, 50);
   }
 
   /** Looks at the rig from ahead and to the side. */
@@ -155,7 +168,8 @@ export class SceneView {
   }
 
   private displacements(): [Figure['displacements'], number] {
-    const { shown, report, deflected } = this.input!;
+    const { shown, report, deflected, movement } = this.input!;
+    if (movement) return [movement, 0.06 * Math.max(0.2, this.scale) * Math.sin(this.phase)];
     const d = shown.kind === 'intact' ? report.figure.displacements : shown.displacements;
     if (!deflected) return [{}, 0];
     const most = Math.max(1e-9, ...Object.values(d).map((u) => Math.hypot(...u)));
@@ -193,7 +207,7 @@ export class SceneView {
     }
     const loads = intact ? report.figure.arrows : shown.arrows;
     const most = Math.max(1, ...loads.map((a) => Math.hypot(...a.force)));
-    this.arrows = loads.map((a) => {
+    this.arrows = (this.input!.movement ? [] : loads).map((a) => {
       const force = vec(a.force);
       const drawn = arrow(
         vec(a.at),
@@ -206,7 +220,7 @@ export class SceneView {
       this.rig.add(drawn.group);
       return { at: drawn.tail, text: `${a.label} ${forceText(force.length())}` };
     });
-    for (const h of report.figure.handles) {
+    for (const h of this.input!.movement ? [] : report.figure.handles) {
       const chosen = h.station === selected || h.id === selected;
       const ball = new THREE.Mesh(
         new THREE.SphereGeometry((chosen ? 0.026 : 0.018) * Math.max(0.25, this.scale), 16, 12),

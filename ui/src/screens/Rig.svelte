@@ -9,9 +9,10 @@
   import SpeedTape from '../rig/SpeedTape.svelte';
   import Spine from '../rig/Spine.svelte';
   import VerdictHeadline from '../rig/VerdictHeadline.svelte';
+  import Shake from './Shake.svelte';
   import { RigSession } from '../state/session.svelte';
 
-  let { id }: { id: string } = $props();
+  let { id, view }: { id: string; view: string } = $props();
   // The screen is made anew for each rig.
   // svelte-ignore state_referenced_locally
   const session = new RigSession(id);
@@ -96,6 +97,17 @@
       {/if}
     {/snippet}
     {#snippet tools()}
+      <nav class="mr-3 flex gap-0.5" aria-label="Screens of this rig">
+        {#each [['rig', 'Rig', ''], ['shake', 'Shake', '/shake']] as [name, label, at] (name)}
+          <a
+            href="#/rig/{id}{at}"
+            class="rounded-sm px-3 py-1 {view === name
+              ? 'bg-base-content text-base-100 font-bold'
+              : 'hover:bg-base-300/60'}"
+            aria-current={view === name ? 'page' : undefined}>{label}</a
+          >
+        {/each}
+      </nav>
       <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canUndo} onclick={() => session.undo()}
         >Undo <span class="key">Z</span></button
       >
@@ -124,41 +136,43 @@
       <p class="text-quiet">Working it out …{session.problem ? ' ' + session.problem : ''}</p>
     </main>
   {:else}
-    <main class="grid min-h-0 grid-cols-[270px_1fr_320px]">
-      <h1 class="sr-only">{session.doc.name}</h1>
-      <Spine {session} />
-      <div class="relative min-w-0">
-        {#await scene}
-          <p class="text-quiet absolute inset-0 grid place-items-center" aria-busy="true">Rolling it out …</p>
-        {:then module}
-          <module.default {session} />
-        {/await}
-        {#if !session.lensLarge}<VerdictHeadline {session} />{/if}
-        <LetGoStrip {session} />
-        {#if session.saveState === 'conflict'}
-          <div class="bg-base-100 border-lets-go absolute inset-x-8 top-24 rounded-md border-2 p-3" role="alert">
-            <b>This rig was changed in another window.</b> Your change is still here.
-            <button class="btn btn-xs btn-primary ml-2" onclick={() => session.keepMine()}
-              >Save mine as the newest</button
+    {#if view === 'shake'}<Shake {session} />{:else}
+      <main class="grid min-h-0 grid-cols-[270px_1fr_320px]">
+        <h1 class="sr-only">{session.doc.name}</h1>
+        <Spine {session} />
+        <div class="relative min-w-0">
+          {#await scene}
+            <p class="text-quiet absolute inset-0 grid place-items-center" aria-busy="true">Rolling it out …</p>
+          {:then module}
+            <module.default {session} />
+          {/await}
+          {#if !session.lensLarge}<VerdictHeadline {session} />{/if}
+          <LetGoStrip {session} />
+          {#if session.saveState === 'conflict'}
+            <div class="bg-base-100 border-lets-go absolute inset-x-8 top-24 rounded-md border-2 p-3" role="alert">
+              <b>This rig was changed in another window.</b> Your change is still here.
+              <button class="btn btn-xs btn-primary ml-2" onclick={() => session.keepMine()}
+                >Save mine as the newest</button
+              >
+              <button class="btn btn-xs ml-1" onclick={() => session.takeTheirs()}>Take the other</button>
+            </div>
+          {:else if session.problem}
+            <div
+              class="bg-base-100 absolute inset-x-8 top-24 rounded-md border-2 p-3 {session.offline
+                ? 'border-tight'
+                : 'border-lets-go'}"
+              role="alert"
             >
-            <button class="btn btn-xs ml-1" onclick={() => session.takeTheirs()}>Take the other</button>
-          </div>
-        {:else if session.problem}
-          <div
-            class="bg-base-100 absolute inset-x-8 top-24 rounded-md border-2 p-3 {session.offline
-              ? 'border-tight'
-              : 'border-lets-go'}"
-            role="alert"
-          >
-            <b>{session.offline ? 'No answer from the server.' : 'This change cannot be used.'}</b>
-            {session.problem}
-            {#if !session.offline}<button class="btn btn-xs ml-2" onclick={() => session.undo()}>Undo it</button>{/if}
-          </div>
-        {/if}
-      </div>
-      <Drawer {session} />
-    </main>
-    <SpeedTape {session} />
+              <b>{session.offline ? 'No answer from the server.' : 'This change cannot be used.'}</b>
+              {session.problem}
+              {#if !session.offline}<button class="btn btn-xs ml-2" onclick={() => session.undo()}>Undo it</button>{/if}
+            </div>
+          {/if}
+        </div>
+        <Drawer {session} />
+      </main>
+      <SpeedTape {session} />
+    {/if}
   {/if}
 </div>
 

@@ -4,6 +4,7 @@
   import Recipes from './Recipes.svelte';
   import Header from '../parts/Header.svelte';
   import { capital, quantity, words } from '../parts/quantity';
+  import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
 
   let films = $state.raw<Film[] | null>(null);
@@ -179,7 +180,9 @@
                   </p>
                   <p class="text-sm">
                     asked for {quantity(rig.speed, 'speed')} · picture
-                    <b class="word-{rig.picture.word}">{words[rig.picture.word]}</b>
+                    <b class="word-{sharpWords[rig.sharpness.word].state}"
+                      >{sharpWords[rig.sharpness.word].word.toLowerCase()}</b
+                    >
                   </p>
                   <p class="text-quiet mt-1 text-xs">
                     v{rig.version} · {quantity(rig.mass, 'mass')} · {catalogue.host(rig.host)?.name}, {rig.site}

@@ -56,8 +56,16 @@ public sealed record BoltedBracket : BaseKind
         stack.Add(new("The host's thread", LayerRole.Blind, HostThread, b.Rig.Site.Material, 0.03));
         b.Joint(new ScrewJoint
         {
-            Id = "host-screw", Station = "base", Title = "bracket on the host", Thread = thread, Means = Loosening.ThreadLock, Layers = stack,
-            Load = f => f.Spring(hold.Spring), Axis = hold.Top.Axis, Count = n, Lever = Math.Max(row.Width / 2, (n - 1) * Apart / 2),
+            Id = "host-screw",
+            Station = "base",
+            Title = "bracket on the host",
+            Thread = thread,
+            Means = Loosening.ThreadLock,
+            Layers = stack,
+            Load = f => f.Spring(hold.Spring),
+            Axis = hold.Top.Axis,
+            Count = n,
+            Lever = Math.Max(row.Width / 2, (n - 1) * Apart / 2),
         });
         return Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U);
     }

@@ -1,6 +1,6 @@
-using Ochema.Core.Hosts;
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs.Holds;
@@ -81,21 +81,32 @@ public sealed record HoldPlate : BaseKind
         var bolt = b.Stock.Find<Fastener>("fasteners", "m8");
         b.Joint(new ScrewJoint
         {
-            Id = "spacer-bolt", Station = "base", Title = "bolts through the plate", Thread = bolt, Means = Loosening.ToolTightMarked, Torque = 8,
+            Id = "spacer-bolt",
+            Station = "base",
+            Title = "bolts through the plate",
+            Thread = bolt,
+            Means = Loosening.ToolTightMarked,
+            Torque = 8,
             // Plywood wants a wide washer: the head pulls into it.
             Layers =
             [
                 material.Family == MaterialFamily.Wood ? new("Wide washer", LayerRole.Clearance, 0.003, "steel-s235", 0.04) : ClampParts.Washer(bolt), new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: inset),
                 new("Threaded spacer", LayerRole.Tapped, Math.Max(0.010, Spacer - 0.010), "steel-s235", 0.016),
             ],
-            Load = f => f.Spring(holds[0].Spring), Axis = normal, Lever = 0.012,
+            Load = f => f.Spring(holds[0].Spring),
+            Axis = normal,
+            Lever = 0.012,
         });
         if (b.Rig.Straps.Count > 0)
         {
             var eyeBolt = b.Stock.Find<Fastener>("fasteners", "m8");
             b.Joint(new ScrewJoint
             {
-                Id = "eye-bolt", Station = "base", Title = "eye bolts for the straps", Thread = eyeBolt, Means = Loosening.LockNut,
+                Id = "eye-bolt",
+                Station = "base",
+                Title = "eye bolts for the straps",
+                Thread = eyeBolt,
+                Means = Loosening.LockNut,
                 Layers = [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: 0.02), ClampParts.Washer(eyeBolt), ClampParts.Nut(eyeBolt)],
             });
         }

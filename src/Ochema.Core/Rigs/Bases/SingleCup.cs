@@ -1,5 +1,5 @@
-using Ochema.Core.Hosts;
 using System.Text.Json.Serialization;
+using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs.Holds;
 using Ochema.Core.Stock;

@@ -40,13 +40,21 @@ public sealed record SplitBlock : BaseKind
         var hold = ClampParts.Place(b, "base-hold", "block", Thickness / 2, Width * Width * Thickness * 1250, Width / 2, 1.5e6, 350, ClampParts.RubberFriction);
         var joint = b.Joint(new ScrewJoint
         {
-            Id = "block-bolt", Station = "base", Title = "bolt through the block", Thread = thread, Means = Loosening.ToolTightMarked, Torque = 4,
+            Id = "block-bolt",
+            Station = "base",
+            Title = "bolt through the block",
+            Thread = thread,
+            Means = Loosening.ToolTightMarked,
+            Torque = 4,
             Layers =
             [
                 ClampParts.Washer(thread), new("Lower half", LayerRole.Clearance, Thickness / 2, "rubber-hard", Width),
                 new("Upper half", LayerRole.Clearance, Thickness / 2, "rubber-hard", Width), new("Clip or head", LayerRole.Blind, Stud, "al-6061-t6", 0.02),
             ],
-            Load = f => f.Spring(hold.Spring), Axis = hold.Top.Axis, Friction = ClampParts.RubberFriction, Lever = Width / 2,
+            Load = f => f.Spring(hold.Spring),
+            Axis = hold.Top.Axis,
+            Friction = ClampParts.RubberFriction,
+            Lever = Width / 2,
         });
         // The bolt squeezes the far half like a lever about its heel: what reaches the bar is the preload by the levers.
         var squeeze = joint.Preload * Math.Min(1, Width / 2 / (HoleOffset + d / 2));

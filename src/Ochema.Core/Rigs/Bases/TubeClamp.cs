@@ -57,7 +57,11 @@ public sealed record TubeClamp : BaseKind
         }
         b.Joint(new ScrewJoint
         {
-            Id = "clamp-stud", Station = "base", Title = "stud in the clamp", Thread = b.Stock.Find<Fastener>("fasteners", "3-8-16"), Means = Loosening.JamNuts,
+            Id = "clamp-stud",
+            Station = "base",
+            Title = "stud in the clamp",
+            Thread = b.Stock.Find<Fastener>("fasteners", "3-8-16"),
+            Means = Loosening.JamNuts,
             Layers = [ClampParts.Nut(b.Stock.Find<Fastener>("fasteners", "3-8-16")) with { Role = LayerRole.Clearance, Name = "Jam nut" }, new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
         });
         if (n == 1)

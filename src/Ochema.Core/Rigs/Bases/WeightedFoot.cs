@@ -39,13 +39,20 @@ public sealed record WeightedFoot : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", "1-4-20");
         b.Joint(new ScrewJoint
         {
-            Id = "pan-bolt", Station = "base", Title = "bolt through the pan", Thread = thread, Means = Loosening.RubberWasher,
+            Id = "pan-bolt",
+            Station = "base",
+            Title = "bolt through the pan",
+            Thread = thread,
+            Means = Loosening.RubberWasher,
             Layers =
             [
                 ClampParts.Washer(thread), new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08), new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04),
                 new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016), new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02),
             ],
-            Load = f => f.Spring(hold.Spring), Axis = hold.Top.Axis, Lever = 0.02, Friction = 0.4,
+            Load = f => f.Spring(hold.Spring),
+            Axis = hold.Top.Axis,
+            Lever = 0.02,
+            Friction = 0.4,
         });
         if (Recess > 0 && Recess < thread.HeadHeight)
             b.Findings.Add(new Assessment.ReportFinding("base", $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));

@@ -22,9 +22,16 @@ internal static class HeadParts
         var (seat, material) = b.Rig.Base is Bases.HoldPlate { } plate && b.Rig.Reach is Reaches.NoReach ? (plate.Thickness, plate.Material) : (0.006, "al-6061-t6");
         return new ScrewJoint
         {
-            Id = head + "-screw", Station = head, Title = "screw under the head", Thread = thread, Means = Loosening.ToolTightMarked, Torque = large ? 8 : 4,
+            Id = head + "-screw",
+            Station = head,
+            Title = "screw under the head",
+            Thread = thread,
+            Means = Loosening.ToolTightMarked,
+            Torque = large ? 8 : 4,
             Layers = [Bases.ClampParts.Washer(thread), new("What it stands on", LayerRole.Clearance, seat, material, 0.05), new("Head's socket", LayerRole.Blind, SocketDepth(large), "al-6061-t6", 0.04)],
-            Load = f => f.Spring(spring), Axis = axis, Lever = Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3),
+            Load = f => f.Spring(spring),
+            Axis = axis,
+            Lever = Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3),
         };
     }
 

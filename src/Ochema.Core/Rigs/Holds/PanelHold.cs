@@ -7,6 +7,9 @@ namespace Ochema.Core.Rigs.Holds;
 /// <summary>What all holds share: the spring on the panel, and the friction foot that is left when a hold has let go.</summary>
 internal static class PanelHold
 {
+    /// <summary>Damping ratio by what sits on the panel (judgement, 0.5–2 ×).</summary>
+    private static double Damping(string type) => type switch { "cup" => 0.05, "pad" => 0.08, _ => 0.03 };
+
     private const double PadDepth = 0.02;
 
     /// <summary>A foot that only rubs gives about a millimetre before its friction is all there, N/m (judgement, 0.5–5 ×).</summary>
@@ -45,7 +48,7 @@ internal static class PanelHold
         }
         else
         {
-            spring = b.Spring(spot.Id, node, null, HostAxes(spot.Normal, kn, ks, kr, spin));
+            spring = b.Spring(spot.Id, node, null, HostAxes(spot.Normal, kn, ks, kr, spin), site.Damping ?? Damping(type));
             if (site.Form is SiteForm.Panel or SiteForm.Shell)
                 b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
         }

@@ -16,13 +16,16 @@ public sealed record PendulumJoint : IsolatorKind
     [Measure("Swing to the stop", Dimension.Angle, 0.05, 1.2, HowTo = "from the middle")]
     public double Stop { get; init; } = 0.35;
 
+    [Measure("Damping ratio", Dimension.Ratio, 0.01, 1, HowTo = "5 % without a damper; count the swings until half is left: 11 % divided by their number")]
+    public double Damping { get; init; } = 0.08;
+
     [Measure("Height", Dimension.Length, 0.02, 0.2, HowTo = "pivot to the head's seat")]
     public double Height { get; init; } = 0.05;
 
     public override Mount Build(RigBuilder b, Mount from)
     {
         var pivot = b.Node("pendulum", from.Position);
-        var spring = b.Spring("pendulum-spring", from.Node, pivot, [1e7, 1e7, 1e7, Centring, Centring, 20 * Centring]);
+        var spring = b.Spring("pendulum-spring", from.Node, pivot, [1e7, 1e7, 1e7, Centring, Centring, 20 * Centring], Damping);
         var seat = b.Node("isolator", from.Position + Height * from.Axis);
         b.Rigid(pivot, seat);
         b.PointMass(pivot, 0.25);

@@ -37,6 +37,9 @@ public sealed record SpringArm : IsolatorKind
     [Measure("Swing to the stop", Dimension.Angle, 0.1, 1.2, HowTo = "up or down from level")]
     public double Stop { get; init; } = 0.7;
 
+    [Measure("Damping ratio", Dimension.Ratio, 0.01, 1, HowTo = "5 % without a damper; 30 to 50 % with one set for rough roads")]
+    public double Damping { get; init; } = 0.08;
+
     [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0: the links point ahead")]
     public double Heading { get; init; }
 
@@ -65,7 +68,7 @@ public sealed record SpringArm : IsolatorKind
         var foot = b.Node("arm-foot", b.Position(end));
         b.Rigid(from.Node, foot);
         var stiff = 3 * 69e9 * 4e-9 / Math.Pow(Link, 3) * 2;
-        var spring = b.Spring("arm-spring", foot, end, [stiff * 4, stiff * 4, rate, 800, 800, 800]);
+        var spring = b.Spring("arm-spring", foot, end, [stiff * 4, stiff * 4, rate, 800, 800, 800], Damping);
         b.PointMass(end, links / 2);
         b.PointMass(from.Node, links / 2 + 0.3);
         b.Checks.Add(new ArmTravel(b, spring, rate, Link, Math.Clamp(angle, -Stop, Stop), Stop, payload));

@@ -29,7 +29,14 @@ public sealed record PostReach : ReachKind
         var first = b.Pieces[^1].First;
         b.Joint(new ScrewJoint
         {
-            Id = b.Own("flange-screw"), Station = b.Own("reach"), Title = "flange screws", Thread = thread, Means = Loosening.LockNut, Count = 4, Lever = Flange / 2, Axis = from.Axis,
+            Id = b.Own("flange-screw"),
+            Station = b.Own("reach"),
+            Title = "flange screws",
+            Thread = thread,
+            Means = Loosening.LockNut,
+            Count = 4,
+            Lever = Flange / 2,
+            Axis = from.Axis,
             Layers = [new("Flange", LayerRole.Clearance, 0.004, "steel-s235", 0.04), new("Plate", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05), new("Lock nut", LayerRole.Nut, thread.NutHeight, "steel-s235", thread.AcrossFlats)],
             Load = f => BeamEnd(b, f, first),
         });

@@ -1,0 +1,102 @@
+using System.Globalization;
+using System.Text;
+using Ochema.Core.Assessment;
+using Ochema.Core.Rigs;
+using Ochema.Core.Sharpness;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Proving;
+
+/// <summary>What a log says of a rig: spectrum and peaks of its strongest axis.</summary>
+/// <param name="Frequencies">Hz.</param>
+/// <param name="Density">(m/s²)²/Hz.</param>
+public sealed record LogReport(
+    string Guess, LogTime TimeUnit, LogAcceleration AccelerationUnit, double Duration, double Rate, int Axis, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Density, IReadOnlyList<SpectrumPeak> Peaks);
+
+/// <summary>A rig made to agree with its tap test, and what changed.</summary>
+public sealed record Calibration(RigDocument Document, double Before, double After, double Factor, double Damping);
+
+/// <summary>Tap tests: a push at the camera and what rings after it.</summary>
+public static class TapTest
+{
+    private const double Lowest = 1.5;
+    private const double Highest = 90;
+
+    /// <summary>Spectrum and peaks of a log.</summary>
+    /// <exception cref="DocumentException">It is no log; says where and why.</exception>
+    public static LogReport Read(string text, LogTime? time = null, LogAcceleration? acceleration = null)
+    {
+        var log = AccelerometerLog.Read(text, time, acceleration);
+        if (log.Rate is < 15 or > 20000)
+            throw new DocumentException("log", $"has {log.Rate:0.##} samples a second with these units; a phone gives 20 to 1000");
+        var rate = Math.Min(log.Rate, 1000);
+        var even = log.Axes.Select(a => Spectra.Even(log.Time, a, rate)).ToArray();
+        var axis = Enumerable.Range(0, 3).MaxBy(i => even[i].Sum(v => v * v));
+        var (f, s) = Spectra.Welch(even[axis], rate, Math.Min(even[axis].Length, (int)(rate * 8)));
+        var keep = Enumerable.Range(0, f.Length).Where(k => f[k] is >= 0.5 and <= 200).ToList();
+        return new(log.Guess, log.TimeUnit, log.AccelerationUnit, log.Time[^1], log.Rate, axis, [.. keep.Select(k => f[k])], [.. keep.Select(k => s[k])], Spectra.Peaks(even[axis], rate, Lowest, Math.Min(Highest, rate / 2.2)));
+    }
+
+    /// <summary>
+    /// A stand-in for a phone on the camera: what it would log after a push sideways, from the rig's own modes, with noise, drift and
+    /// uneven sampling. The same seed gives the same log.
+    /// </summary>
+    /// <param name="along">Push along the host instead of across it.</param>
+    public static string Simulate(RigDocument rig, Catalogue stock, int seed = 1, bool along = false)
+    {
+        var modal = new ModalResponse(new RigModel(rig, stock));
+        var random = new Random(seed);
+        double Noise() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+        var push = along ? Vec3.UnitX : Vec3.UnitY;
+        var text = new StringBuilder("time (s),ax (m/s²),ay (m/s²),az (m/s²)\n");
+        const double rate = 200, before = 0.5, length = 8;
+        // A push of 1 N·s: each mode starts with the speed it takes from it.
+        for (var t = 0.0; t < length; t += 1 / rate * (1 + 0.15 * (random.NextDouble() - 0.5)))
+        {
+            var a = Vec3.Zero;
+            var since = t - before;
+            if (since > 0)
+                foreach (var m in modal.Modes.Where(m => m.Frequency < 95))
+                {
+                    var w = 2 * Math.PI * m.Frequency;
+                    var wd = w * Math.Sqrt(1 - m.Damping * m.Damping);
+                    var speed = m.Move.Dot(push);
+                    // Second derivative of e^(−ζωt)·sin(ω_d·t)/ω_d.
+                    var q = Math.Exp(-m.Damping * w * since) / wd * ((m.Damping * m.Damping * w * w - wd * wd) * Math.Sin(wd * since) - 2 * m.Damping * w * wd * Math.Cos(wd * since));
+                    a += speed * q * m.Move;
+                }
+            var drift = 0.05 * t + 0.02;
+            text.Append(CultureInfo.InvariantCulture, $"{t:0.00000},{a.X + drift + 0.02 * Noise():0.00000},{a.Y - drift + 0.02 * Noise():0.00000},{9.81 + a.Z + 0.02 * Noise():0.00000}\n");
+        }
+        return text.ToString();
+    }
+
+    /// <summary>
+    /// Makes the site as stiff and as damped as a tap test says: one factor on its stiffness that brings the first frequency to the
+    /// measured one, kept with its date; from then on it beats the estimate.
+    /// </summary>
+    /// <param name="frequency">Measured, Hz.</param>
+    /// <param name="damping">Measured ratio, or null to leave it.</param>
+    /// <param name="date">Day of the test, as YYYY-MM-DD.</param>
+    /// <exception cref="DocumentException">No site stiffness gives that frequency.</exception>
+    public static Calibration Calibrate(RigDocument rig, Catalogue stock, double frequency, double? damping, string date)
+    {
+        RigDocument With(double factor) => rig with { Site = rig.Site with { StiffnessFactor = factor, Damping = damping is { } d ? Math.Clamp(d, 0.005, 0.5) : rig.Site.Damping, CalibratedOn = date } };
+        double First(double factor) => Assessor.Frequencies(new RigModel(With(factor), stock)).Frequencies.FirstOrDefault();
+        var before = Assessor.Frequencies(new RigModel(rig, stock)).Frequencies.FirstOrDefault();
+        var (low, high) = (0.02, 50.0);
+        if (!(frequency > First(low) && frequency < First(high)))
+            throw new DocumentException("frequency", $"{frequency:0.#} Hz cannot be: with any stiffness of this site the rig rocks between {First(low):0.#} and {First(high):0.#} Hz. Another mode, or something else gives");
+        for (var i = 0; i < 40; i++)
+        {
+            var middle = Math.Sqrt(low * high);
+            if (First(middle) < frequency)
+                low = middle;
+            else
+                high = middle;
+        }
+        var factor = Math.Round(Math.Sqrt(low * high), 4);
+        return new(With(factor), before, First(factor), factor, damping ?? 0);
+    }
+}

@@ -1,0 +1,42 @@
+namespace Ochema.Core.Sharpness;
+
+/// <summary>
+/// From rotation of the camera to pixels. With S_θ(f) its one-sided rotation spectrum: smear² = f_px²·∫S_θ·4·sin²(π·f·t_e) df over
+/// one exposure, wobble² the same over one read-out, shake² over one frame period. Beyond f·t = ½ the sine is held at its largest.
+/// </summary>
+public static class PictureSpread
+{
+    /// <summary>Weight of a frequency for a time, t seconds: 4·sin²(π·f·t), 4 beyond half a period.</summary>
+    public static double Weight(double frequency, double time)
+    {
+        var x = frequency * time;
+        if (x >= 0.5)
+            return 4;
+        var s = Math.Sin(Math.PI * x);
+        return 4 * s * s;
+    }
+
+    /// <summary>Focal length in pixels of the picture as delivered.</summary>
+    /// <param name="focalLength">m.</param>
+    /// <param name="sensorWidth">m.</param>
+    /// <param name="pixelsAcross">Of the delivered picture.</param>
+    public static double FocalPixels(double focalLength, double sensorWidth, double pixelsAcross) => focalLength / (sensorWidth / pixelsAcross);
+
+    /// <summary>Root mean square, pixels, of a weighted spectrum: trapezoids over the given frequencies.</summary>
+    public static double Rms(IReadOnlyList<double> frequencies, Func<int, double> spectrum, double focalPixels)
+    {
+        var sum = 0.0;
+        for (var i = 1; i < frequencies.Count; i++)
+            sum += 0.5 * (spectrum(i) + spectrum(i - 1)) * (frequencies[i] - frequencies[i - 1]);
+        return focalPixels * Math.Sqrt(sum);
+    }
+
+    /// <summary>What a stabiliser leaves of a frequency: a second-order high-pass at its corner, squared gain (judgement by class).</summary>
+    public static double Stabilised(double frequency, double corner)
+    {
+        if (corner <= 0)
+            return 1;
+        var x = Math.Pow(frequency / corner, 4);
+        return x / (1 + x);
+    }
+}

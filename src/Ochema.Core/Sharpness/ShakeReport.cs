@@ -1,0 +1,40 @@
+namespace Ochema.Core.Sharpness;
+
+/// <summary>Words of the picture at the delivered size: below 1 px sharp, to 3 px soft, above unusable.</summary>
+public enum Sharp
+{
+    Sharp,
+    Soft,
+    Unusable,
+}
+
+/// <summary>One of the three picture numbers: root mean square in pixels of the delivered picture.</summary>
+/// <param name="Low">Lower end of the range from inputs that are judged.</param>
+/// <param name="Mode">Index of the mode that gives most of it; −1 when the host itself does.</param>
+/// <param name="Shake">What excites that most.</param>
+public sealed record PictureNumber(string Id, string Label, double Pixels, double Low, double High, Sharp Word, int Mode, string Shake);
+
+/// <summary>A mode as published.</summary>
+/// <param name="Name">What moves, in words.</param>
+/// <param name="Share">Its share of the rotation of the camera, 0…1.</param>
+/// <param name="Movement">By node, m, scaled to a largest movement of one.</param>
+public sealed record ModeReport(double Frequency, double Damping, string Name, double Share, IReadOnlyDictionary<string, double[]> Movement);
+
+/// <summary>A steady tremble as published.</summary>
+public sealed record SteadyReport(string Label, double Frequency, double Amplitude, string Source);
+
+/// <summary>The picture in three numbers, without spectra: for cards and the spine.</summary>
+public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbers, string Text);
+
+/// <summary>Everything about the shake of a rig as it stands.</summary>
+/// <param name="Frequencies">Hz.</param>
+/// <param name="Excitation">Vertical acceleration of the host, (m/s²)²/Hz, by frequency.</param>
+/// <param name="Rotation">Rotation of the camera about the axes that shift the picture, rad²/Hz, by frequency.</param>
+/// <param name="Vertical">The same, tilt only; <paramref name="Sideways"/> pan only.</param>
+/// <param name="Acceleration">Of the camera, root mean square, m/s².</param>
+public sealed record ShakeReport(
+    PictureWords Picture, IReadOnlyList<ModeReport> Modes, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Excitation, IReadOnlyList<double> Rotation,
+    IReadOnlyList<double> Vertical, IReadOnlyList<double> Sideways, IReadOnlyList<SteadyReport> Steady, string ExcitationLabel, string ExcitationSource, double Acceleration, double Peak);
+
+/// <summary>A change tried for the picture: the three numbers before and after.</summary>
+public sealed record ShakeChange(string Id, string Title, double Shake, double Smear, double Wobble, Sharp Word, Rigs.RigDocument Document);

@@ -1,0 +1,117 @@
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
+using Ochema.Core.Rigs.Heads;
+using Ochema.Core.Rigs.Isolators;
+using Ochema.Core.Sharpness;
+using Ochema.Core.Stock;
+using Ochema.Core.Tests.Support;
+
+namespace Ochema.Core.Tests.Sharpness;
+
+/// <summary>What the trade sees in its footage must come out by itself. Common practice, no source.</summary>
+public class PictureTests
+{
+    private static ShakeReport Shake(RigDocument rig) => Shaker.Of(rig, Catalogue.Shipped);
+
+    private static double Number(RigDocument rig, string id) => Shake(rig).Picture.Numbers.Single(n => n.Id == id).Pixels;
+
+    [Fact]
+    public void TwoStrutsCureTheCupAndArmOneDoesNot()
+    {
+        var (none, one, two) = (RigFiles.CupAndArm(), RigFiles.CupAndArm((0.24, 0.34)), RigFiles.CupAndArm((0.24, 0.34), (0.24, -0.34)));
+        Assert.True(Number(two, "smear") < 0.35 * Number(none, "smear"), $"{Number(two, "smear")} against {Number(none, "smear")}");
+        Assert.True(Number(one, "smear") > 0.5 * Number(none, "smear"), $"{Number(one, "smear")} against {Number(none, "smear")}");
+    }
+
+    [Fact]
+    public void AShorterExposureLowersSmearAndNeverWobble()
+    {
+        var rig = RigFiles.CupAndArm();
+        var brief = rig with { Camera = rig.Camera with { Exposure = 0.0025 } };
+        Assert.True(Number(brief, "smear") < 0.5 * Number(rig, "smear"));
+        Assert.Equal(Number(rig, "wobble"), Number(brief, "wobble"), 9);
+        Assert.Equal(Number(rig, "shake"), Number(brief, "shake"), 9);
+    }
+
+    [Fact]
+    public void AStabiliserTakesShakeAndNothingElse()
+    {
+        var rig = RigFiles.CupAndArm() with { Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" } };
+        var off = rig with { Camera = rig.Camera with { Stabiliser = Stabiliser.Off } };
+        Assert.True(Number(rig, "shake") < Number(off, "shake"));
+        Assert.Equal(Number(rig, "smear"), Number(off, "smear"), 9);
+    }
+
+    [Theory]
+    [InlineData(RoadSurface.Smooth, RoadSurface.Average)]
+    [InlineData(RoadSurface.Average, RoadSurface.Rough)]
+    public void ARougherRoadIsTwiceAsBadAClassAndSpeedMakesItWorse(RoadSurface better, RoadSurface worse)
+    {
+        var rig = RigFiles.CupAndArm() with { Host = "estate" };
+        RigDocument On(RoadSurface s, double v = 20) => rig with { Run = rig.Run with { Road = s, Speed = v, Rpm = 0 } };
+        Near.Share(2 * Number(On(better), "smear"), Number(On(worse), "smear"), 1e-6);
+        Near.Share(Math.Sqrt(2) * Number(On(better, 15), "smear"), Number(On(better, 30), "smear"), 1e-6);
+    }
+
+    [Fact]
+    public void ALongLensAndALargePictureShowMore()
+    {
+        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        RigDocument With(string lens, Delivery d) => rig with { Camera = rig.Camera with { Lens = lens, Delivery = d } };
+        Assert.True(Number(With("prime-50", Delivery.Uhd), "smear") > 1.8 * Number(With("prime-24", Delivery.Uhd), "smear"));
+        Near.Share(2 * Number(With("prime-24", Delivery.Hd), "smear"), Number(With("prime-24", Delivery.Uhd), "smear"), 1e-9);
+    }
+
+    [Fact]
+    public void ASoftMountTooNearTheExcitationMakesItWorse()
+    {
+        // The engine fires at 25 Hz: a mount tuned to it shakes the camera, one well below does not.
+        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        RigDocument Mount(IsolatorKind k, double rpm) => rig with { Isolator = k, Run = rig.Run with { Rpm = rpm, Road = RoadSurface.Smooth, Speed = 3 } };
+        var near = Shake(Mount(new RubberMounts(), 0)).Modes[0].Frequency;
+        double Smear(double rpm) => Number(Mount(new RubberMounts(), rpm), "smear");
+        Assert.True(Smear(near * 30) > 2 * Smear(near * 30 * 4), $"{Smear(near * 30)} at its own {near:0} Hz, {Smear(near * 120)} well above");
+    }
+
+    [Fact]
+    public void ModesAreNamedByWhatMoves()
+    {
+        var names = Shake(RigFiles.CupAndArm()).Modes.Select(m => m.Name).ToList();
+        Assert.Contains(names.Take(2), n => n.Contains("on the bonnet skin"));
+        Assert.Contains(Shake(RecipeLibrary.All.First(r => r.Id == "pan-rig").Document).Modes.Take(3), m => m.Name.Contains("soft mount"));
+        Assert.All(Shake(RigFiles.CupAndArm()).Modes, m => Assert.InRange(m.Damping, 0.005, 0.2));
+    }
+
+    [Theory]
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void EveryRigGetsItsThreeNumbers(string name)
+    {
+        var report = Shake(RigFiles.Named(name));
+        Assert.Equal(["shake", "smear", "wobble"], report.Picture.Numbers.Select(n => n.Id));
+        Assert.All(report.Picture.Numbers, n => Assert.True(double.IsFinite(n.Pixels) && n.Pixels > 0 && n.Low < n.Pixels && n.High > n.Pixels, $"{name}: {n}"));
+        Assert.Equal(report.Frequencies.Count, report.Rotation.Count);
+        Assert.Equal(report.Frequencies.Order(), report.Frequencies);
+        Assert.Equal(1, report.Modes.Sum(m => m.Share), 6);
+    }
+
+    [Fact]
+    public void AdviceForThePictureGivesWhatItSays()
+    {
+        var advice = Shaker.Advice(RigFiles.CupAndArm(), Catalogue.Shipped);
+        Assert.True(advice.Count >= 3);
+        Assert.Contains(advice, a => a.Id == "two braces");
+        foreach (var a in advice)
+            Near.Share(Number(a.Document, "smear"), a.Smear, 1e-6, a.Title);
+    }
+
+    [Fact]
+    public void AHeavyGimbalOnATunedArmIsCalmerThanOnARigidBoom()
+    {
+        var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document with { };
+        rig = rig with { Run = rig.Run with { Road = RoadSurface.Rough } };
+        var rigid = rig with { Isolator = new NoIsolator() };
+        var tuned = rig with { Isolator = ((SpringArm)rig.Isolator) with { Damping = 0.35 } };
+        Assert.IsType<GimbalHead>(rig.Head);
+        Assert.True(Shake(tuned).Acceleration < 0.6 * Shake(rigid).Acceleration, $"{Shake(tuned).Acceleration} against {Shake(rigid).Acceleration}");
+    }
+}

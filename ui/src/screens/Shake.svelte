@@ -1,0 +1,112 @@
+<script lang="ts">
+  import { api, ApiError, ask, type Schemas } from '../api/client';
+  import { percent, quantity } from '../parts/quantity';
+  import Fields from '../rig/Fields.svelte';
+  import PictureNumbers from '../shake/PictureNumbers.svelte';
+  import ShakeAdvice from '../shake/ShakeAdvice.svelte';
+  import SpectrumPlot from '../shake/SpectrumPlot.svelte';
+  import TapPanel from '../shake/TapPanel.svelte';
+  import TestChart from '../shake/TestChart.svelte';
+  import { sharpWords } from '../shake/words';
+  import { catalogue } from '../state/catalogue.svelte';
+  import type { RigSession } from '../state/session.svelte';
+
+  let { session }: { session: RigSession } = $props();
+  let report = $state.raw<Schemas['ShakeReport'] | null>(null);
+  let problem = $state('');
+  let mode = $state(0);
+  let rolling = $state(true);
+  let log = $state.raw<Schemas['LogReport'] | null>(null);
+  const scene = import('../rig/Scene.svelte');
+
+  $effect(() => {
+    const document = session.doc;
+    const timer = setTimeout(async () => {
+      try {
+        const answer = await ask(api.POST('/api/shake', { body: document }));
+        if (document === session.doc) [report, problem] = [answer, ''];
+      } catch (e) {
+        problem = e instanceof ApiError ? e.message : 'The shake could not be computed.';
+      }
+    }, 60);
+    return () => clearTimeout(timer);
+  });
+
+  /** Only what belongs to the picture. */
+  const only = (station: string, id: string, names: string[]) => {
+    const kind = catalogue.kind(station, id);
+    return kind && { ...kind, fields: kind.fields.filter((f) => names.includes(f.name)), sketch: '' };
+  };
+  let worst = $derived(report ? sharpWords[report.picture.word] : null);
+  let shown = $derived(report?.modes[mode] ?? report?.modes[0]);
+  let isolator = $derived(session.doc.isolator as unknown as (Record<string, unknown> & { kind: string }) | undefined);
+</script>
+
+{#if problem && !report}
+  <main class="row-span-2 grid place-items-center"><p role="alert">{problem}</p></main>
+{:else if !report}
+  <main class="row-span-2 grid place-items-center" aria-busy="true"><p class="text-quiet">Shaking it …</p></main>
+{:else}
+  <main class="row-span-2 grid min-h-0 grid-cols-[300px_1fr_320px]" data-shake>
+    <section class="border-rule bg-base-100 min-h-0 overflow-y-auto border-r px-4 py-3" aria-label="The picture">
+      <p class="text-2xl leading-tight font-bold" aria-live="polite" data-sharp={report.picture.word}>
+        <span class="word-{worst!.state}">{worst!.word}</span> at {quantity(session.doc.run.speed, 'speed')}
+      </p>
+      <p class="mt-0.5 text-sm">{report.picture.text} In pixels of the delivered picture, root mean square.</p>
+      <PictureNumbers picture={report.picture} modes={report.modes} />
+      <h3 class="mt-3">What a frame does</h3>
+      <TestChart picture={report.picture} {rolling} />
+      <label class="mt-1 flex items-center gap-2 text-sm">
+        <input type="checkbox" class="checkbox checkbox-sm" bind:checked={rolling} />
+        with the rolling read-out
+      </label>
+      <p class="text-quiet mt-2 text-xs">
+        The camera feels {quantity(report.acceleration, 'acceleration')} root mean square, {quantity(
+          report.peak,
+          'acceleration',
+        )} at its peaks. {report.excitationSource}.
+      </p>
+    </section>
+    <div class="grid min-h-0 min-w-0 grid-rows-[auto_1fr]">
+      <div class="border-rule bg-base-200 border-b px-2 pt-1">
+        <h2 class="sr-only">Shaking and response</h2>
+        <SpectrumPlot {report} {log} {mode} onmode={(i) => (mode = i)} />
+      </div>
+      <div class="relative min-h-0">
+        {#await scene then module}
+          <module.default {session} movement={shown?.movement} />
+        {/await}
+        {#if shown}
+          <p
+            class="bg-base-100/90 pointer-events-none absolute top-2 left-3 max-w-[22rem] rounded-sm px-2 py-1 text-sm leading-snug"
+          >
+            <b>Mode {mode + 1}, {quantity(shown.frequency, 'frequency')}:</b>
+            {shown.name}; damping {percent(shown.damping)}, {percent(shown.share)} of the camera's turning.
+          </p>
+        {/if}
+      </div>
+    </div>
+    <aside class="border-rule bg-base-100 min-h-0 overflow-y-auto border-l px-4 py-3" aria-label="Settings">
+      <ShakeAdvice {session} numbers={report.picture.numbers} />
+      <div class="mt-4"><TapPanel {session} bind:log /></div>
+      <h3 class="mt-4">Lens and shutter</h3>
+      <Fields
+        {session}
+        kind={only('camera', 'camera', ['lens', 'frameRate', 'exposure', 'stabiliser', 'delivery'])}
+        value={session.doc.camera as unknown as Record<string, unknown>}
+        path="camera"
+      />
+      <h3 class="mt-4">Road and engine</h3>
+      <Fields
+        {session}
+        kind={only('run', 'run', ['speed', 'road', 'rpm'])}
+        value={session.doc.run as unknown as Record<string, unknown>}
+        path="run"
+      />
+      {#if isolator && isolator.kind !== 'no-isolator'}
+        <h3 class="mt-4">Soft mount</h3>
+        <Fields {session} kind={catalogue.kind('isolator', isolator.kind)} value={isolator} path="isolator" />
+      {/if}
+    </aside>
+  </main>
+{/if}

@@ -1,0 +1,62 @@
+<script lang="ts">
+  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import type { RigSession } from '../state/session.svelte';
+  import { sharpWords } from './words';
+
+  /** Changes tried for the picture, with the three numbers of each. */
+  let { session, numbers }: { session: RigSession; numbers: readonly Schemas['PictureNumber'][] } = $props();
+  let changes = $state.raw<Schemas['ShakeChange'][] | null>(null);
+  let basis = $state.raw<RigDocument | null>(null);
+  let problem = $state('');
+  const digits = (v: number) => (v >= 9.95 ? v.toFixed(0) : v.toFixed(1));
+
+  $effect(() => {
+    const document = session.doc;
+    const timer = setTimeout(async () => {
+      try {
+        const answer = await ask(api.POST('/api/shake/advice', { body: document }));
+        if (document === session.doc) [changes, basis, problem] = [answer, document, ''];
+      } catch (e) {
+        problem = e instanceof ApiError ? e.message : 'These could not be computed.';
+      }
+    }, 500);
+    return () => clearTimeout(timer);
+  });
+</script>
+
+<h3>What to change for the picture</h3>
+<p class="text-quiet text-xs">Each tried on this rig: shake, smear, wobble in pixels. Click to take it.</p>
+{#if problem}
+  <p class="text-lets-go text-sm" role="alert">{problem}</p>
+{:else if !changes}
+  <p class="text-quiet text-sm" aria-busy="true">Trying changes …</p>
+{:else}
+  <table class="mt-1 w-full text-sm">
+    <thead>
+      <tr class="text-quiet text-xs">
+        <th class="text-left font-normal">now</th>
+        {#each numbers as n (n.id)}<th class="w-11 text-right font-semibold">{digits(n.pixels)}</th>{/each}
+      </tr>
+    </thead>
+    <tbody>
+      {#each changes as c (c.id)}
+        <tr class="border-rule border-t border-dotted align-top">
+          <td class="py-1">
+            <button
+              class="text-left leading-tight font-semibold hover:underline"
+              data-shake-change={c.id}
+              disabled={basis !== session.doc}
+              onclick={() => session.change('shake:' + c.id, c.document)}>{c.title}</button
+            >
+            <span class="block text-xs word-{sharpWords[c.word].state}">{sharpWords[c.word].word.toLowerCase()}</span>
+          </td>
+          <td class="py-1 text-right">{digits(c.shake)}</td>
+          <td class="py-1 text-right">{digits(c.smear)}</td>
+          <td class="py-1 text-right">{digits(c.wobble)}</td>
+        </tr>
+      {:else}
+        <tr><td colspan="4" class="text-quiet">None of the usual changes helps the picture.</td></tr>
+      {/each}
+    </tbody>
+  </table>
+{/if}

@@ -1,0 +1,142 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+
+  /** Excitation of the host below, rotation of the camera above, over one frequency axis, with the modes and the engine's orders. */
+  interface Props {
+    report: Schemas['ShakeReport'];
+    /** A phone's log laid over it. */
+    log?: Schemas['LogReport'] | null;
+    mode: number;
+    onmode: (index: number) => void;
+  }
+  let { report, log = null, mode, onmode }: Props = $props();
+
+  const [LEFT, RIGHT, TOP, MIDDLE, BOTTOM] = [52, 14, 34, 190, 286];
+  let width = $state(640);
+  const [low, high] = [0.5, 200];
+  let x = $derived((f: number) => LEFT + ((width - LEFT - RIGHT) * Math.log(f / low)) / Math.log(high / low));
+  /** Six decades below the largest are shown. */
+  const scale = (values: readonly number[], top: number, bottom: number) => {
+    const most = Math.max(1e-30, ...values);
+    const ceiling = Math.pow(10, Math.ceil(Math.log10(most)));
+    const floor = ceiling / 1e6;
+    return {
+      y: (v: number) => top + ((bottom - top) * Math.log(ceiling / Math.max(v, floor))) / Math.log(ceiling / floor),
+      ceiling,
+      floor,
+    };
+  };
+  const line = (values: readonly number[], y: (v: number) => number) =>
+    'M' + report.frequencies.map((f, i) => `${x(f).toFixed(1)} ${y(values[i]!).toFixed(1)}`).join('L');
+  let upper = $derived(scale(report.rotation, TOP, MIDDLE - 12));
+  let lower = $derived(scale(report.excitation, MIDDLE + 6, BOTTOM));
+  let logLine = $derived.by(() => {
+    if (!log) return '';
+    const s = scale(log.density, TOP, MIDDLE - 12);
+    return 'M' + log.frequencies.map((f, i) => `${x(f).toFixed(1)} ${s.y(log.density[i]!).toFixed(1)}`).join('L');
+  });
+  const ticks = [0.5, 1, 2, 5, 10, 20, 50, 100, 200];
+  /** Names above their lines, pushed apart. */
+  let labels = $derived.by(() => {
+    let last = -100;
+    return report.modes
+      .map((m, i) => ({ m, i }))
+      .filter(({ m }) => m.frequency > low && m.frequency < high)
+      .map(({ m, i }) => {
+        const at = Math.max(x(m.frequency), last + 19);
+        last = at;
+        return { m, i, at };
+      })
+      .filter((l) => l.at < width - RIGHT);
+  });
+</script>
+
+<div bind:clientWidth={width} class="min-w-0">
+  <svg {width} height="322" class="block" role="group" aria-label="Shaking and response over frequency">
+    {#each ticks as t (t)}
+      <path d="M{x(t)} {TOP}V{BOTTOM}" stroke="var(--rule)" />
+      <text x={x(t)} y={BOTTOM + 15} text-anchor="middle" font-size="11" fill="currentColor">{t}</text>
+    {/each}
+    <rect x={x(8)} y={TOP} width={x(16) - x(8)} height={BOTTOM - TOP} fill="var(--tight)" opacity="0.1" />
+    <text x={x(11.3)} y={BOTTOM - 5} text-anchor="middle" font-size="10.5" fill="var(--quiet)">wheel hop</text>
+    <path
+      d="{line(report.rotation, upper.y)}L{x(high)} {MIDDLE - 12}L{x(low)} {MIDDLE - 12}Z"
+      fill="var(--holds)"
+      opacity="0.16"
+    />
+    <path d={line(report.rotation, upper.y)} fill="none" stroke="var(--holds)" stroke-width="2" />
+    <path
+      d={line(report.excitation, lower.y)}
+      fill="none"
+      stroke="var(--color-accent)"
+      stroke-width="2"
+      stroke-dasharray="7 3"
+    />
+    {#each report.steady as s (s.label)}
+      {#if s.frequency > low && s.frequency < high}
+        <path
+          d="M{x(s.frequency)} {MIDDLE + 6}V{BOTTOM}"
+          stroke="var(--color-accent)"
+          stroke-width="2"
+          stroke-dasharray="2 3"
+        />
+        <text
+          x={x(s.frequency) + (s.frequency > 100 ? -3 : 3)}
+          y={MIDDLE + 16}
+          text-anchor={s.frequency > 100 ? 'end' : 'start'}
+          font-size="10"
+          fill="var(--color-accent)">{s.label.replace('engine, ', '')}</text
+        >
+      {/if}
+    {/each}
+    {#if log}
+      <path d={logLine} fill="none" stroke="currentColor" stroke-width="1.2" />
+      <text x={width - RIGHT - 4} y={TOP + 12} text-anchor="end" font-size="11" fill="currentColor">thin line: the phone's log</text>
+    {/if}
+    <path d="M{LEFT} {MIDDLE - 12}H{width - RIGHT}M{LEFT} {BOTTOM}H{width - RIGHT}" stroke="currentColor" />
+    <text x="8" y={TOP + 10} font-size="11" fill="var(--holds)" font-weight="700">camera</text>
+    <text x="8" y={TOP + 24} font-size="11" fill="var(--holds)" font-weight="700">turns</text>
+    <text x="8" y={MIDDLE + 18} font-size="11" fill="var(--color-accent)" font-weight="700">host</text>
+    <text x="8" y={MIDDLE + 32} font-size="11" fill="var(--color-accent)" font-weight="700">shakes</text>
+    {#each labels as l (l.i)}
+      <g
+        role="button"
+        tabindex="0"
+        class="cursor-pointer"
+        aria-pressed={mode === l.i}
+        aria-label="Mode {l.i + 1}, {l.m.frequency.toFixed(1)} Hz, {l.m.name}"
+        onclick={() => onmode(l.i)}
+        onkeydown={(e) => (e.key === 'Enter' || e.key === ' ') && (onmode(l.i), e.preventDefault())}
+      >
+        <path
+          d="M{x(l.m.frequency)} {TOP}V{MIDDLE - 12}"
+          stroke="currentColor"
+          stroke-dasharray="1 3"
+          stroke-width="1.5"
+        />
+        <path d="M{l.at} 22L{x(l.m.frequency)} {TOP}" stroke="currentColor" opacity="0.5" />
+        <rect
+          x={l.at - 8}
+          y="6"
+          width="16"
+          height="16"
+          rx="2"
+          fill={mode === l.i ? 'currentColor' : 'var(--color-base-100)'}
+          stroke="currentColor"
+        />
+        <text
+          x={l.at}
+          y="18"
+          text-anchor="middle"
+          font-size="11"
+          font-weight="700"
+          fill={mode === l.i ? 'var(--color-base-100)' : 'currentColor'}>{l.i + 1}</text
+        >
+      </g>
+    {/each}
+    <text x={width - RIGHT} y={BOTTOM + 30} text-anchor="end" font-size="11" fill="var(--quiet)">Hz</text>
+    <text x={LEFT} y={BOTTOM + 30} font-size="11" fill="var(--quiet)"
+      >six decades each; host: {report.excitationLabel}</text
+    >
+  </svg>
+</div>

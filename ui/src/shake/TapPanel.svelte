@@ -1,0 +1,113 @@
+<script lang="ts">
+  import { api, ApiError, ask, type Schemas } from '../api/client';
+  import ChoiceField from '../parts/ChoiceField.svelte';
+  import { percent, quantity } from '../parts/quantity';
+  import type { RigSession } from '../state/session.svelte';
+
+  /** A push at the camera with a phone on it: its log, its peaks, and the site made to agree. */
+  let { session, log = $bindable() }: { session: RigSession; log: Schemas['LogReport'] | null } = $props();
+  let text = $state('');
+  let origin = $state('');
+  let problem = $state('');
+  let done = $state('');
+
+  async function guard(work: () => Promise<void>) {
+    problem = '';
+    try {
+      await work();
+    } catch (e) {
+      problem = e instanceof ApiError ? e.message : 'That did not work.';
+    }
+  }
+
+  const read = (
+    from: string,
+    csv: string,
+    timeUnit?: Schemas['LogTime'],
+    accelerationUnit?: Schemas['LogAcceleration'],
+  ) =>
+    guard(async () => {
+      [text, origin, done] = [csv, from, ''];
+      log = await ask(api.POST('/api/tap/read', { body: { text: csv, timeUnit, accelerationUnit } }));
+    });
+
+  const simulate = () =>
+    guard(async () => {
+      const made = await ask(api.POST('/api/tap/simulate', { body: session.doc }));
+      await read("the simulated phone's log", made.text);
+    });
+
+  async function open(e: Event & { currentTarget: HTMLInputElement }) {
+    const input = e.currentTarget;
+    const file = input.files?.[0];
+    if (!file) return;
+    const csv = await file.text();
+    input.value = '';
+    await read(file.name, csv);
+  }
+
+  const damping = (p: Schemas['SpectrumPeak']) => p.ringDown || p.halfPower;
+
+  const calibrate = (p: Schemas['SpectrumPeak']) =>
+    guard(async () => {
+      const c = await ask(
+        api.POST('/api/tap/calibrate', {
+          body: { document: session.doc, frequency: p.frequency, damping: damping(p) || undefined },
+        }),
+      );
+      session.change('tap', c.document);
+      done = `Site stiffness is now ${c.factor.toFixed(2)} of the estimate: ${quantity(c.before, 'frequency')} became ${quantity(c.after, 'frequency')}.`;
+    });
+</script>
+
+<h3>Tap test</h3>
+<p class="text-quiet text-xs">
+  Phone taped to the camera, log on, one push sideways, let it ring. Then lay the log over the prediction.
+</p>
+<div class="mt-1 flex flex-wrap gap-1">
+  <label class="btn btn-xs border-rule bg-base-100 focus-within:outline-2">
+    Open a phone's log
+    <input class="sr-only" type="file" accept=".csv,text/csv,text/plain" onchange={open} />
+  </label>
+  <button class="btn btn-xs border-rule bg-base-100" onclick={simulate}>Simulated phone</button>
+</div>
+{#if problem}<p class="text-lets-go text-sm" role="alert">{problem}</p>{/if}
+{#if log}
+  <p class="mt-1 text-xs" data-log>
+    <b>{origin}</b>: {log.duration.toFixed(1)} s, {log.rate.toFixed(0)} samples a second; {log.guess}. Confirm:
+  </p>
+  <ChoiceField
+    label="Time in"
+    value={log.timeUnit}
+    choices={[
+      { id: 'seconds', label: 'seconds' },
+      { id: 'milliseconds', label: 'milliseconds' },
+      { id: 'nanoseconds', label: 'nanoseconds' },
+    ]}
+    onchange={(id) => read(origin, text, id as Schemas['LogTime'], log?.accelerationUnit)}
+  />
+  <ChoiceField
+    label="Acceleration in"
+    value={log.accelerationUnit}
+    choices={[
+      { id: 'metres-per-second-squared', label: 'm/s²' },
+      { id: 'gravity', label: 'g' },
+    ]}
+    onchange={(id) => read(origin, text, log?.timeUnit, id as Schemas['LogAcceleration'])}
+  />
+  <ul class="mt-1 text-sm">
+    {#each log.peaks as p, i (i)}
+      <li class="border-rule flex items-center justify-between gap-2 border-b border-dotted py-1">
+        <span>
+          <b>{quantity(p.frequency, 'frequency')}</b>, damping {damping(p) ? percent(damping(p)) : 'not seen'}
+        </span>
+        {#if i === 0}
+          <button class="btn btn-xs btn-primary" onclick={() => calibrate(p)}>Make the site agree</button>
+        {/if}
+      </li>
+    {:else}
+      <li class="text-quiet">No peak stands out: push harder, or hold the car still.</li>
+    {/each}
+  </ul>
+{/if}
+{#if done}<p class="text-holds mt-1 text-sm font-semibold" role="status">{done}</p>{/if}
