@@ -18,7 +18,7 @@ public sealed class Browser : IDisposable
         server = Process.Start(new ProcessStartInfo("dotnet", [typeof(Web.Server).Assembly.Location, "--port", $"{port}", "--data", data, "--ui", Path.Combine(Root, "ui/dist"), "--demo"]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
         Address = $"http://127.0.0.1:{port}/";
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless", "--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync",
+        options.AddArguments("--headless", "--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--force-prefers-reduced-motion",
             "--use-angle=swiftshader", "--enable-unsafe-swiftshader", "--hide-scrollbars", $"--window-size={width},{height}", "--user-data-dir=" + Path.Combine(data, "profile"));
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
         using var client = new HttpClient();

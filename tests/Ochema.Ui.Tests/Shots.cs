@@ -36,6 +36,15 @@ public sealed class Shots
         browser.Find("[data-joint]");
         browser.Driver.ExecuteScript("document.querySelector('[data-joint]').scrollIntoView()");
         Shot("joint");
+        browser.Open("#/rig/demo-1-bonnet-close-up/shake");
+        browser.Find("[data-shake]");
+        browser.Button("Simulated phone").Click();
+        browser.Find("[data-log]");
+        Shot("shake");
+        browser.Open("#/rig/demo-6-lane-boom/shake");
+        browser.Find("svg[aria-label^='The soft mount']");
+        browser.Driver.ExecuteScript("document.querySelector(\"svg[aria-label^='The soft mount']\").scrollIntoView()");
+        Shot("isolator");
         browser.OpenRig("demo-7-press-house-window");
         browser.Button("Two schools").Click();
         Browser.Until("schools", () => browser.Driver.FindElements(By.CssSelector("[data-school]")).Count > 1);

@@ -128,6 +128,47 @@ public sealed class ApiTests : IDisposable
         }
     }
 
+    /// <summary>The Shake screen answers a change within 150 ms, once warm.</summary>
+    [Fact]
+    public async Task ShakeAnswersInTimeWithThreeNumbersAndNamedModes()
+    {
+        foreach (var i in new[] { 1, 2, 5 })
+        {
+            var text = Host.DemoDocument(i);
+            var best = double.MaxValue;
+            for (var n = 0; n < 25 && best >= 150; n++)
+            {
+                var watch = System.Diagnostics.Stopwatch.StartNew();
+                (await host.Client.PostAsync("/api/shake", Host.Json(text))).EnsureSuccessStatusCode();
+                best = Math.Min(best, watch.Elapsed.TotalMilliseconds);
+            }
+            Assert.True(best < 150, $"{best:0} ms");
+            var report = await (await host.Client.PostAsync("/api/shake", Host.Json(text))).Content.ReadFromJsonAsync<JsonNode>();
+            Assert.Equal(3, report!["picture"]!["numbers"]!.AsArray().Count);
+            Assert.All(report["modes"]!.AsArray(), m => Assert.StartsWith("camera", (string)m!["name"]!));
+        }
+        var advice = await (await host.Client.PostAsync("/api/shake/advice", Host.Json(Host.DemoDocument(0)))).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.True(advice!.AsArray().Count >= 3);
+    }
+
+    [Fact]
+    public async Task ATapTestGoesRoundThroughTheApi()
+    {
+        var text = (string)(await (await host.Client.PostAsync("/api/tap/simulate", Host.Json(Host.DemoDocument(0)))).Content.ReadFromJsonAsync<JsonNode>())!["text"]!;
+        var read = await (await host.Client.PostAsync("/api/tap/read", Host.Json(new JsonObject { ["text"] = text }.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.Equal("seconds", (string)read!["timeUnit"]!);
+        var peak = read["peaks"]![0]!;
+        var ask = new JsonObject { ["document"] = JsonNode.Parse(Host.DemoDocument(0)), ["frequency"] = (double)peak["frequency"]! * 1.1, ["damping"] = 0.05, ["axis"] = (int)read["axis"]! };
+        var c = await (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.InRange((double)c!["after"]! / ((double)peak["frequency"]! * 1.1), 0.99, 1.01);
+        Assert.Matches(@"^\d{4}-\d{2}-\d{2}$", (string)c["document"]!["site"]!["calibratedOn"]!);
+        var bad = await host.Client.PostAsync("/api/tap/read", Host.Json("""{"text":"no log"}"""));
+        Assert.Equal(HttpStatusCode.BadRequest, bad.StatusCode);
+        Assert.Equal("log", (string)(await bad.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+        ask["frequency"] = 900;
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).StatusCode);
+    }
+
     [Fact]
     public async Task ChoicesForJointsAreReadAndCheckedByPath()
     {
@@ -226,7 +267,7 @@ public sealed class ApiTests : IDisposable
                     }
                     break;
             }
-            var path = (i % 4) switch { 0 => "/api/model", 1 => "/api/rigs", _ => "/api/assess?advice=false" };
+            var path = (i % 5) switch { 0 => "/api/model", 1 => "/api/rigs", 2 => "/api/shake", _ => "/api/assess?advice=false" };
             var answer = await host.Client.PostAsync(path, Host.Json(path == "/api/rigs" ? $$"""{"document":{{text}}}""" : text));
             var body = await answer.Content.ReadAsStringAsync();
             Assert.True((int)answer.StatusCode < 500, $"{answer.StatusCode}: {text}");

@@ -53,6 +53,7 @@ public static class Assessor
                 TightSpeed = intactFinding is null ? limits.Find([.. checks.Where(c => !c.Fixed)], rig.Run.Speed, Judge.TightFrom)?.Speed : 0,
             },
             Knock = Knock(model, state, checks, [.. all.Where(c => c.AtRest)]),
+            Shock = Shock(model, state, modal, checks),
             Stations = Stations(b, reports),
             Checks = reports,
             Flags = [.. reports.Where(r => r.LimitSpeed is not null).Select(r => new SpeedFlag(r.Id, r.Station, r.Title, r.LimitSpeed!.Value)).OrderBy(f => f.Speed).ThenBy(f => f.Check, StringComparer.Ordinal)],
@@ -189,6 +190,24 @@ public static class Assessor
             return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
         var worst = new LimitSpeed(model, state, cases).At([.. checks.Where(c => !c.Fixed)], 0);
         return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id, $"A shove of {QuantityText.Of(model.Builder.Host.Motion.Knock, Dimension.Force)} by hand at the camera, standing still: {worst.Check?.Title.ToLowerInvariant() ?? "it moves freely"}.");
+    }
+
+    /// <summary>
+    /// A half-sine pulse of the host, up and down: each mode by the shock spectrum, weighted by its effective mass, combined by the root of the
+    /// sum of squares; what the modes leave out moves with the host (Harris' Shock and Vibration Handbook, ch. 8).
+    /// </summary>
+    private static VerdictReport Shock(RigModel model, StateResponse state, ModalResponse modal, List<Check> checks)
+    {
+        if (state.Mechanism is not null)
+            return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
+        var (b, motion) = (model.Builder, model.Builder.Host.Motion);
+        var pulse = motion.Pulse[(int)b.Rig.Run.Road];
+        var total = modal.TotalMass;
+        var shares = modal.Modes.Select(m => (Share: m.Participation[2] * m.Participation[2] / total, Gain: HalfSine.Spectrum(m.Frequency * motion.PulseDuration))).ToList();
+        var grows = Math.Sqrt(shares.Sum(s => Math.Pow(s.Share * s.Gain, 2))) + Math.Max(0, 1 - shares.Sum(s => s.Share));
+        var cases = new[] { -1, 1 }.Select(way => new RigCase("shock", "", new Vec3(0, 0, MotionProfile.Gravity * (-1 + way * pulse * grows)), 0, Vec3.Zero)).ToList();
+        var worst = new LimitSpeed(model, state, cases).At([.. checks.Where(c => !c.Fixed)], b.Rig.Run.Speed);
+        return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id, $"A jolt of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms, grown to {pulse * grows:0.0} g by the rig's own movement: {worst.Check?.Title.ToLowerInvariant() ?? "no stable state"}.");
     }
 
     private static List<StationReport> Stations(RigBuilder b, List<CheckReport> reports)

@@ -89,6 +89,9 @@ public sealed record AssessmentReport
     /// <summary>A shove by hand at rest; judged apart from driving.</summary>
     public required VerdictReport Knock { get; init; }
 
+    /// <summary>A pothole or kerb, by the half-sine shock spectrum; judged apart from driving.</summary>
+    public required VerdictReport Shock { get; init; }
+
     public required IReadOnlyList<StationReport> Stations { get; init; }
     public required IReadOnlyList<CheckReport> Checks { get; init; }
     public required IReadOnlyList<SpeedFlag> Flags { get; init; }

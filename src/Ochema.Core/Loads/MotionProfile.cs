@@ -100,6 +100,7 @@ public sealed record MotionProfile
         Bumps = [0.1, 0.1, 0.1],
         BumpSource = "judgement",
         Still = true,
+        Pulse = [0.1, 0.1, 0.1],
         Knock = 40,
         Names = new("the car rocking forward", "the car rocking back", "the car rocking to the left", "the car rocking to the right", "a door shut"),
     };
@@ -119,6 +120,11 @@ public sealed record MotionProfile
 
     /// <summary>Lean in a bend, rad: the weight grows by 1/cos and stays along the host's own vertical.</summary>
     public double Lean { get; init; }
+
+    /// <summary>A pothole, kerb or landing: half-sine pulse of the skin, g for smooth, average and rough, and its duration, s (judgement, 0.5–2 ×).</summary>
+    public IReadOnlyList<double> Pulse { get; init; } = [1, 2, 4];
+
+    public double PulseDuration { get; init; } = 0.030;
 
     /// <summary>True when it stands: wind comes from all sides.</summary>
     public bool Still { get; init; }

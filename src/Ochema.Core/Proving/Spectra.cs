@@ -60,15 +60,17 @@ public static class Spectra
         return ([.. Enumerable.Range(0, sum.Length).Select(k => k * rate / segment)], [.. sum.Select(s => s / count)]);
     }
 
-    /// <summary>The highest peaks between two frequencies, highest first, each at least an octave's third from the others.</summary>
+    /// <summary>The strongest peaks of an acceleration by their speed (density ÷ f², so that slow ones count), strongest first, each at least an octave's third from the others.</summary>
     public static IReadOnlyList<SpectrumPeak> Peaks(double[] x, double rate, double low, double high, int most = 4)
     {
-        var segment = Math.Min(x.Length, (int)(rate * 8));
+        var segment = Math.Min(x.Length, (int)(rate * 20));
         var (f, s) = Welch(x, rate, segment);
+        // A peak stands well above what the phone hums by itself: chance alone reaches some ten times the middle.
+        var floor = 30 * s.Order().ElementAt(s.Length / 2);
         var list = new List<SpectrumPeak>();
-        foreach (var k in Enumerable.Range(1, Math.Max(0, f.Length - 2)).Where(k => f[k] >= low && f[k] <= high && s[k] > s[k - 1] && s[k] >= s[k + 1]).OrderByDescending(k => s[k]))
+        foreach (var k in Enumerable.Range(1, Math.Max(0, f.Length - 2)).Where(k => f[k] >= low && f[k] <= high && s[k] > floor && s[k] > s[k - 1] && s[k] >= s[k + 1]).OrderByDescending(k => s[k] / (f[k] * f[k])))
         {
-            if (list.Count >= most || s[k] < 1e-4 * (list.Count > 0 ? list[0].Level : 0))
+            if (list.Count >= most || (list.Count > 0 && s[k] / (f[k] * f[k]) < 0.01 * list[0].Level / (list[0].Frequency * list[0].Frequency)))
                 break;
             // A parabola through the logarithms places it between the lines.
             var (a, b, c) = (Math.Log(s[k - 1]), Math.Log(s[k]), Math.Log(s[k + 1]));

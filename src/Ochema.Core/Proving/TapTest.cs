@@ -20,7 +20,7 @@ public sealed record Calibration(RigDocument Document, double Before, double Aft
 /// <summary>Tap tests: a push at the camera and what rings after it.</summary>
 public static class TapTest
 {
-    private const double Lowest = 1.5;
+    private const double Lowest = 0.4;
     private const double Highest = 90;
 
     /// <summary>Spectrum and peaks of a log.</summary>
@@ -39,18 +39,19 @@ public static class TapTest
     }
 
     /// <summary>
-    /// A stand-in for a phone on the camera: what it would log after a push sideways, from the rig's own modes, with noise, drift and
+    /// A stand-in for a phone on the camera: what it would log after a push the way it is softest, from the rig's own modes, with noise, drift and
     /// uneven sampling. The same seed gives the same log.
     /// </summary>
-    /// <param name="along">Push along the host instead of across it.</param>
-    public static string Simulate(RigDocument rig, Catalogue stock, int seed = 1, bool along = false)
+    public static string Simulate(RigDocument rig, Catalogue stock, int seed = 1)
     {
         var modal = new ModalResponse(new RigModel(rig, stock));
         var random = new Random(seed);
         double Noise() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
-        var push = along ? Vec3.UnitX : Vec3.UnitY;
+        var push = Axis(AxisOf(modal.Modes[0].Move));
         var text = new StringBuilder("time (s),ax (m/s²),ay (m/s²),az (m/s²)\n");
-        const double rate = 200, before = 0.5, length = 8;
+        const double rate = 200, before = 0.5;
+        // What is slow rings long.
+        var length = Math.Clamp(14 / modal.Modes[0].Frequency, 8, 40);
         // A push of 1 N·s: each mode starts with the speed it takes from it.
         for (var t = 0.0; t < length; t += 1 / rate * (1 + 0.15 * (random.NextDouble() - 0.5)))
         {
@@ -72,19 +73,29 @@ public static class TapTest
         return text.ToString();
     }
 
+    private static int AxisOf(Vec3 move) => Math.Abs(move.X) >= Math.Abs(move.Y) ? Math.Abs(move.X) >= Math.Abs(move.Z) ? 0 : 2 : Math.Abs(move.Y) >= Math.Abs(move.Z) ? 1 : 2;
+
+    private static Vec3 Axis(int i) => i switch { 0 => Vec3.UnitX, 1 => Vec3.UnitY, _ => Vec3.UnitZ };
+
     /// <summary>
-    /// Makes the site as stiff and as damped as a tap test says: one factor on its stiffness that brings the first frequency to the
+    /// Makes the site as stiff and as damped as a tap test says: one factor on its stiffness that brings the frequency that was heard to the
     /// measured one, kept with its date; from then on it beats the estimate.
     /// </summary>
     /// <param name="frequency">Measured, Hz.</param>
     /// <param name="damping">Measured ratio, or null to leave it.</param>
     /// <param name="date">Day of the test, as YYYY-MM-DD.</param>
     /// <exception cref="DocumentException">No site stiffness gives that frequency.</exception>
-    public static Calibration Calibrate(RigDocument rig, Catalogue stock, double frequency, double? damping, string date)
+    /// <param name="axis">Axis that rang, 0 along, 1 across, 2 up: the lowest mode that goes that way is the one that was heard.</param>
+    public static Calibration Calibrate(RigDocument rig, Catalogue stock, double frequency, double? damping, string date, int? axis = null)
     {
         RigDocument With(double factor) => rig with { Site = rig.Site with { StiffnessFactor = factor, Damping = damping is { } d ? Math.Clamp(d, 0.005, 0.5) : rig.Site.Damping, CalibratedOn = date } };
-        double First(double factor) => Assessor.Frequencies(new RigModel(With(factor), stock)).Frequencies.FirstOrDefault();
-        var before = Assessor.Frequencies(new RigModel(rig, stock)).Frequencies.FirstOrDefault();
+        double Heard(RigDocument r)
+        {
+            var modes = new ModalResponse(new RigModel(r, stock)).Modes;
+            return (modes.FirstOrDefault(m => axis is null || AxisOf(m.Move) == axis) ?? modes.FirstOrDefault())?.Frequency ?? 0;
+        }
+        double First(double factor) => Heard(With(factor));
+        var before = Heard(rig);
         var (low, high) = (0.02, 50.0);
         if (!(frequency > First(low) && frequency < First(high)))
             throw new DocumentException("frequency", $"{frequency:0.#} Hz cannot be: with any stiffness of this site the rig rocks between {First(low):0.#} and {First(high):0.#} Hz. Another mode, or something else gives");

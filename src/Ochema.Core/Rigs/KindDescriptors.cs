@@ -50,6 +50,10 @@ public static class KindDescriptors
 
     private static string[] Names(Type type) => Enum.GetNames(Nullable.GetUnderlyingType(type) ?? type);
 
+    /// <summary>Its description, else its name as words.</summary>
+    private static string LabelOf(Type type, string name) =>
+        (Nullable.GetUnderlyingType(type) ?? type).GetField(name)?.GetCustomAttribute<System.ComponentModel.DescriptionAttribute>()?.Description ?? JsonNamingPolicy.KebabCaseLower.ConvertName(name).Replace('-', ' ');
+
     private static string[]? FormsOf(string forms) => forms.Length == 0 ? null : forms.Split(',');
 
     private static List<FieldDescriptor> Fields(Type type, object? fresh, Catalogue stock)
@@ -65,7 +69,7 @@ public static class KindDescriptors
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial, [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source))], null));
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
                 list.Add(new(name, "option", o.Label, o.HowTo, null, null, null, false, initial,
-                    [.. Names(p.PropertyType).Select(n => JsonNamingPolicy.KebabCaseLower.ConvertName(n)).Select(n => new ChoiceDescriptor(n, n.Replace('-', ' ')))], null, FormsOf(o.Forms)));
+                    [.. Names(p.PropertyType).Select(n => new ChoiceDescriptor(JsonNamingPolicy.KebabCaseLower.ConvertName(n), LabelOf(p.PropertyType, n)))], null, FormsOf(o.Forms)));
             else if (p.GetCustomAttribute<PartAttribute>() is { } part)
             {
                 var kinds = typeof(HoldKind).IsAssignableFrom(p.PropertyType) && p.PropertyType.IsAbstract

@@ -61,6 +61,12 @@ public sealed class RigBuilder
 
     public Host Host => host;
 
+    /// <summary>How the soft mount stands, where there is one; taken once the camera is on it.</summary>
+    public Func<Isolators.SoftState>? Soft { get; set; }
+
+    /// <summary>Mass beyond the isolator: head and camera, kg.</summary>
+    public double Isolated => Camera.Mass + Parts.Where(p => p.Station == "head").Sum(p => p.Mass * p.Quantity);
+
     /// <summary>The screwed joints.</summary>
     public List<ScrewJoint> Joints { get; } = [];
 

@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Loads;
@@ -98,7 +99,10 @@ public enum Stabiliser
 /// <summary>Size of the delivered picture: 1920 or 3840 pixels across.</summary>
 public enum Delivery
 {
+    [Description("1920 pixels across")]
     Hd,
+
+    [Description("3840 pixels across")]
     Uhd,
 }
 

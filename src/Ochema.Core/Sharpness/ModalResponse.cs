@@ -23,6 +23,9 @@ internal sealed class ModalResponse
 
     public IReadOnlyList<RigMode> Modes { get; }
 
+    /// <summary>Mass that shakes up and down, kg: rᵀ·M·r.</summary>
+    public double TotalMass { get; }
+
     public ModalResponse(RigModel model)
     {
         var b = model.Builder;
@@ -30,6 +33,10 @@ internal sealed class ModalResponse
         var base3 = new double[3][];
         for (var i = 0; i < 3; i++)
             model.System.AddGravity(base3[i] = new double[model.System.Size], new[] { Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ }[i], _ => true);
+        var uniform = new double[model.System.Size];
+        for (var i = 0; i < uniform.Length; i += 6)
+            uniform[i + 2] = 1;
+        TotalMass = VectorMath.Dot(uniform, base3[2]);
         var camera = model.System.NodeIndex(b.NodeId(b.Camera.Node));
         var wood = b.Pieces.Count > 0 && b.Pieces.Any(p => p.Material.Family == Stock.MaterialFamily.Wood);
         Modes = [.. frequencies.Select((f, i) =>

@@ -34,7 +34,11 @@ public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbe
 /// <param name="Acceleration">Of the camera, root mean square, m/s².</param>
 public sealed record ShakeReport(
     PictureWords Picture, IReadOnlyList<ModeReport> Modes, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Excitation, IReadOnlyList<double> Rotation,
-    IReadOnlyList<double> Vertical, IReadOnlyList<double> Sideways, IReadOnlyList<SteadyReport> Steady, string ExcitationLabel, string ExcitationSource, double Acceleration, double Peak);
+    IReadOnlyList<double> Vertical, IReadOnlyList<double> Sideways, IReadOnlyList<SteadyReport> Steady, string ExcitationLabel, string ExcitationSource, double Acceleration, double Peak,
+    IReadOnlyList<MemberLife> Members, Rigs.Isolators.SoftState? Soft);
+
+/// <summary>A member under vibration: root mean square bending stress, Pa, and hours to a crack by the three-band method.</summary>
+public sealed record MemberLife(string Station, string Label, double Stress, double Hours);
 
 /// <summary>A change tried for the picture: the three numbers before and after.</summary>
 public sealed record ShakeChange(string Id, string Title, double Shake, double Smear, double Wobble, Sharp Word, Rigs.RigDocument Document);

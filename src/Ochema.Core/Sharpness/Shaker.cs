@@ -182,7 +182,50 @@ public static class Shaker
             return new ShakeReport(
                 Words(), [.. modal.Modes.Select((m, i) => new ModeReport(m.Frequency, m.Damping, Name(m), energy.Sum() > 0 ? energy[i] / energy.Sum() : 0, Movement(m)))], frequencies,
                 [.. frequencies.Select(f => random.Sum(r => r.Spectrum(f)))], sum, tilt, pan, [.. steady.Select(s => new SteadyReport(s.Label, s.Frequency, s.Amplitude, s.Source))],
-                random.Count > 0 ? random[0].Label : "standing still", random.Count > 0 ? random[0].Source : "", rms, 3 * rms);
+                random.Count > 0 ? random[0].Label : "standing still", random.Count > 0 ? random[0].Source : "", rms, 3 * rms, Members(), b.Soft?.Invoke());
+        }
+
+        /// <summary>Stress of each member from vibration: modes by SRSS, each with the movement that the road gives it.</summary>
+        private List<MemberLife> Members()
+        {
+            var amplitude = modal.Modes.Select(m =>
+            {
+                var sum2 = 0.0;
+                for (var i = 1; i < frequencies.Length; i++)
+                {
+                    double At(int k)
+                    {
+                        var h = ModalResponse.Transfer(m, 2 * Math.PI * frequencies[k]);
+                        var gain = h.Real * h.Real + h.Imaginary * h.Imaginary;
+                        return random.Sum(r => r.Spectrum(frequencies[k]) * gain * (Math.Pow(r.Along * m.Participation[0], 2) + Math.Pow(r.Across * m.Participation[1], 2) + Math.Pow(m.Participation[2], 2)));
+                    }
+                    sum2 += 0.5 * (At(i) + At(i - 1)) * (frequencies[i] - frequencies[i - 1]);
+                }
+                return Math.Sqrt(sum2);
+            }).ToArray();
+            var list = new List<MemberLife>();
+            Span<double> e = stackalloc double[12];
+            foreach (var p in b.Pieces)
+            {
+                double square = 0, strongest = 0, at = 1;
+                for (var n = 0; n < modal.Modes.Count; n++)
+                {
+                    var most = 0.0;
+                    for (var i = p.First; i < p.First + p.Count; i++)
+                    {
+                        model.System.BeamForces(modal.Modes[n].Shape, i, e);
+                        for (var end = 0; end < 12; end += 6)
+                            most = Math.Max(most, Math.Abs(e[end + 4]) / p.Section.ModulusY + Math.Abs(e[end + 5]) / p.Section.ModulusZ);
+                    }
+                    var s = most * amplitude[n];
+                    square += s * s;
+                    if (s > strongest)
+                        (strongest, at) = (s, modal.Modes[n].Frequency);
+                }
+                if (square > 0)
+                    list.Add(new MemberLife(p.Station, p.Label, Math.Sqrt(square), Fatigue.Hours(p.Material, Math.Sqrt(square), at)));
+            }
+            return [.. list.OrderBy(m => m.Hours).ThenByDescending(m => m.Stress).Take(5)];
         }
 
         /// <summary>Absolute vertical acceleration of the camera, (m/s²)²/Hz: what the host does and what the rig adds.</summary>

@@ -17,6 +17,7 @@ internal static class ComputeApi
         app.MapPost("/api/advice", Advice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
         app.MapPost("/api/shake", Shake).Accepts<RigDocument>("application/json").Produces<ShakeReport>().ProducesProblem(400);
         app.MapPost("/api/shake/advice", ShakeAdvice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<ShakeChange>>().ProducesProblem(400);
+        app.MapPost("/api/shake/isolators", Isolators).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<IsolatorChoice>>().ProducesProblem(400);
         app.MapPost("/api/tap/read", ReadLog).Accepts<LogRequest>("application/json").Produces<LogReport>().ProducesProblem(400);
         app.MapPost("/api/tap/simulate", SimulateTap).Accepts<RigDocument>("application/json").Produces<LogText>().ProducesProblem(400);
         app.MapPost("/api/tap/calibrate", Calibrate).Accepts<CalibrateRequest>("application/json").Produces<Calibration>().ProducesProblem(400);
@@ -33,6 +34,8 @@ internal static class ComputeApi
 
     private static Task<IResult> ShakeAdvice(HttpRequest request) => Answer(request, rig => Shaker.Advice(rig, Catalogue.Shipped));
 
+    private static Task<IResult> Isolators(HttpRequest request) => Answer(request, rig => IsolatorSearch.Of(rig, Catalogue.Shipped));
+
     private static Task<IResult> ReadLog(HttpRequest request) => Problems.Reading(request, body =>
     {
         var ask = StrictJson.Read<LogRequest>(body);
@@ -46,7 +49,7 @@ internal static class ComputeApi
         var ask = StrictJson.Read<CalibrateRequest>(body);
         RigReader.Check(ask.Document, Catalogue.Shipped);
         var day = clock.GetLocalNow().ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
-        return Task.FromResult(Results.Text(StrictJson.Write(TapTest.Calibrate(ask.Document, Catalogue.Shipped, ask.Frequency, ask.Damping, day)), "application/json"));
+        return Task.FromResult(Results.Text(StrictJson.Write(TapTest.Calibrate(ask.Document, Catalogue.Shipped, ask.Frequency, ask.Damping, day, ask.Axis)), "application/json"));
     });
 
     private static Task<IResult> Schools(HttpRequest request) => Answer(request, rig => Core.Assessment.Schools.Of(rig, Catalogue.Shipped));

@@ -42,5 +42,5 @@ public sealed record LogRequest(string Text, Core.Proving.LogTime? TimeUnit = nu
 /// <summary>A log as text.</summary>
 public sealed record LogText(string Text);
 
-/// <summary>A rig and what its tap test measured: Hz and damping ratio.</summary>
-public sealed record CalibrateRequest(RigDocument Document, double Frequency, double? Damping = null);
+/// <summary>A rig and what its tap test measured: Hz, damping ratio, and the axis that rang.</summary>
+public sealed record CalibrateRequest(RigDocument Document, double Frequency, double? Damping = null, int? Axis = null);

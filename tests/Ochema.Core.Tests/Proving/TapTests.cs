@@ -116,15 +116,13 @@ public class TapTests
 
     [Theory]
     [MemberData(nameof(Demo))]
-    public void ASimulatedTapFindsAModeAndItsDamping(string id)
+    public void ASimulatedTapFindsTheFirstModeAndItsDamping(string id)
     {
         var rig = Ochema.Data.DemoFilm.Rigs.First(d => d.Id == id).Document;
         var report = TapTest.Read(TapTest.Simulate(rig, Catalogue.Shipped));
         Assert.Equal(LogTime.Seconds, report.TimeUnit);
         var modal = new ModalResponse(new RigModel(rig, Catalogue.Shipped));
-        // The push goes sideways: the mode that moves most that way, among those that a phone can see.
-        var peak = report.Peaks[0];
-        var mode = modal.Modes.MinBy(m => Math.Abs(m.Frequency - peak.Frequency))!;
+        var (peak, mode) = (report.Peaks[0], modal.Modes[0]);
         Near.Share(mode.Frequency, peak.Frequency, 0.03, id);
         Near.Share(mode.Damping, peak.RingDown, 0.20, $"{id}, damping of {mode.Frequency:0.0} Hz");
     }
@@ -137,8 +135,9 @@ public class TapTests
         var wrong = RigFiles.CupAndArm();
         var real = Assessor.Frequencies(new RigModel(truth, Catalogue.Shipped)).Frequencies[0];
         Assert.True(Math.Abs(Assessor.Frequencies(new RigModel(wrong, Catalogue.Shipped)).Frequencies[0] / real - 1) > 0.1);
-        var peak = TapTest.Read(TapTest.Simulate(truth, Catalogue.Shipped)).Peaks[0];
-        var c = TapTest.Calibrate(wrong, Catalogue.Shipped, peak.Frequency, peak.RingDown, "2026-03-14");
+        var log = TapTest.Read(TapTest.Simulate(truth, Catalogue.Shipped));
+        var peak = log.Peaks[0];
+        var c = TapTest.Calibrate(wrong, Catalogue.Shipped, peak.Frequency, peak.RingDown, "2026-03-14", log.Axis);
         Near.Share(real, c.After, 0.03);
         Assert.Equal("2026-03-14", c.Document.Site.CalibratedOn);
         // From then on it beats the estimate, and says so.

@@ -114,4 +114,56 @@ public class PictureTests
         Assert.IsType<GimbalHead>(rig.Head);
         Assert.True(Shake(tuned).Acceleration < 0.6 * Shake(rigid).Acceleration, $"{Shake(tuned).Acceleration} against {Shake(rigid).Acceleration}");
     }
+
+    [Fact]
+    public void TheSearchForASoftMountKeepsWithinTravelAndNeverBeatsItsOwnNumbers()
+    {
+        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var found = IsolatorSearch.Of(rig, Catalogue.Shipped);
+        Assert.NotEmpty(found);
+        foreach (var c in found)
+        {
+            Assert.InRange(c.Travel, 0, 1);
+            Near.Share(Number(c.Document, "smear"), c.Smear, 1e-6, c.Title);
+        }
+        // Nothing soft is tried as well, so that it is never worse than stiff.
+        Assert.True(found[0].Smear <= Math.Max(Number(rig, "smear"), Math.Max(Number(rig, "shake"), Number(rig, "wobble"))) * 1.0001);
+    }
+
+    [Fact]
+    public void SoftMountsSagByTheirStiffnessAndFloatByTheirSag()
+    {
+        var report = Shake(RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2) with { Isolator = new WireRopeLoops() });
+        // f = (1/2π)·√(g/δ)
+        Near.Share(Math.Sqrt(9.80665 / report.Soft!.Sag) / (2 * Math.PI), report.Soft.Frequency, 1e-9);
+        var arm = Shake(RecipeLibrary.All.First(r => r.Id == "pan-rig").Document).Soft!;
+        Assert.InRange(arm.Angle!.Value, -0.05, 0.05);
+        Near.Share(arm.Rate!.Value, arm.LevelRate!.Value, 0.03);
+    }
+
+    [Fact]
+    public void AJoltGrowsWithTheRigsOwnMovement()
+    {
+        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var report = Ochema.Core.Assessment.Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+        Assert.Contains("grown to", report.Shock.Text);
+        var worse = Ochema.Core.Assessment.Assessor.Assess(rig with { Run = rig.Run with { Road = RoadSurface.Rough } }, Catalogue.Shipped, advice: false);
+        Assert.True(worse.Shock.Use > 1.5 * report.Shock.Use);
+    }
+
+    [Fact] // Steinberg's bands; Shigley's line from 0.9·Su at 10³ to the endurance strength
+    public void LifeByThreeBands()
+    {
+        var steel = Catalogue.Shipped.Material("steel-s235");
+        Near.Share(1e3, Fatigue.Cycles(steel, 0.9 * steel.UltimateStrength), 1e-6);
+        Assert.Equal(double.PositiveInfinity, Fatigue.Cycles(steel, 0.49 * steel.UltimateStrength));
+        var aluminium = Catalogue.Shipped.Material("al-6061-t6");
+        Near.Share(5e8, Fatigue.Cycles(aluminium, 0.35 * aluminium.UltimateStrength), 1e-6);
+        Near.Share(1, Fatigue.Bands.Sum(b => b.Share), 0.005);
+        // By hand: 20 MPa of root mean square, notch 2.5, 10 Hz.
+        var damage = 0.683 / Fatigue.Cycles(aluminium, 50e6) + 0.271 / Fatigue.Cycles(aluminium, 100e6) + 0.0433 / Fatigue.Cycles(aluminium, 150e6);
+        Near.Share(Math.Min(1e6, 1 / (damage * 36000)), Fatigue.Hours(aluminium, 20e6, 10), 1e-9);
+        Assert.True(Fatigue.Hours(aluminium, 60e6, 10) < 0.05 * Fatigue.Hours(aluminium, 40e6, 10) + 1);
+        Assert.All(Shake(RecipeLibrary.All.First(r => r.Id == "pan-rig").Document).Members, m => Assert.True(m.Stress > 0 && m.Hours > 0));
+    }
 }

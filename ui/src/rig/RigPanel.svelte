@@ -45,12 +45,18 @@
   {fill(report.knock.text)}
 </p>
 
+<h3 class="mt-4">A pothole or kerb</h3>
+<p class="text-sm">
+  <b class="word-{report.shock.word}">{capital(words[report.shock.word])}, {percent(report.shock.use)}.</b>
+  {fill(report.shock.text)}
+</p>
+
 <h3 class="mt-4">What keeps each piece</h3>
 <ul class="text-sm">
   {#each report.retentions as r (r.piece)}
     <li>
       <b class={r.has < r.needs ? 'word-lets-go' : 'word-holds'}>{r.has} of {r.needs}</b>
-      {r.piece}: {r.by.join(', ')}
+      {r.piece}: {r.by.join(', ')}{#if r.single}; <b>a single point</b>, caught by {r.caughtBy}{/if}
     </li>
   {/each}
 </ul>

@@ -85,7 +85,7 @@ export class SceneView {
   }
 
   dispose() {
-    clearInterval(this.swinging);
+    clearTimeout(this.swinging);
     cancelAnimationFrame(this.frame);
     this.controls.dispose();
     this.renderer.dispose();
@@ -119,13 +119,18 @@ export class SceneView {
     if (!this.aimed) this.aim();
     this.drawRig(p);
     this.invalidate();
-    clearInterval(this.swinging);
-    if (input.movement && !matchMedia('(prefers-reduced-motion: reduce)').matches)
-      this.swinging = window.setInterval(() => {
-        this.phase += 0.35;
-        this.drawRig(p);
-        this.invalidate();
-      }, 50);
+    clearTimeout(this.swinging);
+    if (input.movement && !matchMedia('(prefers-reduced-motion: reduce)').matches) this.swing(p);
+  }
+
+  /** Swings on when the last picture is out, so that a slow machine swings slower and stays free. */
+  private swing(p: ReturnType<typeof palette>) {
+    this.swinging = window.setTimeout(() => {
+      this.phase += 0.5;
+      this.drawRig(p);
+      this.render();
+      this.swing(p);
+    }, 90);
   }
 
   /** Looks at the rig from ahead and to the side. */
@@ -185,6 +190,12 @@ export class SceneView {
     const { report, shown, selected, forceText } = this.input!;
     const intact = shown.kind === 'intact';
     const [moved, scale] = this.displacements();
+    this.rig.traverse((o) => {
+      if (o instanceof THREE.Mesh || o instanceof THREE.Line) {
+        (o.geometry as THREE.BufferGeometry).dispose();
+        (o.material as THREE.Material).dispose();
+      }
+    });
     this.rig.clear();
     for (const shape of report.figure.shapes) {
       const own = [shape.id, ...shape.id.split('-rod')];

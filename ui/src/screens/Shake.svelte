@@ -2,8 +2,10 @@
   import { api, ApiError, ask, type Schemas } from '../api/client';
   import { percent, quantity } from '../parts/quantity';
   import Fields from '../rig/Fields.svelte';
+  import IsolatorFinder from '../shake/IsolatorFinder.svelte';
   import PictureNumbers from '../shake/PictureNumbers.svelte';
   import ShakeAdvice from '../shake/ShakeAdvice.svelte';
+  import SoftBench from '../shake/SoftBench.svelte';
   import SpectrumPlot from '../shake/SpectrumPlot.svelte';
   import TapPanel from '../shake/TapPanel.svelte';
   import TestChart from '../shake/TestChart.svelte';
@@ -60,6 +62,21 @@
         <input type="checkbox" class="checkbox checkbox-sm" bind:checked={rolling} />
         with the rolling read-out
       </label>
+      {#if report.members.length}
+        <h3 class="mt-3">Members, by what shakes them</h3>
+        <ul class="text-sm">
+          {#each report.members as m, i (i)}
+            <li class="flex justify-between gap-2">
+              <span>{m.label}</span>
+              <span class="whitespace-nowrap"
+                >{quantity(m.stress, 'stress')} · {m.hours >= 1e5
+                  ? 'no crack seen'
+                  : `${Math.round(m.hours)} h to a crack`}</span
+              >
+            </li>
+          {/each}
+        </ul>
+      {/if}
       <p class="text-quiet mt-2 text-xs">
         The camera feels {quantity(report.acceleration, 'acceleration')} root mean square, {quantity(
           report.peak,
@@ -103,8 +120,10 @@
         value={session.doc.run as unknown as Record<string, unknown>}
         path="run"
       />
+      <h3 class="mt-4">Soft mount</h3>
+      {#if report.soft}<SoftBench soft={report.soft} />{/if}
+      <IsolatorFinder {session} />
       {#if isolator && isolator.kind !== 'no-isolator'}
-        <h3 class="mt-4">Soft mount</h3>
         <Fields {session} kind={catalogue.kind('isolator', isolator.kind)} value={isolator} path="isolator" />
       {/if}
     </aside>

@@ -72,7 +72,7 @@
       stroke-width="2"
       stroke-dasharray="7 3"
     />
-    {#each report.steady as s (s.label)}
+    {#each report.steady as s, order (s.label)}
       {#if s.frequency > low && s.frequency < high}
         <path
           d="M{x(s.frequency)} {MIDDLE + 6}V{BOTTOM}"
@@ -82,7 +82,7 @@
         />
         <text
           x={x(s.frequency) + (s.frequency > 100 ? -3 : 3)}
-          y={MIDDLE + 16}
+          y={MIDDLE + 16 + 12 * order}
           text-anchor={s.frequency > 100 ? 'end' : 'start'}
           font-size="10"
           fill="var(--color-accent)">{s.label.replace('engine, ', '')}</text
@@ -91,7 +91,9 @@
     {/each}
     {#if log}
       <path d={logLine} fill="none" stroke="currentColor" stroke-width="1.2" />
-      <text x={width - RIGHT - 4} y={TOP + 12} text-anchor="end" font-size="11" fill="currentColor">thin line: the phone's log</text>
+      <text x={width - RIGHT - 4} y={TOP + 12} text-anchor="end" font-size="11" fill="currentColor"
+        >thin line: the phone's log</text
+      >
     {/if}
     <path d="M{LEFT} {MIDDLE - 12}H{width - RIGHT}M{LEFT} {BOTTOM}H{width - RIGHT}" stroke="currentColor" />
     <text x="8" y={TOP + 10} font-size="11" fill="var(--holds)" font-weight="700">camera</text>

@@ -52,7 +52,7 @@
     guard(async () => {
       const c = await ask(
         api.POST('/api/tap/calibrate', {
-          body: { document: session.doc, frequency: p.frequency, damping: damping(p) || undefined },
+          body: { document: session.doc, frequency: p.frequency, damping: damping(p) || undefined, axis: log?.axis },
         }),
       );
       session.change('tap', c.document);
@@ -62,7 +62,7 @@
 
 <h3>Tap test</h3>
 <p class="text-quiet text-xs">
-  Phone taped to the camera, log on, one push sideways, let it ring. Then lay the log over the prediction.
+  Phone taped to the camera, log on, one push the way it is softest, let it ring. Then lay the log over the prediction.
 </p>
 <div class="mt-1 flex flex-wrap gap-1">
   <label class="btn btn-xs border-rule bg-base-100 focus-within:outline-2">
@@ -90,8 +90,8 @@
     label="Acceleration in"
     value={log.accelerationUnit}
     choices={[
-      { id: 'metres-per-second-squared', label: 'm/s²' },
-      { id: 'gravity', label: 'g' },
+      { id: 'metres-per-second-squared', label: 'metres per second squared' },
+      { id: 'gravity', label: 'times gravity (g)' },
     ]}
     onchange={(id) => read(origin, text, log?.timeUnit, id as Schemas['LogAcceleration'])}
   />

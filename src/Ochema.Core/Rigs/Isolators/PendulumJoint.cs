@@ -30,6 +30,14 @@ public sealed record PendulumJoint : IsolatorKind
         b.Rigid(pivot, seat);
         b.PointMass(pivot, 0.25);
         b.Checks.Add(new PendulumStop(spring, Centring, Stop));
+        b.Soft = () =>
+        {
+            var load = b.Isolated;
+            var arm = Math.Abs((b.Position(b.Camera.Node) - from.Position).Z);
+            // A hanging load is brought back by its weight too, a standing one pushed over by it.
+            var turning = Math.Max(1e-3, Centring + (from.Axis.Z < 0 ? 1 : -1) * load * Loads.MotionProfile.Gravity * arm);
+            return new SoftState(load, 0, Stop * arm, Math.Sqrt(turning / Math.Max(1e-4, load * arm * arm)) / (2 * Math.PI));
+        };
         b.Part("isolator", "Soft joint with centring springs", 0.25, 25);
         b.Shape("isolator", "isolator", "joint", [b.Point(pivot)], [0.05], Vec3.UnitX);
         return new Mount(seat, b.Position(seat), from.Axis);

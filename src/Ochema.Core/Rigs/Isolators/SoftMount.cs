@@ -1,3 +1,4 @@
+using Ochema.Core.Structure;
 using Ochema.Core.Checks;
 using Ochema.Core.Stock;
 
@@ -22,6 +23,13 @@ internal static class SoftMount
         b.Rigid(top, seat);
         b.PointMass(top, row.Mass * n + 0.15);
         b.Checks.Add(new IsolatorTravel(b, spring, from.Axis, n * along, n * across, Turn(0), spread, row));
+        b.Soft = () =>
+        {
+            var load = b.Isolated + 0.15;
+            // Along gravity: its axis when it stands, across it when it hangs on a wall.
+            var k = Host(Vec3.UnitZ.Dot(from.Axis));
+            return new SoftState(load, load * Loads.MotionProfile.Gravity / k, row.Travel, Math.Sqrt(k / load) / (2 * Math.PI));
+        };
         b.Part("isolator", $"{n:0} × {row.Name.ToLowerInvariant()} and a plate", row.Mass * n + 0.15, row.Price * n + 6);
         b.Shape("isolator", "isolator", "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
         return new Mount(seat, b.Position(seat), from.Axis);
