@@ -47,6 +47,8 @@ await using (var app = Server.Build(["--data", folder.FullName, "--port", "0"]))
         client.PostAsync("/api/assess?advice=false", body).Result.Content.ReadAsStringAsync().Wait();
     });
     Console.WriteLine($"a speed change through the API: p50 {p50:0.00} ms, p95 {p95:0.00} ms");
+    var (shake50, shake95) = Time(() => client.PostAsync("/api/shake", new StringContent(StrictJson.Write(rig), System.Text.Encoding.UTF8, "application/json")).Result.Content.ReadAsStringAsync().Wait());
+    Console.WriteLine($"the Shake screen through the API: p50 {shake50:0.00} ms, p95 {shake95:0.00} ms");
     await app.StopAsync();
 }
 Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();

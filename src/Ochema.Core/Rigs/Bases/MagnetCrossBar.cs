@@ -62,6 +62,8 @@ public sealed record MagnetCrossBar : BaseKind
                 var group = b.SlideGroup("base");
                 group.Add(spot, hold.Spring, load => row.Friction * (grip.Pull - load.Pull));
                 b.Checks.Add(new MagnetSlide(b, spot, hold.Spring, grip, group));
+                // With its fellow gone the whole bar hangs on its edge.
+                b.Checks.Add(new MagnetTip(b, spot, hold.Spring, grip));
                 b.Checks.Add(new MagnetPull(b, spot, hold.Spring, grip));
             }
             var area = Math.PI * row.Diameter * GlueDepth;

@@ -1,6 +1,6 @@
-using Ochema.Core.Structure;
 using Ochema.Core.Checks;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Rigs.Isolators;
 
