@@ -13,13 +13,13 @@ public static class DemoFilm
     /// <summary>The demo rigs in order, by the stem of their file.</summary>
     public static IReadOnlyList<(string Id, RigDocument Document)> Rigs { get; } = Load();
 
-    /// <summary>Adds the film when it is not there. Rigs that the user changed are left alone.</summary>
+    /// <summary>Adds the film, or what has come to it since. Rigs that the user changed or binned are left alone.</summary>
     public static void Seed(OchemaContext db, DateTime now)
     {
-        if (db.Films.Any(f => f.Id == Id))
-            return;
-        db.Films.Add(new FilmRecord { Id = Id, Name = Name, CreatedAt = now });
-        foreach (var (id, document) in Rigs)
+        if (!db.Films.Any(f => f.Id == Id))
+            db.Films.Add(new FilmRecord { Id = Id, Name = Name, CreatedAt = now });
+        var there = db.Rigs.Where(r => r.FilmId == Id).Select(r => r.Id).ToHashSet();
+        foreach (var (id, document) in Rigs.Where(r => !there.Contains("demo-" + r.Id)))
             db.Rigs.Add(RigStore.New("demo-" + id, Id, document, now));
         db.SaveChanges();
     }

@@ -295,23 +295,28 @@ public sealed record ScrewJoint
     }
 }
 
-/// <summary>The screw and its thread: preload and pull against proof load and stripping, the smaller of the two.</summary>
+/// <summary>
+/// The screw and its thread: preload, and the part of the pull that a closed joint passes on to its screw, against proof load and
+/// stripping, the smaller of the two; an opened joint passes on all of it (Shigley's Mechanical Engineering Design, ch. 8).
+/// </summary>
 internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".strength", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} tears its thread")
 {
+    /// <summary>Share of the pull that the screw of a closed joint sees (judgement, 0.1–0.3).</summary>
+    private const double LoadShare = 0.2;
+
     private readonly double strip = joint.StripLoad;
     private readonly double preload = joint.Preload;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (pull, _) = joint.Share(f);
-        var capacity = Math.Min(strip, joint.Thread.ProofLoad);
-        // A tight joint passes on a part of the pull only; the larger of preload and pull, plus that part, is what the screw sees.
-        var tension = Math.Max(preload, pull) + 0.2 * Math.Min(preload, pull);
-        sheet?.Formula("{k} × max({F}, {N}) × 1.2… ÷ min({S}, {P})", "stripping by shear area (FED-STD-H28/2), proof load ISO 898-1 or SAE J429, preload T ÷ (K·d) (Shigley ch. 8)", "A worn or crossed thread.")
+        var k = b.Factors[FactorTable.Bolt];
+        sheet?.Formula("max({F} + {k} × {C} × {N}, {k} × {N}) ÷ min({S}, {P})", "stripping by shear area (FED-STD-H28/2), proof load ISO 898-1 or SAE J429, preload T ÷ (K·d) (Shigley ch. 8)", "A worn or crossed thread.")
             .Factor(b, FactorTable.Bolt).Term("F", "preload", preload, Dimension.Force, $"tightened with {(joint.Torque is null ? "what goes with its means" : "your torque")}, K = {Threads.NutFactor}")
+            .Term("C", "share of the pull that reaches the screw", LoadShare, Dimension.Ratio, "judgement, 0.1–0.3")
             .Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "thread strips at", strip, Dimension.Force, $"{joint.Engagement * 1000:0.0} mm engaged")
             .Term("P", "proof load", joint.Thread.ProofLoad, Dimension.Force, joint.Thread.Source);
-        return Ratio(b.Factors[FactorTable.Bolt] * (pull + 0.2 * preload), capacity) is var u && tension > capacity ? Math.Max(u, Ratio(tension, capacity)) : u;
+        return Ratio(Math.Max(preload + k * LoadShare * pull, k * pull), Math.Min(strip, joint.Thread.ProofLoad));
     }
 }
 

@@ -1,0 +1,99 @@
+using System.Diagnostics;
+using System.Text.Json.Nodes;
+using Ochema.Core;
+using Ochema.Core.Assessment;
+using Ochema.Core.Stock;
+using Ochema.Data;
+
+namespace Ochema.Web.Tests;
+
+/// <summary>The commands that need no server: assess, model, solve.</summary>
+public sealed class CommandTests : IDisposable
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("ochema-command-").FullName;
+
+    public void Dispose() => Directory.Delete(folder, recursive: true);
+
+    private string Save(string name, string text)
+    {
+        var path = Path.Combine(folder, name);
+        File.WriteAllText(path, text);
+        return path;
+    }
+
+    private static (int Code, string Output, string Error) Run(string? input, params string[] args)
+    {
+        using var p = Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, .. args]) { RedirectStandardInput = true, RedirectStandardOutput = true, RedirectStandardError = true })!;
+        var (output, error) = (p.StandardOutput.ReadToEndAsync(), p.StandardError.ReadToEndAsync());
+        if (input is not null)
+            p.StandardInput.Write(input);
+        p.StandardInput.Close();
+        p.WaitForExit();
+        return (p.ExitCode, output.Result, error.Result);
+    }
+
+    [Fact]
+    public void AssessPrintsTheVerdictAndTheWholeReportAsJson()
+    {
+        var file = Save("rig.ochema.json", Host.DemoDocument(0));
+        var (code, text, _) = Run(null, "assess", file);
+        Assert.Equal(0, code);
+        Assert.StartsWith("TIGHT, limit speed 103 km/h", text);
+        Assert.Contains("Arm's foot joint turns", text);
+        Assert.DoesNotContain("{", text);
+        var report = JsonNode.Parse(Run(null, "assess", file, "--json").Output)!;
+        Assert.Equal("tight", (string)report["verdict"]!["word"]!);
+        Assert.Equal(StrictJson.Write(Assessor.Assess(DemoFilm.Rigs[0].Document, Catalogue.Shipped)), report.ToJsonString(StrictJson.Options));
+    }
+
+    [Fact]
+    public void ModelAndSolveGoRound()
+    {
+        var model = Run(Host.DemoDocument(1), "model", "-").Output;
+        var solved = Run(model, "solve", "-");
+        Assert.Equal(0, solved.Code);
+        var (a, b) = (JsonNode.Parse(model)!, JsonNode.Parse(solved.Output)!);
+        for (var i = 0; i < 4; i++)
+            Assert.Equal((double)a["modes"]![i]!["frequency"]!, (double)b["modes"]![i]!["frequency"]!, 6);
+        // Edited outside: half the stiffness of everything that bends sinks further.
+        foreach (var m in a["members"]!.AsArray())
+            m!["E"] = (double)m["E"]! / 2;
+        var softer = JsonNode.Parse(Run(a.ToJsonString(), "solve", "-").Output)!;
+        Assert.True((double)softer["modes"]![0]!["frequency"]! < (double)b["modes"]![0]!["frequency"]!);
+    }
+
+    [Fact]
+    public void SeveralFilesAreSolvedInOneStartALineEach()
+    {
+        var model = Save("m.json", StrictJson.Write(RigModelDocument.Of(DemoFilm.Rigs[0].Document, Catalogue.Shipped)));
+        var (code, output, error) = Run(null, "solve", model, Save("bad.json", """{"nodes":[{"id":"a","x":0,"y":0}]}"""), model);
+        Assert.Equal(1, code);
+        var lines = output.Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        Assert.Equal(2, lines.Length);
+        Assert.Equal(lines[0], lines[1]);
+        Assert.Contains("bad.json", error);
+        Assert.Single(error.Split('\n', StringSplitOptions.RemoveEmptyEntries));
+    }
+
+    [Theory]
+    [InlineData("assess", "usage")]
+    [InlineData("model", "usage")]
+    [InlineData("solve", "usage")]
+    public void WithoutAFileTheUsageIsPrinted(string command, string says)
+    {
+        var (code, _, error) = Run(null, command);
+        Assert.Equal(2, code);
+        Assert.Contains(says, error);
+    }
+
+    [Theory]
+    [InlineData("no-such-file.json", "cannot be opened")]
+    [InlineData("-", "tether.slack")]
+    public void WhatCannotBeReadIsOneLine(string file, string says)
+    {
+        var (code, output, error) = Run(Host.DemoDocument(0).Replace("\"slack\":0.15", "\"slack\":\"long\""), "assess", file);
+        Assert.Equal(1, code);
+        Assert.Equal("", output);
+        Assert.Contains(says, Assert.Single(error.Split('\n', StringSplitOptions.RemoveEmptyEntries)));
+    }
+}
