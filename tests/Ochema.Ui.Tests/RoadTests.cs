@@ -34,11 +34,11 @@ public sealed class RoadTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         Start(tab, recipe);
         Browser.Until("verdict", () => Verdict.StartsWith(verdict, StringComparison.Ordinal));
         // Three times the speed or more by the keyboard: the answer moves.
-        var before = browser.Find("nav").Text;
+        var before = browser.Find("nav[aria-label='Load path']").Text;
         var slider = browser.Find("[role=slider]");
         for (var i = 0; i < 6; i++)
             slider.SendKeys(Keys.PageUp);
-        Browser.Until("other uses", () => browser.Find("nav").Text != before);
+        Browser.Until("other uses", () => browser.Find("nav[aria-label='Load path']").Text != before);
         Saved();
         var (address, speed) = (browser.Driver.Url, browser.Find("[role=slider]").GetAttribute("aria-valuetext"));
         browser.Driver.Navigate().GoToUrl("about:blank");

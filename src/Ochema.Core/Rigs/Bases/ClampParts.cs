@@ -47,6 +47,13 @@ internal static class ClampParts
         return new Mount(top, b.Position(top), from.Axis);
     }
 
+    /// <summary>A bolt through two parts with a washer and a lock nut: clamps on tubes, brackets on bars.</summary>
+    public static ScrewJoint Through(RigBuilder b, string id, string station, string title, string thread, StackLayer first, StackLayer second)
+    {
+        var f = b.Stock.Find<Fastener>("fasteners", thread);
+        return new ScrewJoint { Id = b.Own(id), Station = station, Title = title, Thread = f, Means = Loosening.LockNut, Layers = [first, second, Washer(f), Nut(f)] };
+    }
+
     /// <summary>The nut layer of a thread.</summary>
     public static StackLayer Nut(Fastener f) => new("Lock nut", LayerRole.Nut, f.NutHeight, "steel-s235", f.AcrossFlats);
 

@@ -1,5 +1,7 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
+using Ochema.Core.Rigs.Bases;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -35,6 +37,7 @@ public sealed record HangingBracket : ReachKind
         var drop = b.Beam(reach, b.Own("bracket-drop"), "bracket drop", corner, seat, section, metal, heading);
         b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-arm"), "Bracket arm bends", arm));
         b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-drop"), "Bracket drop bends", drop));
+        b.Joint(ClampParts.Through(b, "bracket-bolt", reach, "bolt of the bracket", "m8", new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width), new("Base plate", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
         b.Part(reach, $"Hanging bracket, {row.Name}", section.Area * (Out + Down) * metal.Density, Math.Round(row.PricePerMetre * (Out + Down) + 8));
         b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);
         b.Shape(b.Own("bracket-drop"), reach, "tube", [b.Point(corner), b.Point(seat)], [row.Width]);
