@@ -2,11 +2,8 @@ using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>
-/// Rigid projections on a helmet: 5 mm outside at the most (49 CFR 571.218 S5.5, the US figure for motorcycle helmets; a removable
-/// mount is the wearer's own decision, and says so).
-/// </summary>
-public sealed class HelmetProtrusion(string id, double outside, bool breaksAway) : Check(id + ".protrusion", "base", id, breaksAway ? "Stands out past the shell, comes off in a snag" : "Rigid and stands out past the shell")
+/// <summary>Rigid projections on a helmet: 5 mm outside at the most (49 CFR 571.218 S5.5, the US figure for motorcycle helmets).</summary>
+public sealed class HelmetProtrusion(string id, double outside) : Check(id + ".protrusion", "base", id, "Rigid and stands out past the shell")
 {
     /// <summary>Largest rigid projection, m.</summary>
     public const double Allowed = 0.005;
@@ -15,8 +12,8 @@ public sealed class HelmetProtrusion(string id, double outside, bool breaksAway)
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        sheet?.Formula(breaksAway ? "breaks away: {p} against {a} is shown, not judged" : "{p} ÷ {a}", "49 CFR 571.218 S5.5 (rigid projections outside the shell)", "Other standards and events forbid any; inside the shell nothing may stand out at all.")
+        sheet?.Formula("{p} ÷ {a}", "49 CFR 571.218 S5.5 (rigid projections outside the shell)", "Other standards and events forbid any; inside the shell nothing may stand out at all.")
             .Term("p", "stands out, rigid", outside, Dimension.Length).Term("a", "allowed", Allowed, Dimension.Length, "49 CFR 571.218 S5.5");
-        return breaksAway ? Math.Min(0.5, outside / Allowed) : Ratio(outside, Allowed);
+        return Ratio(outside, Allowed);
     }
 }

@@ -1,12 +1,11 @@
 using Ochema.Core.Quantities;
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
 /// <summary>Whether a soft mount bottoms: how far it moves at its edge in a case, against the travel that is there.</summary>
-public sealed class IsolatorTravel(RigBuilder b, int spring, Vec3 axis, double along, double across, double turning, double spread, IsolatorRow row)
+public sealed class IsolatorTravel(int spring, Vec3 axis, double along, double across, double turning, double spread, IsolatorRow row)
     : Check("isolator.travel", "isolator", "isolator", "Soft mount bottoms")
 {
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -17,7 +16,7 @@ public sealed class IsolatorTravel(RigBuilder b, int spring, Vec3 axis, double a
         var tip = moment.PerpendicularTo(axis).Length / turning * spread;
         sheet?.Formula("({s} + {w} + {t}) ÷ {T}", "linear springs: sag, sway, and tipping at the edge", "Rubber stiffens before it bottoms; wire rope softens with amplitude.")
             .Term("s", "along", sag, Dimension.Length).Term("w", "across", sway, Dimension.Length).Term("t", "tipping at the edge", tip, Dimension.Length)
-            .Term("T", "travel there is", row.Travel, Dimension.Length, row.Source).Term("k", "stiffness along, all together", along, Dimension.Stiffness, b.Rig.Isolator is { } ? row.Range ?? "" : "");
+            .Term("T", "travel there is", row.Travel, Dimension.Length, row.Source).Term("k", "stiffness along, all together", along, Dimension.Stiffness, row.Range ?? row.Source);
         return Ratio(sag + sway + tip, row.Travel);
     }
 }

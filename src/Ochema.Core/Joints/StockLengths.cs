@@ -17,7 +17,7 @@ public static class StockLengths
         var lengths = For(f);
         foreach (var l in lengths)
             if (l >= least - 1e-6)
-                return (l, l <= most + 1e-6 ? 0 : l - Math.Max(least, most));
+                return (l, l <= most + 1e-6 ? 0 : l - most);
         return null;
     }
 }

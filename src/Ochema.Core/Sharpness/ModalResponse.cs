@@ -77,15 +77,9 @@ internal sealed class ModalResponse
     {
         var total = 0.5 * Math.Pow(2 * Math.PI * frequency, 2);
         var (inSprings, sum) = (0.0, 0.0);
-        Span<double> force = stackalloc double[6];
-        for (var s = 0; s < model.Builder.Model.Springs.Count; s++)
+        for (var s = 0; s < model.System.Model.Springs.Count; s++)
         {
-            model.System.SpringForce(shape, s, force);
-            var spring = model.Builder.Model.Springs[s];
-            var energy = 0.0;
-            for (var i = 0; i < 6; i++)
-                if (spring.K[i] > 0)
-                    energy += 0.5 * force[i] * force[i] / spring.K[i];
+            var energy = model.System.SpringEnergy(shape, s);
             inSprings += energy;
             sum += energy * model.Builder.DampingOf(s);
         }

@@ -282,19 +282,8 @@ public static class Shaker
                 ? Math.Abs(m.Rotation.Z) > 0.8 * m.Rotation.Length ? "turns" : Math.Abs(m.Rotation.X) > Math.Abs(m.Rotation.Y) ? "rolls" : "nods"
                 : Math.Abs(m.Move.Y) >= Math.Abs(m.Move.X) && Math.Abs(m.Move.Y) >= Math.Abs(m.Move.Z) ? "rocks sideways"
                 : Math.Abs(m.Move.X) >= Math.Abs(m.Move.Z) ? "rocks fore and aft" : "goes up and down";
-            Span<double> force = stackalloc double[6];
-            var (best, id) = (0.0, "");
-            for (var s = 0; s < b.Model.Springs.Count; s++)
-            {
-                model.System.SpringForce(m.Shape, s, force);
-                var spring = b.Model.Springs[s];
-                var energy = 0.0;
-                for (var i = 0; i < 6; i++)
-                    if (spring.K[i] > 0)
-                        energy += 0.5 * force[i] * force[i] / spring.K[i];
-                if (energy > best)
-                    (best, id) = (energy, spring.Id);
-            }
+            var springs = model.System.Model.Springs;
+            var (best, id) = springs.Select((s, i) => (Energy: model.System.SpringEnergy(m.Shape, i), s.Id)).MaxBy(x => x.Energy);
             var share = best / (0.5 * Math.Pow(2 * Math.PI * m.Frequency, 2));
             var hold = b.Holds.FirstOrDefault(h => h.Id == id);
             var place = b.Rig.Site;

@@ -211,6 +211,18 @@ internal sealed class FrameSystem
         }
     }
 
+    /// <summary>Strain energy of a spring, J: Σ F²/2k.</summary>
+    public double SpringEnergy(ReadOnlySpan<double> u, int spring)
+    {
+        Span<double> force = stackalloc double[6];
+        SpringForce(u, spring, force);
+        var energy = 0.0;
+        for (var i = 0; i < 6; i++)
+            if (Model.Springs[spring].K[i] is > 0 and var k)
+                energy += 0.5 * force[i] * force[i] / k;
+        return energy;
+    }
+
     /// <summary>
     /// The unit vectors, in body unknowns, along the six components of a spring's stretch: column i times k_i times
     /// columnᵀ is what component i adds to the stiffness.

@@ -22,7 +22,7 @@ internal static class SoftMount
         var seat = b.Node("isolator", from.Position + row.Height * from.Axis);
         b.Rigid(top, seat);
         b.PointMass(top, row.Mass * n + 0.15);
-        b.Checks.Add(new IsolatorTravel(b, spring, from.Axis, n * along, n * across, Turn(0), spread, row));
+        b.Checks.Add(new IsolatorTravel(spring, from.Axis, n * along, n * across, Turn(0), spread, row));
         b.Soft = () =>
         {
             var load = b.Isolated + 0.15;

@@ -71,7 +71,7 @@ public sealed record SpringArm : IsolatorKind
         var spring = b.Spring("arm-spring", foot, end, [stiff * 4, stiff * 4, rate, 800, 800, 800], Damping);
         b.PointMass(end, links / 2);
         b.PointMass(from.Node, links / 2 + 0.3);
-        b.Checks.Add(new ArmTravel(b, spring, rate, Link, Math.Clamp(angle, -Stop, Stop), Stop, payload));
+        b.Checks.Add(new ArmTravel(spring, rate, Link, Math.Clamp(angle, -Stop, Stop), Stop, payload));
         b.Checks.Add(new ArmLevel(arm, payload, angle, Stop));
         foreach (var f in Advice(arm, row, payload, rest))
             b.Findings.Add(f);
@@ -104,7 +104,7 @@ public sealed record SpringArm : IsolatorKind
 }
 
 /// <summary>An arm that goes to its stop on a bump.</summary>
-internal sealed class ArmTravel(RigBuilder b, int spring, double rate, double link, double rest, double stop, double payload) : Check("isolator.travel", "isolator", "isolator", "Arm hits its stop")
+internal sealed class ArmTravel(int spring, double rate, double link, double rest, double stop, double payload) : Check("isolator.travel", "isolator", "isolator", "Arm hits its stop")
 {
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
@@ -117,7 +117,6 @@ internal sealed class ArmTravel(RigBuilder b, int spring, double rate, double li
         sheet?.Formula("{x} ÷ {k} × {φ} ÷ {t}", "linear about its rest; a pulse shorter than the period moves a soft mount by about (π·f·τ)² of the static", "Damping; two bumps in its own rhythm.")
             .Term("x", "more than its weight", Math.Abs(extra), Dimension.Force).Term("k", "vertical rate", rate, Dimension.Stiffness).Term("φ", "share that follows", follows, Dimension.Ratio, "pulse of 100 ms, judgement 50–150")
             .Term("t", "travel left to the stop", there, Dimension.Length);
-        _ = b;
         return Ratio(moves, there);
     }
 
