@@ -5,7 +5,6 @@ using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
-using Ochema.Core.Structure;
 
 namespace Ochema.Core.Assessment;
 
@@ -38,8 +37,7 @@ public static class Assessor
         if (intactFinding is not null)
             findings.Insert(0, new ReportFinding("base", intactFinding, true));
         var letGo = LetGo(model, checks, driving, reports, limits, intactFinding).ToList();
-        var modal = new ModalResponse(model);
-        var frequencies = modal.Modes.Take(ModeCount).Select(m => m.Frequency).ToList();
+        var frequencies = model.Modes.Take(ModeCount).Select(m => m.Frequency).ToList();
         findings.AddRange(Shedding(b, frequencies, rig.Run.Speed));
         var retentions = Retention.Of(b, letGo);
         findings.AddRange(retentions.Where(r => r.Has < r.Needs).Select(r => new ReportFinding(r.Station,
@@ -53,14 +51,14 @@ public static class Assessor
                 TightSpeed = intactFinding is null ? limits.Find([.. checks.Where(c => !c.Fixed)], rig.Run.Speed, Judge.TightFrom)?.Speed : 0,
             },
             Knock = Knock(model, state, checks, [.. all.Where(c => c.AtRest)]),
-            Shock = Shock(model, state, modal, checks),
+            Shock = Shock(model, state, checks, [.. driving.Where(c => c.Jolt != 0)]),
             Stations = Stations(b, reports),
             Checks = reports,
             Flags = [.. reports.Where(r => r.LimitSpeed is not null).Select(r => new SpeedFlag(r.Id, r.Station, r.Title, r.LimitSpeed!.Value)).OrderBy(f => f.Speed).ThenBy(f => f.Check, StringComparer.Ordinal)],
             LetGo = letGo,
             Frequencies = frequencies,
             Picture = Picture(frequencies, rig),
-            Sharpness = Shaker.Words(model, modal),
+            Sharpness = Shaker.Words(model),
             Retentions = retentions,
             Findings = findings,
             Cautions = Cautions(rig),
@@ -86,7 +84,7 @@ public static class Assessor
             return (0, Check.MostUse, mass, cost, null);
         var limits = new LimitSpeed(model, state, driving);
         var limit = limits.Find(model.Builder.Checks, rig.Run.Speed);
-        return (limit?.Speed, limits.At(model.Builder.Checks, rig.Run.Speed).Use, mass, cost, modes ? Frequencies(model).Frequencies.FirstOrDefault() : null);
+        return (limit?.Speed, limits.At(model.Builder.Checks, rig.Run.Speed).Use, mass, cost, model.Modes.Count > 0 ? model.Modes[0].Frequency : null);
     }
 
     private static CheckReport Report(Check check, LimitSpeed limits, IReadOnlyList<RigCase> cases, double speed)
@@ -192,22 +190,15 @@ public static class Assessor
         return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id, $"A shove of {QuantityText.Of(model.Builder.Host.Motion.Knock, Dimension.Force)} by hand at the camera, standing still: {worst.Check?.Title.ToLowerInvariant() ?? "it moves freely"}.");
     }
 
-    /// <summary>
-    /// A half-sine pulse of the host, up and down: each mode by the shock spectrum, weighted by its effective mass, combined by the root of the
-    /// sum of squares; what the modes leave out moves with the host (Harris' Shock and Vibration Handbook, ch. 8).
-    /// </summary>
-    private static VerdictReport Shock(RigModel model, StateResponse state, ModalResponse modal, List<Check> checks)
+    /// <summary>What a jolt of the host does by itself; it is among the driving cases too.</summary>
+    private static VerdictReport Shock(RigModel model, StateResponse state, List<Check> checks, List<RigCase> jolts)
     {
         if (state.Mechanism is not null)
             return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
-        var (b, motion) = (model.Builder, model.Builder.Host.Motion);
-        var pulse = motion.Pulse[(int)b.Rig.Run.Road];
-        var total = modal.TotalMass;
-        var shares = modal.Modes.Select(m => (Share: m.Participation[2] * m.Participation[2] / total, Gain: HalfSine.Spectrum(m.Frequency * motion.PulseDuration))).ToList();
-        var grows = Math.Sqrt(shares.Sum(s => Math.Pow(s.Share * s.Gain, 2))) + Math.Max(0, 1 - shares.Sum(s => s.Share));
-        var cases = new[] { -1, 1 }.Select(way => new RigCase("shock", "", new Vec3(0, 0, MotionProfile.Gravity * (-1 + way * pulse * grows)), 0, Vec3.Zero)).ToList();
-        var worst = new LimitSpeed(model, state, cases).At([.. checks.Where(c => !c.Fixed)], b.Rig.Run.Speed);
-        return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id, $"A jolt of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms, grown to {pulse * grows:0.0} g by the rig's own movement: {worst.Check?.Title.ToLowerInvariant() ?? "no stable state"}.");
+        var motion = model.Builder.Host.Motion;
+        var pulse = motion.Pulse[(int)model.Builder.Rig.Run.Road];
+        var worst = new LimitSpeed(model, state, jolts).At([.. checks.Where(c => !c.Fixed)], model.Builder.Rig.Run.Speed);
+        return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id, $"A {motion.Names.Jolt} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {worst.Check?.Title.ToLowerInvariant() ?? "no stable state"}.");
     }
 
     private static List<StationReport> Stations(RigBuilder b, List<CheckReport> reports)
@@ -243,22 +234,6 @@ public static class Assessor
         var site = b.Rig.Site;
         rows.Add(Row("site", "Site", $"{site.Name}, {b.Stock.Material(site.Material).Name.ToLowerInvariant()}, {QuantityText.Of(site.Thickness, Dimension.Length)}"));
         return rows;
-    }
-
-    internal static (IReadOnlyList<double> Frequencies, double[][] Shapes) Frequencies(RigModel model, int count = ModeCount)
-    {
-        if (model.Mechanism is not null)
-            return ([], []);
-        var rest = model.Forces(model.State([]), new RigCase("rest", "", Vec3.Zero, -1, Vec3.Zero), 0);
-        if (rest is null)
-            return ([], []);
-        var taut = Enumerable.Range(0, model.System.Lines.Length).Where(l => model.System.Lines[l].Sign * rest.Tensions[l] > 0);
-        var k = model.System.Stiffness(_ => true, taut);
-        var factor = k.Clone();
-        if (model.System.Factorise(factor) is not null)
-            return ([], []);
-        var (omega2, shapes) = NaturalModes.Lowest(k, factor, model.System.Mass(_ => true), count);
-        return ([.. omega2.Select(w => Math.Sqrt(w) / (2 * Math.PI))], shapes);
     }
 
     private static IEnumerable<ReportFinding> Shedding(RigBuilder b, IReadOnlyList<double> frequencies, double speed)

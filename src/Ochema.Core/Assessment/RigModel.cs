@@ -22,10 +22,18 @@ internal sealed class RigModel
     private readonly double density;
     private readonly double viscosity;
     private readonly int knockLoad;
+    private readonly int dunkLoad;
+    private readonly int modalLoads;
 
     public RigBuilder Builder { get; }
     public FrameSystem System { get; }
     public Mechanism? Mechanism { get; }
+
+    /// <summary>Its own movement; null for one that can move freely.</summary>
+    public RigDynamics? Dynamics { get; }
+
+    /// <summary>Its modes, lowest first; none when it can move freely.</summary>
+    public IReadOnlyList<Sharpness.RigMode> Modes => Dynamics?.Modal.Modes ?? [];
 
     /// <summary>Air density of the day, kg/m³.</summary>
     public double Density => density;
@@ -36,10 +44,35 @@ internal sealed class RigModel
         System = new FrameSystem(Builder.Model);
         density = Atmosphere.Density(rig.Run.Altitude, rig.Run.Temperature);
         viscosity = Atmosphere.KinematicViscosity(rig.Run.Altitude, rig.Run.Temperature);
-        loads = UnitLoads(out knockLoad);
+        loads = UnitLoads(out knockLoad, out dunkLoad);
         factor = System.Stiffness(_ => true, Enumerable.Range(0, System.Lines.Length));
         Mechanism = System.Factorise(factor);
         unit = Mechanism is not null ? [] : [.. loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
+        modalLoads = unit.Length;
+        if (Mechanism is not null)
+            return;
+        Dynamics = new RigDynamics(this, new Sharpness.ModalResponse(this, TautAtRest()));
+        unit = [.. unit, .. Dynamics.Loads.Select(Solve)];
+    }
+
+    /// <summary>Lines that carry load when pretension alone acts.</summary>
+    private IEnumerable<int> TautAtRest()
+    {
+        if (System.Lines.Length == 0)
+            return [];
+        var all = Respond(unit, [], [.. Enumerable.Range(0, System.Lines.Length)]);
+        var rest = Forces(all, new RigCase("rest", "", Vec3.Zero, -1, Vec3.Zero), 0);
+        return rest is null ? [] : Enumerable.Range(0, System.Lines.Length).Where(l => System.Lines[l].Sign * rest.Tensions[l] > 0);
+    }
+
+    /// <summary>Wind at 1 Pa from a direction (index into <see cref="MotionProfile.Yaw"/>), as a load.</summary>
+    public double[] WindLoad(int yaw)
+    {
+        var sum = new double[System.Size];
+        for (var w = 0; w < windLoads.Count; w++)
+            if (windLoads[w].Yaw == yaw)
+                VectorMath.AddScaled(sum, 1, loads[3 + w]);
+        return sum;
     }
 
     /// <summary>Stiffness factor count for the benchmark: unknowns and stored entries.</summary>
@@ -66,13 +99,17 @@ internal sealed class RigModel
     public CaseForces? Forces(StateResponse state, RigCase c, double speed)
     {
         var n = loads.Length;
-        var coefficients = new double[n + System.Lines.Length];
+        var dynamic = n + System.Lines.Length;
+        var coefficients = new double[dynamic + (state.Dynamic ? RigDynamics.Columns : 0)];
         (coefficients[0], coefficients[1], coefficients[2]) = (c.Field.X, c.Field.Y, c.Field.Z);
         var q = c.Wind < 0 ? 0 : Pressure(speed);
         for (var w = 0; w < windLoads.Count; w++)
             if (windLoads[w].Yaw == c.Wind)
                 coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
+        coefficients[dunkLoad] = c.Dunk ? 0.5 * Water * speed * speed : 0;
+        if (c.Dynamic)
+            Dynamics!.Coefficients(c, speed, coefficients.AsSpan(dynamic));
         var lines = state.Lines;
         for (var i = 0; i < lines.Length; i++)
             coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
@@ -124,14 +161,23 @@ internal sealed class RigModel
                     foreach (var face in Builder.Faces.Where(f => f.Node >= 0))
                         nodes.Add(new ModelNodeLoad(Builder.NodeId(face.Node)) { F = (q * face.BoxForce(MotionProfile.WindDirection(MotionProfile.Yaw[c.Wind]))).ToArray() });
             }
+        if (c.Dunk)
+            nodes.AddRange(Splashes().Select(s => new ModelNodeLoad(Builder.NodeId(s.Node)) { F = (0.5 * Water * speed * speed * s.Force).ToArray() }));
         if (c.Knock != Vec3.Zero)
             nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
         return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
     }
 
+    /// <summary>Force on each camera, N, of water that meets it from ahead at 1 Pa.</summary>
+    private IEnumerable<(int Node, Vec3 Force)> Splashes() =>
+        Builder.Faces.Where(f => f.Node == Builder.Camera.Node || f.Node == Builder.SecondCamera?.Node).Select(f => (f.Node, f.BoxForce(MotionProfile.WindDirection(0))));
+
+    /// <summary>Density of fresh water, kg/m³; the sea's 2.5 % more is within the doubt of a splash.</summary>
+    private const double Water = 1000;
+
     private double Airspeed(double q) => Math.Sqrt(2 * q / density);
 
-    private double[][] UnitLoads(out int knock)
+    private double[][] UnitLoads(out int knock, out int dunk)
     {
         var list = new List<double[]>();
         double[] New()
@@ -166,6 +212,10 @@ internal sealed class RigModel
                     else
                         System.AddLoad(f, face.Node, face.BoxForce(wind), Vec3.Zero);
             }
+        dunk = list.Count;
+        var splash = New();
+        foreach (var (node, force) in Splashes())
+            System.AddLoad(splash, node, force, Vec3.Zero);
         knock = list.Count;
         System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitX, Vec3.Zero);
         System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitY, Vec3.Zero);
@@ -195,7 +245,7 @@ internal sealed class RigModel
             var fresh = System.Stiffness(id => !gone.Contains(id), Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id)));
             if (System.Factorise(fresh) is { } mechanism)
                 return StateResponse.Free(mechanism);
-            u = [.. loads.Concat(System.Lines.Select(l => l.Vector)).Select(f =>
+            u = [.. loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics!.Loads).Select(f =>
             {
                 var x = (double[])f.Clone();
                 fresh.Solve(x);
@@ -267,16 +317,23 @@ internal sealed class RigModel
             }
         }
         var response = lines.Select(l => u[loads.Length + l]).ToArray();
+        var lengthening = u.Select(x => lines.Select(l => System.Lines[l].Entries.Sum(e => e.Value * x[e.Dof])).ToArray()).ToArray();
+        if (Dynamics is not null)
+            (u, outputs, lengthening) = (WithDynamics(u), WithDynamics(outputs), WithDynamics(lengthening));
         return new StateResponse
         {
             U = u,
+            Dynamic = Dynamics is not null,
             Outputs = outputs,
             BeamOffset = beamOffset,
             Gone = gone,
             Lines = lines,
-            Lengthening = [.. lines.Select(l => u.Select(x => System.Lines[l].Entries.Sum(e => e.Value * x[e.Dof])).ToArray())],
+            Lengthening = [.. lines.Select((_, i) => lengthening.Select(x => x[i]).ToArray())],
             Complementarity = FactoredFrame.LineCoupling(System, lines, response),
             Flexibility = [.. lines.Select(l => 1 / System.Lines[l].Stiffness)],
         };
     }
+
+    /// <summary>Unit responses with the modes' own drawn together to a jolt and the shaking along each axis.</summary>
+    private double[][] WithDynamics(double[][] responses) => [.. responses[..modalLoads], .. Dynamics!.Combine(responses[..3], responses[modalLoads..])];
 }

@@ -4,10 +4,13 @@ namespace Ochema.Core.Assessment;
 
 /// <summary>
 /// The responses of one state of the rig (whole, or with parts gone) to unit loads: weight along each axis, wind at 1 Pa from each
-/// direction, a knock at the camera, a unit of tension in each line. All cases at all speeds are sums of these.
+/// direction, a splash and a knock at the camera, a unit of tension in each line, a jolt and the peaks of the host's shaking. All cases at all speeds are sums of these.
 /// </summary>
 internal sealed class StateResponse
 {
+    /// <summary>True when the last unit responses are those of <see cref="RigDynamics"/>.</summary>
+    public required bool Dynamic { get; init; }
+
     /// <summary>Displacements by unit load, in body unknowns.</summary>
     public required double[][] U { get; init; }
 
@@ -36,6 +39,7 @@ internal sealed class StateResponse
 
     public static StateResponse Free(Mechanism m) => new()
     {
+        Dynamic = false,
         U = [],
         Outputs = [],
         BeamOffset = 0,

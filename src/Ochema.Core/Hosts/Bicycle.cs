@@ -6,6 +6,23 @@ namespace Ochema.Core.Hosts;
 /// <summary>A bicycle. Origin on the ground, mid-wheelbase. Generic sizes, judgement; tube sizes as sold (25.4 and 31.8 mm bars, 27.2 mm posts).</summary>
 public sealed class Bicycle(string id, string name, double bar, double barHalf, double barHeight) : Host
 {
+    /// <summary>No springs, light: bumps are sharp.</summary>
+    public static MotionProfile Riding { get; } = new()
+    {
+        Braking = 0.6,
+        Accelerating = 0.3,
+        Cornering = 0.2,
+        Lean = 30 * Math.PI / 180,
+        HorizontalSource = "judgement, 0.4–0.8 g; lean 20–35°",
+        Bumps = [1, 2, 4],
+        BumpSource = "judgement, 0.6–1.5 ×",
+        PulseDuration = 0.020,
+        Knock = 80,
+    };
+
+    /// <summary>The rider's body is what is sprung (judgement, 0.7–1.4 ×).</summary>
+    public static RoadShake Rolling { get; } = new(new QuarterCar(40, 3, 60000, 700, 90000), 1.02, null);
+
     private const double Half = 0.51;
     private const double Radius = 0.34;
 
@@ -15,9 +32,9 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
 
     public override string Kind => "bicycle";
 
-    public override MotionProfile Motion => MotionProfile.Bicycle;
+    public override MotionProfile Motion => Riding;
 
-    public override ShakeProfile Shake => ShakeProfile.Bicycle;
+    public override ShakeProfile Shake => Rolling;
 
     public override (double Front, double Rear, double Side) Outline => (Half + Radius, Half + Radius, barHalf + 0.02);
 

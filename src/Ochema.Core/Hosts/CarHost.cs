@@ -5,6 +5,20 @@ namespace Ochema.Core.Hosts;
 /// <summary>A car, van or pickup on the road.</summary>
 public class CarHost(CarShape shape) : Host
 {
+    /// <summary>A car, van or pickup on the road.</summary>
+    public static MotionProfile Driving { get; } = new()
+    {
+        Braking = 0.8,
+        Accelerating = 0.5,
+        Cornering = 0.5,
+        HorizontalSource = "49 CFR 393.102; EN 12195-1",
+        Bumps = [0.5, 1, 2],
+        BumpSource = "judgement, 0.6–1.5 ×",
+    };
+
+    /// <summary>Masses, springs and engine of a mid-sized car (judgement, 0.7–1.4 ×).</summary>
+    public static RoadShake Rolling { get; } = new(new QuarterCar(350, 42, 22000, 1500, 190000), 2.7, new Engine(4, 85, 800, 0.15));
+
     public CarShape Shape { get; } = shape;
 
     public override string Id => Shape.Id;
@@ -13,9 +27,9 @@ public class CarHost(CarShape shape) : Host
 
     public override string Kind => "car";
 
-    public override MotionProfile Motion => MotionProfile.Car;
+    public override MotionProfile Motion => Driving;
 
-    public override ShakeProfile Shake => ShakeProfile.Car;
+    public override ShakeProfile Shake => Rolling;
 
     public override IReadOnlyList<KeepClear> Zones => CarPlaces.Zones(Shape);
 
@@ -50,15 +64,34 @@ public sealed class CarFamily : HostFamily
 /// <summary>A car parked as a hide: it rocks on its tyres, the wind comes from anywhere, the engine is off.</summary>
 public sealed class HideHost(CarShape shape) : CarHost(shape)
 {
+    /// <summary>Wind from anywhere, rocking on its tyres, nothing else.</summary>
+    public static MotionProfile Standing { get; } = new()
+    {
+        Braking = 0.1,
+        Accelerating = 0.1,
+        Cornering = 0.1,
+        HorizontalSource = "judgement: somebody moving in the car, 0.05–0.15 g",
+        Bumps = [0.1, 0.1, 0.1],
+        BumpSource = "judgement",
+        Still = true,
+        Knock = 40,
+        Over = new("Ground", "firm ground", "soft ground", "boggy ground"),
+        Names = new("the car rocking forward", "the car rocking back", "the car rocking to the left", "the car rocking to the right", "a door shut", "a door slammed"),
+    };
+
+    /// <summary>Wind and people rock it on its tyres.</summary>
+    public static TabulatedShake Rocking { get; } =
+        new("rocking on its tyres", [(0.3, 0.0002), (1, 0.002), (2, 0.004), (4, 0.001), (10, 0.00008), (40, 0.00001), (200, 0.000001)], 0.7, 0.7, [1, 1, 1]) { Source = "judgement, 0.2–5 ×" };
+
     public override string Id => "hide-" + Shape.Id;
 
     public override string Name => Shape.Name + ", parked";
 
     public override string Kind => "hide";
 
-    public override MotionProfile Motion => MotionProfile.Parked;
+    public override MotionProfile Motion => Standing;
 
-    public override ShakeProfile Shake => ShakeProfile.Parked;
+    public override ShakeProfile Shake => Rocking;
 
     public override string SpeedName => "wind it must stand";
 

@@ -6,6 +6,24 @@ namespace Ochema.Core.Hosts;
 /// <summary>A helmet on a head. Origin under the chin at neck height (z = 0). Generic sizes, judgement.</summary>
 public sealed class Helmet(string id, string name, double shell, double liner, double breakaway) : Host
 {
+    /// <summary>A head: quick nods and turns.</summary>
+    public static MotionProfile Nodding { get; } = new()
+    {
+        Braking = 3,
+        Accelerating = 3,
+        Cornering = 2.5,
+        HorizontalSource = "judgement: quick nod or turn of the head, 2–4 g",
+        Bumps = [1, 1.5, 2.5],
+        BumpSource = "judgement, 0.6–1.5 ×",
+        Knock = 40,
+        Over = new("Ride", "a smooth ride", "an average ride", "a rough ride"),
+        Names = new("a quick nod down", "a quick nod up", "a quick turn to the left", "a quick turn to the right", "a jolt", "a knock from below"),
+    };
+
+    /// <summary>On a riding or walking body: what the spine lets through.</summary>
+    public static TabulatedShake Carried { get; } =
+        new("the body it rides on", [(0.3, 0.02), (1, 0.2), (2, 0.8), (4, 0.5), (8, 0.08), (16, 0.01), (40, 0.001), (200, 0.00005)], 0.7, 0.7, [1, 1, 1]);
+
     private static readonly Vec3 Centre = new(0, 0, 0.20);
     private static readonly Vec3 HalfAxes = new(0.145, 0.115, 0.145);
 
@@ -18,9 +36,9 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
 
     public override string Kind => "helmet";
 
-    public override MotionProfile Motion => MotionProfile.Head;
+    public override MotionProfile Motion => Nodding;
 
-    public override ShakeProfile Shake => ShakeProfile.Head;
+    public override ShakeProfile Shake => Carried;
 
     public override double? BreakawayLimit => breakaway;
 

@@ -6,6 +6,32 @@ namespace Ochema.Core.Hosts;
 /// <summary>A motorcycle, alone or with a sidecar on its right. Origin on the ground, mid-wheelbase. Generic sizes, judgement.</summary>
 public sealed class Motorcycle(string id, string name, bool sidecar, double bar, double tube) : Host
 {
+    /// <summary>It leans, so that a bend presses down and not sideways.</summary>
+    public static MotionProfile Riding { get; } = new()
+    {
+        Braking = 0.9,
+        Accelerating = 0.6,
+        Cornering = 0.2,
+        Lean = 40 * Math.PI / 180,
+        HorizontalSource = "judgement, 0.7–1.1 g; lean 30–45°",
+        Bumps = [0.7, 1.5, 3],
+        BumpSource = "judgement, 0.6–1.5 ×",
+    };
+
+    /// <summary>A sidecar outfit does not lean.</summary>
+    public static MotionProfile Outfit { get; } = new()
+    {
+        Braking = 0.8,
+        Accelerating = 0.5,
+        Cornering = 0.6,
+        HorizontalSource = "judgement, 0.4–0.8 g",
+        Bumps = [0.7, 1.5, 2.5],
+        BumpSource = "judgement, 0.6–1.5 ×",
+    };
+
+    /// <summary>Masses, springs and a twin (judgement, 0.7–1.4 ×).</summary>
+    public static RoadShake Rolling { get; } = new(new QuarterCar(105, 16, 17000, 900, 150000), 1.45, new Engine(2, 140, 1100, 2.5));
+
     private const double Half = 0.72;
     private const double Radius = 0.31;
     private const double SidecarTrack = -1.12;
@@ -18,9 +44,9 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
 
     public override string Kind => sidecar ? "sidecar" : "motorcycle";
 
-    public override MotionProfile Motion => sidecar ? MotionProfile.Sidecar : MotionProfile.Motorcycle;
+    public override MotionProfile Motion => sidecar ? Outfit : Riding;
 
-    public override ShakeProfile Shake => ShakeProfile.Motorcycle;
+    public override ShakeProfile Shake => Rolling;
 
     public override (double Front, double Rear, double Side) Outline => (Half + Radius, Half + Radius, sidecar ? -SidecarTrack + 0.1 : 0.42);
 

@@ -15,7 +15,7 @@ public static class RoadProfile
     public static double Unevenness(char roadClass) => Classes[char.ToUpperInvariant(roadClass) - 'A'];
 
     /// <summary>The class that a surface is taken as: smooth A, average B, rough C (judgement; gravel and cobbles are D and E).</summary>
-    public static char ClassOf(RoadSurface s) => s switch { RoadSurface.Smooth => 'A', RoadSurface.Average => 'B', _ => 'C' };
+    public static char ClassOf(Going s) => s switch { Going.Smooth => 'A', Going.Average => 'B', _ => 'C' };
 
     /// <summary>Displacement spectrum in time, m²/Hz, at a speed, m/s: G_d(n₀)·n₀²·V/f².</summary>
     public static double Displacement(double unevenness, double speed, double frequency) =>

@@ -2,7 +2,6 @@ using System.Globalization;
 using System.Text;
 using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
-using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -44,21 +43,21 @@ public static class TapTest
     /// </summary>
     public static string Simulate(RigDocument rig, Catalogue stock, int seed = 1)
     {
-        var modal = new ModalResponse(new RigModel(rig, stock));
+        var modes = new RigModel(rig, stock).Modes;
         var random = new Random(seed);
         double Noise() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
-        var push = Axis(AxisOf(modal.Modes[0].Move));
+        var push = Axis(AxisOf(modes[0].Move));
         var text = new StringBuilder("time (s),ax (m/s²),ay (m/s²),az (m/s²)\n");
         const double rate = 200, before = 0.5;
         // What is slow rings long.
-        var length = Math.Clamp(14 / modal.Modes[0].Frequency, 8, 40);
+        var length = Math.Clamp(14 / modes[0].Frequency, 8, 40);
         // A push of 1 N·s: each mode starts with the speed it takes from it.
         for (var t = 0.0; t < length; t += 1 / rate * (1 + 0.15 * (random.NextDouble() - 0.5)))
         {
             var a = Vec3.Zero;
             var since = t - before;
             if (since > 0)
-                foreach (var m in modal.Modes.Where(m => m.Frequency < 95))
+                foreach (var m in modes.Where(m => m.Frequency < 95))
                 {
                     var w = 2 * Math.PI * m.Frequency;
                     var wd = w * Math.Sqrt(1 - m.Damping * m.Damping);
@@ -91,7 +90,7 @@ public static class TapTest
         RigDocument With(double factor) => rig with { Site = rig.Site with { StiffnessFactor = factor, Damping = damping is { } d ? Math.Clamp(d, 0.005, 0.5) : rig.Site.Damping, CalibratedOn = date } };
         double Heard(RigDocument r)
         {
-            var modes = new ModalResponse(new RigModel(r, stock)).Modes;
+            var modes = new RigModel(r, stock).Modes;
             return (modes.FirstOrDefault(m => axis is null || AxisOf(m.Move) == axis) ?? modes.FirstOrDefault())?.Frequency ?? 0;
         }
         double First(double factor) => Heard(With(factor));

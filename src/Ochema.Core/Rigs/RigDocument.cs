@@ -208,8 +208,8 @@ public sealed record RunConditions
     [Measure("Engine speed", Dimension.Rotation, 0, 15000, HowTo = "rpm; leave empty for the usual at this speed", Measured = true)]
     public double? Rpm { get; init; }
 
-    [Option("Road")]
-    public RoadSurface Road { get; init; } = RoadSurface.Average;
+    [Option("Road, air or water")]
+    public Going Road { get; init; } = Going.Average;
 
     [Option("A drop would land")]
     public Consequence Consequence { get; init; } = Consequence.PublicWay;

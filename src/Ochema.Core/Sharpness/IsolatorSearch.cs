@@ -28,7 +28,7 @@ public static class IsolatorSearch
             var travel = limits.At([.. model.Builder.Checks.Where(c => c.Station == "isolator")], rig.Run.Speed).Use;
             if (worst.Use > 1 || travel > 1)
                 continue;
-            var n = Shaker.Words(model, new ModalResponse(model));
+            var n = Shaker.Words(model);
             found.Add(new(id, title, n.Numbers[0].Pixels, n.Numbers[1].Pixels, n.Numbers[2].Pixels, n.Word, Math.Max(0, travel), worst.Use, changed));
         }
         return [.. found.OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Take(6)];

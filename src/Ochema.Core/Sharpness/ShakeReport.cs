@@ -31,11 +31,19 @@ public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbe
 /// <param name="Excitation">Vertical acceleration of the host, (m/s²)²/Hz, by frequency.</param>
 /// <param name="Rotation">Rotation of the camera about the axes that shift the picture, rad²/Hz, by frequency.</param>
 /// <param name="Vertical">The same, tilt only; <paramref name="Sideways"/> pan only.</param>
-/// <param name="Acceleration">Of the camera, root mean square, m/s².</param>
+/// <param name="Sources">What drives the rig at random, strongest or not, each with its share of the rotation.</param>
+/// <param name="Acceleration">Of the camera along the axes of the host.</param>
 public sealed record ShakeReport(
     PictureWords Picture, IReadOnlyList<ModeReport> Modes, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Excitation, IReadOnlyList<double> Rotation,
-    IReadOnlyList<double> Vertical, IReadOnlyList<double> Sideways, IReadOnlyList<SteadyReport> Steady, string ExcitationLabel, string ExcitationSource, double Acceleration, double Peak,
+    IReadOnlyList<double> Vertical, IReadOnlyList<double> Sideways, IReadOnlyList<SteadyReport> Steady, string ExcitationLabel, string ExcitationSource, IReadOnlyList<SourceReport> Sources, IReadOnlyList<AxisReport> Acceleration,
     IReadOnlyList<MemberLife> Members, Rigs.Isolators.SoftState? Soft);
+
+/// <summary>Something random that drives the rig.</summary>
+/// <param name="Rotation">Of the camera from it alone, rad²/Hz, by frequency.</param>
+public sealed record SourceReport(string Label, string Source, IReadOnlyList<double> Rotation);
+
+/// <summary>Acceleration of the camera along one axis, m/s²: root mean square, and peak.</summary>
+public sealed record AxisReport(string Axis, double Rms, double Peak);
 
 /// <summary>A member under vibration: root mean square bending stress, Pa, and hours to a crack by the three-band method.</summary>
 public sealed record MemberLife(string Station, string Label, double Stress, double Hours);

@@ -32,7 +32,7 @@ internal static class ComputeApi
 
     private static Task<IResult> Shake(HttpRequest request) => Answer(request, rig => Shaker.Of(rig, Catalogue.Shipped));
 
-    private static Task<IResult> ShakeAdvice(HttpRequest request) => Answer(request, rig => Shaker.Advice(rig, Catalogue.Shipped));
+    private static Task<IResult> ShakeAdvice(HttpRequest request) => Answer(request, rig => Core.Sharpness.ShakeAdvice.Of(rig, Catalogue.Shipped));
 
     private static Task<IResult> Isolators(HttpRequest request) => Answer(request, rig => IsolatorSearch.Of(rig, Catalogue.Shipped));
 

@@ -1,7 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
-using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
 using Ochema.Core.Rigs.Bases;
 using Ochema.Core.Rigs.Holds;
@@ -127,7 +126,7 @@ public class ByHandTests
         var builder = new RigModel(rig, Stock).Builder;
         var camera = builder.Position(builder.Camera.Node);
         var root = model.Nodes.First(n => n.Id == "plate").Position;
-        var worst = MotionProfile.Car.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c => (camera - root).Cross(builder.Camera.Mass * c.Field).Length);
+        var worst = Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c => (camera - root).Cross(builder.Camera.Mass * c.Field).Length);
         var least = 2 * worst / section.ModulusY / metal.YieldStrength;
         Assert.InRange(use, 0.8 * least, 2.0 * least);
     }

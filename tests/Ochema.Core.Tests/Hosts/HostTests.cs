@@ -45,11 +45,11 @@ public class HostTests
     [Fact]
     public void WhatLeansIsPressedDownAndNotPushedAside()
     {
-        RigCase Bend(MotionProfile m) => m.Cases(RoadSurface.Average).First(c => c.Id == "corner-left");
-        Assert.True(Math.Abs(Bend(MotionProfile.Motorcycle).Field.Y) < Math.Abs(Bend(MotionProfile.Sidecar).Field.Y));
-        Near.Share(MotionProfile.Gravity / Math.Cos(MotionProfile.Motorcycle.Lean), -Bend(MotionProfile.Motorcycle).Field.Z, 1e-9);
-        Assert.Contains(MotionProfile.Parked.Cases(RoadSurface.Smooth), c => c.Wind == 3);
-        Assert.DoesNotContain(MotionProfile.Car.Cases(RoadSurface.Smooth), c => c.Wind > 2);
+        RigCase Bend(MotionProfile m) => m.Cases(Going.Average).First(c => c.Id == "corner-left");
+        Assert.True(Math.Abs(Bend(Motorcycle.Riding).Field.Y) < Math.Abs(Bend(Motorcycle.Outfit).Field.Y));
+        Near.Share(MotionProfile.Gravity / Math.Cos(Motorcycle.Riding.Lean), -Bend(Motorcycle.Riding).Field.Z, 1e-9);
+        Assert.Contains(HideHost.Standing.Cases(Going.Smooth), c => c.Wind == 3);
+        Assert.DoesNotContain(CarHost.Driving.Cases(Going.Smooth), c => c.Wind > 2);
     }
 
     [Fact] // Roark table 8.1: a beam fixed at both ends, load and couple in the middle

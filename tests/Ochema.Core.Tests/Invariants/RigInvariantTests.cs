@@ -98,7 +98,7 @@ public class RigInvariantTests
         foreach (var gone in LetGoCases.Of(model.Builder))
         {
             var state = model.State(gone.Gone);
-            var c = MotionProfile.Car.Cases(rig.Run.Road)[6];
+            var c = Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road)[6];
             var solved = ModelSolver.Solve(model.Builder.Model with { Cases = [model.Document(c, rig.Run.Speed, "c", gone.Gone)] }).Cases[0];
             Assert.Equal(state.Mechanism is null, solved.Finding?.Contains("freely") != true);
             if (state.Mechanism is not null || model.Forces(state, c, rig.Run.Speed) is not { } f || solved.Result is not { } result)

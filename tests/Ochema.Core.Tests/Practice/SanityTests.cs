@@ -85,7 +85,7 @@ public class SanityTests
         // Hung out on a door, standing still: the weight pulls the upper holds off and presses the lower ones.
         var rig = RigFiles.Plate(new Cup(), 4, 0.25, "door", 0) with { Straps = [] };
         var model = new RigModel(rig, Catalogue.Shipped);
-        var rest = model.Forces(model.State([]), Loads.MotionProfile.Car.Cases(rig.Run.Road)[0], 0)!;
+        var rest = model.Forces(model.State([]), Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road)[0], 0)!;
         double Pull(string label) => model.Builder.Holds.Where(h => h.Label.Contains(label)).Average(h => rest.Hold(h.Spring, AxisOf(model, h)).Pull);
         Assert.True(Pull("upper") > 5 && Pull("lower") < -5, $"upper {Pull("upper")}, lower {Pull("lower")}");
         static Ochema.Core.Structure.Vec3 AxisOf(RigModel m, Hold h) => h.Top.Axis;

@@ -1,7 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
-using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -121,8 +120,8 @@ public class TapTests
         var rig = Ochema.Data.DemoFilm.Rigs.First(d => d.Id == id).Document;
         var report = TapTest.Read(TapTest.Simulate(rig, Catalogue.Shipped));
         Assert.Equal(LogTime.Seconds, report.TimeUnit);
-        var modal = new ModalResponse(new RigModel(rig, Catalogue.Shipped));
-        var (peak, mode) = (report.Peaks[0], modal.Modes[0]);
+        var modes = new RigModel(rig, Catalogue.Shipped).Modes;
+        var (peak, mode) = (report.Peaks[0], modes[0]);
         Near.Share(mode.Frequency, peak.Frequency, 0.03, id);
         Near.Share(mode.Damping, peak.RingDown, 0.20, $"{id}, damping of {mode.Frequency:0.0} Hz");
     }
@@ -133,8 +132,8 @@ public class TapTests
         var truth = RigFiles.CupAndArm();
         truth = truth with { Site = truth.Site with { Thickness = 0.00095, ClearRadius = 0.15 } };
         var wrong = RigFiles.CupAndArm();
-        var real = Assessor.Frequencies(new RigModel(truth, Catalogue.Shipped)).Frequencies[0];
-        Assert.True(Math.Abs(Assessor.Frequencies(new RigModel(wrong, Catalogue.Shipped)).Frequencies[0] / real - 1) > 0.1);
+        var real = new RigModel(truth, Catalogue.Shipped).Modes[0].Frequency;
+        Assert.True(Math.Abs(new RigModel(wrong, Catalogue.Shipped).Modes[0].Frequency / real - 1) > 0.1);
         var log = TapTest.Read(TapTest.Simulate(truth, Catalogue.Shipped));
         var peak = log.Peaks[0];
         var c = TapTest.Calibrate(wrong, Catalogue.Shipped, peak.Frequency, peak.RingDown, "2026-03-14", log.Axis);

@@ -140,7 +140,7 @@ public class TableTests
     }
 
     [Fact] // 49 CFR 393.102; EN 12195-1
-    public void CargoFactors() => Assert.Equal((0.8, 0.5, 0.5), (MotionProfile.Car.Braking, MotionProfile.Car.Accelerating, MotionProfile.Car.Cornering));
+    public void CargoFactors() => Assert.Equal((0.8, 0.5, 0.5), (Ochema.Core.Hosts.CarHost.Driving.Braking, Ochema.Core.Hosts.CarHost.Driving.Accelerating, Ochema.Core.Hosts.CarHost.Driving.Cornering));
 
     [Fact]
     public void CatalogueIsFullAndSaysWhereItIsFrom()

@@ -13,6 +13,8 @@ public class PictureTests
 {
     private static ShakeReport Shake(RigDocument rig) => Shaker.Of(rig, Catalogue.Shipped);
 
+    private static double Vertical(RigDocument rig) => Shake(rig).Acceleration[2].Rms;
+
     private static double Number(RigDocument rig, string id) => Shake(rig).Picture.Numbers.Single(n => n.Id == id).Pixels;
 
     [Fact]
@@ -43,12 +45,12 @@ public class PictureTests
     }
 
     [Theory]
-    [InlineData(RoadSurface.Smooth, RoadSurface.Average)]
-    [InlineData(RoadSurface.Average, RoadSurface.Rough)]
-    public void ARougherRoadIsTwiceAsBadAClassAndSpeedMakesItWorse(RoadSurface better, RoadSurface worse)
+    [InlineData(Going.Smooth, Going.Average)]
+    [InlineData(Going.Average, Going.Rough)]
+    public void ARougherRoadIsTwiceAsBadAClassAndSpeedMakesItWorse(Going better, Going worse)
     {
         var rig = RigFiles.CupAndArm() with { Host = "estate" };
-        RigDocument On(RoadSurface s, double v = 20) => rig with { Run = rig.Run with { Road = s, Speed = v, Rpm = 0 } };
+        RigDocument On(Going s, double v = 20) => rig with { Run = rig.Run with { Road = s, Speed = v, Rpm = 0 } };
         Near.Share(2 * Number(On(better), "smear"), Number(On(worse), "smear"), 1e-6);
         Near.Share(Math.Sqrt(2) * Number(On(better, 15), "smear"), Number(On(better, 30), "smear"), 1e-6);
     }
@@ -67,7 +69,7 @@ public class PictureTests
     {
         // The engine fires at 25 Hz: a mount tuned to it shakes the camera, one well below does not.
         var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
-        RigDocument Mount(IsolatorKind k, double rpm) => rig with { Isolator = k, Run = rig.Run with { Rpm = rpm, Road = RoadSurface.Smooth, Speed = 3 } };
+        RigDocument Mount(IsolatorKind k, double rpm) => rig with { Isolator = k, Run = rig.Run with { Rpm = rpm, Road = Going.Smooth, Speed = 3 } };
         var near = Shake(Mount(new RubberMounts(), 0)).Modes[0].Frequency;
         double Smear(double rpm) => Number(Mount(new RubberMounts(), rpm), "smear");
         Assert.True(Smear(near * 30) > 2 * Smear(near * 30 * 4), $"{Smear(near * 30)} at its own {near:0} Hz, {Smear(near * 120)} well above");
@@ -97,7 +99,7 @@ public class PictureTests
     [Fact]
     public void AdviceForThePictureGivesWhatItSays()
     {
-        var advice = Shaker.Advice(RigFiles.CupAndArm(), Catalogue.Shipped);
+        var advice = ShakeAdvice.Of(RigFiles.CupAndArm(), Catalogue.Shipped);
         Assert.True(advice.Count >= 3);
         Assert.Contains(advice, a => a.Id == "two braces");
         foreach (var a in advice)
@@ -108,11 +110,11 @@ public class PictureTests
     public void AHeavyGimbalOnATunedArmIsCalmerThanOnARigidBoom()
     {
         var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document with { };
-        rig = rig with { Run = rig.Run with { Road = RoadSurface.Rough } };
+        rig = rig with { Run = rig.Run with { Road = Going.Rough } };
         var rigid = rig with { Isolator = new NoIsolator() };
         var tuned = rig with { Isolator = ((SpringArm)rig.Isolator) with { Damping = 0.35 } };
         Assert.IsType<GimbalHead>(rig.Head);
-        Assert.True(Shake(tuned).Acceleration < 0.6 * Shake(rigid).Acceleration, $"{Shake(tuned).Acceleration} against {Shake(rigid).Acceleration}");
+        Assert.True(Vertical(tuned) < 0.6 * Vertical(rigid), $"{Vertical(tuned)} against {Vertical(rigid)}");
     }
 
     [Fact]
@@ -147,7 +149,7 @@ public class PictureTests
         var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
         var report = Ochema.Core.Assessment.Assessor.Assess(rig, Catalogue.Shipped, advice: false);
         Assert.Contains("grown to", report.Shock.Text);
-        var worse = Ochema.Core.Assessment.Assessor.Assess(rig with { Run = rig.Run with { Road = RoadSurface.Rough } }, Catalogue.Shipped, advice: false);
+        var worse = Ochema.Core.Assessment.Assessor.Assess(rig with { Run = rig.Run with { Road = Going.Rough } }, Catalogue.Shipped, advice: false);
         Assert.True(worse.Shock.Use > 1.5 * report.Shock.Use);
     }
 

@@ -112,7 +112,8 @@ internal sealed class ArmTravel(int spring, double rate, double link, double res
         var extra = Math.Abs(f.Spring(spring).Force.Z) - payload * Loads.MotionProfile.Gravity;
         var there = link * (Math.Sin(stop) - Math.Abs(Math.Sin(rest)));
         var frequency = Math.Sqrt(rate / payload) / (2 * Math.PI);
-        var follows = Math.Min(1, Math.Pow(Math.PI * frequency * Bump, 2));
+        // A jolt and the shaking come with the arm's own movement counted in.
+        var follows = f.Case.Dynamic ? 1 : Math.Min(1, Math.Pow(Math.PI * frequency * Bump, 2));
         var moves = Math.Abs(extra) / rate * follows;
         sheet?.Formula("{x} ÷ {k} × {φ} ÷ {t}", "linear about its rest; a pulse shorter than the period moves a soft mount by about (π·f·τ)² of the static", "Damping; two bumps in its own rhythm.")
             .Term("x", "more than its weight", Math.Abs(extra), Dimension.Force).Term("k", "vertical rate", rate, Dimension.Stiffness).Term("φ", "share that follows", follows, Dimension.Ratio, "pulse of 100 ms, judgement 50–150")

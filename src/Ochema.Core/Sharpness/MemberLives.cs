@@ -1,0 +1,39 @@
+using Ochema.Core.Assessment;
+
+namespace Ochema.Core.Sharpness;
+
+/// <summary>Stress of members from steady shaking, modes by the root of the sum of squares, and how long they last under it.</summary>
+internal static class MemberLives
+{
+    private const int Most = 5;
+
+    public static IReadOnlyList<MemberLife> Of(RigModel model)
+    {
+        var d = model.Dynamics!;
+        var spectra = d.Excitations.Random.Select(e => (e.Forces, Spectrum: d.Frequencies.Select(e.Spectrum).ToArray())).ToList();
+        var amplitude = model.Modes.Select((m, n) => Math.Sqrt(spectra.Sum(s => s.Forces[n] == 0 ? 0 : s.Forces[n] * s.Forces[n] * m.MeanSquare(d.Frequencies, s.Spectrum)))).ToArray();
+        var list = new List<MemberLife>();
+        Span<double> e = stackalloc double[12];
+        foreach (var p in model.Builder.Pieces)
+        {
+            double square = 0, strongest = 0, at = 1;
+            for (var n = 0; n < model.Modes.Count; n++)
+            {
+                var most = 0.0;
+                for (var i = p.First; i < p.First + p.Count; i++)
+                {
+                    model.System.BeamForces(model.Modes[n].Shape, i, e);
+                    for (var end = 0; end < 12; end += 6)
+                        most = Math.Max(most, Math.Abs(e[end + 4]) / p.Section.ModulusY + Math.Abs(e[end + 5]) / p.Section.ModulusZ);
+                }
+                var s = most * amplitude[n];
+                square += s * s;
+                if (s > strongest)
+                    (strongest, at) = (s, model.Modes[n].Frequency);
+            }
+            if (square > 0)
+                list.Add(new MemberLife(p.Station, p.Label, Math.Sqrt(square), Fatigue.Hours(p.Material, Math.Sqrt(square), at)));
+        }
+        return [.. list.OrderBy(m => m.Hours).ThenByDescending(m => m.Stress).Take(Most)];
+    }
+}

@@ -1,0 +1,54 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Sharpness;
+
+/// <summary>What to change for the picture: single changes, each computed.</summary>
+public static class ShakeAdvice
+{
+    /// <summary>Single changes tried for the picture, best first: the three numbers with each.</summary>
+    public static IReadOnlyList<ShakeChange> Of(RigDocument rig, Catalogue stock)
+    {
+        var now = Worst(rig, stock);
+        return [.. Candidates(rig, stock).Select(c => (c, Numbers: Try(c.Rig, stock))).Where(x => x.Numbers is not null)
+            .Select(x => new ShakeChange(x.c.Id, x.c.Title, x.Numbers!.Numbers[0].Pixels, x.Numbers.Numbers[1].Pixels, x.Numbers.Numbers[2].Pixels, x.Numbers.Word, x.c.Rig))
+            .OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Where(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble)) < 0.95 * now || c.Smear < 0.7 * now).Take(8)];
+    }
+
+    private static double Worst(RigDocument rig, Catalogue stock) => Try(rig, stock)?.Numbers.Max(n => n.Pixels) ?? double.MaxValue;
+
+    private static PictureWords? Try(RigDocument rig, Catalogue stock)
+    {
+        try
+        {
+            var model = new RigModel(rig, stock);
+            return model.Mechanism is not null || model.Builder.Findings.Any(f => f.Blocks) ? null : Shaker.Words(model);
+        }
+        catch (DocumentException)
+        {
+            return null; // The change does not fit this rig.
+        }
+    }
+
+    private static IEnumerable<(string Id, string Title, RigDocument Rig)> Candidates(RigDocument rig, Catalogue stock)
+    {
+        foreach (var (id, title, changed) in Instead.Braces(rig))
+            yield return (id, title, changed);
+        if (rig.Reach is Rigs.Reaches.ArticulatedArm arm)
+            yield return ("shorter-arm", "An arm a quarter shorter", rig with { Reach = arm with { Length = Math.Max(0.1, arm.Length * 0.75) } });
+        if (rig.Reach is Rigs.Reaches.Riser riser)
+            yield return ("lower-riser", "A riser a third lower", rig with { Reach = riser with { Height = Math.Max(0.02, riser.Height * 2 / 3) } });
+        if (rig.Reach is not Rigs.Reaches.NoReach)
+            yield return ("no-reach", "The head straight on the base", rig with { Reach = new Rigs.Reaches.NoReach() });
+        foreach (var c in Instead.Of(rig, "isolator", stock))
+            yield return ("isolator-" + c.Id, c.Title, c.Changed);
+        if (rig.Camera.Exposure > 1.0 / 400)
+            yield return ("exposure", "A quarter of the exposure", rig with { Camera = rig.Camera with { Exposure = rig.Camera.Exposure / 4 } });
+        var lens = stock.Find<LensRow>("lenses", rig.Camera.Lens);
+        if (lens.Mass > 0 && stock.Lenses.Where(l => l.Mass > 0 && l.FocalLength < lens.FocalLength).MaxBy(l => l.FocalLength) is { } wider)
+            yield return ("wider-lens", $"A wider lens: {wider.Name}", rig with { Camera = rig.Camera with { Lens = wider.Id } });
+        if (rig.Run.Speed > 8)
+            yield return ("slower", "A third slower", rig with { Run = rig.Run with { Speed = rig.Run.Speed * 2 / 3 } });
+    }
+}
