@@ -13,12 +13,12 @@ public static class Assessor
 {
     private const int ModeCount = 6;
 
-    /// <summary>Wheel hop shakes a car between about 8 and 16 Hz (common practice, no source); a mount below twice that follows it.</summary>
-    private const double SteadyFrom = 32;
-    private const double SoftBelow = 18;
+    /// <summary>A mount below twice the highest frequency of what shakes its host follows it; near it, it rocks (common practice, no source).</summary>
+    private const double SteadyFrom = 2;
+    private const double SoftBelow = 1.125;
 
-    /// <summary>Well below wheel hop a soft mount stands still while the car moves (common practice, no source).</summary>
-    private const double FloatsBelow = 4;
+    /// <summary>Below this share of the lowest a soft mount stands still while the host moves (common practice, no source).</summary>
+    private const double FloatsBelow = 0.5;
 
     /// <summary>All answers. With <paramref name="advice"/> the best single changes are tried too.</summary>
     /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
@@ -150,9 +150,9 @@ public static class Assessor
         var holds = model.Builder.Holds.Select(h => h.Id).ToList();
         var c = new LetGoCase("straps-alone", "straps-alone", "Straps alone", holds);
         if (rig.Straps.Count == 0)
-            return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.Tether is null ? "nothing keeps it on the car" : "only the tether keeps the camera", "", new Dictionary<string, double>(), new Dictionary<string, double[]>(), []);
-        var alone = new RigModel(rig, Catalogue.Shipped, holdsGone: true);
-        return Judged(alone, alone.State([]), c, [.. alone.Builder.Checks.Where(x => !x.Reserve)], cases, null, 0);
+            return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.Tether is null ? $"nothing keeps it on {model.Builder.Host.Called}" : "only the tether keeps the camera", "", new Dictionary<string, double>(), new Dictionary<string, double[]>(), []);
+        var alone = new RigModel(rig, model.Builder.Stock, holdsGone: true);
+        return Judged(alone, alone.State([]), c, [.. alone.Builder.Checks.Where(x => !x.Reserve)], cases.FindAll(x => !x.Dynamic), null, 0);
     }
 
     private static double? Lower(double? a, double? b) => a is null ? b : b is null ? a : Math.Min(a.Value, b.Value);
@@ -177,7 +177,7 @@ public static class Assessor
             : v.LimitSpeed is null ? "Nothing gives below {speed:70}, as computed." : $"First to give: {first.Title.ToLowerInvariant()}, at {QuantityText.Of(v.LimitSpeed.Value, Dimension.Speed)}.";
         var straps = letGo[^1];
         var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" && l.Verdict == Verdict.LetsGo).ToList();
-        var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo ? " With all holds gone the straps still keep it on the car."
+        var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo ? $" With all holds gone the straps still keep it on {Hosts.HostLibrary.Find(rig.Host)!.Called}."
             : bad.Count > 0 ? $" It lets go {bad[0].Title.ToLowerInvariant()}{(bad.Count > 1 ? $", and in {bad.Count - 1} more cases" : "")}." : "";
         return says + alone + " Planning estimate: prove it before the run.";
     }
@@ -244,7 +244,7 @@ public static class Assessor
                 var v = (f * p.Section.DragWidth / 0.2 - b.Rig.Run.HeadWind) / b.WindFactor;
                 if (v > 3 && v < 1.2 * speed)
                 {
-                    yield return new ReportFinding(p.Station, $"The wind sheds off the {p.Label} at {QuantityText.Of(f, Dimension.Frequency)} when the car does {QuantityText.Of(v, Dimension.Speed)}: expect a hum in the picture there (Strouhal 0.2).");
+                    yield return new ReportFinding(p.Station, $"The wind sheds off the {p.Label} at {QuantityText.Of(f, Dimension.Frequency)} when {b.Host.Called} does {QuantityText.Of(v, Dimension.Speed)}: expect a hum in the picture there (Strouhal 0.2).");
                     break;
                 }
             }
@@ -255,12 +255,14 @@ public static class Assessor
         if (frequencies.Count == 0)
             return new(Verdict.LetsGo, null, "It can move freely; there is no steady picture.");
         var f = frequencies[0];
-        if (rig.Isolator is not Rigs.Isolators.NoIsolator && f < FloatsBelow)
-            return new(Verdict.Tight, f, $"It floats on its soft mount at {QuantityText.Of(f, Dimension.Frequency)}, below what wheels do{(frequencies.Count > 1 ? $"; what comes through at {QuantityText.Of(frequencies[1], Dimension.Frequency)} shows on a slow lap" : "")}.");
+        var band = HostLibrary.Find(rig.Host)!.Shake.Band;
+        var most = $"{band.Label} at {band.Low:0} to {band.High:0} Hz";
+        if (rig.Isolator is not Rigs.Isolators.NoIsolator && f < FloatsBelow * band.Low)
+            return new(Verdict.Tight, f, $"It floats on its soft mount at {QuantityText.Of(f, Dimension.Frequency)}, below {most}{(frequencies.Count > 1 ? $"; what comes through at {QuantityText.Of(frequencies[1], Dimension.Frequency)} shows on a slow lap" : "")}.");
         var where = $"rocks first at {QuantityText.Of(f, Dimension.Frequency)}";
-        return f < SoftBelow ? new(Verdict.LetsGo, f, $"The mount {where}; wheels hop at 8 to 16 Hz and take it along: the picture wobbles. Brace it both ways.")
-            : f < SteadyFrom ? new(Verdict.Tight, f, $"The mount {where}, above wheel hop but not clear of it: steady on smooth roads.")
-            : new(Verdict.Holds, f, $"The mount {where}, clear of wheel hop.");
+        return f < SoftBelow * band.High ? new(Verdict.LetsGo, f, $"The mount {where}, within reach of {most}: the picture wobbles. Brace it both ways.")
+            : f < SteadyFrom * band.High ? new(Verdict.Tight, f, $"The mount {where}, above {most} but not clear of it: steady when it goes smoothly.")
+            : new(Verdict.Holds, f, $"The mount {where}, clear of {most}.");
     }
 
     private static List<string> Cautions(RigDocument rig)

@@ -5,9 +5,10 @@ namespace Ochema.Core.Assessment;
 
 /// <summary>
 /// The rig's own movement as loads on the structure: the inertia of each mode, as large as a jolt or the steady shaking of the host makes it.
-/// Modes are combined by the root of the sum of squares, with the sign of the strongest; what they leave out moves with the host (Clough and
-/// Penzien, "Dynamics of Structures", ch. 26; Harris' Shock and Vibration Handbook, ch. 8). A state with parts gone keeps the whole rig's modes.
-/// Gusts are in the wind of the cases already.
+/// Modes are combined by complete quadratic combination (Wilson, Der Kiureghian and Bayo 1981): the root of the sum of squares where they lie
+/// apart, the plain sum where they coincide, as those of a pair of equal braces do. The sign is that of the strongest; what the modes leave out
+/// moves with the host (Clough and Penzien, "Dynamics of Structures", ch. 26). A state with parts gone keeps the whole rig's modes. Gusts are
+/// in the wind of the cases already.
 /// </summary>
 internal sealed class RigDynamics
 {
@@ -17,6 +18,9 @@ internal sealed class RigDynamics
     /// <summary>Modes that give less than this share of the strongest are left out.</summary>
     private const double Counts = 0.02;
 
+    /// <summary>Modes less in step than this are taken as independent.</summary>
+    private const double Apart = 0.02;
+
     /// <summary>Peaks of random shaking taken as this many times its root mean square (three-sigma, as in Steinberg).</summary>
     private const double Peaks = 3;
 
@@ -24,9 +28,9 @@ internal sealed class RigDynamics
     private const double Reference = 15;
 
     private readonly int[] counted;
-    private readonly double[] jolt;
-    private readonly double[][] shaken;
-    private readonly double[][] trembling;
+    private readonly Column jolt;
+    private readonly Column[] shaken;
+    private readonly Column[] trembling;
     private readonly double[][] participation;
     private readonly double[] host = new double[3];
     private readonly double growth;
@@ -51,23 +55,38 @@ internal sealed class RigDynamics
         var (rig, motion, profile) = (model.Builder.Rig, model.Builder.Host.Motion, model.Builder.Host.Shake);
         var modes = modal.Modes;
         Frequencies = FrequencyGrid.Of(modes);
-        Excitations = new Excitations(model, modes, rig.Run.Speed);
+        Excitations = new Excitations(model, modes, Frequencies, rig.Run.Speed);
         var pulse = modes.Select(m => m.Participation[2] * HalfSine.Spectrum(m.Frequency * motion.PulseDuration)).ToArray();
         var (random, steady) = (new double[3][], new double[3][]);
         var shakes = profile.Random(rig.Run.Road, Reference);
         growth = shakes.Count > 0 ? shakes[0].Growth : 0;
+        var all = shakes.Select(s => (Shares: Excitations.Shares(s), Spectrum: Frequencies.Select(s.Spectrum).ToArray())).ToList();
+        var own = all.Select(s => FrequencyGrid.Integrate(Frequencies, s.Spectrum)).ToList();
+        var squares = all.Select(s => modes.Select(m => m.MeanSquare(Frequencies, s.Spectrum)).ToArray()).ToList();
+        var worst = modes.Select(m => profile.Worst(m.Frequency, m.Damping, rig.Run.Rpm)).ToList();
         for (var axis = 0; axis < 3; axis++)
         {
-            var all = shakes.Select(s => (Shake: s, Share: Excitations.Shares(s)[axis], Spectrum: Frequencies.Select(s.Spectrum).ToArray())).ToList();
-            host[axis] = Peaks * Math.Sqrt(all.Sum(s => s.Share * s.Share * FrequencyGrid.Integrate(Frequencies, s.Spectrum)));
-            random[axis] = [.. modes.Select(m => m.Participation[axis] * Peaks * m.Omega2 * Math.Sqrt(all.Sum(s => s.Share * s.Share * m.MeanSquare(Frequencies, s.Spectrum))))];
-            steady[axis] = [.. modes.Select(m => m.Participation[axis] * Excitations.SteadyShares[axis] * m.Omega2 * profile.Worst(m.Frequency, m.Damping, rig.Run.Rpm))];
+            double Sum(Func<int, double> of) => all.Select((s, i) => s.Shares[axis] * s.Shares[axis] * of(i)).Sum();
+            host[axis] = Peaks * Math.Sqrt(Sum(i => own[i]));
+            random[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Peaks * m.Omega2 * Math.Sqrt(Sum(i => squares[i][n])))];
+            steady[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Excitations.SteadyShares[axis] * m.Omega2 * worst[n])];
         }
         bool Matters(double[] weights, int n) => Math.Abs(weights[n]) > Counts * weights.Max(Math.Abs);
-        counted = [.. Enumerable.Range(0, modes.Count).Where(n => Matters(pulse, n) || random.Any(r => Matters(r, n)) || steady.Any(r => Matters(r, n)))];
-        double[] Of(double[] all) => [.. counted.Select(n => all[n])];
+        // What lies next to a mode that matters goes with it.
+        int[] Counted(IEnumerable<double[]> weights)
+        {
+            var matter = Enumerable.Range(0, modes.Count).Where(n => weights.Any(w => Matters(w, n))).ToList();
+            return [.. Enumerable.Range(0, modes.Count).Where(n => matter.Exists(m => Correlation(modes[m], modes[n]) > 0.9))];
+        }
+        counted = Counted([pulse, .. random, .. steady]);
+        Column Of(double[] weights)
+        {
+            var own = Counted([weights]);
+            return new([.. own.Select(n => Array.IndexOf(counted, n))], [.. own.Select(n => weights[n])],
+                [.. own.Select(i => own.Select((j, n) => (n, Correlation(modes[i], modes[j]))).Where(p => p.Item2 > Apart).ToArray())]);
+        }
         (jolt, shaken, trembling) = (Of(pulse), [.. random.Select(Of)], [.. steady.Select(Of)]);
-        participation = [.. Enumerable.Range(0, 3).Select(axis => Of([.. modes.Select(m => m.Participation[axis])]))];
+        participation = [.. Enumerable.Range(0, 3).Select(axis => counted.Select(n => modes[n].Participation[axis]).ToArray())];
         CameraGain = Math.Sqrt(pulse.Select((p, n) => Math.Pow(p * modes[n].Move.Z, 2)).Sum()) + Math.Abs(1 - modes.Sum(m => m.Participation[2] * m.Move.Z));
     }
 
@@ -83,18 +102,25 @@ internal sealed class RigDynamics
         }
     }
 
+    /// <summary>How far two modes move in step, 0…1: 8√(ζᵢζⱼ)(ζᵢ + r·ζⱼ)r^1.5 / ((1 − r²)² + 4ζᵢζⱼr(1 + r²) + 4(ζᵢ² + ζⱼ²)r²), r = fⱼ/fᵢ.</summary>
+    internal static double Correlation(RigMode a, RigMode b)
+    {
+        var (za, zb, r) = (a.Damping, b.Damping, b.Frequency / a.Frequency);
+        return 8 * Math.Sqrt(za * zb) * (za + r * zb) * Math.Pow(r, 1.5) / (Math.Pow(1 - r * r, 2) + 4 * za * zb * r * (1 + r * r) + 4 * (za * za + zb * zb) * r * r);
+    }
+
     /// <summary>The added unit responses, from those to gravity along x, y, z and to the modes' inertia.</summary>
     /// <param name="gravity">Responses to an acceleration field of 1 m/s² along each axis.</param>
     /// <param name="modes">Responses to each of <see cref="Loads"/>.</param>
-    public double[][] Combine(IReadOnlyList<double[]> gravity, IReadOnlyList<double[]> modes)
+    public double[][] Combine(double[][] gravity, double[][] modes)
     {
         var size = gravity[0].Length;
         var all = new double[Columns][];
         for (var c = 0; c < Columns; c++)
             all[c] = new double[size];
+        var terms = new double[counted.Length];
         for (var i = 0; i < size; i++)
         {
-            double squares = 0, strongest = 0;
             for (var axis = 0; axis < 3; axis++)
             {
                 var left = gravity[axis][i];
@@ -102,28 +128,40 @@ internal sealed class RigDynamics
                     left -= participation[axis][n] * modes[n][i];
                 if (axis == 2)
                 {
-                    Squares(jolt, modes, i, out squares, out strongest);
-                    all[0][i] = -(Math.CopySign(Math.Sqrt(squares), strongest) + left);
+                    var (pulse, sign) = jolt.At(modes, i, terms);
+                    all[0][i] = -(Math.CopySign(Math.Sqrt(pulse), sign) + left);
                 }
-                Squares(shaken[axis], modes, i, out squares, out strongest);
+                var (squares, strongest) = shaken[axis].At(modes, i, terms);
                 left *= host[axis];
                 all[1 + axis][i] = Math.CopySign(Math.Sqrt(squares + left * left), Math.Abs(left) > Math.Abs(strongest) ? left : strongest);
-                Squares(trembling[axis], modes, i, out squares, out strongest);
+                (squares, strongest) = trembling[axis].At(modes, i, terms);
                 all[4 + axis][i] = Math.CopySign(Math.Sqrt(squares), strongest);
             }
         }
         return all;
     }
 
-    private static void Squares(double[] weights, IReadOnlyList<double[]> modes, int i, out double squares, out double strongest)
+    /// <summary>Weights of the modes of one added response.</summary>
+    /// <param name="Modes">Which of <see cref="Loads"/>.</param>
+    /// <param name="Together">For each of them, those that move in step with it, and how far.</param>
+    private sealed record Column(int[] Modes, double[] Weights, (int Mode, double Correlation)[][] Together)
     {
-        (squares, strongest) = (0, 0);
-        for (var n = 0; n < weights.Length; n++)
+        /// <summary>Σᵢ Σⱼ ρᵢⱼ·rᵢ·rⱼ of one response, and the strongest sum of modes in step, which gives the sign.</summary>
+        public (double Squares, double Strongest) At(double[][] responses, int i, double[] terms)
         {
-            var term = weights[n] * modes[n][i];
-            squares += term * term;
-            if (Math.Abs(term) > Math.Abs(strongest))
-                strongest = term;
+            for (var n = 0; n < Modes.Length; n++)
+                terms[n] = Weights[n] * responses[Modes[n]][i];
+            double squares = 0, strongest = 0;
+            for (var n = 0; n < Modes.Length; n++)
+            {
+                var sum = 0.0;
+                foreach (var (m, correlation) in Together[n])
+                    sum += correlation * terms[m];
+                squares += terms[n] * sum;
+                if (Math.Abs(sum) > Math.Abs(strongest))
+                    strongest = sum;
+            }
+            return (Math.Max(0, squares), strongest);
         }
     }
 }

@@ -29,7 +29,7 @@ internal sealed class RigModel
     public FrameSystem System { get; }
     public Mechanism? Mechanism { get; }
 
-    /// <summary>Its own movement; null for one that can move freely.</summary>
+    /// <summary>Its own movement; null for one that can move freely, and with its holds gone: loose feet have no modes worth the name.</summary>
     public RigDynamics? Dynamics { get; }
 
     /// <summary>Its modes, lowest first; none when it can move freely.</summary>
@@ -49,7 +49,7 @@ internal sealed class RigModel
         Mechanism = System.Factorise(factor);
         unit = Mechanism is not null ? [] : [.. loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
         modalLoads = unit.Length;
-        if (Mechanism is not null)
+        if (Mechanism is not null || holdsGone)
             return;
         Dynamics = new RigDynamics(this, new Sharpness.ModalResponse(this, TautAtRest()));
         unit = [.. unit, .. Dynamics.Loads.Select(Solve)];
@@ -138,10 +138,10 @@ internal sealed class RigModel
     /// <summary>Displacements in body unknowns of a case.</summary>
     public double[] Displacements(StateResponse state, CaseForces f)
     {
-        var u = new double[System.Size];
+        var (u, moved) = (new double[System.Size], state.U.Value);
         for (var k = 0; k < f.Coefficients.Length; k++)
             if (f.Coefficients[k] != 0)
-                VectorMath.AddScaled(u, f.Coefficients[k], state.U[k]);
+                VectorMath.AddScaled(u, f.Coefficients[k], moved[k]);
         return u;
     }
 
@@ -245,7 +245,7 @@ internal sealed class RigModel
             var fresh = System.Stiffness(id => !gone.Contains(id), Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id)));
             if (System.Factorise(fresh) is { } mechanism)
                 return StateResponse.Free(mechanism);
-            u = [.. loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics!.Loads).Select(f =>
+            u = [.. loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics?.Loads ?? []).Select(f =>
             {
                 var x = (double[])f.Clone();
                 fresh.Solve(x);
@@ -319,10 +319,10 @@ internal sealed class RigModel
         var response = lines.Select(l => u[loads.Length + l]).ToArray();
         var lengthening = u.Select(x => lines.Select(l => System.Lines[l].Entries.Sum(e => e.Value * x[e.Dof])).ToArray()).ToArray();
         if (Dynamics is not null)
-            (u, outputs, lengthening) = (WithDynamics(u), WithDynamics(outputs), WithDynamics(lengthening));
+            (outputs, lengthening) = (WithDynamics(outputs), WithDynamics(lengthening));
         return new StateResponse
         {
-            U = u,
+            U = new(() => Dynamics is null ? u : WithDynamics(u)),
             Dynamic = Dynamics is not null,
             Outputs = outputs,
             BeamOffset = beamOffset,

@@ -11,8 +11,8 @@ internal sealed class StateResponse
     /// <summary>True when the last unit responses are those of <see cref="RigDynamics"/>.</summary>
     public required bool Dynamic { get; init; }
 
-    /// <summary>Displacements by unit load, in body unknowns.</summary>
-    public required double[][] U { get; init; }
+    /// <summary>Displacements by unit load, in body unknowns; wanted only for drawing, so drawn together when asked for.</summary>
+    public required Lazy<double[][]> U { get; init; }
 
     /// <summary>Spring forces (6 each), then beam end forces (12 each), by unit load.</summary>
     public required double[][] Outputs { get; init; }
@@ -40,7 +40,7 @@ internal sealed class StateResponse
     public static StateResponse Free(Mechanism m) => new()
     {
         Dynamic = false,
-        U = [],
+        U = new([]),
         Outputs = [],
         BeamOffset = 0,
         Lines = [],

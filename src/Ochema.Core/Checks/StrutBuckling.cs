@@ -31,7 +31,7 @@ public sealed class StrutBuckling(RigBuilder b, string station, string id, BeamP
             compression = Math.Max(compression, Math.Max(e[0], -e[6]));
         }
         var name = FactorTable.For(piece.Material.Family);
-        sheet?.Formula("{k} × {C} ÷ {P}", "Euler or Johnson, pinned ends (Shigley ch. 4)", "A strut bent on the way to the car.")
+        sheet?.Formula("{k} × {C} ÷ {P}", "Euler or Johnson, pinned ends (Shigley ch. 4)", "A strut bent on the way there.")
             .Factor(b, name).Term("C", "compression", compression, Dimension.Force)
             .Term("P", "critical load", critical, Dimension.Force, $"{piece.Length * 1000:0} mm long; {piece.Material.Source}");
         return Ratio(b.Factors[name] * compression, critical);

@@ -26,7 +26,7 @@ public sealed class TetherCatch(RigBuilder b, StrapRow row, double length, doubl
         var falling = b.Camera.Mass + b.Parts.Where(p => p.Station == "head").Sum(p => p.Mass);
         var k = row.AxialStiffness / length;
         var peak = PeakForce(falling, k, slack);
-        sheet?.Formula("{k} × {F} ÷ {B}", "m·g·(1 + √(1 + 2·c·h/(m·g))), energy of a free fall on a spring", "Swinging against the car, and the wind at speed.")
+        sheet?.Formula("{k} × {F} ÷ {B}", "m·g·(1 + √(1 + 2·c·h/(m·g))), energy of a free fall on a spring", "Swinging against the host, and the wind at speed.")
             .Factor(b, FactorTable.TetherCatch).Term("F", "peak as it catches", peak, Dimension.Force)
             .Term("m", "camera and head", falling, Dimension.Mass).Term("h", "slack", slack, Dimension.Length).Term("c", "tether stiffness", k, Dimension.Stiffness, row.Source)
             .Term("B", "breaking strength", row.BreakingStrength, Dimension.Force, row.Source);

@@ -16,6 +16,9 @@ public abstract class Host
     /// <summary>What recipes are grouped by: car, motorcycle, bicycle, helmet, hide.</summary>
     public abstract string Kind { get; }
 
+    /// <summary>What texts call it, with its article: "the car".</summary>
+    public virtual string Called => "the " + Kind;
+
     /// <summary>How it brakes, leans and jolts.</summary>
     public abstract MotionProfile Motion { get; }
 

@@ -44,6 +44,8 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
 
     public override string Kind => sidecar ? "sidecar" : "motorcycle";
 
+    public override string Called => "the motorcycle";
+
     public override MotionProfile Motion => sidecar ? Outfit : Riding;
 
     public override ShakeProfile Shake => Rolling;

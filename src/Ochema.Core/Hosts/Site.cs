@@ -43,6 +43,9 @@ public enum SiteForm
 
     /// <summary>An edge, rail or branch that a jaw can grip.</summary>
     Edge,
+
+    /// <summary>Somebody's hands.</summary>
+    Hand,
 }
 
 /// <summary>
@@ -81,7 +84,7 @@ public sealed record Site
     [Measure("Slope", Dimension.Angle, -1.6, 1.6, HowTo = "falling towards the front is positive; phone level")]
     public required double Slope { get; init; }
 
-    [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over car speed: bonnet 1.1, roof front 1.3")]
+    [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over travel speed: bonnet 1.1, roof front 1.3")]
     public required double WindFactor { get; init; }
 
     [Measure("Stiffness by tap test", Dimension.Factor, 0.02, 50, HowTo = "share of the estimate; comes from a tap test on the Shake screen", Measured = true)]

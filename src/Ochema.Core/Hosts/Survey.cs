@@ -121,6 +121,7 @@ public static class Survey
         SiteForm.PaneEdge => "the edge of raised glass",
         SiteForm.Threaded => "a threaded point of the host",
         SiteForm.Floor => "a level place to stand on",
+        SiteForm.Hand => "somebody's hands",
         _ => "an edge to grip",
     };
 }

@@ -37,5 +37,5 @@ public sealed record Propeller(int Blades, double Gear, double Amplitude)
 
     /// <summary>Its orders at engine revolutions a minute.</summary>
     public IReadOnlyList<SineShake> Orders(double rpm) => rpm <= 0 ? []
-        : [new("propeller-turn", "propeller out of balance", Gear * rpm / 60, 0.3 * Amplitude, Source), new("propeller-blades", "propeller blades passing", Passing(Gear * rpm, Blades), Amplitude, Source)];
+        : [new("propeller-turn", "propeller, turning", Gear * rpm / 60, 0.3 * Amplitude, Source), new("propeller-blades", "propeller, blades", Passing(Gear * rpm, Blades), Amplitude, Source)];
 }

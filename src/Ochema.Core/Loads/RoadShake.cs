@@ -9,6 +9,16 @@ public sealed record RoadShake(QuarterCar Wheels, double Base, Engine? Engine) :
     private const double Along = 0.4;
     private const double Across = 0.5;
 
+    /// <summary>Wheels hop at √((tyre + spring) ÷ wheel's mass), 0.7 to 1.4 times of it (common practice, no source: 8 to 16 Hz for cars).</summary>
+    public override ShakeBand Band
+    {
+        get
+        {
+            var hop = Math.Sqrt((Wheels.Tyre + Wheels.Spring) / Wheels.UnsprungMass) / (2 * Math.PI);
+            return new("wheel hop", Math.Round(0.7 * hop), Math.Round(1.4 * hop));
+        }
+    }
+
     public override IReadOnlyList<RandomShake> Random(Going going, double speed)
     {
         if (speed < 0.1)

@@ -16,9 +16,18 @@ public sealed record RandomShake(string Id, string Label, Func<double, double> S
 /// <summary>A steady tremble: amplitude of acceleration, m/s², on each axis at a frequency, Hz.</summary>
 public sealed record SineShake(string Id, string Label, double Frequency, double Amplitude, string Source);
 
+/// <summary>Where a host shakes most: a mount with a frequency there goes along.</summary>
+/// <param name="Label">What does it, a few words: "wheel hop".</param>
+/// <param name="Low">Hz.</param>
+/// <param name="High">Hz.</param>
+public sealed record ShakeBand(string Label, double Low, double High);
+
 /// <summary>What shakes a host. One file per way of being shaken; the numbers of a host stand in the host's own file.</summary>
 public abstract record ShakeProfile
 {
+    /// <summary>Where it shakes most.</summary>
+    public abstract ShakeBand Band { get; }
+
     /// <summary>Random shakes at a speed, m/s, over a going.</summary>
     public abstract IReadOnlyList<RandomShake> Random(Going going, double speed);
 

@@ -4,9 +4,12 @@ namespace Ochema.Core.Loads;
 /// <param name="Label">In the user's words.</param>
 /// <param name="Table">Vertical acceleration, (m/s²)²/Hz, over frequency, Hz, over average going at <see cref="Reference"/>.</param>
 /// <param name="Along">Share of the vertical amplitude along and across the host.</param>
+/// <param name="Most">Where it shakes most.</param>
 /// <param name="Goings">Amplitude over smooth, average and rough going, as shares of the table.</param>
-public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequency, double Value)> Table, double Along, double Across, IReadOnlyList<double> Goings) : ShakeProfile
+public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequency, double Value)> Table, double Along, double Across, ShakeBand Most, IReadOnlyList<double> Goings) : ShakeProfile
 {
+    public override ShakeBand Band => Most;
+
     /// <summary>Speed the table is for, m/s, and the power of the speed that amplitudes grow with; 0 for what does not depend on it.</summary>
     public double Reference { get; init; } = 1;
 

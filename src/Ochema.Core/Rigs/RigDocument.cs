@@ -63,7 +63,7 @@ public sealed record CameraChoice
     [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale; leave empty for the catalogue", Measured = true)]
     public double? Mass { get; init; }
 
-    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 looks ahead, 180 looks back at the car")]
+    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 looks ahead, 180 looks back")]
     public double Pan { get; init; }
 
     [Measure("Tilted up", Dimension.Angle, -1.2, 1.2, HowTo = "below the horizon is negative")]
@@ -193,7 +193,7 @@ public sealed record RunConditions
     [Measure("Design speed", Dimension.Speed, 0, 70)]
     public required double Speed { get; init; }
 
-    [Measure("Head wind", Dimension.Speed, 0, 20, HowTo = "added to the car's speed")]
+    [Measure("Head wind", Dimension.Speed, 0, 20, HowTo = "added to the speed of travel")]
     public double HeadWind { get; init; }
 
     [Measure("Gusts", Dimension.Speed, 0, 20, HowTo = "on top of it; 5 m/s is a breezy day or passing a lorry")]

@@ -11,6 +11,8 @@ internal sealed class CameraMotion
     /// <summary>Below this a gimbal's motors take rotation out, Hz (judgement, 2–5).</summary>
     private const double GimbalCorner = 3;
 
+    private static readonly Vec3[] Axes = [Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ];
+
     private readonly RigDynamics dynamics;
     private readonly IReadOnlyList<RigMode> modes;
 
@@ -45,20 +47,30 @@ internal sealed class CameraMotion
         // Transfer of each mode at each frequency, for all sources.
         var transfer = Frequencies.Select(f => modes.Select(m => m.Transfer(2 * Math.PI * f)).ToArray()).ToArray();
         var kept = Frequencies.Select(f => b.Rig.Head is GimbalHead ? PictureSpread.Stabilised(f, GimbalCorner) : 1).ToArray();
+        var random = new double[3];
+        var moved = new double[count];
         foreach (var group in dynamics.Excitations.Random.GroupBy(e => e.Label))
         {
             var spectrum = new double[count];
             var host = dynamics.Excitations.OfHost.FirstOrDefault(h => h.Label == group.Key);
             foreach (var e in group)
+            {
                 for (var i = 0; i < count; i++)
                 {
-                    var s = e.Spectrum(Frequencies[i]) * kept[i];
+                    var s = e.Spectrum[i] * kept[i];
                     var r = Respond(transfer[i], e.Forces, m => m.Rotation);
                     var (pan, tilt) = (s * Power(r, up), s * Power(r, left));
                     Pan[i] += pan;
                     Tilt[i] += tilt;
                     spectrum[i] += pan + tilt + roll * roll * s * Power(r, view);
                 }
+                for (var axis = 0; axis < 3; axis++)
+                {
+                    for (var i = 0; i < count; i++)
+                        moved[i] = e.Spectrum[i] * Power(e.Host.Dot(Axes[axis]) - Math.Pow(2 * Math.PI * Frequencies[i], 2) * Along(transfer[i], e.Forces, Axes[axis]));
+                    random[axis] += FrequencyGrid.Integrate(Frequencies, moved);
+                }
+            }
             if (host is not null)
                 for (var i = 0; i < count; i++)
                 {
@@ -77,22 +89,19 @@ internal sealed class CameraMotion
             var power = s.Forces.Sum(f => Respond(h, f, m => m.Rotation) is var r ? 0.5 * (Power(r, up) + Power(r, left)) : 0);
             return (s.Shake.Frequency, power * (b.Rig.Head is GimbalHead ? PictureSpread.Stabilised(s.Shake.Frequency, GimbalCorner) : 1), s.Shake.Label);
         })];
-        Acceleration = [.. new[] { Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ }.Select(axis => Accelerates(axis, transfer))];
+        Acceleration = [.. Axes.Select((axis, i) => Accelerates(axis, random[i]))];
     }
 
     /// <summary>Of the camera against the ground: what the host does, and what the rig adds.</summary>
-    private (double Rms, double Peak) Accelerates(Vec3 axis, Complex[][] transfer)
+    /// <param name="random">Mean square of what is random, (m/s²)².</param>
+    private (double Rms, double Peak) Accelerates(Vec3 axis, double random)
     {
-        var random = 0.0;
-        foreach (var e in dynamics.Excitations.Random)
-            random += FrequencyGrid.Integrate(Frequencies, [.. Frequencies.Select((f, i) =>
-                e.Spectrum(f) * Power(e.Host.Dot(axis) - Math.Pow(2 * Math.PI * f, 2) * Along(transfer[i], e.Forces, axis)))]);
         var (steady, peaks) = (0.0, 0.0);
         foreach (var s in dynamics.Excitations.Steady)
         {
             var w = 2 * Math.PI * s.Shake.Frequency;
             var h = modes.Select(m => m.Transfer(w)).ToArray();
-            var squares = s.Forces.Select((f, i) => Power((new[] { Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ }[i].Dot(axis) > 0 ? s.Amplitudes[i] : 0) - w * w * Along(h, f, axis))).Sum();
+            var squares = s.Forces.Select((f, i) => Power((Axes[i].Dot(axis) > 0 ? s.Amplitudes[i] : 0) - w * w * Along(h, f, axis))).Sum();
             steady += squares / 2;
             peaks += Math.Sqrt(squares);
         }

@@ -6,10 +6,10 @@ namespace Ochema.Core.Sharpness;
 
 /// <summary>Something random that drives the modes of a rig.</summary>
 /// <param name="Label">In the user's words.</param>
-/// <param name="Spectrum">Of what drives, per Hz: acceleration of the host, (m/s²)², or pressure of the wind, Pa².</param>
+/// <param name="Spectrum">Of what drives, per Hz, over the <see cref="FrequencyGrid"/>: acceleration of the host, (m/s²)², or pressure of the wind, Pa².</param>
 /// <param name="Forces">Force on each mode for a unit of it.</param>
 /// <param name="Host">How far the host itself goes along with it: a direction with its share; zero for the wind.</param>
-internal sealed record Excitation(string Label, string Source, Func<double, double> Spectrum, double[] Forces, Vec3 Host);
+internal sealed record Excitation(string Label, string Source, double[] Spectrum, double[] Forces, Vec3 Host);
 
 /// <summary>A steady tremble that drives the modes.</summary>
 /// <param name="Forces">Force on each mode, N·kg^-½, by axis of the host; the axes are not in step.</param>
@@ -29,22 +29,24 @@ internal sealed class Excitations
     /// <summary>What the host itself does, for publishing and its own nodding.</summary>
     public IReadOnlyList<RandomShake> OfHost { get; }
 
-    public Excitations(RigModel model, IReadOnlyList<RigMode> modes, double speed)
+    /// <param name="frequencies">Of the grid, Hz.</param>
+    public Excitations(RigModel model, IReadOnlyList<RigMode> modes, double[] frequencies, double speed)
     {
         var rig = model.Builder.Rig;
         OfHost = model.Builder.Host.Shake.Random(rig.Run.Road, speed);
-        Random = [.. OfHost.SelectMany(s => OnBase(s, modes)), .. Wind(model, modes, speed)];
+        Random = [.. OfHost.SelectMany(s => OnBase(s, modes, frequencies)), .. Wind(model, modes, frequencies, speed)];
         Steady = [.. model.Builder.Host.Shake.Steady(speed, rig.Run.Rpm).Select(s =>
             new SteadyExcitation(s, [.. SteadyShares.Select(share => share * s.Amplitude)], [.. SteadyShares.Select((share, axis) => modes.Select(m => -share * s.Amplitude * m.Participation[axis]).ToArray())]))];
     }
 
-    private static IEnumerable<Excitation> OnBase(RandomShake s, IReadOnlyList<RigMode> modes)
+    private static IEnumerable<Excitation> OnBase(RandomShake s, IReadOnlyList<RigMode> modes, double[] frequencies)
     {
+        double[] spectrum = [.. frequencies.Select(s.Spectrum)];
         var axes = new[] { Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ };
         for (var axis = 0; axis < 3; axis++)
         {
             var share = Shares(s)[axis];
-            yield return new(s.Label, s.Source, s.Spectrum, [.. modes.Select(m => -share * m.Participation[axis])], share * axes[axis]);
+            yield return new(s.Label, s.Source, spectrum, [.. modes.Select(m => -share * m.Participation[axis])], share * axes[axis]);
         }
     }
 
@@ -55,7 +57,7 @@ internal sealed class Excitations
     /// Gusts about the mean relative wind, quasi-steady: drag follows 2·u/V, side force the yaw v/V (Holmes, "Wind Loading of Structures", ch. 5);
     /// lift that round members shed, keeping step over a few diameters (Blevins, "Flow-Induced Vibration", ch. 3).
     /// </summary>
-    private static IEnumerable<Excitation> Wind(RigModel model, IReadOnlyList<RigMode> modes, double speed)
+    private static IEnumerable<Excitation> Wind(RigModel model, IReadOnlyList<RigMode> modes, double[] frequencies, double speed)
     {
         var (b, run) = (model.Builder, model.Builder.Rig.Run);
         var blown = speed * b.WindFactor + run.HeadWind;
@@ -68,12 +70,12 @@ internal sealed class Excitations
         double[] On(double[] load) => [.. modes.Select(m => VectorMath.Dot(m.Shape, load))];
         double Gusts(double f, double factor) => Math.Pow(factor * q / mean, 2) * Turbulence.Spectrum(sigma, mean, f) * Turbulence.Admittance(f, size, mean);
         const string source = "von Kármán spectrum (ESDU 85020) with a third of the gusts as root mean square; length 1–10 m, judgement";
-        yield return new("gusts from ahead", source, f => Gusts(f, 2), On(model.WindLoad(0)), Vec3.Zero);
+        yield return new("gusts from ahead", source, [.. frequencies.Select(f => Gusts(f, 2))], On(model.WindLoad(0)), Vec3.Zero);
         var across = model.WindLoad(1);
         VectorMath.AddScaled(across, -1, model.WindLoad(2));
         for (var i = 0; i < across.Length; i++)
             across[i] /= MotionProfile.Yaw[1] - MotionProfile.Yaw[2];
-        yield return new("gusts from the side", source, f => Gusts(f, 1), On(across), Vec3.Zero);
+        yield return new("gusts from the side", source, [.. frequencies.Select(f => Gusts(f, 1))], On(across), Vec3.Zero);
         var wind = MotionProfile.WindDirection(0);
         foreach (var p in b.Pieces.Where(p => p.Section.Round && p.Length > 0.15))
         {
@@ -87,7 +89,7 @@ internal sealed class Excitations
             var lift = 0.5 * model.Density * normal * normal * d * Turbulence.Lift * Math.Sqrt(Math.Min(1, 2 * Turbulence.InStep * d / p.Length));
             for (var i = p.First; i < p.First + p.Count; i++)
                 model.System.AddMemberLoad(load, i, lift * wind.Cross(axis).Normalized());
-            yield return new($"wind shed off the {p.Label}", "Strouhal 0.2, lift 0.35 (Blevins), bandwidth 10 % (Vickery and Clark); from memory, 0.3–2 ×", f => Turbulence.Shedding(f, at), On(load), Vec3.Zero);
+            yield return new($"wind shed off the {p.Label}", "Strouhal 0.2, lift 0.35 (Blevins), bandwidth 10 % (Vickery and Clark); from memory, 0.3–2 ×", [.. frequencies.Select(f => Turbulence.Shedding(f, at))], On(load), Vec3.Zero);
         }
     }
 }

@@ -10,8 +10,9 @@ internal static class MemberLives
     public static IReadOnlyList<MemberLife> Of(RigModel model)
     {
         var d = model.Dynamics!;
-        var spectra = d.Excitations.Random.Select(e => (e.Forces, Spectrum: d.Frequencies.Select(e.Spectrum).ToArray())).ToList();
-        var amplitude = model.Modes.Select((m, n) => Math.Sqrt(spectra.Sum(s => s.Forces[n] == 0 ? 0 : s.Forces[n] * s.Forces[n] * m.MeanSquare(d.Frequencies, s.Spectrum)))).ToArray();
+        double Random(RigMode m, int n) => d.Excitations.Random.Sum(e => e.Forces[n] == 0 ? 0 : e.Forces[n] * e.Forces[n] * m.MeanSquare(d.Frequencies, e.Spectrum));
+        double Steady(RigMode m, int n) => d.Excitations.Steady.Sum(e => 0.5 * Math.Pow(m.Transfer(2 * Math.PI * e.Shake.Frequency).Magnitude, 2) * e.Forces.Sum(f => f[n] * f[n]));
+        var amplitude = model.Modes.Select((m, n) => Math.Sqrt(Random(m, n) + Steady(m, n))).ToArray();
         var list = new List<MemberLife>();
         Span<double> e = stackalloc double[12];
         foreach (var p in model.Builder.Pieces)

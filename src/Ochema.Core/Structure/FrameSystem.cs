@@ -256,7 +256,7 @@ internal sealed class FrameSystem
         var (du, dr) = Displacement(motion, worst);
         var words = du.Length >= 0.1 * dr.Length
             ? Along(du, "slide forward and back", "slide sideways", "move up and down")
-            : Along(dr, "roll about the car's length", "tip forward and back", "turn about the vertical");
+            : Along(dr, "roll about the length", "tip forward and back", "turn about the vertical");
         return new Mechanism(Model.Nodes[worst].Id, words);
     }
 

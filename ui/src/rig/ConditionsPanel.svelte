@@ -24,7 +24,7 @@
 <p class="text-quiet mt-0.5 text-sm">What the rig is judged for.</p>
 <Fields
   {session}
-  kind={catalogue.kind('run', 'run')}
+  kind={catalogue.conditions(session.doc.host)}
   value={session.doc.run as unknown as Record<string, unknown>}
   path="run"
 />

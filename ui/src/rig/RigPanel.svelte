@@ -28,7 +28,9 @@
 <h3 class="mt-4">Will the picture be sharp?</h3>
 <p class="text-sm">
   <b class="word-{sharpWords[report.sharpness.word].state}">{sharpWords[report.sharpness.word].word}.</b>
-  {report.sharpness.numbers.map((n) => `${n.id} ${n.pixels.toFixed(1)}`).join(', ')} px.
+  {report.sharpness.numbers.length
+    ? `${report.sharpness.numbers.map((n) => `${n.id} ${n.pixels.toFixed(1)}`).join(', ')} px.`
+    : report.sharpness.text}
   <a class="font-semibold underline" href="#/rig/{session.id}/shake">Why, and what to do</a>
 </p>
 <p class="text-sm">
@@ -45,7 +47,7 @@
   {fill(report.knock.text)}
 </p>
 
-<h3 class="mt-4">A pothole or kerb</h3>
+<h3 class="mt-4">If it is jolted</h3>
 <p class="text-sm">
   <b class="word-{report.shock.word}">{capital(words[report.shock.word])}, {percent(report.shock.use)}.</b>
   {fill(report.shock.text)}

@@ -108,8 +108,9 @@ export class SceneView {
       this.eye.near = 0.05 * this.scale;
       this.scene.add(new THREE.HemisphereLight(0xffffff, p.ground, 2.1), sun, this.car, this.rig, this.zones);
       const ground = groundGroup(p, this.scale);
-      // A head is carried at a rider's height.
+      // A head is carried at a rider's height; an aeroplane is shown in the air.
       if (input.host.kind === 'helmet') ground.position.z = -1.5;
+      if (input.host.kind === 'aeroplane') ground.position.z = -3;
       this.scene.add(ground);
     }
     if (this.input && this.input.host.id !== input.host.id) this.aimed = false;

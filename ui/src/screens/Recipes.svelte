@@ -19,6 +19,9 @@
     bicycle: 'On a bicycle',
     helmet: 'On a helmet',
     hide: 'From a parked car',
+    aeroplane: 'On an aeroplane',
+    boat: 'On a boat',
+    person: 'In the hand',
   };
   let groups = $derived([...new Set(recipes.map((r) => r.recipe.group))]);
   let group = $state('');

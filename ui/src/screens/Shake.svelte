@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, ApiError, ask, type Schemas } from '../api/client';
+  import { api, ApiError, ask, type Kind, type Schemas } from '../api/client';
   import { percent, quantity } from '../parts/quantity';
   import Fields from '../rig/Fields.svelte';
   import IsolatorFinder from '../shake/IsolatorFinder.svelte';
@@ -35,12 +35,11 @@
   });
 
   /** Only what belongs to the picture. */
-  const only = (station: string, id: string, names: string[]) => {
-    const kind = catalogue.kind(station, id);
-    return kind && { ...kind, fields: kind.fields.filter((f) => names.includes(f.name)), sketch: '' };
-  };
+  const only = (kind: Kind | undefined, names: string[]) =>
+    kind && { ...kind, fields: kind.fields.filter((f) => names.includes(f.name)), sketch: '' };
   let worst = $derived(report ? sharpWords[report.picture.word] : null);
   let shown = $derived(report?.modes[mode] ?? report?.modes[0]);
+  let going = $derived(catalogue.host(session.doc.host)?.going);
   let isolator = $derived(session.doc.isolator as unknown as (Record<string, unknown> & { kind: string }) | undefined);
 </script>
 
@@ -77,12 +76,32 @@
           {/each}
         </ul>
       {/if}
-      <p class="text-quiet mt-2 text-xs">
-        The camera feels {quantity(report.acceleration, 'acceleration')} root mean square, {quantity(
-          report.peak,
-          'acceleration',
-        )} at its peaks. {report.excitationSource}.
-      </p>
+      <h3 class="mt-3">What the camera feels</h3>
+      <table class="w-full text-sm tabular-nums">
+        <thead class="text-quiet text-xs">
+          <tr
+            ><th class="text-left font-normal">axis of the host</th><th class="text-right font-normal">usual (rms)</th
+            ><th class="text-right font-normal">peak</th></tr
+          >
+        </thead>
+        <tbody>
+          {#each report.acceleration as a (a.axis)}
+            <tr>
+              <th class="text-left font-normal">{a.axis}</th>
+              <td class="text-right">{quantity(a.rms, 'acceleration')}</td>
+              <td class="text-right">{quantity(a.peak, 'acceleration')}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      <h3 class="mt-3">What shakes it, and how sure that is</h3>
+      <ul class="text-quiet text-xs">
+        {#each report.sources as s (s.label)}<li><b>{s.label}:</b> {s.source}.</li>{/each}
+        {#each report.steady as s (s.label)}<li>
+            <b>{s.label}, {quantity(s.frequency, 'frequency')}:</b>
+            {s.source}.
+          </li>{/each}
+      </ul>
     </section>
     <div class="grid min-h-0 min-w-0 grid-rows-[auto_1fr]">
       <div class="border-rule bg-base-200 border-b px-2 pt-1">
@@ -109,14 +128,14 @@
       <h3 class="mt-4">Lens and shutter</h3>
       <Fields
         {session}
-        kind={only('camera', 'camera', ['lens', 'frameRate', 'exposure', 'stabiliser', 'delivery'])}
+        kind={only(catalogue.kind('camera', 'camera'), ['lens', 'frameRate', 'exposure', 'stabiliser', 'delivery'])}
         value={session.doc.camera as unknown as Record<string, unknown>}
         path="camera"
       />
-      <h3 class="mt-4">Road and engine</h3>
+      <h3 class="mt-4">{going ? `${going.label} and engine` : 'Road and engine'}</h3>
       <Fields
         {session}
-        kind={only('run', 'run', ['speed', 'road', 'rpm'])}
+        kind={only(catalogue.conditions(session.doc.host), ['speed', 'road', 'rpm'])}
         value={session.doc.run as unknown as Record<string, unknown>}
         path="run"
       />

@@ -35,6 +35,8 @@
     const s = scale(log.density, TOP, MIDDLE - 12);
     return 'M' + log.frequencies.map((f, i) => `${x(f).toFixed(1)} ${s.y(log.density[i]!).toFixed(1)}`).join('L');
   });
+  /** One dash for each source of shaking, as in the key below. */
+  const dashes = ['1 2', '5 2', '8 2 1 2', '3 3', '10 3', '2 5'];
   const ticks = [0.5, 1, 2, 5, 10, 20, 50, 100, 200];
   /** Names above their lines, pushed apart. */
   let labels = $derived.by(() => {
@@ -57,14 +59,35 @@
       <path d="M{x(t)} {TOP}V{BOTTOM}" stroke="var(--rule)" />
       <text x={x(t)} y={BOTTOM + 15} text-anchor="middle" font-size="11" fill="currentColor">{t}</text>
     {/each}
-    <rect x={x(8)} y={TOP} width={x(16) - x(8)} height={BOTTOM - TOP} fill="var(--tight)" opacity="0.1" />
-    <text x={x(11.3)} y={BOTTOM - 5} text-anchor="middle" font-size="10.5" fill="var(--quiet)">wheel hop</text>
+    <rect
+      x={x(report.band.low)}
+      y={TOP}
+      width={x(report.band.high) - x(report.band.low)}
+      height={BOTTOM - TOP}
+      fill="var(--tight)"
+      opacity="0.1"
+    />
+    <text
+      x={x(Math.sqrt(report.band.low * report.band.high))}
+      y={BOTTOM - 5}
+      text-anchor="middle"
+      font-size="10.5"
+      fill="var(--quiet)">{report.band.label}</text
+    >
     <path
       d="{line(report.rotation, upper.y)}L{x(high)} {MIDDLE - 12}L{x(low)} {MIDDLE - 12}Z"
       fill="var(--holds)"
       opacity="0.16"
     />
     <path d={line(report.rotation, upper.y)} fill="none" stroke="var(--holds)" stroke-width="2" />
+    {#each report.sources as s, i (s.label)}
+      <path
+        d={line(s.rotation, upper.y)}
+        fill="none"
+        stroke="currentColor"
+        stroke-dasharray={dashes[i % dashes.length]}
+      />
+    {/each}
     <path
       d={line(report.excitation, lower.y)}
       fill="none"
@@ -81,10 +104,13 @@
           stroke-dasharray="2 3"
         />
         <text
-          x={x(s.frequency) + (s.frequency > 100 ? -3 : 3)}
+          x={x(s.frequency) + (s.frequency > 80 ? -3 : 3)}
           y={MIDDLE + 16 + 12 * order}
-          text-anchor={s.frequency > 100 ? 'end' : 'start'}
+          text-anchor={s.frequency > 80 ? 'end' : 'start'}
           font-size="10"
+          stroke="var(--color-base-200)"
+          stroke-width="3"
+          paint-order="stroke"
           fill="var(--color-accent)">{s.label.replace('engine, ', '')}</text
         >
       {/if}
@@ -141,4 +167,16 @@
       >six decades each; host: {report.excitationLabel}</text
     >
   </svg>
+  <ul
+    class="text-quiet flex flex-wrap gap-x-4 pb-1 pl-[52px] text-xs"
+    aria-label="Lines of the camera's turning, by what drives it"
+  >
+    {#each report.sources as s, i (s.label)}
+      <li class="flex items-center gap-1">
+        <svg width="26" height="6" aria-hidden="true"
+          ><path d="M0 3H26" stroke="currentColor" stroke-dasharray={dashes[i % dashes.length]} /></svg
+        >{s.label}
+      </li>
+    {/each}
+  </ul>
 </div>

@@ -24,6 +24,29 @@ class CatalogueState {
   kind(station: string, id: string) {
     return this.kinds.find((k) => k.station === station && k.id === id);
   }
+
+  /** The conditions as a host calls them: what it goes over is road, air, water or gait. */
+  conditions(hostId: string): Kind | undefined {
+    const run = this.kind('run', 'run');
+    const going = this.host(hostId)?.going;
+    if (!run || !going) return run;
+    return {
+      ...run,
+      fields: run.fields.map((f) =>
+        f.name === 'road'
+          ? {
+              ...f,
+              label: going.label,
+              choices:
+                f.choices?.map((c) => ({
+                  ...c,
+                  label: going[c.id as 'smooth' | 'average' | 'rough'] ?? c.label,
+                })) ?? null,
+            }
+          : f,
+      ),
+    };
+  }
 }
 
 export const catalogue = new CatalogueState();

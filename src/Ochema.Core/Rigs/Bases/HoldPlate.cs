@@ -26,10 +26,10 @@ public sealed record HoldPlate : BaseKind
     [Measure("Plate thickness", Dimension.Length, 0.002, 0.03, HowTo = "6 mm aluminium or 18 mm plywood are usual")]
     public double Thickness { get; init; } = 0.006;
 
-    [Measure("Plate length", Dimension.Length, 0.12, 1.2, HowTo = "along the car")]
+    [Measure("Plate length", Dimension.Length, 0.12, 1.2, HowTo = "fore and aft")]
     public double Length { get; init; } = 0.30;
 
-    [Measure("Plate width", Dimension.Length, 0.12, 1.2, HowTo = "across the car")]
+    [Measure("Plate width", Dimension.Length, 0.12, 1.2, HowTo = "from side to side")]
     public double Width { get; init; } = 0.30;
 
     [Measure("Spacers", Dimension.Length, 0.005, 0.1, HowTo = "top of the hold to the underside of the plate")]

@@ -17,13 +17,13 @@ public sealed record RailTable : BaseKind
     [Part("Feet", Except = "pad")]
     public HoldKind Hold { get; init; } = new Cup { Stock = "cup-150" };
 
-    [Measure("Tube length", Dimension.Length, 0.3, 2, HowTo = "across the car")]
+    [Measure("Tube length", Dimension.Length, 0.3, 2, HowTo = "from side to side")]
     public double Length { get; init; } = 1.0;
 
-    [Measure("Tubes apart", Dimension.Length, 0.15, 1.2, HowTo = "along the car, middle to middle")]
+    [Measure("Tubes apart", Dimension.Length, 0.15, 1.2, HowTo = "fore and aft, middle to middle")]
     public double Apart { get; init; } = 0.45;
 
-    [Measure("Posts apart", Dimension.Length, 0.2, 1.9, HowTo = "across the car: flat spots only")]
+    [Measure("Posts apart", Dimension.Length, 0.2, 1.9, HowTo = "from side to side: flat spots only")]
     public double PostsApart { get; init; } = 0.8;
 
     [Measure("Post height", Dimension.Length, 0.02, 0.4, HowTo = "hold to the tube")]

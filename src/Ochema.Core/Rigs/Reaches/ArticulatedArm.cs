@@ -23,7 +23,7 @@ public sealed record ArticulatedArm : ReachKind
     [Measure("Upper link leans", Dimension.Angle, -1.4, 1.4, HowTo = "forward from upright")]
     public double UpperLean { get; init; } = 0.3;
 
-    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0: the arm leans along the car")]
+    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0: the arm leans ahead")]
     public double Heading { get; init; }
 
     [Measure("Joint torque measured", Dimension.Torque, 0.2, 100, HowTo = "scale reading × arm length when it slips; leave empty for the usual", Measured = true)]

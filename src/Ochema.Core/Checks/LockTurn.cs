@@ -1,0 +1,17 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>A tube that turns in its lock: k·|M·axis| ≤ what the lock holds; bending is carried by the overlap.</summary>
+public sealed class LockTurn(RigBuilder b, string station, string id, int spring, Vec3 axis, double torque) : Check(id + ".turn", station, id, "Lock of the pole turns")
+{
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var m = Math.Abs(f.Spring(spring).Moment.Dot(axis));
+        sheet?.Formula("{k} × {M} ÷ {T}", "friction lock, moment about the pole", "Grit and water in the lock; a set screw through both tubes holds better.")
+            .Factor(b, FactorTable.Friction).Term("M", "moment about the pole", m, Dimension.Torque).Term("T", "holding torque", torque, Dimension.Torque, "as you measured it; twist locks 3–8 N·m, judgement");
+        return Ratio(b.Factors[FactorTable.Friction] * m, torque);
+    }
+}
