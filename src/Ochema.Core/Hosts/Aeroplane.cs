@@ -117,7 +117,7 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
             double[][] Section(double y, double c) => [.. foil.Select(p => new[] { 0.05 + p.X * c, side * y, Under + p.Z * c })];
             return new(i, "paint", [Section(0, chord), Section(span / 4, chord), Section(span / 2 - 0.15, 0.82 * chord), Section(span / 2, 0.4 * chord)]);
         }
-        HostSurface Strut(string i, double side) => HostDrawing.Tube(i, "trim", strut, StrutFoot with { Y = side * StrutFoot.Y }, StrutTop with { Y = side * StrutTop.Y });
+        HostSurface Strut(string i, double side) => HostDrawing.Tube(i, "trim", strut, [.. Enumerable.Range(0, 7).Select(k => (1 - k / 6.0) * StrutFoot + k / 6.0 * StrutTop).Select(p => p with { Y = side * p.Y })]);
         HostSurface Leg(string i, double side) => HostDrawing.Tube(i, "trim", 0.04, new Vec3(-0.2, side * 0.5, 0.85), new Vec3(-0.3, side * 1.1, 0.25));
         List<HostSurface> list =
         [
@@ -125,6 +125,7 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
             HostDrawing.Body("screen", "glass", (0.92, 1.62, 0.30, 0.14), (0.7, 1.74, 0.45, 0.22), (0.35, 1.86, 0.50, 0.20)),
             Wing("wing-left", 1), Wing("wing-right", -1), Strut("strut", 1), Strut("strut-right", -1), Leg("gear-leg", 1), Leg("gear-leg-right", -1),
             HostDrawing.Tube("nose-leg", "trim", 0.05, new Vec3(1.45, 0, 0.9), new Vec3(1.45, 0, 0.25)),
+            HostDrawing.Tube("cabin-tube", "trim", 0.0222, new Vec3(0.55, 0.42, 1.78), new Vec3(0.55, 0.14, 1.78), new Vec3(0.55, -0.14, 1.78), new Vec3(0.55, -0.42, 1.78)),
             HostDrawing.Face("fin", "paint", new(-4.0, 0, 1.5), new(-4.7, 0, 1.5), new(-4.8, 0, 2.55), new(-4.5, 0, 2.55)),
             HostDrawing.Face("tailplane", "paint", new(-4.0, 1.6, 1.5), new(-4.6, 1.6, 1.5), new(-4.6, -1.6, 1.5), new(-4.0, -1.6, 1.5)),
             HostDrawing.Face("propeller", "trim", new(2.12, 0.94, 1.19), new(2.12, 0.94, 1.06), new(2.12, -0.94, 1.06), new(2.12, -0.94, 1.19)),

@@ -135,7 +135,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
             list.Add(new HostSurface("deck", "paint", [Frame(h - 0.3, 0.45 * w, f + 0.05, f), Frame(0.4, 0.9 * w, f + 0.06, f), Frame(0.35, 0.95 * w, f + 0.03, f)]));
         else
         {
-            list.Add(HostDrawing.Face("thwart", "trim", new(-0.08, w - 0.1, f - 0.12), new(-0.32, w - 0.1, f - 0.12), new(-0.32, -w + 0.1, f - 0.12), new(-0.08, -w + 0.1, f - 0.12)));
+            list.Add(new HostSurface("thwart", "thwart", Surface(Sites.First(s => s.Id == "thwart")).Grid()));
             list.Add(HostDrawing.Face("transom", "trim", new(-h + 0.02, 0.83 * w, f), new(-h + 0.02, -0.83 * w, f), new(-h + 0.02, -0.6 * w, -0.05), new(-h + 0.02, 0.6 * w, -0.05)));
         }
         if (engine is not null)

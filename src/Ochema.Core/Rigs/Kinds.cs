@@ -63,6 +63,9 @@ public abstract record HeadKind : Kind
 {
     /// <summary>Builds from the reach's mount; returns the camera's seat.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
+
+    /// <summary>Catalogue id of what it is.</summary>
+    internal abstract string Row { get; }
 }
 
 /// <summary>A strut from the load path back to the host.</summary>

@@ -123,6 +123,61 @@ public class PictureTests
     }
 
     [Fact]
+    public void AHeavyGimbalOnARigidBoomSmearsOverARoughRoadAndOnATunedArmDoesNot()
+    {
+        var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document;
+        rig = rig with
+        {
+            Head = new GimbalHead { Stock = "gimbal-medium", Room = 0.35 },
+            Camera = rig.Camera with { Mass = 2.2 },
+            Reach = new Ochema.Core.Rigs.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 120 },
+            Run = rig.Run with { Road = Going.Rough },
+        };
+        var tuned = rig with { Isolator = ((SpringArm)rig.Isolator) with { Spring = "ext-2x16", Count = 3, Along = 0.15, Damping = 0.4 } };
+        Assert.InRange(Shake(tuned).Soft!.Angle!.Value, -0.1, 0.1);
+        var rigid = Number(rig with { Isolator = new NoIsolator() }, "smear");
+        Assert.True(rigid > 1.5, $"{rigid}");
+        Assert.True(Number(tuned, "smear") < 1, $"{Number(tuned, "smear")}");
+        // Without its damper the same arm rocks on.
+        Assert.True(Number(tuned with { Isolator = ((SpringArm)tuned.Isolator) with { Damping = 0.05 } }, "smear") > Number(tuned, "smear"));
+    }
+
+    [Fact]
+    public void AGimbalOutOfBalanceIsShakenAndABalancedOneHardly()
+    {
+        var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document;
+        double Smear(double off) => Number(rig with { Head = ((GimbalHead)rig.Head) with { Imbalance = off } }, "smear");
+        Assert.True(Smear(0.005) > 1.5 * Smear(0.0005), $"{Smear(0.005)} against {Smear(0.0005)}");
+        // A rigid head passes on all of its seat's turning: worse than any careful gimbal.
+        Assert.True(Number(rig with { Head = new FluidHead() }, "smear") > Smear(0.0015));
+    }
+
+    [Fact]
+    public void TheSearchTrimsSpringsForAHeavyGimbal()
+    {
+        var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document;
+        rig = rig with
+        {
+            Reach = new Ochema.Core.Rigs.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 240 },
+            Base = ((Ochema.Core.Rigs.Bases.TubeClamp)rig.Base) with { Torque = 30, Largest = 0.06 },
+        };
+        var arms = IsolatorSearch.Of(rig, Catalogue.Shipped).Where(c => c.Document.Isolator is SpringArm).ToList();
+        Assert.NotEmpty(arms);
+        Assert.Contains(arms, a => ((SpringArm)a.Document.Isolator).Cut > 0 && a.Title.Contains("coils cut off"));
+        Assert.All(arms, a => Assert.InRange(Shake(a.Document).Soft!.Angle!.Value, -0.053, 0.053));
+    }
+
+    [Fact] // ζ = c·(a/L)²/(2√(k·m)): the damper's lever counts twice
+    public void TheDampersRateFollowsFromItsLever()
+    {
+        var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document;
+        var arm = (SpringArm)rig.Isolator with { Damping = 0.4 };
+        var soft = Shake(rig with { Isolator = arm }).Soft!;
+        var k = soft.Load * Math.Pow(2 * Math.PI * soft.Frequency, 2);
+        Near.Share(0.4, soft.Damper!.Value * Math.Pow(arm.Along / arm.Link, 2) / (2 * Math.Sqrt(k * soft.Load)), 1e-9);
+    }
+
+    [Fact]
     public void TheSearchForASoftMountKeepsWithinTravelAndNeverBeatsItsOwnNumbers()
     {
         var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);

@@ -29,7 +29,7 @@
 
 <div class="mt-1 flex gap-1">
   <button class="btn btn-xs border-rule bg-base-100" disabled={busy} onclick={search}
-    >{busy ? 'Trying 73 mounts …' : 'Find a soft mount'}</button
+    >{busy ? 'Trying mounts and springs …' : 'Find a soft mount'}</button
   >
   {#if busy}<button class="btn btn-xs btn-ghost" onclick={() => stop?.abort()}>Stop</button>{/if}
 </div>

@@ -78,6 +78,8 @@
     <dd class="text-right">{quantity(soft.levelLoad!, 'mass')}</dd>
     <dt>Spring rate, wanted</dt>
     <dd class="text-right">{quantity(soft.rate!, 'stiffness')}, {quantity(soft.levelRate!, 'stiffness')}</dd>
+    <dt>Damper beside the spring</dt>
+    <dd class="text-right">{quantity(soft.damper!, 'damping-rate')}</dd>
   {:else}
     <dt>Sags, of its travel</dt>
     <dd class="text-right">{quantity(soft.sag, 'length')}, {quantity(soft.travel, 'length')}</dd>

@@ -13,5 +13,7 @@ public sealed record BallHead : HeadKind
     [Measure("Holding torque measured", Dimension.Torque, 0.2, 200, HowTo = "scale reading × lever when it slips; leave empty for the usual", Measured = true)]
     public double? HoldingTorque { get; init; }
 
+    internal override string Row => Stock;
+
     public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Ball turns");
 }

@@ -29,9 +29,11 @@ public sealed record CradleHead : HeadKind
     /// <summary>Band over the top: what a rubber band or hook-and-loop holds, N (judgement, 10–40).</summary>
     private const double Band = 20;
 
+    internal override string Row => "cradle";
+
     public override Mount Build(RigBuilder b, Mount from)
     {
-        var row = b.Stock.Find<HeadRow>("heads", "cradle");
+        var row = b.Stock.Find<HeadRow>("heads", Row);
         var sheet = b.Stock.Material(Sheet);
         var body = b.Stock.Find<CameraRow>("cameras", b.Rig.Camera.Body);
         var inside = body.Width + 2 * Pad;

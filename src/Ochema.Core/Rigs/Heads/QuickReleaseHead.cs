@@ -14,5 +14,7 @@ public sealed record QuickReleaseHead : HeadKind
     [Measure("Holding torque measured", Dimension.Torque, 0.2, 60, HowTo = "scale reading × lever when the plate slips; leave empty for the usual", Measured = true)]
     public double? HoldingTorque { get; init; }
 
+    internal override string Row => Stock;
+
     public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Plate slips in its clamp");
 }

@@ -51,14 +51,22 @@ public sealed record SpringArm : IsolatorKind
         return new(Link, Along, Above, Math.Round(Count) * HelicalSpring.Trimmed(row.Rate, row.Coils, cut), row.FreeLength - cut * row.Wire, Math.Round(Count) * row.InitialTension);
     }
 
+    /// <summary>Mass of both links, kg.</summary>
+    private double Links => 0.9 * Link * 2;
+
+    /// <summary>Mass at its end: camera, lens, head and half of the links, kg.</summary>
+    public double Payload(RigDocument rig, Catalogue stock)
+    {
+        var camera = rig.Camera.Mass ?? stock.Find<CameraRow>("cameras", rig.Camera.Body).Mass + stock.Find<LensRow>("lenses", rig.Camera.Lens).Mass;
+        return camera + stock.Find<HeadRow>("heads", rig.Head.Row).Mass + Links / 2;
+    }
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<SpringRow>("springs", Spring);
         var arm = Arm(b.Stock);
-        var camera = b.Stock.Find<CameraRow>("cameras", b.Rig.Camera.Body).Mass + b.Stock.Find<LensRow>("lenses", b.Rig.Camera.Lens).Mass;
-        var head = b.Rig.Head.GetType().GetProperty("Stock")?.GetValue(b.Rig.Head) is string id && b.Stock.Has("heads", id) ? b.Stock.Find<HeadRow>("heads", id).Mass : 0.3;
-        var links = 0.9 * Link * 2;
-        var payload = (b.Rig.Camera.Mass ?? camera) + head + links / 2;
+        var links = Links;
+        var payload = Payload(b.Rig, b.Stock);
         var rest = arm.Rest(payload);
         var angle = rest ?? (arm.LevelMass > payload ? Stop : -Stop);
         var heading = new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
@@ -75,13 +83,19 @@ public sealed record SpringArm : IsolatorKind
         b.Checks.Add(new ArmLevel(arm, payload, angle, Stop));
         foreach (var f in Advice(arm, row, payload, rest))
             b.Findings.Add(f);
-        b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link, Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate);
+        b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link, Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(rate, payload));
         b.Part("isolator", $"Parallelogram arm {Link * 1000:0} mm, {Math.Round(Count):0} × {row.Name.ToLowerInvariant()}", links + 0.3, 45 + row.Price * Math.Round(Count));
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", "isolator", "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
         b.Shape("arm-coil", "isolator", "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ), b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);
         return new Mount(end, b.Position(end), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ);
     }
+
+    /// <summary>
+    /// Rate of a damper beside the spring, at the spring's point of the link, that gives the damping ratio, N·s/m: 2ζ·√(k·m)·(L ÷ a)²
+    /// (its lever counts twice: once for the force, once for the speed).
+    /// </summary>
+    private double Damper(double rate, double payload) => 2 * Damping * Math.Sqrt(rate * payload) * Math.Pow(Link / Along, 2);
 
     private IEnumerable<ReportFinding> Advice(ParallelogramArm arm, SpringRow row, double payload, double? rest)
     {
