@@ -25,7 +25,7 @@ internal static class FigureBuilder
             PanelFrame.Of(b.Rig.Site.Id, s), Handles(b));
     }
 
-    /// <summary>Wind and inertia as two arrows at the camera.</summary>
+    /// <summary>Wind or water and inertia as two arrows at the camera.</summary>
     public static IReadOnlyList<LoadArrow> Arrows(RigModel model, CaseForces f)
     {
         var b = model.Builder;
@@ -33,10 +33,12 @@ internal static class FigureBuilder
         var wind = Vec3.Zero;
         foreach (var face in b.Faces.Where(x => x.Node == b.Camera.Node))
             wind += f.Pressure * face.BoxForce(f.Wind);
+        if (f.Case.Dunk)
+            wind = model.Water(b.Camera.Node, b.Rig.Run.Speed);
         var inertia = b.Camera.Mass * f.Case.Field;
         var list = new List<LoadArrow>();
         if (wind.Length > 0.5)
-            list.Add(new("wind", at.ToArray(), wind.ToArray()));
+            list.Add(new(f.Case.Dunk ? "water" : "wind", at.ToArray(), wind.ToArray()));
         if (inertia.Length > 0.5)
             list.Add(new("weight and motion", at.ToArray(), inertia.ToArray()));
         return list;

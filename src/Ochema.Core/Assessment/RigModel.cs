@@ -107,7 +107,7 @@ internal sealed class RigModel
             if (windLoads[w].Yaw == c.Wind)
                 coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
-        coefficients[dunkLoad] = c.Dunk ? 0.5 * Water * speed * speed : 0;
+        coefficients[dunkLoad] = c.Dunk ? 0.5 * WaterDensity * speed * speed : 0;
         if (c.Dynamic)
             Dynamics!.Coefficients(c, speed, coefficients.AsSpan(dynamic));
         var lines = state.Lines;
@@ -162,7 +162,7 @@ internal sealed class RigModel
                         nodes.Add(new ModelNodeLoad(Builder.NodeId(face.Node)) { F = (q * face.BoxForce(MotionProfile.WindDirection(MotionProfile.Yaw[c.Wind]))).ToArray() });
             }
         if (c.Dunk)
-            nodes.AddRange(Splashes().Select(s => new ModelNodeLoad(Builder.NodeId(s.Node)) { F = (0.5 * Water * speed * speed * s.Force).ToArray() }));
+            nodes.AddRange(Splashes().Select(s => new ModelNodeLoad(Builder.NodeId(s.Node)) { F = (0.5 * WaterDensity * speed * speed * s.Force).ToArray() }));
         if (c.Knock != Vec3.Zero)
             nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
         return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
@@ -172,8 +172,11 @@ internal sealed class RigModel
     private IEnumerable<(int Node, Vec3 Force)> Splashes() =>
         Builder.Faces.Where(f => f.Node == Builder.Camera.Node || f.Node == Builder.SecondCamera?.Node).Select(f => (f.Node, f.BoxForce(MotionProfile.WindDirection(0))));
 
+    /// <summary>Force of a splash on one of the cameras at a speed, m/s, N.</summary>
+    public Vec3 Water(int node, double speed) => 0.5 * WaterDensity * speed * speed * Splashes().Where(s => s.Node == node).Aggregate(Vec3.Zero, (sum, s) => sum + s.Force);
+
     /// <summary>Density of fresh water, kg/m³; the sea's 2.5 % more is within the doubt of a splash.</summary>
-    private const double Water = 1000;
+    private const double WaterDensity = 1000;
 
     private double Airspeed(double q) => Math.Sqrt(2 * q / density);
 

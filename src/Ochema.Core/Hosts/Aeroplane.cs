@@ -113,7 +113,11 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
         HostSurface Wing(string i, double side)
         {
             // Sections along y: an aerofoil as a closed strip.
-            (double X, double Z)[] foil = [(0.5, 0.02), (0.4, 0.11), (0.15, 0.155), (-0.2, 0.11), (-0.5, 0.02), (-0.2, 0.0), (0.2, 0.0), (0.42, 0.0), (0.5, 0.02)];
+            (double X, double Z)[] foil =
+            [
+                (0.5, 0.02), (0.48, 0.06), (0.42, 0.10), (0.32, 0.135), (0.15, 0.155), (0, 0.145), (-0.2, 0.11), (-0.36, 0.06), (-0.5, 0.02),
+                (-0.36, 0.01), (-0.2, 0), (-0.1, 0), (0, 0), (0.2, 0), (0.35, 0), (0.46, 0.005), (0.5, 0.02),
+            ];
             double[][] Section(double y, double c) => [.. foil.Select(p => new[] { 0.05 + p.X * c, side * y, Under + p.Z * c })];
             return new(i, "paint", [Section(0, chord), Section(span / 4, chord), Section(span / 2 - 0.15, 0.82 * chord), Section(span / 2, 0.4 * chord)]);
         }

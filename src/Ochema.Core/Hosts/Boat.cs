@@ -122,7 +122,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         var (h, w, f) = (length / 2, beam / 2, freeboard);
         // The hull as strips from the keel to the gunwale, bow to stern.
         double[][] Frame(double x, double wide, double keel, double sheer) =>
-            [.. new[] { 1.0, 0.95, 0.75, 0.4, 0, -0.4, -0.75, -0.95, -1 }.Select(t => new[] { x, wide * Math.Sign(t) * Math.Sqrt(1 - Math.Pow(1 - Math.Abs(t), 2)), keel + (sheer - keel) * Math.Pow(Math.Abs(t), 2.2) })];
+            [.. Enumerable.Range(-8, 17).Select(k => -k / 8.0).Select(t => new[] { x, wide * Math.Sign(t) * Math.Sqrt(1 - Math.Pow(1 - Math.Abs(t), 2)), keel + (sheer - keel) * Math.Pow(Math.Abs(t), 2.2) })];
         List<HostSurface> list =
         [
             new("hull", "paint", [Frame(h, 0.02, f - 0.12, f + 0.08), Frame(h - 0.35, 0.55 * w, -0.05, f + 0.05), Frame(h * 0.4, 0.92 * w, -0.14, f + 0.01), Frame(-h * 0.3, w, -0.15, f), Frame(-h + 0.02, decked ? 0.1 * w : 0.85 * w, decked ? f - 0.1 : -0.1, f)]),

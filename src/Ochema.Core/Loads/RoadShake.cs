@@ -36,5 +36,7 @@ public sealed record RoadShake(QuarterCar Wheels, double Base, Engine? Engine) :
         ];
     }
 
+    public override double? Revolutions(double speed) => Engine?.Rpm(speed);
+
     public override IReadOnlyList<SineShake> Steady(double speed, double? rpm) => Engine?.Orders(speed, rpm) ?? [];
 }

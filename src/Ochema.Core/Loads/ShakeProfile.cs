@@ -28,6 +28,9 @@ public abstract record ShakeProfile
     /// <summary>Where it shakes most.</summary>
     public abstract ShakeBand Band { get; }
 
+    /// <summary>Revolutions a minute that its engine usually does at a speed, m/s; null where none runs.</summary>
+    public virtual double? Revolutions(double speed) => null;
+
     /// <summary>Random shakes at a speed, m/s, over a going.</summary>
     public abstract IReadOnlyList<RandomShake> Random(Going going, double speed);
 

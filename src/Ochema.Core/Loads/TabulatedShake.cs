@@ -28,5 +28,7 @@ public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequenc
         return amplitude <= 0 ? [] : [new("carried", Label, f => amplitude * amplitude * SpectrumTable.At(Table, f), Along, Across, Source, Growth)];
     }
 
+    public override double? Revolutions(double speed) => Engine?.Rpm(speed);
+
     public override IReadOnlyList<SineShake> Steady(double speed, double? rpm) => Engine is not { } e ? [] : [.. e.Orders(speed, rpm), .. Propeller?.Orders(rpm ?? e.Rpm(speed)) ?? []];
 }

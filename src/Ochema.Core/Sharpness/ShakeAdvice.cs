@@ -1,5 +1,7 @@
 using Ochema.Core.Assessment;
+using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
+using Ochema.Core.Rigs.Bases;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Sharpness;
@@ -13,7 +15,7 @@ public static class ShakeAdvice
         var now = Worst(rig, stock);
         return [.. Candidates(rig, stock).Select(c => (c, Numbers: Try(c.Rig, stock))).Where(x => x.Numbers is not null)
             .Select(x => new ShakeChange(x.c.Id, x.c.Title, x.Numbers!.Numbers[0].Pixels, x.Numbers.Numbers[1].Pixels, x.Numbers.Numbers[2].Pixels, x.Numbers.Word, x.c.Rig))
-            .OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Where(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble)) < 0.95 * now || c.Smear < 0.7 * now).Take(8)];
+            .OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Where(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble)) < 0.9 * now || c.Smear < 0.7 * now).Take(8)];
     }
 
     private static double Worst(RigDocument rig, Catalogue stock) => Try(rig, stock)?.Numbers.Max(n => n.Pixels) ?? double.MaxValue;
@@ -41,6 +43,10 @@ public static class ShakeAdvice
             yield return ("lower-riser", "A riser a third lower", rig with { Reach = riser with { Height = Math.Max(0.02, riser.Height * 2 / 3) } });
         if (rig.Reach is not Rigs.Reaches.NoReach)
             yield return ("no-reach", "The head straight on the base", rig with { Reach = new Rigs.Reaches.NoReach() });
+        foreach (var (id, title, spread) in Spread(rig))
+            yield return (id, title, rig with { Base = spread });
+        if (rig.Isolator is Rigs.Isolators.SpringArm { Damping: < 0.3 } soft)
+            yield return ("damper", "A damper on the arm, set to 40 %", rig with { Isolator = soft with { Damping = 0.4 } });
         foreach (var c in Instead.Of(rig, "isolator", stock))
             yield return ("isolator-" + c.Id, c.Title, c.Changed);
         if (rig.Camera.Exposure > 1.0 / 400)
@@ -50,5 +56,20 @@ public static class ShakeAdvice
             yield return ("wider-lens", $"A wider lens: {wider.Name}", rig with { Camera = rig.Camera with { Lens = wider.Id } });
         if (rig.Run.Speed > 8)
             yield return ("slower", "A third slower", rig with { Run = rig.Run with { Speed = rig.Run.Speed * 2 / 3 } });
+        if ((rig.Run.Rpm ?? HostLibrary.Find(rig.Host)!.Shake.Revolutions(rig.Run.Speed)) is > 0 and var rpm)
+            foreach (var (id, title, times) in new[] { ("faster-engine", "A gear down, engine a third faster", 4.0 / 3), ("slower-engine", "A gear up, engine a quarter slower", 0.75) })
+                yield return (id, title, rig with { Run = rig.Run with { Rpm = Math.Round(rpm * times) } });
+    }
+
+    /// <summary>The base with its feet further apart.</summary>
+    private static IEnumerable<(string Id, string Title, BaseKind Base)> Spread(RigDocument rig)
+    {
+        const double further = 4.0 / 3;
+        if (rig.Base is HoldPlate plate)
+            yield return ("spread", "Feet a third further apart, larger plate", plate with { Length = Math.Min(1.2, plate.Length * further), Width = Math.Min(1.2, plate.Width * further) });
+        if (rig.Base is TubeClamp { Count: >= 2 } clamps)
+            yield return ("spread", "Clamps a third further apart", clamps with { Apart = Math.Min(0.8, clamps.Apart * further) });
+        if (rig.Base is RailTable table)
+            yield return ("spread", "Tubes a third further apart", table with { Apart = Math.Min(1.2, table.Apart * further) });
     }
 }

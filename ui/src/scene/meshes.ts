@@ -8,6 +8,7 @@ export interface Palette {
   glass: THREE.Color;
   trim: THREE.Color;
   ground: THREE.Color;
+  water: THREE.Color;
   sky: THREE.Color;
   accent: THREE.Color;
   holds: THREE.Color;
@@ -24,6 +25,7 @@ export function palette(): Palette {
     glass: read('--glass'),
     trim: read('--trim'),
     ground: read('--ground'),
+    water: read('--water'),
     sky: read('--sky'),
     accent: read('--color-accent'),
     holds: read('--holds'),
@@ -148,9 +150,12 @@ export function zoneGroup(host: Host, p: Palette) {
 }
 
 /** Ground with a soft contact shadow. */
-export function groundGroup(p: Palette, scale = 1) {
+export function groundGroup(p: Palette, scale = 1, water = false) {
   const group = new THREE.Group();
-  const ground = new THREE.Mesh(new THREE.CircleGeometry(60, 64), new THREE.MeshBasicMaterial({ color: p.ground }));
+  const ground = new THREE.Mesh(
+    new THREE.CircleGeometry(60, 64),
+    new THREE.MeshBasicMaterial({ color: water ? p.water : p.ground }),
+  );
   const shadow = new THREE.Mesh(
     new THREE.CircleGeometry(1, 48),
     new THREE.MeshBasicMaterial({ color: p.ink, transparent: true, opacity: 0.13, depthWrite: false }),

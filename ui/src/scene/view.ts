@@ -107,7 +107,7 @@ export class SceneView {
       this.controls.minDistance = 0.5 * this.scale;
       this.eye.near = 0.05 * this.scale;
       this.scene.add(new THREE.HemisphereLight(0xffffff, p.ground, 2.1), sun, this.car, this.rig, this.zones);
-      const ground = groundGroup(p, this.scale);
+      const ground = groundGroup(p, this.scale, input.host.kind === 'boat');
       // A head is carried at a rider's height; an aeroplane is shown in the air.
       if (input.host.kind === 'helmet') ground.position.z = -1.5;
       if (input.host.kind === 'aeroplane') ground.position.z = -3;
