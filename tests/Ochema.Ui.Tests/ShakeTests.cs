@@ -75,7 +75,38 @@ public sealed class ShakeTests(SharedBrowser shared) : IClassFixture<SharedBrows
         Assert.Contains("It carries level", browser.Find("aside").Text);
     }
 
+    [Fact]
+    public void WhatDrivesARigIsDrawnLineByLineWithItsSource()
+    {
+        OpenShake("demo-8-orchard-from-above");
+        var key = browser.Driver.FindElements(By.CssSelector("ul[aria-label^='Lines of the camera'] li")).Select(l => l.Text).ToList();
+        Assert.Contains("skin and wing in the air", key);
+        Assert.Contains("gusts from ahead", key);
+        var text = browser.Find("[data-shake]").Text;
+        Assert.Contains("blades passing, rpm × blades ÷ 60", text);
+        Assert.Contains("turbulence on wing and skin", text);
+        Assert.DoesNotContain("wheel hop", text);
+        // What it goes over has the host's own name, and what is set there comes back in the picture.
+        var smear = Pixels("smear");
+        Field("Air", "select").FindElement(By.XPath("./option[normalize-space(.)='Rough air']")).Click();
+        Browser.Until("more smear", () => Pixels("smear") > 1.2 * smear);
+        browser.Button("Undo").Click();
+        Browser.Until("as before", () => Pixels("smear") == smear);
+    }
+
+    [Fact]
+    public void AnEngineThatIsOffIsGoneFromThePicture()
+    {
+        OpenShake("demo-9-skiff-ferryman");
+        Browser.Until("orders", () => browser.Find("[data-shake]").Text.Contains("blades passing", StringComparison.Ordinal));
+        Field("Engine speed", "input").SendKeys(Keys.Control + "a" + Keys.Null + "0" + Keys.Enter);
+        Browser.Until("no orders", () => !browser.Find("[data-shake]").Text.Contains("blades passing", StringComparison.Ordinal));
+        browser.Button("Undo").Click();
+        Browser.Until("orders again", () => browser.Find("[data-shake]").Text.Contains("blades passing", StringComparison.Ordinal));
+    }
+
     [Theory]
+    [InlineData("demo-9-skiff-ferryman")]
     [InlineData("demo-5-courier-helmet")]
     [InlineData("demo-6-lane-boom")]
     public void NothingSeriousOnShake(string rig)

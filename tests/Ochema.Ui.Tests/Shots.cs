@@ -45,6 +45,11 @@ public sealed class Shots
         browser.Find("svg[aria-label^='The soft mount']");
         browser.Driver.ExecuteScript("document.querySelector(\"svg[aria-label^='The soft mount']\").scrollIntoView()");
         Shot("isolator");
+        browser.OpenRig("demo-9-skiff-ferryman");
+        Shot("water");
+        browser.Open("#/rig/demo-8-orchard-from-above/shake");
+        browser.Find("[data-shake]");
+        Shot("air");
         browser.OpenRig("demo-7-press-house-window");
         browser.Button("Two schools").Click();
         Browser.Until("schools", () => browser.Driver.FindElements(By.CssSelector("[data-school]")).Count > 1);

@@ -24,10 +24,10 @@ public sealed class ApiTests : IDisposable
     public async Task TheDemoFilmIsThereAlreadyJudged()
     {
         var demo = (await host.Get("/api/films")).AsArray().Single()!;
-        Assert.Equal(7, demo["rigs"]!.AsArray().Count);
+        Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, demo["rigs"]!.AsArray().Count);
         Assert.Equal("tight", (string)demo["rigs"]![0]!["verdict"]!["word"]!);
         Assert.Equal("lets-go", (string)demo["rigs"]![0]!["picture"]!["word"]!);
-        Assert.Equal(7, (await host.Get("/api/rigs")).AsArray().Count);
+        Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, (await host.Get("/api/rigs")).AsArray().Count);
     }
 
     [Fact]
@@ -97,8 +97,9 @@ public sealed class ApiTests : IDisposable
     public async Task HostsKindsAndSchoolsArePublished()
     {
         var hosts = (await host.Get("/api/hosts")).AsArray();
-        foreach (var kind in new[] { "car", "motorcycle", "sidecar", "bicycle", "helmet", "hide" })
+        foreach (var kind in new[] { "car", "motorcycle", "sidecar", "bicycle", "helmet", "hide", "aeroplane", "boat", "person" })
             Assert.Contains(hosts, h => (string)h!["kind"]! == kind);
+        Assert.All(hosts, h => Assert.All(new[] { "label", "smooth", "average", "rough" }, w => Assert.NotEmpty((string)h!["going"]![w]!)));
         Assert.All(hosts, h => Assert.NotEmpty(h!["sites"]!.AsArray()));
         var kinds = (await host.Get("/api/kinds")).AsArray();
         Assert.True(kinds.Count(k => (string)k!["station"]! == "base") >= 17);
@@ -108,6 +109,57 @@ public sealed class ApiTests : IDisposable
         Assert.All(recipes, r => Assert.True(r!["good"]!.ToString().Length > 5 && r["bad"]!.ToString().Length > 5 && r["measure"]!.AsArray().Count > 0));
         var schools = await (await host.Client.PostAsync("/api/schools", Host.Json(Host.DemoDocument(4)))).Content.ReadFromJsonAsync<JsonNode>();
         Assert.Contains(schools!.AsArray(), s => (string)s!["id"]! == "hold");
+    }
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(7)]
+    [InlineData(8)]
+    public async Task ShakeIsPublishedWholeSourceBySource(int demo)
+    {
+        var response = await host.Client.PostAsync("/api/shake", Host.Json(Host.DemoDocument(demo)));
+        response.EnsureSuccessStatusCode();
+        var shake = (await response.Content.ReadFromJsonAsync<JsonNode>())!;
+        double[] Numbers(JsonNode? n) => [.. n!.AsArray().Select(v => (double)v!)];
+        var (frequencies, rotation) = (Numbers(shake["frequencies"]), Numbers(shake["rotation"]));
+        Assert.Equal(frequencies.Order(), frequencies);
+        // The sources' lines add up to the whole.
+        var sources = shake["sources"]!.AsArray();
+        for (var i = 0; i < frequencies.Length; i++)
+            Assert.Equal(rotation[i], sources.Sum(s => (double)s!["rotation"]![i]!), 1e-9 * rotation[i] + 1e-30);
+        Assert.All(sources, s => Assert.NotEmpty((string)s!["source"]!));
+        Assert.Equal(["along", "across", "up and down"], shake["acceleration"]!.AsArray().Select(a => (string)a!["axis"]!));
+        Assert.All(shake["acceleration"]!.AsArray(), a => Assert.True((double)a!["peak"]! > (double)a["rms"]!));
+        Assert.True((double)shake["band"]!["low"]! < (double)shake["band"]!["high"]!);
+    }
+
+    [Fact]
+    public async Task ASizeOutOfRangeIsAnErrorOnShakeToo()
+    {
+        var document = JsonNode.Parse(Host.DemoDocument())!;
+        document["site"]!["clearRadius"] = 0.001;
+        var refused = await host.Client.PostAsync("/api/shake", Host.Json(document.ToJsonString()));
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.Equal("site.clearRadius", (string)(await refused.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+    }
+
+    [Fact]
+    public async Task AdviceAndSoftMountsForThePictureCanBeTakenAsTheyCome()
+    {
+        foreach (var path in new[] { "/api/shake/advice", "/api/shake/isolators" })
+        {
+            var response = await host.Client.PostAsync(path, Host.Json(Host.DemoDocument(5)));
+            response.EnsureSuccessStatusCode();
+            var list = (await response.Content.ReadFromJsonAsync<JsonNode>())!.AsArray();
+            Assert.NotEmpty(list);
+            foreach (var change in list)
+            {
+                // The document that comes with a change gives the numbers that were promised.
+                var again = await (await host.Client.PostAsync("/api/shake", Host.Json(change!["document"]!.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
+                var smear = again!["picture"]!["numbers"]!.AsArray().Single(n => (string)n!["id"]! == "smear")!["pixels"]!;
+                Assert.Equal((double)change["smear"]!, (double)smear, 1e-9);
+            }
+        }
     }
 
     /// <summary>From a change to the verdict in under 100 ms for every recipe, once warm: the best of a few tries counts on a busy machine.</summary>

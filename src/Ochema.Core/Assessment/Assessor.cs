@@ -60,7 +60,7 @@ public static class Assessor
             Picture = Picture(frequencies, rig),
             Sharpness = Shaker.Words(model),
             Retentions = retentions,
-            Findings = findings,
+            Findings = [.. findings.DistinctBy(f => f.Text)],
             Cautions = Cautions(rig),
             Joints = [.. b.Joints.Select(j => j.Report())],
             Options = Survey.Options(rig),
@@ -260,7 +260,7 @@ public static class Assessor
         if (rig.Isolator is not Rigs.Isolators.NoIsolator && f < FloatsBelow * band.Low)
             return new(Verdict.Tight, f, $"It floats on its soft mount at {QuantityText.Of(f, Dimension.Frequency)}, below {most}{(frequencies.Count > 1 ? $"; what comes through at {QuantityText.Of(frequencies[1], Dimension.Frequency)} shows on a slow lap" : "")}.");
         var where = $"rocks first at {QuantityText.Of(f, Dimension.Frequency)}";
-        return f < SoftBelow * band.High ? new(Verdict.LetsGo, f, $"The mount {where}, within reach of {most}: the picture wobbles. Brace it both ways.")
+        return f < SoftBelow * band.High ? new(Verdict.LetsGo, f, $"The mount {where}, within reach of {most}: the picture wobbles. {(rig.Site.Form == SiteForm.Hand ? "A shorter one, hands wider apart." : "Brace it both ways.")}")
             : f < SteadyFrom * band.High ? new(Verdict.Tight, f, $"The mount {where}, above {most} but not clear of it: steady when it goes smoothly.")
             : new(Verdict.Holds, f, $"The mount {where}, clear of {most}.");
     }
@@ -274,6 +274,6 @@ public static class Assessor
         if (rig.Base is Rigs.Bases.HoldPlate plate && Kind.InfoOf(plate.Hold.GetType()).Caution is { Length: > 0 } h)
             list.Add(h);
         list.AddRange(HostLibrary.Find(rig.Host)!.Cautions);
-        return list;
+        return [.. list.Distinct()];
     }
 }

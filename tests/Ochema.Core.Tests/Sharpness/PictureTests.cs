@@ -101,6 +101,21 @@ public class PictureTests
         Assert.Equal(1, report.Modes.Sum(m => m.Share), 6);
     }
 
+    [Theory] // lists that the interface keys by these
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void NothingIsListedTwice(string name)
+    {
+        var (rig, shake) = (RigFiles.Named(name), Shake(RigFiles.Named(name)));
+        var report = Ochema.Core.Assessment.Assessor.Assess(rig, Catalogue.Shipped);
+        foreach (var list in new[]
+        {
+            report.Cautions, [.. report.Findings.Select(f => f.Text)], [.. report.Retentions.Select(r => r.Piece)], [.. report.Checks.Select(c => c.Id)], [.. report.Stations.Select(s => s.Id)],
+            [.. report.Advice!.Select(a => a.Id)], [.. report.LetGo.Select(l => l.Id)], [.. report.Places.Select(p => p.Kind)], [.. report.Options.Select(o => o.Kind)], [.. report.Joints.Select(j => j.Id)],
+            [.. shake.Sources.Select(s => s.Label)], [.. shake.Steady.Select(s => s.Label)], [.. ShakeAdvice.Of(rig, Catalogue.Shipped).Select(a => a.Id)],
+        })
+            Assert.Equal(list.Distinct(), list);
+    }
+
     [Fact]
     public void AdviceForThePictureGivesWhatItSays()
     {

@@ -146,7 +146,11 @@ export class SceneView {
           ? new THREE.Vector3(-3.1, 2.0, 1.0)
           : new THREE.Vector3(1.7, 3.2, 0.8);
     // The headline stands above: the rig sits a little below the middle.
-    const close = Math.max(0.2, this.scale);
+    // As near as the host's size asks, but far enough for the whole rig.
+    const reach = Math.max(
+      ...f.shapes.filter((s) => s.type !== 'tether').flatMap((s) => s.points.map((q) => vec(q.p).distanceTo(target))),
+    );
+    const close = Math.max(0.2, this.scale, reach);
     target.z += 0.16 * close;
     this.controls.target.copy(target);
     this.eye.position.copy(target).addScaledVector(from, close);

@@ -7,7 +7,7 @@ namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>A rod or pole of two tubes with a lock between them, at any lean.</summary>
 [Kind("pole", "Telescoping pole", "Reaches where nobody can stand; bends, whips, and its lock turns first.",
-    Caution = "Poles and power lines: 3 m and the pole's own length away. Nobody under it.",
+    Caution = "Joints overlapping by three diameters, locks marked; look up before it goes up.",
     Sketch = "line 22 64 66 36; line 66 36 104 12; rect 62 33 8 6; dim length 16 58 98 6; dim lean 22 64 22 30")]
 public sealed record TelescopingPole : ReachKind
 {
