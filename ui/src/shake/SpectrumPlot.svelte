@@ -117,7 +117,15 @@
     {/each}
     {#if log}
       <path d={logLine} fill="none" stroke="currentColor" stroke-width="1.2" />
-      <text x={width - RIGHT - 4} y={TOP + 12} text-anchor="end" font-size="11" fill="currentColor"
+      <text
+        x={width - RIGHT - 4}
+        y={TOP + 12}
+        text-anchor="end"
+        font-size="11"
+        stroke="var(--color-base-200)"
+        stroke-width="4"
+        paint-order="stroke"
+        fill="currentColor"
         >thin line: the phone's log</text
       >
     {/if}
