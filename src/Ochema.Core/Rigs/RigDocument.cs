@@ -75,6 +75,9 @@ public sealed record CameraChoice
     [Measure("Exposure", Dimension.Time, 0.0001, 0.1, HowTo = "20 ms is 1/50")]
     public double Exposure { get; init; } = 0.02;
 
+    [Measure("Near subject on the host", Dimension.Length, 0.2, 50, HowTo = "camera to a face behind the screen, say; leave empty when it looks far away", Measured = true)]
+    public double? Subject { get; init; }
+
     [Option("Stabiliser", HowTo = "in the camera")]
     public Stabiliser Stabiliser { get; init; }
 

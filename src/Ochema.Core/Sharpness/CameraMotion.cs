@@ -53,6 +53,8 @@ internal sealed class CameraMotion
         // Transfer of each mode at each frequency, for all sources.
         var transfer = Frequencies.Select(f => modes.Select(m => m.Transfer(2 * Math.PI * f)).ToArray()).ToArray();
         var gimbal = b.Rig.Head as GimbalHead;
+        // A camera that moves aside by x shifts what is near as a turn by x ÷ distance does: to the left with a pan, up against a turn about the left.
+        var near = b.Rig.Camera.Subject is { } distance ? 1 / distance : 0;
         var passes = Frequencies.Select(f => Passes(gimbal, f)).ToArray();
         var random = new double[3];
         var moved = new[] { new double[count], new double[count], new double[count] };
@@ -65,12 +67,12 @@ internal sealed class CameraMotion
                 for (var i = 0; i < count; i++)
                 {
                     var s = e.Spectrum[i];
-                    var (r, a) = Respond(transfer[i], e.Forces, e.Host, 2 * Math.PI * Frequencies[i]);
-                    var turns = passes[i];
-                    var (pan, tilt) = (s * turns.Of(r, a, up, left, view), s * turns.Of(r, a, left, up, view));
+                    var moves = Respond(transfer[i], e.Forces, e.Host, 2 * Math.PI * Frequencies[i]);
+                    var (turns, a) = (passes[i], moves.Acceleration);
+                    var (pan, tilt) = (s * turns.Of(moves, up, left, near, view), s * turns.Of(moves, left, up, -near, view));
                     Pan[i] += pan;
                     Tilt[i] += tilt;
-                    spectrum[i] += pan + tilt + roll * roll * s * turns.Of(r, a, view, up, left);
+                    spectrum[i] += pan + tilt + roll * roll * s * turns.Of(moves, view, up, 0, left);
                     (moved[0][i], moved[1][i], moved[2][i]) = (s * Power(a.X), s * Power(a.Y), s * Power(a.Z));
                 }
                 for (var axis = 0; axis < 3; axis++)
@@ -97,8 +99,9 @@ internal sealed class CameraMotion
             var (power, squares) = (0.0, new double[3]);
             for (var axis = 0; axis < 3; axis++)
             {
-                var (r, a) = Respond(h, tremble.Forces[axis], tremble.Amplitudes[axis] * Axes[axis], w);
-                power += 0.5 * (turns.Of(r, a, up, left, view) + turns.Of(r, a, left, up, view));
+                var moves = Respond(h, tremble.Forces[axis], tremble.Amplitudes[axis] * Axes[axis], w);
+                var a = moves.Acceleration;
+                power += 0.5 * (turns.Of(moves, up, left, near, view) + turns.Of(moves, left, up, -near, view));
                 (squares[0], squares[1], squares[2]) = (squares[0] + Power(a.X), squares[1] + Power(a.Y), squares[2] + Power(a.Z));
             }
             lines.Add((tremble.Shake.Frequency, power, tremble.Shake.Label));
@@ -116,8 +119,10 @@ internal sealed class CameraMotion
     private readonly record struct Turns(double Turning, double Shaking)
     {
         /// <summary>Power of the rotation about an axis; acceleration across it counts where the balance is off.</summary>
-        public double Of((Complex X, Complex Y, Complex Z) rotation, (Complex X, Complex Y, Complex Z) acceleration, Vec3 about, Vec3 across, Vec3 other) =>
-            Turning * Power(rotation, about) + (Shaking == 0 ? 0 : Shaking * (Power(acceleration, across) + Power(acceleration, other)));
+        /// <param name="across">Where it moves to when it shifts the picture as the turn does, times <paramref name="near"/>, 1/m.</param>
+        public double Of(Moves m, Vec3 about, Vec3 across, double near, Vec3 other) =>
+            Power(Math.Sqrt(Turning) * Along(m.Rotation, about) + near * Along(m.Position, across))
+            + (Shaking == 0 ? 0 : Shaking * (Power(Along(m.Acceleration, across)) + Power(Along(m.Acceleration, other))));
     }
 
     /// <summary>
@@ -132,10 +137,12 @@ internal sealed class CameraMotion
         return new(fast * Bearings * Bearings, fast * Math.Pow(gimbal.Imbalance / (Gyration * Gyration * Math.Pow(2 * Math.PI * frequency, 2)), 2));
     }
 
-    /// <summary>Rotation, and acceleration against the ground, of the camera's seat.</summary>
+    /// <summary>How the camera's seat goes along: rotation, rad, movement against the host, m, and acceleration against the ground, m/s².</summary>
+    private readonly record struct Moves((Complex X, Complex Y, Complex Z) Rotation, (Complex X, Complex Y, Complex Z) Position, (Complex X, Complex Y, Complex Z) Acceleration);
+
     /// <param name="host">What the host does along with it.</param>
     /// <param name="w">rad/s.</param>
-    private ((Complex X, Complex Y, Complex Z) Rotation, (Complex X, Complex Y, Complex Z) Acceleration) Respond(Complex[] transfer, double[] forces, Vec3 host, double w)
+    private Moves Respond(Complex[] transfer, double[] forces, Vec3 host, double w)
     {
         Complex x = 0, y = 0, z = 0, ax = 0, ay = 0, az = 0;
         for (var n = 0; n < forces.Length; n++)
@@ -145,10 +152,10 @@ internal sealed class CameraMotion
             (x, y, z) = (x + q * turn.X, y + q * turn.Y, z + q * turn.Z);
             (ax, ay, az) = (ax + q * move.X, ay + q * move.Y, az + q * move.Z);
         }
-        return ((x, y, z), (host.X - w * w * ax, host.Y - w * w * ay, host.Z - w * w * az));
+        return new((x, y, z), (ax, ay, az), (host.X - w * w * ax, host.Y - w * w * ay, host.Z - w * w * az));
     }
 
-    private static double Power((Complex X, Complex Y, Complex Z) v, Vec3 axis) => Power(v.X * axis.X + v.Y * axis.Y + v.Z * axis.Z);
+    private static Complex Along((Complex X, Complex Y, Complex Z) v, Vec3 axis) => v.X * axis.X + v.Y * axis.Y + v.Z * axis.Z;
 
     private static double Power(Complex v) => v.Real * v.Real + v.Imaginary * v.Imaginary;
 }

@@ -26,6 +26,21 @@ public class PictureTests
     }
 
     [Fact]
+    public void ANearSubjectSeesTheCameraMoveAsWellAsTurn()
+    {
+        // The shift is turning plus movement ÷ distance, so its square is a parabola in 1 ÷ distance: three give all others.
+        var rig = RecipeLibrary.All.First(r => r.Id == "cup-and-arm").Document;
+        double Square(double? away) => Math.Pow(Number(rig with { Camera = rig.Camera with { Subject = away } }, "smear"), 2);
+        var (far, one, half) = (Square(null), Square(1), Square(0.5));
+        var curve = (half - 2 * one + far) / 2;
+        var slope = one - far - curve;
+        Assert.True(curve > 0, "movement alone never makes it better");
+        foreach (var away in new[] { 0.2, 0.3, 2, 40 })
+            Near.Share(far + slope / away + curve / (away * away), Square(away), 1e-9, $"{away} m");
+        Assert.True(Square(0.2) > 1.1 * far);
+    }
+
+    [Fact]
     public void AShorterExposureLowersSmearAndNeverWobble()
     {
         var rig = RigFiles.CupAndArm();

@@ -128,7 +128,14 @@
       <h3 class="mt-4">Lens and shutter</h3>
       <Fields
         {session}
-        kind={only(catalogue.kind('camera', 'camera'), ['lens', 'frameRate', 'exposure', 'stabiliser', 'delivery'])}
+        kind={only(catalogue.kind('camera', 'camera'), [
+          'lens',
+          'frameRate',
+          'exposure',
+          'subject',
+          'stabiliser',
+          'delivery',
+        ])}
         value={session.doc.camera as unknown as Record<string, unknown>}
         path="camera"
       />

@@ -125,8 +125,7 @@
         stroke="var(--color-base-200)"
         stroke-width="4"
         paint-order="stroke"
-        fill="currentColor"
-        >thin line: the phone's log</text
+        fill="currentColor">thin line: the phone's log</text
       >
     {/if}
     <path d="M{LEFT} {MIDDLE - 12}H{width - RIGHT}M{LEFT} {BOTTOM}H{width - RIGHT}" stroke="currentColor" />
