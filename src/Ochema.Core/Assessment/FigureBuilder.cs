@@ -32,10 +32,8 @@ internal static class FigureBuilder
         var at = b.Position(b.Camera.Node);
         var wind = Vec3.Zero;
         foreach (var face in b.Faces.Where(x => x.Node == b.Camera.Node))
-            wind += f.Pressure * face.BoxForce(f.Wind);
-        if (f.Case.Dunk)
-            wind = model.Water(b.Camera.Node, b.Rig.Run.Speed);
-        var inertia = b.Camera.Mass * f.Case.Field;
+            wind += f.Pressure * face.BoxForce(f.Wind) + f.Splash * face.BoxForce(Loads.MotionProfile.WindDirection(0));
+        var inertia = b.Camera.Mass * f.Field;
         var list = new List<LoadArrow>();
         if (wind.Length > 0.5)
             list.Add(new(f.Case.Dunk ? "water" : "wind", at.ToArray(), wind.ToArray()));

@@ -46,6 +46,9 @@ internal sealed class RigDynamics
     /// <summary>Inertia of the modes that count: loads of the structure.</summary>
     public IReadOnlyList<double[]> Loads => [.. counted.Select(n => Modal.Inertia[n])];
 
+    /// <summary>Movement of the camera in each of those modes.</summary>
+    public IReadOnlyList<Structure.Vec3> CameraMoves { get; }
+
     /// <summary>Largest acceleration of the camera in a jolt of 1 m/s², up and down.</summary>
     public double CameraGain { get; }
 
@@ -79,6 +82,7 @@ internal sealed class RigDynamics
             return [.. Enumerable.Range(0, modes.Count).Where(n => matter.Exists(m => Correlation(modes[m], modes[n]) > 0.9))];
         }
         counted = Counted([pulse, .. random, .. steady]);
+        CameraMoves = [.. counted.Select(n => modes[n].Move)];
         Column Of(double[] weights)
         {
             var own = Counted([weights]);

@@ -107,7 +107,7 @@ internal sealed class RigModel
             if (windLoads[w].Yaw == c.Wind)
                 coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
-        coefficients[dunkLoad] = c.Dunk ? 0.5 * WaterDensity * speed * speed : 0;
+        coefficients[dunkLoad] = c.Dunk ? 0.5 * Water * speed * speed : 0;
         if (c.Dynamic)
             Dynamics!.Coefficients(c, speed, coefficients.AsSpan(dynamic));
         var lines = state.Lines;
@@ -115,7 +115,7 @@ internal sealed class RigModel
             coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
         var tension = new double[System.Lines.Length];
         if (lines.Length == 0)
-            return new CaseForces(state, c, q, coefficients, tension);
+            return new CaseForces(state, c, q, coefficients[dunkLoad], coefficients, tension);
         var gap = new double[lines.Length];
         for (var i = 0; i < lines.Length; i++)
         {
@@ -132,7 +132,7 @@ internal sealed class RigModel
             var t = l.Line.Pretension + l.Stiffness * VectorMath.Dot(coefficients, state.Lengthening[i]);
             tension[lines[i]] = slack[i] > 0 ? 0 : l.Sign * Math.Max(0, l.Sign * t);
         }
-        return new CaseForces(state, c, q, coefficients, tension);
+        return new CaseForces(state, c, q, coefficients[dunkLoad], coefficients, tension);
     }
 
     /// <summary>Displacements in body unknowns of a case.</summary>
@@ -162,7 +162,7 @@ internal sealed class RigModel
                         nodes.Add(new ModelNodeLoad(Builder.NodeId(face.Node)) { F = (q * face.BoxForce(MotionProfile.WindDirection(MotionProfile.Yaw[c.Wind]))).ToArray() });
             }
         if (c.Dunk)
-            nodes.AddRange(Splashes().Select(s => new ModelNodeLoad(Builder.NodeId(s.Node)) { F = (0.5 * WaterDensity * speed * speed * s.Force).ToArray() }));
+            nodes.AddRange(Splashes().Select(s => new ModelNodeLoad(Builder.NodeId(s.Node)) { F = (0.5 * Water * speed * speed * s.Force).ToArray() }));
         if (c.Knock != Vec3.Zero)
             nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
         return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
@@ -172,11 +172,8 @@ internal sealed class RigModel
     private IEnumerable<(int Node, Vec3 Force)> Splashes() =>
         Builder.Faces.Where(f => f.Node == Builder.Camera.Node || f.Node == Builder.SecondCamera?.Node).Select(f => (f.Node, f.BoxForce(MotionProfile.WindDirection(0))));
 
-    /// <summary>Force of a splash on one of the cameras at a speed, m/s, N.</summary>
-    public Vec3 Water(int node, double speed) => 0.5 * WaterDensity * speed * speed * Splashes().Where(s => s.Node == node).Aggregate(Vec3.Zero, (sum, s) => sum + s.Force);
-
     /// <summary>Density of fresh water, kg/m³; the sea's 2.5 % more is within the doubt of a splash.</summary>
-    private const double WaterDensity = 1000;
+    private const double Water = 1000;
 
     private double Airspeed(double q) => Math.Sqrt(2 * q / density);
 
@@ -308,7 +305,11 @@ internal sealed class RigModel
         var outputs = new double[u.Length][];
         for (var k = 0; k < u.Length; k++)
         {
-            var o = outputs[k] = new double[beamOffset + 12 * System.Beams.Length];
+            var o = outputs[k] = new double[beamOffset + 12 * System.Beams.Length + 3];
+            if (k < 3)
+                o[^(3 - k)] = 1;
+            if (k >= modalLoads && Dynamics is not null)
+                Dynamics.CameraMoves[k - modalLoads].ToArray().CopyTo(o, o.Length - 3);
             for (var s = 0; s < springs; s++)
                 System.SpringForce(u[k], s, o.AsSpan(6 * s, 6));
             for (var b = 0; b < System.Beams.Length; b++)

@@ -14,7 +14,7 @@ internal sealed class StateResponse
     /// <summary>Displacements by unit load, in body unknowns; wanted only for drawing, so drawn together when asked for.</summary>
     public required Lazy<double[][]> U { get; init; }
 
-    /// <summary>Spring forces (6 each), then beam end forces (12 each), by unit load.</summary>
+    /// <summary>Spring forces (6 each), then beam end forces (12 each), then the acceleration field at the camera (3), by unit load.</summary>
     public required double[][] Outputs { get; init; }
 
     /// <summary>Where beam forces begin in <see cref="Outputs"/>.</summary>

@@ -19,7 +19,7 @@ public sealed class CameraScrew(RigBuilder b, string station, Vec3 seat, Vec3 ce
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var force = mass * f.Case.Field + f.Pressure * face.BoxForce(f.Wind) + f.Case.Knock;
+        var force = mass * f.Field + f.Pressure * face.BoxForce(f.Wind) + f.Splash * face.BoxForce(Loads.MotionProfile.WindDirection(0)) + f.Case.Knock;
         var moment = (centre - seat).Cross(force);
         var up = (centre - seat).Normalized();
         var tension = Math.Max(0, force.Dot(up)) + moment.Length / SeatRadius;

@@ -19,10 +19,24 @@ public sealed class CaseForces
     /// <summary>Dynamic pressure, Pa (0 in cases without wind).</summary>
     public double Pressure { get; }
 
+    /// <summary>Pressure of water that meets the camera from ahead, Pa.</summary>
+    public double Splash { get; }
+
     public RigCase Case { get; }
 
-    internal CaseForces(StateResponse state, RigCase c, double pressure, double[] coefficients, double[] tensions) =>
-        (this.state, Case, Pressure, Coefficients, Tensions) = (state, c, pressure, coefficients, tensions);
+    /// <summary>Acceleration field at the camera, m/s²: of the case, with the rig's own movement in it.</summary>
+    public Vec3 Field
+    {
+        get
+        {
+            Span<double> s = stackalloc double[3];
+            Sum(state.Outputs[0].Length - 3, s);
+            return new(s[0], s[1], s[2]);
+        }
+    }
+
+    internal CaseForces(StateResponse state, RigCase c, double pressure, double splash, double[] coefficients, double[] tensions) =>
+        (this.state, Case, Pressure, Splash, Coefficients, Tensions) = (state, c, pressure, splash, coefficients, tensions);
 
     /// <summary>Direction the air moves along.</summary>
     public Vec3 Wind => Case.Wind < 0 ? Vec3.Zero : MotionProfile.WindDirection(MotionProfile.Yaw[Case.Wind]);

@@ -51,7 +51,7 @@ internal sealed class CradleBand(RigBuilder b, string station, double band) : Ch
 {
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var up = Math.Max(0, f.Case.Field.Z) * b.CameraOf(Station).Mass;
+        var up = Math.Max(0, f.Field.Z) * b.CameraOf(Station).Mass;
         sheet?.Formula("{k} × {U} ÷ {B}", "upward force on the camera against the band", "A band that ages in the sun.")
             .Factor(b, Checks.FactorTable.Friction).Term("U", "thrown up by", up, Dimension.Force).Term("B", "band holds", band, Dimension.Force, "judgement, 10–40 N");
         return Ratio(b.Factors[Checks.FactorTable.Friction] * up, band);
