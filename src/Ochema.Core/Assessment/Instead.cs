@@ -51,21 +51,31 @@ internal static class Instead
         _ => null,
     };
 
-    /// <summary>A brace to where there is none: ahead to the left and right, or behind, a forearm away from the base.</summary>
+    /// <summary>A rig that stands further than this from any panel has nothing to brace to, m.</summary>
+    private const double BraceReach = 0.9;
+
+    /// <summary>A brace to where there is none: ahead to the left and right, or behind, a forearm away from the base, on its own panel or the nearest.</summary>
     public static IEnumerable<(string Id, string Title, RigDocument Changed)> Braces(RigDocument rig)
     {
         if (rig.Braces.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
-        var panel = host.Surface(rig.Site);
+        var stands = host.Surface(rig.Site).Point(rig.At[0], rig.At[1]);
+        var site = rig.Site.Form == SiteForm.Panel ? rig.Site
+            : host.Sites.Where(s => s.Form == SiteForm.Panel && (host.Surface(s).Origin - stands).Length < BraceReach).MinBy(s => (host.Surface(s).Origin - stands).Length);
+        if (site is null)
+            yield break;
+        var panel = host.Surface(site);
+        var below = stands - panel.Origin;
+        var (ownS, ownT) = site == rig.Site ? (rig.At[0], rig.At[1]) : (below.Dot(panel.U), below.Dot(panel.V));
         var angles = new[] { (45.0, "left, ahead"), (-45.0, "right, ahead"), (135.0, "left, behind"), (-135.0, "right, behind") };
-        var taken = rig.Braces.OfType<Strut>().Where(s => s.Site == rig.Site.Id).Select(s => Math.Atan2(s.At[1] - rig.At[1], s.At[0] - rig.At[0])).ToList();
+        var taken = rig.Braces.OfType<Strut>().Where(s => s.Site == site.Id).Select(s => Math.Atan2(s.At[1] - ownT, s.At[0] - ownS)).ToList();
         var free = angles.Where(a => taken.All(t => Math.Abs(Math.IEEERemainder(t - a.Item1 * Math.PI / 180, 2 * Math.PI)) > 0.7)).ToList();
         Strut At(double degrees, string id)
         {
             var (sin, cos) = Math.SinCos(degrees * Math.PI / 180);
-            var (s, t) = panel.Clamp(rig.At[0] + 0.45 * cos, rig.At[1] + 0.45 * sin);
-            HoldKind foot = Catalogue.Shipped.Material(rig.Site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" };
-            return new Strut { Id = id, Site = rig.Site.Id, At = [s, t], Foot = foot };
+            var (s, t) = panel.Clamp(ownS + 0.45 * cos, ownT + 0.45 * sin);
+            HoldKind foot = Catalogue.Shipped.Material(site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" };
+            return new Strut { Id = id, Site = site.Id, At = [s, t], Foot = foot };
         }
         foreach (var (degrees, name) in free.Take(3))
             yield return ($"brace {name}", $"A strut to the {name}", rig with { Braces = [.. rig.Braces, At(degrees, NewId(rig, 1))] });

@@ -66,7 +66,7 @@ internal sealed class RigDynamics
         var all = shakes.Select(s => (Shares: Excitations.Shares(s), Spectrum: Frequencies.Select(s.Spectrum).ToArray())).ToList();
         var own = all.Select(s => FrequencyGrid.Integrate(Frequencies, s.Spectrum)).ToList();
         var squares = all.Select(s => modes.Select(m => m.MeanSquare(Frequencies, s.Spectrum)).ToArray()).ToList();
-        var worst = modes.Select(m => profile.Worst(m.Frequency, m.Damping, rig.Run.Rpm)).ToList();
+        var worst = modes.Select(m => profile.Worst(m.Frequency, m.Damping, rig.Run.Rpm, rig.Run.RpmTo)).ToList();
         for (var axis = 0; axis < 3; axis++)
         {
             double Sum(Func<int, double> of) => all.Select((s, i) => s.Shares[axis] * s.Shares[axis] * of(i)).Sum();

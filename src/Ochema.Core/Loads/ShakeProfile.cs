@@ -38,21 +38,20 @@ public abstract record ShakeProfile
     public virtual IReadOnlyList<SineShake> Steady(double speed, double? rpm) => [];
 
     /// <summary>
-    /// Largest movement, per m/s² of participation, that a mode gets from a steady tremble as the engine runs through its revolutions, or at
-    /// <paramref name="rpm"/> where they are set: A·|1/(ω_n² − ω² + 2iζω_nω)|, m.
+    /// Largest movement, per m/s² of participation, that a mode gets from a steady tremble as the engine runs through its revolutions, or from
+    /// <paramref name="rpm"/> to <paramref name="rpmTo"/> where they are set: A·|1/(ω_n² − ω² + 2iζω_nω)|, m.
     /// </summary>
     /// <param name="frequency">Of the mode, Hz.</param>
     /// <param name="damping">Of the mode, ratio.</param>
-    public double Worst(double frequency, double damping, double? rpm)
+    public double Worst(double frequency, double damping, double? rpm, double? rpmTo = null)
     {
         double Moves(SineShake s, double at)
         {
             var (n, w) = (2 * Math.PI * frequency, 2 * Math.PI * at);
             return s.Amplitude / Math.Sqrt(Math.Pow(n * n - w * w, 2) + Math.Pow(2 * damping * n * w, 2));
         }
-        if (rpm is not null)
-            return Steady(0, rpm).Select(s => Moves(s, s.Frequency)).DefaultIfEmpty(0).Max();
-        return Steady(0, null).Zip(Steady(Fastest, null)).Select(o => Moves(o.First, Math.Clamp(frequency, o.First.Frequency, o.Second.Frequency))).DefaultIfEmpty(0).Max();
+        var (low, high) = rpm is null && rpmTo is null ? (Steady(0, null), Steady(Fastest, null)) : (Steady(0, rpm), Steady(0, Math.Max(rpm ?? 0, rpmTo ?? 0)));
+        return low.Zip(high).Select(o => Moves(o.First, Math.Clamp(frequency, o.First.Frequency, o.Second.Frequency))).DefaultIfEmpty(0).Max();
     }
 
     /// <summary>Speed whose usual revolutions are the most that are looked at, m/s.</summary>

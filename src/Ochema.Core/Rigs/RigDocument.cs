@@ -211,6 +211,9 @@ public sealed record RunConditions
     [Measure("Engine speed", Dimension.Rotation, 0, 15000, HowTo = "rpm; leave empty for the usual at this speed", Measured = true)]
     public double? Rpm { get; init; }
 
+    [Measure("… up to", Dimension.Rotation, 0, 15000, HowTo = "rpm; the worst from the one to the other counts", Measured = true)]
+    public double? RpmTo { get; init; }
+
     [Option("Road, air or water")]
     public Going Road { get; init; } = Going.Average;
 

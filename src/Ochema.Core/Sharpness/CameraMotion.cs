@@ -94,17 +94,25 @@ internal sealed class CameraMotion
         var (steady, peaks) = (new double[3], new double[3]);
         foreach (var tremble in dynamics.Excitations.Steady)
         {
-            var w = 2 * Math.PI * tremble.Shake.Frequency;
-            var (h, turns) = (modes.Select(m => m.Transfer(w)).ToArray(), Passes(gimbal, tremble.Shake.Frequency));
-            var (power, squares) = (0.0, new double[3]);
-            for (var axis = 0; axis < 3; axis++)
+            var (at, power, squares) = (0.0, -1.0, new double[3]);
+            foreach (var f in tremble.Candidates(modes))
+                if (Trembles(f) is var (p, q) && p > power)
+                    (at, power, squares) = (f, p, q);
+            (double Power, double[] Squares) Trembles(double f)
             {
-                var moves = Respond(h, tremble.Forces[axis], tremble.Amplitudes[axis] * Axes[axis], w);
-                var a = moves.Acceleration;
-                power += 0.5 * (turns.Of(moves, up, left, near, view) + turns.Of(moves, left, up, -near, view));
-                (squares[0], squares[1], squares[2]) = (squares[0] + Power(a.X), squares[1] + Power(a.Y), squares[2] + Power(a.Z));
+                var w = 2 * Math.PI * f;
+                var (h, turns) = (modes.Select(m => m.Transfer(w)).ToArray(), Passes(gimbal, f));
+                var (sum, moved) = (0.0, new double[3]);
+                for (var axis = 0; axis < 3; axis++)
+                {
+                    var moves = Respond(h, tremble.Forces[axis], tremble.Amplitudes[axis] * Axes[axis], w);
+                    var a = moves.Acceleration;
+                    sum += 0.5 * (turns.Of(moves, up, left, near, view) + turns.Of(moves, left, up, -near, view));
+                    (moved[0], moved[1], moved[2]) = (moved[0] + Power(a.X), moved[1] + Power(a.Y), moved[2] + Power(a.Z));
+                }
+                return (sum, moved);
             }
-            lines.Add((tremble.Shake.Frequency, power, tremble.Shake.Label));
+            lines.Add((at, power, tremble.Shake.Label));
             for (var axis = 0; axis < 3; axis++)
             {
                 steady[axis] += squares[axis] / 2;

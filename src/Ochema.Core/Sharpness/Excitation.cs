@@ -14,7 +14,13 @@ internal sealed record Excitation(string Label, string Source, double[] Spectrum
 /// <summary>A steady tremble that drives the modes.</summary>
 /// <param name="Forces">Force on each mode, N·kg^-½, by axis of the host; the axes are not in step.</param>
 /// <param name="Amplitudes">Of the host's acceleration along its axes, m/s².</param>
-internal sealed record SteadyExcitation(SineShake Shake, IReadOnlyList<double> Amplitudes, IReadOnlyList<double[]> Forces);
+/// <param name="To">Hz it goes up to when the engine runs through a range; the shake's own frequency when it does not.</param>
+internal sealed record SteadyExcitation(SineShake Shake, double To, IReadOnlyList<double> Amplitudes, IReadOnlyList<double[]> Forces)
+{
+    /// <summary>Frequencies where it can be worst, Hz: both ends, and the modes between.</summary>
+    public IEnumerable<double> Candidates(IReadOnlyList<RigMode> modes) =>
+        To > Shake.Frequency ? [Shake.Frequency, To, .. modes.Select(m => m.Frequency).Where(f => f > Shake.Frequency && f < To)] : [Shake.Frequency];
+}
 
 /// <summary>All that drives a rig at a speed: the host's skin along its three axes, gusts along and across, what round members shed, engine and propeller.</summary>
 internal sealed class Excitations
@@ -35,8 +41,10 @@ internal sealed class Excitations
         var rig = model.Builder.Rig;
         OfHost = model.Builder.Host.Shake.Random(rig.Run.Road, speed);
         Random = [.. OfHost.SelectMany(s => OnBase(s, modes, frequencies)), .. Wind(model, modes, frequencies, speed)];
-        Steady = [.. model.Builder.Host.Shake.Steady(speed, rig.Run.Rpm).Select(s =>
-            new SteadyExcitation(s, [.. SteadyShares.Select(share => share * s.Amplitude)], [.. SteadyShares.Select((share, axis) => modes.Select(m => -share * s.Amplitude * m.Participation[axis]).ToArray())]))];
+        var steady = model.Builder.Host.Shake.Steady(speed, rig.Run.Rpm);
+        var upTo = rig.Run.RpmTo is { } most ? model.Builder.Host.Shake.Steady(speed, most) : steady;
+        Steady = [.. steady.Select((s, i) =>
+            new SteadyExcitation(s, i < upTo.Count ? Math.Max(s.Frequency, upTo[i].Frequency) : s.Frequency, [.. SteadyShares.Select(share => share * s.Amplitude)], [.. SteadyShares.Select((share, axis) => modes.Select(m => -share * s.Amplitude * m.Participation[axis]).ToArray())]))];
     }
 
     private static IEnumerable<Excitation> OnBase(RandomShake s, IReadOnlyList<RigMode> modes, double[] frequencies)

@@ -58,7 +58,7 @@ public static class ShakeAdvice
             yield return ("slower", "A third slower", rig with { Run = rig.Run with { Speed = rig.Run.Speed * 2 / 3 } });
         if ((rig.Run.Rpm ?? HostLibrary.Find(rig.Host)!.Shake.Revolutions(rig.Run.Speed)) is > 0 and var rpm)
             foreach (var (id, title, times) in new[] { ("faster-engine", "A gear down, engine a third faster", 4.0 / 3), ("slower-engine", "A gear up, engine a quarter slower", 0.75) })
-                yield return (id, title, rig with { Run = rig.Run with { Rpm = Math.Round(rpm * times) } });
+                yield return (id, title, rig with { Run = rig.Run with { Rpm = Math.Round(rpm * times), RpmTo = rig.Run.RpmTo is { } to ? Math.Round(to * times) : null } });
     }
 
     /// <summary>The base with its feet further apart.</summary>

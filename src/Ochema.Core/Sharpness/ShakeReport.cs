@@ -21,7 +21,8 @@ public sealed record PictureNumber(string Id, string Label, double Pixels, doubl
 public sealed record ModeReport(double Frequency, double Damping, string Name, double Share, IReadOnlyDictionary<string, double[]> Movement);
 
 /// <summary>A steady tremble as published.</summary>
-public sealed record SteadyReport(string Label, double Frequency, double Amplitude, string Source);
+/// <param name="To">Hz it goes up to when the engine runs through a range.</param>
+public sealed record SteadyReport(string Label, double Frequency, double To, double Amplitude, string Source);
 
 /// <summary>The picture in three numbers, without spectra: for cards and the spine.</summary>
 public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbers, string Text);

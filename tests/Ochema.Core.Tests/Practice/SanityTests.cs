@@ -2,6 +2,7 @@ using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
 using Ochema.Core.Rigs.Bases;
+using Ochema.Core.Rigs.Braces;
 using Ochema.Core.Rigs.Holds;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -158,6 +159,24 @@ public class SanityTests
             Near.Share(c.LimitSpeed ?? 70, taken.Verdict.LimitSpeed ?? 70, 0.002, c.Title);
             Near.Share(c.Mass, taken.Mass - Assess(RigFiles.Named("1-bonnet-close-up")).Mass, 1e-6, c.Title);
         }
+    }
+
+    [Theory]
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void BracesThatAreProposedStandOnAPanelThatTakesTheirFeet(string name)
+    {
+        var rig = RigFiles.Named(name);
+        var host = HostLibrary.Find(rig.Host)!;
+        foreach (var (_, title, changed) in Instead.Braces(rig))
+            foreach (var strut in changed.Braces.OfType<Strut>().Except(rig.Braces.OfType<Strut>()))
+            {
+                var site = host.Sites.First(s => s.Id == strut.Site);
+                Assert.Equal(SiteForm.Panel, site.Form);
+                Assert.Null(Survey.Refusal(strut.Foot.Grip, site, new SiteSurvey(), host));
+                // Within reach, and not under the base itself.
+                var apart = (host.Surface(site).Point(strut.At[0], strut.At[1]) - host.Surface(rig.Site).Point(rig.At[0], rig.At[1])).Length;
+                Assert.True(apart is > 0.05 and < 1.6, $"{title}: {apart:0.00} m away");
+            }
     }
 
     [Fact]

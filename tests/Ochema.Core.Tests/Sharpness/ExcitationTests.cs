@@ -128,6 +128,21 @@ public class ExcitationTests
         Assert.Equal(0, Shaker.Of(rig with { Run = rig.Run with { Speed = 0, HeadWind = 0, Gust = 0, Rpm = 0 } }, Catalogue.Shipped).Picture.Numbers.Max(n => n.Pixels));
     }
 
+    [Fact] // an engine that runs through a range passes the modes in it
+    public void ARangeOfRevolutionsIsAsBadAsItsWorst()
+    {
+        var rig = RecipeLibrary.All.First(r => r.Id == "tie-down-block").Document;
+        double Smear(double? rpm, double? to) => Shaker.Of(rig with { Run = rig.Run with { Rpm = rpm, RpmTo = to } }, Catalogue.Shipped).Picture.Numbers[1].Pixels;
+        var each = Enumerable.Range(0, 13).Select(i => Smear(1500 + 100 * i, null)).ToList();
+        var range = Smear(1500, 2700);
+        Assert.True(range >= each.Max() * 0.98, $"{range} against {each.Max()}");
+        Assert.True(range > 1.2 * each.Min());
+        // A range of no width is one speed; what shakes loose counts it, too.
+        Near.Share(Smear(1900, null), Smear(1900, 1900), 1e-12);
+        double Use(double? rpm, double? to) => Assessor.Assess(rig with { Run = rig.Run with { Rpm = rpm, RpmTo = to } }, Catalogue.Shipped, advice: false).Checks.Single(c => c.Id == "stem.strength").Use;
+        Assert.True(Use(900, 2700) >= Use(900, null));
+    }
+
     [Fact]
     public void VibrationAddsUpToALife()
     {

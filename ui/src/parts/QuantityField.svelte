@@ -90,7 +90,7 @@
         ? 'border-lets-go'
         : 'border-rule'}"
       value={editing ? text : shown}
-      placeholder={optional ? 'catalogue' : ''}
+      placeholder={optional ? 'not measured' : ''}
       autocomplete="off"
       aria-invalid={error !== ''}
       aria-describedby={error ? `${id}-e` : undefined}

@@ -142,9 +142,11 @@ export class SceneView {
     const from =
       outward.z > 0.5
         ? new THREE.Vector3(1.55, 3.1, 0.95)
-        : outward.x < -0.5
-          ? new THREE.Vector3(-3.1, 2.0, 1.0)
-          : new THREE.Vector3(1.7, 3.2, 0.8);
+        : outward.z < -0.5
+          ? new THREE.Vector3(2.0, 2.6, -0.45)
+          : outward.x < -0.5
+            ? new THREE.Vector3(-3.1, 2.0, 1.0)
+            : new THREE.Vector3(1.7, 3.2, 0.8);
     // The headline stands above: the rig sits a little below the middle.
     // As near as the host's size asks, but far enough for the whole rig.
     const reach = Math.max(

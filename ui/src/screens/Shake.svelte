@@ -142,7 +142,7 @@
       <h3 class="mt-4">{going ? `${going.label} and engine` : 'Road and engine'}</h3>
       <Fields
         {session}
-        kind={only(catalogue.conditions(session.doc.host), ['speed', 'road', 'rpm'])}
+        kind={only(catalogue.conditions(session.doc.host), ['speed', 'road', 'rpm', 'rpmTo'])}
         value={session.doc.run as unknown as Record<string, unknown>}
         path="run"
       />

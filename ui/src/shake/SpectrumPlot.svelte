@@ -97,6 +97,15 @@
     />
     {#each report.steady as s, order (s.label)}
       {#if s.frequency > low && s.frequency < high}
+        {#if s.to > s.frequency}
+          <rect
+            x={x(s.frequency)}
+            y={MIDDLE + 18 + 12 * order}
+            width={x(Math.min(s.to, high)) - x(s.frequency)}
+            height="2"
+            fill="var(--color-accent)"
+          />
+        {/if}
         <path
           d="M{x(s.frequency)} {MIDDLE + 6}V{BOTTOM}"
           stroke="var(--color-accent)"
