@@ -11,7 +11,9 @@ public sealed class CaseForces
 {
     private readonly StateResponse state;
     private readonly Dictionary<object, object> remembered = [];
+    private const int Few = 8;
     private double[]? outputs;
+    private int asked;
 
     internal double[] Coefficients { get; }
     internal double[] Tensions { get; }
@@ -76,7 +78,21 @@ public sealed class CaseForces
         return value;
     }
 
-    private void Sum(int start, Span<double> into) => (outputs ??= All()).AsSpan(start, into.Length).CopyTo(into);
+    /// <summary>A check alone asks for little, and gets just that; all of them together are better served by one sum of everything.</summary>
+    private void Sum(int start, Span<double> into)
+    {
+        if (outputs is null && ++asked > Few)
+            outputs = All();
+        if (outputs is not null)
+        {
+            outputs.AsSpan(start, into.Length).CopyTo(into);
+            return;
+        }
+        into.Clear();
+        for (var k = 0; k < Coefficients.Length; k++)
+            if (Coefficients[k] is not 0 and var c)
+                VectorMath.AddScaled(into, c, state.Outputs[k].AsSpan(start, into.Length));
+    }
 
     private double[] All()
     {

@@ -104,6 +104,13 @@ public static class Survey
             var instead = can.Count > 0 ? $"It takes: {string.Join(", ", can)}." : "Nothing holds there; pick another place.";
             yield return new ReportFinding("base", $"This base cannot be used here: {reason}. {instead}", Blocks: true);
         }
+        foreach (var strut in rig.Braces.OfType<Rigs.Braces.Strut>())
+        {
+            var own = strut.Site == rig.Site.Id;
+            var site = own ? rig.Site : host.Sites.First(s => s.Id == strut.Site);
+            if (Refusal(strut.Foot.Grip, site, own ? rig.Survey : new(), host) is { } why)
+                yield return new ReportFinding("brace:" + strut.Id, $"Brace {strut.Id}'s foot cannot stand on the {site.Name.ToLowerInvariant()}: {why}.", Blocks: true);
+        }
         if (rig.Survey.FreeOfOtherJobs == Answer.No)
             yield return new ReportFinding("site", "The place has another job while the rig is on it: it must be free of it, or the rig goes elsewhere.", Blocks: true);
         if (rig.Survey.DrillingAllowed == Answer.NotAsked && rig.Base.Grip.Drills)
