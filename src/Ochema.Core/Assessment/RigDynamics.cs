@@ -91,7 +91,7 @@ internal sealed class RigDynamics
         }
         (jolt, shaken, trembling) = (Of(pulse), [.. random.Select(Of)], [.. steady.Select(Of)]);
         participation = [.. Enumerable.Range(0, 3).Select(axis => counted.Select(n => modes[n].Participation[axis]).ToArray())];
-        CameraGain = Math.Sqrt(pulse.Select((p, n) => Math.Pow(p * modes[n].Move.Z, 2)).Sum()) + Math.Abs(1 - modes.Sum(m => m.Participation[2] * m.Move.Z));
+        CameraGain = Math.Abs(Combine([[0], [0], [1]], [.. CameraMoves.Select(m => new[] { m.Z })])[0][0]);
     }
 
     /// <summary>How much of each of the added unit responses a case takes at a speed, m/s.</summary>

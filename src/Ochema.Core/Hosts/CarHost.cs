@@ -81,7 +81,7 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
 
     /// <summary>Wind and people rock it on its tyres.</summary>
     public static TabulatedShake Rocking { get; } =
-        new("rocking on its tyres", [(0.3, 0.0002), (1, 0.002), (2, 0.004), (4, 0.001), (10, 0.00008), (40, 0.00001), (200, 0.000001)], 0.7, 0.7, new("rocking on its tyres", 1, 3), [1, 1, 1]) { Source = "judgement, 0.2–5 ×" };
+        new("rocking on its tyres", [(0.3, 0.0002), (1, 0.002), (2, 0.004), (4, 0.001), (10, 0.00008), (40, 0.00001), (200, 0.000001)], 0.7, 0.7, new("rocking on its tyres", 1, 3), [0.7, 1, 1.6]) { Source = "judgement, 0.2–5 ×" };
 
     public override string Id => "hide-" + Shape.Id;
 

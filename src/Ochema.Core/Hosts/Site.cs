@@ -123,7 +123,8 @@ public sealed record PanelFrame(string Site, double[] Origin, double[] U, double
 }
 
 /// <summary>A host as published: its sites, closed points and drawing.</summary>
+/// <param name="HasEngine">False where engine speed has nothing to say.</param>
 public sealed record HostPreset(
     string Id, string Name, string Kind, IReadOnlyList<Site> Sites, IReadOnlyList<Anchor> Anchors,
     IReadOnlyList<PanelFrame> Frames, IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions,
-    IReadOnlyList<KeepClear> Zones, string SpeedName, Loads.GoingWords Going, IReadOnlyList<Loads.MotionFactor> Motion);
+    IReadOnlyList<KeepClear> Zones, string SpeedName, Loads.GoingWords Going, IReadOnlyList<Loads.MotionFactor> Motion, bool HasEngine);

@@ -42,6 +42,12 @@ public abstract record BaseKind : Kind
     /// <summary>What it asks of a place.</summary>
     [JsonIgnore]
     public abstract Grip Grip { get; }
+
+    /// <summary>The same with its feet a third further apart, and what that is called; null for what stands on one.</summary>
+    internal virtual (string Title, BaseKind Base)? Spread() => null;
+
+    /// <summary>How much further <see cref="Spread"/> goes.</summary>
+    internal const double Further = 4.0 / 3;
 }
 
 /// <summary>What carries the camera away from the base.</summary>
@@ -58,6 +64,11 @@ public abstract record IsolatorKind : Kind
     public abstract Mount Build(RigBuilder b, Mount from);
 }
 
+/// <summary>What turns a camera on its head, as shares of power.</summary>
+/// <param name="Turning">Of its seat's turning.</param>
+/// <param name="Shaking">Turning for its seat's acceleration across the axis, (rad ÷ (m/s²))².</param>
+internal readonly record struct HeadPasses(double Turning, double Shaking);
+
 /// <summary>What the camera stands on.</summary>
 public abstract record HeadKind : Kind
 {
@@ -66,6 +77,9 @@ public abstract record HeadKind : Kind
 
     /// <summary>Catalogue id of what it is.</summary>
     internal abstract string Row { get; }
+
+    /// <summary>What of its seat's movement turns the camera at a frequency, Hz; rigid heads pass all turning on and add none.</summary>
+    internal virtual HeadPasses Passes(double frequency) => new(1, 0);
 }
 
 /// <summary>A strut from the load path back to the host.</summary>

@@ -1,6 +1,6 @@
 using System.Numerics;
 using Ochema.Core.Assessment;
-using Ochema.Core.Rigs.Heads;
+using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Sharpness;
@@ -8,25 +8,12 @@ namespace Ochema.Core.Sharpness;
 /// <summary>How the camera turns and shakes: spectra of what shifts the picture, source by source.</summary>
 internal sealed class CameraMotion
 {
-    /// <summary>Below this a gimbal's motors take rotation out, Hz (judgement, 2–5).</summary>
-    private const double GimbalCorner = 3;
-
-    /// <summary>Share of its mount's turning that gets past a gimbal's bearings: friction, cables (judgement, 0.03–0.3).</summary>
-    private const double Bearings = 0.1;
-
-    /// <summary>Radius of gyration of a camera with its frame in a gimbal, m (judgement, 0.05–0.1).</summary>
-    private const double Gyration = 0.07;
-
     private static readonly Vec3[] Axes = [Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ];
 
     private readonly RigDynamics dynamics;
     private readonly IReadOnlyList<RigMode> modes;
 
     public double[] Frequencies => dynamics.Frequencies;
-
-    /// <summary>rad²/Hz about the camera's upright axis, and about its cross axis.</summary>
-    public double[] Pan { get; }
-    public double[] Tilt { get; }
 
     /// <summary>Rotation that shifts the picture, rad²/Hz, by what drives it.</summary>
     public IReadOnlyList<(string Label, double[] Spectrum)> Sources { get; }
@@ -48,14 +35,13 @@ internal sealed class CameraMotion
         var left = up.Cross(view);
         var roll = 0.25 * b.Camera.Body.SensorWidth / b.Camera.Lens.FocalLength;
         var count = Frequencies.Length;
-        (Pan, Tilt, Sum) = (new double[count], new double[count], new double[count]);
+        Sum = new double[count];
         var sources = new List<(string Label, double[] Spectrum)>();
         // Transfer of each mode at each frequency, for all sources.
         var transfer = Frequencies.Select(f => modes.Select(m => m.Transfer(2 * Math.PI * f)).ToArray()).ToArray();
-        var gimbal = b.Rig.Head as GimbalHead;
         // A camera that moves aside by x shifts what is near as a turn by x ÷ distance does: to the left with a pan, up against a turn about the left.
         var near = b.Rig.Camera.Subject is { } distance ? 1 / distance : 0;
-        var passes = Frequencies.Select(f => Passes(gimbal, f)).ToArray();
+        var passes = Frequencies.Select(f => b.Rig.Head.Passes(f)).ToArray();
         var random = new double[3];
         var moved = new[] { new double[count], new double[count], new double[count] };
         foreach (var group in dynamics.Excitations.Random.GroupBy(e => e.Label))
@@ -68,11 +54,9 @@ internal sealed class CameraMotion
                 {
                     var s = e.Spectrum[i];
                     var moves = Respond(transfer[i], e.Forces, e.Host, 2 * Math.PI * Frequencies[i]);
-                    var (turns, a) = (passes[i], moves.Acceleration);
-                    var (pan, tilt) = (s * turns.Of(moves, up, left, near, view), s * turns.Of(moves, left, up, -near, view));
-                    Pan[i] += pan;
-                    Tilt[i] += tilt;
-                    spectrum[i] += pan + tilt + roll * roll * s * turns.Of(moves, view, up, 0, left);
+                    var (head, a) = (passes[i], moves.Acceleration);
+                    var (pan, tilt) = (s * Turns(head, moves, up, left, near, view), s * Turns(head, moves, left, up, -near, view));
+                    spectrum[i] += pan + tilt + roll * roll * s * Turns(head, moves, view, up, 0, left);
                     (moved[0][i], moved[1][i], moved[2][i]) = (s * Power(a.X), s * Power(a.Y), s * Power(a.Z));
                 }
                 for (var axis = 0; axis < 3; axis++)
@@ -80,11 +64,7 @@ internal sealed class CameraMotion
             }
             if (host is not null)
                 for (var i = 0; i < count; i++)
-                {
-                    var nods = host.Nodding(Frequencies[i]) * passes[i].Turning;
-                    Tilt[i] += nods;
-                    spectrum[i] += nods;
-                }
+                    spectrum[i] += host.Nodding(Frequencies[i]) * passes[i].Turning;
             for (var i = 0; i < count; i++)
                 Sum[i] += spectrum[i];
             sources.Add((group.Key, spectrum));
@@ -101,13 +81,13 @@ internal sealed class CameraMotion
             (double Power, double[] Squares) Trembles(double f)
             {
                 var w = 2 * Math.PI * f;
-                var (h, turns) = (modes.Select(m => m.Transfer(w)).ToArray(), Passes(gimbal, f));
+                var (h, head) = (modes.Select(m => m.Transfer(w)).ToArray(), b.Rig.Head.Passes(f));
                 var (sum, moved) = (0.0, new double[3]);
                 for (var axis = 0; axis < 3; axis++)
                 {
                     var moves = Respond(h, tremble.Forces[axis], tremble.Amplitudes[axis] * Axes[axis], w);
                     var a = moves.Acceleration;
-                    sum += 0.5 * (turns.Of(moves, up, left, near, view) + turns.Of(moves, left, up, -near, view));
+                    sum += 0.5 * (Turns(head, moves, up, left, near, view) + Turns(head, moves, left, up, -near, view));
                     (moved[0], moved[1], moved[2]) = (moved[0] + Power(a.X), moved[1] + Power(a.Y), moved[2] + Power(a.Z));
                 }
                 return (sum, moved);
@@ -123,27 +103,11 @@ internal sealed class CameraMotion
         Acceleration = [.. Enumerable.Range(0, 3).Select(axis => (Math.Sqrt(random[axis] + steady[axis]), 3 * Math.Sqrt(random[axis]) + peaks[axis]))];
     }
 
-    /// <summary>What turns the camera, as shares of power: the turning of its seat, and its seat's acceleration.</summary>
-    private readonly record struct Turns(double Turning, double Shaking)
-    {
-        /// <summary>Power of the rotation about an axis; acceleration across it counts where the balance is off.</summary>
-        /// <param name="across">Where it moves to when it shifts the picture as the turn does, times <paramref name="near"/>, 1/m.</param>
-        public double Of(Moves m, Vec3 about, Vec3 across, double near, Vec3 other) =>
-            Power(Math.Sqrt(Turning) * Along(m.Rotation, about) + near * Along(m.Position, across))
-            + (Shaking == 0 ? 0 : Shaking * (Power(Along(m.Acceleration, across)) + Power(Along(m.Acceleration, other))));
-    }
-
-    /// <summary>
-    /// Rigid heads pass all turning on. A gimbal's bearings pass little of it, but what hangs out of balance is turned by being shaken:
-    /// θ = a·e ÷ (ρ²·ω²); its motors take out what is slow.
-    /// </summary>
-    private static Turns Passes(GimbalHead? gimbal, double frequency)
-    {
-        if (gimbal is null)
-            return new(1, 0);
-        var fast = PictureSpread.Stabilised(frequency, GimbalCorner);
-        return new(fast * Bearings * Bearings, fast * Math.Pow(gimbal.Imbalance / (Gyration * Gyration * Math.Pow(2 * Math.PI * frequency, 2)), 2));
-    }
+    /// <summary>Power of what shifts the picture about an axis; acceleration across it counts where a head is out of balance.</summary>
+    /// <param name="across">Where it moves to when it shifts the picture as the turn does, times <paramref name="near"/>, 1/m.</param>
+    private static double Turns(HeadPasses head, Moves m, Vec3 about, Vec3 across, double near, Vec3 other) =>
+        Power(Math.Sqrt(head.Turning) * Along(m.Rotation, about) + near * Along(m.Position, across))
+        + (head.Shaking == 0 ? 0 : head.Shaking * (Power(Along(m.Acceleration, across)) + Power(Along(m.Acceleration, other))));
 
     /// <summary>How the camera's seat goes along: rotation, rad, movement against the host, m, and acceleration against the ground, m/s².</summary>
     private readonly record struct Moves((Complex X, Complex Y, Complex Z) Rotation, (Complex X, Complex Y, Complex Z) Position, (Complex X, Complex Y, Complex Z) Acceleration);

@@ -1,7 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Sharpness;
@@ -43,8 +42,8 @@ public static class ShakeAdvice
             yield return ("lower-riser", "A riser a third lower", rig with { Reach = riser with { Height = Math.Max(0.02, riser.Height * 2 / 3) } });
         if (rig.Reach is not Rigs.Reaches.NoReach)
             yield return ("no-reach", "The head straight on the base", rig with { Reach = new Rigs.Reaches.NoReach() });
-        foreach (var (id, title, spread) in Spread(rig))
-            yield return (id, title, rig with { Base = spread });
+        if (rig.Base.Spread() is { } spread)
+            yield return ("spread", spread.Title, rig with { Base = spread.Base });
         if (rig.Isolator is Rigs.Isolators.SpringArm { Damping: < 0.3 } soft)
             yield return ("damper", "A damper on the arm, set to 40 %", rig with { Isolator = soft with { Damping = 0.4 } });
         foreach (var c in Instead.Of(rig, "isolator", stock))
@@ -59,17 +58,5 @@ public static class ShakeAdvice
         if ((rig.Run.Rpm ?? HostLibrary.Find(rig.Host)!.Shake.Revolutions(rig.Run.Speed)) is > 0 and var rpm)
             foreach (var (id, title, times) in new[] { ("faster-engine", "A gear down, engine a third faster", 4.0 / 3), ("slower-engine", "A gear up, engine a quarter slower", 0.75) })
                 yield return (id, title, rig with { Run = rig.Run with { Rpm = Math.Round(rpm * times), RpmTo = rig.Run.RpmTo is { } to ? Math.Round(to * times) : null } });
-    }
-
-    /// <summary>The base with its feet further apart.</summary>
-    private static IEnumerable<(string Id, string Title, BaseKind Base)> Spread(RigDocument rig)
-    {
-        const double further = 4.0 / 3;
-        if (rig.Base is HoldPlate plate)
-            yield return ("spread", "Feet a third further apart, larger plate", plate with { Length = Math.Min(1.2, plate.Length * further), Width = Math.Min(1.2, plate.Width * further) });
-        if (rig.Base is TubeClamp { Count: >= 2 } clamps)
-            yield return ("spread", "Clamps a third further apart", clamps with { Apart = Math.Min(0.8, clamps.Apart * further) });
-        if (rig.Base is RailTable table)
-            yield return ("spread", "Tubes a third further apart", table with { Apart = Math.Min(1.2, table.Apart * further) });
     }
 }

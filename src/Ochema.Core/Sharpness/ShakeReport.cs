@@ -31,13 +31,12 @@ public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbe
 /// <param name="Frequencies">Hz.</param>
 /// <param name="Excitation">Vertical acceleration of the host, (m/s²)²/Hz, by frequency.</param>
 /// <param name="Rotation">Rotation of the camera about the axes that shift the picture, rad²/Hz, by frequency.</param>
-/// <param name="Vertical">The same, tilt only; <paramref name="Sideways"/> pan only.</param>
 /// <param name="Band">Where the host shakes most.</param>
 /// <param name="Sources">What drives the rig at random, strongest or not, each with its share of the rotation.</param>
 /// <param name="Acceleration">Of the camera along the axes of the host.</param>
 public sealed record ShakeReport(
     PictureWords Picture, IReadOnlyList<ModeReport> Modes, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Excitation, IReadOnlyList<double> Rotation,
-    IReadOnlyList<double> Vertical, IReadOnlyList<double> Sideways, IReadOnlyList<SteadyReport> Steady, Loads.ShakeBand Band, string ExcitationLabel, string ExcitationSource, IReadOnlyList<SourceReport> Sources, IReadOnlyList<AxisReport> Acceleration,
+    IReadOnlyList<SteadyReport> Steady, Loads.ShakeBand Band, string ExcitationLabel, IReadOnlyList<SourceReport> Sources, IReadOnlyList<AxisReport> Acceleration,
     IReadOnlyList<MemberLife> Members, Rigs.Isolators.SoftState? Soft);
 
 /// <summary>Something random that drives the rig.</summary>

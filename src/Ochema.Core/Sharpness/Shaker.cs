@@ -22,9 +22,9 @@ public static class Shaker
         var (random, steady) = (dynamics.Excitations.OfHost, dynamics.Excitations.Steady);
         return new ShakeReport(
             Words(model, motion), [.. model.Modes.Select((m, i) => new ModeReport(m.Frequency, m.Damping, ModeNames.Of(model, m), energy.Sum() > 0 ? energy[i] / energy.Sum() : 0, Movement(model, m)))],
-            motion.Frequencies, [.. motion.Frequencies.Select(f => random.Sum(r => r.Spectrum(f)))], motion.Sum, motion.Tilt, motion.Pan,
+            motion.Frequencies, [.. motion.Frequencies.Select(f => random.Sum(r => r.Spectrum(f)))], motion.Sum,
             [.. steady.Select(s => new SteadyReport(s.Shake.Label, s.Shake.Frequency, s.To, s.Shake.Amplitude, s.Shake.Source))], model.Builder.Host.Shake.Band,
-            random.Count > 0 ? random[0].Label : "standing still", random.Count > 0 ? random[0].Source : "",
+            random.Count > 0 ? random[0].Label : "standing still",
             [.. dynamics.Excitations.Random.DistinctBy(e => e.Label).Select(e => new SourceReport(e.Label, e.Source, motion.Sources.First(s => s.Label == e.Label).Spectrum))],
             [.. motion.Acceleration.Zip(["along", "across", "up and down"]).Select(a => new AxisReport(a.Second, a.First.Rms, a.First.Peak))],
             MemberLives.Of(model), model.Builder.Soft?.Invoke());

@@ -28,23 +28,26 @@ class CatalogueState {
   /** The conditions as a host calls them: what it goes over is road, air, water or gait. */
   conditions(hostId: string): Kind | undefined {
     const run = this.kind('run', 'run');
-    const going = this.host(hostId)?.going;
-    if (!run || !going) return run;
+    const host = this.host(hostId);
+    if (!run || !host) return run;
+    const going = host.going;
     return {
       ...run,
-      fields: run.fields.map((f) =>
-        f.name === 'road'
-          ? {
-              ...f,
-              label: going.label,
-              choices:
-                f.choices?.map((c) => ({
-                  ...c,
-                  label: going[c.id as 'smooth' | 'average' | 'rough'] ?? c.label,
-                })) ?? null,
-            }
-          : f,
-      ),
+      fields: run.fields
+        .filter((f) => host.hasEngine || !f.name.startsWith('rpm'))
+        .map((f) =>
+          f.name === 'road'
+            ? {
+                ...f,
+                label: going.label,
+                choices:
+                  f.choices?.map((c) => ({
+                    ...c,
+                    label: going[c.id as 'smooth' | 'average' | 'rough'] ?? c.label,
+                  })) ?? null,
+              }
+            : f,
+        ),
     };
   }
 }

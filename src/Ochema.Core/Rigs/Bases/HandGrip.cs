@@ -32,6 +32,8 @@ public sealed record HandGrip : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Hand]);
 
+    internal override (string Title, BaseKind Base)? Spread() => Hands < 2 ? null : ("Hands a third further apart", this with { Apart = Math.Min(1, Apart * Further) });
+
     public override Mount Build(RigBuilder b)
     {
         var hands = (int)Math.Round(Hands);

@@ -40,6 +40,8 @@ public sealed record HoldPlate : BaseKind
     [JsonIgnore]
     public override Grip Grip => Hold.Grip;
 
+    internal override (string Title, BaseKind Base)? Spread() => ("Feet a third further apart, larger plate", this with { Length = Math.Min(1.2, Length * Further), Width = Math.Min(1.2, Width * Further) });
+
     public override Mount Build(RigBuilder b)
     {
         var n = (int)Math.Round(Count);

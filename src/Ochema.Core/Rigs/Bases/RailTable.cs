@@ -38,6 +38,8 @@ public sealed record RailTable : BaseKind
     [JsonIgnore]
     public override Grip Grip => Hold.Grip;
 
+    internal override (string Title, BaseKind Base)? Spread() => ("Tubes a third further apart", this with { Apart = Math.Min(1.2, Apart * Further) });
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Tube);

@@ -39,6 +39,8 @@ public sealed record TubeClamp : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Edge]);
 
+    internal override (string Title, BaseKind Base)? Spread() => Count < 2 ? null : ("Clamps a third further apart", this with { Apart = Math.Min(0.8, Apart * Further) });
+
     public override Mount Build(RigBuilder b)
     {
         ClampParts.Range(b, Smallest, Largest);

@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Quantities;
+using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs.Heads;
@@ -23,6 +24,25 @@ public sealed record GimbalHead : HeadKind
     public double Imbalance { get; init; } = 0.0015;
 
     internal override string Row => Stock;
+
+    /// <summary>Below this its motors take rotation out, Hz (judgement, 2–5).</summary>
+    private const double Corner = 3;
+
+    /// <summary>Share of its seat's turning that gets past its bearings: friction, cables (judgement, 0.03–0.3).</summary>
+    private const double Bearings = 0.1;
+
+    /// <summary>Radius of gyration of a camera with its frame, m (judgement, 0.05–0.1).</summary>
+    private const double Gyration = 0.07;
+
+    /// <summary>
+    /// Its bearings pass little of its seat's turning, but what hangs out of balance is turned by being shaken: θ = a·e ÷ (ρ²·ω²); its motors
+    /// take out what is slow.
+    /// </summary>
+    internal override HeadPasses Passes(double frequency)
+    {
+        var fast = PictureSpread.Stabilised(frequency, Corner);
+        return new(fast * Bearings * Bearings, fast * Math.Pow(Imbalance / (Gyration * Gyration * Math.Pow(2 * Math.PI * frequency, 2)), 2));
+    }
 
     public override Mount Build(RigBuilder b, Mount from)
     {

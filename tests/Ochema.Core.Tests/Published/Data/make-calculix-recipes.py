@@ -1,7 +1,7 @@
 #!/usr/bin/env python3
 """Makes calculix-recipes.json: the structural models of some recipes with the frequencies that CalculiX (Debian's calculix-ccx) gives them.
 
-Run:  python3 make-calculix-recipes.py   (needs ccx on the PATH, and builds Ochema)
+Run:  python3 make-calculix-recipes.py   (needs ccx on the PATH and Debian's python3-numpy; builds Ochema)
 
 The models come from `ochema model`. CalculiX gets quadratic beams of pipe section (B32R, four a member) with the member's area and
 second moment; its pipes have J = Iy + Iz, so that is set in the stored model, too. What is rigid is a star of thick beams fifty times
