@@ -14,24 +14,27 @@ public static class Adviser
     public static IReadOnlyList<Change> Best(RigDocument rig, Catalogue stock)
     {
         var now = Assessor.Quick(rig, stock, modes: true);
-        return [.. Try(rig, stock, Candidates(rig, stock), now)
+        return [.. Judge(stock, Try(rig, stock, Candidates(rig, stock), now)
             .Where(c => Gain(c, now) || (c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue))
-            .OrderByDescending(c => c.LimitSpeed ?? LimitSpeed.Highest).ThenBy(c => c.Use).ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most)];
+            .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use).ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most))];
     }
 
     /// <summary>The other kinds and sizes for a station, each computed.</summary>
     public static IReadOnlyList<Change> Alternatives(RigDocument rig, string station, Catalogue stock)
     {
         var now = Assessor.Quick(rig, stock, modes: false);
-        return [.. Try(rig, stock, Instead.Of(rig, station, stock), now).OrderByDescending(c => c.LimitSpeed ?? LimitSpeed.Highest).ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(24)];
+        return [.. Judge(stock, Try(rig, stock, Instead.Of(rig, station, stock), now).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(24))];
     }
 
     /// <summary>What another document would give against this one; null when it does not fit.</summary>
     internal static Change? Compare(RigDocument rig, RigDocument changed, string id, string station, string title, Catalogue stock) =>
-        Try(rig, stock, [(id, station, title, changed)], Assessor.Quick(rig, stock, modes: false)).FirstOrDefault();
+        Judge(stock, Try(rig, stock, [(id, station, title, changed)], Assessor.Quick(rig, stock, modes: false))).FirstOrDefault();
+
+    /// <summary>The changes that are shown, each with the verdict that taking it would give: what is missing or refused counts there too.</summary>
+    private static IEnumerable<Change> Judge(Catalogue stock, IEnumerable<Change> changes) => changes.Select(c => c with { Verdict = Assessor.VerdictOf(c.Document, stock).Word });
 
     private static bool Gain(Change c, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now) =>
-        (c.LimitSpeed ?? LimitSpeed.Highest) > (now.LimitSpeed ?? LimitSpeed.Highest) + 0.3 || c.Use < now.Use - 0.02;
+        (c.LimitSpeed ?? double.MaxValue) > (now.LimitSpeed ?? double.MaxValue) + 0.3 || c.Use < now.Use - 0.02;
 
     private static IEnumerable<Change> Try(RigDocument rig, Catalogue stock, IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> candidates, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now)
     {
@@ -46,7 +49,7 @@ public static class Adviser
             {
                 continue; // The change does not fit this rig (a strap that would have no length, say).
             }
-            yield return new Change(id, station, title, q.LimitSpeed, q.Use, Judge.Of(q.Use), q.Mass - now.Mass, q.Cost - now.Cost, q.Frequency, changed);
+            yield return new Change(id, station, title, q.LimitSpeed, q.Use, Assessment.Judge.Of(q.Use), q.Mass - now.Mass, q.Cost - now.Cost, q.Frequency, changed);
         }
     }
 
@@ -58,7 +61,7 @@ public static class Adviser
             yield return ("shorter-arm", "reach", "An arm a quarter shorter", rig with { Reach = arm with { Length = arm.Length * 0.75 } });
         if (rig.Reach is Stud { Length: > 0.03 } stud)
             yield return ("shorter-stud", "reach", "A stud half as long", rig with { Reach = stud with { Length = stud.Length / 2 } });
-        if (rig.Reach is not NoReach)
+        if (rig.Reach is Riser or Stud or PostReach)
             yield return ("no-reach", "reach", "The head straight on the base", rig with { Reach = new NoReach() });
         if (rig.Reach is ArticulatedArm a && stock.Arms.Where(x => x.JointTorque > stock.Find<ArmRow>("arms", a.Arm).JointTorque).MinBy(x => x.JointTorque) is { } stronger)
             yield return ("stronger-arm", "reach", stronger.Name, rig with { Reach = a with { Arm = stronger.Id } });

@@ -22,7 +22,7 @@ internal static class FigureBuilder
         return new FigureReport(
             b.Figure, s.Grid(13, 13), b.Rig.Site.Id, forces is null ? [] : Arrows(model, forces), forces is null ? "" : cases[index].Label,
             forces is null ? new Dictionary<string, double[]>() : Displacements(model, state, forces), lens,
-            PanelFrame.Of(b.Rig.Site.Id, s), Handles(b));
+            PanelFrame.Of(b.Rig.Site.Id, s), Handles(b), b.Host.ZonesFor(b.Rig.Survey));
     }
 
     /// <summary>Wind or water and inertia as two arrows at the camera.</summary>

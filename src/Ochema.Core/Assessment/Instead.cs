@@ -1,9 +1,13 @@
+using System.Reflection;
+using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Rigs.Bases;
 using Ochema.Core.Rigs.Braces;
 using Ochema.Core.Rigs.Holds;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Assessment;
 
@@ -36,10 +40,17 @@ internal static class Instead
             if (sizes.Count == 0 && type != current.GetType())
                 yield return (info.Id, station, info.Label, With(rig, fresh));
             foreach (var (id, name, kind) in sizes.Where(s => s.Kind != current))
-                yield return ($"{info.Id}.{id}", station, station == "isolator" ? $"{info.Label}: {char.ToLowerInvariant(name[0])}{name[1..]}" : name, With(rig, kind));
+                yield return ($"{info.Id}.{id}", station, Named(info.Label, type, name), With(rig, kind));
         }
         if (LargerHold(rig, stock) is { } larger && station == "base" && rig.Base is HoldPlate)
             yield return ("larger-hold", station, "The next larger hold under the plate", larger);
+    }
+
+    /// <summary>A row by its own name where that says what it is, else behind the kind's: a cradle of a metal, a riser of a tube.</summary>
+    private static string Named(string label, Type kind, string row)
+    {
+        var list = kind.GetProperties().Select(p => p.GetCustomAttribute<StockChoiceAttribute>()?.List).FirstOrDefault(l => l is not null);
+        return list is "heads" or "arms" or "goosenecks" or null ? row : $"{label}: {Words.Inside(row)}";
     }
 
     /// <summary>The rig with the next larger hold, or null when there is none.</summary>
@@ -77,29 +88,57 @@ internal static class Instead
             HoldKind foot = Catalogue.Shipped.Material(site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" };
             return new Strut { Id = id, Site = site.Id, At = [s, t], Foot = foot };
         }
-        foreach (var (degrees, name) in free.Take(3))
+        foreach (var (degrees, name) in free.Take(rig.Braces.Count == 0 ? 3 : 2))
             yield return ($"brace {name}", $"A strut to the {name}", rig with { Braces = [.. rig.Braces, At(degrees, NewId(rig, 1))] });
-        if (rig.Braces.Count <= 2 && free.Count >= 2)
+        if (rig.Braces.Count == 0 && free.Count >= 2)
             yield return ("two braces", "Two struts, well apart", rig with { Braces = [.. rig.Braces, At(free[0].Item1, NewId(rig, 1)), At(free[1].Item1, NewId(rig, 2))] });
     }
 
-    /// <summary>A pair of straps to the nearest closed edges.</summary>
+    /// <summary>Pretension proposed, N: what a cam buckle gives by hand (common practice, no source).</summary>
+    private const double Pretension = 200;
+
+    /// <summary>A pair of straps abeam of the base, to closed points that lie outwards and below, so that they press and oppose each other.</summary>
     public static IEnumerable<(string Id, string Title, RigDocument Changed)> Straps(RigDocument rig)
     {
         if (rig.Straps.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
-        var at = host.Surface(rig.Site).Point(rig.At[0], rig.At[1]);
-        var anchors = host.Anchors;
-        AnchorEnd? Near(string side) => anchors.Where(a => a.Id.EndsWith(side, StringComparison.Ordinal))
-            .Select(a => (a.Id, Distance: (a.At(0.5) - at).Length)).OrderBy(a => a.Distance).Select(a => new AnchorEnd(a.Id, 0.5)).FirstOrDefault();
-        var (left, right) = (Near("left"), Near("right"));
-        if (left is null || right is null)
+        RigBuilder b;
+        try
+        {
+            b = new RigBuilder(rig with { Straps = [], Tether = null, Tethers = [] }, Catalogue.Shipped);
+        }
+        catch (DocumentException)
+        {
+            yield break;
+        }
+        var (n, left) = (b.Surface.NormalAt(rig.At[0], rig.At[1]), b.Surface.V);
+        var taken = rig.Straps.Select(s => s.From).ToHashSet();
+        (RigPoint From, AnchorEnd To, Vec3 Way, double Score)? Best(int side, Vec3? against) => (
+            from p in new[] { RigPoint.BaseFrontLeft, RigPoint.BaseFrontRight, RigPoint.BaseRearLeft, RigPoint.BaseRearRight, RigPoint.BaseTop }
+            where !taken.Contains(p) && (p == RigPoint.BaseTop || b.At(p) != b.At(RigPoint.BaseTop))
+            from e in StrapPull.Ends(host)
+            let d = e.End - b.Position(b.At(p))
+            where d.Length > StrapPull.Shortest && d.Length < StrapPull.Longest
+            let way = 1 / d.Length * d
+            let outward = side * way.Dot(left)
+            let down = -way.Dot(n)
+            where outward > 0.3 && down > 0.08
+            let along = way.Dot(b.Surface.U)
+            let score = outward + 0.5 * Math.Min(down, 0.5) - 1.5 * Math.Abs(against is { } other ? along + other.Dot(b.Surface.U) : along) - 0.1 * d.Length
+            orderby score descending, e.Anchor.Id, e.T
+            select ((RigPoint, AnchorEnd, Vec3, double)?)(p, new AnchorEnd(e.Anchor.Id, e.T), way, score)).FirstOrDefault();
+        if (Best(1, null) is not { } one)
+            yield break;
+        taken.Add(one.From);
+        if (one.From == RigPoint.BaseTop)
+            taken.Remove(one.From);
+        if (Best(-1, one.Way) is not { } two)
             yield break;
         yield return ("two straps", "Two straps, left and right", rig with
         {
             Straps = [.. rig.Straps,
-                new Strap { Id = $"left-{rig.Straps.Count + 1}", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = left, Pretension = 400 },
-                new Strap { Id = $"right-{rig.Straps.Count + 2}", Stock = "ratchet-25", From = RigPoint.BaseFrontRight, To = right, Pretension = 400 }],
+                new Strap { Id = $"left-{rig.Straps.Count + 1}", Stock = "ratchet-25", From = one.From, To = one.To, Pretension = Pretension },
+                new Strap { Id = $"right-{rig.Straps.Count + 2}", Stock = "ratchet-25", From = two.From, To = two.To, Pretension = Pretension }],
         });
     }
 
@@ -115,9 +154,9 @@ internal static class Instead
         switch (kind)
         {
             case SingleCup s:
-                return stock.Cups.Select(c => (c.Id, "One " + char.ToLowerInvariant(c.Name[0]) + c.Name[1..], (Kind)(s with { Cup = s.Cup with { Stock = c.Id } })));
+                return stock.Cups.Select(c => (c.Id, "One " + Words.Inside(c.Name), (Kind)(s with { Cup = s.Cup with { Stock = c.Id } })));
             case SingleMagnet s:
-                return stock.Magnets.Select(m => (m.Id, "One " + char.ToLowerInvariant(m.Name[0]) + m.Name[1..], (Kind)(s with { Magnet = s.Magnet with { Stock = m.Id } })));
+                return stock.Magnets.Select(m => (m.Id, "One " + Words.Inside(m.Name), (Kind)(s with { Magnet = s.Magnet with { Stock = m.Id } })));
             case HoldPlate p:
                 return [("cups", "Plate on four pumped cups 115 mm", p with { Hold = new Cup(), Count = 4 }), ("magnets", "Plate on four pot magnets 90 mm", p with { Hold = new Magnet(), Count = 4 }),
                     ("six-cups", "Plate on six pumped cups 115 mm", p with { Hold = new Cup(), Count = 6, Length = Math.Max(p.Length, 0.4) })];

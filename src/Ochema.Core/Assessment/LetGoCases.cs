@@ -3,9 +3,10 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Assessment;
 
 /// <summary>One way in which something is gone.</summary>
-internal sealed record LetGoCase(string Id, string Kind, string Title, IReadOnlyList<string> Gone);
+/// <param name="Station">Spine row whose piece comes off, for links of the path; empty for the others.</param>
+internal sealed record LetGoCase(string Id, string Kind, string Title, IReadOnlyList<string> Gone, string Station = "");
 
-/// <summary>Each hold, brace and strap taken away in turn; then all straps. (Straps alone is a model of its own.)</summary>
+/// <summary>Each hold, link of the path, brace and strap taken away in turn; then all straps. (Straps alone is a model of its own.)</summary>
 internal static class LetGoCases
 {
     public static IReadOnlyList<LetGoCase> Of(RigBuilder b)
@@ -14,11 +15,15 @@ internal static class LetGoCases
         foreach (var h in b.Holds)
             list.Add(h.Station == "base"
                 ? new(h.Id, "hold", "Without the " + h.Label, [h.Id])
-                : new(h.Id, "brace", $"Without brace {h.Id}", [h.Id]));
+                : new(h.Id, "brace", $"Without strut {h.Id}", [h.Id]));
         foreach (var s in b.Rig.Straps)
             list.Add(new(s.Id, "strap", $"Without strap {s.Id}", [s.Id]));
         if (b.Rig.Straps.Count > 0)
             list.Add(new("holds-alone", "holds-alone", "Holds alone", [.. b.Rig.Straps.Select(s => s.Id)]));
         return list;
     }
+
+    /// <summary>The links of the path, each with all that hangs on it.</summary>
+    public static IReadOnlyList<LetGoCase> Links(RigBuilder b) =>
+        [.. b.Links.Select(l => new LetGoCase(l.Spring, "link", "Without " + l.Label, [l.Spring], l.Station))];
 }

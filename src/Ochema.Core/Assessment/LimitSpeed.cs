@@ -12,8 +12,9 @@ internal readonly record struct Worst(double Use, Check? Check, RigCase? Case);
 /// </summary>
 internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyList<RigCase> cases)
 {
-    /// <summary>Speeds are not looked at beyond this, m/s (252 km/h).</summary>
-    public const double Highest = 70;
+    /// <summary>Fastest the host can do, m/s: speeds are not looked at beyond it.</summary>
+    public double Highest { get; } = model.Builder.Host.TopSpeed;
+
 
     private const double Tolerance = 1e-3;
     private readonly Dictionary<(int Case, double Speed), CaseForces?> forces = [];
@@ -28,7 +29,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         return f;
     }
 
-    /// <summary>Highest use of the checks over all cases at a speed.</summary>
+    /// <summary>Highest use of the checks over all cases at a speed, as it counts in a verdict.</summary>
     public Worst At(IReadOnlyList<Check> checks, double speed)
     {
         var worst = new Worst(-1, null, null);
@@ -37,7 +38,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             if (At(c, speed) is not { } f)
                 return new Worst(Check.MostUse, null, cases[c]);
             foreach (var check in checks)
-                if ((c == 0 || !check.Fixed) && check.Use(f) is var use && use > worst.Use)
+                if ((c == 0 || !check.Fixed) && check.Counts(check.Use(f)) is var use && use > worst.Use)
                     worst = new Worst(use, check, cases[c]);
         }
         return worst;
@@ -56,9 +57,10 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     /// <summary>Lowest speed at which any of the checks reaches the target (100 % unless said), m/s; null when none does.</summary>
     /// <param name="near">A speed to begin at: the design speed.</param>
     /// <param name="atNear">The highest use there, where it is known already.</param>
-    /// <param name="highest">Nothing beyond this speed, m/s, is of interest.</param>
-    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near, double target = 1, Worst? atNear = null, double highest = Highest)
+    /// <param name="upTo">Nothing beyond this speed, m/s, is of interest.</param>
+    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near, double target = 1, Worst? atNear = null, double? upTo = null)
     {
+        var highest = Math.Max(near, upTo ?? Highest);
         if (checks.Count == 0)
             return null;
         var standing = At(checks, 0);

@@ -26,7 +26,17 @@ public static class Judge
 public sealed record ReportFinding(string Station, string Text, bool Blocks = false);
 
 /// <summary>One check at the design speed: its worst case, its limit speed, its working.</summary>
-public sealed record CheckReport(string Id, string Station, string Part, string Title, double Use, Verdict Verdict, string Case, double? LimitSpeed, Working Working);
+/// <param name="Use">As computed.</param>
+/// <param name="Counts">What of it counts in a verdict: service checks 100 % at the most, a screw's tightening nothing until it is too much.</param>
+/// <param name="Sort">What it means past 100 %.</param>
+/// <param name="Loads">What loads the joint or hold it looks at, in its worst case, source by source; empty where it looks at none.</param>
+public sealed record CheckReport(
+    string Id, string Station, string Part, string Title, double Use, double Counts, CheckSort Sort, Verdict Verdict, string Case, double? LimitSpeed, Working Working, IReadOnlyList<LoadShare> Loads);
+
+/// <summary>One source of load at a joint: weight, motion, wind, water, straps, shaking.</summary>
+/// <param name="Force">N.</param>
+/// <param name="Moment">N·m, at the joint.</param>
+public sealed record LoadShare(string Label, double Force, double Moment);
 
 /// <summary>A row of the spine.</summary>
 public sealed record StationReport(string Id, string Label, string Part, double Use, Verdict Verdict, string? Check, string Says, double? Mass);
@@ -35,12 +45,23 @@ public sealed record StationReport(string Id, string Label, string Part, double 
 public sealed record SpeedFlag(string Check, string Station, string Title, double Speed);
 
 /// <summary>The overall verdict.</summary>
-/// <param name="LimitSpeed">m/s; null when nothing gives below 252 km/h.</param>
+/// <param name="LimitSpeed">m/s; null when nothing gives at any speed the host can do.</param>
 /// <param name="TightSpeed">m/s at which the first use passes 80 %; null when none does.</param>
-public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text, double? TightSpeed = null);
+/// <param name="Why">What decides the word: the loads, something refused by name, something that is missing, a question not answered.</param>
+/// <param name="Missing">What is missing, most urgent first: retentions, answers.</param>
+public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text, double? TightSpeed = null, Why Why = Why.Loads, IReadOnlyList<string>? Missing = null);
+
+/// <summary>What decides a verdict.</summary>
+public enum Why
+{
+    Loads,
+    Refused,
+    Missing,
+    Unanswered,
+}
 
 /// <summary>What happens without one part.</summary>
-/// <param name="Kind">intact, hold, brace, strap, holds-alone, straps-alone.</param>
+/// <param name="Kind">intact, hold, two-holds, link, brace, strap, holds-alone, straps-alone.</param>
 /// <param name="Gone">Ids taken away.</param>
 /// <param name="Uses">Use by spine row in this state.</param>
 /// <param name="Displacements">By node, m (only what the drawing needs), in the governing case.</param>
@@ -53,16 +74,17 @@ public sealed record LetGoReport(
 /// <param name="Force">N, host axes.</param>
 public sealed record LoadArrow(string Label, double[] At, double[] Force);
 
-/// <summary>Whether the picture can be steady: the first natural frequency against what wheels do.</summary>
+/// <summary>How the mount rocks, as a sentence of advice. Whether the picture is sharp is said by the pixel numbers alone; the word here is theirs.</summary>
 public sealed record PictureReport(Verdict Word, double? FirstFrequency, string Text);
 
 /// <summary>A separable piece, what independently keeps it, and what catches it when that lets go.</summary>
 /// <param name="Station">Spine row it belongs to.</param>
 /// <param name="Single">True when one thing alone keeps it.</param>
-public sealed record RetentionReport(string Piece, string Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy, bool Single);
+/// <param name="Add">What to add when it has too few; empty when it has enough.</param>
+public sealed record RetentionReport(string Piece, string Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy, bool Single, string Add = "");
 
 /// <summary>A single change that was tried.</summary>
-/// <param name="LimitSpeed">m/s with the change; null when nothing gives below 252 km/h.</param>
+/// <param name="LimitSpeed">m/s with the change; null when nothing gives at any speed the host can do.</param>
 /// <param name="Mass">Change in mass, kg.</param>
 /// <param name="Cost">Change in price.</param>
 /// <param name="Document">The rig with the change made.</param>
@@ -71,7 +93,7 @@ public sealed record Change(string Id, string Station, string Title, double? Lim
 /// <summary>Drawing of the rig: shapes bound to nodes, the base's panel, load arrows.</summary>
 public sealed record FigureReport(
     IReadOnlyList<FigureShape> Shapes, double[][][] Panel, string PanelId, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase,
-    IReadOnlyDictionary<string, double[]> Displacements, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles);
+    IReadOnlyDictionary<string, double[]> Displacements, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles, IReadOnlyList<KeepClear> Zones);
 
 /// <summary>What the lens sees from where: eye and directions (host axes), field of view (rad).</summary>
 public sealed record LensReport(double[] Eye, double[] View, double[] Up, double HorizontalField, double VerticalField, string Label);
@@ -85,6 +107,12 @@ public sealed record DragHandle(string Id, string Station, string Label, string 
 public sealed record AssessmentReport
 {
     public required VerdictReport Verdict { get; init; }
+
+    /// <summary>How each strap runs.</summary>
+    public required IReadOnlyList<StrapRun> Straps { get; init; }
+
+    /// <summary>Fastest the host can do, m/s: where the speed tape ends.</summary>
+    public required double TopSpeed { get; init; }
 
     /// <summary>A shove by hand at rest; judged apart from driving.</summary>
     public required VerdictReport Knock { get; init; }

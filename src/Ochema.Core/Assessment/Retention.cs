@@ -1,52 +1,107 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Rigs.Heads;
 
 namespace Ochema.Core.Assessment;
 
 /// <summary>
-/// Every piece that can come off by itself: what independently holds it, what catches it, and how many its consequence class asks for.
-/// A tether counts from the camera, not from the clip that may break.
+/// Every piece that can come off by itself: what independently keeps it, what catches it, and how many its consequence class asks for. A tether keeps what lies
+/// between its knot and the host, if it holds the fall; one tied to the camera keeps what a clip or a head would lose.
 /// </summary>
 internal static class Retention
 {
-    public static IReadOnlyList<RetentionReport> Of(RigBuilder b, IReadOnlyList<LetGoReport> letGo)
+    /// <summary>Worth, in the user's money, from which one hold alone is refused, and from which two are (judgement).</summary>
+    private const double Costly = 1000;
+    private const double VeryCostly = 10000;
+
+    /// <summary>All pieces, the camera first.</summary>
+    /// <param name="letGo">What happens without each hold and on straps alone; null to count what may be there at the best.</param>
+    public static IReadOnlyList<RetentionReport> Of(RigBuilder b, IReadOnlyList<LetGoReport>? letGo)
     {
         var rig = b.Rig;
         var needs = FactorTable.Retentions(rig.Run.Consequence);
-        var tether = rig.Tether is not null;
         var list = new List<RetentionReport>();
-        void Piece(string piece, string station, List<string> by, string caught) => list.Add(new(piece, station, by.Count, needs, by, caught, by.Count == 1));
-        foreach (var (head, camera, suffix) in new[] { (rig.Head, "Camera", "") }.Concat(rig.Second is { } s ? [(s.Head, "Second camera", RigBuilder.SecondSuffix)] : []))
+        void Piece(string piece, string station, IEnumerable<string> own, int asks, string add)
         {
-            var tied = tether && suffix.Length == 0;
-            var by = new List<string> { head is ClipHead ? "its clip" : head is CradleHead ? "its cradle" : "its screw" };
-            if (head is CradleHead)
-                by.Add("the band");
-            if (tied)
-                by.Add("the tether");
-            Piece(camera, "camera" + suffix, by, tied ? "the tether" : "nothing");
-            if (head is QuickReleaseHead)
-                Piece("Quick-release plate", "head" + suffix, tied ? ["its lever", "the tether"] : ["its lever"], tied ? "the tether, at the camera" : "nothing");
+            var caught = Catching(b, station);
+            List<string> by = [.. own, .. caught.Where(c => c.Use <= 1).Select(c => Words.Inside(c.Tether.Name))];
+            if (rig.Run.Consequence == Consequence.DeepWater && rig.Survey.Floats == Answer.Yes)
+                by.Add("it floats");
+            var broken = caught.Where(c => c.Use > 1).ToList();
+            var missing = by.Count >= asks ? "" : broken.Count > 0
+                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Fall(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. A shorter or softer one"
+                : add;
+            list.Add(new(piece, station, by.Count, asks, by, caught.Any(c => c.Use <= 1) ? "the tether" : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", by.Count == 1, missing));
         }
-        if (rig.Isolator is not Rigs.Isolators.NoIsolator)
-            Piece("What hangs on the soft mount", "isolator", tether ? ["its mounts", "the tether"] : ["its mounts"], tether ? "the tether, at the camera" : "nothing");
+        foreach (var (head, reach, camera, suffix) in new[] { (rig.Head, rig.Reach, "Camera", "") }.Concat(rig.Second is { } s ? [(s.Head, s.Reach, "Second camera", RigBuilder.SecondSuffix)] : []))
+        {
+            var tether = needs > 2 ? "Tethers from it until there are enough, each to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
+            Piece(camera, "camera" + suffix, head.Keeps, needs, tether);
+            if (head is QuickReleaseHead)
+                Piece("Quick-release plate", "head" + suffix, ["its lever"], needs, tether);
+            else if (head is not (ClipHead or CradleHead))
+                Piece(suffix.Length == 0 ? "Head" : "Its head", "head" + suffix, ["its screw"], needs, tether);
+            if (suffix.Length == 0 && rig.Isolator is not Rigs.Isolators.NoIsolator)
+                Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
+            if (reach is not Rigs.Reaches.NoReach)
+                Piece(suffix.Length == 0 ? "Reach" : "Its reach", "reach" + suffix, rig.Braces.Count > 1 && suffix.Length == 0 ? ["its foot", "its braces"] : ["its foot"], needs, tether);
+        }
         foreach (var brace in rig.Braces)
-            Piece($"Brace {brace.Id}", "brace:" + brace.Id, ["its foot", "its clamp"], "its other end");
-        var own = new List<string>();
-        var holds = letGo.Where(l => l.Kind == "hold").ToList();
-        own.Add(holds.Count == 1 ? "one hold" : "the holds");
-        if (holds.Count > 1 && holds.All(h => h.Verdict != Verdict.LetsGo))
-            own.Add("a spare hold");
-        if (letGo.FirstOrDefault(l => l.Kind == "straps-alone") is { Verdict: not Verdict.LetsGo })
-            own.Add("the straps");
-        if (holds.Count == 1 && letGo.Any(l => l.Kind == "brace") && holds[0].Verdict != Verdict.LetsGo)
-            own.Add("the braces");
-        if (tether)
-            own.Add("the tether at the camera");
-        // On a head it must come off: a second retention there is a hazard.
-        var worn = b.Host.BreakawayLimit is not null;
-        list.Add(new(worn ? "The rig on the helmet (it must come off in a snag)" : "The rig on its place", "base", own.Count, worn ? 1 : needs, own, tether ? "the tether" : rig.Straps.Count > 0 ? "the straps" : "nothing", own.Count == 1));
+        {
+            List<string> by = ["its foot", "its clamp"];
+            if (brace is Rigs.Braces.Strut { Lanyard: Answer.Yes })
+                by.Add("its lanyard");
+            list.Add(new($"Strut {brace.Id}", "brace:" + brace.Id, by.Count, needs, by, "its other end", false, by.Count >= needs ? "" : "A lanyard along it"));
+        }
+        Base(b, letGo, needs, Piece);
         return list;
+    }
+
+    private static void Base(RigBuilder b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int, string> piece)
+    {
+        var rig = b.Rig;
+        var own = new List<string>();
+        var count = b.Holds.Count(h => h.Station == "base");
+        var lost = letGo?.Where(l => l.Kind == "hold").ToList();
+        bool Keeps(IEnumerable<LetGoReport>? states) => states is null || states.All(l => l.Verdict != Verdict.LetsGo);
+        own.Add(count == 1 ? "one hold" : "the holds");
+        if (count > 1 && Keeps(lost))
+            own.Add("a spare hold");
+        if (rig.Straps.Count > 0 && Keeps(letGo?.Where(l => l.Kind == "straps-alone")))
+            own.Add("the straps");
+        if (count == 1 && rig.Braces.Count > 1 && Keeps(lost))
+            own.Add("the braces");
+        // On a head it must come off: a second retention there is a hazard.
+        if (b.Host.BreakawayLimit is not null)
+        {
+            piece("The rig on the helmet (it must come off in a snag)", "base", own, 1, "");
+            return;
+        }
+        var asks = Math.Max(needs, rig.Camera.Worth switch { >= VeryCostly => 3, >= Costly => 2, _ => 1 });
+        piece("The rig on its place", "base", own, asks, count == 1 ? "Straps or a second hold, or a tether that holds all of it" : "Straps, or a tether that holds all of it");
+    }
+
+    /// <summary>What a camera's worth refuses, or null: holds that are not enough for it, however they are tethered.</summary>
+    public static string? Refused(RigBuilder b, IReadOnlyList<LetGoReport> letGo)
+    {
+        if (b.Rig.Camera.Worth is not >= Costly and not >= VeryCostly)
+            return null;
+        var count = b.Holds.Count(h => h.Station == "base");
+        var others = (b.Rig.Straps.Count > 0 && letGo.Any(l => l.Kind == "straps-alone" && l.Verdict != Verdict.LetsGo) ? 1 : 0)
+            + (b.Rig.Braces.Count > 1 && letGo.All(l => l.Kind != "hold" || l.Verdict != Verdict.LetsGo) ? 1 : 0);
+        var asks = b.Rig.Camera.Worth >= VeryCostly ? 3 : 2;
+        return count + others >= asks ? null
+            : $"One {b.Holds.First(h => h.Station == "base").Label} under a camera worth {QuantityText.Of(b.Rig.Camera.Worth!.Value, Dimension.Money)} is not enough: {asks} holds that stand for each other, or straps that keep it alone.";
+    }
+
+    /// <summary>Tethers that would catch what comes off at a station, each with the share of what it holds that this takes.</summary>
+    internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(RigBuilder b, string station)
+    {
+        var second = station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal);
+        int Rank(string s) => s.Replace(RigBuilder.SecondSuffix, "", StringComparison.Ordinal) switch { "camera" => 3, "head" => 2, "isolator" or "reach" => 1, _ => 0 };
+        int Of(TetherPoint p) => p switch { TetherPoint.Camera or TetherPoint.SecondCamera => 3, TetherPoint.Head => 2, _ => 1 };
+        return [.. b.Tethers.Where(t => (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == second) && Of(t.Choice.From) >= Rank(station)).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
     }
 }

@@ -6,8 +6,8 @@ namespace Ochema.Core.Assessment;
 /// <summary>
 /// The rig's own movement as loads on the structure: the inertia of each mode, as large as a jolt or the steady shaking of the host makes it.
 /// Modes are combined by complete quadratic combination (Wilson, Der Kiureghian and Bayo 1981): the root of the sum of squares where they lie
-/// apart, the plain sum where they coincide, as those of a pair of equal braces do. The sign is that of the strongest; what the modes leave out
-/// moves with the host (Clough and Penzien, "Dynamics of Structures", ch. 26). A state with parts gone keeps the whole rig's modes. Gusts are
+/// apart, the plain sum where they coincide, as those of a pair of equal braces do. Stiff modes go along with what shakes them: that part of each,
+/// and what the modes leave out, is added up as it is (Gupta 1990; Lindley and Yow 1980). The sign is that of the stronger. A state with parts gone keeps the whole rig's modes. Gusts are
 /// in the wind of the cases already.
 /// </summary>
 internal sealed class RigDynamics
@@ -33,6 +33,7 @@ internal sealed class RigDynamics
     private readonly Column[] trembling;
     private readonly double[][] participation;
     private readonly double[] host = new double[3];
+    private readonly double[] trembles = new double[3];
     private readonly double growth;
 
     public ModalResponse Modal { get; }
@@ -60,7 +61,7 @@ internal sealed class RigDynamics
         Frequencies = FrequencyGrid.Of(modes);
         Excitations = new Excitations(model, modes, Frequencies, rig.Run.Speed);
         var pulse = modes.Select(m => m.Participation[2] * HalfSine.Spectrum(m.Frequency * motion.PulseDuration)).ToArray();
-        var (random, steady) = (new double[3][], new double[3][]);
+        var (random, steady, along) = (new double[3][], new double[3][], new double[3][]);
         var shakes = profile.Random(rig.Run.Road, Reference);
         growth = shakes.Count > 0 ? shakes[0].Growth : 0;
         var all = shakes.Select(s => (Shares: Excitations.Shares(s), Spectrum: Frequencies.Select(s.Spectrum).ToArray())).ToList();
@@ -72,6 +73,12 @@ internal sealed class RigDynamics
             double Sum(Func<int, double> of) => all.Select((s, i) => s.Shares[axis] * s.Shares[axis] * of(i)).Sum();
             host[axis] = Peaks * Math.Sqrt(Sum(i => own[i]));
             random[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Peaks * m.Omega2 * Math.Sqrt(Sum(i => squares[i][n])))];
+            along[axis] = [.. modes.Select((m, n) =>
+            {
+                var (answer, below) = (m.Omega2 * Math.Sqrt(Sum(i => squares[i][n])), Sum(i => FrequencyGrid.Integrate(Frequencies, all[i].Spectrum, m.Frequency)));
+                return answer <= 0 || host[axis] <= 0 ? 0 : Math.Min(1, host[axis] / Peaks / answer) * Math.Sqrt(Math.Clamp(below / (host[axis] * host[axis] / (Peaks * Peaks)), 0, 1));
+            })];
+            trembles[axis] = Excitations.SteadyShares[axis] * profile.Steady(rig.Run.Speed, rig.Run.Rpm).Select(s => s.Amplitude).DefaultIfEmpty(0).Max();
             steady[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Excitations.SteadyShares[axis] * m.Omega2 * worst[n])];
         }
         bool Matters(double[] weights, int n) => Math.Abs(weights[n]) > Counts * weights.Max(Math.Abs);
@@ -83,13 +90,14 @@ internal sealed class RigDynamics
         }
         counted = Counted([pulse, .. random, .. steady]);
         CameraMoves = [.. counted.Select(n => modes[n].Move)];
-        Column Of(double[] weights)
+        Column Of(double[] weights, double[] inPhase)
         {
             var own = Counted([weights]);
-            return new([.. own.Select(n => Array.IndexOf(counted, n))], [.. own.Select(n => weights[n])],
+            return new([.. own.Select(n => Array.IndexOf(counted, n))], [.. own.Select(n => weights[n])], [.. own.Select(n => inPhase[n])],
                 [.. own.Select(i => own.Select((j, n) => (n, Correlation(modes[i], modes[j]))).Where(p => p.Item2 > Apart).ToArray())]);
         }
-        (jolt, shaken, trembling) = (Of(pulse), [.. random.Select(Of)], [.. steady.Select(Of)]);
+        (jolt, shaken, trembling) = (
+            Of(pulse, [.. modes.Select(m => HalfSine.InPhase(m.Frequency * motion.PulseDuration))]), [.. random.Select((w, axis) => Of(w, along[axis]))], [.. steady.Select(w => Of(w, new double[modes.Count]))]);
         participation = [.. Enumerable.Range(0, 3).Select(axis => counted.Select(n => modes[n].Participation[axis]).ToArray())];
         CameraGain = Math.Abs(Combine([[0], [0], [1]], [.. CameraMoves.Select(m => new[] { m.Z })])[0][0]);
     }
@@ -131,15 +139,9 @@ internal sealed class RigDynamics
                 for (var n = 0; n < counted.Length; n++)
                     left -= participation[axis][n] * modes[n][i];
                 if (axis == 2)
-                {
-                    var (pulse, sign) = jolt.At(modes, i, terms);
-                    all[0][i] = -(Math.CopySign(Math.Sqrt(pulse), sign) + left);
-                }
-                var (squares, strongest) = shaken[axis].At(modes, i, terms);
-                left *= host[axis];
-                all[1 + axis][i] = Math.CopySign(Math.Sqrt(squares + left * left), Math.Abs(left) > Math.Abs(strongest) ? left : strongest);
-                (squares, strongest) = trembling[axis].At(modes, i, terms);
-                all[4 + axis][i] = Math.CopySign(Math.Sqrt(squares), strongest);
+                    all[0][i] = -jolt.At(modes, i, terms, left);
+                all[1 + axis][i] = shaken[axis].At(modes, i, terms, left * host[axis]);
+                all[4 + axis][i] = trembling[axis].At(modes, i, terms, left * trembles[axis]);
             }
         }
         return all;
@@ -148,13 +150,23 @@ internal sealed class RigDynamics
     /// <summary>Weights of the modes of one added response.</summary>
     /// <param name="Modes">Which of <see cref="Loads"/>.</param>
     /// <param name="Together">For each of them, those that move in step with it, and how far.</param>
-    private sealed record Column(int[] Modes, double[] Weights, (int Mode, double Correlation)[][] Together)
+    /// <param name="InPhase">Share of each that goes along with what shakes it.</param>
+    private sealed record Column(int[] Modes, double[] Weights, double[] InPhase, (int Mode, double Correlation)[][] Together)
     {
-        /// <summary>Σᵢ Σⱼ ρᵢⱼ·rᵢ·rⱼ of one response, and the strongest sum of modes in step, which gives the sign.</summary>
-        public (double Squares, double Strongest) At(double[][] responses, int i, double[] terms)
+        private readonly double[] apart = [.. InPhase.Select(a => Math.Sqrt(Math.Max(0, 1 - a * a)))];
+
+        /// <summary>
+        /// One response: the parts that go along with the host, and <paramref name="left"/> which is no mode's, added up; the rest as Σᵢ Σⱼ ρᵢⱼ·rᵢ·rⱼ;
+        /// the root of the sum of their squares, with the sign of the stronger.
+        /// </summary>
+        public double At(double[][] responses, int i, double[] terms, double left)
         {
             for (var n = 0; n < Modes.Length; n++)
-                terms[n] = Weights[n] * responses[Modes[n]][i];
+            {
+                var r = Weights[n] * responses[Modes[n]][i];
+                left += InPhase[n] * r;
+                terms[n] = apart[n] * r;
+            }
             double squares = 0, strongest = 0;
             for (var n = 0; n < Modes.Length; n++)
             {
@@ -165,7 +177,7 @@ internal sealed class RigDynamics
                 if (Math.Abs(sum) > Math.Abs(strongest))
                     strongest = sum;
             }
-            return (Math.Max(0, squares), strongest);
+            return Math.CopySign(Math.Sqrt(Math.Max(0, squares) + left * left), Math.Abs(left) > Math.Abs(strongest) ? left : strongest);
         }
     }
 }

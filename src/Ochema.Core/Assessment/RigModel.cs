@@ -24,6 +24,7 @@ internal sealed class RigModel
     private readonly int knockLoad;
     private readonly int dunkLoad;
     private readonly int modalLoads;
+    private bool immersed;
 
     public RigBuilder Builder { get; }
     public FrameSystem System { get; }
@@ -107,7 +108,8 @@ internal sealed class RigModel
             if (windLoads[w].Yaw == c.Wind)
                 coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
-        coefficients[dunkLoad] = c.Dunk ? 0.5 * Water * speed * speed : 0;
+        foreach (var (pressure, _, slam) in Waters(c, speed))
+            coefficients[slam ? dunkLoad : dunkLoad + 1] = pressure;
         if (c.Dynamic)
             Dynamics!.Coefficients(c, speed, coefficients.AsSpan(dynamic));
         var lines = state.Lines;
@@ -115,7 +117,7 @@ internal sealed class RigModel
             coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
         var tension = new double[System.Lines.Length];
         if (lines.Length == 0)
-            return new CaseForces(state, c, q, coefficients[dunkLoad], coefficients, tension);
+            return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, tension);
         var gap = new double[lines.Length];
         for (var i = 0; i < lines.Length; i++)
         {
@@ -132,8 +134,12 @@ internal sealed class RigModel
             var t = l.Line.Pretension + l.Stiffness * VectorMath.Dot(coefficients, state.Lengthening[i]);
             tension[lines[i]] = slack[i] > 0 ? 0 : l.Sign * Math.Max(0, l.Sign * t);
         }
-        return new CaseForces(state, c, q, coefficients[dunkLoad], coefficients, tension);
+        return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, tension);
     }
+
+    /// <summary>Pressure of water on the cameras, Pa; 0 for those it does not reach.</summary>
+    private double WaterOnCameras(RigCase c, double speed) =>
+        Waters(c, speed).Where(w => Builder.Position(Builder.Camera.Node).Z < w.UpTo).Sum(w => w.Pressure);
 
     /// <summary>Displacements in body unknowns of a case.</summary>
     public double[] Displacements(StateResponse state, CaseForces f)
@@ -161,19 +167,45 @@ internal sealed class RigModel
                     foreach (var face in Builder.Faces.Where(f => f.Node >= 0))
                         nodes.Add(new ModelNodeLoad(Builder.NodeId(face.Node)) { F = (q * face.BoxForce(MotionProfile.WindDirection(MotionProfile.Yaw[c.Wind]))).ToArray() });
             }
-        if (c.Dunk)
-            nodes.AddRange(Splashes().Select(s => new ModelNodeLoad(Builder.NodeId(s.Node)) { F = (0.5 * Water * speed * speed * s.Force).ToArray() }));
+        foreach (var (force, upTo, slam) in Waters(c, speed))
+            foreach (var (member, node, load) in Wetted(upTo, slam))
+                if (member >= 0)
+                    members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (force * load).ToArray()));
+                else
+                    nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (force * load).ToArray() });
         if (c.Knock != Vec3.Zero)
             nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
         return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
     }
 
-    /// <summary>Force on each camera, N, of water that meets it from ahead at 1 Pa.</summary>
-    private IEnumerable<(int Node, Vec3 Force)> Splashes() =>
-        Builder.Faces.Where(f => f.Node == Builder.Camera.Node || f.Node == Builder.SecondCamera?.Node).Select(f => (f.Node, f.BoxForce(MotionProfile.WindDirection(0))));
+    /// <summary>Pressure, Pa, of the waters of a case at a speed, and what they wet.</summary>
+    private IEnumerable<(double Pressure, double UpTo, bool Slam)> Waters(RigCase c, double speed)
+    {
+        if (!Builder.Host.Motion.Wet || c.AtRest)
+            yield break;
+        var pressure = Water.Pressure(speed);
+        if (c.Dunk)
+            yield return (pressure, Crest, true);
+        else if (immersed)
+            yield return (pressure, 0, false);
+    }
 
-    /// <summary>Density of fresh water, kg/m³; the sea's 2.5 % more is within the doubt of a splash.</summary>
-    private const double Water = 1000;
+    /// <summary>Height of a wave at the host, m over still water.</summary>
+    private double Crest => Builder.Host.Motion.Crests[Builder.Host.Motion.Index(Builder.Rig.Run.Road)];
+
+    /// <summary>Load of water from ahead at 1 Pa on all that lies lower than a height, m over still water: N/m on members, N on bodies.</summary>
+    private IEnumerable<(int Member, int Node, Vec3 Load)> Wetted(double upTo, bool slam)
+    {
+        var flow = MotionProfile.WindDirection(0);
+        foreach (var face in Builder.Faces)
+            if (face.Member < 0)
+            {
+                if (Builder.Position(face.Node).Z < upTo)
+                    yield return (-1, face.Node, face.BoxForce(flow));
+            }
+            else if (Water.Share(Builder.Position(Builder.StartOf(face.Member)).Z, Builder.Position(Builder.EndOf(face.Member)).Z, upTo) is > 0 and var share)
+                yield return (face.Member, -1, share * (slam ? Water.Slam : 1) * Drag.OnMember(flow, System.Beams[face.Member].AxisX, face.Width, face.Coefficient));
+    }
 
     private double Airspeed(double q) => Math.Sqrt(2 * q / density);
 
@@ -212,10 +244,26 @@ internal sealed class RigModel
                     else
                         System.AddLoad(f, face.Node, face.BoxForce(wind), Vec3.Zero);
             }
+        // What the water does: a wave up to its crest, then what always lies in it.
         dunk = list.Count;
-        var splash = New();
-        foreach (var (node, force) in Splashes())
-            System.AddLoad(splash, node, force, Vec3.Zero);
+        foreach (var (height, slam) in Builder.Host.Motion.Wet ? [(Crest, true), (0.0, false)] : (ReadOnlySpan<(double, bool)>)[(0, false), (0, false)])
+        {
+            var f = New();
+            if (!Builder.Host.Motion.Wet)
+                continue;
+            foreach (var (member, node, load) in Wetted(height, slam))
+            {
+                if (!slam)
+                    immersed = true;
+                if (member >= 0)
+                {
+                    System.AddMemberLoad(f, member, load);
+                    memberLoads[^1][member] = load;
+                }
+                else
+                    System.AddLoad(f, node, load, Vec3.Zero);
+            }
+        }
         knock = list.Count;
         System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitX, Vec3.Zero);
         System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitY, Vec3.Zero);
@@ -328,6 +376,11 @@ internal sealed class RigModel
         {
             U = new(() => Dynamics is null ? u : WithDynamics(u)),
             Dynamic = Dynamics is not null,
+            Sources =
+            [
+                ("weight and motion", 0, 3), ("wind", 3, dunkLoad), ("water", dunkLoad, knockLoad), ("push by hand", knockLoad, loads.Length),
+                ("straps", loads.Length, loads.Length + System.Lines.Length), ("jolt and shaking", loads.Length + System.Lines.Length, int.MaxValue),
+            ],
             Outputs = outputs,
             BeamOffset = beamOffset,
             Gone = gone,

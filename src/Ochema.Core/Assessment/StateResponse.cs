@@ -34,12 +34,16 @@ internal sealed class StateResponse
     /// <summary>Ids of what is gone.</summary>
     public required IReadOnlySet<string> Gone { get; init; }
 
+    /// <summary>Which unit responses belong to which source of load.</summary>
+    public required IReadOnlyList<(string Label, int From, int To)> Sources { get; init; }
+
     /// <summary>The free motion when nothing can be solved; all else is empty then.</summary>
     public Mechanism? Mechanism { get; init; }
 
     public static StateResponse Free(Mechanism m) => new()
     {
         Dynamic = false,
+        Sources = [],
         U = new([]),
         Outputs = [],
         BeamOffset = 0,

@@ -60,11 +60,29 @@ public sealed class CaseForces
     /// <summary>Tension of a line, N (negative for a pad that is pressed).</summary>
     public double Tension(int line) => Tensions[line];
 
-    /// <summary>What a hold carries: pull along the normal (negative: pressed on), slide along the panel, rocking moment.</summary>
+    /// <summary>What loads a spring, source by source; they add up to <see cref="Spring"/>.</summary>
+    public IReadOnlyList<LoadShare> Split(int spring)
+    {
+        var shares = new List<LoadShare>();
+        Span<double> s = stackalloc double[6];
+        foreach (var (label, from, to) in state.Sources)
+        {
+            s.Clear();
+            for (var k = from; k < to && k < Coefficients.Length; k++)
+                if (Coefficients[k] is not 0 and var c)
+                    VectorMath.AddScaled(s, c, state.Outputs[k].AsSpan(6 * spring, 6));
+            var (force, moment) = (new Vec3(s[0], s[1], s[2]).Length, new Vec3(s[3], s[4], s[5]).Length);
+            if (force > 0.05 || moment > 0.005)
+                shares.Add(new(label, force, moment));
+        }
+        return shares;
+    }
+
+    /// <summary>What a hold carries: pull along the normal (negative: pressed on), slide along the panel, rocking moment, twist about the normal.</summary>
     public HoldLoad Hold(int spring, Vec3 normal)
     {
         var (f, m) = Spring(spring);
-        return new HoldLoad(-f.Dot(normal), f.PerpendicularTo(normal).Length, m.PerpendicularTo(normal).Length);
+        return new HoldLoad(-f.Dot(normal), f.PerpendicularTo(normal).Length, m.PerpendicularTo(normal).Length, Math.Abs(m.Dot(normal)));
     }
 
     /// <summary>What several checks of a case share (the slide of a plate, say), computed once.</summary>
@@ -104,5 +122,16 @@ public sealed class CaseForces
     }
 }
 
-/// <summary>Pull (N, away from the panel), slide (N), rocking moment (N·m).</summary>
-public readonly record struct HoldLoad(double Pull, double Slide, double Moment);
+/// <summary>What a hold carries.</summary>
+/// <param name="Pull">N, away from the panel; negative when it is pressed on.</param>
+/// <param name="Slide">N, along the panel.</param>
+/// <param name="Moment">Rocking moment, N·m.</param>
+/// <param name="Twist">Moment about the hold's own normal, N·m.</param>
+public readonly record struct HoldLoad(double Pull, double Slide, double Moment, double Twist)
+{
+    /// <summary>N that pulls it off; 0 when it is pressed on.</summary>
+    public double Off => Math.Max(0, Pull);
+
+    /// <summary>N that presses it on; 0 when it is pulled.</summary>
+    public double On => Math.Max(0, -Pull);
+}

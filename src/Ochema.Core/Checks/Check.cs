@@ -30,12 +30,39 @@ public abstract class Check(string id, string station, string part, string title
     /// <summary>True when the check counts only while the rig is whole (the tether is never loaded then).</summary>
     public virtual bool Reserve => false;
 
+    /// <summary>Strength: it lets go. Service: it marks, flexes, is awkward. Tightening: how hard a screw is drawn, no use of a case.</summary>
+    public virtual CheckSort Sort => CheckSort.Strength;
+
+    /// <summary>Index of the spring whose load it looks at; null where it looks at a piece, or at none.</summary>
+    public virtual int? Joint => null;
+
+    /// <summary>True for what turns or slides when it is pushed and stays on: it wants aiming again, no more.</summary>
+    public virtual bool GivesWay => false;
+
+    /// <summary>
+    /// What a use counts for in a verdict: a service check at 100 % at the most (tight), a screw's tightening not at all until it is too much.
+    /// </summary>
+    public double Counts(double use) => Sort switch { CheckSort.Strength => use, CheckSort.Service => Math.Min(use, 1), _ => use > 1 ? use : 0 };
+
     /// <summary>Use (1 = at its allowed load); the working is written when a sheet is given.</summary>
     public abstract double Use(CaseForces f, Worksheet? sheet = null);
 
     /// <summary>demand ÷ capacity, kept finite.</summary>
     protected static double Ratio(double demand, double capacity) =>
         demand <= 0 ? 0 : capacity > 0 && demand / capacity < MostUse ? demand / capacity : MostUse;
+}
+
+/// <summary>What it means when a check is past 100 %.</summary>
+public enum CheckSort
+{
+    /// <summary>It lets go.</summary>
+    Strength,
+
+    /// <summary>It marks, flexes or is awkward: tight at the most.</summary>
+    Service,
+
+    /// <summary>How hard a screw is tightened: no use of a case, a failure of its own when it is too much.</summary>
+    Tightening,
 }
 
 /// <summary>A number of a working.</summary>

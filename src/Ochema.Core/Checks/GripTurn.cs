@@ -9,6 +9,10 @@ namespace Ochema.Core.Checks;
 public sealed class GripTurn(RigBuilder b, string id, string title, int spring, Vec3 axis, double slide, double torque, string how, string source)
     : Check(id + ".turn", "base", id, title)
 {
+    public override int? Joint => spring;
+
+    public override bool GivesWay => true;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (force, moment) = f.Spring(spring);

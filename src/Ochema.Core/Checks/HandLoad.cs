@@ -3,11 +3,13 @@ using Ochema.Core.Quantities;
 namespace Ochema.Core.Checks;
 
 /// <summary>More than hands can hold: F ÷ F₀ + M ÷ M₀, the couple of two hands counted.</summary>
-public sealed class HandLoad(int spring, int hands, double apart) : Check("base-hold.hand", "base", "base-hold", "Hands cannot hold it")
+public sealed class HandLoad(int spring, int hands, double apart) : Check("base-hold.hand", "base", "base-hold", "Hands give way")
 {
     /// <summary>What one hand holds for a moment, N, and its wrist, N·m (judgement, 100–200 and 5–12).</summary>
     private const double Force = 150;
     private const double Wrist = 8;
+
+    public override int? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

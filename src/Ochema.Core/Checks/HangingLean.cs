@@ -15,6 +15,8 @@ public sealed class HangingLean(RigBuilder b, string station, double ownMass, do
     /// <summary>Lean, rad, of a hanging mass m, kg, with area A, m², at a dynamic pressure q, Pa.</summary>
     public static double Angle(double pressure, double area, double mass) => Math.Atan(pressure * Coefficient * area / (mass * Loads.MotionProfile.Gravity));
 
+    public override CheckSort Sort => CheckSort.Service;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var mass = ownMass + b.CameraOf(Station).Mass;

@@ -7,6 +7,8 @@ namespace Ochema.Core.Checks;
 public sealed class HoldPullOff(RigBuilder b, HoldSpot spot, int spring, string title, string factor, double capacity, double lever, string source)
     : Check(spot.Id + ".pull", spot.Station, spot.Id, title)
 {
+    public override int? Joint => spring;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var load = f.Hold(spring, spot.Normal);

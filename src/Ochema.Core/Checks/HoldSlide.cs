@@ -3,16 +3,26 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>A hold that slides on its face: k·S ≤ μ·(pressing force − pull).</summary>
-public sealed class HoldSlide(RigBuilder b, HoldSpot spot, int spring, string title, double pressing, double friction, string source)
+/// <summary>
+/// Something that is pressed on its place and slides or twists there: k·(N + (S + M_n/ρ)/μ) ≤ P + Q, the factor on the pull too; lifted off, it has nothing.
+/// </summary>
+/// <param name="pressing">What presses it on by itself, N; 0 for what stands by its weight only.</param>
+/// <param name="twistRadius">Radius at which friction acts against a twist, m.</param>
+public sealed class HoldSlide(RigBuilder b, HoldSpot spot, int spring, string title, double pressing, double friction, double twistRadius, string source)
     : Check(spot.Id + ".slide", spot.Station, spot.Id, title)
 {
+    public override int? Joint => spring;
+
+    public override bool GivesWay => true;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var load = f.Hold(spring, spot.Normal);
-        sheet?.Formula("{k} × {S} ÷ ({μ} × ({P} − {N}))", "Coulomb friction", "Wet, dust and oil.")
-            .Factor(b, FactorTable.Friction).Term("S", "slide", load.Slide, Dimension.Force).Term("μ", "friction", friction, Dimension.Factor, "judgement by surface")
-            .Term("P", "pressing force", pressing, Dimension.Force, source).Term("N", load.Pull < 0 ? "pull (negative: pressed on)" : "pull", load.Pull, Dimension.Force);
-        return Ratio(b.Factors[FactorTable.Friction] * load.Slide, friction * (pressing - load.Pull));
+        sheet?.Formula("{k} × ({N} + ({S} + {Mn} ÷ {ρ}) ÷ {μ}) ÷ ({P} + {Q})", "Coulomb friction, pull, slide and twist together", "Wet, dust and oil.")
+            .Factor(b, FactorTable.Friction).Term("N", "pull", load.Off, Dimension.Force).Term("S", "slide", load.Slide, Dimension.Force)
+            .Term("Mn", "twist", load.Twist, Dimension.Torque).Term("ρ", "radius of its friction", twistRadius, Dimension.Length, "two thirds of half its width, even pressure")
+            .Term("μ", "friction", friction, Dimension.Factor, "judgement by surface")
+            .Term("P", "pressing force", pressing, Dimension.Force, source).Term("Q", "weight and straps press it on by", load.On, Dimension.Force);
+        return Ratio(b.Factors[FactorTable.Friction] * (load.Off + (load.Slide + load.Twist / twistRadius) / friction), pressing + load.On);
     }
 }

@@ -8,6 +8,10 @@ namespace Ochema.Core.Checks;
 public sealed class IsolatorTravel(int spring, Vec3 axis, double along, double across, double turning, double spread, IsolatorRow row)
     : Check("isolator.travel", "isolator", "isolator", "Soft mount bottoms")
 {
+    public override int? Joint => spring;
+
+    public override CheckSort Sort => CheckSort.Service;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (force, moment) = f.Spring(spring);

@@ -6,6 +6,10 @@ namespace Ochema.Core.Checks;
 /// <summary>A locked joint that turns: k·M ≤ holding torque.</summary>
 public sealed class JointTorque(RigBuilder b, string station, string id, string title, int spring, double torque, string source) : Check(id + ".torque", station, id, title)
 {
+    public override int? Joint => spring;
+
+    public override bool GivesWay => true;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var m = f.Spring(spring).Moment.Length;

@@ -7,6 +7,10 @@ namespace Ochema.Core.Checks;
 /// <summary>A tube that turns in its lock: k·|M·axis| ≤ what the lock holds; bending is carried by the overlap.</summary>
 public sealed class LockTurn(RigBuilder b, string station, string id, int spring, Vec3 axis, double torque) : Check(id + ".turn", station, id, "Lock of the pole turns")
 {
+    public override int? Joint => spring;
+
+    public override bool GivesWay => true;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var m = Math.Abs(f.Spring(spring).Moment.Dot(axis));

@@ -9,26 +9,46 @@ namespace Ochema.Core.Checks;
 /// </summary>
 public sealed class MagnetGrip
 {
-    public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, FactorTable factors, double share = 1)
+    /// <param name="skin">Temperature of what it sits on, K.</param>
+    /// <param name="share">Share of its field that a small bolt head carries.</param>
+    public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, double skin, double share = 1)
     {
-        (Row, Factor) = (row, factors[FactorTable.Magnet]);
+        Row = row;
         Thickness = ThicknessShare(spot.Site.Thickness, row.FullThickness);
         Gap = GapShare(spot.Site.Coat + pad, row.Diameter);
-        Pull = !spot.Material.Magnetic ? 0 : measured ?? row.RatedPull * Thickness * Gap * share;
+        Warm = WarmShare(skin, row.TemperatureLimit);
+        Pull = !spot.Material.Magnetic ? 0 : Warm * (measured ?? row.RatedPull * Thickness * Gap * share);
         Source = !spot.Material.Magnetic ? $"{spot.Material.Name} is not magnetic"
-            : measured is not null ? "your pull on this panel"
-            : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the sheet × {Gap:0.00} for the coat; judgement until you pull it";
+            : measured is not null ? Warm < 1 ? $"your pull on this panel × {Warm:0.00} for the heat" : "your pull on this panel"
+            : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the sheet × {Gap:0.00} for the coat{(share < 1 ? $" × {share:0.00} for the small head" : "")}{(Warm < 1 ? $" × {Warm:0.00} for the heat" : "")}; judgement until you pull it";
     }
 
     public MagnetRow Row { get; }
-    public double Factor { get; }
     public double Thickness { get; }
     public double Gap { get; }
+
+    /// <summary>Share left in the heat.</summary>
+    public double Warm { get; }
+
+    /// <summary>What it can do: a disc, tipping about its edge and twisting on two thirds of its radius.</summary>
+    public HoldGrasp Grasp => new(
+        Pull, "pull left on this panel", Source, Row.Friction, "judgement: steel on paint 0.12–0.25, rubber 0.4–0.7", Row.Diameter / 2, Row.Source, Row.Diameter / 3,
+        FactorTable.Magnet, FactorTable.Magnet, "factor 3 after magnetic lifting (EN 13155)", "Grit, wax and water under the pot; heat above its limit.");
 
     /// <summary>Pull left, N.</summary>
     public double Pull { get; }
 
     public string Source { get; }
+
+    /// <summary>Above this limit, K, the magnet is a ferrite; below it neodymium.</summary>
+    private const double FerriteFrom = 420;
+
+    /// <summary>
+    /// Share of the pull at 20 °C that is left at a temperature, K: neodymium loses about 0.24 % a kelvin, ferrite 0.4 (the field falls by 0.12 and 0.2 %, the
+    /// pull goes with its square; usual makers' data, from memory). Past its limit it loses half for good.
+    /// </summary>
+    public static double WarmShare(double temperature, double limit) =>
+        Math.Clamp(1 - (limit > FerriteFrom ? 0.004 : 0.0024) * Math.Max(0, temperature - 293.15), 0, 1) * (temperature > limit ? 0.5 : 1);
 
     /// <summary>Saturating curve: 1 − exp(−2.3·t/t_full), nine tenths at the full thickness (judgement, 0.7–1.4 ×).</summary>
     public static double ThicknessShare(double thickness, double full) => 1 - Math.Exp(-2.3 * thickness / full);

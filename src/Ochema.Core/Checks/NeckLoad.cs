@@ -11,6 +11,8 @@ public sealed class NeckLoad(RigBuilder b) : Check("neck.moment", "site", "neck"
     /// <summary>Moment that tires a neck in minutes, N·m (judgement, 1–2.5).</summary>
     private const double Tiring = 1.5;
 
+    public override CheckSort Sort => CheckSort.Service;
+
     public override bool Fixed => true;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)

@@ -10,6 +10,10 @@ public sealed class PanelFlex(RigBuilder b, HoldSpot spot, int spring, double no
     /// <summary>Allowed movement at the hold's edge, m (judgement, 2–4 mm).</summary>
     private const double Allowed = 0.003;
 
+    public override int? Joint => spring;
+
+    public override CheckSort Sort => CheckSort.Service;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var load = f.Hold(spring, spot.Normal);

@@ -9,42 +9,49 @@ namespace Ochema.Core.Checks;
 /// </summary>
 public sealed class SlideGroup
 {
-    private readonly List<(HoldSpot Spot, int Spring, Func<HoldLoad, double> Grip)> holds = [];
+    private readonly List<(HoldSpot Spot, int Spring, double Radius, Func<HoldLoad, double> Grip)> holds = [];
 
+    /// <param name="radius">Radius at which the hold's own friction acts against a twist, m.</param>
     /// <param name="grip">Friction, N, that a hold can give under its load.</param>
-    public void Add(HoldSpot spot, int spring, Func<HoldLoad, double> grip) => holds.Add((spot, spring, grip));
+    public void Add(HoldSpot spot, int spring, double radius, Func<HoldLoad, double> grip) => holds.Add((spot, spring, radius, grip));
 
     /// <summary>
-    /// Slide of the group, N: the resultant, plus the twist about the middle of the friction divided by its mean radius; and the
-    /// friction of all that are still there, N.
+    /// Slide of the group, N: the resultant, plus the twist about the middle of the friction (the holds' own twist moments included) divided
+    /// by its mean radius; the friction of all that are still there, N; and the twist, N·m.
     /// </summary>
-    public (double Slide, double Grip) Of(CaseForces f) => f.Once(this, () => Compute(f));
+    public (double Slide, double Grip, double Twist) Of(CaseForces f) => f.Once(this, () => Compute(f));
 
-    private (double Slide, double Grip) Compute(CaseForces f)
+    private (double Slide, double Grip, double Twist) Compute(CaseForces f)
     {
         Vec3 slide = Vec3.Zero, middle = Vec3.Zero;
         var total = 0.0;
-        foreach (var (spot, spring, grip) in holds)
+        Span<double> grips = stackalloc double[holds.Count];
+        for (var i = 0; i < holds.Count; i++)
         {
+            var (spot, spring, _, grip) = holds[i];
             if (f.IsGone(spot.Id))
                 continue;
             slide += f.Spring(spring).Force.PerpendicularTo(spot.Normal);
-            var g = Math.Max(1e-9, grip(f.Hold(spring, spot.Normal)));
-            middle += g * spot.Point;
-            total += g;
+            grips[i] = Math.Max(1e-9, grip(f.Hold(spring, spot.Normal)));
+            middle += grips[i] * spot.Point;
+            total += grips[i];
         }
         if (total == 0)
-            return (slide.Length, 0);
+            return (slide.Length, 0, 0);
         middle *= 1 / total;
         var (twist, radius) = (0.0, 0.0);
-        foreach (var (spot, spring, grip) in holds)
+        for (var i = 0; i < holds.Count; i++)
         {
+            var (spot, spring, own, _) = holds[i];
             if (f.IsGone(spot.Id))
                 continue;
             var arm = spot.Point - middle;
-            twist += arm.Cross(f.Spring(spring).Force).Dot(spot.Normal);
-            radius += Math.Max(1e-9, grip(f.Hold(spring, spot.Normal))) / total * arm.Length;
+            var (force, moment) = f.Spring(spring);
+            twist += (arm.Cross(force) + moment).Dot(spot.Normal);
+            // A ring or disc off the middle turns about it with a mean radius no smaller than either its distance or its own.
+            radius += grips[i] / total * Math.Max(arm.Length, own);
         }
-        return (slide.Length + (radius > 0.01 ? Math.Abs(twist) / radius : 0), total);
+        twist = Math.Abs(twist);
+        return (slide.Length + twist / radius, total < 1e-6 ? 0 : total, twist);
     }
 }

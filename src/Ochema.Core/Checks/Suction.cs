@@ -17,15 +17,26 @@ public sealed class Suction
         [SurfaceState.Textured] = (0.1, 0.5),
     };
 
-    public Suction(RigBuilder b, SuctionCupRow row, double? gauge, SurfaceState surface)
+    public Suction(RigBuilder b, SuctionCupRow row, Rigs.Holds.Cup cup, SurfaceState surface)
     {
         (Row, Surface) = (row, surface);
+        var gauge = cup.Vacuum;
         Ambient = Atmosphere.Pressure(b.Rig.Run.Altitude);
         (Seal, Friction) = Surfaces[surface];
         Vacuum = gauge ?? row.VacuumShare * Ambient;
         VacuumSource = gauge is null ? $"{row.VacuumShare:0.##} of the air's {Ambient / 1e5:0.00} bar (ISO 2533); {row.Source}" : "your gauge";
-        Force = Seal * Math.Min(Vacuum, Ambient) * Math.PI / 4 * row.LipDiameter * row.LipDiameter;
+        Left = LeftAfter(cup.Since, cup.HalfLife ?? HalfLife(surface, b.Rig.Run.Sun));
+        Force = Left * Seal * Math.Min(Vacuum, Ambient) * Math.PI / 4 * row.LipDiameter * row.LipDiameter;
     }
+
+    /// <summary>Time in which a cup loses half its vacuum, s (judgement: clean and dry a day, dusty two hours, 0.2–5 ×); a hot panel halves it.</summary>
+    public static double HalfLife(SurfaceState surface, Sun sun) =>
+        3600 * (surface switch { SurfaceState.CleanDry => 24, SurfaceState.Wet => 12, SurfaceState.Dusty => 2, _ => 0.5 }) * (sun == Sun.Shade ? 1 : 0.5);
+
+    /// <summary>Share of a vacuum that is left: 2^(−t/T½).</summary>
+    /// <param name="since">Time since it was pumped, s.</param>
+    /// <param name="halfLife">Time in which it loses half, s.</param>
+    public static double LeftAfter(double since, double halfLife) => Math.Pow(2, -since / halfLife);
 
     public SuctionCupRow Row { get; }
     public SurfaceState Surface { get; }
@@ -42,4 +53,12 @@ public sealed class Suction
 
     /// <summary>Holding force, N.</summary>
     public double Force { get; }
+
+    /// <summary>Share of the vacuum that is left at the end of the run.</summary>
+    public double Left { get; }
+
+    /// <summary>What it can do: a rim of vacuum, tipping about its lip and twisting on it.</summary>
+    public HoldGrasp Grasp => new(
+        Force, "vacuum force", $"vacuum × lip area × seal {Seal:0.##} × {Left:0.##} left after leaking; {VacuumSource}", Friction, "judgement by surface, 0.15–0.6",
+        Row.LipDiameter / 2, Row.Source, Row.LipDiameter / 2, FactorTable.SuctionPull, FactorTable.SuctionSlide, "factors 2 and 4 after common vacuum-lifting practice (EN 13155)", "Dirt under the lip, a lip that ages.");
 }

@@ -1,35 +1,74 @@
+using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>
-/// A tether that catches the falling camera and head: F = m·g·(1 + √(1 + 2·k·h/(m·g))), with the tether as a spring k = EA/L
-/// (energy balance; Timoshenko, "Strength of Materials").
-/// </summary>
-public sealed class TetherCatch(RigBuilder b, StrapRow row, double length, double slack) : Check("tether.catch", "tether", "tether", "Tether breaks as it catches")
+/// <summary>A tether that catches what falls: k·F ≤ B, with the fall of <see cref="TetherFall"/> and the weaker of line and anchor.</summary>
+public sealed class TetherCatch(RigBuilder b, TetherBuilt tether) : Check(tether.Id + ".catch", "tether", tether.Id, $"{tether.Name} breaks as it catches")
 {
     public override bool Fixed => true;
 
     public override bool Reserve => true;
 
-    /// <summary>Peak force, N, of a mass falling freely by h on a line of stiffness k.</summary>
-    public static double PeakForce(double mass, double stiffness, double h)
+    /// <summary>A line that would break is one that does not count: what that means for the pieces is said there.</summary>
+    public override CheckSort Sort => CheckSort.Service;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null) => tether.Catches(b, tether.Keeps(b), sheet);
+}
+
+/// <summary>A tether as built.</summary>
+/// <param name="Id">Unique within the rig.</param>
+/// <param name="Name">In the user's words.</param>
+/// <param name="Choice">As in the document.</param>
+/// <param name="From">Where it is tied, m.</param>
+/// <param name="Anchor">Where it ends.</param>
+/// <param name="End">That place, m.</param>
+/// <param name="Length">m.</param>
+public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structure.Vec3 From, Hosts.Anchor Anchor, Structure.Vec3 End, double Length, StrapRow Row)
+{
+    /// <summary>What it keeps when its own piece comes off, kg: camera and head for one tied to the camera.</summary>
+    public double Keeps(RigBuilder b) => b.MassFrom(Choice.From switch { TetherPoint.Reach => "reach", TetherPoint.SecondCamera => "head-2", _ => "head" });
+
+    /// <summary>The fall of a mass, kg, on it.</summary>
+    public TetherFall Fall(RigBuilder b, double mass)
     {
-        var w = mass * Loads.MotionProfile.Gravity;
-        return w * (1 + Math.Sqrt(1 + 2 * stiffness * h / w));
+        var camera = Choice.From == TetherPoint.SecondCamera ? b.SecondCamera! : b.Camera;
+        var v = b.Rig.Run.Speed * b.WindFactor + b.Rig.Run.HeadWind;
+        var air = 0.5 * Atmosphere.Density(b.Rig.Run.Altitude, b.Rig.Run.Temperature) * v * v;
+        var push = b.Faces.Where(x => x.Node == camera.Node).Aggregate(Structure.Vec3.Zero, (sum, x) => sum + air * x.BoxForce(MotionProfile.WindDirection(0)));
+        return TetherFall.Of(From, End, Length, mass, 1 / mass * push, Row.AxialStiffness);
     }
 
-    public override double Use(CaseForces f, Worksheet? sheet = null)
+    /// <summary>Share of what it holds that catching a mass, kg, takes.</summary>
+    public double Catches(RigBuilder b, double mass, Worksheet? sheet = null)
     {
-        var falling = b.Camera.Mass + b.Parts.Where(p => p.Station == "head").Sum(p => p.Mass);
-        var k = row.AxialStiffness / length;
-        var peak = PeakForce(falling, k, slack);
-        sheet?.Formula("{k} × {F} ÷ {B}", "m·g·(1 + √(1 + 2·c·h/(m·g))), energy of a free fall on a spring", "Swinging against the host, and the wind at speed.")
-            .Factor(b, FactorTable.TetherCatch).Term("F", "peak as it catches", peak, Dimension.Force)
-            .Term("m", "camera and head", falling, Dimension.Mass).Term("h", "slack", slack, Dimension.Length).Term("c", "tether stiffness", k, Dimension.Stiffness, row.Source)
-            .Term("B", "breaking strength", row.BreakingStrength, Dimension.Force, row.Source);
-        return Ratio(b.Factors[FactorTable.TetherCatch] * peak, row.BreakingStrength);
+        var fall = Fall(b, mass);
+        var knot = Joints.Lashing.Knots.First(k => k.Id == Choice.End);
+        var line = Row.BreakingStrength * knot.Keeps;
+        var anchor = Choice.AnchorHolds ?? Anchor.Holds;
+        var holds = Math.Min(line, anchor ?? line);
+        var weight = mass * fall.Pull;
+        sheet?.Formula("{k} × {W} × (1 + √(1 + 2 × {c} × {h} ÷ {W})) ÷ {B}", "energy of a free fall on a spring; it falls from its height over the anchor through the line's arc, swept back by the wind", "Swinging against the host; a line that is cut by an edge.")
+            .Factor(b, FactorTable.TetherCatch).Term("W", "weight and drag of what falls", weight, Dimension.Force).Term("h", "falls freely", fall.Drop, Dimension.Length)
+            .Term("c", "line's stiffness", Row.AxialStiffness / Length, Dimension.Stiffness, Row.Source).Term("m", "what falls", mass, Dimension.Mass)
+            .Term("B", holds < line ? "what it ends at holds" : "line and its end hold", holds, Dimension.Force, holds < line ? Choice.AnchorHolds is null ? "judgement, 0.5–2 ×" : "your pull" : $"{Row.Source}; {Words.Inside(knot.Name)}")
+            .Term("F", "peak as it catches", fall.Peak, Dimension.Force).Term("L", "line", Length, Dimension.Length);
+        return b.Factors[FactorTable.TetherCatch] * fall.Peak / holds is var use && use < Check.MostUse ? use : Check.MostUse;
+    }
+
+    /// <summary>What it would swing to: the road or water, wheels, and places that must stay clear within its reach.</summary>
+    public IEnumerable<string> SwingsTo(RigBuilder b)
+    {
+        const double size = 0.08;
+        var reach = Length + size;
+        if (End.Z - reach < 0)
+            yield return b.Host.Motion.Wet ? "the water" : b.Host.Below;
+        if (b.Host.Published.Wheels.Any(w => Math.Abs(Structure.Vec3.From(w.Centre).Y - End.Y) < reach + w.Width / 2
+            && new Structure.Vec3(w.Centre[0] - End.X, 0, w.Centre[2] - End.Z).Length - w.Radius < reach))
+            yield return "a wheel";
+        foreach (var zone in b.Host.ZonesFor(b.Rig.Survey).Where(z => Hosts.Clearance.Distance(End, z) < reach))
+            yield return "the " + zone.Name;
     }
 }

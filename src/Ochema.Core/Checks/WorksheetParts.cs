@@ -9,14 +9,13 @@ internal static class WorksheetParts
     public static Worksheet Factor(this Worksheet s, RigBuilder b, string name) =>
         s.Term("k", "required factor", b.Factors[name], Dimension.Factor, b.Factors.Reason(name));
 
-    public static Worksheet Suction(this Worksheet s, Suction c) => s
-        .Term("F", "vacuum force", c.Force, Dimension.Force, $"vacuum × lip area × seal {c.Seal:0.##}; {c.VacuumSource}");
-
-    public static Worksheet Magnet(this Worksheet s, MagnetGrip g) => s.Term("P", "pull left on this panel", g.Pull, Dimension.Force, g.Source);
 }
 
 /// <summary>Small help with wording.</summary>
 internal static class Words
 {
     public static string Capital(string s) => s.Length == 0 ? s : char.ToUpperInvariant(s[0]) + s[1..];
+
+    /// <summary>A name inside a sentence: its first letter small, unless it is a name of letters and digits (M8, PVC, 6061-T6).</summary>
+    public static string Inside(string s) => s.Length < 2 || !char.IsUpper(s[0]) || char.IsUpper(s[1]) || char.IsDigit(s[1]) ? s : char.ToLowerInvariant(s[0]) + s[1..];
 }

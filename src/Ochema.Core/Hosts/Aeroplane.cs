@@ -46,6 +46,9 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
 
     public override ShakeProfile Shake => Droning;
 
+    public override string Below => "the runway";
+    public override bool NeedsSignOff(Site site) => site.Id != "cabin-tube";
+    public override double TopSpeed => 100;
     public override string SpeedName => "airspeed";
 
     public override (double Front, double Rear, double Side) Outline => (2.2, 4.8, span / 2);
@@ -96,13 +99,13 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
-        HostDrawing.At("tie-down-left", "Tie-down ring, left wing", StrutTop + new Vec3(0, 0.12, -0.03)),
-        HostDrawing.At("strut-top-left", "Strut fitting at the wing, left", StrutTop - 0.01 * Vec3.UnitZ),
-        new("strut-left", "Round the strut, left", StrutFoot.ToArray(), StrutTop.ToArray()),
-        HostDrawing.At("strut-foot-left", "Strut fitting at the fuselage, left", StrutFoot),
+        HostDrawing.At("tie-down-left", "Tie-down ring, left wing", StrutTop + new Vec3(0, 0.12, -0.03), 5000),
+        HostDrawing.At("strut-top-left", "Strut fitting at the wing, left", StrutTop - 0.01 * Vec3.UnitZ, 5000),
+        new("strut-left", "Round the strut, left", StrutFoot.ToArray(), StrutTop.ToArray(), 3000),
+        HostDrawing.At("strut-foot-left", "Strut fitting at the fuselage, left", StrutFoot, 5000),
         HostDrawing.At("step-left", "Step bracket, left", new Vec3(-0.2, 0.62, 0.72)),
-        new("seat-rail", "Seat rail in the cabin", [0.3, 0.2, 0.95], [-0.4, 0.2, 0.95]),
-        new("cabin-tubes", "Cabin tube", [0.55, 0.4, 1.78], [0.55, -0.4, 1.78]),
+        new("seat-rail", "Seat rail in the cabin", [0.3, 0.2, 0.95], [-0.4, 0.2, 0.95], 4000),
+        new("cabin-tubes", "Cabin tube", [0.55, 0.4, 1.78], [0.55, -0.4, 1.78], 2000),
     ];
 
     protected override IReadOnlyList<HostWheel> Wheels() =>

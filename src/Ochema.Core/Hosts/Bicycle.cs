@@ -14,7 +14,7 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
         Cornering = 0.2,
         Lean = 30 * Math.PI / 180,
         HorizontalSource = "judgement, 0.4–0.8 g; lean 20–35°",
-        Bumps = [1, 2, 4],
+        Bumps = [1, 2, 4, 4.5, 6],
         BumpSource = "judgement, 0.6–1.5 ×",
         PulseDuration = 0.020,
         Knock = 80,
@@ -32,6 +32,8 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
 
     public override string Kind => "bicycle";
 
+    public override string Below => "the road";
+    public override double TopSpeed => 25;
     public override MotionProfile Motion => Riding;
 
     public override ShakeProfile Shake => Rolling;
@@ -89,9 +91,9 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
-        HostDrawing.At("stem", "Handlebar stem", new Vec3(0.33, 0, barHeight - 0.04)),
-        HostDrawing.At("saddle-rails", "Saddle rails", new Vec3(-0.28, 0, 0.98)),
-        new("top-tube-left", "Top tube", [0.2, 0, 0.82], [-0.15, 0, 0.79]),
+        HostDrawing.At("stem", "Handlebar stem", new Vec3(0.33, 0, barHeight - 0.04), 2000),
+        HostDrawing.At("saddle-rails", "Saddle rails", new Vec3(-0.28, 0, 0.98), 1000),
+        new("top-tube-left", "Top tube", [0.2, 0, 0.82], [-0.15, 0, 0.79], 2000),
         new("rack-left", "Rear rack, left", [-0.45, 0.06, 0.74], [-0.72, 0.06, 0.74]),
         new("rack-right", "Rear rack, right", [-0.45, -0.06, 0.74], [-0.72, -0.06, 0.74]),
     ];

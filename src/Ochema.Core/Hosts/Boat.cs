@@ -18,7 +18,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         BumpSource = "judgement, 0.6–1.5 ×",
         Pulse = [0.5, 2, 4],
         PulseDuration = 0.080,
-        Wet = true,
+        Crests = [0.3, 0.7, 1.3],
         Knock = 120,
         Over = new("Water", "flat water", "a chop", "rough water"),
         Names = new("coming off the throttle", "opening the throttle", "left turn", "right turn", "wave", "slam"),
@@ -32,6 +32,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         Cornering = 0.3,
         Bumps = [0.2, 0.5, 1.5],
         Pulse = [0.3, 0.8, 2],
+        Crests = [0.3, 0.6, 1.0],
         HorizontalSource = "judgement, 0.2–0.5 g: stroke and bump against the bank",
         Names = new("running against the bank", "a hard stroke", "left lean", "right lean", "wave", "slap of a wave"),
     };
@@ -56,6 +57,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
 
     public override ShakeProfile Shake => shake;
 
+    public override double TopSpeed => engine is null ? 8 : 25;
     public override string SpeedName => "speed through the water";
 
     public override (double Front, double Rear, double Side) Outline => (length / 2, length / 2, beam / 2);
@@ -63,15 +65,14 @@ public sealed class Boat(string id, string name, double length, double beam, dou
     public override IReadOnlyList<string> Cautions =>
     [
         "Lifejackets on; the skipper steers and does not operate. Right of way and local boating rules decide.",
-        "It floats or it is tethered. No line long enough to reach the propeller or to hold somebody under.",
+        engine is null ? "It floats or it is tethered. No line long enough to hold somebody under." : "It floats or it is tethered. No line long enough to reach the propeller or to hold somebody under.",
         "Salt eats plain steel and loosens aluminium: stainless, and rinse it.",
     ];
 
     public override IReadOnlyList<KeepClear> Zones => engine is null
         ?
         [
-            new("stroke", "paddle stroke, left", [-0.35, beam / 2 - 0.1, 0.05], [0.75, beam / 2 + 0.5, 0.55], "The paddle comes through here."),
-            new("stroke-right", "paddle stroke, right", [-0.35, -beam / 2 - 0.5, 0.05], [0.75, -beam / 2 + 0.1, 0.55], "The paddle comes through here."),
+            .. Stroke(1), .. Stroke(-1),
             new("cockpit", "way out of the cockpit", [-0.35, -0.2, freeboard], [0.35, 0.2, freeboard + 0.35], "Out in a capsize, without a catch."),
         ]
         :
@@ -80,6 +81,22 @@ public sealed class Boat(string id, string name, double length, double beam, dou
             new("propeller", "outboard and propeller", [-length / 2 - 0.5, -0.25, -0.6], [-length / 2 - 0.02, 0.25, freeboard - 0.12], "Lines wind in here."),
             new("view", "helmsman's view ahead", [0.2, -0.25, freeboard + 0.45], [length / 2, 0.25, freeboard + 0.85], "Swimmers and logs have to be seen.", Sight: true),
         ];
+
+    /// <summary>
+    /// A stroke: the blade goes in beside the feet and comes out beside the hip, outside the rim; the shaft and the hands pass high over the rim where the
+    /// paddler sits (common practice, no source).
+    /// </summary>
+    private IEnumerable<KeepClear> Stroke(int side)
+    {
+        var (name, id) = side > 0 ? ("left", "") : ("right", "-right");
+        KeepClear Box(string i, string n, double rear, double front, double inner, double outer, double low, double high, string why) =>
+            new(i + id, $"{n}, {name}", [rear, side > 0 ? inner : -outer, low], [front, side > 0 ? outer : -inner, high], why);
+        yield return Box("stroke", "paddle's blade", -0.2, 0.75, beam / 2 + 0.01, beam / 2 + 0.5, -0.45, 0.35, "The blade comes through here.");
+        yield return Box("hands", "hands and shaft of the paddle", -0.25, 0.45, 0.12, beam / 2 + 0.35, freeboard + 0.16, freeboard + 0.6, "Hands and shaft pass here at every stroke.");
+    }
+
+    public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => engine is not null || survey.Paddled == Sides.Both ? Zones
+        : [.. Zones.Where(z => survey.Paddled == Sides.Left ? !z.Id.EndsWith("-right", StringComparison.Ordinal) : z.Id is "cockpit" || z.Id.EndsWith("-right", StringComparison.Ordinal))];
 
     public override PanelSurface Surface(Site site)
     {
@@ -110,8 +127,8 @@ public sealed class Boat(string id, string name, double length, double beam, dou
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
-        new("rail-left", "Gear rail, left", [0.6, beam / 2 - 0.06, freeboard + 0.06], [-0.1, beam / 2 - 0.06, freeboard + 0.06]),
-        HostDrawing.At("bow-eye", "Bow eye", new Vec3(length / 2 - 0.06, 0, freeboard - 0.1)),
+        new("rail-left", "Gear rail, left", [0.6, beam / 2 - 0.06, freeboard + 0.06], [-0.1, beam / 2 - 0.06, freeboard + 0.06], 1500),
+        HostDrawing.At("bow-eye", "Bow eye", new Vec3(length / 2 - 0.06, 0, freeboard - 0.1), 3000),
         HostDrawing.At("stern-eye-left", "Stern eye, left", new Vec3(-length / 2 + 0.05, beam / 2 - 0.15, freeboard - 0.05)),
         HostDrawing.At("stern-eye-right", "Stern eye, right", new Vec3(-length / 2 + 0.05, -beam / 2 + 0.15, freeboard - 0.05)),
         HostDrawing.At("thwart-left", "Round the thwart, left", new Vec3(-0.2, beam / 2 - 0.2, freeboard - 0.12)),

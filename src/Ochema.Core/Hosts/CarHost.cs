@@ -8,11 +8,11 @@ public class CarHost(CarShape shape) : Host
     /// <summary>A car, van or pickup on the road.</summary>
     public static MotionProfile Driving { get; } = new()
     {
-        Braking = 0.8,
+        Braking = 1.0,
         Accelerating = 0.5,
-        Cornering = 0.5,
-        HorizontalSource = "49 CFR 393.102; EN 12195-1",
-        Bumps = [0.5, 1, 2],
+        Cornering = 0.8,
+        HorizontalSource = "judgement: braking 0.8–1.1 g, bends 0.6–0.9 g on dry road; cargo securing (49 CFR 393.102, EN 12195-1: 0.8 and 0.5 g) is the floor",
+        Bumps = [0.5, 1, 2, 2.5, 3.5],
         BumpSource = "judgement, 0.6–1.5 ×",
     };
 
@@ -31,7 +31,9 @@ public class CarHost(CarShape shape) : Host
 
     public override ShakeProfile Shake => Rolling;
 
-    public override IReadOnlyList<KeepClear> Zones => CarPlaces.Zones(Shape);
+    public override IReadOnlyList<KeepClear> Zones => CarPlaces.Zones(Shape, 1);
+    public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => survey.DriverSits == Side.Right ? CarPlaces.Zones(Shape, -1) : Zones;
+    public override string Below => "the road";
 
     public override (double Front, double Rear, double Side) Outline => (Shape.Nose, -Shape.Tail, Shape.HalfWidth);
 
@@ -96,8 +98,12 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
     public override ShakeProfile Shake => Rocking;
 
     public override string SpeedName => "wind it must stand";
+    public override double TopSpeed => 40;
+    public override string AtTop => "wind this tool looks at";
 
     public override IReadOnlyList<KeepClear> Zones => [];
+    public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => [];
+    public override string Below => "the ground";
 
     public override IReadOnlyList<string> Cautions =>
     [

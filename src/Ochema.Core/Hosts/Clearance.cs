@@ -15,7 +15,7 @@ public static class Clearance
 
     internal static IEnumerable<ReportFinding> Findings(RigBuilder b, Host host)
     {
-        foreach (var zone in host.Zones)
+        foreach (var zone in host.ZonesFor(b.Rig.Survey))
         {
             var (hit, margin) = Nearest(b, zone);
             if (hit is null)
@@ -65,7 +65,7 @@ public static class Clearance
 
     private static double Radius(FigureShape s) => s.Type switch { "camera" => 0.5 * Math.Min(s.Size[0], Math.Min(s.Size[1], s.Size[2])), "plate" => 0.02, _ => 0.5 * s.Size[0] };
 
-    private static double Distance(Vec3 p, KeepClear z)
+    internal static double Distance(Vec3 p, KeepClear z)
     {
         double Out(double v, double low, double high) => Math.Max(0, Math.Max(low - v, v - high));
         return new Vec3(Out(p.X, z.Low[0], z.High[0]), Out(p.Y, z.Low[1], z.High[1]), Out(p.Z, z.Low[2], z.High[2])).Length;

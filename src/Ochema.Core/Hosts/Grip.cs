@@ -6,5 +6,4 @@ namespace Ochema.Core.Hosts;
 /// <param name="Suction">Holds by vacuum.</param>
 /// <param name="Drills">Makes a hole in the host.</param>
 /// <param name="Glue">Sticks with adhesive and leaves traces.</param>
-/// <param name="LoadsGlass">Puts weight on glass.</param>
-public sealed record Grip(IReadOnlyList<SiteForm> Forms, bool Magnet = false, bool Suction = false, bool Drills = false, bool Glue = false, bool LoadsGlass = false);
+public sealed record Grip(IReadOnlyList<SiteForm> Forms, bool Magnet = false, bool Suction = false, bool Drills = false, bool Glue = false);

@@ -4,7 +4,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Hosts;
 
 /// <summary>A helmet on a head. Origin under the chin at neck height (z = 0). Generic sizes, judgement.</summary>
-public sealed class Helmet(string id, string name, double shell, double liner, double breakaway) : Host
+public sealed class Helmet(string id, string name, double shell, double liner, double breakaway, double top) : Host
 {
     /// <summary>A head: quick nods and turns.</summary>
     public static MotionProfile Nodding { get; } = new()
@@ -36,6 +36,7 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
 
     public override string Kind => "helmet";
 
+    public override double TopSpeed => top;
     public override MotionProfile Motion => Nodding;
 
     public override ShakeProfile Shake => Carried;
@@ -94,8 +95,8 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
-        HostDrawing.At("shell-left", "Strap slot in the shell, left", Centre + new Vec3(-0.06, 0.105, 0.0)),
-        HostDrawing.At("shell-right", "Strap slot in the shell, right", Centre + new Vec3(-0.06, -0.105, 0.0)),
+        HostDrawing.At("shell-left", "Strap slot in the shell, left", Centre + new Vec3(-0.06, 0.105, 0.0), 300),
+        HostDrawing.At("shell-right", "Strap slot in the shell, right", Centre + new Vec3(-0.06, -0.105, 0.0), 300),
         HostDrawing.At("shell-rear", "Rear rim", Centre + new Vec3(-0.14, 0, -0.03)),
     ];
 
@@ -116,9 +117,9 @@ public sealed class HelmetFamily : HostFamily
 
     public override IReadOnlyList<Host> Presets { get; } =
     [
-        new Helmet("helmet-cycling", "Cycling helmet", 0.002, 0.025, 200),
-        new Helmet("helmet-snow", "Snow helmet", 0.0025, 0.022, 220),
-        new Helmet("helmet-climbing", "Climbing helmet", 0.003, 0.020, 200),
-        new Helmet("helmet-motorcycle", "Motorcycle helmet", 0.004, 0.035, 250),
+        new Helmet("helmet-cycling", "Cycling helmet", 0.002, 0.025, 200, 25),
+        new Helmet("helmet-snow", "Snow helmet", 0.0025, 0.022, 220, 40),
+        new Helmet("helmet-climbing", "Climbing helmet", 0.003, 0.020, 200, 20),
+        new Helmet("helmet-motorcycle", "Motorcycle helmet", 0.004, 0.035, 250, 80),
     ];
 }

@@ -40,6 +40,12 @@ public abstract class Host
     /// <summary>What the speed on the tape is.</summary>
     public virtual string SpeedName => "design speed";
 
+    /// <summary>Fastest it can do, m/s (judgement): rigs are not asked about, nor looked at, beyond it.</summary>
+    public virtual double TopSpeed => 70;
+
+    /// <summary>What <see cref="TopSpeed"/> is, for texts.</summary>
+    public virtual string AtTop => "speed " + Called + " does";
+
     public abstract IReadOnlyList<string> Cautions { get; }
 
     /// <summary>The surface of a site; <paramref name="site"/> may carry edited measures.</summary>
@@ -51,6 +57,15 @@ public abstract class Host
 
     /// <summary>Places that must stay free, m.</summary>
     public virtual IReadOnlyList<KeepClear> Zones => [];
+
+    /// <summary>The same as the survey found it: which side is driven or paddled.</summary>
+    public virtual IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => Zones;
+
+    /// <summary>What is below it: "the road".</summary>
+    public virtual string Below => "the ground";
+
+    /// <summary>True when somebody the law names has to sign for what is fitted at this site.</summary>
+    public virtual bool NeedsSignOff(Site site) => false;
 
     /// <summary>The outline that a rig may be forbidden to leave: largest |x| ahead, behind, and |y|, m.</summary>
     public abstract (double Front, double Rear, double Side) Outline { get; }

@@ -43,7 +43,7 @@ internal static class HostDrawing
         })]);
 
     /// <summary>A closed point: an anchor of no length.</summary>
-    public static Anchor At(string id, string name, Vec3 p) => new(id, name, p.ToArray(), p.ToArray());
+    public static Anchor At(string id, string name, Vec3 p, double? holds = null) => new(id, name, p.ToArray(), p.ToArray(), holds);
 
     /// <summary>A crowned panel: <paramref name="along"/> is turned square to the normal.</summary>
     public static PanelSurface Panel(Vec3 middle, Vec3 along, Vec3 normal, double radiusU, double radiusV, double halfU, double halfV)

@@ -14,7 +14,7 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
         Cornering = 0.2,
         Lean = 40 * Math.PI / 180,
         HorizontalSource = "judgement, 0.7–1.1 g; lean 30–45°",
-        Bumps = [0.7, 1.5, 3],
+        Bumps = [0.7, 1.5, 3, 3.5, 4.5],
         BumpSource = "judgement, 0.6–1.5 ×",
     };
 
@@ -25,7 +25,7 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
         Accelerating = 0.5,
         Cornering = 0.6,
         HorizontalSource = "judgement, 0.4–0.8 g",
-        Bumps = [0.7, 1.5, 2.5],
+        Bumps = [0.7, 1.5, 2.5, 3, 4],
         BumpSource = "judgement, 0.6–1.5 ×",
     };
 
@@ -46,6 +46,8 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
 
     public override string Called => "the motorcycle";
 
+    public override string Below => "the road";
+    public override double TopSpeed => sidecar ? 45 : 80;
     public override MotionProfile Motion => sidecar ? Outfit : Riding;
 
     public override ShakeProfile Shake => Rolling;
@@ -137,16 +139,16 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
     {
         List<Anchor> list =
         [
-            new("handlebar-left", "Handlebar, left of the clamp", [BarMiddle.X, 0.06, BarMiddle.Z], [BarMiddle.X, 0.22, BarMiddle.Z]),
-            new("handlebar-right", "Handlebar, right of the clamp", [BarMiddle.X, -0.06, BarMiddle.Z], [BarMiddle.X, -0.22, BarMiddle.Z]),
-            new("frame-left", "Frame under the tank, left", [0.15, 0.11, 0.72], [-0.25, 0.11, 0.68]),
-            new("frame-right", "Frame under the tank, right", [0.15, -0.11, 0.72], [-0.25, -0.11, 0.68]),
-            new("grab-rail", "Pillion grab rail", [-0.70, 0.12, 0.84], [-0.70, -0.12, 0.84]),
+            new("handlebar-left", "Handlebar, left of the clamp", [BarMiddle.X, 0.06, BarMiddle.Z], [BarMiddle.X, 0.22, BarMiddle.Z], 1500),
+            new("handlebar-right", "Handlebar, right of the clamp", [BarMiddle.X, -0.06, BarMiddle.Z], [BarMiddle.X, -0.22, BarMiddle.Z], 1500),
+            new("frame-left", "Frame under the tank, left", [0.15, 0.11, 0.72], [-0.25, 0.11, 0.68], 4000),
+            new("frame-right", "Frame under the tank, right", [0.15, -0.11, 0.72], [-0.25, -0.11, 0.68], 4000),
+            new("grab-rail", "Pillion grab rail", [-0.70, 0.12, 0.84], [-0.70, -0.12, 0.84], 2000),
         ];
         if (sidecar)
         {
-            list.Add(new("sidecar-rail-left", "Sidecar rail, inner side", [0.35, SidecarTrack + 0.66, 0.70], [-0.3, SidecarTrack + 0.66, 0.70]));
-            list.Add(new("sidecar-rail-right", "Sidecar rail, outer side", [0.35, SidecarTrack + 0.12, 0.70], [-0.3, SidecarTrack + 0.12, 0.70]));
+            list.Add(new("sidecar-rail-left", "Sidecar rail, inner side", [0.35, SidecarTrack + 0.66, 0.70], [-0.3, SidecarTrack + 0.66, 0.70], 2000));
+            list.Add(new("sidecar-rail-right", "Sidecar rail, outer side", [0.35, SidecarTrack + 0.12, 0.70], [-0.3, SidecarTrack + 0.12, 0.70], 2000));
             list.Add(HostDrawing.At("sidecar-chassis", "Sidecar chassis tube, front", new Vec3(0.85, SidecarTrack + 0.42, 0.35)));
         }
         return list;

@@ -41,6 +41,8 @@ public sealed class Person : Host
 
     public override ShakeProfile Shake => Walking;
 
+    public override double TopSpeed => 40;
+    public override string AtTop => "wind this tool looks at";
     public override string SpeedName => "wind it must stand";
 
     public override (double Front, double Rear, double Side) Outline => (0.6, 0.4, 0.5);
@@ -69,8 +71,8 @@ public sealed class Person : Host
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
-        HostDrawing.At("wrist", "Wrist loop", Hands + new Vec3(0, -0.05, 0.02)),
-        HostDrawing.At("belt", "Belt", new Vec3(0.1, 0.15, 1.0)),
+        HostDrawing.At("wrist", "Wrist loop", Hands + new Vec3(0, -0.05, 0.02), 300),
+        HostDrawing.At("belt", "Belt", new Vec3(0.1, 0.15, 1.0), 800),
     ];
 
     protected override IReadOnlyList<HostSurface> Drawing() =>

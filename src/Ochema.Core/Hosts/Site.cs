@@ -103,7 +103,8 @@ public sealed record Site
 /// <summary>Where a strap or tether may end: something closed and fixed, as a point or an edge a hook slides along.</summary>
 /// <param name="A">One end, m, host axes.</param>
 /// <param name="B">Other end; equal to A for a single point.</param>
-public sealed record Anchor(string Id, string Name, double[] A, double[] B)
+/// <param name="Holds">N that such a point usually holds (judgement, 0.5–2 ×); null when that has to be asked.</param>
+public sealed record Anchor(string Id, string Name, double[] A, double[] B, double? Holds = null)
 {
     /// <summary>The place at a share 0…1 along it.</summary>
     internal Structure.Vec3 At(double t) => (1 - t) * Structure.Vec3.From(A) + t * Structure.Vec3.From(B);

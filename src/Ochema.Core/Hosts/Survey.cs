@@ -13,6 +13,21 @@ public enum Answer
     No,
 }
 
+/// <summary>A side of the host.</summary>
+public enum Side
+{
+    Left,
+    Right,
+}
+
+/// <summary>One side or both.</summary>
+public enum Sides
+{
+    Both,
+    Left,
+    Right,
+}
+
 /// <summary>The short set of questions that is answered at the place, before anything is bought, and the rules of the day.</summary>
 public sealed record SiteSurvey
 {
@@ -37,6 +52,24 @@ public sealed record SiteSurvey
     [Option("May it stand beyond the outline?", HowTo = "road and event rules")]
     public Answer BeyondOutline { get; init; }
 
+    [Option("Clear of power lines?", HowTo = "3 m (10 ft) and the pole's own length away, all the time", Hosts = "person,field")]
+    public Answer PowerLines { get; init; }
+
+    [Option("Nobody below it, ever?", HowTo = "somebody keeps people away; else choose that a drop lands on people", Hosts = "person,aeroplane,field")]
+    public Answer NobodyBelow { get; init; }
+
+    [Option("Signed off?", HowTo = "by the mechanic or authority that the law names; anything outside an aircraft", Hosts = "aeroplane")]
+    public Answer SignedOff { get; init; }
+
+    [Option("Does it float?", HowTo = "camera with its float, and all that hangs on it: tried in a bucket", Hosts = "boat")]
+    public Answer Floats { get; init; }
+
+    [Option("Driver sits", Hosts = "car")]
+    public Side DriverSits { get; init; }
+
+    [Option("Paddled on", HowTo = "the side of a single blade; both for a double one", Hosts = "boat")]
+    public Sides Paddled { get; init; }
+
     [Option("Declared a filming prop?", HowTo = "a drilled helmet protects nobody: never worn at risk again", Forms = "shell")]
     public Answer FilmingProp { get; init; }
 }
@@ -55,11 +88,11 @@ public static class Survey
         var material = Catalogue.Shipped.Material(site.Material);
         var place = site.Name.ToLowerInvariant();
         if (!grip.Forms.Contains(site.Form))
-            return $"the {place} is {Words(site.Form)}; this needs {string.Join(" or ", grip.Forms.Select(Words))}";
+            return $"{place}: {Words(site.Form)}; this needs {string.Join(" or ", grip.Forms.Select(Words))}";
         if (grip.Magnet && survey.MagnetSticks == Answer.No)
             return "you found that a magnet does not stick there";
         if (grip.Magnet && survey.MagnetSticks != Answer.Yes && !material.Magnetic)
-            return $"a magnet does not stick to {material.Name.ToLowerInvariant()}";
+            return $"a magnet does not stick to {Checks.Words.Inside(material.Name)}";
         if (grip.Suction && survey.SuctionAllowed == Answer.No)
             return "suction cups are refused by the rules of the day";
         if (grip.Suction && survey.Even == Answer.No)
@@ -74,7 +107,7 @@ public static class Survey
             return "drilling is refused by the owner";
         if (grip.Drills && host.Protects && survey.FilmingProp != Answer.Yes)
             return "a drilled helmet protects nobody any more: only when it is declared a filming prop, never worn at risk";
-        if (grip.LoadsGlass)
+        if ((grip.Suction || grip.Glue || grip.Magnet) && material.Family == MaterialFamily.Glass)
             return "glass is never loaded";
         return null;
     }

@@ -38,7 +38,26 @@ public enum LayerRole
 /// <param name="Hole">Hole drilled, m; null when it is drilled right.</param>
 /// <param name="Edge">Hole's middle to the nearest edge, m; null when far.</param>
 /// <param name="Countersink">Depth of a countersink in it, m.</param>
-public sealed record StackLayer(string Name, LayerRole Role, double Thickness, string Material, double Width = 0.03, double? Hole = null, double? Edge = null, double Countersink = 0);
+/// <param name="Thread">Catalogue id of the thread it was bought with; null when it is tapped for the screw.</param>
+/// <param name="Bought">True for what is not drilled by the builder: washers, spacers, nuts.</param>
+public sealed record StackLayer(
+    string Name, LayerRole Role, double Thickness, string Material, double Width = 0.03, double? Hole = null, double? Edge = null, double Countersink = 0, string? Thread = null, bool Bought = false);
+
+/// <summary>What a screw is tightened with.</summary>
+public enum TightenedBy
+{
+    Fingers,
+    Knob,
+    Spanner,
+    Drill,
+}
+
+/// <summary>Usual torques by hand and tool (judgement, 0.5–2 ×; people rarely know better than this).</summary>
+public static class Tightening
+{
+    /// <summary>N·m.</summary>
+    public static double Torque(TightenedBy by) => by switch { TightenedBy.Fingers => 0.8, TightenedBy.Knob => 2.5, TightenedBy.Spanner => 12, _ => 30 };
+}
 
 /// <summary>The user's own choices for a joint, as built.</summary>
 public sealed record JointChoice
@@ -58,8 +77,14 @@ public sealed record JointChoice
     [Measure("Tightened with", Dimension.Torque, 0.1, 150, HowTo = "torque wrench, or scale × spanner length; leave empty for the usual", Measured = true)]
     public double? Torque { get; init; }
 
+    [Option("… by", HowTo = "when you do not know the torque: fingers 0.8, a knob 2.5, a short spanner 12, a drill 30 N·m")]
+    public TightenedBy? By { get; init; }
+
     [Option("Against turning loose")]
     public Loosening? Means { get; init; }
+
+    [Option("Bush between the threads", HowTo = "3/8-16 outside, 1/4-20 inside: in the socket or on the stud")]
+    public Hosts.Answer Bush { get; init; }
 }
 
 /// <summary>Something about a joint. <paramref name="Layer"/> is the layer it is marked on, −1 for the screw.</summary>
@@ -126,8 +151,16 @@ public sealed record ScrewJoint
     /// <summary>Direction of the screw.</summary>
     public Vec3 Axis { get; init; } = Vec3.UnitZ;
 
-    /// <summary>Screws that share it, and the lever between their middle and the far edge, m.</summary>
+    /// <summary>Screws that share its load.</summary>
     public int Count { get; init; } = 1;
+
+    /// <summary>Screws of this kind there are, each with a load of its own.</summary>
+    public int Screws { get; init; } = 1;
+
+    /// <summary>True with a bush between a screw and a socket of another thread.</summary>
+    public bool Bushed { get; init; }
+
+    /// <summary>Middle of the screws to the far edge, m.</summary>
 
     public double Lever { get; init; } = 0.015;
 
@@ -170,24 +203,35 @@ public sealed record ScrewJoint
         if (choice.Hole is { } hole)
         {
             // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate.
-            var at = layers.FindIndex(l => l.Role is LayerRole.Tapped) is >= 0 and var t ? t : layers.FindIndex(l => l.Role == LayerRole.Clearance);
+            var at = layers.FindIndex(l => l.Role is LayerRole.Tapped && !l.Bought) is >= 0 and var t ? t : layers.FindIndex(l => l.Role == LayerRole.Clearance && !l.Bought);
             if (at >= 0)
                 layers[at] = layers[at] with { Hole = hole };
         }
         if (choice.Pad is > 0 and var pad)
             layers.Insert(Math.Max(0, ThreadLayer), new StackLayer("Pad added", LayerRole.Soft, pad, "rubber-soft"));
+        var thread = choice.Thread is { } id ? Catalogue.Shipped.Find<Fastener>("fasteners", id) : Thread;
+        // Nuts and washers are those of the thread; sockets and spacers keep their own.
+        if (thread != Thread)
+            layers = [.. layers.Select(l => l.Role == LayerRole.Nut ? l with { Thickness = thread.NutHeight, Width = thread.AcrossFlats } : l is { Name: "Washer", Bought: true } ? l with { Width = 2.1 * thread.MajorDiameter } : l)];
         return this with
         {
             Layers = layers,
-            Thread = choice.Thread is { } id ? Catalogue.Shipped.Find<Fastener>("fasteners", id) : Thread,
+            Thread = thread,
+            Bushed = choice.Bush == Hosts.Answer.Yes,
             Length = choice.Length ?? Length,
-            Torque = choice.Torque ?? Torque,
+            Torque = choice.Torque ?? (choice.By is { } by ? Tightening.Torque(by) : Torque),
             Means = choice.Means ?? Means,
         };
     }
 
-    /// <summary>Preload, N, after the soft layers have crept.</summary>
-    public double Preload => Math.Min(0.75 * Thread.ProofLoad, Threads.Preload(Torque ?? LooseningGrade.Torque(Means, Thread), Major)) * (Layers.Any(l => l.Role == LayerRole.Soft) ? SoftKeeps : 1);
+    /// <summary>Torque it is tightened with, N·m.</summary>
+    public double TightenedWith => Torque ?? LooseningGrade.Torque(Means, Thread);
+
+    /// <summary>Tension, N, as it is tightened: T ÷ (K·d), before anything creeps.</summary>
+    public double Tightened => Threads.Preload(TightenedWith, Major);
+
+    /// <summary>Preload, N, that stays: never more than the thread holds, and less once soft layers have crept.</summary>
+    public double Preload => Math.Min(Tightened, Math.Min(Thread.ProofLoad, StripLoad)) * (Layers.Any(l => l.Role == LayerRole.Soft) ? SoftKeeps : 1);
 
     /// <summary>Share of the preload that soft layers keep after the first run (judgement, 0.3–0.8).</summary>
     private const double SoftKeeps = 0.5;
@@ -252,13 +296,15 @@ public sealed record ScrewJoint
             if (layer.Countersink > Holes.DeepestCountersink(layer.Thickness) + 1e-6)
                 findings.Add(new($"{layer.Name.ToLowerInvariant()}: a countersink of {Holes.Size(layer.Countersink)} leaves a knife edge in {Holes.Size(layer.Thickness)}: two thirds at the most", i, false));
         }
+        if (l.Thread is { } own && own != Thread.Id && !(Bushed && ThreadFit.Bush(Thread.Id, own) is not null))
+            findings.Add(new(ThreadFit.Mismatch(Thread, Catalogue.Shipped.Find<Fastener>("fasteners", own), l.Name), at, true));
         var notes = new List<string>();
         if (Layers.Any(x => x.Role == LayerRole.Soft))
             notes.Add("Soft layers creep: tighten again after the first run.");
         var nutMaterial = Catalogue.Shipped.Material(l.Material);
         if (Threads.Reassemblies(nutMaterial) is { } times)
             notes.Add($"Tapped plastic: about {times} times on and off, then a new hole or an insert.");
-        if (Layers.Any(x => x.Material.StartsWith("al-", StringComparison.Ordinal)) && Layers.Any(x => x.Material.StartsWith("stainless", StringComparison.Ordinal)))
+        if (Layers.Any(x => x.Material.StartsWith("al-", StringComparison.Ordinal)) && (Thread.Grade.StartsWith("A2", StringComparison.Ordinal) || Layers.Any(x => x.Material.StartsWith("stainless", StringComparison.Ordinal))))
             notes.Add("Stainless on aluminium eats it in salt and wet: grease or a plastic washer between.");
         double from = 0;
         var drawn = new List<LayerReport>();
@@ -283,7 +329,20 @@ public sealed record ScrewJoint
     }
 
     /// <summary>What its load can do to it; none when it carries none.</summary>
-    public IEnumerable<Check> Checks(RigBuilder b) => Load is null ? [] : [new JointStrength(b, this), new JointSlip(b, this)];
+    public IEnumerable<Check> Checks(RigBuilder b) =>
+        [new JointTightening(this), .. Load is null ? (Check[])[] : [new JointStrength(b, this), new JointSlip(b, this), .. Pulled(b)]];
+
+    /// <summary>Wood and thin sheet that the head may be pulled through.</summary>
+    private IEnumerable<Check> Pulled(RigBuilder b)
+    {
+        for (var i = 0; i < ThreadLayer; i++)
+            if (Layers[i] is { Role: LayerRole.Clearance, Bought: false, Material.Length: > 0 } sheet)
+            {
+                var under = i > 0 && Layers[i - 1].Bought ? Layers[i - 1].Width : Thread.AcrossFlats;
+                yield return new JointPullThrough(b, this, sheet, under);
+                yield break;
+            }
+    }
 
     /// <summary>Pull along one screw and slide on it, N, of a case; a moment across the axis pulls at the lever.</summary>
     internal (double Pull, double Slide) Share(CaseForces f)
@@ -296,14 +355,14 @@ public sealed record ScrewJoint
 }
 
 /// <summary>
-/// The screw and its thread: preload, and the part of the pull that a closed joint passes on to its screw, against proof load and
-/// stripping, the smaller of the two; an opened joint passes on all of it (Shigley's Mechanical Engineering Design, ch. 8).
+/// The screw and its thread: what is left above its preload for the part of the pull that a closed joint passes on, and all of the pull once it
+/// has opened, against proof load and stripping, the smaller of the two (Shigley's Mechanical Engineering Design, ch. 8). Its preload is its
+/// tightening, not a use (<see cref="JointTightening"/>).
 /// </summary>
 internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".strength", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} tears its thread")
 {
     /// <summary>Share of the pull that the screw of a closed joint sees (judgement, 0.1–0.3).</summary>
     private const double LoadShare = 0.2;
-
     private readonly double strip = joint.StripLoad;
     private readonly double preload = joint.Preload;
 
@@ -311,12 +370,32 @@ internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(join
     {
         var (pull, _) = joint.Share(f);
         var k = b.Factors[FactorTable.Bolt];
-        sheet?.Formula("max({F} + {k} × {C} × {N}, {k} × {N}) ÷ min({S}, {P})", "stripping by shear area (FED-STD-H28/2), proof load ISO 898-1 or SAE J429, preload T ÷ (K·d) (Shigley ch. 8)", "A worn or crossed thread.")
-            .Factor(b, FactorTable.Bolt).Term("F", "preload", preload, Dimension.Force, $"tightened with {(joint.Torque is null ? "what goes with its means" : "your torque")}, K = {Threads.NutFactor}")
-            .Term("C", "share of the pull that reaches the screw", LoadShare, Dimension.Ratio, "judgement, 0.1–0.3")
-            .Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "thread strips at", strip, Dimension.Force, $"{joint.Engagement * 1000:0.0} mm engaged")
-            .Term("P", "proof load", joint.Thread.ProofLoad, Dimension.Force, joint.Thread.Source);
-        return Ratio(Math.Max(preload + k * LoadShare * pull, k * pull), Math.Min(strip, joint.Thread.ProofLoad));
+        var holds = Math.Min(strip, joint.Thread.ProofLoad);
+        sheet?.Formula("max({k} × {C} × {N} ÷ ({H} − {F}), {k} × {N} ÷ {H})", "joint closed, then opened (Shigley ch. 8)", "A worn or crossed thread.")
+            .Factor(b, FactorTable.Bolt).Term("C", "share of the pull that reaches the screw", LoadShare, Dimension.Ratio, "judgement, 0.1–0.3")
+            .Term("N", "pull on one screw", pull, Dimension.Force).Term("H", strip < joint.Thread.ProofLoad ? "thread strips at" : "proof load", holds, Dimension.Force,
+                strip < joint.Thread.ProofLoad ? $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2" : joint.Thread.Source)
+            .Term("F", "preload", Math.Min(preload, 0.9 * holds), Dimension.Force, "T ÷ (K × d), at the most nine tenths of what it holds");
+        return Ratio(k * Math.Max(LoadShare * pull / (holds - Math.Min(preload, 0.9 * holds)), pull / holds), 1);
+    }
+}
+
+/// <summary>A screw that is drawn too tight: T ÷ (K·d) against proof load and stripping. Below that it is how tight it is, no use.</summary>
+internal sealed class JointTightening(ScrewJoint joint) : Check(joint.Id + ".tight", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} is over-tightened")
+{
+    private readonly double strip = joint.StripLoad;
+
+    public override bool Fixed => true;
+
+    public override CheckSort Sort => CheckSort.Tightening;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        sheet?.Formula("{T} ÷ ({K} × {d}) ÷ min({S}, {P})", "T = K·F·d (Shigley ch. 8)", "Oil on the thread: the same torque draws it half as tight again.")
+            .Term("T", "tightened with", joint.TightenedWith, Dimension.Torque, joint.Torque is null ? "what goes with its means" : "as set for this joint")
+            .Term("K", "nut factor, dry", Threads.NutFactor, Dimension.Factor, "Shigley ch. 8").Term("d", "screw", joint.Thread.MajorDiameter, Dimension.Length, joint.Thread.Source)
+            .Term("S", "thread strips at", strip, Dimension.Force, $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2").Term("P", "proof load", joint.Thread.ProofLoad, Dimension.Force, joint.Thread.Source);
+        return Ratio(joint.Tightened, Math.Min(strip, joint.Thread.ProofLoad));
     }
 }
 
@@ -325,13 +404,36 @@ internal sealed class JointSlip(RigBuilder b, ScrewJoint joint) : Check(joint.Id
 {
     private readonly double preload = joint.Preload;
 
+    public override bool GivesWay => true;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (pull, slide) = joint.Share(f);
         var k = b.Factors[FactorTable.Friction];
         sheet?.Formula("({k} × {N} + {k} × {S} ÷ {μ}) ÷ {F}", "separation and Coulomb friction on the preload", "A hole that lets the screw bear on its side: counted as slipped.")
             .Factor(b, FactorTable.Friction).Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "slide on one screw", slide, Dimension.Force)
-            .Term("μ", "friction of the faces", joint.Friction, Dimension.Factor, "judgement, 0.1–0.5").Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means" : "your torque");
+            .Term("μ", "friction of the faces", joint.Friction, Dimension.Factor, "judgement, 0.1–0.5").Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means" : "as set for this joint");
         return Ratio(k * (pull + slide / joint.Friction), preload);
+    }
+}
+
+/// <summary>A head or washer pulled through wood or thin sheet: k·N against punching, π·D·t·τ.</summary>
+internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLayer sheet, double under)
+    : Check(joint.Id + ".through", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
+{
+    private readonly Material material = b.Stock.Material(sheet.Material);
+
+    /// <summary>Shear across the sheet over tensile strength: von Mises for metal and plastic, across the plies of wood and composite (judgement, 0.08–0.15).</summary>
+    private double Shear => material.Family is MaterialFamily.Wood or MaterialFamily.Composite ? 0.1 : Threads.ShearShare;
+
+    public override double Use(CaseForces f, Worksheet? page = null)
+    {
+        var (pull, _) = joint.Share(f);
+        var name = FactorTable.For(material.Family);
+        var tau = Shear * material.UltimateStrength;
+        page?.Formula("{k} × {N} ÷ (π × {D} × {t} × {τ})", "punching round the washer", "A hole near the edge; wood that is wet.")
+            .Factor(b, name).Term("N", "pull on one screw", pull, Dimension.Force).Term("D", "washer or head across", under, Dimension.Length)
+            .Term("t", "thickness", sheet.Thickness, Dimension.Length).Term("τ", "strength in shear", tau, Dimension.Stress, material.Source);
+        return Ratio(b.Factors[name] * pull, Math.PI * under * sheet.Thickness * tau);
     }
 }

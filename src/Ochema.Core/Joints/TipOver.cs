@@ -15,8 +15,18 @@ public static class TipOver
     /// <param name="moment">Its moment about the middle, N·m.</param>
     public static double Ratio(IReadOnlyList<Vec3> corners, Vec3 up, Vec3 force, Vec3 moment)
     {
+        var (over, back) = Worst(corners, up, force, moment);
+        return over <= 0 ? 0 : back > 0 ? over / back : double.PositiveInfinity;
+    }
+
+    /// <summary>
+    /// Overturning and restoring moment, N·m, about the edge where their ratio is worst. What lifts it off the ground overturns about every edge
+    /// and leaves nothing to restore.
+    /// </summary>
+    public static (double Overturning, double Restoring) Worst(IReadOnlyList<Vec3> corners, Vec3 up, Vec3 force, Vec3 moment)
+    {
         var down = -force.Dot(up);
-        var worst = 0.0;
+        var worst = (Overturning: 0.0, Restoring: double.MaxValue);
         for (var i = 0; i < corners.Count; i++)
         {
             var (a, b) = (corners[i], corners[(i + 1) % corners.Count]);
@@ -26,10 +36,11 @@ public static class TipOver
                 (edge, outward) = (-edge, -outward);
             var distance = a.Dot(outward);
             // Turning over the edge: outward force is at the ground and does nothing; the moment about the edge does.
-            var overturning = moment.Dot(up.Cross(outward));
-            if (overturning > 0)
-                worst = Math.Max(worst, down > 0 ? overturning / (down * distance) : double.PositiveInfinity);
+            var over = Math.Max(0, moment.Dot(up.Cross(outward))) + Math.Max(0, -down) * distance;
+            var back = Math.Max(0, down) * distance;
+            if (over * worst.Restoring > worst.Overturning * back || (over > 0 && back == 0 && over > worst.Overturning))
+                worst = (over, back);
         }
-        return worst;
+        return worst.Restoring == double.MaxValue ? (0, Math.Max(0, down)) : worst;
     }
 }

@@ -19,4 +19,15 @@ public static class HalfSine
                     during = Math.Max(during, 2 * x / (2 * x - 1) * Math.Sin(2 * Math.PI * k / (2 * x + 1)));
         return Math.Max(after, during);
     }
+
+    /// <summary>
+    /// Share of a mode's answer that goes along with the pulse, and so adds to others as it is: the pulse over the answer for stiff modes (Lindley and Yow
+    /// 1980), none for slow ones, which answer when the pulse is over.
+    /// </summary>
+    /// <param name="x">Natural frequency × duration of the pulse.</param>
+    public static double InPhase(double x) => x <= Slow ? 0 : Math.Min(1, 1 / Spectrum(x)) * Math.Min(1, (x - Slow) / (Along - Slow));
+
+    /// <summary>Modes below follow after the pulse, above with it (between: judgement, checked against time histories).</summary>
+    private const double Slow = 0.3;
+    private const double Along = 0.7;
 }

@@ -8,14 +8,21 @@ public enum Going
     Smooth,
     Average,
     Rough,
+
+    /// <summary>Gravel, cobbles: only what runs on wheels knows it.</summary>
+    Track,
+
+    /// <summary>A field.</summary>
+    Field,
 }
 
 /// <summary>What a going is called for a host.</summary>
 /// <param name="Label">Road, air, water, walk.</param>
 /// <param name="Smooth">With its article: "a smooth road".</param>
-public sealed record GoingWords(string Label, string Smooth, string Average, string Rough)
+/// <param name="Track">Null where the host knows only the first three.</param>
+public sealed record GoingWords(string Label, string Smooth, string Average, string Rough, string? Track = null, string? Field = null)
 {
-    public string Of(Going g) => g switch { Going.Smooth => Smooth, Going.Average => Average, _ => Rough };
+    public string Of(Going g) => g switch { Going.Smooth => Smooth, Going.Average => Average, Going.Track when Track is not null => Track, Going.Field when Field is not null => Field, _ => Rough };
 }
 
 /// <summary>One thing that happens to the rig.</summary>
@@ -55,14 +62,20 @@ public sealed record MotionProfile
     public sealed record Words(string Brake, string Accelerate, string Left, string Right, string Bump, string Jolt);
 
     /// <summary>What it goes over.</summary>
-    public GoingWords Over { get; init; } = new("Road", "a smooth road", "an average road", "a rough road");
+    public GoingWords Over { get; init; } = new("Road", "a smooth road", "an average road", "a rough road", "gravel or cobbles", "a field");
+
+    /// <summary>
+    /// What acts together: one action at its full and the others at this share (the 100-40-40 rule of earthquake engineering, ASCE 4; from memory). So
+    /// braking or a bend on a bump, and shaking along three axes at once.
+    /// </summary>
+    public const double Companion = 0.4;
 
     public required double Braking { get; init; }
     public required double Accelerating { get; init; }
     public required double Cornering { get; init; }
     public required string HorizontalSource { get; init; }
 
-    /// <summary>Vertical acceleration over bumps in g on top of the weight: smooth, average, rough.</summary>
+    /// <summary>Vertical acceleration over bumps in g on top of the weight: smooth, average, rough, and on wheels gravel and field.</summary>
     public required IReadOnlyList<double> Bumps { get; init; }
 
     public required string BumpSource { get; init; }
@@ -78,8 +91,14 @@ public sealed record MotionProfile
     /// <summary>Its duration, s (judgement: wheels 15–60 ms, hulls 50–150 ms).</summary>
     public double PulseDuration { get; init; } = 0.030;
 
-    /// <summary>True when water can meet the camera at the host's speed.</summary>
-    public bool Wet { get; init; }
+    /// <summary>Height of a wave at the host over still water, m, by going: what lies below meets it at the host's speed; none on land.</summary>
+    public IReadOnlyList<double> Crests { get; init; } = [];
+
+    /// <summary>True when it floats, and the origin lies on the water line.</summary>
+    public bool Wet => Crests.Count > 0;
+
+    /// <summary>The roughest going that the host knows, up to the one asked for.</summary>
+    public int Index(Going going) => Math.Min((int)going, Bumps.Count - 1);
 
     /// <summary>True when it stands: wind comes from all sides.</summary>
     public bool Still { get; init; }
@@ -92,14 +111,15 @@ public sealed record MotionProfile
         new("brake", Names.Brake, Braking, HorizontalSource),
         new("accelerate", Names.Accelerate, Accelerating, HorizontalSource),
         new("corner", Names.Left, Cornering, HorizontalSource),
-        .. Enum.GetValues<Going>().Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g], BumpSource)),
-        .. Enum.GetValues<Going>().Select(g => new MotionFactor("jolt-" + g.ToString().ToLowerInvariant(), $"{Names.Jolt}, {PulseDuration * 1000:0} ms: {Over.Of(g)}", Pulse[(int)g], "judgement, 0.5–2 ×; half-sine pulse through the shock spectrum")),
+        .. Enum.GetValues<Going>().Take(Bumps.Count).Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g], BumpSource)),
+        .. Enum.GetValues<Going>().Take(Bumps.Count).Select(g => new MotionFactor("jolt-" + g.ToString().ToLowerInvariant(), $"{Names.Jolt}, {PulseDuration * 1000:0} ms: {Over.Of(g)}", Pulse[(int)g], "judgement, 0.5–2 ×; half-sine pulse through the shock spectrum")),
+        new("together", "the others at, when one is at its full", Companion, "100-40-40 rule (ASCE 4), from memory"),
     ];
 
     /// <summary>The moving cases, then the knocks at rest.</summary>
     public IReadOnlyList<RigCase> Cases(Going going)
     {
-        var b = Bumps[(int)going];
+        var b = Bumps[Index(going)];
         var bump = $"{Names.Bump} on {Over.Of(going)}";
         Vec3 G(double x, double y, double z) => Gravity * new Vec3(x, y, z);
         string[] from = Still ? ["wind from ahead", "wind from ahead, left", "wind from ahead, right", "wind from the left", "wind from the right", "wind from behind"]
@@ -109,21 +129,31 @@ public sealed record MotionProfile
             cases.Add(new($"cruise-{w}", Still ? from[w] : w == 0 ? "cruising" : $"cruising, {from[w]}", G(0, 0, -1), w, Vec3.Zero));
         if (!Still)
             cases.Add(new("brake", $"{Names.Brake} to a stop", G(Braking, 0, -1), -1, Vec3.Zero));
-        cases.Add(new("brake-wind", Still ? Names.Brake : $"{Names.Brake} at speed", G(Braking, 0, -1), 0, Vec3.Zero));
-        cases.Add(new("accelerate", $"{Names.Accelerate}, wind from ahead", G(-Accelerating, 0, -1), 0, Vec3.Zero));
+        // Braking, pulling away and bends come with a bump, and bumps with a bend: the one full, the other at its companion's share.
         var press = Lean > 0 ? 1 / Math.Cos(Lean) : 1;
-        cases.Add(new("corner-left", $"{Names.Left}, gust from the left", G(0, -Cornering, -press), 1, Vec3.Zero));
-        cases.Add(new("corner-right", $"{Names.Right}, gust from the right", G(0, Cornering, -press), 2, Vec3.Zero));
-        for (var w = 0; w < 3; w++)
-            cases.Add(new($"bump-down-{w}", $"{bump}, {from[w]}", G(0, 0, -1 - b), w, Vec3.Zero));
-        for (var w = 0; w < 3; w++)
-            cases.Add(new($"bump-up-{w}", $"rebound: {bump}, {from[w]}", G(0, 0, b - 1), w, Vec3.Zero));
+        var speed = Still ? "" : " at speed";
+        foreach (var (id, way, where) in new[] { ("down", -1, $"on a {Names.Bump}"), ("up", 1, $"on the rebound of a {Names.Bump}") })
+        {
+            var z = way * Companion * b;
+            cases.Add(new("brake-" + id, $"{Names.Brake}{speed} {where}", G(Braking, 0, z - 1), 0, Vec3.Zero));
+            cases.Add(new("accelerate-" + id, $"{Names.Accelerate} {where}", G(-Accelerating, 0, z - 1), 0, Vec3.Zero));
+            cases.Add(new("corner-left-" + id, $"{Names.Left} {where}, gust from the left", G(0, -Cornering, z - press), 1, Vec3.Zero));
+            cases.Add(new("corner-right-" + id, $"{Names.Right} {where}, gust from the right", G(0, Cornering, z - press), 2, Vec3.Zero));
+        }
+        foreach (var (id, way, name) in new[] { ("bump-down", -1, bump), ("bump-up", 1, "rebound: " + bump) })
+            for (var w = 0; w < 3; w++)
+                cases.Add(new($"{id}-{w}", $"{name}, {from[w]}", G(w == 0 ? -Companion * Accelerating : 0, w == 1 ? -Companion * Cornering : w == 2 ? Companion * Cornering : 0, way * b - 1), w, Vec3.Zero));
         foreach (var (id, way) in new[] { ("up", 1), ("down", -1) })
-            cases.Add(new("jolt-" + id, $"{Names.Jolt}, {id}ward", G(0, 0, -1), 0, Vec3.Zero, Jolt: way * Gravity * Pulse[(int)going]));
+            cases.Add(new("jolt-" + id, $"{Names.Jolt}, {id}ward", G(0, 0, -1), 0, Vec3.Zero, Jolt: way * Gravity * Pulse[Index(going)]));
         foreach (var (id, axis) in new[] { ("forward", Vec3.UnitX), ("back", -Vec3.UnitX), ("left", Vec3.UnitY), ("right", -Vec3.UnitY), ("up", Vec3.UnitZ), ("down", -Vec3.UnitZ) })
-            cases.Add(new("shaken-" + id, $"{(Still ? "standing" : "cruising")}, shaken {id}", G(0, 0, -1), 0, Vec3.Zero, Shaken: axis));
+            foreach (var (companions, sign) in new[] { ("", 1), ("-2", -1) })
+            {
+                // Peaks have no sign of their own: the others go with the first and against it.
+                var others = sign * Companion * (new Vec3(1, 1, 1) - new Vec3(Math.Abs(axis.X), Math.Abs(axis.Y), Math.Abs(axis.Z)));
+                cases.Add(new($"shaken-{id}{companions}", $"{(Still ? "standing" : "cruising")}, shaken {id}", G(0, 0, -1), 0, Vec3.Zero, Shaken: axis + others));
+            }
         if (Wet)
-            cases.Add(new("dunk", "a wave over the camera", G(0, 0, -1), -1, Vec3.Zero, Dunk: true));
+            cases.Add(new("dunk", "a wave over it", G(0, 0, -1), -1, Vec3.Zero, Dunk: true));
         foreach (var (id, label, d) in new[] { ("back", "knock by hand from ahead", -Vec3.UnitX), ("forward", "knock by hand from behind", Vec3.UnitX), ("left", "knock by hand from the right", Vec3.UnitY), ("right", "knock by hand from the left", -Vec3.UnitY) })
             cases.Add(new("knock-" + id, label, G(0, 0, -1), -1, Knock * d));
         return cases;

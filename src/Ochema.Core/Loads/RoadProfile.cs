@@ -14,8 +14,8 @@ public static class RoadProfile
     /// <summary>G_d(n₀), m³, of a class 'A' to 'E'.</summary>
     public static double Unevenness(char roadClass) => Classes[char.ToUpperInvariant(roadClass) - 'A'];
 
-    /// <summary>The class that a surface is taken as: smooth A, average B, rough C (judgement; gravel and cobbles are D and E).</summary>
-    public static char ClassOf(Going s) => s switch { Going.Smooth => 'A', Going.Average => 'B', _ => 'C' };
+    /// <summary>The class that a surface is taken as: smooth A, average B, rough C, gravel and cobbles D, a field E (judgement).</summary>
+    public static char ClassOf(Going s) => s switch { Going.Smooth => 'A', Going.Average => 'B', Going.Rough => 'C', Going.Track => 'D', _ => 'E' };
 
     /// <summary>Displacement spectrum in time, m²/Hz, at a speed, m/s: G_d(n₀)·n₀²·V/f².</summary>
     public static double Displacement(double unevenness, double speed, double frequency) =>

@@ -24,7 +24,7 @@ public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequenc
 
     public override IReadOnlyList<RandomShake> Random(Going going, double speed)
     {
-        var amplitude = Goings[(int)going] * (Growth > 0 ? Math.Pow(speed / Reference, Growth) : 1);
+        var amplitude = Goings[Math.Min((int)going, Goings.Count - 1)] * (Growth > 0 ? Math.Pow(speed / Reference, Growth) : 1);
         return amplitude <= 0 ? [] : [new("carried", Label, f => amplitude * amplitude * SpectrumTable.At(Table, f), Along, Across, Source, Growth)];
     }
 

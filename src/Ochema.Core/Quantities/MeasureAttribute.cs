@@ -46,6 +46,9 @@ public sealed class OptionAttribute(string label) : Attribute
     public string Label { get; } = label;
     public string HowTo { get; init; } = "";
 
+    /// <summary>Only for these kinds of host (comma-separated); empty for all.</summary>
+    public string Hosts { get; init; } = "";
+
     /// <summary>Only for sites of these forms (comma-separated); empty for all.</summary>
     public string Forms { get; init; } = "";
 }

@@ -55,6 +55,10 @@ public abstract record ReachKind : Kind
 {
     /// <summary>Builds from the base's mount; returns where the head attaches.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
+
+    /// <summary>True for what reaches so far that power lines have to be asked about.</summary>
+    [JsonIgnore]
+    public virtual bool MayTouchLines => false;
 }
 
 /// <summary>What keeps shakes from the camera.</summary>
@@ -74,6 +78,10 @@ public abstract record HeadKind : Kind
 {
     /// <summary>Builds from the reach's mount; returns the camera's seat.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
+
+    /// <summary>What keeps the camera on it.</summary>
+    [JsonIgnore]
+    public virtual IReadOnlyList<string> Keeps => ["its screw"];
 
     /// <summary>Catalogue id of what it is.</summary>
     internal abstract string Row { get; }

@@ -73,6 +73,28 @@ public sealed class RigBuilder
     /// <summary>Stations, nodes and parts of the second path carry this at their end.</summary>
     public const string SecondSuffix = "-2";
 
+    /// <summary>Lines that are slack until something lets go.</summary>
+    public List<TetherBuilt> Tethers { get; } = [];
+
+    /// <summary>Joints of the path that everything beyond hangs on, with their spring, spine row and name.</summary>
+    public List<(string Spring, string Station, string Label)> Links { get; } = [];
+
+    private readonly List<Action> later = [];
+
+    /// <summary>Something to be said once the whole rig is built.</summary>
+    public void Later(Action say) => later.Add(say);
+
+    /// <summary>Mass from a station up to its camera, kg; the base's is that of all.</summary>
+    public double MassFrom(string station)
+    {
+        string[] chain = station.EndsWith(SecondSuffix, StringComparison.Ordinal) ? ["camera-2", "head-2", "reach-2"] : ["camera", "head", "isolator", "reach"];
+        var at = Array.IndexOf(chain, station);
+        return at < 0 ? Mass : Parts.Where(p => Array.IndexOf(chain, p.Station) is >= 0 and var i && i <= at).Sum(p => p.Mass * p.Quantity);
+    }
+
+    /// <summary>Catalogue id of the thread that the last station ends in; null for a hole that a screw goes through.</summary>
+    public string? Offers { get; set; }
+
     /// <summary>The head of the path that is being built.</summary>
     public HeadKind HeadOfPath => path.Length == 0 ? Rig.Head : Rig.Second!.Head;
 
@@ -111,11 +133,13 @@ public sealed class RigBuilder
             brace.Build(this);
         for (var i = 0; i < rig.Straps.Count; i++)
             StrapLine.Build(this, rig.Straps[i]);
-        if (rig.Tether is { } tether)
-            TetherLine.Build(this, tether);
+        TetherLine.Build(this);
+        foreach (var say in later)
+            say();
         if (holdsGone)
             Checks.Add(new FrictionFeet(this, FrictionFeet));
         Findings.AddRange(Survey.Findings(rig, host));
+        Findings.AddRange(StrapPull.Findings(this));
         Findings.AddRange(Clearance.Findings(this, host));
     }
 
@@ -192,7 +216,7 @@ public sealed class RigBuilder
         {
             var next = i == cut ? to : Node($"{id}-{i}", a + (double)i / cut * (b - a));
             members.Add(new ModelMember(cut == 1 ? id : $"{id}.{i}", nodes[previous].Id, nodes[next].Id, s.Area, s.Iy, s.Iz, s.J,
-                m.YoungsModulus, m.ShearModulus, density ?? m.Density, up.ToArray())
+                m.YoungsModulus, m.ShearModulus, (density ?? m.Density) + (windy ? Carried(s, previous, next) : 0), up.ToArray())
             {
                 ReleaseFrom = pinned && i == 1 ? ["ry", "rz"] : null,
             });
@@ -204,6 +228,10 @@ public sealed class RigBuilder
         Pieces.Add(piece);
         return piece;
     }
+
+    /// <summary>Water that a member under the water line carries along, as density of its own, kg/m³ (buoyancy, which helps, is left out).</summary>
+    private double Carried(Section s, int from, int to) =>
+        host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
 
     public void Part(string station, string name, double mass, double price, double quantity = 1) => Parts.Add(new RigPart(station, name, quantity, mass, price));
 

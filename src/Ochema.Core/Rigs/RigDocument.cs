@@ -38,7 +38,15 @@ public sealed record RigDocument
 
     public IReadOnlyList<BraceKind> Braces { get; init; } = [];
     public IReadOnlyList<Strap> Straps { get; init; } = [];
+    /// <summary>The first tether.</summary>
     public Tether? Tether { get; init; }
+
+    /// <summary>Further tethers, from the same or another place of the rig.</summary>
+    public IReadOnlyList<Tether> Tethers { get; init; } = [];
+
+    /// <summary>All tethers, the first one first.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public IEnumerable<Tether> AllTethers => Tether is { } first ? [first, .. Tethers] : Tethers;
     public required RunConditions Run { get; init; }
 
     /// <summary>Required factors the user set, by name of <see cref="Checks.FactorTable"/>; the rest follow from the consequence class.</summary>
@@ -77,6 +85,9 @@ public sealed record CameraChoice
 
     [Measure("Near subject on the host", Dimension.Length, 0.2, 50, HowTo = "camera to a face behind the screen, say; leave empty when it looks far away", Measured = true)]
     public double? Subject { get; init; }
+
+    [Measure("Worth", Dimension.Money, 0, 1e6, HowTo = "body, lens and all; from 1,000 on one hold alone is refused", Measured = true)]
+    public double? Worth { get; init; }
 
     [Option("Stabiliser", HowTo = "in the camera")]
     public Stabiliser Stabiliser { get; init; }
@@ -152,6 +163,12 @@ public sealed record Strap
     [StockChoice("Its end is", "knots", HowTo = "what strength a knot leaves")]
     public string End { get; init; } = "sewn";
 
+    [Option("Hooked by", HowTo = "an open hook jumps off when the strap goes slack")]
+    public StrapFitting Fitting { get; init; }
+
+    [Measure("What it ends at holds", Dimension.Force, 20, 50000, HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true)]
+    public double? AnchorHolds { get; init; }
+
     [Option("Over an edge", HowTo = "a sharp one halves it; pad it")]
     public StrapEdge Edge { get; init; }
 
@@ -159,6 +176,14 @@ public sealed record Strap
     public required RigPoint From { get; init; }
 
     public required AnchorEnd To { get; init; }
+}
+
+/// <summary>What a strap ends in.</summary>
+public enum StrapFitting
+{
+    ClosedHook,
+    SoftLoop,
+    OpenHook,
 }
 
 /// <summary>What a strap runs over.</summary>
@@ -175,10 +200,28 @@ public sealed record Tether
     [StockChoice("Tether", "straps")]
     public required string Stock { get; init; }
 
-    [Measure("Slack", Dimension.Length, 0.01, 2, HowTo = "how far the camera falls before it pulls")]
+    [Measure("Slack", Dimension.Length, 0.01, 2, HowTo = "line longer than the way to its end; as short as aiming allows")]
     public double Slack { get; init; } = 0.15;
 
+    [Option("Tied to", HowTo = "the camera itself keeps what a clip or a head would lose")]
+    public TetherPoint From { get; init; }
+
+    [StockChoice("Its end is", "knots", HowTo = "what strength a knot leaves")]
+    public string End { get; init; } = "sewn";
+
+    [Measure("What it ends at holds", Dimension.Force, 20, 50000, HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true)]
+    public double? AnchorHolds { get; init; }
+
     public required AnchorEnd To { get; init; }
+}
+
+/// <summary>Where on the rig a tether is tied: it keeps what lies from there to the host.</summary>
+public enum TetherPoint
+{
+    Camera,
+    Head,
+    Reach,
+    SecondCamera,
 }
 
 /// <summary>Where a drop would land; raises the required factors and the number of retentions.</summary>
@@ -188,12 +231,23 @@ public enum Consequence
     OwnGround,
     PublicWay,
     OnPeople,
+
+    /// <summary>Water too deep to pick it up from: what falls is lost unless it floats or is tethered.</summary>
+    DeepWater,
+}
+
+/// <summary>What the sun makes of the panel.</summary>
+public enum Sun
+{
+    Shade,
+    LightPanel,
+    DarkPanel,
 }
 
 /// <summary>What the rig is judged for.</summary>
 public sealed record RunConditions
 {
-    [Measure("Design speed", Dimension.Speed, 0, 70)]
+    [Measure("Design speed", Dimension.Speed, 0, 120)]
     public required double Speed { get; init; }
 
     [Measure("Head wind", Dimension.Speed, 0, 20, HowTo = "added to the speed of travel")]
@@ -204,6 +258,17 @@ public sealed record RunConditions
 
     [Measure("Air temperature", Dimension.Temperature, 243.15, 323.15)]
     public double Temperature { get; init; } = 288.15;
+
+    [Option("Sun on it", HowTo = "a dark panel in the sun reaches 70 °C, a light one 55: magnets, glue, plastic and rubber mind")]
+    public Sun Sun { get; init; }
+
+    /// <summary>Temperature of what lies in the sun, K: 55 °C for a light panel, 70 °C for a dark one (judgement, ±10 K).</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public double Skin => Math.Max(Temperature, Sun switch { Sun.LightPanel => 328.15, Sun.DarkPanel => 343.15, _ => 0 });
+
+    /// <summary>Where <see cref="Skin"/> comes from.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public string SkinSource => Sun == Sun.Shade ? "air of the day" : "a panel in the sun, judgement ±10 K";
 
     [Measure("Altitude", Dimension.Altitude, -400, 5000)]
     public double Altitude { get; init; }

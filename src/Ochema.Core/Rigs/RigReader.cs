@@ -45,6 +45,8 @@ public static class RigReader
         Record(rig.Run, "run", stock);
         Record(rig.Isolator, "isolator", stock);
         Record(rig.Survey, "survey", stock);
+        if (rig.Run.Speed > host.TopSpeed)
+            throw new DocumentException("run.speed", $"{host.SpeedName} goes up to {QuantityFormatter.Format(host.TopSpeed, Dimension.Speed, UnitSystem.Metric)} here");
         if (rig.Second is { } second)
         {
             Record(second.Reach, "second.reach", stock);
@@ -82,6 +84,11 @@ public static class RigReader
             Record(t, "tether", stock);
             End(t.To, "tether.to", host);
         }
+        List(rig.Tethers, "tethers", (x, path) =>
+        {
+            Record(x, path, stock);
+            End(x.To, path + ".to", host);
+        });
         foreach (var (name, value) in rig.Factors)
         {
             var factor = FactorTable.All.FirstOrDefault(f => f.Name == name) ?? throw new DocumentException($"factors.{name}", "is no factor that is known");

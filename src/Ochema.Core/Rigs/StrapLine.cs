@@ -1,3 +1,4 @@
+using Ochema.Core.Joints;
 using Ochema.Core.Checks;
 using Ochema.Core.Stock;
 
@@ -14,29 +15,56 @@ internal static class StrapLine
         var anchor = b.Anchor(strap.To, $"straps[{i}].to");
         var from = b.Position(node);
         var length = (anchor - from).Length;
-        if (length < 0.03)
-            throw new DocumentException($"straps[{i}].to", "the strap has no length: its ends coincide");
         var station = "strap:" + strap.Id;
+        if (length < 0.03)
+        {
+            b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
+            b.Part(station, row.Name, 0, 0);
+            return;
+        }
         var line = b.Line(strap.Id, node, anchor, row.AxialStiffness, strap.Pretension);
-        var knot = Joints.Lashing.Knots.First(k => k.Id == strap.End);
-        if (Joints.Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
+        var knot = Lashing.Knots.First(k => k.Id == strap.End);
+        if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
         b.Checks.Add(new StrapTension(b, strap.Id, station, line, row, knot, strap.Edge));
         b.Part(station, $"{row.Name}, {length + 0.3:0.0} m", row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
-        b.Shape(strap.Id, station, "strap", [b.Point(node), new FigurePoint("", anchor.ToArray())], [row.Width]);
+        b.Checks.Add(new AnchorLoad(b, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
+        if (strap.Fitting == StrapFitting.OpenHook)
+            b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
+        b.Shape(strap.Id, station, "strap", [b.Point(node), .. BodyLine.Over(b.Host, from, anchor)], [row.Width]);
     }
 }
 
-/// <summary>The tether: no stiffness until something lets go, so it is not in the model; its catch is checked.</summary>
+/// <summary>Tethers: no stiffness until something lets go, so they are not in the model; what they catch is checked.</summary>
 internal static class TetherLine
 {
-    public static void Build(RigBuilder b, Tether tether)
+    public static void Build(RigBuilder b)
     {
-        var row = b.Stock.Find<StrapRow>("straps", tether.Stock);
-        var anchor = b.Anchor(tether.To, "tether.to");
-        var length = (anchor - b.Camera.Eye).Length + tether.Slack;
-        b.Checks.Add(new TetherCatch(b, row, length, tether.Slack));
-        b.Part("tether", $"{row.Name}, {length:0.0} m", row.MassPerMetre * length, row.PricePerMetre * length);
-        b.Shape("tether", "tether", "tether", [b.Point(b.Camera.Seat), new FigurePoint("", anchor.ToArray())], [row.Width]);
+        var n = 0;
+        foreach (var tether in b.Rig.AllTethers)
+        {
+            n++;
+            if (tether.From == TetherPoint.SecondCamera && b.SecondCamera is null)
+            {
+                b.Findings.Add(new Assessment.ReportFinding("tether", "A tether is tied to a second camera that is not there: it keeps nothing."));
+                continue;
+            }
+            var row = b.Stock.Find<StrapRow>("straps", tether.Stock);
+            var path = n == 1 && b.Rig.Tether is not null ? "tether.to" : $"tethers[{n - (b.Rig.Tether is null ? 1 : 2)}].to";
+            var end = b.Anchor(tether.To, path);
+            var node = tether.From switch { TetherPoint.Head => b.At(RigPoint.HeadTop), TetherPoint.Reach => b.At(RigPoint.ReachTop), TetherPoint.SecondCamera => b.SecondCamera!.Node, _ => b.Camera.Node };
+            var from = b.Position(node);
+            var length = (end - from).Length + tether.Slack;
+            var id = n == 1 ? "tether" : $"tether-{n}";
+            var built = new TetherBuilt(id, n == 1 ? "Tether" : $"Tether {n}", tether, from, b.Host.Anchors.First(a => a.Id == tether.To.Anchor), end, length, row);
+            b.Tethers.Add(built);
+            b.Checks.Add(new TetherCatch(b, built));
+            if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
+                b.Findings.Add(new Assessment.ReportFinding("tether", $"{built.Name}: {fault}."));
+            if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
+                b.Findings.Add(new Assessment.ReportFinding("tether", $"If it comes off, {Words.Inside(built.Name)} lets it fall {QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
+            b.Part("tether", $"{row.Name}, {length:0.0} m", row.MassPerMetre * length, row.PricePerMetre * length);
+            b.Shape(id, "tether", "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
+        }
     }
 }

@@ -18,6 +18,9 @@ internal sealed class CameraMotion
     /// <summary>Rotation that shifts the picture, rad²/Hz, by what drives it.</summary>
     public IReadOnlyList<(string Label, double[] Spectrum)> Sources { get; }
 
+    /// <summary>The part of them that any mount there would show, however stiff: the host's own turning, rad²/Hz.</summary>
+    public double[] Floor { get; }
+
     /// <summary>All of them together.</summary>
     public double[] Sum { get; }
 
@@ -35,7 +38,7 @@ internal sealed class CameraMotion
         var left = up.Cross(view);
         var roll = 0.25 * b.Camera.Body.SensorWidth / b.Camera.Lens.FocalLength;
         var count = Frequencies.Length;
-        Sum = new double[count];
+        (Sum, Floor) = (new double[count], new double[count]);
         var sources = new List<(string Label, double[] Spectrum)>();
         // Transfer of each mode at each frequency, for all sources.
         var transfer = Frequencies.Select(f => modes.Select(m => m.Transfer(2 * Math.PI * f)).ToArray()).ToArray();
@@ -62,9 +65,14 @@ internal sealed class CameraMotion
                 for (var axis = 0; axis < 3; axis++)
                     random[axis] += FrequencyGrid.Integrate(Frequencies, moved[axis]);
             }
-            if (host is not null)
+            // What is on the host nods with it: its own turning shifts the background only.
+            if (host is not null && near == 0)
                 for (var i = 0; i < count; i++)
-                    spectrum[i] += host.Nodding(Frequencies[i]) * passes[i].Turning;
+                {
+                    var nods = host.Nodding(Frequencies[i]) * passes[i].Turning;
+                    Floor[i] += nods;
+                    spectrum[i] += nods;
+                }
             for (var i = 0; i < count; i++)
                 Sum[i] += spectrum[i];
             sources.Add((group.Key, spectrum));

@@ -115,11 +115,11 @@ internal static class FrequencyGrid
             .Concat(modes.Where(m => m.Frequency is > Lowest and < Highest).SelectMany(m => AroundModes.Select(s => m.Frequency * Math.Max(0.5, 1 + s * m.Damping))))
             .Where(f => f is >= Lowest and <= Highest).Order().Distinct()];
 
-    /// <summary>∫ over the grid by trapezoids.</summary>
-    public static double Integrate(double[] frequencies, double[] values)
+    /// <summary>∫ over the grid by trapezoids, up to a frequency, Hz.</summary>
+    public static double Integrate(double[] frequencies, double[] values, double upTo = double.MaxValue)
     {
         var sum = 0.0;
-        for (var i = 1; i < frequencies.Length; i++)
+        for (var i = 1; i < frequencies.Length && frequencies[i] <= upTo; i++)
             sum += 0.5 * (values[i] + values[i - 1]) * (frequencies[i] - frequencies[i - 1]);
         return sum;
     }

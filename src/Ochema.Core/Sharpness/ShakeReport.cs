@@ -1,18 +1,30 @@
 namespace Ochema.Core.Sharpness;
 
-/// <summary>Words of the picture at the delivered size: below 1 px sharp, to 3 px soft, above unusable.</summary>
+/// <summary>
+/// Words of the picture by the viewer's eye, as a share of its width: three picture heights away the eye resolves about 1/1920 of it (ITU-R BT.500, BT.1845: one
+/// minute of arc). Smear and wobble are sharp to 1/2000, soft to 1/600; shake from frame to frame is steady to 1/2000, lively to 1/400 (film weave and hand-held
+/// pictures; common practice, no source), and rough above, which is no fault of the frame.
+/// </summary>
 public enum Sharp
 {
     Sharp,
     Soft,
     Unusable,
+    Steady,
+    Lively,
+    Rough,
 }
 
 /// <summary>One of the three picture numbers: root mean square in pixels of the delivered picture.</summary>
 /// <param name="Low">Lower end of the range from inputs that are judged.</param>
+/// <param name="Floor">What any mount would show there, however stiff: the host's own turning, pixels.</param>
+/// <param name="Mount">What this mount adds to it, pixels: together they make the number, as the root of the sum of their squares.</param>
+/// <param name="Without">Shake without the stabiliser, pixels; the number itself for the others.</param>
+/// <param name="FirstLimit">Pixels at which the better word ends.</param>
+/// <param name="SecondLimit">Pixels at which the middle word ends.</param>
 /// <param name="Mode">Index of the mode that gives most of it; −1 when the host itself does.</param>
 /// <param name="Shake">What excites that most.</param>
-public sealed record PictureNumber(string Id, string Label, double Pixels, double Low, double High, Sharp Word, int Mode, string Shake);
+public sealed record PictureNumber(string Id, string Label, double Pixels, double Low, double High, Sharp Word, int Mode, string Shake, double Floor, double Mount, double Without, double FirstLimit, double SecondLimit);
 
 /// <summary>A mode as published.</summary>
 /// <param name="Name">What moves, in words.</param>
@@ -24,7 +36,7 @@ public sealed record ModeReport(double Frequency, double Damping, string Name, d
 /// <param name="To">Hz it goes up to when the engine runs through a range.</param>
 public sealed record SteadyReport(string Label, double Frequency, double To, double Amplitude, string Source);
 
-/// <summary>The picture in three numbers, without spectra: for cards and the spine.</summary>
+/// <summary>The picture in three numbers, without spectra: for cards and the spine. The word is that of smear and wobble; shake has its own.</summary>
 public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbers, string Text);
 
 /// <summary>Everything about the shake of a rig as it stands.</summary>

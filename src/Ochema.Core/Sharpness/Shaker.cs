@@ -11,12 +11,12 @@ public static class Shaker
     private const double Doubt = 2;
 
     /// <summary>Everything for the screen.</summary>
-    /// <exception cref="DocumentException">The rig names something that does not exist, or can move freely.</exception>
+    /// <exception cref="DocumentException">The rig names something that does not exist.</exception>
     public static ShakeReport Of(RigDocument rig, Catalogue stock)
     {
         var model = new RigModel(rig, stock);
         if (model.Dynamics is not { } dynamics)
-            throw new DocumentException("base", $"the {model.Mechanism!.Node.Replace('-', ' ')} can {model.Mechanism.Motion} freely: it has no frequencies to shake at");
+            return new ShakeReport(Words(model), [], [], [], [], [], model.Builder.Host.Shake.Band, "it can move freely", [], [], [], null);
         var motion = new CameraMotion(model);
         var energy = model.Modes.Select(m => m.Rotation.Length * m.Participation.Max(Math.Abs) / m.Omega2).ToList();
         var (random, steady) = (dynamics.Excitations.OfHost, dynamics.Excitations.Steady);
@@ -46,7 +46,11 @@ public static class Shaker
             var parts = motion.Sources.Select(s => (s.Label, Pixels: PictureSpread.Rms(motion.Frequencies, i => s.Spectrum[i] * weights[i], focal)))
                 .Concat(motion.Lines.Select(l => (l.Label, Pixels: focal * Math.Sqrt(l.Power * Weight(l.Frequency, time, stabilised))))).ToList();
             var all = Math.Sqrt(parts.Sum(p => p.Pixels * p.Pixels));
-            return new(id, label, all, all / Doubt, all * Doubt, WordOf(all), Blame(model, motion, weights), parts.Count > 0 ? parts.MaxBy(p => p.Pixels).Label : "nothing");
+            var floor = PictureSpread.Rms(motion.Frequencies, i => motion.Floor[i] * weights[i], focal);
+            var without = stabilised > 0 ? Without(motion, focal, time) : all;
+            var (first, second) = Limits(id, delivered);
+            var blame = floor > 0.7 * all ? -1 : Blame(model, motion, weights);
+            return new(id, label, all, all / Doubt, all * Doubt, WordOf(id, all, first, second), blame, parts.Count > 0 ? parts.MaxBy(p => p.Pixels).Label : "nothing", floor, Math.Sqrt(Math.Max(0, all * all - floor * floor)), without, first, second);
         }
         List<PictureNumber> numbers =
         [
@@ -54,16 +58,31 @@ public static class Shaker
             Number("smear", "Smear, within one exposure", Math.Min(c.Exposure, 1 / c.FrameRate), 0),
             Number("wobble", "Wobble, within one read-out", b.Camera.Body.ReadOutTime, 0),
         ];
-        var worst = numbers.MaxBy(n => n.Pixels)!;
-        var text = worst.Word == Sharp.Sharp ? "Below a pixel in all three."
-            : worst.Id switch
-            {
-                "shake" => "It jumps from frame to frame: a stabiliser can take that out.",
-                "smear" => "It smears within each exposure: a shorter one helps, a stabiliser does not.",
-                _ => "It wobbles within each read-out: only less shaking or a faster sensor helps.",
-            };
-        return new PictureWords(numbers.Max(n => n.Word), numbers, text);
+        var (shake, inside) = (numbers[0], numbers[1].Pixels >= numbers[2].Pixels ? numbers[1] : numbers[2]);
+        var text = (inside.Word == Sharp.Sharp ? "Each frame is sharp."
+                : inside.Floor > 0.7 * inside.Pixels ? $"It {(inside.Id == "smear" ? "smears" : "wobbles")}, and that is {b.Host.Called}'s own nodding: slower, softer springs or a shorter exposure; no mount takes it away."
+                : inside.Id == "smear" ? "It smears within each exposure: a shorter one helps, a stabiliser does not."
+                : "It wobbles within each read-out: only less shaking or a faster sensor helps.")
+            + (shake.Word == Sharp.Steady ? "" : Shakes(shake, corner));
+        // Each frame decides; shake between them is another matter and has its own word.
+        return new PictureWords((Sharp)Math.Max((int)numbers[1].Word, (int)numbers[2].Word), numbers, text);
     }
+
+    /// <summary>What a stabiliser does about the shake from frame to frame, said from its band.</summary>
+    private static string Shakes(PictureNumber shake, double corner)
+    {
+        string Px(double v) => v >= 9.95 ? $"{v:0} px" : $"{v:0.0} px";
+        return corner <= 0 ? $" From frame to frame it moves {Px(shake.Pixels)} without a stabiliser."
+            : shake.Pixels < 0.7 * shake.Without ? $" From frame to frame it moves {Px(shake.Pixels)} with the stabiliser, {Px(shake.Without)} without."
+            : $" From frame to frame it moves {Px(shake.Pixels)} with the stabiliser, {Px(shake.Without)} without: it is quicker than the {corner:0.#} Hz up to which that can follow.";
+    }
+
+    private static double Without(CameraMotion motion, double focal, double time) =>
+        Math.Sqrt(motion.Sources.Sum(s => Math.Pow(PictureSpread.Rms(motion.Frequencies, i => s.Spectrum[i] * PictureSpread.Weight(motion.Frequencies[i], time), focal), 2))
+            + motion.Lines.Sum(l => focal * focal * l.Power * PictureSpread.Weight(l.Frequency, time)));
+
+    /// <summary>Pixels at which the better and the middle word end, for a picture of a width in pixels (<see cref="Sharp"/>).</summary>
+    internal static (double First, double Second) Limits(string id, double across) => (across / 2000, across / (id == "shake" ? 400 : 600));
 
     private static double Weight(double frequency, double time, double stabilised) => PictureSpread.Weight(frequency, time) * PictureSpread.Stabilised(frequency, stabilised);
 
@@ -79,7 +98,9 @@ public static class Shaker
         return Enumerable.Range(0, model.Modes.Count).MinBy(m => Math.Abs(Math.Log(model.Modes[m].Frequency / motion.Frequencies[at])));
     }
 
-    private static Sharp WordOf(double pixels) => pixels < 1 ? Sharp.Sharp : pixels <= 3 ? Sharp.Soft : Sharp.Unusable;
+    private static Sharp WordOf(string id, double pixels, double first, double second) => id == "shake"
+        ? pixels <= first ? Sharp.Steady : pixels <= second ? Sharp.Lively : Sharp.Rough
+        : pixels <= first ? Sharp.Sharp : pixels <= second ? Sharp.Soft : Sharp.Unusable;
 
     private static Dictionary<string, double[]> Movement(RigModel model, RigMode m)
     {

@@ -30,6 +30,9 @@ public sealed record AdhesiveBase : BaseKind
         var hold = Pad.Build(b, spot);
         var width = Pad.Diameter(b.Stock);
         b.Checks.Add(new PadCurve(spot, width, Radius));
+        // Worn, it has to come off; anywhere else glue is never the only thing.
+        if (b.Host.BreakawayLimit is null && b.Rig.Straps.Count == 0 && !b.Rig.AllTethers.Any())
+            b.Findings.Add(new Assessment.ReportFinding("base", "Glue alone is refused: a strap, or a tether from the camera, goes with it.", true));
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Holding(b), "the pad torn off, strength × area");
         return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle");
     }

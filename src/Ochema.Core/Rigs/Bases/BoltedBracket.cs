@@ -49,7 +49,7 @@ public sealed record BoltedBracket : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", Screw);
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var n = (int)Math.Round(Count);
-        var hold = ClampParts.Place(b, "base-hold", "bracket's screws", row.Height / 2, 0.02, 0.02, 2e7, 3000 + 2e6 * Apart * Apart * (n - 1));
+        var (holds, foot) = ScrewRow.Place(b, n, Apart, row.Height / 2, 0.02 / n, 2e7, 3000);
         List<StackLayer> stack = [ClampParts.Washer(thread), new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)];
         if (Pad > 0)
             stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-soft", row.Width));
@@ -62,11 +62,11 @@ public sealed record BoltedBracket : BaseKind
             Thread = thread,
             Means = Loosening.ThreadLock,
             Layers = stack,
-            Load = f => f.Spring(hold.Spring),
-            Axis = hold.Top.Axis,
-            Count = n,
-            Lever = Math.Max(row.Width / 2, (n - 1) * Apart / 2),
+            Load = f => ScrewRow.Worst(f, holds),
+            Axis = foot.Axis,
+            Lever = row.Width / 2,
+            Screws = n,
         });
-        return Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U);
+        return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U);
     }
 }

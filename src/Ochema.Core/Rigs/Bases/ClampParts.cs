@@ -55,8 +55,8 @@ internal static class ClampParts
     }
 
     /// <summary>The nut layer of a thread.</summary>
-    public static StackLayer Nut(Fastener f) => new("Lock nut", LayerRole.Nut, f.NutHeight, "steel-s235", f.AcrossFlats);
+    public static StackLayer Nut(Fastener f) => new("Lock nut", LayerRole.Nut, f.NutHeight, "steel-s235", f.AcrossFlats, Bought: true);
 
     /// <summary>A steel washer for a thread.</summary>
-    public static StackLayer Washer(Fastener f) => new("Washer", LayerRole.Clearance, 0.0016, "steel-s235", 2.1 * f.MajorDiameter);
+    public static StackLayer Washer(Fastener f) => new("Washer", LayerRole.Clearance, 0.0016, "steel-s235", 2.1 * f.MajorDiameter, Bought: true);
 }

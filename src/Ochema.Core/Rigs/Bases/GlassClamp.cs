@@ -1,7 +1,6 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
-using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Rigs.Bases;
@@ -37,7 +36,7 @@ public sealed record GlassClamp : BaseKind
         if (!b.HoldsGone)
         {
             b.Checks.Add(new HoldPullOff(b, spot with { Id = "glass" }, hold.Spring, "Glass is loaded", FactorTable.Friction, EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
-            b.Checks.Add(GripTurn.Of(b, "base-hold", "Jaw turns on the glass", hold.Spring, b.Surface.U, FrictionGrip.Jaw(Force, PadRadius, ClampParts.RubberFriction), "two pads, Coulomb friction", "jaw force as you set it; rubber on glass 0.3–0.6, judgement"));
+            JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction, null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement");
         }
         if (b.Host.Kind != "hide")
             b.Findings.Add(new Assessment.ReportFinding("base", "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));

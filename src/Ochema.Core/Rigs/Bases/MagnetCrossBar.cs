@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
+using Ochema.Core.Rigs.Holds;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -55,17 +56,14 @@ public sealed record MagnetCrossBar : BaseKind
         {
             var id = name + "-magnet";
             var spot = b.Spot(id, "base", name + " magnet", side * Span / 2, 0);
-            var grip = new MagnetGrip(row, spot, Felt, MeasuredPull, b.Factors, HeadShare(bolt, row.Diameter));
+            var grip = new MagnetGrip(row, spot, Felt, MeasuredPull, b.Rig.Run.Skin, HeadShare(bolt, row.Diameter));
             var gap = Felt + row.Coat + 0.0002;
             var hold = Rigs.Holds.PanelHold.Place(b, spot, 2e6 * 0.001 / (gap + 0.001), 4e5 * 0.001 / (gap + 0.001), 40, Math.Min(bolt, row.Diameter) / 2, row.Height, row.Mass, row.Friction, "magnet");
             if (!b.HoldsGone)
             {
-                var group = b.SlideGroup("base");
-                group.Add(spot, hold.Spring, load => row.Friction * (grip.Pull - load.Pull));
-                b.Checks.Add(new MagnetSlide(b, spot, hold.Spring, grip, group));
-                // With its fellow gone the whole bar hangs on its edge.
-                b.Checks.Add(new MagnetTip(b, spot, hold.Spring, grip));
-                b.Checks.Add(new MagnetPull(b, spot, hold.Spring, grip));
+                // It tips and twists on the bolt head, which is smaller than the pot.
+                PanelHold.Grasps(b, spot, hold.Spring, grip.Grasp with { Radius = Math.Min(bolt, row.Diameter) / 2, RadiusSource = "bolt head, as measured", TwistRadius = Math.Min(bolt, row.Diameter) / 3 }, "peels at its edge");
+                b.Checks.Add(new MagnetHeat(b, spot, row));
             }
             var area = Math.PI * row.Diameter * GlueDepth;
             b.Checks.Add(new HoldPullOff(b, spot with { Id = id + "-glue" }, hold.Spring, $"Glue of the {name} magnet lets go", FactorTable.Adhesive,

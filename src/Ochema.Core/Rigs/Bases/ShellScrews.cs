@@ -37,7 +37,7 @@ public sealed record ShellScrews : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", Screw);
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var site = b.Rig.Site;
-        var hold = ClampParts.Place(b, "base-hold", "bracket's screws", row.Height / 2, 0.006, row.Width / 2, 5e6, 400);
+        var (holds, foot) = ScrewRow.Place(b, 2, Apart, row.Height / 2, 0.003, 2.5e6, 200);
         var joint = b.Joint(new ScrewJoint
         {
             Id = "shell-screw",
@@ -52,13 +52,13 @@ public sealed record ShellScrews : BaseKind
                 new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2), new("Shell", LayerRole.Tapped, site.Thickness, site.Material, 0.05),
                 new("Liner", LayerRole.KeepOut, Math.Max(0.005, site.Liner), "", 0.05),
             ],
-            Load = f => f.Spring(hold.Spring),
-            Axis = hold.Top.Axis,
-            Count = 2,
-            Lever = Apart / 2,
+            Load = f => ScrewRow.Worst(f, holds),
+            Axis = foot.Axis,
+            Lever = row.Width / 2,
+            Screws = 2,
             Friction = 0.25,
         });
         HelmetRules.Add(b, "base-hold", Leg + 0.02, false, 2 * joint.StripLoad, "both threads stripped");
-        return Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, 0.012, Leg, BendRadius, thread, b.Surface.U);
+        return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, 0.012, Leg, BendRadius, thread, b.Surface.U);
     }
 }

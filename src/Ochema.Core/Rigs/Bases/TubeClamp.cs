@@ -28,6 +28,12 @@ public sealed record TubeClamp : BaseKind
     [Measure("Screw tightened with", Dimension.Torque, 0.3, 40, HowTo = "by hand on a knob 2 to 4 N·m")]
     public double Torque { get; init; } = 4;
 
+    [Measure("Jaw along the tube", Dimension.Length, 0.008, 0.15, HowTo = "how much of the tube's length the jaws grip: what keeps it from pitching")]
+    public double Jaw { get; init; } = 0.032;
+
+    [StockChoice("Stud on top", "fasteners", HowTo = "the thread it offers to the head or the reach")]
+    public string Stud { get; init; } = "3-8-16";
+
     [Option("Lining", HowTo = "rubber holds better and spares the finish")]
     public ClampLining Lining { get; init; } = ClampLining.Rubber;
 
@@ -47,25 +53,32 @@ public sealed record TubeClamp : BaseKind
         var d = ClampParts.Diameter(b);
         var friction = Lining == ClampLining.Rubber ? ClampParts.RubberFriction : ClampParts.MetalFriction;
         var thread = b.Stock.Find<Fastener>("fasteners", "m8");
-        var capacity = FrictionGrip.Halves(Threads.Preload(Torque, thread.MajorDiameter), d, friction);
+        var closing = Threads.Preload(Torque, thread.MajorDiameter);
+        var capacity = FrictionGrip.Halves(closing, d, friction);
         var n = (int)Math.Round(Count);
         var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}", n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, 0.18, 0.02,
             rocking: Lining == ClampLining.Rubber ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
         foreach (var h in holds)
         {
             if (!b.HoldsGone)
-                b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U, capacity, "two jaws on a tube, Coulomb friction", $"closed by an M8 screw at your torque, K = {Threads.NutFactor}; friction {friction:0.00}, judgement"));
+            {
+                var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}";
+                b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U, capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement"));
+                b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
+            }
             b.Part("base", "Tube clamp", 0.18, 14);
         }
+        var stud = b.Stock.Find<Fastener>("fasteners", Stud);
         b.Joint(new ScrewJoint
         {
             Id = "clamp-stud",
             Station = "base",
             Title = "stud in the clamp",
-            Thread = b.Stock.Find<Fastener>("fasteners", "3-8-16"),
+            Thread = stud,
             Means = Loosening.JamNuts,
-            Layers = [ClampParts.Nut(b.Stock.Find<Fastener>("fasteners", "3-8-16")) with { Role = LayerRole.Clearance, Name = "Jam nut" }, new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
+            Layers = [ClampParts.Nut(stud) with { Role = LayerRole.Clearance, Name = "Jam nut" }, new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
         });
+        b.Offers = stud.Id;
         if (n == 1)
             return holds[0].Top;
         var middle = b.Node("clamp-rail", 0.5 * (holds[0].Top.Position + holds[1].Top.Position));

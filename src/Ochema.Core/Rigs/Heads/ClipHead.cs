@@ -14,6 +14,9 @@ public sealed record ClipHead : HeadKind
     [Measure("Holding torque measured", Dimension.Torque, 0.05, 20, HowTo = "scale reading × lever when it slips; leave empty for the usual", Measured = true)]
     public double? HoldingTorque { get; init; }
 
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override IReadOnlyList<string> Keeps => ["its clip"];
+
     internal override string Row => Stock;
 
     public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Clip's hinge turns");

@@ -29,6 +29,9 @@ public sealed record CradleHead : HeadKind
     /// <summary>Band over the top: what a rubber band or hook-and-loop holds, N (judgement, 10–40).</summary>
     private const double Band = 20;
 
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override IReadOnlyList<string> Keeps => ["its cradle", "the band"];
+
     internal override string Row => "cradle";
 
     public override Mount Build(RigBuilder b, Mount from)

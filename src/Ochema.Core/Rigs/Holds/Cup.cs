@@ -18,6 +18,12 @@ public sealed record Cup : HoldKind
     [Measure("Vacuum after pumping", Dimension.Pressure, 5000, 95000, HowTo = "gauge on the pump; leave empty for the usual", Measured = true)]
     public double? Vacuum { get; init; }
 
+    [Measure("Pumped up to the end of the run", Dimension.Duration, 0, 172800, HowTo = "how long it must hold before it is pumped again")]
+    public double Since { get; init; } = 1800;
+
+    [Measure("Loses half its vacuum in", Dimension.Duration, 60, 1e6, HowTo = "two readings of the gauge; leave empty for the usual: a day clean and dry, two hours in dust", Measured = true)]
+    public double? HalfLife { get; init; }
+
     [JsonIgnore]
     public override Grip Grip => Needs;
 
@@ -34,15 +40,11 @@ public sealed record Cup : HoldKind
     public override Hold Build(RigBuilder b, HoldSpot spot)
     {
         var row = b.Stock.Find<SuctionCupRow>("cups", Stock);
-        var suction = new Suction(b, row, Vacuum, spot.Site.Surface);
+        var suction = new Suction(b, row, this, spot.Site.Surface);
         var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height, row.Mass, suction.Friction, "cup");
         if (!b.HoldsGone)
         {
-            b.Checks.Add(new SuctionTip(b, spot, hold.Spring, suction));
-            var group = b.SlideGroup(spot.Station);
-            group.Add(spot, hold.Spring, _ => suction.Force * suction.Friction);
-            b.Checks.Add(new SuctionSlide(b, spot, hold.Spring, suction, group));
-            b.Checks.Add(new SuctionPull(b, spot, hold.Spring, suction));
+            PanelHold.Grasps(b, spot, hold.Spring, suction.Grasp, "lifts at its lip");
             b.Checks.Add(new SuctionCurvature(spot, row));
             b.Checks.Add(new SuctionSeal(spot, suction));
             if (Vacuum is not null)

@@ -37,7 +37,7 @@ public sealed record Magnet : HoldKind
     public override Hold Build(RigBuilder b, HoldSpot spot)
     {
         var row = b.Stock.Find<MagnetRow>("magnets", Stock);
-        var pull = new MagnetGrip(row, spot, Pad, MeasuredPull, b.Factors);
+        var pull = new MagnetGrip(row, spot, Pad, MeasuredPull, b.Rig.Run.Skin);
         // Metal on paint is stiff beside the sheet it stands on, but creeps a little along it before it slides (judgement, 0.3–3 ×);
         // rubber and pads give by their thickness.
         var gap = row.Coat + Pad;
@@ -46,14 +46,11 @@ public sealed record Magnet : HoldKind
         var hold = PanelHold.Place(b, spot, kn, ks, kn * row.Diameter * row.Diameter / 16, row.Diameter / 2, row.Height, row.Mass, row.Friction, "magnet");
         if (!b.HoldsGone)
         {
-            var group = b.SlideGroup(spot.Station);
-            group.Add(spot, hold.Spring, load => row.Friction * (pull.Pull - load.Pull));
-            b.Checks.Add(new MagnetSlide(b, spot, hold.Spring, pull, group));
-            b.Checks.Add(new MagnetTip(b, spot, hold.Spring, pull));
-            b.Checks.Add(new MagnetPull(b, spot, hold.Spring, pull));
+            PanelHold.Grasps(b, spot, hold.Spring, pull.Grasp, "peels at its edge");
+            b.Checks.Add(new MagnetHeat(b, spot, row));
         }
         if (!spot.Material.Magnetic)
-            b.Findings.Add(new Assessment.ReportFinding(spot.Station, $"A magnet does not stick to {spot.Material.Name.ToLowerInvariant()}. Try it on the panel; take cups, straps or a clamp instead.", true));
+            b.Findings.Add(new Assessment.ReportFinding(spot.Station, $"A magnet does not stick to {Words.Inside(spot.Material.Name)}. Try it on the panel; take cups, straps or a clamp instead.", true));
         b.Part(spot.Station, row.Name, row.Mass, row.Price);
         return hold;
     }

@@ -61,6 +61,18 @@ internal static class PanelHold
         return hold;
     }
 
+    /// <summary>What a cup or a magnet can do wrong: tip, slide or twist with its group, come straight off.</summary>
+    /// <param name="tips">What tipping is called.</param>
+    public static void Grasps(RigBuilder b, HoldSpot spot, int spring, HoldGrasp grasp, string tips)
+    {
+        var group = b.SlideGroup(spot.Station);
+        var factor = b.Factors[grasp.PullFactor];
+        group.Add(spot, spring, grasp.TwistRadius, load => grasp.Slide(load, factor));
+        b.Checks.Add(new HoldSlides(b, spot, spring, grasp, group));
+        b.Checks.Add(new HoldTip(b, spot, spring, grasp, tips));
+        b.Checks.Add(new HoldStraightOff(b, spot, spring, grasp));
+    }
+
     /// <summary>
     /// Six stiffnesses along the host axes of a spring that has one value along <paramref name="n"/> and another across it: the
     /// diagonal of the turned matrix. Exact on level and upright panels; on a bonnet of 10° slope the parts left out are under 20 % of

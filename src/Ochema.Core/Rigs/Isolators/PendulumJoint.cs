@@ -26,6 +26,7 @@ public sealed record PendulumJoint : IsolatorKind
     {
         var pivot = b.Node("pendulum", from.Position);
         var spring = b.Spring("pendulum-spring", from.Node, pivot, [1e7, 1e7, 1e7, Centring, Centring, 20 * Centring], Damping);
+        b.Links.Add(("pendulum-spring", "isolator", "the soft joint"));
         var seat = b.Node("isolator", from.Position + Height * from.Axis);
         b.Rigid(pivot, seat);
         b.PointMass(pivot, 0.25);
@@ -47,6 +48,8 @@ public sealed record PendulumJoint : IsolatorKind
 /// <summary>A pendulum joint that swings to its stop.</summary>
 internal sealed class PendulumStop(int spring, double centring, double stop) : Check("isolator.stop", "isolator", "isolator", "Joint swings to its stop")
 {
+    public override CheckSort Sort => CheckSort.Service;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var m = f.Spring(spring).Moment;

@@ -19,6 +19,7 @@ internal static class SoftMount
         double Host(double axis) => n * (axis * axis * along + (1 - axis * axis) * across);
         double Turn(double axis) => n * spread * spread * ((1 - axis * axis) * 0.5 * along + axis * axis * across);
         var spring = b.Spring("isolator-spring", foot, top, [Host(from.Axis.X), Host(from.Axis.Y), Host(from.Axis.Z), Turn(from.Axis.X), Turn(from.Axis.Y), Turn(from.Axis.Z)], row.Damping);
+        b.Links.Add(("isolator-spring", "isolator", "the soft mount"));
         var seat = b.Node("isolator", from.Position + row.Height * from.Axis);
         b.Rigid(top, seat);
         b.PointMass(top, row.Mass * n + 0.15);

@@ -77,13 +77,15 @@ public sealed record SpringArm : IsolatorKind
         b.Rigid(from.Node, foot);
         var stiff = 3 * 69e9 * 4e-9 / Math.Pow(Link, 3) * 2;
         var spring = b.Spring("arm-spring", foot, end, [stiff * 4, stiff * 4, rate, 800, 800, 800], Damping);
+        b.Links.Add(("arm-spring", "isolator", "the sprung arm"));
         b.PointMass(end, links / 2);
         b.PointMass(from.Node, links / 2 + 0.3);
         b.Checks.Add(new ArmTravel(spring, rate, Link, Math.Clamp(angle, -Stop, Stop), Stop, payload));
         b.Checks.Add(new ArmLevel(arm, payload, angle, Stop));
+        b.Checks.Add(new SpringStress(arm, row, Math.Round(Count), Stop));
         foreach (var f in Advice(arm, row, payload, rest))
             b.Findings.Add(f);
-        b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link, Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(rate, payload));
+        b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link, Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
         b.Part("isolator", $"Parallelogram arm {Link * 1000:0} mm, {Math.Round(Count):0} × {row.Name.ToLowerInvariant()}", links + 0.3, 45 + row.Price * Math.Round(Count));
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", "isolator", "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
@@ -92,10 +94,11 @@ public sealed record SpringArm : IsolatorKind
     }
 
     /// <summary>
-    /// Rate of a damper beside the spring, at the spring's point of the link, that gives the damping ratio, N·s/m: 2ζ·√(k·m)·(L ÷ a)²
-    /// (its lever counts twice: once for the force, once for the speed).
+    /// Rate of a damper beside the spring, between the same points, that gives the damping ratio, N·s/m: 2ζ·√(k·m)·(s·L ÷ (a·c))². The damper's speed is
+    /// the end's times a·c ÷ (s·L), and so is its force at the end.
     /// </summary>
-    private double Damper(double rate, double payload) => 2 * Damping * Math.Sqrt(rate * payload) * Math.Pow(Link / Along, 2);
+    private double Damper(ParallelogramArm arm, double angle, double rate, double payload) =>
+        2 * Damping * Math.Sqrt(rate * payload) * Math.Pow(arm.SpringLength(angle) * Link / (Along * Above), 2);
 
     private IEnumerable<ReportFinding> Advice(ParallelogramArm arm, SpringRow row, double payload, double? rest)
     {
@@ -120,6 +123,8 @@ public sealed record SpringArm : IsolatorKind
 /// <summary>An arm that goes to its stop on a bump.</summary>
 internal sealed class ArmTravel(int spring, double rate, double link, double rest, double stop, double payload) : Check("isolator.travel", "isolator", "isolator", "Arm hits its stop")
 {
+    public override CheckSort Sort => CheckSort.Service;
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         // What moves it is what the case adds to the weight it rests under. It is slow: a bump of a tenth of a second is over before it has followed.
@@ -138,9 +143,32 @@ internal sealed class ArmTravel(int spring, double rate, double link, double res
     private const double Bump = 0.1;
 }
 
+/// <summary>A spring drawn out to the arm's lower stop: shear in the wire, by Wahl's factor, against what hard-drawn wire takes again and again.</summary>
+internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double count, double stop) : Check("isolator.spring", "isolator", "isolator", "Spring is drawn out too far")
+{
+    public override bool Fixed => true;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var force = arm.Tension(-stop) / count;
+        var index = row.CoilDiameter / row.Wire;
+        var wahl = HelicalSpring.Wahl(index);
+        var allowed = HelicalSpring.ShearAllowed(row.Wire);
+        sheet?.Formula("{k} × {W} × 8 × {F} × {D} ÷ (π × {d}³) ÷ {τ}", "Wahl's factor (Shigley ch. 10); hard-drawn wire ASTM A227, 45 % of its tensile strength", "Hooks, which break before the coils.")
+            .Term("k", "required factor", Margin, Dimension.Factor, "judgement: springs that are only set now and then").Term("W", "Wahl's factor", wahl, Dimension.Factor, "Shigley ch. 10").Term("F", "in one spring at the lower stop", force, Dimension.Force)
+            .Term("D", "coil across, middle of the wire", row.CoilDiameter, Dimension.Length, row.Source).Term("d", "wire", row.Wire, Dimension.Length, row.Source)
+            .Term("τ", "shear it takes", allowed, Dimension.Stress, "Shigley table 10-4, from memory").Term("s", "spring's length there", arm.SpringLength(-stop), Dimension.Length);
+        return Ratio(Margin * wahl * 8 * force * row.CoilDiameter / (Math.PI * Math.Pow(row.Wire, 3)), allowed);
+    }
+
+    private const double Margin = 1.2;
+}
+
 /// <summary>An arm that does not stand level with what is on it.</summary>
 internal sealed class ArmLevel(ParallelogramArm arm, double payload, double angle, double stop) : Check("isolator.level", "isolator", "isolator", "Arm does not stand level")
 {
+    public override CheckSort Sort => CheckSort.Service;
+
     public override bool Fixed => true;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)

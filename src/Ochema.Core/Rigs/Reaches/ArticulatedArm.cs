@@ -31,6 +31,7 @@ public sealed record ArticulatedArm : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
+        b.Offers = null;
         var row = b.Stock.Find<ArmRow>("arms", Arm);
         var section = Section.Of(SectionShape.Round, row.LinkDiameter, row.LinkDiameter, 0);
         var material = b.Stock.Material(row.Material);
@@ -46,6 +47,8 @@ public sealed record ArticulatedArm : ReachKind
             var turned = b.Node(b.Own($"{name}-joint"), at);
             var spring = b.Spring(b.Own($"{name}-joint-spring"), node, turned, Joint(row));
             b.Checks.Add(new JointTorque(b, b.Own("reach"), b.Own($"{name}-joint"), $"{joint} turns", spring, torque, JointTorque is null ? row.Source : "your measurement"));
+            if (name == "lower")
+                b.Links.Add((b.Own("lower-joint-spring"), b.Own("reach"), "the arm's foot"));
             at += Length / 2 * Link(lean);
             node = b.Node(b.Own($"{name}-link"), at);
             var piece = b.Beam(b.Own("reach"), b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead, density: density);

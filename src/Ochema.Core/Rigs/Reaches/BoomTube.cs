@@ -30,6 +30,7 @@ public sealed record BoomTube : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
+        b.Offers = null;
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
         var up = from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
@@ -39,6 +40,7 @@ public sealed record BoomTube : ReachKind
         var mast = b.Beam(reach, b.Own("mast"), "mast", from.Node, mastTop, section, metal, Vec3.UnitX);
         var crossing = b.Node(b.Own("crossing"), b.Position(mastTop));
         var spring = b.Spring(b.Own("crossing-spring"), mastTop, crossing, [2e7, 2e7, 2e7, 6000, 6000, 6000]);
+        b.Links.Add((b.Own("crossing-spring"), reach, "the crossing clamp"));
         var end = b.Node(b.Own("boom"), b.Position(mastTop) + StickOut * heading);
         var boom = b.Beam(reach, b.Own("boom"), "boom", crossing, end, section, metal, up);
         b.Checks.Add(new SectionStrength(b, reach, b.Own("mast"), "Mast bends", mast));

@@ -23,6 +23,7 @@ public sealed record CrossBar : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
+        b.Offers = null;
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
         var reach = b.Own("reach");

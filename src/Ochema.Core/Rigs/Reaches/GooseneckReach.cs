@@ -17,7 +17,7 @@ public sealed record GooseneckReach : ReachKind
     [Measure("Length", Dimension.Length, 0.08, 0.9, HowTo = "nut to nut, stretched")]
     public double Length { get; init; } = 0.3;
 
-    [Measure("Leans", Dimension.Angle, -1.57, 1.57, HowTo = "forward from upright, foot to head")]
+    [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "forward from upright, foot to head")]
     public double Lean { get; init; } = 0.4;
 
     public override Mount Build(RigBuilder b, Mount from)
@@ -32,13 +32,20 @@ public sealed record GooseneckReach : ReachKind
         var reach = b.Own("reach");
         var root = b.Node(b.Own("neck-root"), from.Position);
         var spring = b.Spring(b.Own("neck-root-spring"), from.Node, root, [2e7, 2e7, 2e7, 5000, 5000, 5000]);
+        b.Links.Add((b.Own("neck-root-spring"), reach, "the gooseneck's root"));
         var top = b.Node(b.Own("neck"), from.Position + Length * direction);
         b.Beam(reach, b.Own("neck"), "gooseneck", root, top, section, steel, Vec3.UnitY, density: row.MassPerMetre / section.Area);
         b.Checks.Add(new JointTorque(b, reach, b.Own("neck-root"), "Gooseneck gives way", spring, row.HoldingMoment, row.Source + ", 0.6–1.4 ×"));
         var mass = row.MassPerMetre * Length;
-        b.Findings.Add(new Assessment.ReportFinding(reach, $"Held level, this gooseneck carries {QuantityText.Of(Gooseneck.LimitMass(row.HoldingMoment, Length, mass), Dimension.Mass)} at the most and droops {QuantityText.Of(Gooseneck.Droop(row.BendingStiffness, Length, 0.3, mass), Dimension.Length)} under {QuantityText.Of(0.3, Dimension.Mass)}."));
+        var own = b.Own("camera");
+        b.Later(() =>
+        {
+            var load = b.MassFrom(own == "camera" ? "head" : "head-2");
+            b.Findings.Add(new Assessment.ReportFinding(reach, $"Held level, this gooseneck carries {QuantityText.Of(Gooseneck.LimitMass(row.HoldingMoment, Length, mass), Dimension.Mass)} at the most; with {QuantityText.Of(load, Dimension.Mass)} on it, it droops {QuantityText.Of(Gooseneck.Droop(row.BendingStiffness, Length, load, mass), Dimension.Length)}."));
+        });
         b.Part(reach, $"{row.Name}, {Length * 1000:0} mm, nuts", mass, Math.Round(row.PricePerMetre * Length + 2));
         b.Shape(b.Own("neck"), reach, "tube", [b.Point(root), b.Point(top)], [row.Diameter]);
+        b.Offers = "1-4-20";
         return new Mount(top, b.Position(top), upright);
     }
 }

@@ -23,6 +23,7 @@ public sealed record PostReach : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
+        b.Offers = null;
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var top = Post.Build(b, from, Height, row, "post", "Post bends");
         var thread = b.Stock.Find<Fastener>("fasteners", Screw);

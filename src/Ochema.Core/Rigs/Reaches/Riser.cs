@@ -24,6 +24,7 @@ internal static class Post
 {
     public static Mount Build(RigBuilder b, Mount from, double height, SectionRow row, string id, string check)
     {
+        b.Offers = null;
         var top = b.Node(b.Own(id), from.Position + height * from.Axis);
         var (section, material) = (b.Stock.Section(row.Id), b.Stock.MaterialOf(row.Id));
         var piece = b.Beam(b.Own("reach"), b.Own(id), id, from.Node, top, section, material, Vec3.UnitX);

@@ -14,7 +14,7 @@ public sealed record TelescopingPole : ReachKind
     [Measure("Drawn out to", Dimension.Length, 0.3, 7.5, HowTo = "foot to head; every joint still overlapping by three diameters")]
     public double Length { get; init; } = 1.2;
 
-    [Measure("Leans", Dimension.Angle, -1.57, 1.57, HowTo = "from upright; towards the heading below")]
+    [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "from upright, towards the heading below; past 90° it dips")]
     public double Lean { get; init; } = 0.6;
 
     [Measure("Towards, turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 ahead, 90 out to the left")]
@@ -32,8 +32,15 @@ public sealed record TelescopingPole : ReachKind
     /// <summary>Bending stiffness of an overlap with a sleeve, N·m/rad (judgement, 0.5–2 ×).</summary>
     private const double Overlap = 2500;
 
+    /// <summary>Longer than this a pole reaches where lines hang, m (judgement).</summary>
+    private const double LineReach = 2;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool MayTouchLines => Length >= LineReach;
+
     public override Mount Build(RigBuilder b, Mount from)
     {
+        b.Offers = null;
         var direction = Math.Cos(Lean) * (from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ) + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
         var reach = b.Own("reach");
@@ -50,6 +57,7 @@ public sealed record TelescopingPole : ReachKind
         var upper = b.Node(b.Own("pole-upper"), b.Position(middle));
         Tube("pole-low", "lower tube", from.Node, middle, Lower);
         var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Overlap, Overlap, Overlap], 0.05);
+        b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
         Tube("pole-high", "upper tube", upper, tip, Upper);
         b.PointMass(middle, 0.05);

@@ -1,0 +1,26 @@
+using System.Reflection;
+using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>The cautions of everything that is part of a rig: kinds, what they are made of, and the host.</summary>
+internal static class Cautions
+{
+    public static List<string> Of(RigDocument rig)
+    {
+        IEnumerable<Kind> kinds = [rig.Base, rig.Reach, rig.Isolator, rig.Head, .. rig.Second is { } s ? [s.Reach, s.Head] : (Kind[])[], .. rig.Braces];
+        var said = kinds.SelectMany(k => (Kind[])[k, .. Parts(k)]).Select(k => Kind.InfoOf(k.GetType()).Caution).ToList();
+        if (rig.Straps.Count > 0)
+            said.Add("Straps: hooks into closed eyes, keepers shut, tails wound and tied; looked at again after the first minutes.");
+        if (rig.AllTethers.Any())
+            said.Add("The tether goes on first and comes off last, from the camera itself, to something that cannot come along.");
+        said.AddRange(HostLibrary.Find(rig.Host)!.Cautions);
+        return [.. said.Where(c => c.Length > 0).Distinct()];
+    }
+
+    /// <summary>Kinds inside a kind: the holds of a plate, the foot of a brace.</summary>
+    private static IEnumerable<Kind> Parts(Kind kind) =>
+        kind.GetType().GetProperties().Where(p => p.GetCustomAttribute<PartAttribute>() is not null).Select(p => p.GetValue(kind)).OfType<Kind>();
+}

@@ -1,0 +1,124 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Loads;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>What happens when something lets go: each hold, any two of them, each link of the path, each brace and strap, all straps, all holds.</summary>
+internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, double intactUse, double? intactLimit)
+{
+    private readonly RigBuilder b = model.Builder;
+    private readonly double speed = model.Builder.Rig.Run.Speed;
+    private readonly HashSet<int> governing = [];
+    private static readonly Dictionary<string, double[]> Still = [];
+
+    /// <summary>All states with something gone, the whole rig left out.</summary>
+    public IEnumerable<LetGoReport> All()
+    {
+        foreach (var c in LetGoCases.Of(b))
+        {
+            yield return Judged(model, model.State(c.Gone), c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id)], driving, intactLimit, intactUse);
+            if (c.Kind == "hold" && b.Holds.Last(h => h.Station == "base").Id == c.Id && Pairs() is { } pair)
+                yield return pair;
+        }
+        foreach (var c in LetGoCases.Links(b))
+            yield return Link(c);
+        yield return StrapsAlone();
+    }
+
+    private LetGoReport Judged(RigModel of, StateResponse state, LetGoCase c, List<Check> checks, IReadOnlyList<RigCase> cases, double? noFaster, double noBetter)
+    {
+        if (state.Mechanism is { } m)
+            return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, 0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, []);
+        var limits = new LimitSpeed(of, state, cases);
+        if (limits.Unstable(speed))
+            return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>(), Still, []);
+        var uses = new Dictionary<string, double>();
+        var each = limits.Each(checks, speed);
+        foreach (var (check, use) in checks.Zip(each))
+        {
+            uses[check.Station] = Math.Max(use.Use, uses.GetValueOrDefault(check.Station));
+            if (c.Kind == "hold" && check.Station == "base")
+                governing.Add(use.Case);
+        }
+        var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
+        // A rig with a part gone is never credited with more than the whole one.
+        var moving = checks.FindAll(x => !x.Fixed);
+        var most = checks.Zip(each).Where(p => !p.First.Fixed).MaxBy(p => p.Second.Use);
+        var found = limits.Find(moving, speed, 1, new Worst(most.Second.Use, most.First, cases[most.Second.Case]), Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)));
+        worst = Math.Max(worst, noBetter);
+        var f = limits.At(worstCase, speed)!;
+        return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(found?.Speed, noFaster), worstCheck.Title, cases[worstCase].Label, uses,
+            FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f));
+    }
+
+    /// <summary>Any two holds gone: every pair in the cases that govern with one gone, and the worst pair in all of them.</summary>
+    private LetGoReport? Pairs()
+    {
+        var holds = b.Holds.Where(h => h.Station == "base").ToList();
+        if (holds.Count < 3)
+            return null;
+        var worst = (Use: -1.0, A: holds[0], B: holds[1]);
+        for (var i = 0; i < holds.Count; i++)
+            for (var j = i + 1; j < holds.Count; j++)
+            {
+                string[] gone = [holds[i].Id, holds[j].Id];
+                var state = model.State(gone);
+                var limits = new LimitSpeed(model, state, driving);
+                var use = state.Mechanism is not null ? Check.MostUse : Hardest(limits, gone);
+                if (use > worst.Use)
+                    worst = (use, holds[i], holds[j]);
+            }
+        var pair = new LetGoCase("two-holds", "two-holds", $"Without any two holds ({worst.A.Label} and {worst.B.Label} are the worst)", [worst.A.Id, worst.B.Id]);
+        return Judged(model, model.State(pair.Gone), pair, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !pair.Gone.Contains(x.Part))], driving, intactLimit, intactUse);
+    }
+
+    private double Hardest(LimitSpeed limits, string[] gone)
+    {
+        var use = 0.0;
+        foreach (var c in governing)
+        {
+            if (limits.At(c, speed) is not { } f)
+                return Check.MostUse;
+            foreach (var check in b.Checks)
+                if (check is { Station: "base", Fixed: false, Reserve: false, Sort: CheckSort.Strength } && !gone.Contains(check.Part))
+                    use = Math.Max(use, check.Use(f));
+        }
+        return use;
+    }
+
+    /// <summary>A link of the path gone: braces and straps beyond it may keep it, else a tether catches what comes off, or nothing does.</summary>
+    private LetGoReport Link(LetGoCase c)
+    {
+        var helpers = b.Rig.Braces.Count + b.Rig.Straps.Count;
+        if (helpers > 0 && model.State(c.Gone) is { Mechanism: null } state)
+            return Judged(model, state, c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && x.Joint != SpringOf(c.Id))], driving, intactLimit, intactUse);
+        var mass = b.MassFrom(c.Station);
+        var best = Retention.Catching(b, c.Station).OrderBy(t => t.Use).FirstOrDefault();
+        if (best.Tether is null)
+            return new(c.Id, c.Kind, c.Title, [], Check.MostUse, Verdict.LetsGo, 0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, []);
+        var fall = best.Tether.Fall(b, mass);
+        return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)} after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}",
+            "", new Dictionary<string, double> { ["tether"] = best.Use }, Still, []);
+    }
+
+    private int SpringOf(string id) => b.Model.Springs.ToList().FindIndex(s => s.Id == id);
+
+    private LetGoReport StrapsAlone()
+    {
+        var rig = b.Rig;
+        var holds = b.Holds.Select(h => h.Id).ToList();
+        var c = new LetGoCase("straps-alone", "straps-alone", "Straps alone", holds);
+        if (rig.Straps.Count == 0)
+            return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any() ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
+        var alone = new RigModel(rig, b.Stock, holdsGone: true);
+        return Judged(alone, alone.State([]), c, [.. alone.Builder.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength)], [.. driving.Where(x => !x.Dynamic)], null, 0);
+    }
+
+    /// <summary>A node in the user's words.</summary>
+    public static string Readable(RigBuilder b, string node) =>
+        b.Holds.FirstOrDefault(h => node.StartsWith(h.Id, StringComparison.Ordinal)) is { } hold ? hold.Label : node.Replace('-', ' ');
+
+    private static double? Lower(double? a, double? b) => a is null ? b : b is null ? a : Math.Min(a.Value, b.Value);
+}

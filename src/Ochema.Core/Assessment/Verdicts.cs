@@ -1,0 +1,96 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Loads;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>
+/// The verdict in words. What is refused by name comes first, then what is missing (a piece with fewer retentions than its drop asks for is never said to
+/// hold), then what has not been answered, then the loads.
+/// </summary>
+internal static class Verdicts
+{
+    private const string Estimate = " Planning estimate: prove it before the run.";
+
+    /// <summary>The overall verdict with its text.</summary>
+    public static VerdictReport Overall(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings, IReadOnlyList<RetentionReport> retentions, IReadOnlyList<LetGoReport> letGo)
+    {
+        var rig = b.Rig;
+        if (findings.FirstOrDefault(f => f.Blocks) is { } blocked)
+            return new(Verdict.LetsGo, Check.MostUse, 0, reports.FirstOrDefault(r => r.LimitSpeed == 0)?.Id, blocked.Text, Why: Why.Refused);
+        var worst = reports[0];
+        var first = reports.Where(r => r.LimitSpeed is not null).MinBy(r => r.LimitSpeed);
+        var loads = new VerdictReport(Judge.Of(worst.Counts), worst.Counts, first?.LimitSpeed, first?.Id ?? worst.Id, LoadText(b, worst, first, letGo));
+        var (word, why, missing) = Missing(b, retentions);
+        if (why == Why.Loads || word < loads.Word)
+            return loads with { Text = loads.Text + Estimate, Missing = missing };
+        return loads with { Word = word, Why = why, Missing = missing, Text = $"{missing[0]} {(loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")}{loads.Text}{Estimate}" };
+    }
+
+    /// <summary>The best that can be said with what is missing: pieces kept by too little, questions not answered.</summary>
+    public static (Verdict Word, Why Why, IReadOnlyList<string> Missing) Missing(RigBuilder b, IReadOnlyList<RetentionReport> retentions)
+    {
+        var said = new List<string>();
+        var (word, why) = (Verdict.Holds, Why.Loads);
+        foreach (var r in retentions.Where(r => r.Has < r.Needs))
+        {
+            said.Add($"{r.Piece}: {r.Has} of {r.Needs} things that have to keep it ({string.Join(", ", r.By)}). {Words.Capital(r.Add)}.");
+            (word, why) = (b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople ? Verdict.LetsGo : Verdict.Tight, Why.Missing);
+        }
+        foreach (var q in Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.NotAsked))
+        {
+            said.Add("Answer first: " + q.Ask);
+            if (why == Why.Loads)
+                (word, why) = (Verdict.Tight, Why.Unanswered);
+        }
+        return (word, why, said);
+    }
+
+    private static string LoadText(RigBuilder b, CheckReport worst, CheckReport? first, IReadOnlyList<LetGoReport> letGo)
+    {
+        var word = Judge.Of(worst.Counts);
+        var says = word == Verdict.LetsGo
+            ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(b.Rig.Run.Speed, Dimension.Speed)}."
+            : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
+            : $"Nothing gives at any {b.Host.AtTop}.";
+        if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
+            says += worst.Station == "tether" ? " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";
+        var straps = letGo[^1];
+        var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "link" && l.Verdict == Verdict.LetsGo).ToList();
+        var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo ? $" With all holds gone the straps still keep it on {b.Host.Called}."
+            : bad.Count > 0 ? $" It lets go {Words.Inside(bad[0].Title)}{(bad.Count > 1 ? $", and in {bad.Count - 1} more {(bad.Count == 2 ? "case" : "cases")}" : "")}." : "";
+        return says + alone;
+    }
+
+    /// <summary>A shove by hand, standing still: what turns or slides is aimed again, what comes off lets go.</summary>
+    public static VerdictReport Knock(RigModel model, StateResponse state, IReadOnlyList<RigCase> cases)
+    {
+        if (state.Mechanism is not null)
+            return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
+        var limits = new LimitSpeed(model, state, cases);
+        var moving = model.Builder.Checks.Where(c => !c.Fixed).ToList();
+        var shove = $"A shove of {QuantityText.Of(model.Builder.Host.Motion.Knock, Dimension.Force)} by hand at the camera, standing still: ";
+        var lets = limits.At([.. moving.Where(c => !c.GivesWay)], 0);
+        var turns = limits.At([.. moving.Where(c => c.GivesWay)], 0);
+        if (lets.Use > 1 || turns.Use <= Judge.TightFrom)
+            return new(Judge.Of(Math.Max(lets.Use, turns.Use)), Math.Max(lets.Use, turns.Use), null, (lets.Use >= turns.Use ? lets : turns).Check?.Id,
+                shove + (lets.Use > 1 ? $"{Words.Inside(lets.Check?.Title ?? "it moves freely")}." : "nothing moves."));
+        return new(Verdict.Tight, Math.Min(1, Math.Max(lets.Use, turns.Use)), null, turns.Check?.Id,
+            shove + (turns.Use > 1 ? $"it turns or slides before it lets go ({Words.Inside(turns.Check!.Title)}): aim it again, then tighten." : $"{Words.Inside(turns.Check!.Title)}, nearly."));
+    }
+
+    /// <summary>What a jolt of the host does by itself; it is among the driving cases too.</summary>
+    public static VerdictReport Jolt(RigModel model, StateResponse state, IReadOnlyList<RigCase> jolts)
+    {
+        if (state.Mechanism is not null)
+            return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
+        var (motion, rig) = (model.Builder.Host.Motion, model.Builder.Rig);
+        var pulse = motion.Pulse[motion.Index(rig.Run.Road)];
+        var worst = new LimitSpeed(model, state, jolts).At([.. model.Builder.Checks.Where(c => !c.Fixed)], rig.Run.Speed);
+        var name = motion.Names.Jolt;
+        return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id,
+            $"{(name.StartsWith("a ", StringComparison.Ordinal) ? Words.Capital(name) : "A " + name)} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");
+    }
+}

@@ -1,0 +1,21 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>A cup or a magnet pulled straight off: k·N ≤ P.</summary>
+public sealed class HoldStraightOff(RigBuilder b, HoldSpot spot, int spring, HoldGrasp grasp)
+    : Check(spot.Id + ".pull", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} pulls straight off")
+{
+    private readonly double factor = b.Factors[grasp.PullFactor];
+
+    public override int? Joint => spring;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var n = f.Hold(spring, spot.Normal).Off;
+        sheet?.Formula("{k} × {N} ÷ {P}", "force balance; " + grasp.Practice, grasp.LeavesOut)
+            .Factor(b, grasp.PullFactor).Term("N", "pull", n, Dimension.Force).Term("P", grasp.Name, grasp.Holding, Dimension.Force, grasp.Source);
+        return grasp.Holding <= 0 ? MostUse : Ratio(factor * n, grasp.Holding);
+    }
+}

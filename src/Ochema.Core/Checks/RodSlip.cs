@@ -1,0 +1,20 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>A strut's rod that slips through the clamp at its end: k·N ≤ what the clamp holds along the rod.</summary>
+public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece piece, double holds) : Check(id + ".slips", station, id, "Rod slips through its clamp")
+{
+    public override bool GivesWay => true;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        Span<double> e = stackalloc double[12];
+        f.Beam(piece.First + piece.Count - 1, e);
+        var n = Math.Abs(e[6]);
+        sheet?.Formula("{k} × {N} ÷ {H}", "friction of the clamp along the rod", "Paint, oil, a tie instead of a clamp.")
+            .Factor(b, FactorTable.Friction).Term("N", "force along the rod", n, Dimension.Force).Term("H", "clamp holds", holds, Dimension.Force, "as you measured it; 200–600 N, judgement");
+        return Ratio(b.Factors[FactorTable.Friction] * n, holds);
+    }
+}

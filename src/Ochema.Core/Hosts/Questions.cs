@@ -1,0 +1,26 @@
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Hosts;
+
+/// <summary>A question that must be answered before a rig can be said to hold.</summary>
+/// <param name="Field">Field of the survey it is answered in.</param>
+/// <param name="Ask">What is asked, as a sentence.</param>
+/// <param name="Refused">What a no means.</param>
+public sealed record Question(string Field, Answer Answer, string Ask, string Refused);
+
+/// <summary>Which questions a rig raises: power lines, people below, who signs for an aircraft.</summary>
+public static class Questions
+{
+    /// <summary>All that apply, answered or not.</summary>
+    public static IEnumerable<Question> Of(RigDocument rig, Host host)
+    {
+        var s = rig.Survey;
+        var pole = rig.Reach.MayTouchLines || rig.Second?.Reach.MayTouchLines == true;
+        if (host.NeedsSignOff(rig.Site))
+            yield return new("signedOff", s.SignedOff, "Has a licensed mechanic or the authority signed for it? Anything outside an aircraft waits for that.", "It is not signed off: it does not fly.");
+        if (pole)
+            yield return new("powerLines", s.PowerLines, "Is it clear of power lines by 3 m (10 ft) and the pole's own length, wherever it goes?", "A pole within reach of power lines kills: not here.");
+        if (rig.Run.Consequence != Consequence.OnPeople && (pole || host.NeedsSignOff(rig.Site)))
+            yield return new("nobodyBelow", s.NobodyBelow, "Is it certain that nobody is below it, ever? Else a drop lands on people.", "People are below: choose that a drop lands on people, and keep it by what that asks for.");
+    }
+}
