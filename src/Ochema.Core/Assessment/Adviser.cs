@@ -10,8 +10,23 @@ public static class Adviser
 {
     private const int Most = 5;
 
-    /// <summary>The best single changes, by limit speed gained, then by use.</summary>
-    public static IReadOnlyList<Change> Best(RigDocument rig, Catalogue stock)
+    /// <summary>The best single changes: what is missing first, then by limit speed gained, then by use.</summary>
+    public static IReadOnlyList<Change> Best(RigDocument rig, Catalogue stock) => [.. Kept(rig, stock), .. Loads(rig, stock)];
+
+    /// <summary>A tether where a piece is kept by too little, when that mends the verdict.</summary>
+    private static IEnumerable<Change> Kept(RigDocument rig, Catalogue stock)
+    {
+        var now = Judged.Of(rig, stock);
+        if (now.Moves || now.Verdict.Why != Why.Missing)
+            yield break;
+        var b = now.Model.Builder;
+        foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && !r.Station.StartsWith("brace", StringComparison.Ordinal)).OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
+            if (TetherPlan.Best(b, few.Station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal) ? TetherPoint.SecondCamera : TetherPoint.Camera, b.MassFrom(few.Station)) is { } plan
+                && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock) is { } change)
+                yield return change;
+    }
+
+    private static IReadOnlyList<Change> Loads(RigDocument rig, Catalogue stock)
     {
         var now = Assessor.Quick(rig, stock, modes: true);
         return [.. Judge(stock, Try(rig, stock, Candidates(rig, stock), now)

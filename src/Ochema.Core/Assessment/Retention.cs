@@ -31,13 +31,13 @@ internal static class Retention
                 by.Add("it floats");
             var broken = caught.Where(c => c.Use > 1).ToList();
             var missing = by.Count >= asks ? "" : broken.Count > 0
-                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Fall(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. A shorter or softer one"
-                : add;
+                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Fall(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
+                : Plan(b, station) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
             list.Add(new(piece, station, by.Count, asks, by, caught.Any(c => c.Use <= 1) ? "the tether" : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", by.Count == 1, missing));
         }
         foreach (var (head, reach, camera, suffix) in new[] { (rig.Head, rig.Reach, "Camera", "") }.Concat(rig.Second is { } s ? [(s.Head, s.Reach, "Second camera", RigBuilder.SecondSuffix)] : []))
         {
-            var tether = needs > 2 ? "Tethers from it until there are enough, each to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
+            var tether = needs > 2 ? "One more tether from it, to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
             Piece(camera, "camera" + suffix, head.Keeps, needs, tether);
             if (head is QuickReleaseHead)
                 Piece("Quick-release plate", "head" + suffix, ["its lever"], needs, tether);
@@ -58,6 +58,9 @@ internal static class Retention
         Base(b, letGo, needs, Piece);
         return list;
     }
+
+    private static string? Plan(RigBuilder b, string station) =>
+        TetherPlan.Best(b, station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal) ? TetherPoint.SecondCamera : TetherPoint.Camera, b.MassFrom(station))?.Says;
 
     private static void Base(RigBuilder b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int, string> piece)
     {
@@ -102,6 +105,6 @@ internal static class Retention
         var second = station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal);
         int Rank(string s) => s.Replace(RigBuilder.SecondSuffix, "", StringComparison.Ordinal) switch { "camera" => 3, "head" => 2, "isolator" or "reach" => 1, _ => 0 };
         int Of(TetherPoint p) => p switch { TetherPoint.Camera or TetherPoint.SecondCamera => 3, TetherPoint.Head => 2, _ => 1 };
-        return [.. b.Tethers.Where(t => (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == second) && Of(t.Choice.From) >= Rank(station)).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
+        return [.. b.Tethers.Where(t => (Rank(station) > 0 || t.Choice.To.Anchor != AnchorEnd.OnRig) && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == second) && Of(t.Choice.From) >= Rank(station)).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
     }
 }

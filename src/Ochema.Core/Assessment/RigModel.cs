@@ -139,7 +139,7 @@ internal sealed class RigModel
 
     /// <summary>Pressure of water on the cameras, Pa; 0 for those it does not reach.</summary>
     private double WaterOnCameras(RigCase c, double speed) =>
-        Waters(c, speed).Where(w => Builder.Position(Builder.Camera.Node).Z < w.UpTo).Sum(w => w.Pressure);
+        Waters(c, speed).Where(w => w.Slam || Builder.Position(Builder.Camera.Node).Z < w.UpTo).Sum(w => w.Pressure);
 
     /// <summary>Displacements in body unknowns of a case.</summary>
     public double[] Displacements(StateResponse state, CaseForces f)
@@ -193,14 +193,15 @@ internal sealed class RigModel
     /// <summary>Height of a wave at the host, m over still water.</summary>
     private double Crest => Builder.Host.Motion.Crests[Builder.Host.Motion.Index(Builder.Rig.Run.Road)];
 
-    /// <summary>Load of water from ahead at 1 Pa on all that lies lower than a height, m over still water: N/m on members, N on bodies.</summary>
+    /// <summary>Load of water from ahead at 1 Pa on all that lies lower than a height, m over still water, and of a wave on the cameras: N/m on members, N on bodies.</summary>
     private IEnumerable<(int Member, int Node, Vec3 Load)> Wetted(double upTo, bool slam)
     {
         var flow = MotionProfile.WindDirection(0);
         foreach (var face in Builder.Faces)
             if (face.Member < 0)
             {
-                if (Builder.Position(face.Node).Z < upTo)
+                // Spray and the top of a wave reach the cameras wherever they stand.
+                if (Builder.Position(face.Node).Z < upTo || (slam && (face.Node == Builder.Camera.Node || face.Node == Builder.SecondCamera?.Node)))
                     yield return (-1, face.Node, face.BoxForce(flow));
             }
             else if (Water.Share(Builder.Position(Builder.StartOf(face.Member)).Z, Builder.Position(Builder.EndOf(face.Member)).Z, upTo) is > 0 and var share)

@@ -56,7 +56,7 @@ internal static class Verdicts
             : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
             : $"Nothing gives at any {b.Host.AtTop}.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
-            says += worst.Station == "tether" ? " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";
+            says += worst.Station == "tether" ? worst.Use <= 1 ? "" : " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";
         var straps = letGo[^1];
         var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "link" && l.Verdict == Verdict.LetsGo).ToList();
         var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo ? $" With all holds gone the straps still keep it on {b.Host.Called}."
@@ -74,7 +74,9 @@ internal static class Verdicts
         var shove = $"A shove of {QuantityText.Of(model.Builder.Host.Motion.Knock, Dimension.Force)} by hand at the camera, standing still: ";
         var lets = limits.At([.. moving.Where(c => !c.GivesWay)], 0);
         var turns = limits.At([.. moving.Where(c => c.GivesWay)], 0);
-        if (lets.Use > 1 || turns.Use <= Judge.TightFrom)
+        // What turns or slides first carries no more than that, and so keeps what would let go from its full load.
+        var spared = turns.Use > 1 && turns.Use >= lets.Use;
+        if ((lets.Use > 1 && !spared) || turns.Use <= Judge.TightFrom)
             return new(Judge.Of(Math.Max(lets.Use, turns.Use)), Math.Max(lets.Use, turns.Use), null, (lets.Use >= turns.Use ? lets : turns).Check?.Id,
                 shove + (lets.Use > 1 ? $"{Words.Inside(lets.Check?.Title ?? "it moves freely")}." : "nothing moves."));
         return new(Verdict.Tight, Math.Min(1, Math.Max(lets.Use, turns.Use)), null, turns.Check?.Id,
@@ -89,8 +91,7 @@ internal static class Verdicts
         var (motion, rig) = (model.Builder.Host.Motion, model.Builder.Rig);
         var pulse = motion.Pulse[motion.Index(rig.Run.Road)];
         var worst = new LimitSpeed(model, state, jolts).At([.. model.Builder.Checks.Where(c => !c.Fixed)], rig.Run.Speed);
-        var name = motion.Names.Jolt;
         return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id,
-            $"{(name.StartsWith("a ", StringComparison.Ordinal) ? Words.Capital(name) : "A " + name)} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");
+            $"{Words.Capital(MotionProfile.A(motion.Names.Jolt))} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");
     }
 }

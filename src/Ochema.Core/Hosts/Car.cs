@@ -133,7 +133,7 @@ public static class Car
         {
             Vec3 Edge(string site, double u) => Surface(c, sites.First(s => s.Id == site)) is var p ? p.Point(u * p.HalfU, side * p.HalfV) : default;
             Anchor Line(string id, string label, Vec3 a, Vec3 b, double holds) => new($"{id}-{name}", $"{label}, {name}", a.ToArray(), b.ToArray(), holds);
-            list.Add(Line("bonnet-edge", "Bonnet edge hook", Edge("bonnet", -0.95) - 0.015 * Vec3.UnitZ, Edge("bonnet", 0.95) - 0.015 * Vec3.UnitZ, 900));
+            list.Add(Line("bonnet-edge", "Bonnet edge hook", Edge("bonnet", -0.95) - 0.015 * Vec3.UnitZ, Edge("bonnet", 0.95) - 0.015 * Vec3.UnitZ, 1500));
             list.Add(Line("door-frame", "Top of the door frame", Edge("roof", 0.9) + new Vec3(0, side * 0.02, -0.015), Edge("roof", -0.75) + new Vec3(0, side * 0.02, -0.015), 2500));
             list.Add(Line("boot-edge", "Edge of the boot opening", Edge("boot", -0.9), Edge("boot", 0.9), 900));
             var arch = c.Wheelbase / 2;

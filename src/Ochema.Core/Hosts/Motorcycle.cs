@@ -32,6 +32,9 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
     /// <summary>Masses, springs and a twin (judgement, 0.7–1.4 ×).</summary>
     public static RoadShake Rolling { get; } = new(new QuarterCar(105, 16, 17000, 900, 150000), 1.45, new Engine(2, 140, 1100, 2.5));
 
+    /// <summary>With a sidecar it is heavier, and the tub hangs off the chassis away from the engine (judgement, 0.7–1.4 ×).</summary>
+    public static RoadShake Hauling { get; } = new(new QuarterCar(150, 18, 22000, 1300, 160000), 1.45, new Engine(2, 140, 1100, 1.0));
+
     private const double Half = 0.72;
     private const double Radius = 0.31;
     private const double SidecarTrack = -1.12;
@@ -50,7 +53,7 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
     public override double TopSpeed => sidecar ? 45 : 80;
     public override MotionProfile Motion => sidecar ? Outfit : Riding;
 
-    public override ShakeProfile Shake => Rolling;
+    public override ShakeProfile Shake => sidecar ? Hauling : Rolling;
 
     public override (double Front, double Rear, double Side) Outline => (Half + Radius, Half + Radius, sidecar ? -SidecarTrack + 0.1 : 0.42);
 
@@ -120,7 +123,7 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
             Tube("handlebar", "Handlebar", bar, 0.28),
             new()
             {
-                Id = "bar-bolts", Name = "Bolt heads of the bar clamp", Form = SiteForm.Bolts, Material = "steel-1018", Diameter = 0.013, Thickness = 0.006, ClearRadius = 0.05, CrownRadius = 30, Coat = 0.00005, Slope = 0, WindFactor = 0.9,
+                Id = "bar-bolts", Name = "Bolt heads of the bar clamp", Form = SiteForm.Bolts, Material = "steel-1018", Diameter = 0.016, Thickness = 0.006, ClearRadius = 0.05, CrownRadius = 30, Coat = 0.00005, Slope = 0, WindFactor = 0.9,
             },
             Tube("crash-bar", "Crash bar", tube, 0.18),
             Tube("frame-tube", "Lower frame tube", tube, 0.25),

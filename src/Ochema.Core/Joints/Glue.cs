@@ -24,10 +24,10 @@ public sealed record Glue(string Id, string Name, IReadOnlyList<string> Pairs, d
     public string? Fault(string a, string b, double temperature)
     {
         if (!CarriesLoad)
-            return $"{Name.ToLowerInvariant()} carries nothing: it softens in the sun and lets go in the cold; it may hold a wire";
+            return $"{Checks.Words.Inside(Name)} carries nothing: it softens in the sun and lets go in the cold; it may hold a wire";
         if (!Pairs.Contains($"{a}+{b}") && !Pairs.Contains($"{b}+{a}") && !Pairs.Contains("any+any"))
-            return $"{Name.ToLowerInvariant()} does not join {a} to {b}";
-        return temperature > SoftensAt ? $"{Name.ToLowerInvariant()} is soft at this temperature" : null;
+            return $"{Checks.Words.Inside(Name)} does not join {a} to {b}";
+        return temperature > SoftensAt ? $"{Checks.Words.Inside(Name)} is soft at this temperature" : null;
     }
 }
 
@@ -49,6 +49,9 @@ public static class Glues
         new("wood-glue", "Wood glue", ["wood+wood"], 5e6, 800, 10 * 60, 24 * Hour, 333, "fitted joint, clamped", "from memory, derated by half"),
         new("hot-glue", "Hot glue", ["any+any"], 0, 0, 20, 300, 333, "none helps", "common practice, no source", CarriesLoad: false),
     ];
+
+    /// <summary>What a material is to a glue: PVC is joined by its own cement only.</summary>
+    public static string Family(Stock.Material m) => m.Id == "pvc" ? "pvc" : m.Family.ToString().ToLowerInvariant();
 
     /// <exception cref="DocumentException">There is none of that name.</exception>
     public static Glue Find(string id) => All.FirstOrDefault(g => g.Id == id) ?? throw new DocumentException("", $"there is no glue '{id}'");

@@ -27,19 +27,27 @@ public static class Holes
 
     /// <summary>What is wrong with a hole that the screw must pass, or null.</summary>
     public static string? ClearanceFault(Fastener f, double hole) =>
-        hole >= f.ClearanceClose - 1e-5 ? null
-        : hole >= f.MajorDiameter - 1e-5 ? $"a {Size(hole)} hole is the screw's own size: {f.Name} needs {Size(f.ClearanceClose)} to pass"
-        : $"a {Size(hole)} hole is smaller than the screw: {f.Name} needs {Size(f.ClearanceClose)} to pass";
+        hole >= f.AcrossFlats - 1e-5 ? $"a {Drilled(hole)} hole lets the head of {f.Name} through: drill {Drilled(f.ClearanceMedium)}, or a wide washer over it"
+        : hole >= f.ClearanceClose - 1e-5 ? null
+        : hole >= f.MajorDiameter - 1e-5 ? $"a {Drilled(hole)} hole is the screw's own size: {f.Name} needs {Drilled(f.ClearanceClose)} to pass"
+        : $"a {Drilled(hole)} hole is smaller than the screw: {f.Name} needs {Drilled(f.ClearanceClose)} to pass";
+
+    /// <summary>What a hole larger than the free fit means, or null: nothing but friction keeps the part in place.</summary>
+    public static string? Oversize(Fastener f, double hole) =>
+        hole > f.ClearanceFree + 2e-4 && hole < f.AcrossFlats - 1e-5 ? $"a {Drilled(hole)} hole is wide for {f.Name} ({Drilled(f.ClearanceFree)} is the free fit): the part shifts {Size(hole - f.MajorDiameter)} before the screw stops it; a washer that covers it" : null;
 
     /// <summary>What is wrong with a hole that is to be tapped, or null.</summary>
     public static string? TapFault(Fastener f, double hole)
     {
         var share = Threads.ThreadShare(f.MajorDiameter, f.Pitch, hole);
-        return share <= 0.05 ? $"a {Size(hole)} hole is too wide to tap {f.Name}: nothing is left to cut; drill {Size(f.TapDrill)}"
-            : share < 0.5 ? $"a {Size(hole)} hole leaves {share * 100:0} % of the thread: drill {Size(f.TapDrill)}"
-            : share > 0.95 ? $"a {Size(hole)} hole is too tight to tap {f.Name}: the tap breaks; drill {Size(f.TapDrill)}"
+        return share <= 0.05 ? $"a {Drilled(hole)} hole is too wide to tap {f.Name}: nothing is left to cut; drill {Drilled(f.TapDrill)}"
+            : share < 0.5 ? $"a {Drilled(hole)} hole leaves {share * 100:0} % of the thread: drill {Drilled(f.TapDrill)}"
+            : share > 0.95 ? $"a {Drilled(hole)} hole is too tight to tap {f.Name}: the tap breaks; drill {Drilled(f.TapDrill)}"
             : null;
     }
+
+    /// <summary>A hole by its drill.</summary>
+    internal static string Drilled(double metres) => Checks.QuantityText.Of(metres, Quantities.Dimension.Drill);
 
     internal static string Size(double metres) => Checks.QuantityText.Of(metres, Quantities.Dimension.Length);
 }

@@ -68,7 +68,7 @@ public sealed record JointChoice
     [Measure("Screw as bought or cut", Dimension.Length, 0.003, 0.4, HowTo = "under the head to the tip; a countersunk one with its head; leave empty for the length to buy", Measured = true)]
     public double? Length { get; init; }
 
-    [Measure("Hole drilled", Dimension.Length, 0.001, 0.05, HowTo = "the drill you used; leave empty for the right one", Measured = true)]
+    [Measure("Hole drilled", Dimension.Drill, 0.001, 0.05, HowTo = "the drill you used; leave empty for the right one", Measured = true)]
     public double? Hole { get; init; }
 
     [Measure("Pad added in the stack", Dimension.Length, 0, 0.02, HowTo = "rubber, felt, tape under the part: it eats thread", Measured = true)]
@@ -289,12 +289,14 @@ public sealed record ScrewJoint
             {
                 var fault = layer.Role is LayerRole.Tapped or LayerRole.Blind ? Holes.TapFault(Thread, hole) : Holes.ClearanceFault(Thread, hole);
                 if (fault is not null)
-                    findings.Add(new($"{layer.Name.ToLowerInvariant()}: {fault}", i, true));
+                    findings.Add(new($"{Words.Inside(layer.Name)}: {fault}", i, true));
+                else if (layer.Role is LayerRole.Clearance or LayerRole.Soft && Holes.Oversize(Thread, hole) is { } wide)
+                    findings.Add(new($"{Words.Inside(layer.Name)}: {wide}", i, false));
             }
             if (layer.Edge is { } edge && layer.Material.Length > 0 && Holes.EdgeDistance(Thread, Catalogue.Shipped.Material(layer.Material)) is var want && edge < want - 1e-5)
-                findings.Add(new($"{layer.Name.ToLowerInvariant()}: the hole is {Holes.Size(edge)} from the edge, {Holes.Size(want)} is wanted", i, false));
+                findings.Add(new($"{Words.Inside(layer.Name)}: the hole is {Holes.Size(edge)} from the edge, {Holes.Size(want)} is wanted", i, false));
             if (layer.Countersink > Holes.DeepestCountersink(layer.Thickness) + 1e-6)
-                findings.Add(new($"{layer.Name.ToLowerInvariant()}: a countersink of {Holes.Size(layer.Countersink)} leaves a knife edge in {Holes.Size(layer.Thickness)}: two thirds at the most", i, false));
+                findings.Add(new($"{Words.Inside(layer.Name)}: a countersink of {Holes.Size(layer.Countersink)} leaves a knife edge in {Holes.Size(layer.Thickness)}: two thirds at the most", i, false));
         }
         if (l.Thread is { } own && own != Thread.Id && !(Bushed && ThreadFit.Bush(Thread.Id, own) is not null))
             findings.Add(new(ThreadFit.Mismatch(Thread, Catalogue.Shipped.Find<Fastener>("fasteners", own), l.Name), at, true));

@@ -132,7 +132,7 @@ public sealed record MotionProfile
         // Braking, pulling away and bends come with a bump, and bumps with a bend: the one full, the other at its companion's share.
         var press = Lean > 0 ? 1 / Math.Cos(Lean) : 1;
         var speed = Still ? "" : " at speed";
-        foreach (var (id, way, where) in new[] { ("down", -1, $"on a {Names.Bump}"), ("up", 1, $"on the rebound of a {Names.Bump}") })
+        foreach (var (id, way, where) in new[] { ("down", -1, $"on {A(Names.Bump)}"), ("up", 1, $"on the rebound of {A(Names.Bump)}") })
         {
             var z = way * Companion * b;
             cases.Add(new("brake-" + id, $"{Names.Brake}{speed} {where}", G(Braking, 0, z - 1), 0, Vec3.Zero));
@@ -153,11 +153,14 @@ public sealed record MotionProfile
                 cases.Add(new($"shaken-{id}{companions}", $"{(Still ? "standing" : "cruising")}, shaken {id}", G(0, 0, -1), 0, Vec3.Zero, Shaken: axis + others));
             }
         if (Wet)
-            cases.Add(new("dunk", "a wave over it", G(0, 0, -1), -1, Vec3.Zero, Dunk: true));
+            cases.Add(new("dunk", "a wave over the camera", G(0, 0, -1), -1, Vec3.Zero, Dunk: true));
         foreach (var (id, label, d) in new[] { ("back", "knock by hand from ahead", -Vec3.UnitX), ("forward", "knock by hand from behind", Vec3.UnitX), ("left", "knock by hand from the right", Vec3.UnitY), ("right", "knock by hand from the left", -Vec3.UnitY) })
             cases.Add(new("knock-" + id, label, G(0, 0, -1), -1, Knock * d));
         return cases;
     }
+
+    /// <summary>A name with its article.</summary>
+    internal static string A(string name) => name.StartsWith("a ", StringComparison.Ordinal) || name.StartsWith("an ", StringComparison.Ordinal) ? name : "a " + name;
 
     /// <summary>Unit vector the air moves along at a yaw angle, host axes (travel is forward).</summary>
     public static Vec3 WindDirection(double yaw) => new(-Math.Cos(yaw), -Math.Sin(yaw), 0);

@@ -8,6 +8,8 @@ public static class QuantityFormatter
     /// <summary>Number and unit. Inches as the nearest sixteenth when <paramref name="fractions"/>, decimal otherwise.</summary>
     public static string Format(double si, Dimension dimension, UnitSystem system, bool fractions = true)
     {
+        if (dimension == Dimension.Drill)
+            return Drills.Name(si, system);
         var d = Units.For(dimension, system);
         var v = si / d.Factor - d.Offset;
         var text = Math.Abs(v) < d.SmallBelow ? Trimmed(v, d.SmallDigits) : d.Fraction && fractions ? Sixteenths(v) : Decimal(v, d.Digits);

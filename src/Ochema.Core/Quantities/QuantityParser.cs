@@ -23,6 +23,8 @@ public static partial class QuantityParser
             return new(null, "Nothing was typed.");
         if (t.Length > LongestText)
             return new(null, "That is too long to be a measurement.");
+        if (dimension == Dimension.Drill && Drills.Named(t) is { } drill)
+            return new(drill.Diameter);
         var sign = 1.0;
         if (t[0] is '-' or '−' or '+')
         {

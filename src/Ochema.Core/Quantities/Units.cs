@@ -30,6 +30,9 @@ public enum Dimension
     Area,
     Money,
     LineLoad,
+
+    /// <summary>A drilled hole: a length that is said by the name of its drill, never in sixteenths.</summary>
+    Drill,
 }
 
 /// <summary>The two families of display units.</summary>
@@ -121,6 +124,8 @@ public static class Units
         new("in²", Dimension.Area, Inch * Inch, 0, "in²", "in2"),
         new("€", Dimension.Money, 1, 0, "€", "eur"),
         new("N/m", Dimension.LineLoad, 1, 0, "n/m"),
+        new("mm", Dimension.Drill, 1e-3, 0, "mm"),
+        new("in", Dimension.Drill, Inch, 0, "in", "inch", "\""),
     ];
 
     /// <summary>What the interface prints, per dimension and system.</summary>
@@ -151,6 +156,7 @@ public static class Units
         .. Both(Dimension.Area, "cm²", 1, "in²", 2),
         .. Both(Dimension.Money, "€", 0, "€", 0),
         .. Both(Dimension.LineLoad, "N/m", 0, "N/m", 0),
+        .. Both(Dimension.Drill, "mm", 1, "in", 3),
     ];
 
     /// <summary>The unit shown for a dimension.</summary>

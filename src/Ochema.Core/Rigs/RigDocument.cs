@@ -147,7 +147,11 @@ public enum RigPoint
 /// <summary>An end on a closed point of the host.</summary>
 /// <param name="Anchor">Id of the host's closed point or edge.</param>
 /// <param name="T">How far along an edge, 0…1.</param>
-public sealed record AnchorEnd(string Anchor, double T);
+public sealed record AnchorEnd(string Anchor, double T)
+{
+    /// <summary>Id of the rig's own base, for a lanyard that keeps what a clip or a pole's lock would lose.</summary>
+    public const string OnRig = "rig-base";
+}
 
 /// <summary>A tension-only line from the rig to a closed point of the host.</summary>
 public sealed record Strap

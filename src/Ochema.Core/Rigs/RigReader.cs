@@ -82,12 +82,12 @@ public static class RigReader
         if (rig.Tether is { } t)
         {
             Record(t, "tether", stock);
-            End(t.To, "tether.to", host);
+            TetherEnd(t.To, "tether.to", host);
         }
         List(rig.Tethers, "tethers", (x, path) =>
         {
             Record(x, path, stock);
-            End(x.To, path + ".to", host);
+            TetherEnd(x.To, path + ".to", host);
         });
         foreach (var (name, value) in rig.Factors)
         {
@@ -145,6 +145,12 @@ public static class RigReader
         // Names the model gives to its own parts must stay free.
         if (id is "camera" or "head" or "base" or "plate" or "tether" or "intact" or "holds-alone" or "straps-alone" || id.StartsWith("hold-", StringComparison.Ordinal) || id.StartsWith("base-", StringComparison.Ordinal))
             throw new DocumentException(path, $"'{id}' is a name of another part");
+    }
+
+    private static void TetherEnd(AnchorEnd end, string path, Host host)
+    {
+        if (end.Anchor != AnchorEnd.OnRig)
+            End(end, path, host);
     }
 
     private static void End(AnchorEnd end, string path, Host host)

@@ -168,7 +168,7 @@ public class RoadRecipeTests
         Assert.Equal("the tether", tied.CaughtBy);
         var loose = Assess(rig with { Tether = null });
         Assert.Contains(loose.Retentions, r => r.Piece == "Camera" && r.Single && r.By.Contains("its clip"));
-        Assert.Contains(loose.Findings, f => f.Text.Contains("Add a strap or a tether"));
+        Assert.Contains(loose.Findings, f => f.Text.StartsWith("Camera: 1 of 2", StringComparison.Ordinal) && f.Text.Contains("A tether from the camera"));
     }
 
     [Fact]

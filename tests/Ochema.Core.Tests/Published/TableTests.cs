@@ -133,14 +133,19 @@ public class TableTests
     [Fact] // Timoshenko, Strength of Materials: suddenly applied load (h = 0) doubles; energy balance otherwise
     public void TetherPeak()
     {
-        Near.Share(2 * 9.80665, TetherCatch.PeakForce(1, 1e5, 0), 1e-9);
-        var f = TetherCatch.PeakForce(1.5, 2e4, 0.2);
+        Near.Share(2 * 9.80665, TetherFall.PeakForce(9.80665, 1e5, 0), 1e-9);
+        var f = TetherFall.PeakForce(1.5 * 9.80665, 2e4, 0.2);
         var stretch = f / 2e4;
         Near.Share(1.5 * 9.80665 * (0.2 + stretch), 0.5 * 2e4 * stretch * stretch, 1e-9);
     }
 
-    [Fact] // 49 CFR 393.102; EN 12195-1
-    public void CargoFactors() => Assert.Equal((0.8, 0.5, 0.5), (Ochema.Core.Hosts.CarHost.Driving.Braking, Ochema.Core.Hosts.CarHost.Driving.Accelerating, Ochema.Core.Hosts.CarHost.Driving.Cornering));
+    [Fact] // 49 CFR 393.102; EN 12195-1: what cargo must be held against is the floor of what a car does, not the case (common practice: a car brakes near 1 g)
+    public void CargoFactorsAreTheFloor()
+    {
+        var car = Ochema.Core.Hosts.CarHost.Driving;
+        Assert.True(car.Braking >= 0.8 && car.Accelerating >= 0.5 && car.Cornering >= 0.5);
+        Assert.Equal((1.0, 0.8), (car.Braking, car.Cornering));
+    }
 
     [Fact]
     public void CatalogueIsFullAndSaysWhereItIsFrom()

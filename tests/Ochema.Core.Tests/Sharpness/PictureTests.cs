@@ -31,12 +31,15 @@ public class PictureTests
         // The shift is turning plus movement ÷ distance, so its square is a parabola in 1 ÷ distance: three give all others.
         var rig = RecipeLibrary.All.First(r => r.Id == "cup-and-arm").Document;
         double Square(double? away) => Math.Pow(Number(rig with { Camera = rig.Camera with { Subject = away } }, "smear"), 2);
-        var (far, one, half) = (Square(null), Square(1), Square(0.5));
-        var curve = (half - 2 * one + far) / 2;
-        var slope = one - far - curve;
+        // Far away on the host is not the background: that nods against the host as well, and is another picture.
+        var (far, one, half) = (Square(50), Square(1), Square(0.5));
+        var (a, c) = (1 / 50.0, 1.0);
+        var curve = ((half - far) / (2 - a) - (one - far) / (c - a)) / (2 - c);
+        var slope = (one - far) / (c - a) - curve * (c + a);
+        far -= slope * a + curve * a * a;
         Assert.True(curve > 0, "movement alone never makes it better");
         foreach (var away in new[] { 0.2, 0.3, 2, 40 })
-            Near.Share(far + slope / away + curve / (away * away), Square(away), 1e-9, $"{away} m");
+            Near.Share(far + slope / away + curve / (away * away), Square(away), 1e-6, $"{away} m");
         Assert.True(Square(0.2) > 1.1 * far);
     }
 
@@ -163,7 +166,7 @@ public class PictureTests
             Reach = new Ochema.Core.Rigs.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 120 },
             Run = rig.Run with { Road = Going.Rough },
         };
-        var tuned = rig with { Isolator = ((SpringArm)rig.Isolator) with { Spring = "ext-2x16", Count = 3, Along = 0.15, Damping = 0.4 } };
+        var tuned = rig with { Isolator = ((SpringArm)rig.Isolator) with { Spring = "ext-2x16", Count = 3, Along = 0.15, Above = 0.127, Stop = 0.7, Damping = 0.4 } };
         Assert.InRange(Shake(tuned).Soft!.Angle!.Value, -0.1, 0.1);
         var rigid = Number(rig with { Isolator = new NoIsolator() }, "smear");
         Assert.True(rigid > 1.5, $"{rigid}");
@@ -197,14 +200,19 @@ public class PictureTests
         Assert.All(arms, a => Assert.InRange(Shake(a.Document).Soft!.Angle!.Value, -0.053, 0.053));
     }
 
-    [Fact] // ζ = c·(a/L)²/(2√(k·m)): the damper's lever counts twice
+    [Fact] // by power: c·(ds/dt)² in the damper equals 2ζ√(km)·v² at the end, with ds/dθ of the spring's length taken numerically
     public void TheDampersRateFollowsFromItsLever()
     {
         var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document;
         var arm = (SpringArm)rig.Isolator with { Damping = 0.4 };
         var soft = Shake(rig with { Isolator = arm }).Soft!;
         var k = soft.Load * Math.Pow(2 * Math.PI * soft.Frequency, 2);
-        Near.Share(0.4, soft.Damper!.Value * Math.Pow(arm.Along / arm.Link, 2) / (2 * Math.Sqrt(k * soft.Load)), 1e-9);
+        var geometry = arm.Arm(Catalogue.Shipped);
+        const double step = 1e-5;
+        var angle = soft.Angle!.Value;
+        var shortens = (geometry.SpringLength(angle + step) - geometry.SpringLength(angle - step)) / (2 * step);
+        var rises = arm.Link * (Math.Sin(angle + step) - Math.Sin(angle - step)) / (2 * step);
+        Near.Share(0.4, soft.Damper!.Value * Math.Pow(shortens / rises, 2) / (2 * Math.Sqrt(k * soft.Load)), 1e-6);
     }
 
     [Fact]
@@ -230,7 +238,7 @@ public class PictureTests
         Near.Share(Math.Sqrt(9.80665 / report.Soft!.Sag) / (2 * Math.PI), report.Soft.Frequency, 1e-9);
         var arm = Shake(RecipeLibrary.All.First(r => r.Id == "pan-rig").Document).Soft!;
         Assert.InRange(arm.Angle!.Value, -0.05, 0.05);
-        Near.Share(arm.Rate!.Value, arm.LevelRate!.Value, 0.03);
+        Near.Share(arm.Rate!.Value, arm.LevelRate!.Value, 0.05);
     }
 
     [Fact]

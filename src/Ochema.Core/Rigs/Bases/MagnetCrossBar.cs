@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs.Holds;
 using Ochema.Core.Stock;
@@ -65,17 +66,21 @@ public sealed record MagnetCrossBar : BaseKind
                 PanelHold.Grasps(b, spot, hold.Spring, grip.Grasp with { Radius = Math.Min(bolt, row.Diameter) / 2, RadiusSource = "bolt head, as measured", TwistRadius = Math.Min(bolt, row.Diameter) / 3 }, "peels at its edge");
                 b.Checks.Add(new MagnetHeat(b, spot, row));
             }
-            var area = Math.PI * row.Diameter * GlueDepth;
+            // In a tube's bore the glue holds round the magnet; on a bar's end only on its face.
+            var bore = PartFit.Bore(bar);
+            var area = bore > 0 ? Math.PI * row.Diameter * GlueDepth : Math.PI / 4 * Math.Pow(Math.Min(row.Diameter, bar.Width), 2);
+            if (side > 0 && bore > 0 && PartFit.Fault($"a {row.Diameter * 1000:0} mm magnet", row.Diameter, bore, "the bar's end") is { } misfit)
+                b.Findings.Add(new Assessment.ReportFinding("base", Words.Capital(misfit) + ".", true));
             b.Checks.Add(new HoldPullOff(b, spot with { Id = id + "-glue" }, hold.Spring, $"Glue of the {name} magnet lets go", FactorTable.Adhesive,
-                area * glue.Shear * glue.Share(7 * 86400, b.Rig.Run.Temperature), row.Diameter, $"{glue.Name}, {GlueDepth * 1000:0.#} mm deep; {glue.Source}"));
-            if (glue.Fault("metal", "metal", b.Rig.Run.Temperature) is { } fault)
+                area * glue.Shear * glue.Share(7 * 86400, b.Rig.Run.Skin), row.Diameter, $"{glue.Name}, {GlueDepth * 1000:0.#} mm deep; {glue.Source}"));
+            if (glue.Fault("metal", Glues.Family(metal), b.Rig.Run.Skin) is { } fault)
                 b.Findings.Add(new Assessment.ReportFinding("base", $"The {name} magnet's glue: {fault}.", true));
             var piece = b.Beam("base", id + "-bar", "cross-bar", hold.Top.Node, middle, section, metal, Vec3.UnitX);
             b.Checks.Add(new SectionStrength(b, "base", id + "-bar", "Bar bends", piece));
             b.Shape(id + "-bar", "base", "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);
             b.Part("base", row.Name, row.Mass, row.Price);
         }
-        b.Part("base", $"{bar.Name}, ends angled, {glue.Name.ToLowerInvariant()}", section.Area * Span * 1.2 * metal.Density, 6);
+        b.Part("base", $"{bar.Name}, ends angled, {Words.Inside(glue.Name)}", section.Area * Span * 1.2 * metal.Density, 6);
         return new Mount(middle, b.Position(middle), b.Surface.Normal);
     }
 

@@ -154,14 +154,12 @@ internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double c
         var index = row.CoilDiameter / row.Wire;
         var wahl = HelicalSpring.Wahl(index);
         var allowed = HelicalSpring.ShearAllowed(row.Wire);
-        sheet?.Formula("{k} × {W} × 8 × {F} × {D} ÷ (π × {d}³) ÷ {τ}", "Wahl's factor (Shigley ch. 10); hard-drawn wire ASTM A227, 45 % of its tensile strength", "Hooks, which break before the coils.")
-            .Term("k", "required factor", Margin, Dimension.Factor, "judgement: springs that are only set now and then").Term("W", "Wahl's factor", wahl, Dimension.Factor, "Shigley ch. 10").Term("F", "in one spring at the lower stop", force, Dimension.Force)
+        sheet?.Formula("{W} × 8 × {F} × {D} ÷ (π × {d}³) ÷ {τ}", "Wahl's factor (Shigley ch. 10); hard-drawn wire ASTM A227, 45 % of its tensile strength", "Hooks, which break before the coils.")
+            .Term("W", "Wahl's factor", wahl, Dimension.Factor, "Shigley ch. 10").Term("F", "in one spring at the lower stop", force, Dimension.Force)
             .Term("D", "coil across, middle of the wire", row.CoilDiameter, Dimension.Length, row.Source).Term("d", "wire", row.Wire, Dimension.Length, row.Source)
             .Term("τ", "shear it takes", allowed, Dimension.Stress, "Shigley table 10-4, from memory").Term("s", "spring's length there", arm.SpringLength(-stop), Dimension.Length);
-        return Ratio(Margin * wahl * 8 * force * row.CoilDiameter / (Math.PI * Math.Pow(row.Wire, 3)), allowed);
+        return Ratio(wahl * 8 * force * row.CoilDiameter / (Math.PI * Math.Pow(row.Wire, 3)), allowed);
     }
-
-    private const double Margin = 1.2;
 }
 
 /// <summary>An arm that does not stand level with what is on it.</summary>

@@ -1,4 +1,5 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -29,6 +30,9 @@ public sealed record TelescopingPole : ReachKind
     [Measure("Lock holds", Dimension.Torque, 0.5, 80, HowTo = "scale × lever when the upper tube turns in the lower; twist locks 3 to 8 N·m")]
     public double LockTorque { get; init; } = 5;
 
+    /// <summary>Play that a twist lock still takes up, m (judgement, 1–2).</summary>
+    private const double MostPlay = 0.0021;
+
     /// <summary>Bending stiffness of an overlap with a sleeve, N·m/rad (judgement, 0.5–2 ×).</summary>
     private const double Overlap = 2500;
 
@@ -53,6 +57,11 @@ public sealed record TelescopingPole : ReachKind
             b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
             return piece;
         }
+        var (inner, outer) = (b.Stock.Find<SectionRow>("sections", Upper), b.Stock.Find<SectionRow>("sections", Lower));
+        if (PartFit.Bore(outer) - inner.Width is < -0.00005 or > MostPlay)
+            b.Findings.Add(new Assessment.ReportFinding(reach, inner.Width > PartFit.Bore(outer) + 0.00005
+                ? $"The upper tube does not slide into the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}."
+                : $"The upper tube rattles in the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}; a sleeve of tape or the next size.", inner.Width > PartFit.Bore(outer) + 0.00005));
         var middle = b.Node(b.Own("pole-lock"), from.Position + Length / 2 * direction);
         var upper = b.Node(b.Own("pole-upper"), b.Position(middle));
         Tube("pole-low", "lower tube", from.Node, middle, Lower);

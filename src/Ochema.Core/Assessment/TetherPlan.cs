@@ -1,0 +1,42 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>The tether that would serve best: every line on the shelf to every closed point near enough, each tried.</summary>
+internal static class TetherPlan
+{
+    /// <summary>As much slack as aiming needs, m (common practice, no source).</summary>
+    private const double Slack = 0.06;
+
+    /// <summary>Longer than this it lets the camera fall too far to be of use, m (judgement).</summary>
+    private const double Longest = 1.5;
+
+    /// <summary>Lines for straps by their ratchet, which nobody ties a camera with.</summary>
+    private static bool Line(StrapRow row) => !row.Id.StartsWith("ratchet", StringComparison.Ordinal) && !row.Id.StartsWith("cam-", StringComparison.Ordinal) && !row.Id.StartsWith("elastic", StringComparison.Ordinal);
+
+    /// <summary>The best tether that catches a mass, kg, from a place; null when none on the shelf does.</summary>
+    public static (Tether Tether, string Says)? Best(RigBuilder b, TetherPoint tied, double mass)
+    {
+        var node = tied switch { TetherPoint.Head => b.At(RigPoint.HeadTop), TetherPoint.Reach => b.At(RigPoint.ReachTop), TetherPoint.SecondCamera when b.SecondCamera is { } second => second.Node, _ => b.Camera.Node };
+        var at = b.Position(node);
+        var taken = b.Rig.AllTethers.Select(t => t.To.Anchor).ToHashSet();
+        var best = (
+            from row in b.Stock.Straps.Where(Line)
+            from end in StrapPull.Ends(b.Host)
+            where !taken.Contains(end.Anchor.Id)
+            let length = (end.End - at).Length + Slack
+            where length < Longest
+            let tether = new Tether { Stock = row.Id, Slack = Slack, From = tied, To = new AnchorEnd(end.Anchor.Id, end.T) }
+            let use = new TetherBuilt("", "", tether, at, end.Anchor, end.End, length, row).Catches(b, mass)
+            where use <= 0.9
+            orderby Math.Max(use, 0.5) + 0.3 * length, row.Id, end.Anchor.Id, end.T
+            select new { Tether = tether, row.Name, Anchor = end.Anchor.Name, Use = use }).FirstOrDefault();
+        return best is null ? null : (best.Tether, $"{Words.Inside(best.Name)} to {Words.Inside(best.Anchor)}, {QuantityText.Of(Slack, Dimension.Length)} of slack, {best.Use:P0} used");
+    }
+
+    /// <summary>The rig with one more tether.</summary>
+    public static RigDocument With(RigDocument rig, Tether tether) => rig.Tether is null ? rig with { Tether = tether } : rig with { Tethers = [.. rig.Tethers, tether] };
+}
