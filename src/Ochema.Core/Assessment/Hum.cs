@@ -12,7 +12,7 @@ internal static class Hum
     private const double Near = 0.2;
 
     /// <summary>Lift below this moves nothing, N (judgement).</summary>
-    private const double Least = 0.5;
+    private const double Least = 0.15;
 
     /// <summary>What hums at the design speed, while the picture is not free of it.</summary>
     public static IEnumerable<ReportFinding> Findings(RigModel model, PictureWords picture)

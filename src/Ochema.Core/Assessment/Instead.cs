@@ -94,6 +94,9 @@ internal static class Instead
             yield return ("two braces", "Two struts, well apart", rig with { Braces = [.. rig.Braces, At(free[0].Item1, NewId(rig, 1)), At(free[1].Item1, NewId(rig, 2))] });
     }
 
+    /// <summary>Straps longer than this are not proposed, m (judgement).</summary>
+    private const double Nearest = 1.3;
+
     /// <summary>Pretension proposed, N: what a cam buckle gives by hand (common practice, no source).</summary>
     private const double Pretension = 200;
 
@@ -111,29 +114,39 @@ internal static class Instead
         {
             yield break;
         }
-        var (n, left) = (b.Surface.NormalAt(rig.At[0], rig.At[1]), b.Surface.V);
+        // Worn hosts have to let go; what stands inside has the body between it and anything to strap to.
+        if (host.BreakawayLimit is not null || rig.Site.Form is SiteForm.Hand or SiteForm.Floor or SiteForm.Slot or SiteForm.PaneEdge)
+            yield break;
+        var (n, left, along) = (b.Surface.NormalAt(rig.At[0], rig.At[1]), b.Surface.V, b.Surface.U);
+        var middle = b.Position(b.At(RigPoint.BaseTop));
         var taken = rig.Straps.Select(s => s.From).ToHashSet();
-        (RigPoint From, AnchorEnd To, Vec3 Way, double Score)? Best(int side, Vec3? against) => (
-            from p in new[] { RigPoint.BaseFrontLeft, RigPoint.BaseFrontRight, RigPoint.BaseRearLeft, RigPoint.BaseRearRight, RigPoint.BaseTop }
-            where !taken.Contains(p) && (p == RigPoint.BaseTop || b.At(p) != b.At(RigPoint.BaseTop))
-            from e in StrapPull.Ends(host)
-            let d = e.End - b.Position(b.At(p))
-            where d.Length > StrapPull.Shortest && d.Length < StrapPull.Longest
-            let way = 1 / d.Length * d
-            let outward = side * way.Dot(left)
-            let down = -way.Dot(n)
-            where outward > 0.3 && down > 0.08
-            let along = way.Dot(b.Surface.U)
-            let score = outward + 0.5 * Math.Min(down, 0.5) - 1.5 * Math.Abs(against is { } other ? along + other.Dot(b.Surface.U) : along) - 0.1 * d.Length
-            orderby score descending, e.Anchor.Id, e.T
-            select ((RigPoint, AnchorEnd, Vec3, double)?)(p, new AnchorEnd(e.Anchor.Id, e.T), way, score)).FirstOrDefault();
-        if (Best(1, null) is not { } one)
+        List<(RigPoint From, AnchorEnd To, Vec3 Way, Vec3 At, double Score)> Side(int side) =>
+        [..
+            (from p in new[] { RigPoint.BaseFrontLeft, RigPoint.BaseFrontRight, RigPoint.BaseRearLeft, RigPoint.BaseRearRight, RigPoint.BaseTop }
+             where p == RigPoint.BaseTop || (!taken.Contains(p) && b.At(p) != b.At(RigPoint.BaseTop))
+             let at = b.Position(b.At(p)) - middle
+             where p == RigPoint.BaseTop || side * at.Dot(left) > 0
+             from e in StrapPull.Ends(host, middle + at, along)
+             let d = e.End - middle - at
+             where d.Length > StrapPull.Shortest && d.Length < Nearest
+             let way = 1 / d.Length * d
+             let down = -way.Dot(n)
+             where side * way.Dot(left) > 0.2 && down > 0.15
+             orderby Math.Min(down, 0.6) - Math.Abs(way.Dot(along)) - 0.2 * d.Length descending, e.Anchor.Id, e.T
+             select (p, new AnchorEnd(e.Anchor.Id, Math.Round(e.T, 4)), way, at, Math.Min(down, 0.6) - 0.2 * d.Length)).Take(30),
+        ];
+        // The pair that presses most while neither dragging nor turning the base.
+        var best = (
+            from l in Side(1)
+            from r in Side(-1)
+            where (l.From == RigPoint.BaseTop) == (r.From == RigPoint.BaseTop)
+            let drags = (l.Way + r.Way).PerpendicularTo(n).Length
+            let turns = Math.Abs((l.At.Cross(l.Way) + r.At.Cross(r.Way)).Dot(n))
+            orderby l.Score + r.Score - 2 * drags - 6 * turns descending, l.To.Anchor, l.To.T, r.To.T
+            select new { Left = l, Right = r, Drags = drags }).FirstOrDefault();
+        if (best is null || best.Drags > 0.4)
             yield break;
-        taken.Add(one.From);
-        if (one.From == RigPoint.BaseTop)
-            taken.Remove(one.From);
-        if (Best(-1, one.Way) is not { } two)
-            yield break;
+        var (one, two) = (best.Left, best.Right);
         yield return ("two straps", "Two straps, left and right", rig with
         {
             Straps = [.. rig.Straps,

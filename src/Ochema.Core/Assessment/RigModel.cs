@@ -141,6 +141,14 @@ internal sealed class RigModel
     private double WaterOnCameras(RigCase c, double speed) =>
         Waters(c, speed).Where(w => w.Slam || Builder.Position(Builder.Camera.Node).Z < w.UpTo).Sum(w => w.Pressure);
 
+    /// <summary>Force and moment at a spring of the whole rig under any load, for checks of the combinations.</summary>
+    internal (Vec3 Force, Vec3 Moment) ResponseTo(double[] load, int spring)
+    {
+        Span<double> s = stackalloc double[6];
+        System.SpringForce(Solve(load), spring, s);
+        return (new(s[0], s[1], s[2]), new(s[3], s[4], s[5]));
+    }
+
     /// <summary>Displacements in body unknowns of a case.</summary>
     public double[] Displacements(StateResponse state, CaseForces f)
     {

@@ -155,9 +155,22 @@ public sealed class RigBuilder
     /// <summary>The holds of a station, which slide together.</summary>
     public SlideGroup SlideGroup(string station) => slideGroups.TryGetValue(station, out var g) ? g : slideGroups[station] = new SlideGroup();
 
+    private readonly HashSet<string> nodeNames = [];
+    private readonly HashSet<string> elementNames = [];
+
+    /// <summary>The name itself, or with a number where two parts call theirs the same.</summary>
+    private static string Free(HashSet<string> taken, string name)
+    {
+        var free = name;
+        for (var n = 2; !taken.Add(free); n++)
+            free = $"{name}.{n}";
+        return free;
+    }
+
+    /// <summary>Adds a node; its name is made unique.</summary>
     public int Node(string id, Vec3 p)
     {
-        nodes.Add(new ModelNode(id, p.X, p.Y, p.Z));
+        nodes.Add(new ModelNode(Free(nodeNames, id), p.X, p.Y, p.Z));
         return nodes.Count - 1;
     }
 
@@ -182,7 +195,7 @@ public sealed class RigBuilder
     public int Spring(string id, int from, int? to, double[] k, double damping = 0.03)
     {
         dampings.Add(damping);
-        springs.Add(new ModelSpring(id, nodes[from].Id, k) { To = to is { } t ? nodes[t].Id : null });
+        springs.Add(new ModelSpring(Free(elementNames, id), nodes[from].Id, k) { To = to is { } t ? nodes[t].Id : null });
         return springs.Count - 1;
     }
 
@@ -192,7 +205,7 @@ public sealed class RigBuilder
     /// <summary>A line to a fixed point; returns its index.</summary>
     public int Line(string id, int from, Vec3 anchor, double axialStiffness, double pretension, bool push = false)
     {
-        lines.Add(new ModelLine(id, nodes[from].Id, axialStiffness, pretension) { Anchor = anchor.ToArray(), Push = push ? true : null });
+        lines.Add(new ModelLine(Free(elementNames, id), nodes[from].Id, axialStiffness, pretension) { Anchor = anchor.ToArray(), Push = push ? true : null });
         return lines.Count - 1;
     }
 
@@ -215,7 +228,7 @@ public sealed class RigBuilder
         for (var i = 1; i <= cut; i++)
         {
             var next = i == cut ? to : Node($"{id}-{i}", a + (double)i / cut * (b - a));
-            members.Add(new ModelMember(cut == 1 ? id : $"{id}.{i}", nodes[previous].Id, nodes[next].Id, s.Area, s.Iy, s.Iz, s.J,
+            members.Add(new ModelMember(Free(elementNames, cut == 1 ? id : $"{id}.{i}"), nodes[previous].Id, nodes[next].Id, s.Area, s.Iy, s.Iz, s.J,
                 m.YoungsModulus, m.ShearModulus, (density ?? m.Density) + (windy ? Carried(s, previous, next) : 0), up.ToArray())
             {
                 ReleaseFrom = pinned && i == 1 ? ["ry", "rz"] : null,

@@ -57,8 +57,8 @@ public class TableTests
     }
 
     [Theory] // usual machinists' table: 1/4-20 No. 7 (5.1 mm), 3/8-16 5/16 in, M6 5.0, M8 6.8
-    [InlineData("1-4-20", 0.0051)]
-    [InlineData("3-8-16", 0.00794)]
+    [InlineData("1-4-20", 0.201 * 0.0254)]
+    [InlineData("3-8-16", 5 * 0.0254 / 16)]
     [InlineData("m6", 0.0050)]
     [InlineData("m8", 0.0068)]
     public void TapDrills(string id, double drill) => Assert.Equal(drill, Stock.Find<Fastener>("fasteners", id).TapDrill, 6);

@@ -16,7 +16,7 @@ public class RigReaderTests
         var rig = RigFiles.Named(name);
         var json = StrictJson.Write(rig);
         Assert.Equal(json, StrictJson.Write(RigReader.Read(json, Catalogue.Shipped)));
-        Assert.Contains("Planning estimate", Assessment.Assessor.Assess(rig, Catalogue.Shipped, false).Verdict.Text);
+        Assert.Contains("Planning estimate", Ochema.Core.Assessment.Assessor.Assess(rig, Catalogue.Shipped, false).Verdict.Text);
     }
 
     [Theory]

@@ -1,0 +1,150 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Checks;
+using Ochema.Core.Stock;
+using Ochema.Core.Tests.Support;
+
+namespace Ochema.Core.Tests.Checks;
+
+/// <summary>Every printed working, evaluated with its own numbers, gives the use beside it: what a reader with a calculator would find.</summary>
+public class WorkingsEvaluateTests
+{
+    [Theory]
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void AWorkingGivesItsUse(string name)
+    {
+        foreach (var c in Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped, advice: false).Checks)
+        {
+            var value = new Formula(c.Working.Formula, c.Working.Terms.ToDictionary(t => t.Symbol, t => t.Value)).Value();
+            // Past 999 %, and where nothing holds at all, the use is cut.
+            var expected = double.IsNaN(value) || value > Check.MostUse ? Check.MostUse : Math.Max(0, value);
+            if (double.IsNaN(value) && c.Use == 0)
+                continue;
+            Assert.True(Math.Abs(expected - c.Use) <= 1e-6 + 1e-6 * c.Use, $"{name}, {c.Id}: “{c.Working.Formula}” gives {value:0.######}, the use is {c.Use:0.######}");
+        }
+    }
+
+    [Theory]
+    [InlineData("{a} × {c} ÷ {b}", 1.5)]
+    [InlineData("({a} + {c}) ÷ ({c} − 1)", 5)]
+    [InlineData("√({a}² + {b}²) ÷ {c}", 2.5)]
+    [InlineData("max({a}, {b}) ÷ min({a}, {c})", 2)]
+    [InlineData("|{a} − {b}|", 1)]
+    [InlineData("{c}³ × π ÷ π", 8)]
+    public void TheEvaluatorItselfCanCount(string formula, double value) =>
+        Assert.Equal(value, new Formula(formula, new Dictionary<string, double> { ["a"] = 3, ["b"] = 4, ["c"] = 2 }).Value(), 9);
+
+    /// <summary>Reads the printed formulas: + − × ÷, squares and cubes, roots, |…|, max, min, atan.</summary>
+    private sealed class Formula(string text, Dictionary<string, double> values)
+    {
+        private int at;
+
+        public double Value()
+        {
+            var v = Sum();
+            Skip();
+            Assert.True(at == text.Length, $"“{text}” is not understood at {at}");
+            return v;
+        }
+
+        private double Sum()
+        {
+            var v = Product();
+            while (true)
+                if (Take("+"))
+                    v += Product();
+                else if (Take("−"))
+                    v -= Product();
+                else
+                    return v;
+        }
+
+        private double Product()
+        {
+            var v = Power();
+            while (true)
+                if (Take("×"))
+                    v *= Power();
+                else if (Take("÷"))
+                    v /= Power();
+                else
+                    return v;
+        }
+
+        private double Power()
+        {
+            var v = Atom();
+            while (true)
+                if (Take("²"))
+                    v *= v;
+                else if (Take("³"))
+                    v = v * v * v;
+                else
+                    return v;
+        }
+
+        private double Atom()
+        {
+            if (Take("√("))
+                return Math.Sqrt(Closed());
+            if (Take("max("))
+                return Pair(Math.Max);
+            if (Take("min("))
+                return Pair(Math.Min);
+            if (Take("atan("))
+                return Math.Atan(Closed());
+            if (Take("("))
+                return Closed();
+            if (Take("|"))
+            {
+                var v = Math.Abs(Sum());
+                Assert.True(Take("|"), text);
+                return v;
+            }
+            if (Take("{"))
+            {
+                var end = text.IndexOf('}', at);
+                var name = text[at..end];
+                at = end + 1;
+                return values[name];
+            }
+            if (Take("π"))
+                return Math.PI;
+            if (Take("g"))
+                return 9.80665;
+            var digits = at;
+            while (at < text.Length && (char.IsDigit(text[at]) || text[at] == '.'))
+                at++;
+            Assert.True(at > digits, $"“{text}” is not understood at {at}");
+            return double.Parse(text[digits..at], System.Globalization.CultureInfo.InvariantCulture);
+        }
+
+        private double Closed()
+        {
+            var v = Sum();
+            Assert.True(Take(")"), $"“{text}” misses a bracket");
+            return v;
+        }
+
+        private double Pair(Func<double, double, double> of)
+        {
+            var a = Sum();
+            Assert.True(Take(","), text);
+            return of(a, Closed());
+        }
+
+        private bool Take(string what)
+        {
+            Skip();
+            if (!text.AsSpan(at).StartsWith(what))
+                return false;
+            at += what.Length;
+            return true;
+        }
+
+        private void Skip()
+        {
+            while (at < text.Length && text[at] == ' ')
+                at++;
+        }
+    }
+}
