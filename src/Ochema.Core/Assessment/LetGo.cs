@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Ochema.Core.Checks;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
@@ -10,21 +11,19 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
 {
     private readonly RigBuilder b = model.Builder;
     private readonly double speed = model.Builder.Rig.Run.Speed;
-    private readonly HashSet<int> governing = [];
+    private readonly ConcurrentDictionary<int, bool> governing = [];
     private static readonly Dictionary<string, double[]> Still = [];
 
-    /// <summary>All states with something gone, the whole rig left out.</summary>
+    /// <summary>All states with something gone, the whole rig left out. They share nothing but the factored rig, so they are worked out side by side.</summary>
     public IEnumerable<LetGoReport> All()
     {
-        foreach (var c in LetGoCases.Of(b))
-        {
-            yield return Judged(model, model.State(c.Gone), c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id)], driving, intactLimit, intactUse);
-            if (c.Kind == "hold" && b.Holds.Last(h => h.Station == "base").Id == c.Id && Pairs() is { } pair)
-                yield return pair;
-        }
-        foreach (var c in LetGoCases.Links(b))
-            yield return Link(c);
-        yield return StrapsAlone();
+        var first = LetGoCases.Of(b);
+        var tasks = first.Select(c => (Func<LetGoReport>)(() => Judged(model, model.State(c.Gone), c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id)], driving, intactLimit, intactUse)))
+            .Concat(LetGoCases.Links(b).Select(c => (Func<LetGoReport>)(() => Link(c))))
+            .Prepend(StrapsAlone).ToList();
+        var reports = SideBySide(tasks.Count, i => tasks[i]());
+        var after = first.TakeWhile(c => c.Kind == "hold").Count();
+        return [.. reports[1..(1 + after)], .. Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
     }
 
     private LetGoReport Judged(RigModel of, StateResponse state, LetGoCase c, List<Check> checks, IReadOnlyList<RigCase> cases, double? noFaster, double noBetter)
@@ -40,7 +39,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         {
             uses[check.Station] = Math.Max(use.Use, uses.GetValueOrDefault(check.Station));
             if (c.Kind == "hold" && check.Station == "base")
-                governing.Add(use.Case);
+                governing[use.Case] = true;
         }
         var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
         // A rig with a part gone is never credited with more than the whole one.
@@ -59,17 +58,14 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         var holds = b.Holds.Where(h => h.Station == "base").ToList();
         if (holds.Count < 3)
             return null;
-        var worst = (Use: -1.0, A: holds[0], B: holds[1]);
-        for (var i = 0; i < holds.Count; i++)
-            for (var j = i + 1; j < holds.Count; j++)
-            {
-                string[] gone = [holds[i].Id, holds[j].Id];
-                var state = model.State(gone);
-                var limits = new LimitSpeed(model, state, driving);
-                var use = state.Mechanism is not null ? Check.MostUse : Hardest(limits, gone);
-                if (use > worst.Use)
-                    worst = (use, holds[i], holds[j]);
-            }
+        var pairs = holds.SelectMany((h, i) => holds.Skip(i + 1).Select(o => (A: h, B: o))).ToList();
+        var uses = SideBySide(pairs.Count, i =>
+        {
+            string[] gone = [pairs[i].A.Id, pairs[i].B.Id];
+            var state = model.State(gone);
+            return state.Mechanism is not null ? Check.MostUse : Hardest(new LimitSpeed(model, state, driving), gone);
+        });
+        var worst = pairs[Array.IndexOf(uses, uses.Max())];
         var pair = new LetGoCase("two-holds", "two-holds", $"Without any two holds ({worst.A.Label} and {worst.B.Label} are the worst)", [worst.A.Id, worst.B.Id]);
         return Judged(model, model.State(pair.Gone), pair, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !pair.Gone.Contains(x.Part))], driving, intactLimit, intactUse);
     }
@@ -77,7 +73,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     private double Hardest(LimitSpeed limits, string[] gone)
     {
         var use = 0.0;
-        foreach (var c in governing)
+        foreach (var c in governing.Keys.Order())
         {
             if (limits.At(c, speed) is not { } f)
                 return Check.MostUse;
@@ -114,6 +110,13 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any() ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
         var alone = new RigModel(rig, b.Stock, holdsGone: true);
         return Judged(alone, alone.State([]), c, [.. alone.Builder.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength)], [.. driving.Where(x => !x.Dynamic)], null, 0);
+    }
+
+    private static T[] SideBySide<T>(int count, Func<int, T> of)
+    {
+        var all = new T[count];
+        Parallel.For(0, count, i => all[i] = of(i));
+        return all;
     }
 
     /// <summary>A node in the user's words.</summary>

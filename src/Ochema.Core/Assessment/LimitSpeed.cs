@@ -17,25 +17,31 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
 
 
     private const double Tolerance = 1e-3;
-    private readonly Dictionary<(int Case, double Speed), CaseForces?> forces = [];
+    private readonly Dictionary<double, (CaseForces? Forces, bool Known)[]> forces = [];
 
     /// <summary>True when some case at this speed has no equilibrium.</summary>
-    public bool Unstable(double speed) => state.Mechanism is not null || cases.Select((_, i) => i).Any(i => At(i, speed) is null);
+    public bool Unstable(double speed) => state.Mechanism is not null || Enumerable.Range(0, cases.Count).Any(i => At(i, speed) is null);
 
-    public CaseForces? At(int c, double speed)
+    /// <summary>The forces of a case at a speed, worked out when first asked for; null where it has no equilibrium.</summary>
+    public CaseForces? At(int c, double speed) => At(Known(speed), c, speed);
+
+    private (CaseForces? Forces, bool Known)[] Known(double speed) => forces.TryGetValue(speed, out var known) ? known : forces[speed] = new (CaseForces?, bool)[cases.Count];
+
+    private CaseForces? At((CaseForces? Forces, bool Known)[] known, int c, double speed)
     {
-        if (!forces.TryGetValue((c, speed), out var f))
-            forces[(c, speed)] = f = model.Forces(state, cases[c], speed);
-        return f;
+        if (!known[c].Known)
+            known[c] = (model.Forces(state, cases[c], speed), true);
+        return known[c].Forces;
     }
 
     /// <summary>Highest use of the checks over all cases at a speed, as it counts in a verdict.</summary>
     public Worst At(IReadOnlyList<Check> checks, double speed)
     {
         var worst = new Worst(-1, null, null);
+        var known = Known(speed);
         for (var c = 0; c < cases.Count; c++)
         {
-            if (At(c, speed) is not { } f)
+            if (At(known, c, speed) is not { } f)
                 return new Worst(Check.MostUse, null, cases[c]);
             foreach (var check in checks)
                 if ((c == 0 || !check.Fixed) && check.Counts(check.Use(f)) is var use && use > worst.Use)
@@ -45,14 +51,20 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     }
 
     /// <summary>Each check's highest use at a speed and the case it comes from; every case must have an equilibrium.</summary>
-    public (double Use, int Case)[] Each(IReadOnlyList<Check> checks, double speed) => [.. checks.Select(check =>
+    public (double Use, int Case)[] Each(IReadOnlyList<Check> checks, double speed)
     {
-        var worst = (Use: -1.0, Case: 0);
-        for (var c = 0; c < (check.Fixed ? 1 : cases.Count); c++)
-            if (check.Use(At(c, speed)!) is var use && use > worst.Use)
-                worst = (use, c);
+        var known = Known(speed);
+        var worst = new (double Use, int Case)[checks.Count];
+        Array.Fill(worst, (-1, 0));
+        for (var c = 0; c < cases.Count; c++)
+        {
+            var f = At(known, c, speed)!;
+            for (var i = 0; i < worst.Length; i++)
+                if ((c == 0 || !checks[i].Fixed) && checks[i].Use(f) is var use && use > worst[i].Use)
+                    worst[i] = (use, c);
+        }
         return worst;
-    })];
+    }
 
     /// <summary>Lowest speed at which any of the checks reaches the target (100 % unless said), m/s; null when none does.</summary>
     /// <param name="near">A speed to begin at: the design speed.</param>
@@ -77,26 +89,41 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             var pair = worst;
             if (pair.Check is null)
                 return (BracketStability(high), pair);
-            var caseIndex = cases.ToList().IndexOf(pair.Case!);
-            double Use(double v) => At(caseIndex, v) is { } f ? pair.Check.Use(f) : Check.MostUse;
-            var (lo, hi) = (0.0, high);
-            // Bisection with a secant in V²: uses are near straight in it.
-            for (var i = 0; i < 40 && hi - lo > 1e-4 * hi; i++)
-            {
-                var (ul, uh) = (Use(lo), Use(hi));
-                var secant = Math.Sqrt(Math.Max(0, lo * lo + (hi * hi - lo * lo) * Math.Clamp((target - ul) / (uh - ul), 0.02, 0.98)));
-                var mid = i % 3 == 2 ? 0.5 * (lo + hi) : secant;
-                if (Use(mid) >= target)
-                    hi = mid;
-                else
-                    lo = mid;
-            }
-            high = hi;
+            var caseIndex = IndexOf(pair.Case!);
+            high = Bracket(v => At(caseIndex, v) is { } f ? pair.Check.Use(f) : Check.MostUse, high, target);
             worst = At(checks, high);
             if (worst.Use <= target + Tolerance)
                 return (high, pair);
         }
         return (high, worst);
+    }
+
+    private int IndexOf(RigCase c)
+    {
+        for (var i = 0; i < cases.Count; i++)
+            if (cases[i] == c)
+                return i;
+        return -1;
+    }
+
+    /// <summary>Lowest speed up to <paramref name="high"/> at which a use has reached the target, from above. Uses are near straight in V²: secants in it, halved when they creep.</summary>
+    private static double Bracket(Func<double, double> use, double high, double target)
+    {
+        var (lo, hi) = (0.0, high);
+        var (ul, uh) = (use(lo), use(hi));
+        for (var i = 0; i < 40 && hi - lo > 1e-4 * hi; i++)
+        {
+            var share = Math.Clamp((target - ul) / (uh - ul), 0.0, 1.0);
+            // A little past the crossing, to either side in turn, so that both ends close in.
+            share = Math.Clamp(share + (i % 2 == 0 ? 1e-5 : -1e-5), 0.002, 0.998);
+            var mid = i % 3 == 2 ? 0.5 * (lo + hi) : Math.Sqrt(Math.Max(0, lo * lo + (hi * hi - lo * lo) * share));
+            var at = use(mid);
+            if (at >= target)
+                (hi, uh) = (mid, at);
+            else
+                (lo, ul) = (mid, at);
+        }
+        return hi;
     }
 
     private double BracketStability(double high)

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Ochema.Core.Checks;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
@@ -16,7 +17,7 @@ internal sealed class RigModel
     private readonly EnvelopeMatrix factor;
     private readonly double[][] loads;
     private readonly double[][] unit;
-    private readonly Dictionary<string, StateResponse> states = [];
+    private readonly ConcurrentDictionary<string, StateResponse> states = [];
     private readonly List<(int Yaw, double? Diameter)> windLoads = [];
     private readonly List<Dictionary<int, Vec3>> memberLoads = [];
     private readonly double density;
@@ -82,10 +83,7 @@ internal sealed class RigModel
     /// <summary>The state with these springs and lines (ids) gone.</summary>
     public StateResponse State(IReadOnlyList<string> without)
     {
-        var key = string.Join('\n', without);
-        if (!states.TryGetValue(key, out var s))
-            states[key] = s = Mechanism is { } m ? StateResponse.Free(m) : Without(without);
-        return s;
+        return states.GetOrAdd(string.Join('\n', without), _ => Mechanism is { } m ? StateResponse.Free(m) : Without(without));
     }
 
     /// <summary>Dynamic pressure at a travel speed, Pa: ½ρ(V·z + head wind + gust)².</summary>
