@@ -84,13 +84,34 @@ public sealed class ApiTests : IDisposable
     [Fact]
     public async Task BadDocumentsAreNamedByPath()
     {
-        var r = await host.Client.PostAsync("/api/assess", Host.Json(Host.DemoDocument().Replace("\"slack\":0.15", "\"slack\":-3")));
+        var r = await host.Client.PostAsync("/api/assess", Host.Json(System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(), "\"slack\":[0-9.]+", "\"slack\":-3")));
         Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
         Assert.Equal("application/problem+json", r.Content.Headers.ContentType!.MediaType);
         var problem = await r.Content.ReadFromJsonAsync<JsonNode>();
         Assert.Equal("tether.slack", (string)problem!["path"]!);
         var created = await host.Client.PostAsync("/api/rigs", Host.Json("""{"document":{"schema":1}}"""));
         Assert.Equal(HttpStatusCode.BadRequest, created.StatusCode);
+    }
+
+    [Fact]
+    public async Task NoRunIsFasterThanItsHost()
+    {
+        var car = (await host.Get("/api/hosts")).AsArray().First(h => (string)h!["kind"]! == "car")!;
+        var fast = System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(), "\"speed\":[0-9.]+", $"\"speed\":{(double)car["topSpeed"]! + 1}");
+        var r = await host.Client.PostAsync("/api/assess", Host.Json(fast));
+        Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
+        Assert.Equal("run.speed", (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+    }
+
+    [Fact]
+    public async Task WhatBuildersAskTheOtherWayRoundIsAnswered()
+    {
+        var answers = await (await host.Client.PostAsync("/api/inverse", Host.Json($$"""{"document":{{Host.DemoDocument(1)}},"atMost":1}"""))).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.Contains(answers!.AsArray(), a => (string)a!["title"]! == "Greatest payload" && (double)a["value"]! > (double)a["now"]!);
+        Assert.Contains(answers!.AsArray(), a => (string)a!["station"]! == "reach" && (string)a["dimension"]! == "length");
+        var bad = await host.Client.PostAsync("/api/inverse", Host.Json($$"""{"document":{{Host.DemoDocument(1)}},"atMost":3}"""));
+        Assert.Equal("atMost", (string)(await bad.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+        Assert.Equal(HttpStatusCode.BadRequest, bad.StatusCode);
     }
 
     [Fact]

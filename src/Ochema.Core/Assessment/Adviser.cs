@@ -37,8 +37,20 @@ public static class Adviser
     /// <summary>The other kinds and sizes for a station, each computed.</summary>
     public static IReadOnlyList<Change> Alternatives(RigDocument rig, string station, Catalogue stock)
     {
+        if (station == "tether")
+            return [.. Tethers(rig, stock)];
         var now = Assessor.Quick(rig, stock, modes: false);
         return [.. Judge(stock, Try(rig, stock, Instead.Of(rig, station, stock), now).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(24))];
+    }
+
+    /// <summary>The best tether for each place that one can be tied to.</summary>
+    private static IEnumerable<Change> Tethers(RigDocument rig, Catalogue stock)
+    {
+        var b = new RigBuilder(rig, stock);
+        foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"), (TetherPoint.SecondCamera, "camera-2", "the second camera"), (TetherPoint.Head, "head", "the head"), (TetherPoint.Reach, "reach", "the reach") })
+            if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station)) is { } plan
+                && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock) is { } change)
+                yield return change;
     }
 
     /// <summary>What another document would give against this one; null when it does not fit.</summary>

@@ -31,7 +31,7 @@ public static class Assessor
             Flags = [.. reports.Where(r => r.LimitSpeed is not null).Select(r => new SpeedFlag(r.Id, r.Station, r.Title, r.LimitSpeed!.Value)).OrderBy(f => f.Speed).ThenBy(f => f.Check, StringComparer.Ordinal)],
             LetGo = judged.LetGo,
             Frequencies = frequencies,
-            Picture = Rocking.Of(frequencies, rig, sharpness),
+            Picture = Rocking.Of(frequencies, rig),
             Sharpness = sharpness,
             Retentions = judged.Retentions,
             Straps = StrapPull.Runs(b),

@@ -74,8 +74,8 @@ public sealed record LetGoReport(
 /// <param name="Force">N, host axes.</param>
 public sealed record LoadArrow(string Label, double[] At, double[] Force);
 
-/// <summary>How the mount rocks, as a sentence of advice. Whether the picture is sharp is said by the pixel numbers alone; the word here is theirs.</summary>
-public sealed record PictureReport(Verdict Word, double? FirstFrequency, string Text);
+/// <summary>How the mount rocks, as a sentence of advice. Whether the picture is sharp is said by the pixel numbers alone.</summary>
+public sealed record PictureReport(double? FirstFrequency, string Text);
 
 /// <summary>A separable piece, what independently keeps it, and what catches it when that lets go.</summary>
 /// <param name="Station">Spine row it belongs to.</param>

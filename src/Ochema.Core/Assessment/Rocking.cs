@@ -19,11 +19,10 @@ internal static class Rocking
     /// <summary>Below this share of the band's lowest a soft mount stands still while the host moves (common practice, no source).</summary>
     private const double FloatsBelow = 0.5;
 
-    public static PictureReport Of(IReadOnlyList<double> frequencies, RigDocument rig, PictureWords picture)
+    public static PictureReport Of(IReadOnlyList<double> frequencies, RigDocument rig)
     {
-        var word = picture.Word switch { Sharp.Sharp => Verdict.Holds, Sharp.Soft => Verdict.Tight, _ => Verdict.LetsGo };
         if (frequencies.Count == 0)
-            return new(Verdict.LetsGo, null, "It can move freely; there is no steady picture.");
+            return new(null, "It can move freely; there is no steady picture.");
         var f = frequencies[0];
         var band = HostLibrary.Find(rig.Host)!.Shake.Band;
         var most = $"{band.Label} at {band.Low:0} to {band.High:0} Hz";
@@ -34,6 +33,6 @@ internal static class Rocking
             : f < Near * band.High ? $"{rocks}, within reach of {most}: {(rig.Site.Form == SiteForm.Hand ? "a shorter one, or hands wider apart, lifts it." : rig.Braces.Count > 1 ? "shorter or stiffer lifts it." : "braces both ways lift it.")}"
             : f < Clear * band.High ? $"{rocks}, above {most} but not clear of it."
             : $"{rocks}, clear of {most}.";
-        return new(word, f, text);
+        return new(f, text);
     }
 }

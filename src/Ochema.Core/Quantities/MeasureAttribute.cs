@@ -20,6 +20,9 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
     /// <summary>Only for sites of these forms (comma-separated); empty for all.</summary>
     public string Forms { get; init; } = "";
 
+    /// <summary>The question builders ask of it, as "Greatest height": more of it is wanted and costs strength; empty for all others.</summary>
+    public string Greatest { get; init; } = "";
+
     /// <summary>True when leaving it empty means "use the catalogue value".</summary>
     public bool Measured { get; init; }
 }

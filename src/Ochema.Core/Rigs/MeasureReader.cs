@@ -1,5 +1,6 @@
 using System.Reflection;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 
@@ -30,10 +31,15 @@ public static class MeasureReader
     }
 
     /// <summary>A copy of a kind with another catalogue row.</summary>
-    public static Kind WithChoice(Kind kind, PropertyInfo property, string id)
+    public static Kind WithChoice(Kind kind, PropertyInfo property, string id) => With(kind, property, id);
+
+    /// <summary>A copy of a kind with another measurement, SI.</summary>
+    public static Kind WithMeasure(Kind kind, PropertyInfo property, double value) => With(kind, property, value);
+
+    private static Kind With(Kind kind, PropertyInfo property, JsonNode value)
     {
         var copy = JsonSerializer.SerializeToNode(kind, kind.GetType(), StrictJson.Options)!.AsObject();
-        copy[JsonNamingPolicy.CamelCase.ConvertName(property.Name)] = id;
+        copy[JsonNamingPolicy.CamelCase.ConvertName(property.Name)] = value;
         return (Kind)copy.Deserialize(kind.GetType(), StrictJson.Options)!;
     }
 

@@ -23,6 +23,7 @@ internal static class ComputeApi
         app.MapPost("/api/tap/calibrate", Calibrate).Accepts<CalibrateRequest>("application/json").Produces<Calibration>().ProducesProblem(400);
         app.MapPost("/api/schools", Schools).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<School>>().ProducesProblem(400);
         app.MapPost("/api/alternatives", Alternatives).Accepts<AlternativesRequest>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
+        app.MapPost("/api/inverse", Inverse).Accepts<InverseRequest>("application/json").Produces<IReadOnlyList<InverseAnswer>>().ProducesProblem(400);
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
     }
 
@@ -61,6 +62,15 @@ internal static class ComputeApi
         var ask = StrictJson.Read<AlternativesRequest>(body);
         RigReader.Check(ask.Document, Catalogue.Shipped);
         return Task.FromResult(Results.Text(StrictJson.Write(Adviser.Alternatives(ask.Document, ask.Station, Catalogue.Shipped)), "application/json"));
+    });
+
+    private static Task<IResult> Inverse(HttpRequest request) => Problems.Reading(request, body =>
+    {
+        var ask = StrictJson.Read<InverseRequest>(body);
+        RigReader.Check(ask.Document, Catalogue.Shipped);
+        if (ask.AtMost is not (>= 0.2 and <= 1))
+            throw new DocumentException("atMost", "is not between 0.2 and 1");
+        return Task.FromResult(Results.Text(StrictJson.Write(Core.Assessment.Inverse.Of(ask.Document, Catalogue.Shipped, ask.AtMost)), "application/json"));
     });
 
     private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, T> compute) => Problems.Reading(request, body =>

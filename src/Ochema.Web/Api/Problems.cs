@@ -14,7 +14,7 @@ internal static class Problems
 
     public static IResult BadDocument(DocumentException e) => Of(400, "The document cannot be read", e.Reason, e.Path);
 
-    /// <summary>Reads the request's body and computes; what cannot be read is a 400 with its path, what cannot be computed a 422.</summary>
+    /// <summary>Reads the request's body and computes; what cannot be read is a 400 with its path. Whatever can be read is judged.</summary>
     public static async Task<IResult> Reading(HttpRequest request, Func<string, Task<IResult>> use)
     {
         try
@@ -35,11 +35,6 @@ internal static class Problems
         catch (BadHttpRequestException e)
         {
             return Of(e.StatusCode, "The request cannot be read", e.Message);
-        }
-        catch (Exception e) when (e is ArithmeticException or ArgumentException or InvalidOperationException or IndexOutOfRangeException or KeyNotFoundException)
-        {
-            request.HttpContext.RequestServices.GetRequiredService<ILoggerFactory>().CreateLogger("Ochema").LogError(e, "A document could not be computed");
-            return Of(422, "Cannot be computed", "The numbers of this document are outside what can be computed.");
         }
     }
 

@@ -8,7 +8,7 @@ internal static class QuantitiesApi
 {
     public static void Map(IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/units", () => Results.Json(new UnitsReport(Units.Display))).Produces<UnitsReport>();
+        app.MapGet("/api/units", () => Results.Json(new UnitsReport(Units.Display, Drills.InchDrills))).Produces<UnitsReport>();
         app.MapPost("/api/quantities", Parse).Accepts<QuantityRequest>("application/json").Produces<ParsedQuantity>().ProducesProblem(400);
     }
 

@@ -33,8 +33,12 @@ public sealed record QuantityRequest(string Text, Dimension Dimension, UnitSyste
 /// <summary>The rig and the station to try other things at.</summary>
 public sealed record AlternativesRequest(RigDocument Document, string Station);
 
+/// <summary>A rig and the highest use allowed, 0.2…1: what sizes, weights and holds stay within it.</summary>
+public sealed record InverseRequest(RigDocument Document, double AtMost = Judge.TightFrom);
+
 /// <summary>All that the interface needs to print and name things.</summary>
-public sealed record UnitsReport(IReadOnlyList<DisplayUnit> Display);
+/// <param name="Drills">Inch drills, smallest first: names and diameters, m.</param>
+public sealed record UnitsReport(IReadOnlyList<DisplayUnit> Display, IReadOnlyList<Drill> Drills);
 
 /// <summary>A phone's log as text; units that are given beat what is recognised.</summary>
 public sealed record LogRequest(string Text, Core.Proving.LogTime? TimeUnit = null, Core.Proving.LogAcceleration? AccelerationUnit = null);

@@ -27,16 +27,19 @@ internal static class AssessCommand
     {
         static string Word(Verdict v) => v switch { Verdict.Holds => "holds", Verdict.Tight => "tight", _ => "lets go" };
         static string Text(string t) => QuantityText.Print(t, UnitSystem.Metric);
-        static string Speed(double? v) => v is { } s ? QuantityFormatter.Format(s, Dimension.Speed, UnitSystem.Metric) : "none below 252 km/h";
+        string Kmh(double v) => QuantityFormatter.Format(v, Dimension.Speed, UnitSystem.Metric);
+        string Speed(double? v) => v is { } s ? Kmh(s) : $"none up to {Kmh(r.TopSpeed)}";
         o.WriteLine($"{Word(r.Verdict.Word).ToUpperInvariant()}, limit speed {Speed(r.Verdict.LimitSpeed)}");
         o.WriteLine(Text(r.Verdict.Text));
         foreach (var s in r.Stations)
             o.WriteLine($"  {s.Label,-8}{Text(s.Part),-58}{s.Use,6:P0}  {Word(s.Verdict),-8}{s.Says}");
         o.WriteLine("Limit speeds: " + string.Join("; ", r.Flags.Take(6).Select(f => $"{Speed(f.Speed)} {f.Title.ToLowerInvariant()}")));
         foreach (var l in r.LetGo)
-            o.WriteLine($"  {l.Title,-30}{l.Use,6:P0}  {Word(l.Verdict),-8}{Speed(l.LimitSpeed),-22}{l.Says}");
+            o.WriteLine($"  {l.Title,-30}{l.Use,6:P0}  {Word(l.Verdict),-8}{Speed(l.LimitSpeed),-22}{Text(l.Says)}");
         o.WriteLine("Frequencies: " + string.Join(", ", r.Frequencies.Select(f => $"{f:0.0}")) + " Hz");
         o.WriteLine(Text(r.Picture.Text));
+        foreach (var k in r.Retentions)
+            o.WriteLine($"{k.Piece}: kept by {k.Has} of {k.Needs}{(k.Has < k.Needs ? $"; {Text(k.Add)}" : "")}");
         o.WriteLine($"{Word(r.Knock.Word)}: {Text(r.Knock.Text)} ({r.Knock.Use:P0})");
         foreach (var f in r.Findings)
             o.WriteLine("! " + Text(f.Text));

@@ -2,7 +2,11 @@
   import type { Schemas } from '../api/client';
   import { percent, quantity } from './quantity';
 
-  let { working, use }: { working: Schemas['Working']; use: number } = $props();
+  let {
+    working,
+    use,
+    loads = [],
+  }: { working: Schemas['Working']; use: number; loads?: readonly Schemas['LoadShare'][] } = $props();
 
   /** The formula cut at its symbols, so that it can be printed with letters and with numbers. */
   let pieces = $derived(
@@ -30,6 +34,21 @@
       <dd class="text-right font-semibold whitespace-nowrap">{quantity(t.value, t.dimension)}</dd>
     {/each}
   </dl>
+  {#if loads.length}
+    <table class="mt-1.5 w-full text-xs tabular-nums">
+      <caption class="text-quiet text-left">What loads it in this case</caption>
+      <thead class="sr-only"><tr><th>from</th><th>force</th><th>moment</th></tr></thead>
+      <tbody>
+        {#each loads as l (l.label)}
+          <tr>
+            <th class="text-left font-normal">{l.label}</th>
+            <td class="text-right">{quantity(l.force, 'force')}</td>
+            <td class="text-right">{quantity(l.moment, 'torque')}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
   <p class="text-quiet mt-1.5 text-xs">Method: {working.method}.</p>
   {#if working.notCovered}<p class="text-quiet text-xs">Not covered: {working.notCovered}</p>{/if}
 </div>

@@ -28,6 +28,12 @@ export function fromUnit(shown: number, dimension: Dimension) {
   return u ? (shown + u.offset) * u.factor : shown;
 }
 
+/** The inch drill nearest to a size: drills are named, never rounded to a ruler's sixteenths. */
+function inchDrill(si: number) {
+  return catalogue.drills.reduce((best, d) => (Math.abs(d.diameter - si) < Math.abs(best.diameter - si) ? d : best))
+    .name;
+}
+
 /** Number without its unit. */
 export function number(si: number, dimension: Dimension) {
   const u = unitOf(dimension);
@@ -39,6 +45,7 @@ export function number(si: number, dimension: Dimension) {
 
 /** Number and unit. */
 export function quantity(si: number, dimension: Dimension) {
+  if (dimension === 'drill' && settings.system === 'inch') return inchDrill(si);
   const symbol = unitOf(dimension)?.symbol ?? '';
   return symbol ? `${number(si, dimension)} ${symbol}` : number(si, dimension);
 }
@@ -51,6 +58,10 @@ export function difference(si: number, dimension: Dimension) {
 
 export const percent = (use: number) => (use >= 9.99 ? '> 999 %' : `${Math.round(use * 100)} %`);
 
+/** A limit speed, or how fast the host goes where there is none up to that. */
+export const limitText = (limit: number | null | undefined, hostId: string) =>
+  limit == null ? `past ${quantity(catalogue.host(hostId)?.topSpeed ?? 0, 'speed')}` : quantity(limit, 'speed');
+
 /** Texts of the server carry quantities as {speed:12.5}. */
 export function fill(text: string) {
   return text.replace(/\{([a-z]+):([-+0-9.eE]+)\}/g, (_, name: string, value: string) => {
@@ -61,5 +72,8 @@ export function fill(text: string) {
 
 /** The three words, as printed. */
 export const words = { holds: 'holds', tight: 'tight', 'lets-go': 'lets go' } as const;
+
+/** Inside a sentence: names of alloys and threads keep their capitals. */
+export const uncapital = (s: string) => (/^[A-Z][a-z]/.test(s) ? s.charAt(0).toLowerCase() + s.slice(1) : s);
 
 export const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);

@@ -1,15 +1,8 @@
 <script lang="ts">
-  import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
   import Alternatives from './Alternatives.svelte';
 
   let { session }: { session: RigSession } = $props();
-
-  function tether() {
-    const anchor = catalogue.host(session.doc.host)!.anchors[0]!.id;
-    session.setPath('tether', { stock: 'wire-3', slack: 0.15, to: { anchor, t: 0.3 } });
-    session.selected = 'tether';
-  }
 
   /** A second, small camera under or beside the first, to be changed from there. */
   function second() {
@@ -32,7 +25,4 @@
   <h3 class="text-quiet mt-4 text-xs font-normal">Second camera</h3>
   <button class="btn btn-sm border-rule mt-1" onclick={second}>A second camera on the same base</button>
 {/if}
-{#if !session.doc.tether}
-  <h3 class="text-quiet mt-4 text-xs font-normal">Tether</h3>
-  <button class="btn btn-sm border-rule mt-1" onclick={tether}>Tether the camera to the host</button>
-{/if}
+<Alternatives {session} station="tether" title="Tethers" />

@@ -8,12 +8,16 @@
   let basis = $state.raw<RigDocument | null>(null);
   let problem = $state('');
 
+  let shownFor = '';
+
   $effect(() => {
     const [document, at] = [session.doc, station];
+    // Another station's list never stands under this one's heading.
+    if (at !== shownFor) [changes, shownFor] = [null, at];
     const timer = setTimeout(async () => {
       try {
         const answer = await ask(api.POST('/api/alternatives', { body: { document, station: at } }));
-        if (document === session.doc) [changes, basis, problem] = [answer, document, ''];
+        if (document === session.doc && at === station) [changes, basis, problem] = [answer, document, ''];
       } catch (e) {
         problem = e instanceof ApiError ? e.message : 'These could not be computed.';
       }

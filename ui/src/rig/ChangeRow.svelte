@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Change } from '../api/client';
-  import { difference, percent, quantity, words } from '../parts/quantity';
+  import { difference, fill, limitText, percent, quantity, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
 
   /** Stale: computed for a document that has changed since; it would undo that change. */
@@ -18,9 +18,9 @@
     disabled={stale}
     onclick={take}
   >
-    <span class="font-semibold">{change.title}</span>
+    <span class="font-semibold">{fill(change.title)}</span>
     <b class="word-{change.verdict} text-right">
-      {change.limitSpeed == null ? `over ${quantity(70, 'speed')}` : quantity(change.limitSpeed, 'speed')}
+      {limitText(change.limitSpeed, session.doc.host)}
     </b>
     <span class="text-quiet text-xs">
       {words[change.verdict]}, {percent(change.use)} used{#if change.firstFrequency}

@@ -25,10 +25,15 @@
           <span
             >{c.title}{#if c.case}<span class="text-quiet text-xs">, {c.case}</span>{/if}</span
           >
-          <b class="word-{c.verdict} shrink-0">{percent(c.use)}</b>
+          {#if c.sort === 'tightening' && c.use <= 1}
+            <span class="text-quiet shrink-0">tightened to {percent(c.use)}</span>
+          {:else}<b class="word-{c.verdict} shrink-0">{percent(c.use)}</b>{/if}
         </span>
-        <UseBar use={c.use} verdict={c.verdict} />
-        {#if c.verdict !== 'holds' || c.limitSpeed != null}
+        {#if c.sort !== 'tightening' || c.use > 1}<UseBar use={c.use} verdict={c.verdict} />{/if}
+        {#if c.sort === 'service' && c.use > 1}
+          <span class="text-xs"><b class="word-tight">Tight</b>: it keeps its hold, but flexes, marks or stiffens.</span
+          >
+        {:else if c.verdict !== 'holds' || c.limitSpeed != null}
           <span class="text-xs">
             <b class="word-{c.verdict}">{capital(words[c.verdict])}</b>{#if c.limitSpeed != null}<span
                 class="text-quiet"
@@ -38,7 +43,7 @@
           </span>
         {/if}
       </button>
-      {#if open === c.id}<Working working={c.working} use={c.use} />{/if}
+      {#if open === c.id}<Working working={c.working} use={c.use} loads={c.loads} />{/if}
     </div>
   {:else}
     <p class="text-quiet text-sm">Carries no load of its own.</p>

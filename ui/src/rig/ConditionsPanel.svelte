@@ -10,6 +10,7 @@
     'own-ground': 'ownGround',
     'public-way': 'publicWay',
     'on-people': 'onPeople',
+    'deep-water': 'ownGround',
   } as const;
 
   function set(name: string, value: number | undefined) {

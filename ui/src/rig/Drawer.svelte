@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Kind } from '../api/client';
-  import { capital } from '../parts/quantity';
+  import { capital, uncapital } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
   import AddPanel from './AddPanel.svelte';
@@ -13,6 +13,7 @@
   import PlaceFields from './PlaceFields.svelte';
   import RigPanel from './RigPanel.svelte';
   import SitePanel from './SitePanel.svelte';
+  import Tethers from './Tethers.svelte';
   import VersionsPanel from './VersionsPanel.svelte';
 
   let { session }: { session: RigSession } = $props();
@@ -42,7 +43,7 @@
 
   let title = $derived(
     subject
-      ? `${capital(subject.family.replace(/-2$/, ', second'))}: ${subject.kind?.label.toLowerCase() ?? ''}`
+      ? `${capital(subject.family.replace(/-2$/, ', second'))}: ${uncapital(subject.kind?.label ?? '')}`
       : 'Nothing here any more',
   );
   let swappable = $derived(subject && ['base', 'reach', 'isolator', 'head', 'camera'].includes(subject.family));
@@ -51,7 +52,6 @@
     const s = session.selected;
     if (!subject) return;
     if (subject.family.endsWith('-2')) session.setPath('second', undefined);
-    else if (subject.family === 'tether') session.setPath('tether', undefined);
     else {
       const list = subject.family === 'brace' ? session.doc.braces! : session.doc.straps!;
       session.setPath(
@@ -79,6 +79,9 @@
   {:else if session.selected === 'site'}
     <SitePanel {session} />
     <Checks {session} />
+  {:else if session.selected === 'tether'}
+    <Tethers {session} />
+    <Checks {session} />
   {:else if subject}
     <h2 class="text-lg leading-tight">{title}</h2>
     {#if describe(subject.kind)}<p class="text-quiet mt-0.5 text-sm">{describe(subject.kind)}</p>{/if}
@@ -90,7 +93,7 @@
     {#if subject.kind?.caution}
       <p class="border-tight mt-2 border-l-3 pl-2 text-sm">{subject.kind.caution}</p>
     {/if}
-    {#if ['brace', 'strap', 'tether'].includes(subject.family) || subject.family.endsWith('-2')}
+    {#if ['brace', 'strap'].includes(subject.family) || subject.family.endsWith('-2')}
       <button class="btn btn-xs border-rule mt-2" onclick={remove}
         >Take this {subject.family.endsWith('-2') ? 'second camera' : subject.family} away</button
       >

@@ -21,17 +21,25 @@
     onset?: (path: string, value: unknown) => void;
     /** Choices may be left to the catalogue. */
     optionalChoices?: boolean;
+    /** How many letters the sketches above have used. */
+    first?: number;
   }
-  let { session, kind, value, path, form, onset, optionalChoices = false }: Props = $props();
+  let { session, kind, value, path, form, onset, optionalChoices = false, first = 0 }: Props = $props();
 
+  const ALL = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
   const at = (name: string) => (path ? `${path}.${name}` : name);
   const part = (name: string) => value[name] as Record<string, unknown> & { kind?: string };
   const set = (name: string, v: unknown) => (onset ? onset(at(name), v) : session.setPath(at(name), v));
-  let fields = $derived((kind?.fields ?? []).filter((f) => !f.forms || !form || f.forms.includes(form)));
+  let hostKind = $derived(catalogue.host(session.doc.host)?.kind ?? '');
+  let fields = $derived(
+    (kind?.fields ?? []).filter(
+      (f) => (!f.forms || !form || f.forms.includes(form)) && (!f.hosts || f.hosts.includes(hostKind)),
+    ),
+  );
   /** Letters of the sketch's dimensions, in the order of the fields. */
   let letters = $derived.by(() => {
     const drawn = new Set([...(kind?.sketch ?? '').matchAll(/dim (\w+)/g)].map((m) => m[1]!));
-    return Object.fromEntries(fields.filter((f) => drawn.has(f.name)).map((f, i) => [f.name, 'ABCDEFGHIJ'[i]!]));
+    return Object.fromEntries(fields.filter((f) => drawn.has(f.name)).map((f, i) => [f.name, ALL[first + i]!]));
   });
   const choices = (list: readonly { id: string; label: string }[]) =>
     optionalChoices ? [{ id: '', label: 'the usual' }, ...list] : list;
@@ -67,6 +75,7 @@
       kind={catalogue.kind('hold', holdKind)}
       value={part(f.name)}
       path={at(f.name)}
+      first={first + Object.keys(letters).length}
       onset={onset && ((p, v) => onset(p, v))}
     />
   {:else}

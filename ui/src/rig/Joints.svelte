@@ -51,7 +51,7 @@
       <dd class="text-right">{quantity(j.engagement, 'length')}, {quantity(j.wanted, 'length')}</dd>
       <dt>Drill: clearance{j.tapDrill > 0 ? ', tap' : ''}</dt>
       <dd class="text-right">
-        {quantity(j.clearance, 'length')}{#if j.tapDrill > 0}, {quantity(j.tapDrill, 'length')}{/if}
+        {quantity(j.clearance, 'drill')}{#if j.tapDrill > 0}, {quantity(j.tapDrill, 'drill')}{/if}
       </dd>
       <dt>Preload it keeps</dt>
       <dd class="text-right">{quantity(j.preload, 'force')}</dd>

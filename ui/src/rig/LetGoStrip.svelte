@@ -1,12 +1,17 @@
 <script lang="ts">
-  import { capital, words } from '../parts/quantity';
+  import { capital, fill, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
   let cases = $derived(session.report!.letGo);
 
   /** The heading says "lets go" already: the chip names the part only. */
-  const short = (title: string) => capital(title.replace(/^Without (the )?/, ''));
+  const short = (title: string) =>
+    capital(
+      fill(title)
+        .replace(/^Without (the )?/, '')
+        .replace(/ \(.*\)$/, ''),
+    );
 </script>
 
 <div class="absolute inset-x-3 bottom-2">
@@ -19,6 +24,7 @@
         role="option"
         aria-selected={session.letGo === i}
         data-letgo={c.id}
+        title={c.says ? fill(`${c.title}: ${c.says}`) : undefined}
         class="rounded-sm border px-1.5 py-0.5 text-xs whitespace-nowrap {session.letGo === i
           ? 'border-base-content bg-base-100 outline-base-content outline-1'
           : 'border-rule bg-base-100/85'}"

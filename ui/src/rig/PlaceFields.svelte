@@ -1,8 +1,9 @@
 <script lang="ts">
   import ChoiceField from '../parts/ChoiceField.svelte';
+  import { quantity } from '../parts/quantity';
   import QuantityField from '../parts/QuantityField.svelte';
   import { catalogue } from '../state/catalogue.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { RIG_BASE, type RigSession } from '../state/session.svelte';
 
   /** Where a part stands on the host: two positions on a panel, or a closed point and how far along it. */
   let {
@@ -20,6 +21,7 @@
   let at = $derived((family === 'brace' ? value.at : session.doc.at) as number[]);
   let end = $derived(value.to as { anchor: string; t: number } | undefined);
   let atPath = $derived(family === 'brace' ? `${path}.at` : 'at');
+  let run = $derived(family === 'strap' ? session.report!.straps.find((s) => s.id === value.id) : undefined);
   const upright = $derived(Math.abs(frame.normal[2]!) < 0.5);
 </script>
 
@@ -55,7 +57,10 @@
     label="Ends at"
     hint="something closed"
     value={end.anchor}
-    choices={host.anchors.map((a) => ({ id: a.id, label: a.name }))}
+    choices={[
+      ...host.anchors.map((a) => ({ id: a.id, label: a.name })),
+      ...(family === 'tether' ? [{ id: RIG_BASE, label: 'the base of the rig itself' }] : []),
+    ]}
     onchange={(anchor) => session.setPath(`${path}.to`, { anchor, t: end!.t })}
   />
   <QuantityField
@@ -67,4 +72,12 @@
     value={end.t}
     onchange={(t) => session.setPath(`${path}.to`, { anchor: end!.anchor, t })}
   />
+  {#if run}
+    <p class="mt-1 text-sm" data-strap-run>
+      {quantity(run.length, 'length')} long, {quantity(run.angle, 'angle')} below the panel: presses with {quantity(
+        run.presses,
+        'force',
+      )}, drags with {quantity(run.drags, 'force')}.
+    </p>
+  {/if}
 {/if}

@@ -3,6 +3,7 @@
   import type { RigSession } from '../state/session.svelte';
   import { sharpWords } from '../shake/words';
   import ChangeRow from './ChangeRow.svelte';
+  import Inverse from './Inverse.svelte';
 
   let { session }: { session: RigSession } = $props();
   let report = $derived(session.report!);
@@ -28,15 +29,12 @@
 <h3 class="mt-4">Will the picture be sharp?</h3>
 <p class="text-sm">
   <b class="word-{sharpWords[report.sharpness.word].state}">{sharpWords[report.sharpness.word].word}.</b>
-  {report.sharpness.numbers.length
-    ? `${report.sharpness.numbers.map((n) => `${n.id} ${n.pixels.toFixed(1)}`).join(', ')} px.`
-    : report.sharpness.text}
+  {#each report.sharpness.numbers as n, i (n.id)}{i ? ', ' : ''}{n.id}
+    {n.pixels.toFixed(1)} px{n.id === 'shake' ? ` (${sharpWords[n.word].word.toLowerCase()})` : ''}{:else}{report
+      .sharpness.text}{/each}.
   <a class="font-semibold underline" href="#/rig/{session.id}/shake">Why, and what to do</a>
 </p>
-<p class="text-sm">
-  <b class="word-{report.picture.word}">{capital(words[report.picture.word])}.</b>
-  {fill(report.picture.text)}
-</p>
+<p class="mt-1 text-sm">{fill(report.picture.text)}</p>
 <p class="text-quiet mt-1 text-xs">
   First frequencies: {report.frequencies.map((f) => f.toFixed(1)).join(' · ')} Hz
 </p>
@@ -58,10 +56,13 @@
   {#each report.retentions as r (r.piece)}
     <li>
       <b class={r.has < r.needs ? 'word-lets-go' : 'word-holds'}>{r.has} of {r.needs}</b>
-      {r.piece}: {r.by.join(', ')}{#if r.single}; <b>a single point</b>, caught by {r.caughtBy}{/if}
+      {r.piece}: {r.by.join(', ') || 'nothing'}{#if r.single && r.by.length}; <b>a single point</b>, caught by {r.caughtBy}{/if}
+      {#if r.has < r.needs && r.add}<span class="block font-semibold">{capital(fill(r.add))}.</span>{/if}
     </li>
   {/each}
 </ul>
+
+<Inverse {session} />
 
 {#if report.findings.length}
   <h3 class="mt-4">To know</h3>
@@ -76,7 +77,12 @@
 <ul class="text-sm">
   {#each report.parts as p, i (i)}
     <li class="flex justify-between gap-2">
-      <span>{p.name}</span><span class="text-quiet whitespace-nowrap">{quantity(p.mass, 'mass')}</span>
+      <span>{p.quantity > 1 ? `${p.quantity} × ` : ''}{fill(p.name)}</span><span
+        class="text-quiet whitespace-nowrap tabular-nums"
+        >{quantity(p.mass * p.quantity, 'mass')} · {p.price > 0
+          ? quantity(p.price * p.quantity, 'money')
+          : 'yours'}</span
+      >
     </li>
   {/each}
 </ul>

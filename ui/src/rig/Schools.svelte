@@ -1,6 +1,6 @@
 <script lang="ts">
   import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
-  import { difference, percent, quantity, words } from '../parts/quantity';
+  import { difference, limitText, percent, quantity, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
 
   /** Where practitioners disagree: each answer computed on this rig, side by side. */
@@ -49,11 +49,7 @@
             <span class="text-quiet mb-1 leading-tight">{side.says}</span>
             <span class="mt-auto">
               <b class="word-{side.change.verdict}">{words[side.change.verdict]}, {percent(side.change.use)}</b>
-              <span class="block"
-                >limit {side.change.limitSpeed == null
-                  ? `over ${quantity(70, 'speed')}`
-                  : quantity(side.change.limitSpeed, 'speed')}</span
-              >
+              <span class="block">limit {limitText(side.change.limitSpeed, session.doc.host)}</span>
               {#if side.change.firstFrequency}<span class="block"
                   >rocks at {quantity(side.change.firstFrequency, 'frequency')}</span
                 >{/if}

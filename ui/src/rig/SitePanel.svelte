@@ -66,13 +66,13 @@
     {/each}
   </ul>
 </details>
-{#if host.zones.length}
+{#if report.figure.zones.length}
   <h3 class="mt-4">Keep clear</h3>
   <p class="text-quiet text-sm">
     Drawn dashed in the scene; the rig, its swing and its loose ends are checked against them.
   </p>
   <ul class="text-sm">
-    {#each host.zones as z (z.id)}<li><b>{z.name}</b>: {z.why}</li>{/each}
+    {#each report.figure.zones as z (z.id)}<li><b>{z.name}</b>: {z.why}</li>{/each}
   </ul>
 {/if}
 

@@ -15,7 +15,7 @@
   let end = $derived.by(() => {
     const step = unit.symbol === 'mph' ? 20 : 40;
     const most = Math.max(unit.symbol === 'mph' ? 100 : 160, design * 1.25, (limit ?? 0) * 1.15);
-    return Math.min(Math.ceil(most / step) * step, Math.ceil(inUnit(70, 'speed') / 5) * 5);
+    return Math.min(Math.ceil(most / step) * step, Math.floor(inUnit(report.topSpeed, 'speed') + 0.01));
   });
   let x = $derived((v: number) => LEFT + (v / end) * (width - 2 * LEFT));
   let tickStep = $derived(unit.symbol === 'mph' ? 10 : 20);
@@ -54,13 +54,17 @@
   function to(clientX: number) {
     const box = svg.getBoundingClientRect();
     const v = Math.round(((clientX - box.left - LEFT) / (width - 2 * LEFT)) * end);
-    session.setPath('run.speed', fromUnit(Math.max(0, Math.min(end, v)), 'speed'), 'speed');
+    session.setPath('run.speed', Math.min(report.topSpeed, fromUnit(Math.max(0, Math.min(end, v)), 'speed')), 'speed');
   }
 
   function keys(e: KeyboardEvent) {
     const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[e.key];
     if (!by) return;
-    session.setPath('run.speed', fromUnit(Math.max(0, Math.min(end, Math.round(design) + by)), 'speed'), 'speed');
+    session.setPath(
+      'run.speed',
+      Math.min(report.topSpeed, fromUnit(Math.max(0, Math.min(end, Math.round(design) + by)), 'speed')),
+      'speed',
+    );
     e.preventDefault();
     e.stopPropagation();
   }
@@ -141,7 +145,7 @@
     {/if}
     {#if !flags.placed.length}
       <text x={x(end / 2)} y={BAR - 26} text-anchor="middle" font-size="13" fill="var(--quiet)">
-        Nothing gives below {quantity(fromUnit(end, 'speed'), 'speed')}, as computed
+        Nothing gives up to {quantity(fromUnit(end, 'speed'), 'speed')}, as computed
       </text>
     {/if}
     <g

@@ -77,7 +77,7 @@
           {#if s.verdict !== 'holds' && shown.kind === 'intact'}
             <span class="mt-0.5 line-clamp-2 block text-xs leading-snug">
               <b class="word-{s.verdict}">{capital(words[s.verdict])}.</b>
-              {s.says}
+              {fill(s.says)}
             </span>
           {:else if s.verdict !== 'holds' && !s.gone}
             <span class="word-{s.verdict} mt-0.5 block text-xs font-bold">{capital(words[s.verdict])}</span>

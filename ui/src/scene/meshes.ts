@@ -1,5 +1,5 @@
 import * as THREE from 'three';
-import type { Host, Shape, Verdict } from '../api/client';
+import type { Figure, Host, Shape, Verdict } from '../api/client';
 
 /** Colours of the scene, read from the theme. */
 export interface Palette {
@@ -128,9 +128,9 @@ export function hostScale(host: Host) {
 }
 
 /** Boxes that must stay free, as edges with a faint filling. */
-export function zoneGroup(host: Host, p: Palette) {
+export function zoneGroup(zones: Figure['zones'], p: Palette) {
   const group = new THREE.Group();
-  for (const z of host.zones) {
+  for (const z of zones) {
     const [low, high] = [vec(z.low), vec(z.high)];
     const geometry = new THREE.BoxGeometry(...high.clone().sub(low).toArray());
     const box = new THREE.Mesh(

@@ -93,7 +93,7 @@ export class SceneView {
 
   show(input: SceneInput, theme: string) {
     const p = palette();
-    const key = `${input.host.id}/${input.report.figure.panelId}/${theme}/${JSON.stringify(input.report.figure.frame)}`;
+    const key = `${input.host.id}/${input.report.figure.panelId}/${theme}/${JSON.stringify([input.report.figure.frame, input.report.figure.zones])}`;
     if (key !== this.lastHost) {
       this.lastHost = key;
       this.scene.clear();
@@ -103,7 +103,7 @@ export class SceneView {
       sun.position.set(3, 4, 8);
       this.car = carGroup(input.host, p, { id: input.report.figure.panelId, grid: input.report.figure.panel });
       this.scale = hostScale(input.host);
-      this.zones = zoneGroup(input.host, p);
+      this.zones = zoneGroup(input.report.figure.zones, p);
       this.controls.minDistance = 0.5 * this.scale;
       this.eye.near = 0.05 * this.scale;
       this.scene.add(new THREE.HemisphereLight(0xffffff, p.ground, 2.1), sun, this.car, this.rig, this.zones);

@@ -2,7 +2,7 @@
   import type { RigDocument, Schemas } from '../api/client';
   import FigureCard from '../figure/FigureCard.svelte';
   import Dialog from '../parts/Dialog.svelte';
-  import { quantity, words } from '../parts/quantity';
+  import { limitText, quantity, words } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
 
   interface Props {
@@ -58,9 +58,8 @@
             {#if report}
               <span class="block text-sm">
                 <b class="word-{report.verdict.word}">{words[report.verdict.word]}</b>
-                {report.verdict.limitSpeed == null
-                  ? `past ${quantity(70, 'speed')}`
-                  : `up to ${quantity(report.verdict.limitSpeed, 'speed')}`} · {recipe.minutes} min ·
+                {report.verdict.limitSpeed == null ? '' : 'up to'}
+                {limitText(report.verdict.limitSpeed, recipe.document.host)} · {recipe.minutes} min ·
                 {quantity(report.cost, 'money')}
               </span>
             {/if}

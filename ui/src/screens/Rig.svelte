@@ -41,7 +41,7 @@
 
   function speed(by: number) {
     const next = Math.max(0, Math.round((inUnit(session.doc.run.speed, 'speed') + by) / 5) * 5);
-    session.setPath('run.speed', Math.min(70, fromUnit(next, 'speed')), 'speed');
+    session.setPath('run.speed', Math.min(session.report!.topSpeed, fromUnit(next, 'speed')), 'speed');
   }
 
   function keys(e: KeyboardEvent) {

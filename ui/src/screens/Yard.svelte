@@ -3,7 +3,7 @@
   import FigureCard from '../figure/FigureCard.svelte';
   import Recipes from './Recipes.svelte';
   import Header from '../parts/Header.svelte';
-  import { capital, quantity, words } from '../parts/quantity';
+  import { capital, limitText, quantity, words } from '../parts/quantity';
   import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
 
@@ -171,7 +171,7 @@
                     <span class="word-{rig.verdict.word}">{capital(words[rig.verdict.word])}</span>
                     <span class="font-semibold">
                       {rig.verdict.limitSpeed == null
-                        ? `past ${quantity(70, 'speed')}`
+                        ? limitText(null, rig.host)
                         : rig.verdict.limitSpeed === 0
                           ? 'standing still'
                           : `${rig.verdict.word === 'lets-go' ? 'above' : 'up to'} ${quantity(rig.verdict.limitSpeed, 'speed')}`}

@@ -3,6 +3,7 @@ import { api, ask, type Host, type Kind, type Schemas } from '../api/client';
 /** What ships with the server and does not change while it runs. */
 class CatalogueState {
   units = $state.raw<Schemas['DisplayUnit'][]>([]);
+  drills = $state.raw<Schemas['Drill'][]>([]);
   hosts = $state.raw<Host[]>([]);
   kinds = $state.raw<Kind[]>([]);
   factors = $state.raw<Schemas['RequiredFactor'][]>([]);
@@ -14,7 +15,13 @@ class CatalogueState {
       ask(api.GET('/api/kinds')),
       ask(api.GET('/api/factors')),
     ]);
-    [this.units, this.hosts, this.kinds, this.factors] = [units.display, hosts, kinds, factors];
+    [this.units, this.drills, this.hosts, this.kinds, this.factors] = [
+      units.display,
+      units.drills,
+      hosts,
+      kinds,
+      factors,
+    ];
   }
 
   host(id: string) {
@@ -35,15 +42,16 @@ class CatalogueState {
       ...run,
       fields: run.fields
         .filter((f) => host.hasEngine || !f.name.startsWith('rpm'))
+        .map((f) => (f.name === 'speed' ? { ...f, maximum: host.topSpeed } : f))
         .map((f) =>
           f.name === 'road'
             ? {
                 ...f,
                 label: going.label,
                 choices:
-                  f.choices?.map((c) => ({
+                  f.choices?.slice(0, host.goings).map((c) => ({
                     ...c,
-                    label: going[c.id as 'smooth' | 'average' | 'rough'] ?? c.label,
+                    label: going[c.id as 'smooth' | 'average' | 'rough' | 'track' | 'field'] ?? c.label,
                   })) ?? null,
               }
             : f,

@@ -1,10 +1,13 @@
 import { catalogue } from './catalogue.svelte';
-import { api, ApiError, ask, type Change, type Report, type RigDocument } from '../api/client';
+import { api, ApiError, ask, type Change, type Report, type RigDocument, type Schemas } from '../api/client';
 
 const ASSESS_ADVICE_AFTER = 500;
 const SAVE_AFTER = 700;
 const RETRY_AFTER = 3000;
 const MOST_UNDO = 200;
+
+/** The end of a tether that is tied to the rig's own base instead of the host. */
+export const RIG_BASE = 'rig-base';
 
 /** What saving is doing, for the header. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
@@ -112,7 +115,9 @@ export class RigSession {
     const site = to?.sites.find((s) => s.id === siteId) ?? to?.sites[0];
     if (!to || !site) return;
     const doc = this.doc;
-    const near = (anchor: string) => (to.anchors.some((a) => a.id === anchor) ? anchor : to.anchors[0]!.id);
+    const near = (anchor: string) =>
+      anchor === RIG_BASE || to.anchors.some((a) => a.id === anchor) ? anchor : to.anchors[0]!.id;
+    const tied = (t: Schemas['Tether']) => ({ ...t, to: { ...t.to, anchor: near(t.to.anchor) } });
     this.change('site', {
       ...doc,
       host: hostId,
@@ -123,9 +128,9 @@ export class RigSession {
         .filter((b) => to.sites.some((s) => s.id === (b.site === doc.site.id ? site.id : b.site)))
         .map((b) => (b.site === doc.site.id ? { ...b, site: site.id } : b)),
       straps: doc.straps?.map((s) => ({ ...s, to: { ...s.to, anchor: near(s.to.anchor) } })),
-      ...(doc.tether
-        ? { tether: { ...doc.tether, to: { ...doc.tether.to, anchor: near(doc.tether.to.anchor) } } }
-        : {}),
+      ...(doc.tether ? { tether: tied(doc.tether) } : {}),
+      ...(doc.tethers ? { tethers: doc.tethers.map(tied) } : {}),
+      run: { ...doc.run, speed: Math.min(doc.run.speed, to.topSpeed) },
     });
   }
 

@@ -14,7 +14,7 @@ public sealed record ArticulatedArm : ReachKind
     [StockChoice("Arm", "arms")]
     public string Arm { get; init; } = "arm-11in";
 
-    [Measure("Length", Dimension.Length, 0.1, 0.8, HowTo = "foot joint to head, stretched")]
+    [Measure("Length", Dimension.Length, 0.1, 0.8, HowTo = "foot joint to head, stretched", Greatest = "Greatest length")]
     public double Length { get; init; } = 0.28;
 
     [Measure("Lower link leans", Dimension.Angle, -1.4, 1.4, HowTo = "forward from upright")]

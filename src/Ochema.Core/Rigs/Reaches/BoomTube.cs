@@ -13,10 +13,10 @@ namespace Ochema.Core.Rigs.Reaches;
     Sketch = "rect 20 62 30 5; rect 32 18 6 44; rect 32 18 74 6; dim height 22 18 22 62; dim stickOut 36 10 106 10")]
 public sealed record BoomTube : ReachKind
 {
-    [Measure("Mast height", Dimension.Length, 0.03, 2, HowTo = "base to the boom")]
+    [Measure("Mast height", Dimension.Length, 0.03, 2, HowTo = "base to the boom", Greatest = "Greatest mast height")]
     public double Height { get; init; } = 0.3;
 
-    [Measure("Stick-out", Dimension.Length, 0.03, 2.5, HowTo = "mast to the head")]
+    [Measure("Stick-out", Dimension.Length, 0.03, 2.5, HowTo = "mast to the head", Greatest = "Greatest stick-out")]
     public double StickOut { get; init; } = 0.6;
 
     [Measure("Boom turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 ahead, 90 out to the left")]

@@ -15,7 +15,7 @@ public sealed record CrossBar : ReachKind
     [Measure("Off the middle", Dimension.Length, -0.6, 0.6, HowTo = "to the left is positive")]
     public double Offset { get; init; } = 0.06;
 
-    [Measure("Height", Dimension.Length, 0.005, 0.3, HowTo = "base to the bar's top")]
+    [Measure("Height", Dimension.Length, 0.005, 0.3, HowTo = "base to the bar's top", Greatest = "Greatest height")]
     public double Height { get; init; } = 0.02;
 
     [StockChoice("Bar", "sections", Only = "flat,round,round-tube,square-tube")]

@@ -1,0 +1,37 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+  import { catalogue } from '../state/catalogue.svelte';
+  import type { RigSession } from '../state/session.svelte';
+  import Alternatives from './Alternatives.svelte';
+  import Fields from './Fields.svelte';
+  import PlaceFields from './PlaceFields.svelte';
+
+  /** All tethers of the rig: what each is tied to, where it ends, and another one. */
+  let { session }: { session: RigSession } = $props();
+  let kind = $derived(catalogue.kind('tether', 'tether'));
+  let tethers = $derived([...(session.doc.tether ? [session.doc.tether] : []), ...(session.doc.tethers ?? [])]);
+  const path = (i: number) => (session.doc.tether ? (i ? `tethers.${i - 1}` : 'tether') : `tethers.${i}`);
+
+  function remove(i: number) {
+    const left = tethers.filter((_, n) => n !== i) as Schemas['Tether'][];
+    const doc = { ...session.doc, tethers: left.slice(1) };
+    if (left.length) doc.tether = left[0]!;
+    else delete doc.tether;
+    session.change('tethers', doc);
+    if (!left.length) session.selected = 'rig';
+  }
+</script>
+
+<h2 class="text-lg leading-tight">{tethers.length > 1 ? `${tethers.length} tethers` : 'Tether'}</h2>
+{#if kind?.about}<p class="text-quiet mt-0.5 text-sm">{kind.about}</p>{/if}
+{#each tethers as t, i (i)}
+  <section class="border-rule mt-2 border-t pt-1" aria-label="Tether {i + 1}" data-tether={i}>
+    {#if tethers.length > 1}<h3>Tether {i + 1}</h3>{/if}
+    <Fields {session} {kind} value={t as unknown as Record<string, unknown>} path={path(i)} />
+    <PlaceFields {session} family="tether" path={path(i)} value={t as unknown as Record<string, unknown>} />
+    <button class="btn btn-xs border-rule mt-2" onclick={() => remove(i)}>Take this tether away</button>
+  </section>
+{:else}
+  <p class="text-quiet mt-2 text-sm">None. What falls, falls.</p>
+{/each}
+<Alternatives {session} station="tether" title="Another tether" />
