@@ -23,8 +23,25 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             .Prepend(StrapsAlone).ToList();
         var reports = SideBySide(tasks.Count, i => tasks[i]());
         var after = first.TakeWhile(c => c.Kind == "hold").Count();
+        if (first.Select((c, i) => (c, i)).FirstOrDefault(p => p.c.Kind == "holds-alone") is ({ }, var at) && reports[1 + at] is { Use: <= 1 } alone)
+            for (var i = 0; i < first.Count; i++)
+                if (first[i].Kind == "strap" && reports[1 + i].Use > 1)
+                    reports[1 + i] = Shifted(reports[1 + i], alone);
         return [.. reports[1..(1 + after)], .. Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
     }
+
+    /// <summary>
+    /// One strap gone, the others drag the base: what drags is their own pretension, which is gone once the base has slid a few millimetres. Where the
+    /// holds alone carry the run, it shifts and does not fall.
+    /// </summary>
+    private static LetGoReport Shifted(LetGoReport dragged, LetGoReport alone) => dragged with
+    {
+        Use = 1,
+        Verdict = Judge.Of(1),
+        LimitSpeed = alone.LimitSpeed,
+        Says = "it shifts until the other straps have slackened; then the holds alone carry it",
+        Uses = alone.Uses.ToDictionary(u => u.Key, u => Math.Min(1, Math.Max(u.Value, dragged.Uses.GetValueOrDefault(u.Key)))),
+    };
 
     private LetGoReport Judged(RigModel of, StateResponse state, LetGoCase c, List<Check> checks, IReadOnlyList<RigCase> cases, double? noFaster, double noBetter)
     {

@@ -106,4 +106,5 @@ public static class HostLibrary
 /// <param name="High">Largest x, y, z.</param>
 /// <param name="Why">What happens there.</param>
 /// <param name="Sight">Only to be seen through: thin rods and straps may cross it.</param>
-public sealed record KeepClear(string Id, string Name, double[] Low, double[] High, string Why, bool Sight = false);
+/// <param name="Inside">Behind the skin: nothing that hangs outside swings there.</param>
+public sealed record KeepClear(string Id, string Name, double[] Low, double[] High, string Why, bool Sight = false, bool Inside = false);

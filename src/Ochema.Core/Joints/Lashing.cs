@@ -1,3 +1,4 @@
+using Ochema.Core.Checks;
 namespace Ochema.Core.Joints;
 
 /// <summary>A knot or end: what it is for and what strength it leaves.</summary>
@@ -26,5 +27,5 @@ public static class Lashing
     public static double Slide(int turns, double tension, double friction) => turns * 2 * Math.PI * friction * tension;
 
     /// <summary>What is wrong with a knot in a line, or null.</summary>
-    public static string? Fault(Knot knot, bool elastic) => elastic && !knot.ForElastic ? $"a {knot.Name.ToLowerInvariant()} slips in elastic: {string.Join(" or ", Knots.Where(k => k.ForElastic).Select(k => k.Name.ToLowerInvariant()))}" : null;
+    public static string? Fault(Knot knot, bool elastic) => elastic && !knot.ForElastic ? $"a {Words.Inside(knot.Name)} slips in elastic: {string.Join(" or ", Knots.Where(k => k.ForElastic).Select(k => Words.Inside(k.Name)))}" : null;
 }

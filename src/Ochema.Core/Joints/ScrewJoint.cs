@@ -272,7 +272,7 @@ public sealed record ScrewJoint
         {
             var free = Layers.Skip(at + 1).TakeWhile(x => x.Role != LayerRole.KeepOut).Sum(x => x.Thickness);
             if (protrusion > free + 1e-5)
-                findings.Add(new($"its tip stands {Holes.Size(protrusion - free)} into the {Layers.First(x => x.Role == LayerRole.KeepOut).Name.ToLowerInvariant()}: nothing may enter there", Layers.ToList().FindIndex(x => x.Role == LayerRole.KeepOut), true));
+                findings.Add(new($"its tip stands {Holes.Size(protrusion - free)} into the {Words.Inside(Layers.First(x => x.Role == LayerRole.KeepOut).Name)}: nothing may enter there", Layers.ToList().FindIndex(x => x.Role == LayerRole.KeepOut), true));
         }
         else if (protrusion > AllowedProtrusion + 1e-5)
             findings.Add(new($"it stands {Holes.Size(protrusion)} proud, {Holes.Size(AllowedProtrusion)} is allowed: cut it or take {Holes.Size(most)}", -1, true));

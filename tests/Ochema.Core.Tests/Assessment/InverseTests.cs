@@ -27,7 +27,7 @@ public class InverseTests
     [Fact]
     public void AlittleMoreThanTheGreatestHeightDoesNotHold()
     {
-        var rig = RigFiles.Named("6-plate-on-six-cups-with-riser");
+        var rig = RigFiles.Named("cup-plate-riser");
         var height = Inverse.Of(rig, Catalogue.Shipped).Single(a => a.Id == "reach.height");
         var riser = Assert.IsType<Core.Rigs.Reaches.Riser>(height.Document!.Reach);
         Assert.Equal(height.Value!.Value, riser.Height, 12);
@@ -39,7 +39,7 @@ public class InverseTests
     [Fact]
     public void AskingForMoreMarginGivesLessOfEverything()
     {
-        var rig = RigFiles.Named("6-plate-on-six-cups-with-riser");
+        var rig = RigFiles.Named("cup-plate-riser");
         var (at80, at40) = (Inverse.Of(rig, Catalogue.Shipped, 0.8), Inverse.Of(rig, Catalogue.Shipped, 0.4));
         foreach (var (a, b) in at80.Zip(at40).Where(p => p.First.Dimension != Dimension.Count))
             Assert.True((b.Value ?? 0) <= (a.Value ?? 0), $"{a.Id}: {b.Value} against {a.Value}");

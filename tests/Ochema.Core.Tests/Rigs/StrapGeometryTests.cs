@@ -119,4 +119,14 @@ public class StrapGeometryTests
         Assert.DoesNotContain(Assess(rig with { Survey = new SiteSurvey { DriverSits = Side.Right } }).Findings, f => f.Blocks);
         Assert.Contains(Assess(rig with { At = [-0.3, -0.35], Survey = new SiteSurvey { DriverSits = Side.Right } }).Findings, f => f.Blocks && f.Text.Contains("driver's view"));
     }
+
+    [Theory]
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void LosingOneStrapIsNeverWorseThanHavingNone(string name)
+    {
+        var report = Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped, advice: false);
+        if (report.LetGo.FirstOrDefault(l => l.Kind == "holds-alone") is not { Use: <= 1 })
+            return;
+        Assert.All(report.LetGo.Where(l => l.Kind == "strap"), l => Assert.True(l.Use <= 1, $"{l.Title}: {l.Use:P0}"));
+    }
 }

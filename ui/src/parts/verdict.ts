@@ -1,4 +1,20 @@
-import type { Verdict } from '../api/client';
+import type { Schemas, Verdict } from '../api/client';
+import { limitText, quantity } from './quantity';
 
 /** The word for a use of a let-go case, by the same limits as the server's own verdicts. */
 export const verdictOf = (use: number): Verdict => (use <= 0.8 ? 'holds' : use <= 1 ? 'tight' : 'lets-go');
+
+/** What stands behind the word of a verdict: up to where, or what it waits for. */
+export function verdictRest(
+  v: Pick<Schemas['VerdictReport'], 'word' | 'limitSpeed' | 'why'>,
+  speed: number,
+  hostId: string,
+): string {
+  if (v.why === 'refused') return ': not like this';
+  if (v.why === 'missing') return v.word === 'lets-go' ? ': too little keeps it' : ' until it is kept';
+  if (v.why === 'unanswered') return ' until you have answered';
+  if (v.limitSpeed === 0) return ' standing still';
+  if (v.word === 'lets-go') return v.limitSpeed == null ? '' : ` above ${quantity(v.limitSpeed, 'speed')}`;
+  if (v.limitSpeed != null) return ` up to ${quantity(v.limitSpeed, 'speed')}`;
+  return v.word === 'tight' ? ` at ${quantity(speed, 'speed')}` : ` ${limitText(null, hostId)}`;
+}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { capital, fill, percent, quantity, words } from '../parts/quantity';
+  import { capital, fill, percent, quantity, uncapital, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
   import { sharpWords } from '../shake/words';
   import ChangeRow from './ChangeRow.svelte';
@@ -8,6 +8,20 @@
   let { session }: { session: RigSession } = $props();
   let report = $derived(session.report!);
   const id = $props.id();
+
+  /** Like parts stand in one line. */
+  let parts = $derived.by(() => {
+    const lines: { name: string; count: number; mass: number; price: number }[] = [];
+    for (const p of report.parts) {
+      const same = lines.find((l) => l.name === p.name);
+      const line = same ?? { name: p.name, count: 0, mass: 0, price: 0 };
+      line.count += p.quantity;
+      line.mass += p.mass * p.quantity;
+      line.price += p.price * p.quantity;
+      if (!same) lines.push(line);
+    }
+    return lines;
+  });
 </script>
 
 <h2 class="text-lg leading-tight">What to change</h2>
@@ -75,13 +89,11 @@
 
 <h3 class="mt-4">Parts, {quantity(report.mass, 'mass')}, {quantity(report.cost, 'money')}</h3>
 <ul class="text-sm">
-  {#each report.parts as p, i (i)}
+  {#each parts as p (p.name)}
     <li class="flex justify-between gap-2">
-      <span>{p.quantity > 1 ? `${p.quantity} × ` : ''}{fill(p.name)}</span><span
+      <span>{p.count > 1 ? `${p.count} × ` : ''}{p.count > 1 ? uncapital(fill(p.name)) : fill(p.name)}</span><span
         class="text-quiet whitespace-nowrap tabular-nums"
-        >{quantity(p.mass * p.quantity, 'mass')} · {p.price > 0
-          ? quantity(p.price * p.quantity, 'money')
-          : 'yours'}</span
+        >{quantity(p.mass, 'mass')} · {p.price > 0 ? quantity(p.price, 'money') : 'yours'}</span
       >
     </li>
   {/each}

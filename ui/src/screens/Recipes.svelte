@@ -2,7 +2,8 @@
   import type { RigDocument, Schemas } from '../api/client';
   import FigureCard from '../figure/FigureCard.svelte';
   import Dialog from '../parts/Dialog.svelte';
-  import { limitText, quantity, words } from '../parts/quantity';
+  import { quantity, words } from '../parts/quantity';
+  import { verdictRest } from '../parts/verdict';
   import { catalogue } from '../state/catalogue.svelte';
 
   interface Props {
@@ -57,9 +58,11 @@
             <b class="block text-base leading-tight">{recipe.name}</b>
             {#if report}
               <span class="block text-sm">
-                <b class="word-{report.verdict.word}">{words[report.verdict.word]}</b>
-                {report.verdict.limitSpeed == null ? '' : 'up to'}
-                {limitText(report.verdict.limitSpeed, recipe.document.host)} · {recipe.minutes} min ·
+                <b class="word-{report.verdict.word}">{words[report.verdict.word]}</b>{verdictRest(
+                  report.verdict,
+                  recipe.document.run.speed,
+                  recipe.document.host,
+                )} · {recipe.minutes} min ·
                 {quantity(report.cost, 'money')}
               </span>
             {/if}

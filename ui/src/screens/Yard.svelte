@@ -3,7 +3,8 @@
   import FigureCard from '../figure/FigureCard.svelte';
   import Recipes from './Recipes.svelte';
   import Header from '../parts/Header.svelte';
-  import { capital, limitText, quantity, words } from '../parts/quantity';
+  import { capital, quantity, words } from '../parts/quantity';
+  import { verdictRest } from '../parts/verdict';
   import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
 
@@ -168,14 +169,9 @@
                     <a href="#/rig/{rig.id}" class="after:absolute after:inset-0" data-rig={rig.id}>{rig.name}</a>
                   </h3>
                   <p class="mt-1 text-lg leading-tight font-bold">
-                    <span class="word-{rig.verdict.word}">{capital(words[rig.verdict.word])}</span>
-                    <span class="font-semibold">
-                      {rig.verdict.limitSpeed == null
-                        ? limitText(null, rig.host)
-                        : rig.verdict.limitSpeed === 0
-                          ? 'standing still'
-                          : `${rig.verdict.word === 'lets-go' ? 'above' : 'up to'} ${quantity(rig.verdict.limitSpeed, 'speed')}`}
-                    </span>
+                    <span class="word-{rig.verdict.word}">{capital(words[rig.verdict.word])}</span><span
+                      class="font-semibold">{verdictRest(rig.verdict, rig.speed, rig.host)}</span
+                    >
                     <span class="pattern-{rig.verdict.word} ml-1 inline-block h-2.5 w-6" aria-hidden="true"></span>
                   </p>
                   <p class="text-sm">

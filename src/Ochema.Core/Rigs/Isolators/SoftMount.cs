@@ -31,7 +31,7 @@ internal static class SoftMount
             var k = Host(Vec3.UnitZ.Dot(from.Axis));
             return new SoftState(load, load * Loads.MotionProfile.Gravity / k, row.Travel, Math.Sqrt(k / load) / (2 * Math.PI));
         };
-        b.Part("isolator", $"{n:0} × {row.Name.ToLowerInvariant()} and a plate", row.Mass * n + 0.15, row.Price * n + 6);
+        b.Part("isolator", $"{n:0} × {Words.Inside(row.Name)} and a plate", row.Mass * n + 0.15, row.Price * n + 6);
         b.Shape("isolator", "isolator", "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
         return new Mount(seat, b.Position(seat), from.Axis);
     }
