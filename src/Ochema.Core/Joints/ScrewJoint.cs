@@ -202,8 +202,8 @@ public sealed record ScrewJoint
         var layers = Layers.ToList();
         if (choice.Hole is { } hole)
         {
-            // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate.
-            var at = layers.FindIndex(l => l.Role is LayerRole.Tapped && !l.Bought) is >= 0 and var t ? t : layers.FindIndex(l => l.Role == LayerRole.Clearance && !l.Bought);
+            // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate, else the first soft block.
+            var at = new[] { LayerRole.Tapped, LayerRole.Clearance, LayerRole.Soft }.Select(role => layers.FindIndex(l => l.Role == role && !l.Bought)).FirstOrDefault(i => i >= 0, -1);
             if (at >= 0)
                 layers[at] = layers[at] with { Hole = hole };
         }

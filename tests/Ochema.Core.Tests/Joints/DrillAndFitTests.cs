@@ -178,4 +178,17 @@ public class DrillAndFitTests
         var joint = Assess(rig with { Base = ((BoltedBracket)rig.Base) with { Screw = "m6-a2", Bar = "flat-al-40x5", BendRadius = 0.02 } }).Joints.Single(j => j.Id == "host-screw");
         Assert.Contains(joint.Notes, n => n.StartsWith("Stainless", StringComparison.Ordinal));
     }
+
+    [Theory]
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void AHoleThatIsTooSmallIsFoundInEveryJointThatIsDrilled(string name)
+    {
+        var rig = RigFiles.Named(name);
+        var builder = new RigBuilder(rig, Catalogue.Shipped);
+        foreach (var joint in builder.Joints.Where(j => j.Layers.Any(l => !l.Bought && l.Role is LayerRole.Tapped or LayerRole.Clearance or LayerRole.Soft && !l.Bought)))
+        {
+            var drilled = new RigBuilder(rig with { Joints = new Dictionary<string, JointChoice>(rig.Joints) { [joint.Id] = new() { Hole = joint.Thread.MajorDiameter * 0.7 } } }, Catalogue.Shipped);
+            Assert.True(drilled.Joints.First(j => j.Id == joint.Id).Report().Findings.Any(f => f.Blocks), $"{name}: {joint.Id}");
+        }
+    }
 }

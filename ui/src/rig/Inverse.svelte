@@ -38,34 +38,36 @@
       <option value={0.33}>33 %, three times</option>
     </select>
   </label>
-  {#if problem}
-    <p class="text-lets-go text-sm">{problem}</p>
-  {:else if !answers}
-    <p class="text-quiet text-sm" aria-busy="true">Trying sizes …</p>
-  {:else}
-    <ul class="text-sm">
-      {#each answers as a (a.id)}
-        <li class="border-rule border-b border-dotted">
-          <button
-            class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
-            data-answer={a.id}
-            disabled={!a.document || basis !== session.doc}
-            onclick={() => a.document && session.change('take:' + a.id, a.document)}
-          >
-            <span class="font-semibold">{a.title}</span>
-            <b class="text-right tabular-nums">{a.value == null ? 'none' : quantity(a.value, a.dimension)}</b>
-            <span class="text-quiet col-span-2 text-xs">
-              {#if a.value == null}even the least: {a.by}
-              {:else}now {quantity(a.now, a.dimension)}; {percent(a.use)} used{a.by
-                  ? `, then ${a.by.charAt(0).toLowerCase()}${a.by.slice(1)}`
-                  : ', as far as it goes'}{/if}
-            </span>
-          </button>
-        </li>
-      {/each}
-    </ul>
-    <p class="text-quiet mt-0.5 text-xs">
-      Of the loads alone; click to take one, then look at the picture and at what lets go.
-    </p>
+  {#if open}
+    {#if problem}
+      <p class="text-lets-go text-sm">{problem}</p>
+    {:else if !answers}
+      <p class="text-quiet text-sm" aria-busy="true">Trying sizes …</p>
+    {:else}
+      <ul class="text-sm">
+        {#each answers as a (a.id)}
+          <li class="border-rule border-b border-dotted">
+            <button
+              class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
+              data-answer={a.id}
+              disabled={!a.document || basis !== session.doc}
+              onclick={() => a.document && session.change('take:' + a.id, a.document)}
+            >
+              <span class="font-semibold">{a.title}</span>
+              <b class="text-right tabular-nums">{a.value == null ? 'none' : quantity(a.value, a.dimension)}</b>
+              <span class="text-quiet col-span-2 text-xs">
+                {#if a.value == null}even the least: {a.by}
+                {:else}now {quantity(a.now, a.dimension)}; {percent(a.use)} used{a.by
+                    ? `, then ${a.by.charAt(0).toLowerCase()}${a.by.slice(1)}`
+                    : ', as far as it goes'}{/if}
+              </span>
+            </button>
+          </li>
+        {/each}
+      </ul>
+      <p class="text-quiet mt-0.5 text-xs">
+        Of the loads alone; click to take one, then look at the picture and at what lets go.
+      </p>
+    {/if}
   {/if}
 </details>
