@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
-  import { percent, quantity } from './quantity';
+  import { number, percent, quantity } from './quantity';
 
   let {
     working,
@@ -22,7 +22,11 @@
     {#each pieces as p, i (i)}{#if i % 2}<i class="font-semibold">{p.text}</i>{:else}{p.text}{/if}{/each}
   </p>
   <p>
-    = {#each pieces as p, i (i)}{#if p.term}<b>{quantity(p.term.value, p.term.dimension)}</b>{:else}{p.text}{/if}{/each}
+    = {#each pieces as p, i (i)}{#if p.term}<b
+          >{p.term.dimension === 'factor'
+            ? number(p.term.value, 'factor')
+            : quantity(p.term.value, p.term.dimension)}</b
+        >{:else}{p.text}{/if}{/each}
     = <b>{percent(use)}</b>
   </p>
   <dl class="mt-1.5 grid grid-cols-[auto_1fr_auto] gap-x-2 text-xs">

@@ -26,7 +26,7 @@
       <p class="mt-0.5 text-xs leading-snug">
         <b class="word-{w.state}">{w.word}</b>; between {digits(n.low)} and {digits(n.high)} px, as the shaking is judged.
         <span class="block"
-          >The host alone, on any mount, {digits(n.floor)} px, this mount adds {digits(n.mount)} px{#if Math.abs(n.without - n.pixels) > 0.05};
+          >On any mount {digits(n.floor)} px, however stiff; this one adds {digits(n.mount)} px{#if Math.abs(n.without - n.pixels) > 0.05};
             without the stabiliser {digits(n.without)} px{/if}.</span
         >
         <span class="text-quiet"
