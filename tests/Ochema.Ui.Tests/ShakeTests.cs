@@ -35,7 +35,7 @@ public sealed class ShakeTests(SharedBrowser shared) : IClassFixture<SharedBrows
         // The card in the yard says the new word.
         Browser.Until("saved", () => browser.Driver.FindElements(By.CssSelector("[data-save=saved]")).Count > 0);
         browser.Open();
-        Assert.Contains("picture soft", browser.Driver.FindElement(By.XPath("//li[.//a[@data-rig='demo-1-bonnet-close-up']]")).Text);
+        Assert.Contains("picture sharp", browser.Driver.FindElement(By.XPath("//li[.//a[@data-rig='demo-1-bonnet-close-up']]")).Text);
     }
 
     [Fact]
