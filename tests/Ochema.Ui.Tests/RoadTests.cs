@@ -67,6 +67,32 @@ public sealed class RoadTests(SharedBrowser shared) : IClassFixture<SharedBrowse
     }
 
     [Fact]
+    public void WithoutItsTetherTheRigIsRefusedAndTheAdviceMendsIt()
+    {
+        browser.OpenRig("demo-2-bonnet-close-up-braced");
+        browser.Find("[data-row=tether]").Click();
+        browser.Button("Take this tether away").Click();
+        Browser.Until("too little", () => Verdict.StartsWith("Lets go: too little keeps it", StringComparison.Ordinal));
+        browser.Find("[data-change=tether]:enabled").Click();
+        Browser.Until("holds again", () => Verdict.StartsWith("Holds", StringComparison.Ordinal));
+        browser.Find("[data-row=tether]").Click();
+        browser.Find("[data-tether='0']");
+    }
+
+    [Fact]
+    public void WhatWouldStillHoldIsAskedAndTaken()
+    {
+        browser.OpenRig("demo-2-bonnet-close-up-braced");
+        browser.Find("[data-inverse] summary").Click();
+        var payload = browser.Find("[data-answer='camera.mass']:enabled");
+        var before = browser.Find("nav[aria-label='Load path']").Text;
+        payload.Click();
+        Browser.Until("other uses", () => browser.Find("nav[aria-label='Load path']").Text != before && Verdict.StartsWith("Holds", StringComparison.Ordinal));
+        browser.Button("Undo").Click();
+        Browser.Until("as before", () => browser.Find("nav[aria-label='Load path']").Text == before);
+    }
+
+    [Fact]
     public void TheSurveyStrikesOutWithAReasonAndAPlaceIsPickedInTheScene()
     {
         browser.OpenRig("demo-3-roof-road-ahead");

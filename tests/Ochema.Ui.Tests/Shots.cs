@@ -61,6 +61,8 @@ public sealed class Shots
         new Actions(browser.Driver).SendKeys("L").SendKeys("L").Perform();
         browser.Find("[data-row=reach]").Click();
         browser.Find("[data-check='lower-joint.torque']").Click();
+        browser.Find("[data-working]");
+        browser.Driver.ExecuteScript("document.querySelector(\"[data-check='lower-joint.torque']\").scrollIntoView()");
         Shot("working");
         browser.Driver.FindElement(By.XPath("//header//button[contains(., 'change the theme')]")).Click();
         browser.Button("Whole rig").Click();

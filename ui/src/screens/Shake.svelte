@@ -103,7 +103,7 @@
           </li>{/each}
       </ul>
     </section>
-    <div class="grid min-h-0 min-w-0 grid-rows-[auto_1fr]">
+    <div class="grid min-h-0 min-w-0 grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr]">
       <div class="border-rule bg-base-200 border-b px-2 pt-1">
         <h2 class="sr-only">Shaking and response</h2>
         <SpectrumPlot {report} {log} {mode} onmode={(i) => (mode = i)} />
