@@ -26,7 +26,7 @@ public sealed class ApiTests : IDisposable
         var demo = (await host.Get("/api/films")).AsArray().Single()!;
         Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, demo["rigs"]!.AsArray().Count);
         Assert.Equal("tight", (string)demo["rigs"]![0]!["verdict"]!["word"]!);
-        Assert.Equal("lets-go", (string)demo["rigs"]![0]!["picture"]!["word"]!);
+        Assert.Equal("unusable", (string)demo["rigs"]![0]!["sharpness"]!["word"]!);
         Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, (await host.Get("/api/rigs")).AsArray().Count);
     }
 

@@ -42,17 +42,20 @@ public class PartsOfTheSolverTests
     {
         var n = m.First.Length;
         var (stored, x) = (Stored(m), load[..n]);
-        var expected = Matrix<double>.Build.DenseOfArray(m.Full).Solve(Vector<double>.Build.Dense(load[..n]));
+        var full = Matrix<double>.Build.DenseOfArray(m.Full);
+        var expected = full.Solve(Vector<double>.Build.Dense(load[..n]));
+        // What two ways of solving may differ by grows with how badly the matrix is conditioned.
+        var close = 1e-13 * full.ConditionNumber() * (1 + expected.L2Norm()) + 1e-12;
         var factor = stored.Clone();
         Assert.Equal(-1, factor.Factorise(1e-12, false, out _));
         factor.Solve(x);
         for (var i = 0; i < n; i++)
-            Assert.Equal(expected[i], x[i], 9);
+            Assert.True(Math.Abs(expected[i] - x[i]) <= close, $"{expected[i]} against {x[i]}, {close}");
         // The product gives the load back.
         var back = new double[n];
         stored.Multiply(x, back);
         for (var i = 0; i < n; i++)
-            Assert.Equal(load[i], back[i], 9);
+            Assert.True(Math.Abs(load[i] - back[i]) <= 1e-12 * (1 + full.L2Norm() * expected.L2Norm()), $"{load[i]} against {back[i]}");
     });
 
     [Fact]

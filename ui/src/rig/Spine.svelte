@@ -71,7 +71,9 @@
               <span class="text-quiet text-xs {tight ? '' : 'block leading-none'}">{s.label}</span>
               <b>{fill(s.part).split(',')[0]}</b>
             </span>
-            <b class="{s.gone ? 'text-quiet' : `word-${s.verdict}`} shrink-0 text-sm">{s.gone ? 'gone' : percent(s.use)}</b>
+            <b class="{s.gone ? 'text-quiet' : `word-${s.verdict}`} shrink-0 text-sm"
+              >{s.gone ? 'gone' : percent(s.use)}</b
+            >
           </span>
           <UseBar use={s.gone ? 0 : s.use} verdict={s.verdict} />
           {#if s.verdict !== 'holds' && shown.kind === 'intact'}
