@@ -1,5 +1,5 @@
-using Ochema.Core.Joints;
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
