@@ -84,7 +84,8 @@ public sealed class ApiTests : IDisposable
     [Fact]
     public async Task BadDocumentsAreNamedByPath()
     {
-        var r = await host.Client.PostAsync("/api/assess", Host.Json(System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(), "\"slack\":[0-9.]+", "\"slack\":-3")));
+        var r = await host.Client.PostAsync("/api/assess",
+            Host.Json(System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(), "\"slack\":[0-9.]+", "\"slack\":-3")));
         Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
         Assert.Equal("application/problem+json", r.Content.Headers.ContentType!.MediaType);
         var problem = await r.Content.ReadFromJsonAsync<JsonNode>();
@@ -106,7 +107,8 @@ public sealed class ApiTests : IDisposable
     [Fact]
     public async Task WhatBuildersAskTheOtherWayRoundIsAnswered()
     {
-        var answers = await (await host.Client.PostAsync("/api/inverse", Host.Json($$"""{"document":{{Host.DemoDocument(1)}},"atMost":1}"""))).Content.ReadFromJsonAsync<JsonNode>();
+        var answers = await (await host.Client.PostAsync("/api/inverse",
+            Host.Json($$"""{"document":{{Host.DemoDocument(1)}},"atMost":1}"""))).Content.ReadFromJsonAsync<JsonNode>();
         Assert.Contains(answers!.AsArray(), a => (string)a!["title"]! == "Greatest payload" && (double)a["value"]! > (double)a["now"]!);
         Assert.Contains(answers!.AsArray(), a => (string)a!["station"]! == "reach" && (string)a["dimension"]! == "length");
         var bad = await host.Client.PostAsync("/api/inverse", Host.Json($$"""{"document":{{Host.DemoDocument(1)}},"atMost":3}"""));

@@ -20,8 +20,10 @@ public static class Adviser
         if (now.Moves || now.Verdict.Why != Why.Missing)
             yield break;
         var b = now.Model.Builder;
-        foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && !r.Station.StartsWith("brace", StringComparison.Ordinal)).OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
-            if (TetherPlan.Best(b, few.Station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal) ? TetherPoint.SecondCamera : TetherPoint.Camera, b.MassFrom(few.Station)) is { } plan
+        foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && !r.Station.StartsWith("brace", StringComparison.Ordinal))
+            .OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
+            if (TetherPlan.Best(b, few.Station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal)
+                ? TetherPoint.SecondCamera : TetherPoint.Camera, b.MassFrom(few.Station)) is { } plan
                 && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock) is { } change)
                 yield return change;
     }
@@ -31,7 +33,8 @@ public static class Adviser
         var now = Assessor.Quick(rig, stock, modes: true);
         return [.. Judge(stock, Try(rig, stock, Candidates(rig, stock), now)
             .Where(c => Gain(c, now) || (c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue))
-            .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use).ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most))];
+            .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use)
+                .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most))];
     }
 
     /// <summary>The other kinds and sizes for a station, each computed.</summary>
@@ -40,14 +43,16 @@ public static class Adviser
         if (station == "tether")
             return [.. Tethers(rig, stock)];
         var now = Assessor.Quick(rig, stock, modes: false);
-        return [.. Judge(stock, Try(rig, stock, Instead.Of(rig, station, stock), now).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(24))];
+        return [.. Judge(stock, Try(rig, stock, Instead.Of(rig, station, stock), now).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue)
+            .ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(24))];
     }
 
     /// <summary>The best tether for each place that one can be tied to.</summary>
     private static IEnumerable<Change> Tethers(RigDocument rig, Catalogue stock)
     {
         var b = new RigBuilder(rig, stock);
-        foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"), (TetherPoint.SecondCamera, "camera-2", "the second camera"), (TetherPoint.Head, "head", "the head"), (TetherPoint.Reach, "reach", "the reach") })
+        foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"),
+            (TetherPoint.SecondCamera, "camera-2", "the second camera"), (TetherPoint.Head, "head", "the head"), (TetherPoint.Reach, "reach", "the reach") })
             if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station)) is { } plan
                 && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock) is { } change)
                 yield return change;
@@ -58,7 +63,8 @@ public static class Adviser
         Judge(stock, Try(rig, stock, [(id, station, title, changed)], Assessor.Quick(rig, stock, modes: false))).FirstOrDefault();
 
     /// <summary>The changes that are shown, each with the verdict that taking it would give: what is missing or refused counts there too.</summary>
-    private static IEnumerable<Change> Judge(Catalogue stock, IEnumerable<Change> changes) => changes.Select(c => c with { Verdict = Assessor.VerdictOf(c.Document, stock).Word });
+    private static IEnumerable<Change> Judge(Catalogue stock, IEnumerable<Change> changes) =>
+        changes.Select(c => c with { Verdict = Assessor.VerdictOf(c.Document, stock).Word });
 
     private static bool Gain(Change c, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now) =>
         (c.LimitSpeed ?? double.MaxValue) > (now.LimitSpeed ?? double.MaxValue) + 0.3 || c.Use < now.Use - 0.02;
@@ -76,7 +82,8 @@ public static class Adviser
             {
                 continue; // The change does not fit this rig (a strap that would have no length, say).
             }
-            yield return new Change(id, station, title, q.LimitSpeed, q.Use, Assessment.Judge.Of(q.Use), q.Mass - now.Mass, q.Cost - now.Cost, q.Frequency, changed);
+            yield return new Change(id, station, title, q.LimitSpeed, q.Use,
+                Assessment.Judge.Of(q.Use), q.Mass - now.Mass, q.Cost - now.Cost, q.Frequency, changed);
         }
     }
 

@@ -22,7 +22,8 @@ public static class Assessor
         var sharpness = Shaker.Words(model);
         return new AssessmentReport
         {
-            Verdict = judged.Verdict with { TightSpeed = judged.Moves ? 0 : judged.Limits.Find([.. b.Checks.Where(c => !c.Fixed && c.Sort == CheckSort.Strength)], rig.Run.Speed, Judge.TightFrom)?.Speed },
+            Verdict = judged.Verdict with { TightSpeed = judged.Moves ? 0
+                : judged.Limits.Find([.. b.Checks.Where(c => !c.Fixed && c.Sort == CheckSort.Strength)], rig.Run.Speed, Judge.TightFrom)?.Speed },
             TopSpeed = b.Host.TopSpeed,
             Knock = Verdicts.Knock(model, judged.State, [.. judged.Cases.Where(c => c.AtRest)]),
             Shock = Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)]),
@@ -72,7 +73,8 @@ public static class Assessor
 
 /// <summary>A rig judged: its checks, what happens when something lets go, what keeps each piece, and the verdict.</summary>
 internal sealed record Judged(
-    RigModel Model, StateResponse State, LimitSpeed Limits, IReadOnlyList<RigCase> Cases, IReadOnlyList<RigCase> Driving, bool Moves, IReadOnlyList<CheckReport> Reports,
+    RigModel Model, StateResponse State, LimitSpeed Limits, IReadOnlyList<RigCase> Cases,
+        IReadOnlyList<RigCase> Driving, bool Moves, IReadOnlyList<CheckReport> Reports,
     IReadOnlyList<LetGoReport> LetGo, IReadOnlyList<RetentionReport> Retentions, IReadOnlyList<ReportFinding> Findings, VerdictReport Verdict)
 {
     public static Judged Of(RigDocument rig, Catalogue stock)
@@ -87,14 +89,17 @@ internal sealed record Judged(
         var findings = b.Findings.ToList();
         if (moves is not null)
             findings.Insert(0, new ReportFinding("base", moves, true));
-        List<CheckReport> reports = moves is not null ? [] : [.. b.Checks.Select(c => Report(c, limits, driving, rig.Run.Speed)).OrderByDescending(r => r.Counts).ThenByDescending(r => r.Sort == CheckSort.Tightening ? -1 : r.Use)];
+        List<CheckReport> reports = moves is not null ? []
+            : [.. b.Checks.Select(c => Report(c, limits, driving, rig.Run.Speed)).OrderByDescending(r => r.Counts)
+            .ThenByDescending(r => r.Sort == CheckSort.Tightening ? -1 : r.Use)];
         var letGo = States(model, reports, driving, moves);
         var retentions = Retention.Of(b, letGo);
         if (moves is null && Retention.Refused(b, letGo) is { } refused)
             findings.Add(new ReportFinding("base", refused, true));
         findings.AddRange(Questions.Of(rig, b.Host).Where(q => q.Answer == Answer.No).Select(q => new ReportFinding("site", q.Refused, true)));
         findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
-        return new(model, state, limits, cases, driving, moves is not null, reports, letGo, retentions, findings, Verdicts.Overall(b, reports, findings, retentions, letGo));
+        return new(model, state, limits, cases, driving, moves is not null, reports, letGo,
+            retentions, findings, Verdicts.Overall(b, reports, findings, retentions, letGo));
     }
 
     private static List<LetGoReport> States(RigModel model, List<CheckReport> intact, List<RigCase> driving, string? moves)
@@ -103,7 +108,8 @@ internal sealed record Judged(
         var strength = intact.FirstOrDefault(r => r.Sort == CheckSort.Strength);
         double? limit = moves is null ? intact.Where(r => r.LimitSpeed is not null).Min(r => r.LimitSpeed) : 0;
         var use = worst?.Counts ?? Check.MostUse;
-        var whole = new LetGoReport("intact", "intact", "Whole", [], use, Judge.Of(use), limit, moves ?? worst!.Title, worst?.Case ?? "", intact.GroupBy(r => r.Station).ToDictionary(g => g.Key, g => g.Max(r => r.Counts)), new Dictionary<string, double[]>(), []);
+        var whole = new LetGoReport("intact", "intact", "Whole", [], use, Judge.Of(use), limit, moves ?? worst!.Title, worst?.Case ?? "",
+            intact.GroupBy(r => r.Station).ToDictionary(g => g.Key, g => g.Max(r => r.Counts)), new Dictionary<string, double[]>(), []);
         return [whole, .. new LetGo(model, driving, strength?.Use ?? 0, limit).All()];
     }
 
@@ -114,8 +120,10 @@ internal sealed record Judged(
         var forces = limits.At(at, speed)!;
         check.Use(forces, sheet);
         var counts = check.Counts(worst);
-        double? limit = check.Sort == CheckSort.Service || check.Reserve ? null : check.Fixed ? (counts >= 1 ? 0 : null) : limits.Find([check], speed, 1, new Worst(worst, check, cases[at]))?.Speed;
-        return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, counts, check.Sort, Judge.Of(counts), check.Fixed ? "" : cases[at].Label, limit, sheet.Done(), check.Joint is { } spring ? forces.Split(spring) : []);
+        double? limit = check.Sort == CheckSort.Service || check.Reserve ? null : check.Fixed ? (counts >= 1 ? 0 : null)
+            : limits.Find([check], speed, 1, new Worst(worst, check, cases[at]))?.Speed;
+        return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, counts, check.Sort, Judge.Of(counts), check.Fixed
+            ? "" : cases[at].Label, limit, sheet.Done(), check.Joint is { } spring ? forces.Split(spring) : []);
     }
 
     private static string? Instability(RigModel model, StateResponse state, LimitSpeed limits)

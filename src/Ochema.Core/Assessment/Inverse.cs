@@ -16,7 +16,8 @@ namespace Ochema.Core.Assessment;
 /// <param name="Use">Highest use there; of the rig as it is where there is none.</param>
 /// <param name="By">What stops it: the check that is at its most, or that the field goes no further.</param>
 /// <param name="Document">The rig with the answer taken; null where there is none.</param>
-public sealed record InverseAnswer(string Id, string Station, string Title, Dimension Dimension, double Now, double? Value, double Use, string By, RigDocument? Document);
+public sealed record InverseAnswer(string Id, string Station, string Title, Dimension Dimension,
+    double Now, double? Value, double Use, string By, RigDocument? Document);
 
 /// <summary>
 /// Answers the inverse questions by trying: from the rig as it is in steps towards more, while every use at the design speed stays within the
@@ -28,22 +29,26 @@ public static class Inverse
     private const int Halvings = 9;
 
     /// <summary>All questions that this rig can be asked.</summary>
-    /// <param name="atMost">Highest use allowed, 0.2…1: 1 ÷ the margin on top of the checks' own factors. <see cref="Judge.TightFrom"/> is the word "holds".</param>
+    /// <param name="atMost">Highest use allowed, 0.2…1: 1 ÷ the margin on top of the checks' own factors. <see cref="Judge.TightFrom"/> is the word
+    /// "holds".</param>
     public static IReadOnlyList<InverseAnswer> Of(RigDocument rig, Catalogue stock, double atMost = Judge.TightFrom)
     {
         var (use, _, mass) = Try(rig, stock);
         var answers = new List<InverseAnswer>();
         foreach (var p in rig.Reach.GetType().GetProperties())
             if (p.GetCustomAttribute<MeasureAttribute>() is { Greatest.Length: > 0 } m)
-                answers.Add(Greatest("reach", p, m, Convert.ToDouble(p.GetValue(rig.Reach), System.Globalization.CultureInfo.InvariantCulture), v => rig with { Reach = (ReachKind)MeasureReader.WithMeasure(rig.Reach, p, v) }, stock, atMost));
+                answers.Add(Greatest("reach", p, m, Convert.ToDouble(p.GetValue(rig.Reach), System.Globalization.CultureInfo.InvariantCulture), v =>
+                    rig with { Reach = (ReachKind)MeasureReader.WithMeasure(rig.Reach, p, v) }, stock, atMost));
         var weighed = typeof(CameraChoice).GetProperty(nameof(CameraChoice.Mass))!;
-        answers.Add(Greatest("camera", weighed, weighed.GetCustomAttribute<MeasureAttribute>()!, mass, v => rig with { Camera = rig.Camera with { Mass = v } }, stock, atMost));
+        answers.Add(Greatest("camera", weighed, weighed.GetCustomAttribute<MeasureAttribute>()!, mass, v =>
+            rig with { Camera = rig.Camera with { Mass = v } }, stock, atMost));
         if (Plate(rig) is { } plate)
             answers.Add(Fewest(rig, plate, use, stock, atMost));
         return answers;
     }
 
-    private static InverseAnswer Greatest(string station, PropertyInfo property, MeasureAttribute m, double now, Func<double, RigDocument> with, Catalogue stock, double atMost)
+    private static InverseAnswer Greatest(string station, PropertyInfo property, MeasureAttribute m,
+        double now, Func<double, RigDocument> with, Catalogue stock, double atMost)
     {
         var id = $"{station}.{System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(property.Name)}";
         (double Use, string By) At(double v) => Try(with(v), stock) is var t ? (t.Use, t.By) : default;
@@ -96,7 +101,8 @@ public static class Inverse
         return new("base.count", "base", "Fewest holds", Dimension.Count, now, null, use, by, null);
     }
 
-    /// <summary>What speaks against so few holds although they carry the loads: that it is refused, or that one of several may not be lost. Null when nothing does.</summary>
+    /// <summary>What speaks against so few holds although they carry the loads: that it is refused, or that one of several may not be lost. Null when
+    /// nothing does.</summary>
     private static string? Spare(RigDocument rig, Catalogue stock)
     {
         var judged = Judged.Of(rig, stock);

@@ -18,7 +18,9 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     public IEnumerable<LetGoReport> All()
     {
         var first = LetGoCases.Of(b);
-        var tasks = first.Select(c => (Func<LetGoReport>)(() => Judged(model, model.State(c.Gone), c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id)], driving, intactLimit, intactUse)))
+        var tasks = first.Select(c => (Func<LetGoReport>)(() =>
+            Judged(model, model.State(c.Gone), c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength
+            && !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id)], driving, intactLimit, intactUse)))
             .Concat(LetGoCases.Links(b).Select(c => (Func<LetGoReport>)(() => Link(c))))
             .Prepend(StrapsAlone).ToList();
         var reports = SideBySide(tasks.Count, i => tasks[i]());
@@ -43,13 +45,16 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         Uses = alone.Uses.ToDictionary(u => u.Key, u => Math.Min(1, Math.Max(u.Value, dragged.Uses.GetValueOrDefault(u.Key)))),
     };
 
-    private LetGoReport Judged(RigModel of, StateResponse state, LetGoCase c, List<Check> checks, IReadOnlyList<RigCase> cases, double? noFaster, double noBetter)
+    private LetGoReport Judged(RigModel of, StateResponse state, LetGoCase c, List<Check> checks,
+        IReadOnlyList<RigCase> cases, double? noFaster, double noBetter)
     {
         if (state.Mechanism is { } m)
-            return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, 0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, []);
+            return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
+                0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, []);
         var limits = new LimitSpeed(of, state, cases);
         if (limits.Unstable(speed))
-            return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>(), Still, []);
+            return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
+                limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>(), Still, []);
         var uses = new Dictionary<string, double>();
         var each = limits.Each(checks, speed);
         foreach (var (check, use) in checks.Zip(each))
@@ -62,7 +67,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         // A rig with a part gone is never credited with more than the whole one.
         var moving = checks.FindAll(x => !x.Fixed);
         var most = checks.Zip(each).Where(p => !p.First.Fixed).MaxBy(p => p.Second.Use);
-        var found = limits.Find(moving, speed, 1, new Worst(most.Second.Use, most.First, cases[most.Second.Case]), Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)));
+        var found = limits.Find(moving, speed, 1, new Worst(most.Second.Use, most.First, cases[most.Second.Case]),
+            Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)));
         worst = Math.Max(worst, noBetter);
         var f = limits.At(worstCase, speed)!;
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(found?.Speed, noFaster), worstCheck.Title, cases[worstCase].Label, uses,
@@ -83,8 +89,10 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             return state.Mechanism is not null ? Check.MostUse : Hardest(new LimitSpeed(model, state, driving), gone);
         });
         var worst = pairs[Array.IndexOf(uses, uses.Max())];
-        var pair = new LetGoCase("two-holds", "two-holds", $"Without any two holds ({worst.A.Label} and {worst.B.Label} are the worst)", [worst.A.Id, worst.B.Id]);
-        return Judged(model, model.State(pair.Gone), pair, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !pair.Gone.Contains(x.Part))], driving, intactLimit, intactUse);
+        var pair = new LetGoCase("two-holds", "two-holds", $"Without any two holds ({worst.A.Label} and {worst.B.Label} are the worst)",
+            [worst.A.Id, worst.B.Id]);
+        return Judged(model, model.State(pair.Gone), pair,
+            [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !pair.Gone.Contains(x.Part))], driving, intactLimit, intactUse);
     }
 
     private double Hardest(LimitSpeed limits, string[] gone)
@@ -106,13 +114,16 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     {
         var helpers = b.Rig.Braces.Count + b.Rig.Straps.Count;
         if (helpers > 0 && model.State(c.Gone) is { Mechanism: null } state)
-            return Judged(model, state, c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && x.Joint != SpringOf(c.Id))], driving, intactLimit, intactUse);
+            return Judged(model, state, c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && x.Joint != SpringOf(c.Id))],
+                driving, intactLimit, intactUse);
         var mass = b.MassFrom(c.Station);
         var best = Retention.Catching(b, c.Station).OrderBy(t => t.Use).FirstOrDefault();
         if (best.Tether is null)
-            return new(c.Id, c.Kind, c.Title, [], Check.MostUse, Verdict.LetsGo, 0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, []);
+            return new(c.Id, c.Kind, c.Title, [], Check.MostUse, Verdict.LetsGo,
+                0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, []);
         var fall = best.Tether.Fall(b, mass);
-        return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)} after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}",
+        return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use),
+            null, $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)} after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}",
             "", new Dictionary<string, double> { ["tether"] = best.Use }, Still, []);
     }
 
@@ -124,9 +135,11 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         var holds = b.Holds.Select(h => h.Id).ToList();
         var c = new LetGoCase("straps-alone", "straps-alone", "Straps alone", holds);
         if (rig.Straps.Count == 0)
-            return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any() ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
+            return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any()
+                ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
         var alone = new RigModel(rig, b.Stock, holdsGone: true);
-        return Judged(alone, alone.State([]), c, [.. alone.Builder.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength)], [.. driving.Where(x => !x.Dynamic)], null, 0);
+        return Judged(alone, alone.State([]), c, [.. alone.Builder.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength)],
+            [.. driving.Where(x => !x.Dynamic)], null, 0);
     }
 
     private static T[] SideBySide<T>(int count, Func<int, T> of)

@@ -25,7 +25,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     /// <summary>The forces of a case at a speed, worked out when first asked for; null where it has no equilibrium.</summary>
     public CaseForces? At(int c, double speed) => At(Known(speed), c, speed);
 
-    private (CaseForces? Forces, bool Known)[] Known(double speed) => forces.TryGetValue(speed, out var known) ? known : forces[speed] = new (CaseForces?, bool)[cases.Count];
+    private (CaseForces? Forces, bool Known)[] Known(double speed) => forces.TryGetValue(speed, out var known)
+        ? known : forces[speed] = new (CaseForces?, bool)[cases.Count];
 
     private CaseForces? At((CaseForces? Forces, bool Known)[] known, int c, double speed)
     {
@@ -106,7 +107,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         return -1;
     }
 
-    /// <summary>Lowest speed up to <paramref name="high"/> at which a use has reached the target, from above. Uses are near straight in V²: secants in it, halved when they creep.</summary>
+    /// <summary>Lowest speed up to <paramref name="high"/> at which a use has reached the target, from above. Uses are near straight in V²: secants in it,
+    /// halved when they creep.</summary>
     private static double Bracket(Func<double, double> use, double high, double target)
     {
         var (lo, hi) = (0.0, high);

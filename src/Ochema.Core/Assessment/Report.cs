@@ -31,7 +31,8 @@ public sealed record ReportFinding(string Station, string Text, bool Blocks = fa
 /// <param name="Sort">What it means past 100 %.</param>
 /// <param name="Loads">What loads the joint or hold it looks at, in its worst case, source by source; empty where it looks at none.</param>
 public sealed record CheckReport(
-    string Id, string Station, string Part, string Title, double Use, double Counts, CheckSort Sort, Verdict Verdict, string Case, double? LimitSpeed, Working Working, IReadOnlyList<LoadShare> Loads);
+    string Id, string Station, string Part, string Title, double Use, double Counts, CheckSort Sort, Verdict Verdict,
+        string Case, double? LimitSpeed, Working Working, IReadOnlyList<LoadShare> Loads);
 
 /// <summary>One source of load at a joint: weight, motion, wind, water, straps, shaking.</summary>
 /// <param name="Force">N.</param>
@@ -49,7 +50,8 @@ public sealed record SpeedFlag(string Check, string Station, string Title, doubl
 /// <param name="TightSpeed">m/s at which the first use passes 80 %; null when none does.</param>
 /// <param name="Why">What decides the word: the loads, something refused by name, something that is missing, a question not answered.</param>
 /// <param name="Missing">What is missing, most urgent first: retentions, answers.</param>
-public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text, double? TightSpeed = null, Why Why = Why.Loads, IReadOnlyList<string>? Missing = null);
+public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text,
+    double? TightSpeed = null, Why Why = Why.Loads, IReadOnlyList<string>? Missing = null);
 
 /// <summary>What decides a verdict.</summary>
 public enum Why

@@ -33,9 +33,11 @@ internal static class Retention
             var missing = by.Count >= asks ? "" : broken.Count > 0
                 ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Fall(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
                 : Plan(b, station) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
-            list.Add(new(piece, station, by.Count, asks, by, caught.Any(c => c.Use <= 1) ? "the tether" : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", by.Count == 1, missing));
+            list.Add(new(piece, station, by.Count, asks, by, caught.Any(c => c.Use <= 1) ? "the tether"
+                : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", by.Count == 1, missing));
         }
-        foreach (var (head, reach, camera, suffix) in new[] { (rig.Head, rig.Reach, "Camera", "") }.Concat(rig.Second is { } s ? [(s.Head, s.Reach, "Second camera", RigBuilder.SecondSuffix)] : []))
+        foreach (var (head, reach, camera, suffix) in new[] { (rig.Head, rig.Reach, "Camera", "") }.Concat(rig.Second is { } s
+            ? [(s.Head, s.Reach, "Second camera", RigBuilder.SecondSuffix)] : []))
         {
             var tether = needs > 2 ? "One more tether from it, to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
             Piece(camera, "camera" + suffix, head.Keeps, needs, tether);
@@ -46,7 +48,8 @@ internal static class Retention
             if (suffix.Length == 0 && rig.Isolator is not Rigs.Isolators.NoIsolator)
                 Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
             if (reach is not Rigs.Reaches.NoReach)
-                Piece(suffix.Length == 0 ? "Reach" : "Its reach", "reach" + suffix, rig.Braces.Count > 1 && suffix.Length == 0 ? ["its foot", "its braces"] : ["its foot"], needs, tether);
+                Piece(suffix.Length == 0 ? "Reach" : "Its reach", "reach" + suffix, rig.Braces.Count > 1
+                    && suffix.Length == 0 ? ["its foot", "its braces"] : ["its foot"], needs, tether);
         }
         foreach (var brace in rig.Braces)
         {
@@ -60,7 +63,8 @@ internal static class Retention
     }
 
     private static string? Plan(RigBuilder b, string station) =>
-        TetherPlan.Best(b, station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal) ? TetherPoint.SecondCamera : TetherPoint.Camera, b.MassFrom(station))?.Says;
+        TetherPlan.Best(b, station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal)
+            ? TetherPoint.SecondCamera : TetherPoint.Camera, b.MassFrom(station))?.Says;
 
     private static void Base(RigBuilder b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int, string> piece)
     {
@@ -83,7 +87,8 @@ internal static class Retention
             return;
         }
         var asks = Math.Max(needs, rig.Camera.Worth switch { >= VeryCostly => 3, >= Costly => 2, _ => 1 });
-        piece("The rig on its place", "base", own, asks, count == 1 ? "Straps or a second hold, or a tether that holds all of it" : "Straps, or a tether that holds all of it");
+        piece("The rig on its place", "base", own, asks, count == 1
+            ? "Straps or a second hold, or a tether that holds all of it" : "Straps, or a tether that holds all of it");
     }
 
     /// <summary>What a camera's worth refuses, or null: holds that are not enough for it, however they are tethered.</summary>
@@ -103,8 +108,11 @@ internal static class Retention
     internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(RigBuilder b, string station)
     {
         var second = station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal);
-        int Rank(string s) => s.Replace(RigBuilder.SecondSuffix, "", StringComparison.Ordinal) switch { "camera" => 3, "head" => 2, "isolator" or "reach" => 1, _ => 0 };
+        int Rank(string s) => s.Replace(RigBuilder.SecondSuffix, "", StringComparison.Ordinal) switch { "camera" =>
+            3, "head" => 2, "isolator" or "reach" => 1, _ => 0 };
         int Of(TetherPoint p) => p switch { TetherPoint.Camera or TetherPoint.SecondCamera => 3, TetherPoint.Head => 2, _ => 1 };
-        return [.. b.Tethers.Where(t => (Rank(station) > 0 || t.Choice.To.Anchor != AnchorEnd.OnRig) && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == second) && Of(t.Choice.From) >= Rank(station)).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
+        return [.. b.Tethers.Where(t => (Rank(station) > 0 || t.Choice.To.Anchor != AnchorEnd.OnRig)
+            && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == second)
+            && Of(t.Choice.From) >= Rank(station)).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
     }
 }

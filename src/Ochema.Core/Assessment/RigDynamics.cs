@@ -7,7 +7,8 @@ namespace Ochema.Core.Assessment;
 /// The rig's own movement as loads on the structure: the inertia of each mode, as large as a jolt or the steady shaking of the host makes it.
 /// Modes are combined by complete quadratic combination (Wilson, Der Kiureghian and Bayo 1981): the root of the sum of squares where they lie
 /// apart, the plain sum where they coincide, as those of a pair of equal braces do. Stiff modes go along with what shakes them: that part of each,
-/// and what the modes leave out, is added up as it is (Gupta 1990; Lindley and Yow 1980). The sign is that of the stronger. A state with parts gone keeps the whole rig's modes. Gusts are
+/// and what the modes leave out, is added up as it is (Gupta 1990; Lindley and Yow 1980). The sign is that of the stronger. A state with parts gone keeps
+/// the whole rig's modes. Gusts are
 /// in the wind of the cases already.
 /// </summary>
 internal sealed class RigDynamics
@@ -75,8 +76,10 @@ internal sealed class RigDynamics
             random[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Peaks * m.Omega2 * Math.Sqrt(Sum(i => squares[i][n])))];
             along[axis] = [.. modes.Select((m, n) =>
             {
-                var (answer, below) = (m.Omega2 * Math.Sqrt(Sum(i => squares[i][n])), Sum(i => FrequencyGrid.Integrate(Frequencies, all[i].Spectrum, m.Frequency)));
-                return answer <= 0 || host[axis] <= 0 ? 0 : Math.Min(1, host[axis] / Peaks / answer) * Math.Sqrt(Math.Clamp(below / (host[axis] * host[axis] / (Peaks * Peaks)), 0, 1));
+                var (answer, below) = (m.Omega2 * Math.Sqrt(Sum(i => squares[i][n])),
+                    Sum(i => FrequencyGrid.Integrate(Frequencies, all[i].Spectrum, m.Frequency)));
+                return answer <= 0 || host[axis] <= 0 ? 0
+                    : Math.Min(1, host[axis] / Peaks / answer) * Math.Sqrt(Math.Clamp(below / (host[axis] * host[axis] / (Peaks * Peaks)), 0, 1));
             })];
             trembles[axis] = Excitations.SteadyShares[axis] * profile.Steady(rig.Run.Speed, rig.Run.Rpm).Select(s => s.Amplitude).DefaultIfEmpty(0).Max();
             steady[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Excitations.SteadyShares[axis] * m.Omega2 * worst[n])];
@@ -97,7 +100,8 @@ internal sealed class RigDynamics
                 [.. own.Select(i => own.Select((j, n) => (n, Correlation(modes[i], modes[j]))).Where(p => p.Item2 > Apart).ToArray())]);
         }
         (jolt, shaken, trembling) = (
-            Of(pulse, [.. modes.Select(m => HalfSine.InPhase(m.Frequency * motion.PulseDuration))]), [.. random.Select((w, axis) => Of(w, along[axis]))], [.. steady.Select(w => Of(w, new double[modes.Count]))]);
+            Of(pulse, [.. modes.Select(m => HalfSine.InPhase(m.Frequency * motion.PulseDuration))]),
+                [.. random.Select((w, axis) => Of(w, along[axis]))], [.. steady.Select(w => Of(w, new double[modes.Count]))]);
         participation = [.. Enumerable.Range(0, 3).Select(axis => counted.Select(n => modes[n].Participation[axis]).ToArray())];
         CameraGain = Math.Abs(Combine([[0], [0], [1]], [.. CameraMoves.Select(m => new[] { m.Z })])[0][0]);
     }

@@ -199,7 +199,8 @@ internal sealed class RigModel
     /// <summary>Height of a wave at the host, m over still water.</summary>
     private double Crest => Builder.Host.Motion.Crests[Builder.Host.Motion.Index(Builder.Rig.Run.Road)];
 
-    /// <summary>Load of water from ahead at 1 Pa on all that lies lower than a height, m over still water, and of a wave on the cameras: N/m on members, N on bodies.</summary>
+    /// <summary>Load of water from ahead at 1 Pa on all that lies lower than a height, m over still water, and of a wave on the cameras: N/m on members, N
+    /// on bodies.</summary>
     private IEnumerable<(int Member, int Node, Vec3 Load)> Wetted(double upTo, bool slam)
     {
         var flow = MotionProfile.WindDirection(0);
@@ -211,7 +212,8 @@ internal sealed class RigModel
                     yield return (-1, face.Node, face.BoxForce(flow));
             }
             else if (Water.Share(Builder.Position(Builder.StartOf(face.Member)).Z, Builder.Position(Builder.EndOf(face.Member)).Z, upTo) is > 0 and var share)
-                yield return (face.Member, -1, share * (slam ? Water.Slam : 1) * Drag.OnMember(flow, System.Beams[face.Member].AxisX, face.Width, face.Coefficient));
+                yield return (face.Member, -1, share * (slam ? Water.Slam
+                    : 1) * Drag.OnMember(flow, System.Beams[face.Member].AxisX, face.Width, face.Coefficient));
     }
 
     private double Airspeed(double q) => Math.Sqrt(2 * q / density);

@@ -13,7 +13,8 @@ internal static class StationRows
         {
             var worst = reports.Where(r => r.Station == id && r.Sort != CheckSort.Tightening || r.Station == id && r.Counts > 0).MaxBy(r => r.Counts);
             var use = worst?.Counts ?? 0;
-            return new(id, label, part, use, Judge.Of(use), worst?.Id, worst is null ? "carries no load of its own" : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity));
+            return new(id, label, part, use, Judge.Of(use), worst?.Id, worst is null ? "carries no load of its own"
+                : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity));
         }
         string Part(string station) => b.Parts.FirstOrDefault(p => p.Station == station)?.Name ?? "";
         var rows = new List<StationReport>
@@ -32,7 +33,8 @@ internal static class StationRows
         }
         rows.AddRange(b.Rig.Braces.Select(x => Row("brace:" + x.Id, $"Strut {x.Id}", b.Parts.LastOrDefault(p => p.Station == "brace:" + x.Id)?.Name ?? "")));
         var holds = b.Holds.Where(h => h.Station == "base").ToList();
-        rows.Add(Row("base", "Base", b.Rig.Base is Rigs.Bases.HoldPlate ? $"Plate on {holds.Count} × {Words.Inside(Part("base"))}" : b.Rig.Base is Rigs.Bases.SingleCup or Rigs.Bases.SingleMagnet ? Part("base") : Kind.InfoOf(b.Rig.Base.GetType()).Label));
+        rows.Add(Row("base", "Base", b.Rig.Base is Rigs.Bases.HoldPlate ? $"Plate on {holds.Count} × {Words.Inside(Part("base"))}"
+            : b.Rig.Base is Rigs.Bases.SingleCup or Rigs.Bases.SingleMagnet ? Part("base") : Kind.InfoOf(b.Rig.Base.GetType()).Label));
         rows.AddRange(b.Rig.Straps.Select(s => Row("strap:" + s.Id, $"Strap {s.Id}", Part("strap:" + s.Id))));
         if (b.Rig.AllTethers.Any())
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether")));

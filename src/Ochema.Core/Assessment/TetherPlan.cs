@@ -15,12 +15,14 @@ internal static class TetherPlan
     private const double Longest = 1.5;
 
     /// <summary>Lines for straps by their ratchet, which nobody ties a camera with.</summary>
-    private static bool Line(StrapRow row) => !row.Id.StartsWith("ratchet", StringComparison.Ordinal) && !row.Id.StartsWith("cam-", StringComparison.Ordinal) && !row.Id.StartsWith("elastic", StringComparison.Ordinal);
+    private static bool Line(StrapRow row) => !row.Id.StartsWith("ratchet", StringComparison.Ordinal)
+        && !row.Id.StartsWith("cam-", StringComparison.Ordinal) && !row.Id.StartsWith("elastic", StringComparison.Ordinal);
 
     /// <summary>The best tether that catches a mass, kg, from a place; null when none on the shelf does.</summary>
     public static (Tether Tether, string Says)? Best(RigBuilder b, TetherPoint tied, double mass)
     {
-        var node = tied switch { TetherPoint.Head => b.At(RigPoint.HeadTop), TetherPoint.Reach => b.At(RigPoint.ReachTop), TetherPoint.SecondCamera when b.SecondCamera is { } second => second.Node, _ => b.Camera.Node };
+        var node = tied switch { TetherPoint.Head => b.At(RigPoint.HeadTop), TetherPoint.Reach =>
+            b.At(RigPoint.ReachTop), TetherPoint.SecondCamera when b.SecondCamera is { } second => second.Node, _ => b.Camera.Node };
         var at = b.Position(node);
         var taken = b.Rig.AllTethers.Select(t => t.To.Anchor).ToHashSet();
         var best = (
@@ -38,5 +40,6 @@ internal static class TetherPlan
     }
 
     /// <summary>The rig with one more tether.</summary>
-    public static RigDocument With(RigDocument rig, Tether tether) => rig.Tether is null ? rig with { Tether = tether } : rig with { Tethers = [.. rig.Tethers, tether] };
+    public static RigDocument With(RigDocument rig, Tether tether) => rig.Tether is null
+        ? rig with { Tether = tether } : rig with { Tethers = [.. rig.Tethers, tether] };
 }

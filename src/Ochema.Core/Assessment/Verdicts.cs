@@ -15,7 +15,8 @@ internal static class Verdicts
     private const string Estimate = " Planning estimate: prove it before the run.";
 
     /// <summary>The overall verdict with its text.</summary>
-    public static VerdictReport Overall(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings, IReadOnlyList<RetentionReport> retentions, IReadOnlyList<LetGoReport> letGo)
+    public static VerdictReport Overall(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings,
+        IReadOnlyList<RetentionReport> retentions, IReadOnlyList<LetGoReport> letGo)
     {
         var rig = b.Rig;
         if (findings.FirstOrDefault(f => f.Blocks) is { } blocked)
@@ -26,7 +27,8 @@ internal static class Verdicts
         var (word, why, missing) = Missing(b, retentions);
         if (why == Why.Loads || word < loads.Word)
             return loads with { Text = loads.Text + Estimate, Missing = missing };
-        return loads with { Word = word, Why = why, Missing = missing, Text = $"{missing[0]} {(loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")}{loads.Text}{Estimate}" };
+        return loads with { Word = word, Why = why, Missing = missing,
+            Text = $"{missing[0]} {(loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")}{loads.Text}{Estimate}" };
     }
 
     /// <summary>The best that can be said with what is missing: pieces kept by too little, questions not answered.</summary>
@@ -56,7 +58,8 @@ internal static class Verdicts
             : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
             : $"Nothing gives at any {b.Host.AtTop}.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
-            says += worst.Station == "tether" ? worst.Use <= 1 ? "" : " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";
+            says += worst.Station == "tether" ? worst.Use <= 1 ? ""
+                : " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";
         var straps = letGo[^1];
         var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "link" && l.Verdict == Verdict.LetsGo).ToList();
         var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo ? $" With all holds gone the straps still keep it on {b.Host.Called}."
@@ -80,7 +83,8 @@ internal static class Verdicts
             return new(Judge.Of(Math.Max(lets.Use, turns.Use)), Math.Max(lets.Use, turns.Use), null, (lets.Use >= turns.Use ? lets : turns).Check?.Id,
                 shove + (lets.Use > 1 ? $"{Words.Inside(lets.Check?.Title ?? "it moves freely")}." : "nothing moves."));
         return new(Verdict.Tight, Math.Min(1, Math.Max(lets.Use, turns.Use)), null, turns.Check?.Id,
-            shove + (turns.Use > 1 ? $"it turns or slides before it lets go ({Words.Inside(turns.Check!.Title)}): aim it again, then tighten." : $"{Words.Inside(turns.Check!.Title)}, nearly."));
+            shove + (turns.Use > 1 ? $"it turns or slides before it lets go ({Words.Inside(turns.Check!.Title)}): aim it again, then tighten."
+                : $"{Words.Inside(turns.Check!.Title)}, nearly."));
     }
 
     /// <summary>What a jolt of the host does by itself; it is among the driving cases too.</summary>

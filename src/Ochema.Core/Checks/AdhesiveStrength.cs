@@ -28,11 +28,14 @@ public sealed class AdhesiveStrength(RigBuilder b, HoldSpot spot, int spring, Ad
             .Term("W", "section modulus of the pad, m³", modulus, Dimension.Factor)
             .Term("Mn", "twist", load.Twist, Dimension.Torque).Term("Wp", "polar modulus of the pad, m³", polar, Dimension.Factor)
             .Term("τ", "strength", row.Strength, Dimension.Stress, row.Source).Term("c", "cured share", cured, Dimension.Ratio, "judgement from hours")
-            .Term("s", "surface share", surface, Dimension.Ratio, "judgement").Term("w", "temperature share", warm, Dimension.Ratio, $"judgement; {b.Rig.Run.SkinSource}");
+            .Term("s", "surface share", surface, Dimension.Ratio, "judgement")
+                .Term("w", "temperature share", warm, Dimension.Ratio, $"judgement; {b.Rig.Run.SkinSource}");
         return Ratio(b.Factors[FactorTable.Adhesive] * stress, row.Strength * cured * surface * warm);
     }
 
-    /// <summary>Share of its strength that foam tape keeps at a temperature, K: brittle in the cold, half at 40 °C, a quarter at 70 °C (judgement, 0.5–1.5 ×).</summary>
+    /// <summary>Share of its strength that foam tape keeps at a temperature, K: brittle in the cold, half at 40 °C, a quarter at 70 °C (judgement, 0.5–1.5
+    /// ×).</summary>
     public static double Warm(double temperature) =>
-        temperature < 278 ? 0.6 : temperature <= 298 ? 1 : temperature <= 313 ? 1 - 0.5 * (temperature - 298) / 15 : Math.Max(0.1, 0.5 - 0.25 * (temperature - 313) / 30);
+        temperature < 278 ? 0.6 : temperature <= 298 ? 1 : temperature <= 313
+            ? 1 - 0.5 * (temperature - 298) / 15 : Math.Max(0.1, 0.5 - 0.25 * (temperature - 313) / 30);
 }

@@ -5,7 +5,8 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Checks;
 
 /// <summary>What a strap ends at: k·T ≤ what it holds, usual or pulled on; where nobody knows, it is asked.</summary>
-public sealed class AnchorLoad(RigBuilder b, Strap strap, string station, int line, Anchor anchor) : Check(strap.Id + ".anchor", station, strap.Id, $"{anchor.Name} gives")
+public sealed class AnchorLoad(RigBuilder b, Strap strap, string station, int line, Anchor anchor)
+    : Check(strap.Id + ".anchor", station, strap.Id, $"{anchor.Name} gives")
 {
     /// <summary>Taken where nothing is known, N: what a hand pulls with (judgement).</summary>
     private const double Unknown = 200;
@@ -17,7 +18,8 @@ public sealed class AnchorLoad(RigBuilder b, Strap strap, string station, int li
         var (t, holds) = (f.Tension(line), strap.AnchorHolds ?? anchor.Holds ?? Unknown);
         sheet?.Formula("{k} × {T} ÷ {H}", "force balance", "Rust, a clip instead of a fold.")
             .Factor(b, FactorTable.Bolt).Term("T", "tension", t, Dimension.Force)
-            .Term("H", "it holds", holds, Dimension.Force, strap.AnchorHolds is not null ? "your pull" : anchor.Holds is null ? "not known: pull on it with a scale, or ask" : "judgement, 0.5–2 ×");
+            .Term("H", "it holds", holds, Dimension.Force, strap.AnchorHolds is not null ? "your pull"
+                : anchor.Holds is null ? "not known: pull on it with a scale, or ask" : "judgement, 0.5–2 ×");
         return Ratio(b.Factors[FactorTable.Bolt] * t, holds);
     }
 }

@@ -7,7 +7,8 @@ namespace Ochema.Core.Checks;
 public sealed record RequiredFactor(string Name, string Label, double InsideHost, double OwnGround, double PublicWay, double OnPeople, double Floor, double Ceiling, string Reason)
 {
     /// <summary>The default of a class.</summary>
-    public double For(Consequence c) => c switch { Consequence.InsideHost => InsideHost, Consequence.OwnGround => OwnGround, Consequence.PublicWay => PublicWay, Consequence.OnPeople => OnPeople, _ => OwnGround };
+    public double For(Consequence c) => c switch { Consequence.InsideHost => InsideHost, Consequence.OwnGround =>
+        OwnGround, Consequence.PublicWay => PublicWay, Consequence.OnPeople => OnPeople, _ => OwnGround };
 }
 
 /// <summary>The required factors of a rig: defaults by consequence class, some set by the user within floors.</summary>
@@ -64,7 +65,8 @@ public sealed class FactorTable
     };
 
     /// <summary>Independent retentions each separable piece needs.</summary>
-    public static int Retentions(Consequence c) => c switch { Consequence.InsideHost or Consequence.OwnGround => 1, Consequence.PublicWay or Consequence.DeepWater => 2, _ => 3 };
+    public static int Retentions(Consequence c) =>
+        c switch { Consequence.InsideHost or Consequence.OwnGround => 1, Consequence.PublicWay or Consequence.DeepWater => 2, _ => 3 };
 
     public double this[string name] => values[name];
 

@@ -20,7 +20,8 @@ public sealed class HoldSlide(RigBuilder b, HoldSpot spot, int spring, string ti
         var load = f.Hold(spring, spot.Normal);
         sheet?.Formula("{k} × ({N} + ({S} + {Mn} ÷ {ρ}) ÷ {μ}) ÷ ({P} + {Q})", "Coulomb friction, pull, slide and twist together", "Wet, dust and oil.")
             .Factor(b, FactorTable.Friction).Term("N", "pull", load.Off, Dimension.Force).Term("S", "slide", load.Slide, Dimension.Force)
-            .Term("Mn", "twist", load.Twist, Dimension.Torque).Term("ρ", "radius of its friction", twistRadius, Dimension.Length, "two thirds of half its width, even pressure")
+            .Term("Mn", "twist", load.Twist, Dimension.Torque)
+                .Term("ρ", "radius of its friction", twistRadius, Dimension.Length, "two thirds of half its width, even pressure")
             .Term("μ", "friction", friction, Dimension.Factor, "judgement by surface")
             .Term("P", "pressing force", pressing, Dimension.Force, source).Term("Q", "weight and straps press it on by", load.On, Dimension.Force);
         return Ratio(b.Factors[FactorTable.Friction] * (load.Off + (load.Slide + load.Twist / twistRadius) / friction), pressing + load.On);

@@ -14,7 +14,8 @@ internal static class JawGrip
     /// <param name="force">Jaw force, N.</param>
     /// <param name="padRadius">m.</param>
     /// <param name="bar">Diameter of a round bar between the jaws, m; null for a flat edge.</param>
-    public static void Add(RigBuilder b, Hold hold, Vec3 along, Vec3 closing, double force, double padRadius, double friction, double? bar, string label, string source)
+    public static void Add(RigBuilder b, Hold hold, Vec3 along, Vec3 closing, double force,
+        double padRadius, double friction, double? bar, string label, string source)
     {
         b.Checks.Add(new JawTurn(b, hold.Id, $"{label} slips or turns", hold.Spring, along, closing, force, padRadius, friction, bar, source));
         b.Checks.Add(new JawOpens(b, hold.Id, $"{label} is prised open", hold.Spring, along, closing, force, padRadius, bar is not null, source));
@@ -25,7 +26,8 @@ internal static class JawGrip
 /// Jaws that slide across, pull out or turn about the closing axis: friction of two pads, k·√((S/2μF)² + (M/T)²) ≤ 1 with T = 4/3·μ·F·r
 /// (even pressure); on a round bar they roll about it at μ·F·d too.
 /// </summary>
-internal sealed class JawTurn(RigBuilder b, string id, string title, int spring, Vec3 along, Vec3 closing, double force, double padRadius, double friction, double? bar, string source)
+internal sealed class JawTurn(RigBuilder b, string id, string title, int spring, Vec3 along, Vec3 closing,
+    double force, double padRadius, double friction, double? bar, string source)
     : Check(id + ".turn", "base", id, title)
 {
     public override int? Joint => spring;
@@ -39,7 +41,8 @@ internal sealed class JawTurn(RigBuilder b, string id, string title, int spring,
         var (s, m, roll) = (push.PerpendicularTo(closing).Length, Math.Abs(moment.Dot(closing)), bar is null ? 0 : Math.Abs(moment.Dot(along)));
         var rolls = FrictionGrip.Halves(force, bar ?? padRadius, friction).Torque;
         sheet?.Formula("{k} × √(({S} ÷ {Sc})² + ({M} ÷ {Mc})² + ({R} ÷ {Rc})²)", "two pads, even pressure, Coulomb friction about the axis the jaws close along", "Wet, dust and wax.")
-            .Factor(b, FactorTable.Friction).Term("S", "slide and pull on the pads", s, Dimension.Force).Term("Sc", "friction of both pads", slide, Dimension.Force, source)
+            .Factor(b, FactorTable.Friction).Term("S", "slide and pull on the pads", s, Dimension.Force)
+                .Term("Sc", "friction of both pads", slide, Dimension.Force, source)
             .Term("M", "moment about the closing axis", m, Dimension.Torque).Term("Mc", "friction about it", torque, Dimension.Torque, source)
             .Term("R", "moment about the bar", roll, Dimension.Torque).Term("Rc", "friction about it", rolls, Dimension.Torque, source);
         return Ratio(b.Factors[FactorTable.Friction] * Math.Sqrt(Math.Pow(s / slide, 2) + Math.Pow(m / torque, 2) + Math.Pow(roll / rolls, 2)), 1);
@@ -50,7 +53,8 @@ internal sealed class JawTurn(RigBuilder b, string id, string title, int spring,
 /// Jaws that are prised open: a push along the closing axis, and the moments that tilt the pads, k·(N + 2M/r) ≤ F (a round pad stays down all round
 /// while the moment is below F·r/4, two pads F·r/2).
 /// </summary>
-internal sealed class JawOpens(RigBuilder b, string id, string title, int spring, Vec3 along, Vec3 closing, double force, double padRadius, bool round, string source)
+internal sealed class JawOpens(RigBuilder b, string id, string title, int spring, Vec3 along,
+    Vec3 closing, double force, double padRadius, bool round, string source)
     : Check(id + ".opens", "base", id, title)
 {
     public override int? Joint => spring;

@@ -32,7 +32,8 @@ public sealed class MagnetGrip
 
     /// <summary>What it can do: a disc, tipping about its edge and twisting on two thirds of its radius.</summary>
     public HoldGrasp Grasp => new(
-        Pull, "pull left on this panel", Source, Row.Friction, "judgement: steel on paint 0.12–0.25, rubber 0.4–0.7", Row.Diameter / 2, Row.Source, Row.Diameter / 3,
+        Pull, "pull left on this panel", Source, Row.Friction, "judgement: steel on paint 0.12–0.25, rubber 0.4–0.7",
+            Row.Diameter / 2, Row.Source, Row.Diameter / 3,
         FactorTable.Magnet, FactorTable.Magnet, "factor 3 after magnetic lifting (EN 13155)", "Grit, wax and water under the pot; heat above its limit.");
 
     /// <summary>Pull left, N.</summary>

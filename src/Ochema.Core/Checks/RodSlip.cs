@@ -4,7 +4,8 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Checks;
 
 /// <summary>A strut's rod that slips through the clamp at its end: k·N ≤ what the clamp holds along the rod.</summary>
-public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece piece, double holds) : Check(id + ".slips", station, id, "Rod slips through its clamp")
+public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece piece, double holds)
+    : Check(id + ".slips", station, id, "Rod slips through its clamp")
 {
     public override bool GivesWay => true;
 
@@ -14,7 +15,8 @@ public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece p
         f.Beam(piece.First + piece.Count - 1, e);
         var n = Math.Abs(e[6]);
         sheet?.Formula("{k} × {N} ÷ {H}", "friction of the clamp along the rod", "Paint, oil, a tie instead of a clamp.")
-            .Factor(b, FactorTable.Friction).Term("N", "force along the rod", n, Dimension.Force).Term("H", "clamp holds", holds, Dimension.Force, "as you measured it; 200–600 N, judgement");
+            .Factor(b, FactorTable.Friction).Term("N", "force along the rod", n, Dimension.Force)
+                .Term("H", "clamp holds", holds, Dimension.Force, "as you measured it; 200–600 N, judgement");
         return Ratio(b.Factors[FactorTable.Friction] * n, holds);
     }
 }

@@ -34,12 +34,14 @@ public class SectionStrength(RigBuilder b, string station, string id, string tit
         var strength = warm * piece.Material.YieldStrength;
         sheet?.Formula("{k} × √({σ}² + 3 × {τ}²) ÷ {Y}", "N/A + M/W with torsion and shear, von Mises (Roark's Formulas for Stress and Strain)", "Holes, threads and welds in the piece; fatigue.")
             .Factor(b, factorName).Term("σ", "stress along", at.Sigma, Dimension.Stress).Term("τ", "shear stress", at.Tau, Dimension.Stress)
-            .Term("Y", "yield strength", strength, Dimension.Stress, warm < 1 ? $"{piece.Material.Source}; {warm:0.00} of it in the heat, judgement" : piece.Material.Source)
+            .Term("Y", "yield strength", strength, Dimension.Stress, warm < 1
+                ? $"{piece.Material.Source}; {warm:0.00} of it in the heat, judgement" : piece.Material.Source)
             .Term("M", "bending moment there", at.M, Dimension.Torque).Term("N", "axial force there", at.N, Dimension.Force);
         return Ratio(b.Factors[factorName] * worst, strength);
     }
 
-    /// <summary>Share of its strength that a plastic keeps at a temperature, K: 1.2 % a kelvin lost above 23 °C, a fifth at the least (judgement, 0.8–1.6 %).</summary>
+    /// <summary>Share of its strength that a plastic keeps at a temperature, K: 1.2 % a kelvin lost above 23 °C, a fifth at the least (judgement, 0.8–1.6
+    /// %).</summary>
     public static double Warm(Material m, double temperature) =>
         m.Family == MaterialFamily.Plastic ? Math.Clamp(1 - 0.012 * (temperature - 296.15), 0.2, 1) : 1;
 }

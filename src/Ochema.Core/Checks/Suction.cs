@@ -59,6 +59,8 @@ public sealed class Suction
 
     /// <summary>What it can do: a rim of vacuum, tipping about its lip and twisting on it.</summary>
     public HoldGrasp Grasp => new(
-        Force, "vacuum force", $"vacuum × lip area × seal {Seal:0.##} × {Left:0.##} left after leaking; {VacuumSource}", Friction, "judgement by surface, 0.15–0.6",
-        Row.LipDiameter / 2, Row.Source, Row.LipDiameter / 2, FactorTable.SuctionPull, FactorTable.SuctionSlide, "factors 2 and 4 after common vacuum-lifting practice (EN 13155)", "Dirt under the lip, a lip that ages.");
+        Force, "vacuum force", $"vacuum × lip area × seal {Seal:0.##} × {Left:0.##} left after leaking; {VacuumSource}",
+            Friction, "judgement by surface, 0.15–0.6",
+        Row.LipDiameter / 2, Row.Source, Row.LipDiameter / 2, FactorTable.SuctionPull,
+            FactorTable.SuctionSlide, "factors 2 and 4 after common vacuum-lifting practice (EN 13155)", "Dirt under the lip, a lip that ages.");
 }

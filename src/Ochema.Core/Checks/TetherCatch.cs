@@ -26,7 +26,8 @@ public sealed class TetherCatch(RigBuilder b, TetherBuilt tether) : Check(tether
 /// <param name="Anchor">Where it ends.</param>
 /// <param name="End">That place, m.</param>
 /// <param name="Length">m.</param>
-public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structure.Vec3 From, Hosts.Anchor Anchor, Structure.Vec3 End, double Length, StrapRow Row)
+public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structure.Vec3 From,
+    Hosts.Anchor Anchor, Structure.Vec3 End, double Length, StrapRow Row)
 {
     /// <summary>What it keeps when its own piece comes off, kg: camera and head for one tied to the camera.</summary>
     public double Keeps(RigBuilder b) => b.MassFrom(Choice.From switch { TetherPoint.Reach => "reach", TetherPoint.SecondCamera => "head-2", _ => "head" });
@@ -51,9 +52,11 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         var holds = Math.Min(line, anchor ?? line);
         var weight = mass * fall.Pull;
         sheet?.Formula("{k} × {W} × (1 + √(1 + 2 × {c} × {h} ÷ {W})) ÷ {B}", "energy of a free fall on a spring; it falls from its height over the anchor through the line's arc, swept back by the wind", "Swinging against the host; a line that is cut by an edge.")
-            .Factor(b, FactorTable.TetherCatch).Term("W", "weight and drag of what falls", weight, Dimension.Force).Term("h", "falls freely", fall.Drop, Dimension.Length)
+            .Factor(b, FactorTable.TetherCatch).Term("W", "weight and drag of what falls", weight, Dimension.Force)
+                .Term("h", "falls freely", fall.Drop, Dimension.Length)
             .Term("c", "line's stiffness", Row.AxialStiffness / Length, Dimension.Stiffness, Row.Source).Term("m", "what falls", mass, Dimension.Mass)
-            .Term("B", holds < line ? "what it ends at holds" : "line and its end hold", holds, Dimension.Force, holds < line ? Choice.AnchorHolds is null ? "judgement, 0.5–2 ×" : "your pull" : $"{Row.Source}; {Words.Inside(knot.Name)}")
+            .Term("B", holds < line ? "what it ends at holds" : "line and its end hold", holds, Dimension.Force, holds < line
+                ? Choice.AnchorHolds is null ? "judgement, 0.5–2 ×" : "your pull" : $"{Row.Source}; {Words.Inside(knot.Name)}")
             .Term("F", "peak as it catches", fall.Peak, Dimension.Force).Term("L", "line", Length, Dimension.Length);
         return b.Factors[FactorTable.TetherCatch] * fall.Peak / holds is var use && use < Check.MostUse ? use : Check.MostUse;
     }
@@ -68,7 +71,8 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         if (b.Host.Published.Wheels.Any(w => Math.Abs(Structure.Vec3.From(w.Centre).Y - End.Y) < reach + w.Width / 2
             && new Structure.Vec3(w.Centre[0] - End.X, 0, w.Centre[2] - End.Z).Length - w.Radius < reach))
             yield return "a wheel";
-        foreach (var zone in b.Host.ZonesFor(b.Rig.Survey).Where(z => !(z.Inside && b.Rig.Site.Form is Hosts.SiteForm.Panel or Hosts.SiteForm.Bolts) && Hosts.Clearance.Distance(End, z) < reach))
+        foreach (var zone in b.Host.ZonesFor(b.Rig.Survey)
+            .Where(z => !(z.Inside && b.Rig.Site.Form is Hosts.SiteForm.Panel or Hosts.SiteForm.Bolts) && Hosts.Clearance.Distance(End, z) < reach))
             yield return "the " + zone.Name;
     }
 }

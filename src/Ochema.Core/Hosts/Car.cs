@@ -134,12 +134,14 @@ public static class Car
             Vec3 Edge(string site, double u) => Surface(c, sites.First(s => s.Id == site)) is var p ? p.Point(u * p.HalfU, side * p.HalfV) : default;
             Anchor Line(string id, string label, Vec3 a, Vec3 b, double holds) => new($"{id}-{name}", $"{label}, {name}", a.ToArray(), b.ToArray(), holds);
             list.Add(Line("bonnet-edge", "Bonnet edge hook", Edge("bonnet", -0.95) - 0.015 * Vec3.UnitZ, Edge("bonnet", 0.95) - 0.015 * Vec3.UnitZ, 1500));
-            list.Add(Line("door-frame", "Top of the door frame", Edge("roof", 0.9) + new Vec3(0, side * 0.02, -0.015), Edge("roof", -0.75) + new Vec3(0, side * 0.02, -0.015), 2500));
+            list.Add(Line("door-frame", "Top of the door frame", Edge("roof", 0.9) + new Vec3(0, side * 0.02, -0.015),
+                Edge("roof", -0.75) + new Vec3(0, side * 0.02, -0.015), 2500));
             list.Add(Line("boot-edge", "Edge of the boot opening", Edge("boot", -0.9), Edge("boot", 0.9), 900));
             var arch = c.Wheelbase / 2;
             Vec3 rim = new(arch, side * (c.HalfWidth - 0.02), 2 * c.WheelRadius + 0.09);
             list.Add(Line("wheel-arch", "Front wheel arch lip", rim - 0.15 * Vec3.UnitX, rim + 0.15 * Vec3.UnitX, 900));
-            list.Add(Line("sill", "Sill seam", new Vec3(c.DoorFront, side * (c.HalfWidth - 0.03), SillHeight), new Vec3(c.DoorRear, side * (c.HalfWidth - 0.03), SillHeight), 1500));
+            list.Add(Line("sill", "Sill seam", new Vec3(c.DoorFront, side * (c.HalfWidth - 0.03), SillHeight),
+                new Vec3(c.DoorRear, side * (c.HalfWidth - 0.03), SillHeight), 1500));
         }
         Vec3 front = new(c.Nose, -0.35, 0.42), rear = new(c.Tail, -0.35, 0.42);
         list.Add(new("tow-eye-front", "Front tow eye", front.ToArray(), front.ToArray(), 10000));

@@ -71,11 +71,13 @@ internal static class CarPlaces
         var screen = c.BonnetRear.X;
         return
         [
-            new("view", "driver's view", Low(screen - 0.1, 0.18, c.BonnetHalfWidth - 0.08, c.BonnetRear.Z + 0.12), High(screen + 0.9, 0.18, c.BonnetHalfWidth - 0.08, c.BonnetRear.Z + 0.5), "The driver has to see the road past it.", Sight: true),
+            new("view", "driver's view", Low(screen - 0.1, 0.18, c.BonnetHalfWidth - 0.08, c.BonnetRear.Z + 0.12),
+                High(screen + 0.9, 0.18, c.BonnetHalfWidth - 0.08, c.BonnetRear.Z + 0.5), "The driver has to see the road past it.", Sight: true),
             new("lamp-left", "left head lamp", [c.Nose - 0.2, c.HalfWidth - 0.4, 0.55], [c.Nose + 0.25, c.HalfWidth, 0.72], "A lamp that is covered is off."),
             new("lamp-right", "right head lamp", [c.Nose - 0.2, -c.HalfWidth, 0.55], [c.Nose + 0.25, -c.HalfWidth + 0.4, 0.72], "A lamp that is covered is off."),
             new("plate", "number plate", [c.Nose - 0.02, -0.27, 0.42], [c.Nose + 0.3, 0.27, 0.54], "It has to be read from ahead.", Sight: true),
-            new("wheel", "steering wheel and controls", Low(screen - 0.75, 0.15, 0.6, c.BonnetRear.Z - 0.35), High(screen - 0.35, 0.15, 0.6, c.BonnetRear.Z + 0.05), "Lock to lock, hands and levers.", Inside: true),
+            new("wheel", "steering wheel and controls", Low(screen - 0.75, 0.15, 0.6, c.BonnetRear.Z - 0.35),
+                High(screen - 0.35, 0.15, 0.6, c.BonnetRear.Z + 0.05), "Lock to lock, hands and levers.", Inside: true),
         ];
     }
 

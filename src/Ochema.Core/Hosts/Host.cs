@@ -53,7 +53,8 @@ public abstract class Host
 
     /// <summary>Everything published about it.</summary>
     public HostPreset Published => published ??= new(
-        Id, Name, Kind, Sites, Anchors, [.. Sites.Select(s => PanelFrame.Of(s.Id, Surface(s)))], Drawing(), Wheels(), Cautions, Zones, SpeedName, Motion.Over, Motion.Factors, Shake.Revolutions(0) is not null, TopSpeed, Motion.Bumps.Count);
+        Id, Name, Kind, Sites, Anchors, [.. Sites.Select(s => PanelFrame.Of(s.Id, Surface(s)))], Drawing(), Wheels(), Cautions,
+            Zones, SpeedName, Motion.Over, Motion.Factors, Shake.Revolutions(0) is not null, TopSpeed, Motion.Bumps.Count);
 
     /// <summary>Places that must stay free, m.</summary>
     public virtual IReadOnlyList<KeepClear> Zones => [];

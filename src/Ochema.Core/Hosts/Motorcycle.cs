@@ -123,7 +123,8 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
             Tube("handlebar", "Handlebar", bar, 0.28),
             new()
             {
-                Id = "bar-bolts", Name = "Bolt heads of the bar clamp", Form = SiteForm.Bolts, Material = "steel-1018", Diameter = 0.016, Thickness = 0.006, ClearRadius = 0.05, CrownRadius = 30, Coat = 0.00005, Slope = 0, WindFactor = 0.9,
+                Id = "bar-bolts", Name = "Bolt heads of the bar clamp", Form = SiteForm.Bolts, Material = "steel-1018", Diameter = 0.016,
+                    Thickness = 0.006, ClearRadius = 0.05, CrownRadius = 30, Coat = 0.00005, Slope = 0, WindFactor = 0.9,
             },
             Tube("crash-bar", "Crash bar", tube, 0.18),
             Tube("frame-tube", "Lower frame tube", tube, 0.25),

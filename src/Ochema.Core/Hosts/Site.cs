@@ -130,4 +130,5 @@ public sealed record PanelFrame(string Site, double[] Origin, double[] U, double
 public sealed record HostPreset(
     string Id, string Name, string Kind, IReadOnlyList<Site> Sites, IReadOnlyList<Anchor> Anchors,
     IReadOnlyList<PanelFrame> Frames, IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions,
-    IReadOnlyList<KeepClear> Zones, string SpeedName, Loads.GoingWords Going, IReadOnlyList<Loads.MotionFactor> Motion, bool HasEngine, double TopSpeed, int Goings);
+    IReadOnlyList<KeepClear> Zones, string SpeedName, Loads.GoingWords Going,
+        IReadOnlyList<Loads.MotionFactor> Motion, bool HasEngine, double TopSpeed, int Goings);

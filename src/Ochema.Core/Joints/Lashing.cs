@@ -27,5 +27,6 @@ public static class Lashing
     public static double Slide(int turns, double tension, double friction) => turns * 2 * Math.PI * friction * tension;
 
     /// <summary>What is wrong with a knot in a line, or null.</summary>
-    public static string? Fault(Knot knot, bool elastic) => elastic && !knot.ForElastic ? $"a {Words.Inside(knot.Name)} slips in elastic: {string.Join(" or ", Knots.Where(k => k.ForElastic).Select(k => Words.Inside(k.Name)))}" : null;
+    public static string? Fault(Knot knot, bool elastic) => elastic && !knot.ForElastic
+        ? $"a {Words.Inside(knot.Name)} slips in elastic: {string.Join(" or ", Knots.Where(k => k.ForElastic).Select(k => Words.Inside(k.Name)))}" : null;
 }

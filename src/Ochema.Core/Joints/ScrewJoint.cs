@@ -41,7 +41,8 @@ public enum LayerRole
 /// <param name="Thread">Catalogue id of the thread it was bought with; null when it is tapped for the screw.</param>
 /// <param name="Bought">True for what is not drilled by the builder: washers, spacers, nuts.</param>
 public sealed record StackLayer(
-    string Name, LayerRole Role, double Thickness, string Material, double Width = 0.03, double? Hole = null, double? Edge = null, double Countersink = 0, string? Thread = null, bool Bought = false);
+    string Name, LayerRole Role, double Thickness, string Material, double Width = 0.03, double? Hole = null,
+        double? Edge = null, double Countersink = 0, string? Thread = null, bool Bought = false);
 
 /// <summary>What a screw is tightened with.</summary>
 public enum TightenedBy
@@ -203,7 +204,8 @@ public sealed record ScrewJoint
         if (choice.Hole is { } hole)
         {
             // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate, else the first soft block.
-            var at = new[] { LayerRole.Tapped, LayerRole.Clearance, LayerRole.Soft }.Select(role => layers.FindIndex(l => l.Role == role && !l.Bought)).FirstOrDefault(i => i >= 0, -1);
+            var at = new[] { LayerRole.Tapped, LayerRole.Clearance, LayerRole.Soft }.Select(role => layers.FindIndex(l => l.Role == role && !l.Bought))
+                .FirstOrDefault(i => i >= 0, -1);
             if (at >= 0)
                 layers[at] = layers[at] with { Hole = hole };
         }
@@ -212,7 +214,8 @@ public sealed record ScrewJoint
         var thread = choice.Thread is { } id ? Catalogue.Shipped.Find<Fastener>("fasteners", id) : Thread;
         // Nuts and washers are those of the thread; sockets and spacers keep their own.
         if (thread != Thread)
-            layers = [.. layers.Select(l => l.Role == LayerRole.Nut ? l with { Thickness = thread.NutHeight, Width = thread.AcrossFlats } : l is { Name: "Washer", Bought: true } ? l with { Width = 2.1 * thread.MajorDiameter } : l)];
+            layers = [.. layers.Select(l => l.Role == LayerRole.Nut ? l with { Thickness = thread.NutHeight, Width = thread.AcrossFlats }
+                : l is { Name: "Washer", Bought: true } ? l with { Width = 2.1 * thread.MajorDiameter } : l)];
         return this with
         {
             Layers = layers,
@@ -306,7 +309,8 @@ public sealed record ScrewJoint
         var nutMaterial = Catalogue.Shipped.Material(l.Material);
         if (Threads.Reassemblies(nutMaterial) is { } times)
             notes.Add($"Tapped plastic: about {times} times on and off, then a new hole or an insert.");
-        if (Layers.Any(x => x.Material.StartsWith("al-", StringComparison.Ordinal)) && (Thread.Grade.StartsWith("A2", StringComparison.Ordinal) || Layers.Any(x => x.Material.StartsWith("stainless", StringComparison.Ordinal))))
+        if (Layers.Any(x => x.Material.StartsWith("al-", StringComparison.Ordinal))
+            && (Thread.Grade.StartsWith("A2", StringComparison.Ordinal) || Layers.Any(x => x.Material.StartsWith("stainless", StringComparison.Ordinal))))
             notes.Add("Stainless on aluminium eats it in salt and wet: grease or a plastic washer between.");
         double from = 0;
         var drawn = new List<LayerReport>();
@@ -375,7 +379,8 @@ internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(join
         var holds = Math.Min(strip, joint.Thread.ProofLoad);
         sheet?.Formula("max({k} × {C} × {N} ÷ ({H} − {F}), {k} × {N} ÷ {H})", "joint closed, then opened (Shigley ch. 8)", "A worn or crossed thread.")
             .Factor(b, FactorTable.Bolt).Term("C", "share of the pull that reaches the screw", LoadShare, Dimension.Ratio, "judgement, 0.1–0.3")
-            .Term("N", "pull on one screw", pull, Dimension.Force).Term("H", strip < joint.Thread.ProofLoad ? "thread strips at" : "proof load", holds, Dimension.Force,
+            .Term("N", "pull on one screw", pull, Dimension.Force)
+                .Term("H", strip < joint.Thread.ProofLoad ? "thread strips at" : "proof load", holds, Dimension.Force,
                 strip < joint.Thread.ProofLoad ? $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2" : joint.Thread.Source)
             .Term("F", "preload", Math.Min(preload, 0.9 * holds), Dimension.Force, "T ÷ (K × d), at the most nine tenths of what it holds");
         return Ratio(k * Math.Max(LoadShare * pull / (holds - Math.Min(preload, 0.9 * holds)), pull / holds), 1);
@@ -395,8 +400,10 @@ internal sealed class JointTightening(ScrewJoint joint) : Check(joint.Id + ".tig
     {
         sheet?.Formula("{T} ÷ ({K} × {d}) ÷ min({S}, {P})", "T = K·F·d (Shigley ch. 8)", "Oil on the thread: the same torque draws it half as tight again.")
             .Term("T", "tightened with", joint.TightenedWith, Dimension.Torque, joint.Torque is null ? "what goes with its means" : "as set for this joint")
-            .Term("K", "nut factor, dry", Threads.NutFactor, Dimension.Factor, "Shigley ch. 8").Term("d", "screw", joint.Thread.MajorDiameter, Dimension.Length, joint.Thread.Source)
-            .Term("S", "thread strips at", strip, Dimension.Force, $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2").Term("P", "proof load", joint.Thread.ProofLoad, Dimension.Force, joint.Thread.Source);
+            .Term("K", "nut factor, dry", Threads.NutFactor, Dimension.Factor, "Shigley ch. 8")
+                .Term("d", "screw", joint.Thread.MajorDiameter, Dimension.Length, joint.Thread.Source)
+            .Term("S", "thread strips at", strip, Dimension.Force, $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2")
+                .Term("P", "proof load", joint.Thread.ProofLoad, Dimension.Force, joint.Thread.Source);
         return Ratio(joint.Tightened, Math.Min(strip, joint.Thread.ProofLoad));
     }
 }
@@ -414,7 +421,8 @@ internal sealed class JointSlip(RigBuilder b, ScrewJoint joint) : Check(joint.Id
         var k = b.Factors[FactorTable.Friction];
         sheet?.Formula("({k} × {N} + {k} × {S} ÷ {μ}) ÷ {F}", "separation and Coulomb friction on the preload", "A hole that lets the screw bear on its side: counted as slipped.")
             .Factor(b, FactorTable.Friction).Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "slide on one screw", slide, Dimension.Force)
-            .Term("μ", "friction of the faces", joint.Friction, Dimension.Factor, "judgement, 0.1–0.5").Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means" : "as set for this joint");
+            .Term("μ", "friction of the faces", joint.Friction, Dimension.Factor, "judgement, 0.1–0.5")
+                .Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means" : "as set for this joint");
         return Ratio(k * (pull + slide / joint.Friction), preload);
     }
 }
@@ -425,7 +433,8 @@ internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLaye
 {
     private readonly Material material = b.Stock.Material(sheet.Material);
 
-    /// <summary>Shear across the sheet over tensile strength: von Mises for metal and plastic, across the plies of wood and composite (judgement, 0.08–0.15).</summary>
+    /// <summary>Shear across the sheet over tensile strength: von Mises for metal and plastic, across the plies of wood and composite (judgement,
+    /// 0.08–0.15).</summary>
     private double Shear => material.Family is MaterialFamily.Wood or MaterialFamily.Composite ? 0.1 : Threads.ShearShare;
 
     public override double Use(CaseForces f, Worksheet? page = null)

@@ -22,7 +22,8 @@ public enum Going
 /// <param name="Track">Null where the host knows only the first three.</param>
 public sealed record GoingWords(string Label, string Smooth, string Average, string Rough, string? Track = null, string? Field = null)
 {
-    public string Of(Going g) => g switch { Going.Smooth => Smooth, Going.Average => Average, Going.Track when Track is not null => Track, Going.Field when Field is not null => Field, _ => Rough };
+    public string Of(Going g) => g switch { Going.Smooth => Smooth, Going.Average =>
+        Average, Going.Track when Track is not null => Track, Going.Field when Field is not null => Field, _ => Rough };
 }
 
 /// <summary>One thing that happens to the rig.</summary>
@@ -111,8 +112,11 @@ public sealed record MotionProfile
         new("brake", Names.Brake, Braking, HorizontalSource),
         new("accelerate", Names.Accelerate, Accelerating, HorizontalSource),
         new("corner", Names.Left, Cornering, HorizontalSource),
-        .. Enum.GetValues<Going>().Take(Bumps.Count).Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g], BumpSource)),
-        .. Enum.GetValues<Going>().Take(Bumps.Count).Select(g => new MotionFactor("jolt-" + g.ToString().ToLowerInvariant(), $"{Names.Jolt}, {PulseDuration * 1000:0} ms: {Over.Of(g)}", Pulse[(int)g], "judgement, 0.5–2 ×; half-sine pulse through the shock spectrum")),
+        .. Enum.GetValues<Going>().Take(Bumps.Count)
+            .Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g], BumpSource)),
+        .. Enum.GetValues<Going>().Take(Bumps.Count)
+            .Select(g => new MotionFactor("jolt-" + g.ToString().ToLowerInvariant(), $"{Names.Jolt}, {PulseDuration * 1000:0} ms: {Over.Of(g)}",
+            Pulse[(int)g], "judgement, 0.5–2 ×; half-sine pulse through the shock spectrum")),
         new("together", "the others at, when one is at its full", Companion, "100-40-40 rule (ASCE 4), from memory"),
     ];
 
@@ -142,7 +146,9 @@ public sealed record MotionProfile
         }
         foreach (var (id, way, name) in new[] { ("bump-down", -1, bump), ("bump-up", 1, "rebound: " + bump) })
             for (var w = 0; w < 3; w++)
-                cases.Add(new($"{id}-{w}", $"{name}, {from[w]}", G(w == 0 ? -Companion * Accelerating : 0, w == 1 ? -Companion * Cornering : w == 2 ? Companion * Cornering : 0, way * b - 1), w, Vec3.Zero));
+                cases.Add(new($"{id}-{w}", $"{name}, {from[w]}",
+                    G(w == 0 ? -Companion * Accelerating : 0, w == 1 ? -Companion * Cornering
+                    : w == 2 ? Companion * Cornering : 0, way * b - 1), w, Vec3.Zero));
         foreach (var (id, way) in new[] { ("up", 1), ("down", -1) })
             cases.Add(new("jolt-" + id, $"{Names.Jolt}, {id}ward", G(0, 0, -1), 0, Vec3.Zero, Jolt: way * Gravity * Pulse[Index(going)]));
         foreach (var (id, axis) in new[] { ("forward", Vec3.UnitX), ("back", -Vec3.UnitX), ("left", Vec3.UnitY), ("right", -Vec3.UnitY), ("up", Vec3.UnitZ), ("down", -Vec3.UnitZ) })
@@ -150,7 +156,8 @@ public sealed record MotionProfile
             {
                 // Peaks have no sign of their own: the others go with the first and against it.
                 var others = sign * Companion * (new Vec3(1, 1, 1) - new Vec3(Math.Abs(axis.X), Math.Abs(axis.Y), Math.Abs(axis.Z)));
-                cases.Add(new($"shaken-{id}{companions}", $"{(Still ? "standing" : "cruising")}, shaken {id}", G(0, 0, -1), 0, Vec3.Zero, Shaken: axis + others));
+                cases.Add(new($"shaken-{id}{companions}", $"{(Still ? "standing" : "cruising")}, shaken {id}",
+                    G(0, 0, -1), 0, Vec3.Zero, Shaken: axis + others));
             }
         if (Wet)
             cases.Add(new("dunk", "a wave over the camera", G(0, 0, -1), -1, Vec3.Zero, Dunk: true));
@@ -160,7 +167,8 @@ public sealed record MotionProfile
     }
 
     /// <summary>A name with its article.</summary>
-    internal static string A(string name) => name.StartsWith("a ", StringComparison.Ordinal) || name.StartsWith("an ", StringComparison.Ordinal) ? name : "a " + name;
+    internal static string A(string name) => name.StartsWith("a ", StringComparison.Ordinal)
+        || name.StartsWith("an ", StringComparison.Ordinal) ? name : "a " + name;
 
     /// <summary>Unit vector the air moves along at a yaw angle, host axes (travel is forward).</summary>
     public static Vec3 WindDirection(double yaw) => new(-Math.Cos(yaw), -Math.Sin(yaw), 0);

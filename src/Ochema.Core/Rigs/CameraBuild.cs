@@ -64,7 +64,8 @@ public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec
             Means = Loosening.RubberWasher,
             Torque = 1.2,
             Length = plate + pad + 0.0042,
-            Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04), new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035), new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02, Thread: body.Socket)],
+            Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04), new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035),
+                new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02, Thread: body.Socket)],
         };
     }
 

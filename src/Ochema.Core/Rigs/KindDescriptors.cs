@@ -14,7 +14,8 @@ namespace Ochema.Core.Rigs;
 /// <param name="Choices">Row or option ids with labels.</param>
 public sealed record FieldDescriptor(
     string Name, string Type, string Label, string HowTo, Dimension? Dimension, double? Minimum, double? Maximum, bool Measured,
-    JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds, IReadOnlyList<string>? Forms = null, IReadOnlyList<string>? Hosts = null);
+    JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds,
+        IReadOnlyList<string>? Forms = null, IReadOnlyList<string>? Hosts = null);
 
 /// <summary>A choice of a field.</summary>
 public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null);
@@ -69,7 +70,8 @@ public static class KindDescriptors
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial, [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source))], null));
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
                 list.Add(new(name, "option", o.Label, o.HowTo, null, null, null, false, initial,
-                    [.. Names(p.PropertyType).Select(n => new ChoiceDescriptor(JsonNamingPolicy.KebabCaseLower.ConvertName(n), LabelOf(p.PropertyType, n)))], null, FormsOf(o.Forms), FormsOf(o.Hosts)));
+                    [.. Names(p.PropertyType).Select(n => new ChoiceDescriptor(JsonNamingPolicy.KebabCaseLower.ConvertName(n), LabelOf(p.PropertyType, n)))],
+                        null, FormsOf(o.Forms), FormsOf(o.Hosts)));
             else if (p.GetCustomAttribute<PartAttribute>() is { } part)
             {
                 var kinds = typeof(HoldKind).IsAssignableFrom(p.PropertyType) && p.PropertyType.IsAbstract

@@ -68,7 +68,8 @@ public sealed record CameraChoice
     [StockChoice("Lens", "lenses")]
     public required string Lens { get; init; }
 
-    [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale; leave empty for the catalogue", Measured = true, Greatest = "Greatest payload")]
+    [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale; leave empty for the catalogue",
+        Measured = true, Greatest = "Greatest payload")]
     public double? Mass { get; init; }
 
     [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 looks ahead, 180 looks back")]

@@ -143,8 +143,10 @@ public static class RigReader
         if (!seen.Add(id))
             throw new DocumentException(path, $"'{id}' is used twice");
         // Names the model gives to its own parts must stay free.
-        if (id is "camera" or "head" or "base" or "plate" or "tether" or "intact" or "holds-alone" or "straps-alone" || id.StartsWith("hold-", StringComparison.Ordinal) || id.StartsWith("base-", StringComparison.Ordinal)
-            || id.EndsWith("-spring", StringComparison.Ordinal) || id.EndsWith("-joint", StringComparison.Ordinal) || id.StartsWith("tether-", StringComparison.Ordinal))
+        if (id is "camera" or "head" or "base" or "plate" or "tether" or "intact" or "holds-alone" or "straps-alone"
+            || id.StartsWith("hold-", StringComparison.Ordinal) || id.StartsWith("base-", StringComparison.Ordinal)
+            || id.EndsWith("-spring", StringComparison.Ordinal) || id.EndsWith("-joint", StringComparison.Ordinal)
+                || id.StartsWith("tether-", StringComparison.Ordinal))
             throw new DocumentException(path, $"'{id}' is a name of another part");
     }
 

@@ -35,7 +35,8 @@ public static class StrapPull
         {
             var d = End(b, s.To) - b.Position(b.At(s.From));
             var down = d.Length < 1e-6 ? 0 : -d.Dot(n) / d.Length;
-            return new StrapRun(s.Id, d.Length, Math.Asin(Math.Clamp(down, -1, 1)), s.Pretension * down, s.Pretension * Math.Sqrt(Math.Max(0, 1 - down * down)));
+            return new StrapRun(s.Id, d.Length, Math.Asin(Math.Clamp(down, -1, 1)),
+                s.Pretension * down, s.Pretension * Math.Sqrt(Math.Max(0, 1 - down * down)));
         })];
     }
 

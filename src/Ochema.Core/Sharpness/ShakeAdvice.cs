@@ -34,7 +34,8 @@ public static class ShakeAdvice
 
     private static IEnumerable<(string Id, string Title, RigDocument Rig)> Candidates(RigDocument rig, Catalogue stock) =>
         // Where the host's own nodding is most of what is seen, nothing stiffer takes it away.
-        (Try(rig, stock)?.Numbers.Any(n => n.Floor * n.Floor < 0.5 * n.Pixels * n.Pixels && n.Word is not (Sharp.Sharp or Sharp.Steady)) == false ? [] : Stiffer(rig)).Concat(Others(rig, stock));
+        (Try(rig, stock)?.Numbers.Any(n => n.Floor * n.Floor < 0.5 * n.Pixels * n.Pixels && n.Word is not (Sharp.Sharp or Sharp.Steady)) == false
+            ? [] : Stiffer(rig)).Concat(Others(rig, stock));
 
     private static IEnumerable<(string Id, string Title, RigDocument Rig)> Stiffer(RigDocument rig)
     {

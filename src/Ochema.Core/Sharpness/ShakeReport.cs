@@ -1,8 +1,10 @@
 namespace Ochema.Core.Sharpness;
 
 /// <summary>
-/// Words of the picture by the viewer's eye, as a share of its width: three picture heights away the eye resolves about 1/1920 of it (ITU-R BT.500, BT.1845: one
-/// minute of arc). Smear and wobble are sharp to 1/2000, soft to 1/600; shake from frame to frame is steady to 1/2000, lively to 1/400 (film weave and hand-held
+/// Words of the picture by the viewer's eye, as a share of its width: three picture heights away the eye resolves about 1/1920 of it (ITU-R BT.500, BT.1845:
+/// one
+/// minute of arc). Smear and wobble are sharp to 1/2000, soft to 1/600; shake from frame to frame is steady to 1/2000, lively to 1/400 (film weave and
+/// hand-held
 /// pictures; common practice, no source), and rough above, which is no fault of the frame.
 /// </summary>
 public enum Sharp
@@ -24,7 +26,8 @@ public enum Sharp
 /// <param name="SecondLimit">Pixels at which the middle word ends.</param>
 /// <param name="Mode">Index of the mode that gives most of it; −1 when the host itself does.</param>
 /// <param name="Shake">What excites that most.</param>
-public sealed record PictureNumber(string Id, string Label, double Pixels, double Low, double High, Sharp Word, int Mode, string Shake, double Floor, double Mount, double Without, double FirstLimit, double SecondLimit);
+public sealed record PictureNumber(string Id, string Label, double Pixels, double Low, double High, Sharp Word, int Mode,
+    string Shake, double Floor, double Mount, double Without, double FirstLimit, double SecondLimit);
 
 /// <summary>A mode as published.</summary>
 /// <param name="Name">What moves, in words.</param>

@@ -50,7 +50,8 @@ public static class Shaker
             var without = stabilised > 0 ? Without(motion, focal, time) : all;
             var (first, second) = Limits(id, delivered);
             var blame = floor > 0.7 * all ? -1 : Blame(model, motion, weights);
-            return new(id, label, all, all / Doubt, all * Doubt, WordOf(id, all, first, second), blame, parts.Count > 0 ? parts.MaxBy(p => p.Pixels).Label : "nothing", floor, Math.Sqrt(Math.Max(0, all * all - floor * floor)), without, first, second);
+            return new(id, label, all, all / Doubt, all * Doubt, WordOf(id, all, first, second), blame, parts.Count > 0
+                ? parts.MaxBy(p => p.Pixels).Label : "nothing", floor, Math.Sqrt(Math.Max(0, all * all - floor * floor)), without, first, second);
         }
         List<PictureNumber> numbers =
         [
@@ -78,7 +79,8 @@ public static class Shaker
     }
 
     private static double Without(CameraMotion motion, double focal, double time) =>
-        Math.Sqrt(motion.Sources.Sum(s => Math.Pow(PictureSpread.Rms(motion.Frequencies, i => s.Spectrum[i] * PictureSpread.Weight(motion.Frequencies[i], time), focal), 2))
+        Math.Sqrt(motion.Sources.Sum(s => Math.Pow(PictureSpread.Rms(motion.Frequencies, i =>
+            s.Spectrum[i] * PictureSpread.Weight(motion.Frequencies[i], time), focal), 2))
             + motion.Lines.Sum(l => focal * focal * l.Power * PictureSpread.Weight(l.Frequency, time)));
 
     /// <summary>Pixels at which the better and the middle word end, for a picture of a width in pixels (<see cref="Sharp"/>).</summary>

@@ -73,7 +73,8 @@ public class RetentionVerdictTests
     public void ATetherKeepsWhatLiesBetweenItsKnotAndTheHost()
     {
         var rig = Recipe("cup-plate-riser");
-        RetentionReport Piece(TetherPoint from, string piece) => Assess(rig with { Tether = rig.Tether! with { From = from } }).Retentions.Single(r => r.Piece == piece);
+        RetentionReport Piece(TetherPoint from, string piece) =>
+            Assess(rig with { Tether = rig.Tether! with { From = from } }).Retentions.Single(r => r.Piece == piece);
         Assert.Contains("tether", Piece(TetherPoint.Camera, "Reach").By);
         Assert.Contains("tether", Piece(TetherPoint.Head, "Head").By);
         Assert.DoesNotContain("tether", Piece(TetherPoint.Head, "Camera").By);
@@ -164,7 +165,9 @@ public class RetentionVerdictTests
         foreach (var (a, b) in new[] { (1, 2), (1, 3), (1, 4), (2, 3), (2, 4), (3, 4) })
         {
             string[] gone = [$"hold-{a}", $"hold-{b}"];
-            var worst = new LimitSpeed(model, model.State(gone), driving).At([.. model.Builder.Checks.Where(c => c is { Station: "base", Fixed: false, Sort: CheckSort.Strength } && !gone.Contains(c.Part))], model.Builder.Rig.Run.Speed).Use;
+            var worst = new LimitSpeed(model, model.State(gone), driving)
+                .At([.. model.Builder.Checks.Where(c => c is { Station: "base", Fixed: false, Sort: CheckSort.Strength } && !gone.Contains(c.Part))],
+                model.Builder.Rig.Run.Speed).Use;
             Assert.True(worst <= pair.Use * 1.02, $"{a} and {b}: {worst} against {pair.Use}");
         }
     }
@@ -187,7 +190,8 @@ public class RetentionVerdictTests
     {
         var rig = Recipe("bolted-roof");
         Assert.DoesNotContain(Assess(rig).Checks, c => c.Sort == CheckSort.Tightening && c.Counts > 0);
-        var drilled = Assess(rig with { Joints = new Dictionary<string, Core.Joints.JointChoice> { ["host-screw"] = new() { By = Core.Joints.TightenedBy.Drill } } });
+        var drilled = Assess(rig with { Joints = new Dictionary<string,
+            Core.Joints.JointChoice> { ["host-screw"] = new() { By = Core.Joints.TightenedBy.Drill } } });
         var over = drilled.Checks.Single(c => c.Id == "host-screw.tight");
         var screw = Catalogue.Shipped.Find<Fastener>("fasteners", "m6");
         Assert.True(over.Use >= 30 / (0.2 * 0.006) / screw.ProofLoad - 1e-9);

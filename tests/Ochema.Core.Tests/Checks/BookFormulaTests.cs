@@ -30,10 +30,12 @@ public class BookFormulaTests
         ("prise", "w", "two jaws as a lever", t => t("k") * (t("N") + t("M") / t("w")) / t("F")),
         ("opens", "r", "jaws about their pad", t => t("k") * (t("N") + 2 * t("M") / t("r")) / t("F")),
         ("bend", "ε", "outer fibre t/(2R + t) over the elongation", t => t("t") / (2 * t("R") + t("t")) / t("ε0")),
-        ("glue", "A", "shear, peel and twist on one area", t => t("k") * ((t("N") + t("S")) / t("A") + t("M") / t("W") + t("Mn") / t("Wp")) / (t("τ") * t("c") * t("s") * t("w"))),
+        ("glue", "A", "shear, peel and twist on one area", t =>
+            t("k") * ((t("N") + t("S")) / t("A") + t("M") / t("W") + t("Mn") / t("Wp")) / (t("τ") * t("c") * t("s") * t("w"))),
         ("spring", "d", "helical spring, Wahl", t => Wahl(t("D") / t("d")) * 8 * t("F") * t("D") / (Math.PI * Math.Pow(t("d"), 3)) / t("τ")),
         ("curve", "w", "difference of two sagittas", t => t("w") * t("w") / 8 * Math.Abs(1 / t("R") - 1 / t("r")) / t("s")),
-        ("turn", "Rc", "ellipse of slide, turning and rocking", t => t("k") * Math.Sqrt(Math.Pow(t("S") / t("Sc"), 2) + Math.Pow(t("M") / t("Mc"), 2) + Math.Pow(t("R") / t("Rc"), 2))),
+        ("turn", "Rc", "ellipse of slide, turning and rocking", t =>
+            t("k") * Math.Sqrt(Math.Pow(t("S") / t("Sc"), 2) + Math.Pow(t("M") / t("Mc"), 2) + Math.Pow(t("R") / t("Rc"), 2))),
         ("hand", "F0", "what a hand holds", t => t("F") / t("F0") + t("M") / t("M0")),
         ("weight", "W", "weight over what the pane takes", t => t("W") / t("a")),
         ("load", "R", "rating", t => t("m") / t("R")),

@@ -35,7 +35,8 @@ public class ByHandTests
         var (n, model) = (Normal(rig, 0, 0), new RigModel(rig, Stock));
         var (state, hold) = (model.State([]), model.Builder.Holds.Single(h => h.Id == "base-hold").Spring);
         var moving = model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => c.Dynamic).Select(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold));
-        return Math.Max(Most(document, c => value(Hold(c, "base-hold", n))), moving.Max(f => value((-f.Force.Dot(n), f.Force.PerpendicularTo(n).Length, f.Moment.PerpendicularTo(n).Length, Math.Abs(f.Moment.Dot(n))))));
+        return Math.Max(Most(document, c => value(Hold(c, "base-hold", n))),
+            moving.Max(f => value((-f.Force.Dot(n), f.Force.PerpendicularTo(n).Length, f.Moment.PerpendicularTo(n).Length, Math.Abs(f.Moment.Dot(n))))));
     }
 
     private static Vec3 Normal(RigDocument rig, double s, double t) => HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0] + s, rig.At[1] + t);
@@ -51,7 +52,8 @@ public class ByHandTests
         var n = Normal(rig, 0, 0);
         Near.Share(Most(rig, model, h => 2 * Math.Max(0, h.Pull) / force), report.Checks.Single(c => c.Id == "base-hold.pull").Use, 1e-4);
         var r = row.LipDiameter / 2;
-        Near.Share(Most(rig, model, h => 2 * (h.Moment + Math.Max(0, h.Pull) * r) / ((force + Math.Max(0, -h.Pull)) * r)), report.Checks.Single(c => c.Id == "base-hold.tip").Use, 1e-4);
+        Near.Share(Most(rig, model, h => 2 * (h.Moment + Math.Max(0, h.Pull) * r) / ((force + Math.Max(0, -h.Pull)) * r)),
+            report.Checks.Single(c => c.Id == "base-hold.tip").Use, 1e-4);
     }
 
     [Fact]
@@ -62,7 +64,8 @@ public class ByHandTests
         var row = Stock.Find<SuctionCupRow>("cups", "cup-115");
         var force = Math.Pow(2, -0.5 / 24) * row.VacuumShare * 101325 * Math.PI / 4 * row.LipDiameter * row.LipDiameter;
         // Pull twice, slide and twist over the lip's radius four times over the friction 0.5 of a clean, dry lip; pressed on, it slides less.
-        Near.Share(Most(rig, model, h => (2 * Math.Max(0, h.Pull) + 4 * (h.Slide + h.Twist / (row.LipDiameter / 2)) / 0.5) / (force + Math.Max(0, -h.Pull))), report.Checks.Single(c => c.Id == "base-hold.slide").Use, 1e-4);
+        Near.Share(Most(rig, model, h => (2 * Math.Max(0, h.Pull) + 4 * (h.Slide + h.Twist / (row.LipDiameter / 2)) / 0.5) / (force + Math.Max(0, -h.Pull))),
+            report.Checks.Single(c => c.Id == "base-hold.slide").Use, 1e-4);
     }
 
     [Fact]
@@ -113,7 +116,8 @@ public class ByHandTests
         var mass = builder.Camera.Mass + Stock.Find<HeadRow>("heads", "stud-quarter").Mass;
         // Wind at 1.1 times the speed on the camera's face; weight and drag pull along one line, and the line is taut where that leaves the sphere.
         var v = rig.Run.Speed * rig.Site.WindFactor;
-        var drag = 0.5 * 1.225 * v * v / mass * builder.Faces.Where(f => f.Node == builder.Camera.Node).Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(new(-1, 0, 0)));
+        var drag = 0.5 * 1.225 * v * v / mass * builder.Faces.Where(f => f.Node == builder.Camera.Node)
+            .Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(new(-1, 0, 0)));
         var pull = drag - 9.80665 * Vec3.UnitZ;
         var (low, high) = (0.0, 5.0);
         for (var i = 0; i < 60; i++)

@@ -89,7 +89,8 @@ public class FixedAndFrictionTests
         var normal = HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0], rig.At[1]);
         var (area, modulus) = (row.Width * row.Height, row.Width * row.Height * row.Width / 6);
         var polar = area * Math.Sqrt(row.Width * row.Width + row.Height * row.Height) / 6;
-        var worst = Most(rig, (m, f) => f.Hold(m.Builder.Holds[0].Spring, normal) is var h ? (Math.Max(0, h.Pull) + h.Slide) / area + h.Moment / modulus + h.Twist / polar : 0);
+        var worst = Most(rig, (m, f) => f.Hold(m.Builder.Holds[0].Spring, normal) is var h
+            ? (Math.Max(0, h.Pull) + h.Slide) / area + h.Moment / modulus + h.Twist / polar : 0);
         Near.Share(5 * worst / row.Strength, Check(rig, "base-hold.glue").Use, 1e-6);
         // Half as strong at 40 °C, two fifths on dust.
         Near.Share(2, Check(rig with { Run = rig.Run with { Temperature = 313 } }, "base-hold.glue").Use / Check(rig, "base-hold.glue").Use, 0.05);

@@ -62,10 +62,12 @@ public class TwistAndJawTests
     public void ASingleMagnetTwistsOnTwoThirdsOfItsRadius()
     {
         var rig = SideBoom(15) with { Site = RigFiles.Panel("roof"), Base = new SingleMagnet { Magnet = new Magnet { Stock = "magnet-88-rubber" } } };
-        var grip = new MagnetGrip(Stock.Find<MagnetRow>("magnets", "magnet-88-rubber"), new RigBuilder(rig, Stock).Spot("x", "base", "x", 0, 0), 0, null, rig.Run.Skin);
+        var grip = new MagnetGrip(Stock.Find<MagnetRow>("magnets", "magnet-88-rubber"), new RigBuilder(rig, Stock)
+            .Spot("x", "base", "x", 0, 0), 0, null, rig.Run.Skin);
         Near.Share(0.044 * 2 / 3, grip.Grasp.TwistRadius, 1e-9);
         var normal = HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0], rig.At[1]);
-        Near.Share(Most(rig, (m, f) => f.Hold(m.Builder.Holds[0].Spring, normal) is var h ? 3 * (h.Off + (h.Slide + h.Twist / (0.044 * 2 / 3)) / 0.55) / (grip.Pull + h.On) : 0), Use(rig, "base-hold.slide"), 1e-6);
+        Near.Share(Most(rig, (m, f) => f.Hold(m.Builder.Holds[0].Spring, normal) is var h
+            ? 3 * (h.Off + (h.Slide + h.Twist / (0.044 * 2 / 3)) / 0.55) / (grip.Pull + h.On) : 0), Use(rig, "base-hold.slide"), 1e-6);
     }
 
     [Fact] // the plate's twist over the holds' distance, their own twists added
@@ -85,10 +87,12 @@ public class TwistAndJawTests
             var twist = Math.Abs(loads.Sum(l => ((l.P - middle).Cross(l.F.Force) + l.F.Moment).Dot(l.N)));
             var radius = loads.Zip(grips, (l, g) => g / total * Math.Max((l.P - middle).Length, row.LipDiameter / 2)).Sum();
             var slide = loads.Select(l => l.F.Force.PerpendicularTo(l.N)).Aggregate(Vec3.Zero, (a, b) => a + b).Length + twist / radius;
-            return Enumerable.Range(0, 4).Max(i => loads[i] is var l ? (2 * Math.Max(0, -l.F.Force.Dot(l.N)) + 4 * slide * grips[i] / total / 0.5) / (force + Math.Max(0, l.F.Force.Dot(l.N))) : 0);
+            return Enumerable.Range(0, 4).Max(i => loads[i] is var l
+                ? (2 * Math.Max(0, -l.F.Force.Dot(l.N)) + 4 * slide * grips[i] / total / 0.5) / (force + Math.Max(0, l.F.Force.Dot(l.N))) : 0);
         }
         var most = Assessor.Driving(model).Max(c => Hand(model.Forces(model.State([]), c, rig.Run.Speed)!));
-        Near.Share(most, Assessor.Assess(rig, Stock, advice: false).Checks.Where(c => c.Id.EndsWith(".slide", StringComparison.Ordinal) && c.Station == "base").Max(c => c.Use), 1e-6);
+        Near.Share(most, Assessor.Assess(rig, Stock, advice: false).Checks.Where(c =>
+            c.Id.EndsWith(".slide", StringComparison.Ordinal) && c.Station == "base").Max(c => c.Use), 1e-6);
     }
 
     [Theory] // the promised factor is the real one: at 100 % the load times k is what the hold takes
@@ -156,7 +160,8 @@ public class TwistAndJawTests
         });
         Near.Share(Hand(rig, clamp.Jaw), Use(rig, "base-hold.prise"), 1e-6);
         // A pole along the car, far off the tube, is caught.
-        var pole = rig with { Reach = new TelescopingPole { Length = 2.2, Lean = 1.2, Heading = 0, Lower = "tube-al-30x2", Upper = "tube-al-25x2" }, Base = clamp with { Jaw = 0.02 } };
+        var pole = rig with { Reach = new TelescopingPole { Length = 2.2, Lean = 1.2, Heading = 0, Lower = "tube-al-30x2", Upper = "tube-al-25x2" },
+            Base = clamp with { Jaw = 0.02 } };
         Assert.True(Use(pole, "base-hold.prise") > 1);
     }
 

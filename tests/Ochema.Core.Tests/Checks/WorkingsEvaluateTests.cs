@@ -19,7 +19,8 @@ public class WorkingsEvaluateTests
             var expected = double.IsNaN(value) || value > Check.MostUse ? Check.MostUse : Math.Max(0, value);
             if (double.IsNaN(value) && c.Use == 0)
                 continue;
-            Assert.True(Math.Abs(expected - c.Use) <= 1e-6 + 1e-6 * c.Use, $"{name}, {c.Id}: “{c.Working.Formula}” gives {value:0.######}, the use is {c.Use:0.######}");
+            Assert.True(Math.Abs(expected - c.Use) <= 1e-6
+                + 1e-6 * c.Use, $"{name}, {c.Id}: “{c.Working.Formula}” gives {value:0.######}, the use is {c.Use:0.######}");
         }
     }
 

@@ -66,7 +66,8 @@ public class AnythingGetsAVerdictTests
                     Judge(Plain(host, site) with
                     {
                         Base = b,
-                        Second = new SecondPath { Reach = reach, Head = new ClipHead(), Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" }, Where = where },
+                        Second = new SecondPath { Reach = reach, Head = new ClipHead(),
+                            Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" }, Where = where },
                     }, $"{b.GetType().Name}, {reach.GetType().Name}, {where}");
                 }
     }
@@ -79,7 +80,8 @@ public class AnythingGetsAVerdictTests
     {
         var rig = RecipeLibrary.All.First(r => r.Id == recipe).Document;
         var host = HostLibrary.Find("skiff")!;
-        var boat = rig with { Host = host.Id, Site = host.Sites.First(s => s.Form == SiteForm.Floor), At = [0, 0], Base = rig.Base is WindowSlotPlate ? rig.Base : rig.Base, Run = rig.Run with { Road = Core.Loads.Going.Rough } };
+        var boat = rig with { Host = host.Id, Site = host.Sites.First(s => s.Form == SiteForm.Floor), At = [0, 0], Base = rig.Base is WindowSlotPlate
+            ? rig.Base : rig.Base, Run = rig.Run with { Road = Core.Loads.Going.Rough } };
         Judge(boat, recipe);
         Assert.Equal(Verdict.LetsGo, Assessor.Assess(boat, Catalogue.Shipped, advice: false).Verdict.Word);
     }
@@ -90,9 +92,13 @@ public class AnythingGetsAVerdictTests
         var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
         Judge(rig with
         {
-            Straps = [.. Enumerable.Range(0, 12).Select(i => new Strap { Id = $"s{i}", Stock = "cam-25", From = (RigPoint)(i % 8), To = new AnchorEnd(i % 2 == 0 ? "bonnet-edge-left" : "bonnet-edge-right", i / 12.0), Pretension = 50 + i })],
-            Braces = [.. Enumerable.Range(0, 12).Select(i => new Core.Rigs.Braces.Strut { Id = $"b{i}", Site = "bonnet", At = [0.4 * Math.Cos(i), 0.5 * Math.Sin(i)] })],
-            Tethers = [.. Enumerable.Range(0, 12).Select(i => new Tether { Stock = "cord-4", From = (TetherPoint)(i % 4), To = new AnchorEnd("bonnet-edge-left", i / 12.0) })],
+            Straps = [.. Enumerable.Range(0, 12).Select(i =>
+                new Strap { Id = $"s{i}", Stock = "cam-25", From = (RigPoint)(i % 8),
+                To = new AnchorEnd(i % 2 == 0 ? "bonnet-edge-left" : "bonnet-edge-right", i / 12.0), Pretension = 50 + i })],
+            Braces = [.. Enumerable.Range(0, 12).Select(i =>
+                new Core.Rigs.Braces.Strut { Id = $"b{i}", Site = "bonnet", At = [0.4 * Math.Cos(i), 0.5 * Math.Sin(i)] })],
+            Tethers = [.. Enumerable.Range(0, 12).Select(i =>
+                new Tether { Stock = "cord-4", From = (TetherPoint)(i % 4), To = new AnchorEnd("bonnet-edge-left", i / 12.0) })],
         }, "twelve");
     }
 
@@ -100,7 +106,8 @@ public class AnythingGetsAVerdictTests
     public void AStrapOrAStrutWithoutALengthIsSaidByName()
     {
         var rig = RigFiles.CupAndArm((-0.1, 0)) with { Straps = [] };
-        var low = rig with { Reach = new NoReach(), Base = new SingleCup { StemHeight = 0.005 }, Braces = [new Core.Rigs.Braces.Strut { Id = "b", Site = "bonnet", At = rig.At, From = RigPoint.BaseTop }] };
+        var low = rig with { Reach = new NoReach(), Base = new SingleCup { StemHeight = 0.005 },
+            Braces = [new Core.Rigs.Braces.Strut { Id = "b", Site = "bonnet", At = rig.At, From = RigPoint.BaseTop }] };
         Judge(low, "strut");
         Assert.Contains(Assessor.Assess(low, Catalogue.Shipped, advice: false).Findings, f => f.Blocks && f.Text.Contains("begins"));
     }

@@ -59,13 +59,15 @@ public class DrillAndFitTests
     [InlineData("letter F", 0.257)]
     [InlineData("F", 0.257)]
     [InlineData("17/64\"", 0.265625)]
-    public void DrillsAreTypedByName(string text, double inches) => Near.Share(inches * 0.0254, QuantityParser.Parse(text, Dimension.Drill, UnitSystem.Metric).Value!.Value, 1e-9);
+    public void DrillsAreTypedByName(string text, double inches) =>
+        Near.Share(inches * 0.0254, QuantityParser.Parse(text, Dimension.Drill, UnitSystem.Metric).Value!.Value, 1e-9);
 
     [Fact]
     public void AHoleBelongsToTheLayerThatWasDrilled()
     {
         var rig = RigFiles.Plate(new Core.Rigs.Holds.Cup(), 2);
-        JointReport Joint(double hole) => Assess(rig with { Joints = new Dictionary<string, JointChoice> { ["spacer-bolt"] = new() { Hole = hole } } }).Joints.Single(j => j.Id == "spacer-bolt");
+        JointReport Joint(double hole) => Assess(rig with { Joints = new Dictionary<string,
+            JointChoice> { ["spacer-bolt"] = new() { Hole = hole } } }).Joints.Single(j => j.Id == "spacer-bolt");
         var small = Joint(0.0075);
         var plate = small.Layers.ToList().FindIndex(l => l.Name == "Plate");
         Near.Share(0.0075, small.Layers[plate].Hole, 1e-12);
@@ -109,7 +111,8 @@ public class DrillAndFitTests
     public void NutAndWasherFollowTheChosenThread()
     {
         var rig = Recipe("rail-table");
-        JointReport Joint(string thread) => Assess(rig with { Joints = new Dictionary<string, JointChoice> { ["rail-clamp-bolt"] = new() { Thread = thread } } }).Joints.Single(j => j.Id == "rail-clamp-bolt");
+        JointReport Joint(string thread) => Assess(rig with { Joints = new Dictionary<string,
+            JointChoice> { ["rail-clamp-bolt"] = new() { Thread = thread } } }).Joints.Single(j => j.Id == "rail-clamp-bolt");
         foreach (var id in new[] { "m8", "m12" })
         {
             var nut = Joint(id).Layers.Single(l => l.Role == LayerRole.Nut);
@@ -124,8 +127,10 @@ public class DrillAndFitTests
         var rig = Recipe("bar-magnets");
         var bar = (MagnetCrossBar)rig.Base;
         Assert.DoesNotContain(Assess(rig).Findings, f => f.Blocks);
-        Assert.Contains(Assess(rig with { Base = bar with { Magnet = "magnet-25", Bar = "tube-al-16x1-5" } }).Findings, f => f.Blocks && f.Text.Contains("does not go into"));
-        Assert.Contains(Assess(rig with { Base = bar with { Magnet = "magnet-16", Bar = "tube-al-40x2" } }).Findings, f => f.Blocks && f.Text.Contains("rattles"));
+        Assert.Contains(Assess(rig with { Base = bar with { Magnet = "magnet-25", Bar = "tube-al-16x1-5" } }).Findings, f =>
+            f.Blocks && f.Text.Contains("does not go into"));
+        Assert.Contains(Assess(rig with { Base = bar with { Magnet = "magnet-16", Bar = "tube-al-40x2" } }).Findings, f =>
+            f.Blocks && f.Text.Contains("rattles"));
     }
 
     [Fact]
@@ -133,8 +138,10 @@ public class DrillAndFitTests
     {
         var rig = Recipe("hand-pole");
         var pole = (TelescopingPole)rig.Reach;
-        Assert.Contains(Assess(rig with { Reach = pole with { Lower = "tube-al-25x2", Upper = "tube-al-25x2" } }).Findings, f => f.Blocks && f.Text.Contains("does not slide"));
-        Assert.Contains(Assess(rig with { Reach = pole with { Lower = "tube-al-40x2", Upper = "tube-al-25x2" } }).Findings, f => !f.Blocks && f.Text.Contains("rattles"));
+        Assert.Contains(Assess(rig with { Reach = pole with { Lower = "tube-al-25x2", Upper = "tube-al-25x2" } }).Findings, f =>
+            f.Blocks && f.Text.Contains("does not slide"));
+        Assert.Contains(Assess(rig with { Reach = pole with { Lower = "tube-al-40x2", Upper = "tube-al-25x2" } }).Findings, f =>
+            !f.Blocks && f.Text.Contains("rattles"));
     }
 
     [Fact] // PVC is joined by its own cement: epoxy for metal does not carry on it
@@ -166,7 +173,9 @@ public class DrillAndFitTests
     [Fact] // punching: π·D·t·τ
     public void AHeadPullsThroughPlywoodBeforeAluminium()
     {
-        double Use(string material, double t) => Assess(RigFiles.Plate(new Core.Rigs.Holds.Cup(), 4) is var rig ? rig with { Base = ((HoldPlate)rig.Base) with { Material = material, Thickness = t } } : null!).Checks.Single(c => c.Id == "spacer-bolt.through").Use;
+        double Use(string material, double t) => Assess(RigFiles.Plate(new Core.Rigs.Holds.Cup(), 4) is var rig
+            ? rig with { Base = ((HoldPlate)rig.Base) with { Material = material, Thickness = t } }
+            : null!).Checks.Single(c => c.Id == "spacer-bolt.through").Use;
         Assert.True(Use("birch-ply", 0.006) > 3 * Use("al-6061-t6", 0.006));
         Assert.True(Use("birch-ply", 0.012) < 0.7 * Use("birch-ply", 0.006));
     }
@@ -175,7 +184,8 @@ public class DrillAndFitTests
     public void StainlessInAluminiumIsTold()
     {
         var rig = Recipe("bolted-roof");
-        var joint = Assess(rig with { Base = ((BoltedBracket)rig.Base) with { Screw = "m6-a2", Bar = "flat-al-40x5", BendRadius = 0.02 } }).Joints.Single(j => j.Id == "host-screw");
+        var joint = Assess(rig with { Base = ((BoltedBracket)rig.Base) with { Screw = "m6-a2",
+            Bar = "flat-al-40x5", BendRadius = 0.02 } }).Joints.Single(j => j.Id == "host-screw");
         Assert.Contains(joint.Notes, n => n.StartsWith("Stainless", StringComparison.Ordinal));
     }
 
@@ -185,9 +195,11 @@ public class DrillAndFitTests
     {
         var rig = RigFiles.Named(name);
         var builder = new RigBuilder(rig, Catalogue.Shipped);
-        foreach (var joint in builder.Joints.Where(j => j.Layers.Any(l => !l.Bought && l.Role is LayerRole.Tapped or LayerRole.Clearance or LayerRole.Soft && !l.Bought)))
+        foreach (var joint in builder.Joints.Where(j =>
+            j.Layers.Any(l => !l.Bought && l.Role is LayerRole.Tapped or LayerRole.Clearance or LayerRole.Soft && !l.Bought)))
         {
-            var drilled = new RigBuilder(rig with { Joints = new Dictionary<string, JointChoice>(rig.Joints) { [joint.Id] = new() { Hole = joint.Thread.MajorDiameter * 0.7 } } }, Catalogue.Shipped);
+            var drilled = new RigBuilder(rig with { Joints = new Dictionary<string,
+                JointChoice>(rig.Joints) { [joint.Id] = new() { Hole = joint.Thread.MajorDiameter * 0.7 } } }, Catalogue.Shipped);
             Assert.True(drilled.Joints.First(j => j.Id == joint.Id).Report().Findings.Any(f => f.Blocks), $"{name}: {joint.Id}");
         }
     }

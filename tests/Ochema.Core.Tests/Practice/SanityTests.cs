@@ -68,7 +68,8 @@ public class SanityTests
         AnchorEnd Side(string side) => new("door-frame-" + side, 0.473);
         var strapped = bare with
         {
-            Straps = [new Strap { Id = "l", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = Side("left"), Pretension = 1200 }, new Strap { Id = "r", Stock = "ratchet-25", From = RigPoint.BaseFrontRight, To = Side("right"), Pretension = 1200 }],
+            Straps = [new Strap { Id = "l", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = Side("left"), Pretension = 1200 },
+                new Strap { Id = "r", Stock = "ratchet-25", From = RigPoint.BaseFrontRight, To = Side("right"), Pretension = 1200 }],
         };
         Assert.True(Use(Assess(strapped), ".slide") <= 1, $"{Use(Assess(strapped), ".slide")}");
     }

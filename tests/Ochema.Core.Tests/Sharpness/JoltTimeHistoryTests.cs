@@ -61,7 +61,8 @@ public class JoltTimeHistoryTests
         double[] Over(double[] a) => [.. a.Zip(none, (x, y) => x - y)];
         var field = Over(At(new RigCase("field", "", Vec3.UnitZ, -1, Vec3.Zero)));
         var shown = Over(At(new RigCase("jolt", "", Vec3.Zero, -1, Vec3.Zero, Jolt: 1)));
-        var inertia = modes.Select((m, n) => model.ResponseTo(model.Dynamics!.Modal.Inertia[n], hold.Spring)).Select(f => new[] { f.Force.Z, f.Moment.X, f.Moment.Y }).ToList();
+        var inertia = modes.Select((m, n) => model.ResponseTo(model.Dynamics!.Modal.Inertia[n], hold.Spring))
+            .Select(f => new[] { f.Force.Z, f.Moment.X, f.Moment.Y }).ToList();
         for (var k = 0; k < 3; k++)
         {
             var amplitude = modes.Select((m, n) => m.Participation[2] * inertia[n][k]).ToArray();

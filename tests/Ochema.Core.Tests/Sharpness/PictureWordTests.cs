@@ -16,7 +16,8 @@ public class PictureWordTests
 
     private static PictureNumber Number(RigDocument rig, string id) => Words(rig).Numbers.Single(n => n.Id == id);
 
-    private static RigDocument At(RigDocument rig, double kmh) => rig with { Run = rig.Run with { Speed = kmh / 3.6 }, Camera = rig.Camera with { Subject = null } };
+    private static RigDocument At(RigDocument rig, double kmh) =>
+        rig with { Run = rig.Run with { Speed = kmh / 3.6 }, Camera = rig.Camera with { Subject = null } };
 
     [Fact] // one arc minute at three picture heights: 1/1920 of the width (ITU-R BT.1845)
     public void TheFirstWordEndsNearWhatTheEyeResolves()
@@ -105,7 +106,8 @@ public class PictureWordTests
     {
         var rig = RigFiles.Plate(new Cup(), 2, 0.6) with { Reach = new Core.Rigs.Reaches.Riser { Height = 0.6, Section = "tube-al-40x2" } };
         var model = new RigModel(rig, Catalogue.Shipped);
-        bool Hums(double speed) => Hum.Findings(new RigModel(rig with { Run = rig.Run with { Speed = speed } }, Catalogue.Shipped), Words(rig) with { Word = Sharp.Soft }).Any();
+        bool Hums(double speed) => Hum.Findings(new RigModel(rig with { Run = rig.Run with { Speed = speed } }, Catalogue.Shipped),
+            Words(rig) with { Word = Sharp.Soft }).Any();
         var at = model.Modes[2].Frequency * 0.04 / 0.2 / rig.Site.WindFactor;
         Assert.True(Hums(at));
         Assert.False(Hums(0.1 * at));

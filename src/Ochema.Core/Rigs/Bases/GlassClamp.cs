@@ -36,7 +36,8 @@ public sealed record GlassClamp : BaseKind
         if (!b.HoldsGone)
         {
             b.Checks.Add(new HoldPullOff(b, spot with { Id = "glass" }, hold.Spring, "Glass is loaded", FactorTable.Friction, EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
-            JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction, null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement");
+            JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction,
+                null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement");
         }
         if (b.Host.Kind != "hide")
             b.Findings.Add(new Assessment.ReportFinding("base", "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));

@@ -92,7 +92,8 @@ public sealed record HoldPlate : BaseKind
             // Plywood wants a wide washer: the head pulls into it.
             Layers =
             [
-                material.Family == MaterialFamily.Wood ? new("Wide washer", LayerRole.Clearance, 0.003, "steel-s235", 0.04, Bought: true) : ClampParts.Washer(bolt), new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: inset),
+                material.Family == MaterialFamily.Wood ? new("Wide washer", LayerRole.Clearance, 0.003, "steel-s235", 0.04, Bought: true)
+                    : ClampParts.Washer(bolt), new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: inset),
                 new("Threaded spacer", LayerRole.Tapped, Math.Max(0.010, Spacer - 0.010), "steel-s235", 0.016, Thread: "m8", Bought: true),
             ],
             Load = f => f.Spring(holds[0].Spring),

@@ -46,7 +46,8 @@ public sealed record HoseClampBracket : BaseKind
         {
             var one = FrictionGrip.Band(Tension, d, ClampParts.RubberFriction);
             b.Checks.Add(GripTurn.Of(b, "base-hold", "Band turns on the tube", hold.Spring, b.Surface.U, (one.Slide * Bands, one.Torque * Bands), "a band presses with T ÷ r all round, Coulomb friction", "tension as you pulled it; rubber under it 0.3–0.5, judgement"));
-            b.Checks.Add(new GripPrise(b, "base-hold", "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis, 2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
+            b.Checks.Add(new GripPrise(b, "base-hold", "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
+                2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
         }
         b.Part("base", "Hose clamps with rubber", 0.05 * Bands, 1.5 * Bands);
         var top = Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U);
@@ -57,7 +58,9 @@ public sealed record HoseClampBracket : BaseKind
             Title = "screw in the bracket",
             Thread = screw,
             Means = Loosening.JamNuts,
-            Layers = [ClampParts.Washer(screw), new("Bracket leg", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2), new("Rubber washer", LayerRole.Soft, 0.002, "rubber-soft", 0.016), new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02, Thread: "1-4-20")],
+            Layers = [ClampParts.Washer(screw), new("Bracket leg", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2),
+                new("Rubber washer", LayerRole.Soft, 0.002, "rubber-soft", 0.016),
+                new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02, Thread: "1-4-20")],
         });
         return top;
     }

@@ -63,7 +63,8 @@ public sealed record SplitBlock : BaseKind
             Torque = 4,
             Layers =
             [
-                ClampParts.Washer(thread), new("Lower half", LayerRole.Soft, Thickness / 2, rubber.Id, Width), new("Upper half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),
+                ClampParts.Washer(thread), new("Lower half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),
+                    new("Upper half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),
                 .. between, new("Clip or head", LayerRole.Blind, Socket, "al-6061-t6", 0.02, Thread: "1-4-20"),
             ],
             Load = f => f.Spring(hold.Spring),
@@ -75,7 +76,8 @@ public sealed record SplitBlock : BaseKind
         if (!b.HoldsGone)
         {
             const string source = "bolt's preload, half of it left once the rubber has relaxed, by its lever on the bar; hard rubber 0.3–0.5, judgement";
-            b.Checks.Add(GripTurn.Of(b, "base-hold", "Block turns on the ring", hold.Spring, b.Surface.U, FrictionGrip.Halves(squeeze, d, ClampParts.RubberFriction), "two halves squeezed round a bar, Coulomb friction", source));
+            b.Checks.Add(GripTurn.Of(b, "base-hold", "Block turns on the ring", hold.Spring, b.Surface.U,
+                FrictionGrip.Halves(squeeze, d, ClampParts.RubberFriction), "two halves squeezed round a bar, Coulomb friction", source));
             b.Checks.Add(new GripPrise(b, "base-hold", "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
         b.Part("base", $"Hard rubber block {Width * 1000:0} × {Width * 1000:0} × {Thickness * 1000:0} mm, halved", mass, 3);

@@ -15,7 +15,8 @@ internal static class Standing
             var (u, v) = (b.Surface.U, b.Surface.V);
             Vec3[] corners = [length / 2 * u + width / 2 * v, length / 2 * u - width / 2 * v, -length / 2 * u - width / 2 * v, -length / 2 * u + width / 2 * v];
             b.Checks.Add(new StandsUp(b, spot, hold.Spring, corners));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, $"{Words.Capital(label)} slides or turns", 0, friction, Math.Min(length, width) / 3, "weight only"));
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, $"{Words.Capital(label)} slides or turns",
+                0, friction, Math.Min(length, width) / 3, "weight only"));
         }
         return hold;
     }

@@ -40,7 +40,8 @@ public sealed record StrapBase : BaseKind
         if (!b.HoldsGone)
         {
             b.Checks.Add(new HoldPullOff(b, spot, hold.Spring, "Strap base lets go", FactorTable.Friction, Math.Min(press + 2 * Tension * Math.Cos(Angle), Releases), Foot / 2, "strap tension and where it releases, as you measured"));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Strap base slides or twists", press, ClampParts.RubberFriction, Foot / 3, "2 × tension × sine of the strap angle"));
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Strap base slides or twists", press,
+                ClampParts.RubberFriction, Foot / 3, "2 × tension × sine of the strap angle"));
         }
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Releases, "pulled off with a scale");
         b.Part("base", "Strap base with hook-and-loop", 0.04, 9);

@@ -63,7 +63,8 @@ public sealed record TubeClamp : BaseKind
             if (!b.HoldsGone)
             {
                 var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}";
-                b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U, capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement"));
+                b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U,
+                    capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
             b.Part("base", "Tube clamp", 0.18, 14);
@@ -76,7 +77,8 @@ public sealed record TubeClamp : BaseKind
             Title = "stud in the clamp",
             Thread = stud,
             Means = Loosening.JamNuts,
-            Layers = [ClampParts.Nut(stud) with { Role = LayerRole.Clearance, Name = "Jam nut" }, new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
+            Layers = [ClampParts.Nut(stud) with { Role = LayerRole.Clearance, Name = "Jam nut" },
+                new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
         });
         b.Offers = stud.Id;
         if (n == 1)

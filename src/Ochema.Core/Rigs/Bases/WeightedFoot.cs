@@ -47,7 +47,8 @@ public sealed record WeightedFoot : BaseKind
             Layers =
             [
                 ClampParts.Washer(thread), new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08), new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04),
-                new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016), new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02, Thread: "1-4-20"),
+                new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016),
+                    new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02, Thread: "1-4-20"),
             ],
             Load = f => f.Spring(hold.Spring),
             Axis = hold.Top.Axis,

@@ -62,7 +62,8 @@ public sealed record WindowSlotPlate : BaseKind
         {
             var corners = new[] { (1, 1), (1, -1), (-1, -1), (-1, 1) }.Select(c => c.Item1 * row.Width * b.Surface.U + (c.Item2 > 0 ? Shelf + Leg : Hook * 0.5) * c.Item2 * outward).ToList();
             b.Checks.Add(new StandsUp(b, spot, hold.Spring, corners));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, 0.5, Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, 0.5,
+                Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
         b.Part("base", $"{row.Name}, {flat * 1000:0} mm flat with two bends, felt", mass, Math.Round(row.PricePerMetre * flat + 3, 1));
         if (Weight > 0)

@@ -31,7 +31,8 @@ internal static class HeadParts
             Thread = thread,
             Means = Loosening.ToolTightMarked,
             Torque = large ? 8 : 4,
-            Layers = [Bases.ClampParts.Washer(thread), new("What it stands on", LayerRole.Clearance, seat, material, 0.05), new("Head's socket", LayerRole.Blind, SocketDepth(large), "al-6061-t6", 0.04, Thread: FootThread(row))],
+            Layers = [Bases.ClampParts.Washer(thread), new("What it stands on", LayerRole.Clearance, seat, material, 0.05),
+                new("Head's socket", LayerRole.Blind, SocketDepth(large), "al-6061-t6", 0.04, Thread: FootThread(row))],
             Load = f => f.Spring(spring),
             Axis = axis,
             Lever = Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3),
@@ -59,7 +60,9 @@ internal static class HeadParts
         if (row.Type is not ("clip" or "cradle"))
             b.Joint(HeadScrew(b, head, row, spring, axis));
         else if (b.Offers is { } offered && offered != "1-4-20")
-            b.Findings.Add(new Assessment.ReportFinding(head, Words.Capital(ThreadFit.Mismatch(b.Stock.Find<Fastener>("fasteners", offered), b.Stock.Find<Fastener>("fasteners", "1-4-20"), row.Name)) + ".", true));
+            b.Findings.Add(new Assessment.ReportFinding(head,
+                Words.Capital(ThreadFit.Mismatch(b.Stock.Find<Fastener>("fasteners", offered),
+                b.Stock.Find<Fastener>("fasteners", "1-4-20"), row.Name)) + ".", true));
         b.Offers = null;
         b.Part(head, row.Name, row.Mass, row.Price);
         b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height], axis);

@@ -21,7 +21,8 @@ public sealed record Cup : HoldKind
     [Measure("Pumped up to the end of the run", Dimension.Duration, 0, 172800, HowTo = "how long it must hold before it is pumped again")]
     public double Since { get; init; } = 1800;
 
-    [Measure("Loses half its vacuum in", Dimension.Duration, 60, 1e6, HowTo = "two readings of the gauge; leave empty for the usual: a day clean and dry, two hours in dust", Measured = true)]
+    [Measure("Loses half its vacuum in", Dimension.Duration, 60, 1e6,
+        HowTo = "two readings of the gauge; leave empty for the usual: a day clean and dry, two hours in dust", Measured = true)]
     public double? HalfLife { get; init; }
 
     [JsonIgnore]

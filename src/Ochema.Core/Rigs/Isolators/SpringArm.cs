@@ -85,8 +85,10 @@ public sealed record SpringArm : IsolatorKind
         b.Checks.Add(new SpringStress(arm, row, Math.Round(Count), Stop));
         foreach (var f in Advice(arm, row, payload, rest))
             b.Findings.Add(f);
-        b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link, Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
-        b.Part("isolator", $"Parallelogram arm {Link * 1000:0} mm, {Math.Round(Count):0} × {Words.Inside(row.Name)}", links + 0.3, 45 + row.Price * Math.Round(Count));
+        b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
+            Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
+        b.Part("isolator", $"Parallelogram arm {Link * 1000:0} mm, {Math.Round(Count):0} × {Words.Inside(row.Name)}",
+            links + 0.3, 45 + row.Price * Math.Round(Count));
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", "isolator", "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
         b.Shape("arm-coil", "isolator", "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ), b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);
@@ -144,7 +146,8 @@ internal sealed class ArmTravel(int spring, double rate, double link, double res
 }
 
 /// <summary>A spring drawn out to the arm's lower stop: shear in the wire, by Wahl's factor, against what hard-drawn wire takes again and again.</summary>
-internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double count, double stop) : Check("isolator.spring", "isolator", "isolator", "Spring is drawn out too far")
+internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double count, double stop)
+    : Check("isolator.spring", "isolator", "isolator", "Spring is drawn out too far")
 {
     public override bool Fixed => true;
 
@@ -156,8 +159,10 @@ internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double c
         var allowed = HelicalSpring.ShearAllowed(row.Wire);
         sheet?.Formula("{W} × 8 × {F} × {D} ÷ (π × {d}³) ÷ {τ}", "Wahl's factor (Shigley ch. 10); hard-drawn wire ASTM A227, 45 % of its tensile strength", "Hooks, which break before the coils.")
             .Term("W", "Wahl's factor", wahl, Dimension.Factor, "Shigley ch. 10").Term("F", "in one spring at the lower stop", force, Dimension.Force)
-            .Term("D", "coil across, middle of the wire", row.CoilDiameter, Dimension.Length, row.Source).Term("d", "wire", row.Wire, Dimension.Length, row.Source)
-            .Term("τ", "shear it takes", allowed, Dimension.Stress, "Shigley table 10-4, from memory").Term("s", "spring's length there", arm.SpringLength(-stop), Dimension.Length);
+            .Term("D", "coil across, middle of the wire", row.CoilDiameter, Dimension.Length, row.Source)
+                .Term("d", "wire", row.Wire, Dimension.Length, row.Source)
+            .Term("τ", "shear it takes", allowed, Dimension.Stress, "Shigley table 10-4, from memory")
+                .Term("s", "spring's length there", arm.SpringLength(-stop), Dimension.Length);
         return Ratio(wahl * 8 * force * row.CoilDiameter / (Math.PI * Math.Pow(row.Wire, 3)), allowed);
     }
 }

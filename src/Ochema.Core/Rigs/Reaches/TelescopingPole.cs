@@ -12,7 +12,8 @@ namespace Ochema.Core.Rigs.Reaches;
     Sketch = "line 22 64 66 36; line 66 36 104 12; rect 62 33 8 6; dim length 16 58 98 6; dim lean 22 64 22 30")]
 public sealed record TelescopingPole : ReachKind
 {
-    [Measure("Drawn out to", Dimension.Length, 0.3, 7.5, HowTo = "foot to head; every joint still overlapping by three diameters", Greatest = "Greatest draw-out")]
+    [Measure("Drawn out to", Dimension.Length, 0.3, 7.5,
+        HowTo = "foot to head; every joint still overlapping by three diameters", Greatest = "Greatest draw-out")]
     public double Length { get; init; } = 1.2;
 
     [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "from upright, towards the heading below; past 90° it dips")]
