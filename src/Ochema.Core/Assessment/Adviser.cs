@@ -22,8 +22,7 @@ public static class Adviser
         var b = now.Model.Builder;
         foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && !r.Station.StartsWith("brace", StringComparison.Ordinal))
             .OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
-            if (TetherPlan.Best(b, few.Station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal)
-                ? TetherPoint.SecondCamera : TetherPoint.Camera, b.MassFrom(few.Station)) is { } plan
+            if (TetherPlan.For(b, few.Station) is { } plan
                 && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock) is { } change)
                 yield return change;
     }

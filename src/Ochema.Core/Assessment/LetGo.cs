@@ -19,18 +19,20 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     {
         var first = LetGoCases.Of(b);
         var tasks = first.Select(c => (Func<LetGoReport>)(() =>
-            Judged(model, model.State(c.Gone), c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength
-            && !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id)], driving, intactLimit, intactUse)))
+                Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id), driving, intactLimit, intactUse)))
             .Concat(LetGoCases.Links(b).Select(c => (Func<LetGoReport>)(() => Link(c))))
             .Prepend(StrapsAlone).ToList();
         var reports = SideBySide(tasks.Count, i => tasks[i]());
         var after = first.TakeWhile(c => c.Kind == "hold").Count();
         if (first.Select((c, i) => (c, i)).FirstOrDefault(p => p.c.Kind == "holds-alone") is ({ }, var at) && reports[1 + at] is { Use: <= 1 } alone)
             for (var i = 0; i < first.Count; i++)
-                if (first[i].Kind == "strap" && reports[1 + i].Use > 1)
+                if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && OnlyTheBaseDrags(reports[1 + i]))
                     reports[1 + i] = Shifted(reports[1 + i], alone);
         return [.. reports[1..(1 + after)], .. Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
     }
+
+    /// <summary>True when nothing but the base's hold on its place is overcome: a piece that breaks does not mend when the straps slacken.</summary>
+    private static bool OnlyTheBaseDrags(LetGoReport gone) => gone.Uses.All(u => u.Value <= 1 || u.Key == "base") && gone.Uses.ContainsKey("base");
 
     /// <summary>
     /// One strap gone, the others drag the base: what drags is their own pretension, which is gone once the base has slid a few millimetres. Where the
@@ -92,7 +94,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         var pair = new LetGoCase("two-holds", "two-holds", $"Without any two holds ({worst.A.Label} and {worst.B.Label} are the worst)",
             [worst.A.Id, worst.B.Id]);
         return Judged(model, model.State(pair.Gone), pair,
-            [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && !pair.Gone.Contains(x.Part))], driving, intactLimit, intactUse);
+            Carrying(b, x => !pair.Gone.Contains(x.Part)), driving, intactLimit, intactUse);
     }
 
     private double Hardest(LimitSpeed limits, string[] gone)
@@ -114,7 +116,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     {
         var helpers = b.Rig.Braces.Count + b.Rig.Straps.Count;
         if (helpers > 0 && model.State(c.Gone) is { Mechanism: null } state)
-            return Judged(model, state, c, [.. b.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && x.Joint != SpringOf(c.Id))],
+            return Judged(model, state, c, Carrying(b, x => x.Joint != SpringOf(c.Id)),
                 driving, intactLimit, intactUse);
         var mass = b.MassFrom(c.Station);
         var best = Retention.Catching(b, c.Station).OrderBy(t => t.Use).FirstOrDefault();
@@ -138,9 +140,13 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any()
                 ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
         var alone = new RigModel(rig, b.Stock, holdsGone: true);
-        return Judged(alone, alone.State([]), c, [.. alone.Builder.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength)],
+        return Judged(alone, alone.State([]), c, Carrying(alone.Builder),
             [.. driving.Where(x => !x.Dynamic)], null, 0);
     }
+
+    /// <summary>The checks that decide whether what is left lets go.</summary>
+    private static List<Check> Carrying(RigBuilder of, Func<Check, bool>? also = null) =>
+        [.. of.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && (also is null || also(x)))];
 
     private static T[] SideBySide<T>(int count, Func<int, T> of)
     {

@@ -63,8 +63,7 @@ internal static class Retention
     }
 
     private static string? Plan(RigBuilder b, string station) =>
-        TetherPlan.Best(b, station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal)
-            ? TetherPoint.SecondCamera : TetherPoint.Camera, b.MassFrom(station))?.Says;
+        TetherPlan.For(b, station)?.Says;
 
     private static void Base(RigBuilder b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int, string> piece)
     {
