@@ -151,14 +151,17 @@ public sealed record MotionProfile
                     : w == 2 ? Companion * Cornering : 0, way * b - 1), w, Vec3.Zero));
         foreach (var (id, way) in new[] { ("up", 1), ("down", -1) })
             cases.Add(new("jolt-" + id, $"{Names.Jolt}, {id}ward", G(0, 0, -1), 0, Vec3.Zero, Jolt: way * Gravity * Pulse[Index(going)]));
-        foreach (var (id, axis) in new[] { ("forward", Vec3.UnitX), ("back", -Vec3.UnitX), ("left", Vec3.UnitY), ("right", -Vec3.UnitY), ("up", Vec3.UnitZ), ("down", -Vec3.UnitZ) })
-            foreach (var (companions, sign) in new[] { ("", 1), ("-2", -1) })
-            {
-                // Peaks have no sign of their own: the others go with the first and against it.
-                var others = sign * Companion * (new Vec3(1, 1, 1) - new Vec3(Math.Abs(axis.X), Math.Abs(axis.Y), Math.Abs(axis.Z)));
-                cases.Add(new($"shaken-{id}{companions}", $"{(Still ? "standing" : "cruising")}, shaken {id}",
-                    G(0, 0, -1), 0, Vec3.Zero, Shaken: axis + others));
-            }
+        // Peaks of random shaking have no sign of their own: one axis at its full, the two others at their share, in every combination of signs.
+        // Fewer would favour a side: a rig and its mirror image must be judged alike.
+        var ways = new[] { ("forward", Vec3.UnitX), ("back", -Vec3.UnitX), ("left", Vec3.UnitY), ("right", -Vec3.UnitY), ("up", Vec3.UnitZ), ("down", -Vec3.UnitZ) };
+        foreach (var (id, axis) in ways)
+        {
+            var (others, n) = (ways.Where(w => w.Item2.Dot(axis) == 0).ToList(), 0);
+            foreach (var (first, one) in others)
+                foreach (var (second, two) in others.Where(w => w.Item2.Dot(one) == 0 && others.IndexOf(w) > others.IndexOf((first, one))))
+                    cases.Add(new($"shaken-{id}{(++n > 1 ? $"-{n}" : "")}", $"{(Still ? "standing" : "cruising")}, shaken {id}, {first} and {second}", G(0, 0, -1), 0, Vec3.Zero,
+                        Shaken: axis + Companion * (one + two)));
+        }
         if (Wet)
             cases.Add(new("dunk", "a wave over the camera", G(0, 0, -1), -1, Vec3.Zero, Dunk: true));
         foreach (var (id, label, d) in new[] { ("back", "knock by hand from ahead", -Vec3.UnitX), ("forward", "knock by hand from behind", Vec3.UnitX), ("left", "knock by hand from the right", Vec3.UnitY), ("right", "knock by hand from the left", -Vec3.UnitY) })

@@ -78,7 +78,7 @@ public class PartsOfTheSolverTests
         Assert.NotNull(found);
         var expected = Enumerable.Range(0, 1 << n).Select(mask => Tried(m, q, mask)).Single(s => s is not null)!;
         for (var i = 0; i < n; i++)
-            Assert.Equal(expected[i], found[i], 6);
+            Assert.Equal(expected[i], found[i], tolerance: 1e-6);
     });
 
     private static double[]? Tried(Matrix<double> m, double[] q, int mask)
