@@ -22,8 +22,11 @@ public static class Assessor
         var sharpness = Shaker.Words(model);
         return new AssessmentReport
         {
-            Verdict = judged.Verdict with { TightSpeed = judged.Moves ? 0
-                : judged.Limits.Find([.. b.Checks.Where(c => !c.Fixed && c.Sort == CheckSort.Strength)], rig.Run.Speed, Judge.TightFrom)?.Speed },
+            Verdict = judged.Verdict with
+            {
+                TightSpeed = judged.Moves ? 0
+                : judged.Limits.Find([.. b.Checks.Where(c => !c.Fixed && c.Sort == CheckSort.Strength)], rig.Run.Speed, Judge.TightFrom)?.Speed
+            },
             TopSpeed = b.Host.TopSpeed,
             Knock = Verdicts.Knock(model, judged.State, [.. judged.Cases.Where(c => c.AtRest)]),
             Shock = Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)]),

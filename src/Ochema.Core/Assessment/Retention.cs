@@ -107,8 +107,14 @@ internal static class Retention
     internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(RigBuilder b, string station)
     {
         var second = station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal);
-        int Rank(string s) => s.Replace(RigBuilder.SecondSuffix, "", StringComparison.Ordinal) switch { "camera" =>
-            3, "head" => 2, "isolator" or "reach" => 1, _ => 0 };
+        int Rank(string s) => s.Replace(RigBuilder.SecondSuffix, "", StringComparison.Ordinal) switch
+        {
+            "camera" =>
+            3,
+            "head" => 2,
+            "isolator" or "reach" => 1,
+            _ => 0
+        };
         int Of(TetherPoint p) => p switch { TetherPoint.Camera or TetherPoint.SecondCamera => 3, TetherPoint.Head => 2, _ => 1 };
         return [.. b.Tethers.Where(t => (Rank(station) > 0 || t.Choice.To.Anchor != AnchorEnd.OnRig)
             && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == second)

@@ -25,8 +25,14 @@ internal static class TetherPlan
     /// <summary>The best tether that catches a mass, kg, from a place; null when none on the shelf does.</summary>
     public static (Tether Tether, string Says)? Best(RigBuilder b, TetherPoint tied, double mass)
     {
-        var node = tied switch { TetherPoint.Head => b.At(RigPoint.HeadTop), TetherPoint.Reach =>
-            b.At(RigPoint.ReachTop), TetherPoint.SecondCamera when b.SecondCamera is { } second => second.Node, _ => b.Camera.Node };
+        var node = tied switch
+        {
+            TetherPoint.Head => b.At(RigPoint.HeadTop),
+            TetherPoint.Reach =>
+            b.At(RigPoint.ReachTop),
+            TetherPoint.SecondCamera when b.SecondCamera is { } second => second.Node,
+            _ => b.Camera.Node
+        };
         var at = b.Position(node);
         var taken = b.Rig.AllTethers.Select(t => t.To.Anchor).ToHashSet();
         var best = (

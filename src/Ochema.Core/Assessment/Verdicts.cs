@@ -27,8 +27,13 @@ internal static class Verdicts
         var (word, why, missing) = Missing(b, retentions);
         if (why == Why.Loads || word < loads.Word)
             return loads with { Text = loads.Text + Estimate, Missing = missing };
-        return loads with { Word = word, Why = why, Missing = missing,
-            Text = $"{missing[0]} {(loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")}{loads.Text}{Estimate}" };
+        return loads with
+        {
+            Word = word,
+            Why = why,
+            Missing = missing,
+            Text = $"{missing[0]} {(loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")}{loads.Text}{Estimate}"
+        };
     }
 
     /// <summary>The best that can be said with what is missing: pieces kept by too little, questions not answered.</summary>

@@ -7,8 +7,15 @@ namespace Ochema.Core.Checks;
 public sealed record RequiredFactor(string Name, string Label, double InsideHost, double OwnGround, double PublicWay, double OnPeople, double Floor, double Ceiling, string Reason)
 {
     /// <summary>The default of a class.</summary>
-    public double For(Consequence c) => c switch { Consequence.InsideHost => InsideHost, Consequence.OwnGround =>
-        OwnGround, Consequence.PublicWay => PublicWay, Consequence.OnPeople => OnPeople, _ => OwnGround };
+    public double For(Consequence c) => c switch
+    {
+        Consequence.InsideHost => InsideHost,
+        Consequence.OwnGround =>
+        OwnGround,
+        Consequence.PublicWay => PublicWay,
+        Consequence.OnPeople => OnPeople,
+        _ => OwnGround
+    };
 }
 
 /// <summary>The required factors of a rig: defaults by consequence class, some set by the user within floors.</summary>

@@ -22,8 +22,15 @@ public enum Going
 /// <param name="Track">Null where the host knows only the first three.</param>
 public sealed record GoingWords(string Label, string Smooth, string Average, string Rough, string? Track = null, string? Field = null)
 {
-    public string Of(Going g) => g switch { Going.Smooth => Smooth, Going.Average =>
-        Average, Going.Track when Track is not null => Track, Going.Field when Field is not null => Field, _ => Rough };
+    public string Of(Going g) => g switch
+    {
+        Going.Smooth => Smooth,
+        Going.Average =>
+        Average,
+        Going.Track when Track is not null => Track,
+        Going.Field when Field is not null => Field,
+        _ => Rough
+    };
 }
 
 /// <summary>One thing that happens to the rig.</summary>

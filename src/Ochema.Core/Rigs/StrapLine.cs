@@ -53,8 +53,14 @@ internal static class TetherLine
             var path = n == 1 && b.Rig.Tether is not null ? "tether.to" : $"tethers[{n - (b.Rig.Tether is null ? 1 : 2)}].to";
             var own = tether.To.Anchor == AnchorEnd.OnRig;
             var end = own ? b.Position(b.At(RigPoint.BaseTop)) : b.Anchor(tether.To, path);
-            var node = tether.From switch { TetherPoint.Head => b.At(RigPoint.HeadTop), TetherPoint.Reach =>
-                b.At(RigPoint.ReachTop), TetherPoint.SecondCamera => b.SecondCamera!.Node, _ => b.Camera.Node };
+            var node = tether.From switch
+            {
+                TetherPoint.Head => b.At(RigPoint.HeadTop),
+                TetherPoint.Reach =>
+                b.At(RigPoint.ReachTop),
+                TetherPoint.SecondCamera => b.SecondCamera!.Node,
+                _ => b.Camera.Node
+            };
             var from = b.Position(node);
             var length = (end - from).Length + tether.Slack;
             var id = n == 1 ? "tether" : $"tether-{n}";

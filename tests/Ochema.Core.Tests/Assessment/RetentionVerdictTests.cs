@@ -190,8 +190,12 @@ public class RetentionVerdictTests
     {
         var rig = Recipe("bolted-roof");
         Assert.DoesNotContain(Assess(rig).Checks, c => c.Sort == CheckSort.Tightening && c.Counts > 0);
-        var drilled = Assess(rig with { Joints = new Dictionary<string,
-            Core.Joints.JointChoice> { ["host-screw"] = new() { By = Core.Joints.TightenedBy.Drill } } });
+        var drilled = Assess(rig with
+        {
+            Joints = new Dictionary<string,
+            Core.Joints.JointChoice>
+            { ["host-screw"] = new() { By = Core.Joints.TightenedBy.Drill } }
+        });
         var over = drilled.Checks.Single(c => c.Id == "host-screw.tight");
         var screw = Catalogue.Shipped.Find<Fastener>("fasteners", "m6");
         Assert.True(over.Use >= 30 / (0.2 * 0.006) / screw.ProofLoad - 1e-9);

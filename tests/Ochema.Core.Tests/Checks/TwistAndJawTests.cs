@@ -160,8 +160,11 @@ public class TwistAndJawTests
         });
         Near.Share(Hand(rig, clamp.Jaw), Use(rig, "base-hold.prise"), 1e-6);
         // A pole along the car, far off the tube, is caught.
-        var pole = rig with { Reach = new TelescopingPole { Length = 2.2, Lean = 1.2, Heading = 0, Lower = "tube-al-30x2", Upper = "tube-al-25x2" },
-            Base = clamp with { Jaw = 0.02 } };
+        var pole = rig with
+        {
+            Reach = new TelescopingPole { Length = 2.2, Lean = 1.2, Heading = 0, Lower = "tube-al-30x2", Upper = "tube-al-25x2" },
+            Base = clamp with { Jaw = 0.02 }
+        };
         Assert.True(Use(pole, "base-hold.prise") > 1);
     }
 

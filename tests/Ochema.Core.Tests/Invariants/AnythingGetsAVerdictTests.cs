@@ -66,8 +66,13 @@ public class AnythingGetsAVerdictTests
                     Judge(Plain(host, site) with
                     {
                         Base = b,
-                        Second = new SecondPath { Reach = reach, Head = new ClipHead(),
-                            Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" }, Where = where },
+                        Second = new SecondPath
+                        {
+                            Reach = reach,
+                            Head = new ClipHead(),
+                            Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" },
+                            Where = where
+                        },
                     }, $"{b.GetType().Name}, {reach.GetType().Name}, {where}");
                 }
     }
@@ -80,8 +85,15 @@ public class AnythingGetsAVerdictTests
     {
         var rig = RecipeLibrary.All.First(r => r.Id == recipe).Document;
         var host = HostLibrary.Find("skiff")!;
-        var boat = rig with { Host = host.Id, Site = host.Sites.First(s => s.Form == SiteForm.Floor), At = [0, 0], Base = rig.Base is WindowSlotPlate
-            ? rig.Base : rig.Base, Run = rig.Run with { Road = Core.Loads.Going.Rough } };
+        var boat = rig with
+        {
+            Host = host.Id,
+            Site = host.Sites.First(s => s.Form == SiteForm.Floor),
+            At = [0, 0],
+            Base = rig.Base is WindowSlotPlate
+            ? rig.Base : rig.Base,
+            Run = rig.Run with { Road = Core.Loads.Going.Rough }
+        };
         Judge(boat, recipe);
         Assert.Equal(Verdict.LetsGo, Assessor.Assess(boat, Catalogue.Shipped, advice: false).Verdict.Word);
     }
@@ -106,8 +118,12 @@ public class AnythingGetsAVerdictTests
     public void AStrapOrAStrutWithoutALengthIsSaidByName()
     {
         var rig = RigFiles.CupAndArm((-0.1, 0)) with { Straps = [] };
-        var low = rig with { Reach = new NoReach(), Base = new SingleCup { StemHeight = 0.005 },
-            Braces = [new Core.Rigs.Braces.Strut { Id = "b", Site = "bonnet", At = rig.At, From = RigPoint.BaseTop }] };
+        var low = rig with
+        {
+            Reach = new NoReach(),
+            Base = new SingleCup { StemHeight = 0.005 },
+            Braces = [new Core.Rigs.Braces.Strut { Id = "b", Site = "bonnet", At = rig.At, From = RigPoint.BaseTop }]
+        };
         Judge(low, "strut");
         Assert.Contains(Assessor.Assess(low, Catalogue.Shipped, advice: false).Findings, f => f.Blocks && f.Text.Contains("begins"));
     }

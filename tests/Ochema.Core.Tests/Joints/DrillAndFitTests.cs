@@ -66,8 +66,12 @@ public class DrillAndFitTests
     public void AHoleBelongsToTheLayerThatWasDrilled()
     {
         var rig = RigFiles.Plate(new Core.Rigs.Holds.Cup(), 2);
-        JointReport Joint(double hole) => Assess(rig with { Joints = new Dictionary<string,
-            JointChoice> { ["spacer-bolt"] = new() { Hole = hole } } }).Joints.Single(j => j.Id == "spacer-bolt");
+        JointReport Joint(double hole) => Assess(rig with
+        {
+            Joints = new Dictionary<string,
+            JointChoice>
+            { ["spacer-bolt"] = new() { Hole = hole } }
+        }).Joints.Single(j => j.Id == "spacer-bolt");
         var small = Joint(0.0075);
         var plate = small.Layers.ToList().FindIndex(l => l.Name == "Plate");
         Near.Share(0.0075, small.Layers[plate].Hole, 1e-12);
@@ -111,8 +115,12 @@ public class DrillAndFitTests
     public void NutAndWasherFollowTheChosenThread()
     {
         var rig = Recipe("rail-table");
-        JointReport Joint(string thread) => Assess(rig with { Joints = new Dictionary<string,
-            JointChoice> { ["rail-clamp-bolt"] = new() { Thread = thread } } }).Joints.Single(j => j.Id == "rail-clamp-bolt");
+        JointReport Joint(string thread) => Assess(rig with
+        {
+            Joints = new Dictionary<string,
+            JointChoice>
+            { ["rail-clamp-bolt"] = new() { Thread = thread } }
+        }).Joints.Single(j => j.Id == "rail-clamp-bolt");
         foreach (var id in new[] { "m8", "m12" })
         {
             var nut = Joint(id).Layers.Single(l => l.Role == LayerRole.Nut);
@@ -184,8 +192,15 @@ public class DrillAndFitTests
     public void StainlessInAluminiumIsTold()
     {
         var rig = Recipe("bolted-roof");
-        var joint = Assess(rig with { Base = ((BoltedBracket)rig.Base) with { Screw = "m6-a2",
-            Bar = "flat-al-40x5", BendRadius = 0.02 } }).Joints.Single(j => j.Id == "host-screw");
+        var joint = Assess(rig with
+        {
+            Base = ((BoltedBracket)rig.Base) with
+            {
+                Screw = "m6-a2",
+                Bar = "flat-al-40x5",
+                BendRadius = 0.02
+            }
+        }).Joints.Single(j => j.Id == "host-screw");
         Assert.Contains(joint.Notes, n => n.StartsWith("Stainless", StringComparison.Ordinal));
     }
 
@@ -198,8 +213,12 @@ public class DrillAndFitTests
         foreach (var joint in builder.Joints.Where(j =>
             j.Layers.Any(l => !l.Bought && l.Role is LayerRole.Tapped or LayerRole.Clearance or LayerRole.Soft && !l.Bought)))
         {
-            var drilled = new RigBuilder(rig with { Joints = new Dictionary<string,
-                JointChoice>(rig.Joints) { [joint.Id] = new() { Hole = joint.Thread.MajorDiameter * 0.7 } } }, Catalogue.Shipped);
+            var drilled = new RigBuilder(rig with
+            {
+                Joints = new Dictionary<string,
+                JointChoice>(rig.Joints)
+                { [joint.Id] = new() { Hole = joint.Thread.MajorDiameter * 0.7 } }
+            }, Catalogue.Shipped);
             Assert.True(drilled.Joints.First(j => j.Id == joint.Id).Report().Findings.Any(f => f.Blocks), $"{name}: {joint.Id}");
         }
     }

@@ -34,10 +34,13 @@ public class StrapGeometryTests
     public void StrapsThatAllPullOneWayAreToldAndABetterEndIsNamed()
     {
         var rig = RigFiles.Plate(new Cup(), 2);
-        var ahead = rig with { Straps = [new Strap { Id = "one", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = new("wheel-arch-left", 0),
+        var ahead = rig with
+        {
+            Straps = [new Strap { Id = "one", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = new("wheel-arch-left", 0),
             Pretension = 300 }, new Strap { Id = "two", Stock = "ratchet-25", From = RigPoint.BaseFrontRight, To = new("wheel-arch-right", 0),
             Pretension = 300 }, new Strap { Id = "three", Stock = "ratchet-25",
-            From = RigPoint.BaseRearLeft, To = new("bonnet-edge-left", 0), Pretension = 300 }] };
+            From = RigPoint.BaseRearLeft, To = new("bonnet-edge-left", 0), Pretension = 300 }]
+        };
         var finding = Assert.Single(Assess(ahead).Findings, f => f.Text.StartsWith("The straps drag", StringComparison.Ordinal));
         Assert.Contains("Move this end of strap", finding.Text);
         var one = Assess(rig with { Straps = [ahead.Straps[0]] });
@@ -75,8 +78,11 @@ public class StrapGeometryTests
         Assert.True(Assess(measured).Checks.Single(c => c.Id == "front-left.anchor").Use > 2 * check.Use);
         Assert.Equal(Verdict.LetsGo, Assess(measured).Verdict.Word);
         // Nobody knows what a boat's rail post holds: asked, and tight at the most.
-        var skiff = Recipe("gear-rail-boom") with { Straps = [new Strap { Id = "s", Stock = "cam-25",
-            From = RigPoint.BaseTop, To = new("thwart-left", 0.5), Pretension = 250 }] };
+        var skiff = Recipe("gear-rail-boom") with
+        {
+            Straps = [new Strap { Id = "s", Stock = "cam-25",
+            From = RigPoint.BaseTop, To = new("thwart-left", 0.5), Pretension = 250 }]
+        };
         var unknown = Assess(skiff).Checks.Single(c => c.Id == "s.anchor");
         Assert.Contains(unknown.Working.Terms, t => t.Source.Contains("not known"));
         Assert.NotEqual(Verdict.LetsGo, unknown.Verdict);
@@ -106,8 +112,13 @@ public class StrapGeometryTests
     public void AKayaksRailHasPlacesThatAreClear()
     {
         var kayak = HostLibrary.Find("kayak")!;
-        var rig = Recipe("foredeck-cup") with { Site = kayak.Sites.First(s => s.Id == "gear-rail"), At = [0.33, 0],
-            Base = new Core.Rigs.Bases.TubeClamp { Smallest = 0.018, Stud = "1-4-20" }, Reach = new Core.Rigs.Reaches.NoReach() };
+        var rig = Recipe("foredeck-cup") with
+        {
+            Site = kayak.Sites.First(s => s.Id == "gear-rail"),
+            At = [0.33, 0],
+            Base = new Core.Rigs.Bases.TubeClamp { Smallest = 0.018, Stud = "1-4-20" },
+            Reach = new Core.Rigs.Reaches.NoReach()
+        };
         Assert.DoesNotContain(Assess(rig).Findings, f => f.Text.Contains("paddle") && f.Station != "tether");
         var high = rig with { At = [-0.2, 0], Reach = new Core.Rigs.Reaches.Stud { Thread = "1-4-20", Length = 0.2 } };
         Assert.Contains(Assess(high).Findings, f => f.Text.Contains("paddle") && f.Station != "tether");

@@ -166,8 +166,18 @@ public class PictureTests
             Reach = new Ochema.Core.Rigs.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 120 },
             Run = rig.Run with { Road = Going.Rough },
         };
-        var tuned = rig with { Isolator = ((SpringArm)rig.Isolator) with { Spring = "ext-2x16",
-            Count = 3, Along = 0.15, Above = 0.127, Stop = 0.7, Damping = 0.4 } };
+        var tuned = rig with
+        {
+            Isolator = ((SpringArm)rig.Isolator) with
+            {
+                Spring = "ext-2x16",
+                Count = 3,
+                Along = 0.15,
+                Above = 0.127,
+                Stop = 0.7,
+                Damping = 0.4
+            }
+        };
         Assert.InRange(Shake(tuned).Soft!.Angle!.Value, -0.1, 0.1);
         var rigid = Number(rig with { Isolator = new NoIsolator() }, "smear");
         Assert.True(rigid > 1.5, $"{rigid}");

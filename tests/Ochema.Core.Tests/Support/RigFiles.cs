@@ -24,8 +24,13 @@ internal static class RigFiles
     /// <summary>The same with its camera tied to the host, as a public way asks for.</summary>
     public static RigDocument Tied(RigDocument rig) => rig with
     {
-        Tether = new Tether { Stock = "lanyard-stretch", Slack = 0.06, To = rig.Site.Id is "bonnet"
-            ? new("bonnet-edge-left", 0.5) : new("door-frame-left", 0.4) },
+        Tether = new Tether
+        {
+            Stock = "lanyard-stretch",
+            Slack = 0.06,
+            To = rig.Site.Id is "bonnet"
+            ? new("bonnet-edge-left", 0.5) : new("door-frame-left", 0.4)
+        },
     };
 
     /// <summary>A cup with an arm on a bonnet of 0.75 mm steel: camera about 0.28 m above the panel.</summary>

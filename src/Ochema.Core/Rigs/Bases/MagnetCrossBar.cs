@@ -63,8 +63,12 @@ public sealed record MagnetCrossBar : BaseKind
             if (!b.HoldsGone)
             {
                 // It tips and twists on the bolt head, which is smaller than the pot.
-                PanelHold.Grasps(b, spot, hold.Spring, grip.Grasp with { Radius = Math.Min(bolt, row.Diameter) / 2,
-                    RadiusSource = "bolt head, as measured", TwistRadius = Math.Min(bolt, row.Diameter) / 3 }, "peels at its edge");
+                PanelHold.Grasps(b, spot, hold.Spring, grip.Grasp with
+                {
+                    Radius = Math.Min(bolt, row.Diameter) / 2,
+                    RadiusSource = "bolt head, as measured",
+                    TwistRadius = Math.Min(bolt, row.Diameter) / 3
+                }, "peels at its edge");
                 b.Checks.Add(new MagnetHeat(b, spot, row));
             }
             // In a tube's bore the glue holds round the magnet; on a bar's end only on its face.

@@ -12,8 +12,14 @@ internal static class ScrewRow
     public static (IReadOnlyList<Hold> Holds, Mount Foot) Place(RigBuilder b, int count,
         double apart, double height, double mass, double stiffness, double rocking)
     {
-        string[] names = count switch { 1 => ["screw"], 2 => ["first screw", "second screw"], 3 =>
-            ["first screw", "middle screw", "last screw"], _ => ["first screw", "second screw", "third screw", "last screw"] };
+        string[] names = count switch
+        {
+            1 => ["screw"],
+            2 => ["first screw", "second screw"],
+            3 =>
+            ["first screw", "middle screw", "last screw"],
+            _ => ["first screw", "second screw", "third screw", "last screw"]
+        };
         var holds = names.Select((name, i) => ClampParts.Place(b, count == 1 ? "base-hold"
             : $"hold-{i + 1}", name, height, mass, 0.02, stiffness, rocking, s: (i - (count - 1) / 2.0) * apart)).ToList();
         if (count == 1)
