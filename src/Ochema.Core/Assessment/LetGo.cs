@@ -12,6 +12,10 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     private readonly RigBuilder b = model.Builder;
     private readonly double speed = model.Builder.Rig.Run.Speed;
     private readonly ConcurrentDictionary<int, bool> governing = [];
+
+    /// <summary>Cases in which nothing is overcome but the grip of holds along their panel: what breaks does not mend when straps slacken.</summary>
+    private readonly ConcurrentDictionary<string, bool> onlySlides = [];
+
     private static readonly Dictionary<string, double[]> Still = [];
 
     /// <summary>All states with something gone, the whole rig left out. They share nothing but the factored rig, so they are worked out side by side.</summary>
@@ -26,13 +30,10 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         var after = first.TakeWhile(c => c.Kind == "hold").Count();
         if (first.Select((c, i) => (c, i)).FirstOrDefault(p => p.c.Kind == "holds-alone") is ({ }, var at) && reports[1 + at] is { Use: <= 1 } alone)
             for (var i = 0; i < first.Count; i++)
-                if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && OnlyTheBaseDrags(reports[1 + i]))
+                if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && onlySlides.ContainsKey(first[i].Id))
                     reports[1 + i] = Shifted(reports[1 + i], alone);
         return [.. reports[1..(1 + after)], .. Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
     }
-
-    /// <summary>True when nothing but the base's hold on its place is overcome: a piece that breaks does not mend when the straps slacken.</summary>
-    private static bool OnlyTheBaseDrags(LetGoReport gone) => gone.Uses.All(u => u.Value <= 1 || u.Key == "base") && gone.Uses.ContainsKey("base");
 
     /// <summary>
     /// One strap gone, the others drag the base: what drags is their own pretension, which is gone once the base has slid a few millimetres. Where the
@@ -65,6 +66,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             if (c.Kind == "hold" && check.Station == "base")
                 governing[use.Case] = true;
         }
+        if (checks.Zip(each).All(p => p.Second.Use <= 1 || p.First is HoldSlides))
+            onlySlides[c.Id] = true;
         var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
         // A rig with a part gone is never credited with more than the whole one.
         var moving = checks.FindAll(x => !x.Fixed);
