@@ -37,8 +37,10 @@ public sealed class Browser : IDisposable
         Until("the page", () => Driver.FindElements(By.CssSelector("header")).Count > 0 && Driver.FindElements(By.CssSelector("[aria-busy=true]")).Count == 0);
     }
 
+    /// <summary>Opens a rig on a page of its own: what stood there before cannot be taken for it.</summary>
     public void OpenRig(string id)
     {
+        Driver.Navigate().GoToUrl("about:blank");
         Open("#/rig/" + id);
         Until("the scene", () => Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
     }
