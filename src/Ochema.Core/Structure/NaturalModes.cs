@@ -4,9 +4,9 @@ using MathNet.Numerics.LinearAlgebra.Double;
 namespace Ochema.Core.Structure;
 
 /// <summary>
-/// The lowest natural frequencies and shapes of K·φ = ω²·M·φ by subspace iteration
-/// (Bathe and Wilson, "Numerical Methods in Finite Element Analysis", 1976, ch. 12), checked for missed modes with a Sturm count;
-/// small systems and any doubt go to the dense solver of MathNet.Numerics.
+/// The lowest natural frequencies and shapes of K·φ = ω²·M·φ by Lanczos' method (<see cref="Lanczos"/>), checked for missed modes with a Sturm count. Any
+/// doubt goes to subspace iteration (Bathe and Wilson, "Numerical Methods in Finite Element Analysis", 1976, ch. 12), small systems and what
+/// is doubtful there to the dense solver of MathNet.Numerics.
 /// </summary>
 internal static class NaturalModes
 {
@@ -22,10 +22,12 @@ internal static class NaturalModes
     {
         if (k.Size <= DenseBelow)
             return Dense(k, m, count);
+        if (Lanczos.Lowest(factor, m, count) is { } found && NoneMissed(k, m, found.Omega2))
+            return found;
         return Subspace(k, factor, m, count) ?? Dense(k, m, count);
     }
 
-    private static (double[] Omega2, double[][] Shapes)? Subspace(EnvelopeMatrix k, EnvelopeMatrix factor, EnvelopeMatrix m, int count)
+    internal static (double[] Omega2, double[][] Shapes)? Subspace(EnvelopeMatrix k, EnvelopeMatrix factor, EnvelopeMatrix m, int count)
     {
         var n = k.Size;
         var q = Math.Min(n, count + 8);
@@ -151,7 +153,7 @@ internal static class NaturalModes
         return x;
     }
 
-    private static double[][] Normalise(EnvelopeMatrix m, double[][] x, int count)
+    internal static double[][] Normalise(EnvelopeMatrix m, double[][] x, int count)
     {
         var y = new double[m.Size];
         for (var j = 0; j < count; j++)

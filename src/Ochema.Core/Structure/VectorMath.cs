@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.InteropServices;
 
 namespace Ochema.Core.Structure;
 
@@ -6,17 +7,21 @@ namespace Ochema.Core.Structure;
 internal static class VectorMath
 {
     /// <summary>Σ aᵢ·bᵢ. The order of summation is fixed, so that the same input gives the same bits.</summary>
+    /// <exception cref="ArgumentException"><paramref name="b"/> is shorter than <paramref name="a"/>.</exception>
     public static double Dot(ReadOnlySpan<double> a, ReadOnlySpan<double> b)
     {
+        Enough(a.Length, b.Length);
         var sum = 0.0;
         var i = 0;
-        var w = Vector<double>.Count;
-        if (a.Length >= 2 * w)
+        if (a.Length >= 2 * Vector<double>.Count)
         {
+            var x = MemoryMarshal.Cast<double, Vector<double>>(a);
+            var y = MemoryMarshal.Cast<double, Vector<double>>(b);
             var acc = Vector<double>.Zero;
-            for (; i <= a.Length - w; i += w)
-                acc += new Vector<double>(a.Slice(i, w)) * new Vector<double>(b.Slice(i, w));
+            for (var v = 0; v < x.Length && v < y.Length; v++)
+                acc += x[v] * y[v];
             sum = Vector.Sum(acc);
+            i = x.Length * Vector<double>.Count;
         }
         for (; i < a.Length; i++)
             sum += a[i] * b[i];
@@ -24,14 +29,22 @@ internal static class VectorMath
     }
 
     /// <summary>y += s·x.</summary>
+    /// <exception cref="ArgumentException"><paramref name="x"/> is shorter than <paramref name="y"/>.</exception>
     public static void AddScaled(Span<double> y, double s, ReadOnlySpan<double> x)
     {
-        var i = 0;
-        var w = Vector<double>.Count;
+        Enough(y.Length, x.Length);
+        var into = MemoryMarshal.Cast<double, Vector<double>>(y);
+        var from = MemoryMarshal.Cast<double, Vector<double>>(x);
         var factor = new Vector<double>(s);
-        for (; i <= y.Length - w; i += w)
-            (new Vector<double>(y.Slice(i, w)) + factor * new Vector<double>(x.Slice(i, w))).CopyTo(y.Slice(i, w));
-        for (; i < y.Length; i++)
+        for (var v = 0; v < into.Length && v < from.Length; v++)
+            into[v] += factor * from[v];
+        for (var i = into.Length * Vector<double>.Count; i < y.Length; i++)
             y[i] += s * x[i];
+    }
+
+    private static void Enough(int wanted, int given)
+    {
+        if (given < wanted)
+            throw new ArgumentException($"{given} numbers where {wanted} are wanted.");
     }
 }
