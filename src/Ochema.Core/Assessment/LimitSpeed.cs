@@ -15,7 +15,6 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     /// <summary>Fastest the host can do, m/s: speeds are not looked at beyond it.</summary>
     public double Highest { get; } = model.Builder.Host.TopSpeed;
 
-
     private const double Tolerance = 1e-3;
     private readonly Dictionary<double, (CaseForces? Forces, bool Known)[]> forces = [];
 
@@ -82,9 +81,14 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         var high = near;
         var worst = atNear ?? At(checks, near);
         if (worst.Use < target)
-            (high, worst) = (highest, At(checks, highest));
-        if (worst.Use < target)
-            return null;
+        {
+            // What governs is looked at first: where it gets there by itself, nothing beyond has to be looked at.
+            high = highest;
+            worst = worst is { Check: { } governs, Case: { } at } && At(IndexOf(at), highest) is { } f && governs.Counts(governs.Use(f)) is var alone && alone >= target
+                ? worst with { Use = alone } : At(checks, highest);
+            if (worst.Use < target)
+                return null;
+        }
         for (var round = 0; round < 20; round++)
         {
             var pair = worst;

@@ -1,5 +1,6 @@
 using Ochema.Core.Loads;
 using Ochema.Core.Sharpness;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Assessment;
 
@@ -49,7 +50,7 @@ internal sealed class RigDynamics
     public IReadOnlyList<double[]> Loads => [.. counted.Select(n => Modal.Inertia[n])];
 
     /// <summary>Movement of the camera in each of those modes.</summary>
-    public IReadOnlyList<Structure.Vec3> CameraMoves { get; }
+    public IReadOnlyList<Vec3> CameraMoves { get; }
 
     /// <summary>Largest acceleration of the camera in a jolt of 1 m/s², up and down.</summary>
     public double CameraGain { get; }
@@ -122,7 +123,7 @@ internal sealed class RigDynamics
     internal static double Correlation(RigMode a, RigMode b)
     {
         var (za, zb, r) = (a.Damping, b.Damping, b.Frequency / a.Frequency);
-        return 8 * Math.Sqrt(za * zb) * (za + r * zb) * Math.Pow(r, 1.5) / (Math.Pow(1 - r * r, 2) + 4 * za * zb * r * (1 + r * r) + 4 * (za * za + zb * zb) * r * r);
+        return 8 * Math.Sqrt(za * zb) * (za + r * zb) * r * Math.Sqrt(r) / ((1 - r * r) * (1 - r * r) + 4 * za * zb * r * (1 + r * r) + 4 * (za * za + zb * zb) * r * r);
     }
 
     /// <summary>The added unit responses, from those to gravity along x, y, z and to the modes' inertia.</summary>
@@ -130,25 +131,31 @@ internal sealed class RigDynamics
     /// <param name="modes">Responses to each of <see cref="Loads"/>.</param>
     public double[][] Combine(double[][] gravity, double[][] modes)
     {
-        var size = gravity[0].Length;
         var all = new double[Columns][];
-        for (var c = 0; c < Columns; c++)
-            all[c] = new double[size];
-        var terms = new double[counted.Length];
-        for (var i = 0; i < size; i++)
+        var work = new Work(gravity[0].Length);
+        for (var axis = 0; axis < 3; axis++)
         {
-            for (var axis = 0; axis < 3; axis++)
+            var left = (double[])gravity[axis].Clone();
+            for (var n = 0; n < counted.Length; n++)
+                VectorMath.AddScaled(left, -participation[axis][n], modes[n]);
+            if (axis == 2)
             {
-                var left = gravity[axis][i];
-                for (var n = 0; n < counted.Length; n++)
-                    left -= participation[axis][n] * modes[n][i];
-                if (axis == 2)
-                    all[0][i] = -jolt.At(modes, i, terms, left);
-                all[1 + axis][i] = shaken[axis].At(modes, i, terms, left * host[axis]);
-                all[4 + axis][i] = trembling[axis].At(modes, i, terms, left * trembles[axis]);
+                all[0] = jolt.Of(modes, left, 1, work);
+                for (var i = 0; i < left.Length; i++)
+                    all[0][i] = -all[0][i];
             }
+            all[1 + axis] = shaken[axis].Of(modes, left, host[axis], work);
+            all[4 + axis] = trembling[axis].Of(modes, left, trembles[axis], work);
         }
         return all;
+    }
+
+    /// <summary>Room to work in, for one response after the other.</summary>
+    private sealed record Work(int Size)
+    {
+        public double[] Sum { get; } = new double[Size];
+        public double[] Squares { get; } = new double[Size];
+        public double[] Strongest { get; } = new double[Size];
     }
 
     /// <summary>Weights of the modes of one added response.</summary>
@@ -160,28 +167,35 @@ internal sealed class RigDynamics
         private readonly double[] apart = [.. InPhase.Select(a => Math.Sqrt(Math.Max(0, 1 - a * a)))];
 
         /// <summary>
-        /// One response: the parts that go along with the host, and <paramref name="left"/> which is no mode's, added up; the rest as Σᵢ Σⱼ ρᵢⱼ·rᵢ·rⱼ;
-        /// the root of the sum of their squares, with the sign of the stronger.
+        /// One response: the parts that go along with the host, and <paramref name="scale"/> of <paramref name="left"/> which is no mode's, added up; the
+        /// rest as Σᵢ Σⱼ ρᵢⱼ·rᵢ·rⱼ; the root of the sum of their squares, with the sign of the stronger.
         /// </summary>
-        public double At(double[][] responses, int i, double[] terms, double left)
+        public double[] Of(double[][] responses, double[] left, double scale, Work work)
         {
+            var all = new double[work.Size];
+            if (scale != 0)
+                VectorMath.AddScaled(all, scale, left);
+            var (sum, squares, strongest) = (work.Sum, work.Squares, work.Strongest);
+            Array.Clear(squares);
+            Array.Clear(strongest);
             for (var n = 0; n < Modes.Length; n++)
             {
-                var r = Weights[n] * responses[Modes[n]][i];
-                left += InPhase[n] * r;
-                terms[n] = apart[n] * r;
-            }
-            double squares = 0, strongest = 0;
-            for (var n = 0; n < Modes.Length; n++)
-            {
-                var sum = 0.0;
+                var own = responses[Modes[n]];
+                VectorMath.AddScaled(all, InPhase[n] * Weights[n], own);
+                Array.Clear(sum);
                 foreach (var (m, correlation) in Together[n])
-                    sum += correlation * terms[m];
-                squares += terms[n] * sum;
-                if (Math.Abs(sum) > Math.Abs(strongest))
-                    strongest = sum;
+                    VectorMath.AddScaled(sum, correlation * apart[m] * Weights[m], responses[Modes[m]]);
+                var weight = apart[n] * Weights[n];
+                for (var i = 0; i < sum.Length; i++)
+                {
+                    squares[i] += weight * own[i] * sum[i];
+                    if (Math.Abs(sum[i]) > Math.Abs(strongest[i]))
+                        strongest[i] = sum[i];
+                }
             }
-            return Math.CopySign(Math.Sqrt(Math.Max(0, squares) + left * left), Math.Abs(left) > Math.Abs(strongest) ? left : strongest);
+            for (var i = 0; i < all.Length; i++)
+                all[i] = Math.CopySign(Math.Sqrt(Math.Max(0, squares[i]) + all[i] * all[i]), Math.Abs(all[i]) > Math.Abs(strongest[i]) ? all[i] : strongest[i]);
+            return all;
         }
     }
 }

@@ -17,6 +17,7 @@ internal sealed class RigModel
     private readonly EnvelopeMatrix factor;
     private readonly double[][] loads;
     private readonly double[][] unit;
+    private readonly double[][] rows;
     private readonly ConcurrentDictionary<string, StateResponse> states = [];
     private readonly List<(int Yaw, double? Diameter)> windLoads = [];
     private readonly List<Dictionary<int, Vec3>> memberLoads = [];
@@ -25,6 +26,7 @@ internal sealed class RigModel
     private readonly int knockLoad;
     private readonly int dunkLoad;
     private readonly int modalLoads;
+    private readonly ResponseLayout layout;
     private bool immersed;
 
     public RigBuilder Builder { get; }
@@ -51,10 +53,13 @@ internal sealed class RigModel
         Mechanism = System.Factorise(factor);
         unit = Mechanism is not null ? [] : [.. loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
         modalLoads = unit.Length;
+        layout = new(Builder.Model.Springs.Count, System.Beams.Length, System.Lines.Length, System.Size);
+        rows = [.. unit.Select(Row)];
         if (Mechanism is not null || holdsGone)
             return;
         Dynamics = new RigDynamics(this, new Sharpness.ModalResponse(this, TautAtRest()));
-        unit = [.. unit, .. Dynamics.Loads.Select(Solve)];
+        double[][] modal = [.. Dynamics.Loads.Select(Solve)];
+        (unit, rows) = ([.. unit, .. modal], [.. rows, .. modal.Select((u, i) => Row(u, modalLoads + i))]);
     }
 
     /// <summary>Lines that carry load when pretension alone acts.</summary>
@@ -62,7 +67,7 @@ internal sealed class RigModel
     {
         if (System.Lines.Length == 0)
             return [];
-        var all = Respond(unit, [], [.. Enumerable.Range(0, System.Lines.Length)]);
+        var all = Respond(rows, [], [.. Enumerable.Range(0, System.Lines.Length)]);
         var rest = Forces(all, new RigCase("rest", "", Vec3.Zero, -1, Vec3.Zero), 0);
         return rest is null ? [] : Enumerable.Range(0, System.Lines.Length).Where(l => System.Lines[l].Sign * rest.Tensions[l] > 0);
     }
@@ -150,10 +155,10 @@ internal sealed class RigModel
     /// <summary>Displacements in body unknowns of a case.</summary>
     public double[] Displacements(StateResponse state, CaseForces f)
     {
-        var (u, moved) = (new double[System.Size], state.U.Value);
+        var u = new double[System.Size];
         for (var k = 0; k < f.Coefficients.Length; k++)
             if (f.Coefficients[k] != 0)
-                VectorMath.AddScaled(u, f.Coefficients[k], moved[k]);
+                VectorMath.AddScaled(u, f.Coefficients[k], state.Rows[k].AsSpan(layout.Moved));
         return u;
     }
 
@@ -296,23 +301,25 @@ internal sealed class RigModel
         for (var l = 0; l < System.Lines.Length; l++)
             if (gone.Contains(System.Lines[l].Line.Id))
                 columns.Add((System.Lines[l].Vector, System.Lines[l].Stiffness));
-        var u = columns.Count == 0 ? unit : Updated(columns);
-        if (u is null)
+        var left = columns.Count == 0 ? rows : Updated(columns);
+        if (left is null)
         {
             var fresh = System.Stiffness(id => !gone.Contains(id), Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id)));
             if (System.Factorise(fresh) is { } mechanism)
                 return StateResponse.Free(mechanism);
-            u = [.. loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics?.Loads ?? []).Select(f =>
+            left = [.. loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics?.Loads ?? []).Select((f, k) =>
             {
                 var x = (double[])f.Clone();
                 fresh.Solve(x);
-                return x;
+                return Row(x, k);
             })];
         }
-        return Respond(u, gone, [.. Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id))]);
+        return Respond(left, gone, [.. Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id))]);
     }
 
-    /// <summary>u' = u + Z·(1/k − UᵀZ)⁻¹·Uᵀu with Z = K⁻¹U; null when the small matrix is near singular.</summary>
+    /// <summary>
+    /// u' = u + Z·(1/k − UᵀZ)⁻¹·Uᵀu with Z = K⁻¹U, and so with all that follows from u in proportion; null when the small matrix is near singular.
+    /// </summary>
     private double[][]? Updated(List<(double[] Vector, double Stiffness)> columns)
     {
         var n = columns.Count;
@@ -331,6 +338,7 @@ internal sealed class RigModel
                 else
                     l[i, i] = Math.Sqrt(v);
             }
+        var moved = z.Select(u => Row(u)).ToArray();
         var result = new double[unit.Length][];
         var y = new double[n];
         for (var b = 0; b < unit.Length; b++)
@@ -348,54 +356,56 @@ internal sealed class RigModel
                     y[i] -= l[k, i] * y[k];
                 y[i] /= l[i, i];
             }
-            result[b] = (double[])unit[b].Clone();
+            result[b] = (double[])rows[b].Clone();
             for (var i = 0; i < n; i++)
-                VectorMath.AddScaled(result[b], y[i], z[i]);
+                VectorMath.AddScaled(result[b], y[i], moved[i]);
         }
         return result;
     }
 
-    private StateResponse Respond(double[][] u, HashSet<string> gone, int[] lines)
+    /// <summary>All that is wanted of a response, one after the other (<see cref="ResponseLayout"/>), from its displacements.</summary>
+    /// <param name="load">Index of its unit load; −1 for one that is no load of its own.</param>
+    private double[] Row(double[] u, int load = -1)
     {
-        var springs = Builder.Model.Springs.Count;
-        var beamOffset = 6 * springs;
-        var outputs = new double[u.Length][];
-        for (var k = 0; k < u.Length; k++)
+        var row = new double[layout.Length];
+        for (var s = 0; s < layout.Springs; s++)
+            System.SpringForce(u, s, row.AsSpan(6 * s, 6));
+        for (var b = 0; b < layout.Beams; b++)
         {
-            var o = outputs[k] = new double[beamOffset + 12 * System.Beams.Length + 3];
-            if (k < 3)
-                o[^(3 - k)] = 1;
-            if (k >= modalLoads && Dynamics is not null)
-                Dynamics.CameraMoves[k - modalLoads].ToArray().CopyTo(o, o.Length - 3);
-            for (var s = 0; s < springs; s++)
-                System.SpringForce(u[k], s, o.AsSpan(6 * s, 6));
-            for (var b = 0; b < System.Beams.Length; b++)
-            {
-                var e = o.AsSpan(beamOffset + 12 * b, 12);
-                System.BeamForces(u[k], b, e);
-                if (k < memberLoads.Count && memberLoads[k].TryGetValue(b, out var w))
-                    VectorMath.AddScaled(e, -1, System.Beams[b].LocalEquivalentLoad(w));
-            }
+            var e = row.AsSpan(layout.Beam + 12 * b, 12);
+            System.BeamForces(u, b, e);
+            if (load >= 0 && load < memberLoads.Count && memberLoads[load].TryGetValue(b, out var w))
+                VectorMath.AddScaled(e, -1, System.Beams[b].LocalEquivalentLoad(w));
         }
-        var response = lines.Select(l => u[loads.Length + l]).ToArray();
-        var lengthening = u.Select(x => lines.Select(l => System.Lines[l].Entries.Sum(e => e.Value * x[e.Dof])).ToArray()).ToArray();
-        if (Dynamics is not null)
-            (outputs, lengthening) = (WithDynamics(outputs), WithDynamics(lengthening));
+        if (load is >= 0 and < 3)
+            row[layout.Field + load] = 1;
+        if (load >= modalLoads && Dynamics is not null)
+            Dynamics.CameraMoves[load - modalLoads].ToArray().CopyTo(row, layout.Field);
+        for (var l = 0; l < layout.Lines; l++)
+            foreach (var (dof, v) in System.Lines[l].Entries)
+                row[layout.Longer + l] += v * u[dof];
+        u.CopyTo(row, layout.Moved);
+        return row;
+    }
+
+    private StateResponse Respond(double[][] responses, HashSet<string> gone, int[] lines)
+    {
+        double[][] line = [.. lines.Select(l => responses[loads.Length + l][layout.Moved..])];
+        var all = Dynamics is null ? responses : WithDynamics(responses);
         return new StateResponse
         {
-            U = new(() => Dynamics is null ? u : WithDynamics(u)),
             Dynamic = Dynamics is not null,
             Sources =
             [
                 ("weight and motion", 0, 3), ("wind", 3, dunkLoad), ("water", dunkLoad, knockLoad), ("push by hand", knockLoad, loads.Length),
                 ("straps", loads.Length, loads.Length + System.Lines.Length), ("jolt and shaking", loads.Length + System.Lines.Length, int.MaxValue),
             ],
-            Outputs = outputs,
-            BeamOffset = beamOffset,
+            Rows = all,
+            Layout = layout,
             Gone = gone,
             Lines = lines,
-            Lengthening = [.. lines.Select((_, i) => lengthening.Select(x => x[i]).ToArray())],
-            Complementarity = FactoredFrame.LineCoupling(System, lines, response),
+            Lengthening = [.. lines.Select(l => all.Select(x => x[layout.Longer + l]).ToArray())],
+            Complementarity = FactoredFrame.LineCoupling(System, lines, line),
             Flexibility = [.. lines.Select(l => 1 / System.Lines[l].Stiffness)],
         };
     }

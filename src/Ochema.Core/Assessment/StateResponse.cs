@@ -11,14 +11,10 @@ internal sealed class StateResponse
     /// <summary>True when the last unit responses are those of <see cref="RigDynamics"/>.</summary>
     public required bool Dynamic { get; init; }
 
-    /// <summary>Displacements by unit load, in body unknowns; wanted only for drawing, so drawn together when asked for.</summary>
-    public required Lazy<double[][]> U { get; init; }
+    /// <summary>What answers each unit load, as <see cref="Layout"/> says.</summary>
+    public required double[][] Rows { get; init; }
 
-    /// <summary>Spring forces (6 each), then beam end forces (12 each), then the acceleration field at the camera (3), by unit load.</summary>
-    public required double[][] Outputs { get; init; }
-
-    /// <summary>Where beam forces begin in <see cref="Outputs"/>.</summary>
-    public required int BeamOffset { get; init; }
+    public required ResponseLayout Layout { get; init; }
 
     /// <summary>Lines still there.</summary>
     public required int[] Lines { get; init; }
@@ -44,9 +40,8 @@ internal sealed class StateResponse
     {
         Dynamic = false,
         Sources = [],
-        U = new([]),
-        Outputs = [],
-        BeamOffset = 0,
+        Rows = [],
+        Layout = new(0, 0, 0, 0),
         Lines = [],
         Lengthening = [],
         Complementarity = new double[0, 0],
@@ -54,4 +49,17 @@ internal sealed class StateResponse
         Gone = new HashSet<string>(),
         Mechanism = m,
     };
+}
+
+/// <summary>
+/// Where things stand in a row of a state: spring forces (6 each, N and N·m), beam end forces (12 each), the acceleration field at the camera (3, m/s²), how
+/// much longer each line gets (m), displacements in body unknowns (m and rad).
+/// </summary>
+internal readonly record struct ResponseLayout(int Springs, int Beams, int Lines, int Unknowns)
+{
+    public int Beam => 6 * Springs;
+    public int Field => Beam + 12 * Beams;
+    public int Longer => Field + 3;
+    public int Moved => Longer + Lines;
+    public int Length => Moved + Unknowns;
 }

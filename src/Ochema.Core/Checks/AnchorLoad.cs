@@ -8,6 +8,8 @@ namespace Ochema.Core.Checks;
 public sealed class AnchorLoad(RigBuilder b, Strap strap, string station, int line, Anchor anchor)
     : Check(strap.Id + ".anchor", station, strap.Id, $"{anchor.Name} gives")
 {
+    private readonly double factor = b.Factors[FactorTable.Bolt];
+
     /// <summary>Taken where nothing is known, N: what a hand pulls with (judgement).</summary>
     private const double Unknown = 200;
 
@@ -20,6 +22,6 @@ public sealed class AnchorLoad(RigBuilder b, Strap strap, string station, int li
             .Factor(b, FactorTable.Bolt).Term("T", "tension", t, Dimension.Force)
             .Term("H", "it holds", holds, Dimension.Force, strap.AnchorHolds is not null ? "your pull"
                 : anchor.Holds is null ? "not known: pull on it with a scale, or ask" : "judgement, 0.5–2 ×");
-        return Ratio(b.Factors[FactorTable.Bolt] * t, holds);
+        return Ratio(factor * t, holds);
     }
 }

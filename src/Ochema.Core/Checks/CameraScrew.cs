@@ -11,6 +11,8 @@ namespace Ochema.Core.Checks;
 public sealed class CameraScrew(RigBuilder b, string station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw)
     : Check(station + ".screw", station, station + "-screw", "Camera screw pulls")
 {
+    private readonly double factor = b.Factors[FactorTable.Bolt];
+
     /// <summary>Middle of the screw to the edge of the seat, m (a 40 mm plate; judgement).</summary>
     private const double SeatRadius = 0.02;
 
@@ -29,6 +31,6 @@ public sealed class CameraScrew(RigBuilder b, string station, Vec3 seat, Vec3 ce
             .Term("M", "tipping moment on the seat", moment.Length, Dimension.Torque).Term("r", "half the seat", SeatRadius, Dimension.Length, "judgement")
             .Term("s", "share a short socket carries", SocketShare, Dimension.Ratio, "judgement, ISO 1222 depth")
             .Term("P", "proof load", screw.ProofLoad, Dimension.Force, screw.Source);
-        return Ratio(b.Factors[FactorTable.Bolt] * tension, capacity);
+        return Ratio(factor * tension, capacity);
     }
 }

@@ -10,8 +10,8 @@ namespace Ochema.Core.Checks;
 public sealed class CaseForces
 {
     private readonly StateResponse state;
-    private readonly Dictionary<object, object> remembered = [];
-    private const int Few = 8;
+    private Dictionary<object, object>? remembered;
+    private const int Few = 4;
     private double[]? outputs;
     private int asked;
 
@@ -32,7 +32,7 @@ public sealed class CaseForces
         get
         {
             Span<double> s = stackalloc double[3];
-            Sum(state.Outputs[0].Length - 3, s);
+            Sum(state.Layout.Field, s);
             return new(s[0], s[1], s[2]);
         }
     }
@@ -52,7 +52,7 @@ public sealed class CaseForces
     }
 
     /// <summary>End forces of a beam element in its local axes (12): N, Vy, Vz, T, My, Mz at both ends.</summary>
-    public void Beam(int element, Span<double> into) => Sum(state.BeamOffset + 12 * element, into);
+    public void Beam(int element, Span<double> into) => Sum(state.Layout.Beam + 12 * element, into);
 
     /// <summary>True when a hold or strap is gone in this state.</summary>
     public bool IsGone(string id) => state.Gone.Contains(id);
@@ -70,7 +70,7 @@ public sealed class CaseForces
             s.Clear();
             for (var k = from; k < to && k < Coefficients.Length; k++)
                 if (Coefficients[k] is not 0 and var c)
-                    VectorMath.AddScaled(s, c, state.Outputs[k].AsSpan(6 * spring, 6));
+                    VectorMath.AddScaled(s, c, state.Rows[k].AsSpan(6 * spring, 6));
             var (force, moment) = (new Vec3(s[0], s[1], s[2]).Length, new Vec3(s[3], s[4], s[5]).Length);
             if (force > 0.05 || moment > 0.005)
                 shares.Add(new(label, force, moment));
@@ -86,13 +86,14 @@ public sealed class CaseForces
     }
 
     /// <summary>What several checks of a case share (the slide of a plate, say), computed once.</summary>
-    internal T Once<T>(object by, Func<T> compute)
+    internal T Once<TBy, T>(TBy by, Func<TBy, CaseForces, T> compute)
+        where TBy : class
         where T : notnull
     {
-        if (remembered.TryGetValue(by, out var known))
+        if (remembered?.TryGetValue(by, out var known) is true)
             return (T)known;
-        var value = compute();
-        remembered[by] = value;
+        var value = compute(by, this);
+        (remembered ??= [])[by] = value;
         return value;
     }
 
@@ -109,15 +110,15 @@ public sealed class CaseForces
         into.Clear();
         for (var k = 0; k < Coefficients.Length; k++)
             if (Coefficients[k] is not 0 and var c)
-                VectorMath.AddScaled(into, c, state.Outputs[k].AsSpan(start, into.Length));
+                VectorMath.AddScaled(into, c, state.Rows[k].AsSpan(start, into.Length));
     }
 
     private double[] All()
     {
-        var all = new double[state.Outputs[0].Length];
+        var all = new double[state.Layout.Longer];
         for (var k = 0; k < Coefficients.Length; k++)
             if (Coefficients[k] is not 0 and var c)
-                VectorMath.AddScaled(all, c, state.Outputs[k]);
+                VectorMath.AddScaled(all, c, state.Rows[k]);
         return all;
     }
 }

@@ -6,6 +6,8 @@ namespace Ochema.Core.Checks;
 /// <summary>A locked joint that turns: k·M ≤ holding torque.</summary>
 public sealed class JointTorque(RigBuilder b, string station, string id, string title, int spring, double torque, string source) : Check(id + ".torque", station, id, title)
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override int? Joint => spring;
 
     public override bool GivesWay => true;
@@ -15,6 +17,6 @@ public sealed class JointTorque(RigBuilder b, string station, string id, string 
         var m = f.Spring(spring).Moment.Length;
         sheet?.Formula("{k} × {M} ÷ {T}", "friction joint", "Wear and grease: measure it with a scale on a lever.")
             .Factor(b, FactorTable.Friction).Term("M", "moment at the joint", m, Dimension.Torque).Term("T", "holding torque", torque, Dimension.Torque, source);
-        return Ratio(b.Factors[FactorTable.Friction] * m, torque);
+        return Ratio(factor * m, torque);
     }
 }

@@ -7,6 +7,8 @@ namespace Ochema.Core.Checks;
 public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece piece, double holds)
     : Check(id + ".slips", station, id, "Rod slips through its clamp")
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override bool GivesWay => true;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -17,6 +19,6 @@ public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece p
         sheet?.Formula("{k} × {N} ÷ {H}", "friction of the clamp along the rod", "Paint, oil, a tie instead of a clamp.")
             .Factor(b, FactorTable.Friction).Term("N", "force along the rod", n, Dimension.Force)
                 .Term("H", "clamp holds", holds, Dimension.Force, "as you measured it; 200–600 N, judgement");
-        return Ratio(b.Factors[FactorTable.Friction] * n, holds);
+        return Ratio(factor * n, holds);
     }
 }

@@ -8,10 +8,13 @@ namespace Ochema.Core.Checks;
 public class SectionStrength(RigBuilder b, string station, string id, string title, BeamPiece piece) : Check(id + ".strength", station, id, title)
 {
     private readonly string factorName = FactorTable.For(piece.Material.Family);
+    private readonly double factor = b.Factors[FactorTable.For(piece.Material.Family)];
+    private readonly double modulusY = piece.Section.ModulusY;
+    private readonly double modulusZ = piece.Section.ModulusZ;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var (worst, at) = (0.0, (N: 0.0, V: 0.0, T: 0.0, M: 0.0, Sigma: 0.0, Tau: 0.0));
+        var (squared, at) = (0.0, (N: 0.0, V: 0.0, T: 0.0, M: 0.0, Sigma: 0.0, Tau: 0.0));
         var s = piece.Section;
         Span<double> e = stackalloc double[12];
         for (var i = piece.First; i < piece.First + piece.Count; i++)
@@ -22,12 +25,16 @@ public class SectionStrength(RigBuilder b, string station, string id, string tit
                 var (n, vy, vz, t, my, mz) = (Math.Abs(e[end]), e[end + 1], e[end + 2], Math.Abs(e[end + 3]), Math.Abs(e[end + 4]), Math.Abs(e[end + 5]));
                 var v = Math.Sqrt(vy * vy + vz * vz);
                 // Round sections bend about one resultant; others add their corners.
-                var bending = s.Round ? Math.Sqrt(my * my + mz * mz) / s.ModulusY : my / s.ModulusY + mz / s.ModulusZ;
+                var bending = s.Round ? Math.Sqrt(my * my + mz * mz) / modulusY : my / modulusY + mz / modulusZ;
                 var sigma = n / s.Area + bending;
                 var tau = t / s.TorsionModulus + 2 * v / s.Area;
-                var mises = Math.Sqrt(sigma * sigma + 3 * tau * tau);
-                if (mises > worst)
-                    (worst, at) = (mises, (n, v, t, Math.Sqrt(my * my + mz * mz), sigma, tau));
+                var mises = sigma * sigma + 3 * tau * tau;
+                if (mises > squared)
+                {
+                    squared = mises;
+                    if (sheet is not null)
+                        at = (n, v, t, Math.Sqrt(my * my + mz * mz), sigma, tau);
+                }
             }
         }
         var warm = Warm(piece.Material, b.Rig.Run.Skin);
@@ -37,7 +44,7 @@ public class SectionStrength(RigBuilder b, string station, string id, string tit
             .Term("Y", "yield strength", strength, Dimension.Stress, warm < 1
                 ? $"{piece.Material.Source}; {warm:0.00} of it in the heat, judgement" : piece.Material.Source)
             .Term("M", "bending moment there", at.M, Dimension.Torque).Term("N", "axial force there", at.N, Dimension.Force);
-        return Ratio(b.Factors[factorName] * worst, strength);
+        return Ratio(factor * Math.Sqrt(squared), strength);
     }
 
     /// <summary>Share of its strength that a plastic keeps at a temperature, K: 1.2 % a kelvin lost above 23 °C, a fifth at the least (judgement, 0.8–1.6

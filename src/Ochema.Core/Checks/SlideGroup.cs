@@ -19,7 +19,7 @@ public sealed class SlideGroup
     /// Slide of the group, N: the resultant, plus the twist about the middle of the friction (the holds' own twist moments included) divided
     /// by its mean radius; the friction of all that are still there, N; and the twist, N·m.
     /// </summary>
-    public (double Slide, double Grip, double Twist) Of(CaseForces f) => f.Once(this, () => Compute(f));
+    public (double Slide, double Grip, double Twist) Of(CaseForces f) => f.Once(this, static (group, forces) => group.Compute(forces));
 
     private (double Slide, double Grip, double Twist) Compute(CaseForces f)
     {

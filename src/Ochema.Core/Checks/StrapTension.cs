@@ -8,6 +8,8 @@ namespace Ochema.Core.Checks;
 /// <summary>A strap's tension against its strength, less what its end and an edge take: k·T ≤ B·e·s.</summary>
 public sealed class StrapTension(RigBuilder b, string id, string station, int line, StrapRow row, Knot end, StrapEdge edge) : Check(id + ".tension", station, id, "Strap overloaded")
 {
+    private readonly double factor = b.Factors[FactorTable.Rope];
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var t = f.Tension(line);
@@ -17,6 +19,6 @@ public sealed class StrapTension(RigBuilder b, string id, string station, int li
             .Factor(b, FactorTable.Rope).Term("T", "tension", t, Dimension.Force).Term("B", "breaking strength", row.BreakingStrength, Dimension.Force, row.Source)
             .Term("e", $"its end: {Words.Inside(end.Name)}", end.Keeps, Dimension.Ratio, end.Source)
                 .Term("s", "over an edge", over, Dimension.Ratio, "common practice, no source");
-        return Ratio(b.Factors[FactorTable.Rope] * t, row.BreakingStrength * end.Keeps * over);
+        return Ratio(factor * t, row.BreakingStrength * end.Keeps * over);
     }
 }

@@ -10,6 +10,8 @@ namespace Ochema.Core.Checks;
 /// </summary>
 public sealed class StrutBuckling(RigBuilder b, string station, string id, BeamPiece piece) : Check(id + ".buckling", station, id, "Strut buckles")
 {
+    private readonly double factor = b.Factors[FactorTable.For(piece.Material.Family)];
+
     private readonly double critical = Critical(piece.Section, piece.Material, piece.Length);
 
     /// <summary>Critical load, N, of a pinned strut of length L, m.</summary>
@@ -34,6 +36,6 @@ public sealed class StrutBuckling(RigBuilder b, string station, string id, BeamP
         sheet?.Formula("{k} × {C} ÷ {P}", "Euler or Johnson, pinned ends (Shigley ch. 4)", "A strut bent on the way there.")
             .Factor(b, name).Term("C", "compression", compression, Dimension.Force)
             .Term("P", "critical load", critical, Dimension.Force, $"{piece.Length * 1000:0} mm long; {piece.Material.Source}");
-        return Ratio(b.Factors[name] * compression, critical);
+        return Ratio(factor * compression, critical);
     }
 }

@@ -369,13 +369,13 @@ internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(join
 {
     /// <summary>Share of the pull that the screw of a closed joint sees (judgement, 0.1–0.3).</summary>
     private const double LoadShare = 0.2;
+    private readonly double factor = b.Factors[FactorTable.Bolt];
     private readonly double strip = joint.StripLoad;
     private readonly double preload = joint.Preload;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (pull, _) = joint.Share(f);
-        var k = b.Factors[FactorTable.Bolt];
         var holds = Math.Min(strip, joint.Thread.ProofLoad);
         sheet?.Formula("max({k} × {C} × {N} ÷ ({H} − {F}), {k} × {N} ÷ {H})", "joint closed, then opened (Shigley ch. 8)", "A worn or crossed thread.")
             .Factor(b, FactorTable.Bolt).Term("C", "share of the pull that reaches the screw", LoadShare, Dimension.Ratio, "judgement, 0.1–0.3")
@@ -383,7 +383,7 @@ internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(join
                 .Term("H", strip < joint.Thread.ProofLoad ? "thread strips at" : "proof load", holds, Dimension.Force,
                 strip < joint.Thread.ProofLoad ? $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2" : joint.Thread.Source)
             .Term("F", "preload", Math.Min(preload, 0.9 * holds), Dimension.Force, "T ÷ (K × d), at the most nine tenths of what it holds");
-        return Ratio(k * Math.Max(LoadShare * pull / (holds - Math.Min(preload, 0.9 * holds)), pull / holds), 1);
+        return Ratio(factor * Math.Max(LoadShare * pull / (holds - Math.Min(preload, 0.9 * holds)), pull / holds), 1);
     }
 }
 
@@ -411,6 +411,7 @@ internal sealed class JointTightening(ScrewJoint joint) : Check(joint.Id + ".tig
 /// <summary>A joint that slides or opens: k·S ≤ μ·(F − N).</summary>
 internal sealed class JointSlip(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".slip", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} slips or opens")
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
     private readonly double preload = joint.Preload;
 
     public override bool GivesWay => true;
@@ -418,12 +419,11 @@ internal sealed class JointSlip(RigBuilder b, ScrewJoint joint) : Check(joint.Id
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (pull, slide) = joint.Share(f);
-        var k = b.Factors[FactorTable.Friction];
         sheet?.Formula("({k} × {N} + {k} × {S} ÷ {μ}) ÷ {F}", "separation and Coulomb friction on the preload", "A hole that lets the screw bear on its side: counted as slipped.")
             .Factor(b, FactorTable.Friction).Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "slide on one screw", slide, Dimension.Force)
             .Term("μ", "friction of the faces", joint.Friction, Dimension.Factor, "judgement, 0.1–0.5")
                 .Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means" : "as set for this joint");
-        return Ratio(k * (pull + slide / joint.Friction), preload);
+        return Ratio(factor * (pull + slide / joint.Friction), preload);
     }
 }
 

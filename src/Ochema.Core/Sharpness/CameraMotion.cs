@@ -124,16 +124,20 @@ internal sealed class CameraMotion
     /// <param name="w">rad/s.</param>
     private Moves Respond(Complex[] transfer, double[] forces, Vec3 host, double w)
     {
-        Complex x = 0, y = 0, z = 0, ax = 0, ay = 0, az = 0;
+        // Real and imaginary parts apart: this is the inner loop of every picture.
+        var (rotation, rotated) = (Vec3.Zero, Vec3.Zero);
+        var (position, moved) = (Vec3.Zero, Vec3.Zero);
         for (var n = 0; n < forces.Length; n++)
         {
-            var q = forces[n] * transfer[n];
+            var (real, imaginary) = (forces[n] * transfer[n].Real, forces[n] * transfer[n].Imaginary);
             var (turn, move) = (modes[n].Rotation, modes[n].Move);
-            (x, y, z) = (x + q * turn.X, y + q * turn.Y, z + q * turn.Z);
-            (ax, ay, az) = (ax + q * move.X, ay + q * move.Y, az + q * move.Z);
+            (rotation, rotated) = (rotation + real * turn, rotated + imaginary * turn);
+            (position, moved) = (position + real * move, moved + imaginary * move);
         }
-        return new((x, y, z), (ax, ay, az), (host.X - w * w * ax, host.Y - w * w * ay, host.Z - w * w * az));
+        return new(Both(rotation, rotated), Both(position, moved), Both(host - w * w * position, -w * w * moved));
     }
+
+    private static (Complex X, Complex Y, Complex Z) Both(Vec3 real, Vec3 imaginary) => (new(real.X, imaginary.X), new(real.Y, imaginary.Y), new(real.Z, imaginary.Z));
 
     private static Complex Along((Complex X, Complex Y, Complex Z) v, Vec3 axis) => v.X * axis.X + v.Y * axis.Y + v.Z * axis.Z;
 

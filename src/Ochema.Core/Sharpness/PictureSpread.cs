@@ -25,9 +25,14 @@ public static class PictureSpread
     /// <summary>Root mean square, pixels, of a weighted spectrum: trapezoids over the given frequencies.</summary>
     public static double Rms(IReadOnlyList<double> frequencies, Func<int, double> spectrum, double focalPixels)
     {
-        var sum = 0.0;
-        for (var i = 1; i < frequencies.Count; i++)
-            sum += 0.5 * (spectrum(i) + spectrum(i - 1)) * (frequencies[i] - frequencies[i - 1]);
+        var (sum, before) = (0.0, 0.0);
+        for (var i = 0; i < frequencies.Count; i++)
+        {
+            var value = spectrum(i);
+            if (i > 0)
+                sum += 0.5 * (value + before) * (frequencies[i] - frequencies[i - 1]);
+            before = value;
+        }
         return focalPixels * Math.Sqrt(sum);
     }
 
