@@ -16,10 +16,13 @@ public static class Assessor
     /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
     public static AssessmentReport Assess(RigDocument rig, Catalogue stock, bool advice = true)
     {
-        var judged = Judged.Of(rig, stock);
-        var (model, b, reports, driving) = (judged.Model, judged.Model.Builder, judged.Reports, judged.Driving);
+        var model = new RigModel(rig, stock);
+        // The picture shares nothing with the verdict but the rig itself: one beside the other.
+        var picture = Task.Run(() => Shaker.Words(model));
+        var judged = Judged.Of(model);
+        var (b, reports, driving) = (model.Builder, judged.Reports, judged.Driving);
         var frequencies = model.Modes.Take(ModeCount).Select(m => m.Frequency).ToList();
-        var sharpness = Shaker.Words(model);
+        var sharpness = picture.GetAwaiter().GetResult();
         return new AssessmentReport
         {
             Verdict = judged.Verdict with
@@ -80,10 +83,12 @@ internal sealed record Judged(
         IReadOnlyList<RigCase> Driving, bool Moves, IReadOnlyList<CheckReport> Reports,
     IReadOnlyList<LetGoReport> LetGo, IReadOnlyList<RetentionReport> Retentions, IReadOnlyList<ReportFinding> Findings, VerdictReport Verdict)
 {
-    public static Judged Of(RigDocument rig, Catalogue stock)
+    public static Judged Of(RigDocument rig, Catalogue stock) => Of(new RigModel(rig, stock));
+
+    public static Judged Of(RigModel model)
     {
-        var model = new RigModel(rig, stock);
         var b = model.Builder;
+        var rig = b.Rig;
         var cases = b.Host.Motion.Cases(rig.Run.Road);
         var driving = Assessor.Driving(model);
         var state = model.State([]);
