@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Connections;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.FileProviders;
 using Ochema.Core;
@@ -14,12 +15,26 @@ public static class Server
     /// <summary>Runs until stopped. Options: <c>--port N</c>, <c>--data DIR</c>, <c>--ui DIR</c>, <c>--demo</c>.</summary>
     public static async Task<int> RunAsync(string[] args)
     {
-        var app = Build(args);
-        await app.RunAsync();
-        return 0;
+        try
+        {
+            var app = Build(args);
+            await app.RunAsync();
+            return 0;
+        }
+        catch (StartException e)
+        {
+            await Console.Error.WriteLineAsync("ochema: " + e.Message);
+            return e.Code;
+        }
+        catch (IOException e) when (e.InnerException is AddressInUseException)
+        {
+            await Console.Error.WriteLineAsync("ochema: The port is taken by another program: stop that one, or choose another with --port.");
+            return StartException.Taken;
+        }
     }
 
     /// <summary>The application, ready to run.</summary>
+    /// <exception cref="StartException">It cannot use its data folder.</exception>
     public static WebApplication Build(string[] args)
     {
         var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = [.. args.Where(a => a != "--demo")] });
@@ -28,7 +43,11 @@ public static class Server
         if (settings.Port is { } port)
             builder.WebHost.UseUrls($"http://127.0.0.1:{port}");
         builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
+        // Why it does not start is one sentence, said by whoever called; not a stack of names.
+        builder.Logging.AddFilter("Microsoft.Extensions.Hosting.Internal.Host", LogLevel.None);
+        builder.Logging.AddFilter("Microsoft.EntityFrameworkCore.Database", LogLevel.None);
         builder.Services.AddSingleton(settings);
+        builder.Services.AddSingleton(_ => FolderLock.Take(settings.DataFolder));
         builder.Services.AddSingleton<AssessmentCache>();
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddDbContext<OchemaContext>(o => o.UseSqlite(Storage.ConnectionString(settings.DataFolder)));
@@ -49,6 +68,7 @@ public static class Server
 
         using (var scope = app.Services.CreateScope())
         {
+            _ = app.Services.GetRequiredService<FolderLock>();
             var db = scope.ServiceProvider.GetRequiredService<OchemaContext>();
             Storage.Prepare(db, settings.DataFolder);
             if (settings.Demo)

@@ -1,6 +1,8 @@
 using System.Text;
 using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.Data.Sqlite;
 using Ochema.Core;
+using Ochema.Data;
 
 namespace Ochema.Web.Api;
 
@@ -38,12 +40,16 @@ internal static class Problems
         }
     }
 
+    /// <summary>The file of the films does not take it: 507 for a full disk, 503 for what may pass. Whoever asked still has it, and asks again.</summary>
+    private static IResult NotStored(SqliteException e) =>
+        Of(e.SqliteErrorCode == 13 ? 507 : 503, "Not saved", $"The file of your films cannot be used now: {Storage.Meaning(e)}. Nothing was changed.");
+
     /// <summary>Last resort: a logged 500 without internals.</summary>
     public static Task Unexpected(HttpContext context)
     {
         var error = context.Features.Get<IExceptionHandlerFeature>()?.Error;
-        return error is BadHttpRequestException bad
-            ? Of(bad.StatusCode, "The request cannot be read", bad.Message).ExecuteAsync(context)
+        return error is BadHttpRequestException bad ? Of(bad.StatusCode, "The request cannot be read", bad.Message).ExecuteAsync(context)
+            : (error as SqliteException ?? error?.InnerException as SqliteException) is { } storage ? NotStored(storage).ExecuteAsync(context)
             : Of(500, "Something went wrong", "The server could not do this. Nothing was changed.").ExecuteAsync(context);
     }
 }

@@ -1,0 +1,193 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+using Microsoft.Data.Sqlite;
+using Ochema.Data;
+
+namespace Ochema.Web.Tests;
+
+/// <summary>What the server says, and leaves alone, when its folder is not as it should be; and that a kill while it starts does no harm.</summary>
+public sealed class StartTests : IDisposable
+{
+    private readonly string top = Directory.CreateTempSubdirectory("ochema-start-").FullName;
+    private string Folder => Path.Combine(top, "data");
+    private string File => Path.Combine(Folder, Storage.FileName);
+
+    public void Dispose() => Directory.Delete(top, recursive: true);
+
+    [Fact]
+    public async Task ADamagedFileIsNamedAndLeftAsItIs()
+    {
+        Directory.CreateDirectory(Folder);
+        await System.IO.File.WriteAllTextAsync(File, "these are no films " + new string('x', 5000));
+        var before = await System.IO.File.ReadAllBytesAsync(File);
+        await Refused(StartException.File, "is damaged or no database at all");
+        Assert.Equal(before, await System.IO.File.ReadAllBytesAsync(File));
+    }
+
+    [Fact]
+    public async Task AFileCutOffIsDamaged()
+    {
+        await Good();
+        Sql("PRAGMA wal_checkpoint(TRUNCATE);");
+        await using (var cut = System.IO.File.OpenWrite(File))
+            cut.SetLength(cut.Length / 2);
+        await Refused(StartException.File, "is damaged or no database at all");
+    }
+
+    [Fact]
+    public async Task AnotherProgramsFileIsLeftAlone()
+    {
+        Directory.CreateDirectory(Folder);
+        Sql("CREATE TABLE recipes (name TEXT);");
+        await Refused(StartException.File, "belongs to another program");
+        Sql("SELECT name FROM recipes;");
+    }
+
+    [Fact]
+    public async Task ANewerVersionsFileIsLeftAlone()
+    {
+        await Good();
+        Sql("INSERT INTO \"__EFMigrationsHistory\" VALUES ('29990101000000_Later', '20.0.0');");
+        await Refused(StartException.File, "was written by a newer Ochema (29990101000000_Later)");
+    }
+
+    [Fact]
+    public async Task ALockedFileIsSaidToBeLocked()
+    {
+        await Good();
+        using var other = new SqliteConnection($"Data Source={File};Pooling=False");
+        other.Open();
+        using var hold = other.CreateCommand();
+        hold.CommandText = "PRAGMA locking_mode=EXCLUSIVE; BEGIN EXCLUSIVE;";
+        hold.ExecuteNonQuery();
+        await Refused(StartException.Taken, "another program has it locked");
+    }
+
+    [Fact]
+    public async Task ASecondServerOnTheSameFolderIsRefused()
+    {
+        using var first = await Running();
+        await Refused(StartException.Taken, "Another Ochema is running on the data folder");
+        first.Kill();
+        await first.WaitForExitAsync();
+        // Killed, not stopped: its hold on the folder ends with it.
+        using var second = await Running();
+        second.Kill();
+        await second.WaitForExitAsync();
+    }
+
+    [Fact]
+    public async Task ATakenPortIsNamedAsSuch()
+    {
+        using var other = new TcpListener(IPAddress.Loopback, 0);
+        other.Start();
+        await Refused(StartException.Taken, "The port is taken", ((IPEndPoint)other.LocalEndpoint).Port);
+    }
+
+    [Fact]
+    public async Task AFileInPlaceOfTheFolderIsSaid()
+    {
+        await System.IO.File.WriteAllTextAsync(Folder, "");
+        await Refused(StartException.Folder, "cannot be made");
+    }
+
+    [Fact]
+    public async Task TheFolderIsItsOwnersAlone()
+    {
+        if (OperatingSystem.IsWindows())
+            return;
+        await Good();
+        Assert.Equal(UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute, System.IO.File.GetUnixFileMode(Folder));
+    }
+
+    [Fact]
+    public async Task AMarkLeftByAKilledMigrationDoesNotStopTheNextStart()
+    {
+        await Good();
+        Sql("""CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL CONSTRAINT "PK___EFMigrationsLock" PRIMARY KEY, "Timestamp" TEXT NOT NULL);"""
+            + """INSERT INTO "__EFMigrationsLock" VALUES (1, '2026-01-01'); DELETE FROM "__EFMigrationsHistory"; DROP TABLE "Versions"; DROP TABLE "Rigs"; DROP TABLE "Films";""");
+        await Good();
+    }
+
+    [Fact]
+    public async Task KilledAtAnyMomentOfItsFirstStartItStartsAgain()
+    {
+        for (var kill = 0; kill < 8; kill++)
+        {
+            if (Directory.Exists(Folder))
+                Directory.Delete(Folder, recursive: true);
+            using (var server = Start(FreePort()))
+            {
+                await Task.Delay(350 + 90 * kill);
+                server.Kill();
+                await server.WaitForExitAsync();
+            }
+            await Good();
+        }
+    }
+
+    /// <summary>Starts, is ready, and is stopped.</summary>
+    private async Task Good()
+    {
+        using var server = await Running();
+        server.Kill();
+        await server.WaitForExitAsync();
+    }
+
+    private async Task<Process> Running()
+    {
+        var port = FreePort();
+        var server = Start(port);
+        using var client = new HttpClient();
+        for (var i = 0; i < 400; i++)
+            try
+            {
+                if (await client.GetStringAsync($"http://127.0.0.1:{port}/healthz") == "ready")
+                    return server;
+            }
+            catch (HttpRequestException)
+            {
+                Assert.False(server.HasExited, server.HasExited ? await server.StandardError.ReadToEndAsync() : "");
+                await Task.Delay(50);
+            }
+        server.Kill();
+        throw new TimeoutException("The server did not start.");
+    }
+
+    private Process Start(int port) => Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", Folder])
+    {
+        RedirectStandardOutput = true,
+        RedirectStandardError = true,
+    })!;
+
+    /// <summary>It does not start: one sentence, the exit code, no names of its insides.</summary>
+    private async Task Refused(int code, string says, int? port = null)
+    {
+        using var server = Start(port ?? FreePort());
+        var error = await server.StandardError.ReadToEndAsync().WaitAsync(TimeSpan.FromSeconds(30));
+        await server.WaitForExitAsync();
+        Assert.Equal(code, server.ExitCode);
+        Assert.StartsWith("ochema: ", error);
+        Assert.Contains(says, error);
+        Assert.Single(error.TrimEnd().Split('\n'));
+        Assert.DoesNotContain("Exception", error);
+        Assert.DoesNotContain("   at ", error);
+    }
+
+    private void Sql(string text)
+    {
+        using var c = new SqliteConnection($"Data Source={File};Pooling=False");
+        c.Open();
+        using var command = c.CreateCommand();
+        command.CommandText = text;
+        command.ExecuteNonQuery();
+    }
+
+    private static int FreePort()
+    {
+        using var l = new TcpListener(IPAddress.Loopback, 0);
+        l.Start();
+        return ((IPEndPoint)l.LocalEndpoint).Port;
+    }
+}
