@@ -10,17 +10,44 @@ namespace Ochema.Ui.Tests;
 public sealed class Browser : IDisposable
 {
     private readonly string data = Directory.CreateTempSubdirectory("ochema-ui-").FullName;
-    private readonly Process server;
+    private readonly int port = FreePort();
+    private Process server;
 
     public Browser(int width = 1280, int height = 800)
     {
-        var port = FreePort();
-        server = Process.Start(new ProcessStartInfo("dotnet", [typeof(Web.Server).Assembly.Location, "--port", $"{port}", "--data", data, "--ui", Path.Combine(Root, "ui/dist"), "--demo"]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+        server = Serve();
         Address = $"http://127.0.0.1:{port}/";
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments("--headless", "--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--force-prefers-reduced-motion",
             "--use-angle=swiftshader", "--enable-unsafe-swiftshader", "--hide-scrollbars", $"--window-size={width},{height}", "--user-data-dir=" + Path.Combine(data, "profile"));
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
+        Ready();
+    }
+
+    /// <summary>The server dies, as by a cut of power.</summary>
+    public void KillServer()
+    {
+        server.Kill();
+        server.WaitForExit();
+        server.Dispose();
+    }
+
+    /// <summary>It comes back, on the same port and folder.</summary>
+    public void StartServer()
+    {
+        server = Serve();
+        Ready();
+    }
+
+    private Process Serve() => Process.Start(new ProcessStartInfo("dotnet",
+        [typeof(Web.Server).Assembly.Location, "--port", $"{port}", "--data", data, "--ui", Path.Combine(Root, "ui/dist"), "--demo"])
+    {
+        RedirectStandardOutput = true,
+        RedirectStandardError = true,
+    })!;
+
+    private void Ready()
+    {
         using var client = new HttpClient();
         Until("the server", () => client.GetStringAsync(Address + "healthz").Result == "ready");
     }

@@ -45,7 +45,7 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
   try {
     answer = await call;
   } catch {
-    throw new ApiError('The server does not answer. What you see is kept here and is sent again by itself.', 0);
+    throw new ApiError('The server does not answer.', 0);
   }
   if (answer.response.ok) return answer.data as T;
   const problem = (answer.error ?? {}) as { detail?: string; path?: string };

@@ -17,16 +17,27 @@
   );
 </script>
 
-<div class="pointer-events-none absolute top-3 left-4 max-w-[calc(100%-14rem)]" aria-live="polite" data-verdict={word}>
-  <p class="text-3xl leading-tight font-bold tracking-tight">
-    <span class="word-{word}">{capital(words[word])}</span>{rest}
-  </p>
-  <p class="mt-0.5 max-w-104 text-sm leading-snug">
-    {#if intact}
-      {fill(report.verdict.text)}
-    {:else}
-      <b>{fill(shown.title)}:</b>
-      {fill(shown.says)}{shown.case ? `, ${shown.case}` : ''}.
-    {/if}
-  </p>
+<div
+  class="pointer-events-none absolute top-3 left-4 max-w-[calc(100%-14rem)]"
+  aria-live="polite"
+  data-verdict={session.unanswered ? 'none' : word}
+>
+  {#if session.unanswered}
+    <p class="text-3xl leading-tight font-bold tracking-tight">
+      {session.problem ? 'No verdict for this yet' : 'Working it out …'}
+    </p>
+    <p class="mt-0.5 max-w-104 text-sm leading-snug">What stands beside is of the rig before your last change.</p>
+  {:else}
+    <p class="text-3xl leading-tight font-bold tracking-tight">
+      <span class="word-{word}">{capital(words[word])}</span>{rest}
+    </p>
+    <p class="mt-0.5 max-w-104 text-sm leading-snug">
+      {#if intact}
+        {fill(report.verdict.text)}
+      {:else}
+        <b>{fill(shown.title)}:</b>
+        {fill(shown.says)}{shown.case ? `, ${shown.case}` : ''}.
+      {/if}
+    </p>
+  {/if}
 </div>

@@ -36,6 +36,7 @@
     saving: 'saving …',
     waiting: 'not saved yet',
     conflict: 'changed elsewhere',
+    failing: 'not saved, tried again',
     refused: 'not saved',
   };
 
@@ -92,7 +93,9 @@
           onchange={(e) => e.currentTarget.value.trim() && session.setPath('name', e.currentTarget.value.trim())}
         />
         <span class="text-quiet text-sm" data-save={session.saveState}
-          >v{session.version} · {saveWords[session.saveState]}</span
+          >v{session.version} · {saveWords[session.saveState]}{session.keeps || session.saveState === 'saved'
+            ? ''
+            : ' · this browser keeps nothing: wait until it is saved'}</span
         >
       {/if}
     {/snippet}
@@ -133,11 +136,11 @@
     </main>
   {:else if !session.report}
     <main class="row-span-2 grid place-items-center" aria-busy="true">
-      <p class="text-quiet">Working it out …{session.problem ? ' ' + session.problem : ''}</p>
+      <p class="text-quiet">Working it out …{session.problem ? ' ' + session.problem.text : ''}</p>
     </main>
   {:else}
     {#if view === 'shake'}<Shake {session} />{:else}
-      <main class="grid min-h-0 grid-cols-[270px_1fr_320px]">
+      <main class="grid min-h-0 grid-cols-[270px_1fr_320px]" class:unanswered={session.unanswered}>
         <h1 class="sr-only">{session.doc.name}</h1>
         <Spine {session} />
         <div class="relative min-w-0">
@@ -156,16 +159,26 @@
               >
               <button class="btn btn-xs ml-1" onclick={() => session.takeTheirs()}>Take the other</button>
             </div>
-          {:else if session.problem}
+          {:else if session.unsaved ?? session.problem}
+            {@const trouble = (session.unsaved ?? session.problem)!}
             <div
-              class="bg-base-100 absolute inset-x-8 top-24 rounded-md border-2 p-3 {session.offline
+              class="bg-base-100 absolute inset-x-8 top-24 rounded-md border-2 p-3 {trouble.again
                 ? 'border-tight'
                 : 'border-lets-go'}"
               role="alert"
             >
-              <b>{session.offline ? 'No answer from the server.' : 'This change cannot be used.'}</b>
-              {session.problem}
-              {#if !session.offline}<button class="btn btn-xs ml-2" onclick={() => session.undo()}>Undo it</button>{/if}
+              <b
+                >{session.unsaved
+                  ? 'Your change is not saved.'
+                  : trouble.again
+                    ? 'No answer from the server.'
+                    : 'This change cannot be used.'}</b
+              >
+              {trouble.text}
+              {#if trouble.again}It is kept here and tried again by itself.{:else}<button
+                  class="btn btn-xs ml-2"
+                  onclick={() => session.undo()}>Undo it</button
+                >{/if}
             </div>
           {/if}
         </div>

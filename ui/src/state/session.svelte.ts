@@ -1,27 +1,39 @@
 import { catalogue } from './catalogue.svelte';
+import { findUnsaved, remove, unsavedKey, write } from './kept';
 import { api, ApiError, ask, type Change, type Report, type RigDocument, type Schemas } from '../api/client';
 
 const ASSESS_ADVICE_AFTER = 500;
 const SAVE_AFTER = 700;
 const RETRY_AFTER = 3000;
+/** An answer that takes longer than this is said to be on its way. */
+const SLOW_AFTER = 400;
 const MOST_UNDO = 200;
 
 /** The end of a tether that is tied to the rig's own base instead of the host. */
 export const RIG_BASE = 'rig-base';
 
 /** What saving is doing, for the header. */
-export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused';
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'failing' | 'refused';
+
+/** What stands in the way of an answer or a save, and whether it is tried again by itself. */
+export type Trouble = { text: string; again: boolean };
 
 /** One rig being worked on: its document, its answers, undo, saving. */
 export class RigSession {
   doc = $state.raw<RigDocument>(null!);
   report = $state.raw<Report | null>(null);
+  /** The document that the report is of. */
+  private reportFor = $state.raw<RigDocument | null>(null);
+  private slow = $state(false);
   advice = $state.raw<Change[] | null>(null);
   /** The document the advice was computed for. */
   adviceFor = $state.raw<RigDocument | null>(null);
   /** Why the last change was not computed. */
-  problem = $state<string | null>(null);
-  offline = $state(false);
+  problem = $state.raw<Trouble | null>(null);
+  /** Why it is not saved. */
+  unsaved = $state.raw<Trouble | null>(null);
+  /** False where this browser keeps nothing until the server has it. */
+  keeps = $state(true);
   saveState = $state<SaveState>('saved');
   version = $state(0);
   filmName = $state('');
@@ -38,6 +50,8 @@ export class RigSession {
   private assessing = false;
   private wanted: RigDocument | null = null;
   private timers: Record<string, ReturnType<typeof setTimeout>> = {};
+  private keepKey = '';
+  private closed = false;
 
   constructor(readonly id: string) {}
 
@@ -49,6 +63,11 @@ export class RigSession {
     return this.future.length > 0;
   }
 
+  /** True when what stands on the screen was worked out for the rig before its last change, and no newer answer has come in time. */
+  get unanswered() {
+    return this.slow && this.reportFor !== this.doc;
+  }
+
   /** The let-go case looked at; index 0 is the whole rig. */
   get shown() {
     return this.report?.letGo[this.letGo] ?? this.report?.letGo[0];
@@ -57,16 +76,15 @@ export class RigSession {
   async load() {
     const rig = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
     [this.version, this.filmName, this.saved] = [rig.version, rig.filmName, rig.document];
-    const kept = localStorage.getItem(this.keepKey);
     this.doc = rig.document;
+    this.keepKey = await unsavedKey(this.id);
+    const kept = await findUnsaved<RigDocument>(this.id);
     if (kept) {
       // A change that did not reach the server before the window closed.
-      const { document, version } = JSON.parse(kept) as { document: RigDocument; version: number };
-      if (version === rig.version) {
-        this.past = [rig.document];
-        this.doc = document;
-        this.later('save', SAVE_AFTER, () => this.save());
-      } else localStorage.removeItem(this.keepKey);
+      this.past = [rig.document];
+      this.doc = kept.document;
+      if (kept.version === rig.version) this.later('save', SAVE_AFTER, () => this.save());
+      else this.saveState = 'conflict';
     }
     await this.assess(this.doc);
   }
@@ -136,8 +154,8 @@ export class RigSession {
 
   private set(doc: RigDocument) {
     this.doc = doc;
-    this.saveState = 'waiting';
-    localStorage.setItem(this.keepKey, JSON.stringify({ document: doc, version: this.version }));
+    if (this.saveState !== 'conflict') this.saveState = 'waiting';
+    this.keep();
     void this.assess(doc);
     this.later('save', SAVE_AFTER, () => this.save());
   }
@@ -147,17 +165,20 @@ export class RigSession {
     this.wanted = doc;
     if (this.assessing) return;
     this.assessing = true;
+    this.later('slow', SLOW_AFTER, () => (this.slow = true));
     while (this.wanted) {
       const asked: RigDocument = this.wanted;
       this.wanted = null;
       try {
         const report = await ask(api.POST('/api/assess', { body: asked, params: { query: { advice: false } } }));
-        this.report = report;
-        [this.problem, this.offline] = [null, false];
+        [this.report, this.reportFor] = [report, asked];
+        [this.problem, this.slow] = [null, false];
+        this.later('slow', SLOW_AFTER, () => (this.slow = true));
         if (this.letGo >= report.letGo.length) this.letGo = 0;
         this.later('advice', ASSESS_ADVICE_AFTER, () => this.advise());
       } catch (e) {
-        this.fail(e, () => this.assess(this.doc));
+        this.slow = true;
+        this.problem = this.trouble('assess', e, () => this.assess(this.doc));
       }
     }
     this.assessing = false;
@@ -189,39 +210,40 @@ export class RigSession {
           headers: { 'If-Match': `"${this.version}"` },
         }),
       );
-      [this.version, this.saved, this.offline] = [stored.version, doc, false];
+      [this.version, this.saved, this.unsaved] = [stored.version, doc, null];
       if (doc === this.doc) {
         this.saveState = 'saved';
-        localStorage.removeItem(this.keepKey);
+        remove(this.keepKey);
       } else {
         this.saveState = 'waiting';
-        localStorage.setItem(this.keepKey, JSON.stringify({ document: this.doc, version: this.version }));
+        this.keep();
         this.later('save', SAVE_AFTER, () => this.save());
       }
     } catch (e) {
-      this.saveState =
-        e instanceof ApiError && e.status === 412
-          ? 'conflict'
-          : e instanceof ApiError && e.offline
-            ? 'waiting'
-            : 'refused';
-      this.fail(e, () => this.save());
+      if (e instanceof ApiError && e.status === 412) {
+        this.saveState = 'conflict';
+        return;
+      }
+      this.unsaved = this.trouble('save', e, () => this.save());
+      this.saveState = this.unsaved.again ? 'failing' : 'refused';
     }
   }
 
   /** After a conflict: takes what is stored and puts this window's document on top of it as the next version. */
   async keepMine() {
-    const stored = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
-    this.version = stored.version;
-    this.saveState = 'waiting';
-    this.problem = null;
+    try {
+      const stored = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
+      [this.version, this.saveState, this.unsaved] = [stored.version, 'waiting', null];
+    } catch (e) {
+      this.unsaved = this.trouble('save', e, () => this.keepMine());
+      return;
+    }
     await this.save();
   }
 
   async takeTheirs() {
-    localStorage.removeItem(this.keepKey);
-    this.saveState = 'saved';
-    this.problem = null;
+    remove(this.keepKey);
+    [this.saveState, this.problem, this.unsaved] = ['saved', null, null];
     await this.load();
   }
 
@@ -231,30 +253,30 @@ export class RigSession {
     );
     this.past = [...this.past, this.doc];
     [this.doc, this.saved, this.version, this.saveState] = [stored.document, stored.document, stored.version, 'saved'];
-    localStorage.removeItem(this.keepKey);
+    remove(this.keepKey);
     await this.assess(this.doc);
   }
 
   close() {
+    this.closed = true;
     for (const t of Object.values(this.timers)) clearTimeout(t);
     void this.save();
   }
 
-  private fail(e: unknown, again: () => unknown) {
+  /** What went wrong. Where it may pass by itself (no server, a full or locked disk) it is tried again, saving and asking each by its own clock. */
+  private trouble(name: string, e: unknown, retry: () => unknown): Trouble {
     if (!(e instanceof ApiError)) throw e;
-    this.problem = e.message;
-    if (e.offline) {
-      this.offline = true;
-      this.later('retry', RETRY_AFTER, again);
-    }
+    const again = e.offline || e.status >= 500;
+    if (again && !this.closed) this.later('retry ' + name, RETRY_AFTER, retry);
+    return { text: e.message, again };
+  }
+
+  private keep() {
+    this.keeps = write(this.keepKey, JSON.stringify({ document: this.doc, version: this.version }));
   }
 
   private later(name: string, ms: number, run: () => unknown): void {
     clearTimeout(this.timers[name]);
     this.timers[name] = setTimeout(run, ms);
-  }
-
-  private get keepKey() {
-    return `ochema.unsaved.${this.id}`;
   }
 }

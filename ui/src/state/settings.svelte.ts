@@ -1,6 +1,7 @@
 import type { UnitSystem } from '../api/client';
+import { read, write } from './kept';
 
-const stored = (key: string, fallback: string) => localStorage.getItem('ochema.' + key) ?? fallback;
+const stored = (key: string, fallback: string) => read('ochema.' + key) ?? fallback;
 
 /** What the user chose for this browser: units, fractions of inches, theme. */
 class Settings {
@@ -37,9 +38,9 @@ class Settings {
   }
 
   private keep() {
-    localStorage.setItem('ochema.system', this.system);
-    localStorage.setItem('ochema.fractions', this.fractions ? 'yes' : 'no');
-    localStorage.setItem('ochema.theme', this.theme);
+    write('ochema.system', this.system);
+    write('ochema.fractions', this.fractions ? 'yes' : 'no');
+    write('ochema.theme', this.theme);
   }
 }
 

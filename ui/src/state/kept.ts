@@ -1,0 +1,100 @@
+/**
+ * What the browser keeps: choices, and changes that the server does not have yet. A browser that blocks or has filled its storage keeps nothing; the
+ * application goes on and says so.
+ */
+export function read(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+/** False where it could not be kept. */
+export function write(key: string, value: string): boolean {
+  try {
+    localStorage.setItem(key, value);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+export function remove(key: string): void {
+  try {
+    localStorage.removeItem(key);
+  } catch {
+    // Nothing is kept, so there is nothing to take away.
+  }
+}
+
+function keys(): string[] {
+  try {
+    return Object.keys(localStorage);
+  } catch {
+    return [];
+  }
+}
+
+/** The name of this window, held while it is open: two windows on one rig keep their changes apart. */
+const thisWindow = claim();
+
+async function claim(): Promise<string> {
+  let name: string | null = null;
+  try {
+    name = sessionStorage.getItem('ochema.window');
+  } catch {
+    // A name for this visit only.
+  }
+  name ??= crypto.randomUUID();
+  // A window that was duplicated has the other's name: it takes a new one.
+  while (navigator.locks && !(await hold(lockOf(name)))) name = crypto.randomUUID();
+  try {
+    sessionStorage.setItem('ochema.window', name);
+  } catch {
+    // As above.
+  }
+  return name;
+}
+
+function lockOf(name: string): string {
+  return 'ochema.window.' + name;
+}
+
+function hold(lock: string): Promise<boolean> {
+  return new Promise((resolve) => {
+    void navigator.locks.request(lock, { ifAvailable: true }, (held) => {
+      resolve(held !== null);
+      return held ? new Promise(() => {}) : undefined;
+    });
+  });
+}
+
+/** A change that the server does not have yet, and the version it was made on. */
+export type Unsaved<T> = { document: T; version: number };
+
+/** Where this window keeps the unsaved change of a rig. */
+export async function unsavedKey(rig: string): Promise<string> {
+  return `ochema.unsaved.${rig}.${await thisWindow}`;
+}
+
+/** The unsaved change of a rig: this window's own, else one that a closed window left. It is this window's from then on. */
+export async function findUnsaved<T>(rig: string): Promise<Unsaved<T> | null> {
+  const own = await unsavedKey(rig);
+  const open = new Set((await navigator.locks?.query())?.held?.map((l) => l.name));
+  const left = keys().filter(
+    (k) => k.startsWith(`ochema.unsaved.${rig}.`) && k !== own && !open.has(lockOf(k.split('.').at(-1)!)),
+  );
+  for (const key of [own, ...left]) {
+    const text = read(key);
+    if (!text) continue;
+    try {
+      const found = JSON.parse(text) as Unsaved<T>;
+      if (key !== own && write(own, text)) remove(key);
+      return found;
+    } catch {
+      remove(key);
+    }
+  }
+  return null;
+}
