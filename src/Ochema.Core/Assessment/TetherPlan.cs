@@ -42,7 +42,9 @@ internal static class TetherPlan
             let length = (end.End - at).Length + Slack
             where length < Longest
             let tether = new Tether { Stock = row.Id, Slack = Slack, From = tied, To = new AnchorEnd(end.Anchor.Id, end.T) }
-            let use = new TetherBuilt("", "", tether, at, end.Anchor, end.End, length, row).Catches(b, mass)
+            let built = new TetherBuilt("", "", tether, at, end.Anchor, end.End, length, row)
+            // Judged as its own check will judge it: with all that hangs on it when its own piece comes off.
+            let use = built.Catches(b, Math.Max(mass, built.Keeps(b)))
             where use <= 0.9
             orderby Math.Max(use, 0.5) + 0.3 * length, row.Id, end.Anchor.Id, end.T
             select new { Tether = tether, row.Name, Anchor = end.Anchor.Name, Use = use }).FirstOrDefault();

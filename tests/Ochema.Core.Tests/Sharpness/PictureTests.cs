@@ -277,4 +277,16 @@ public class PictureTests
         Assert.True(Fatigue.Hours(aluminium, 60e6, 10) < 0.05 * Fatigue.Hours(aluminium, 40e6, 10) + 1);
         Assert.All(Shake(RecipeLibrary.All.First(r => r.Id == "pan-rig").Document).Members, m => Assert.True(m.Stress > 0 && m.Hours > 0));
     }
+
+    [Fact]
+    public void AShorterExposureIsAdvisedWhereThereIsOneToGain()
+    {
+        // Braced and stiff: what is left is quick, and goes with the time that it has.
+        var rig = RigFiles.Named("cup-and-arm-braced");
+        RigDocument Exposed(double seconds) => rig with { Camera = rig.Camera with { Exposure = seconds } };
+        var slow = Assert.Single(ShakeAdvice.Of(Exposed(1.0 / 50), Catalogue.Shipped), a => a.Id == "exposure");
+        Assert.Equal(1.0 / 200, slow.Document.Camera.Exposure, 1e-9);
+        Assert.InRange(slow.Smear, 0, Number(Exposed(1.0 / 50), "smear") * 0.7);
+        Assert.DoesNotContain(ShakeAdvice.Of(Exposed(1.0 / 1000), Catalogue.Shipped), a => a.Id == "exposure");
+    }
 }

@@ -23,8 +23,9 @@
       {limitText(change.limitSpeed, session.doc.host)}
     </b>
     <span class="text-quiet text-xs">
-      {words[change.verdict]}, {percent(change.use)} used{#if change.firstFrequency}
-        · rocks at {quantity(change.firstFrequency, 'frequency')}{/if}
+      {words[change.verdict]}, {percent(change.use)} used{change.firstFrequency
+        ? ` · rocks at ${quantity(change.firstFrequency, 'frequency')}`
+        : ''}
     </span>
     <span class="text-quiet text-right text-xs"
       >{difference(change.mass, 'mass')} · {difference(change.cost, 'money')}</span

@@ -14,7 +14,7 @@
     );
 </script>
 
-<div class="absolute inset-x-3 bottom-2">
+<div class="absolute inset-x-3 bottom-2" data-answers>
   <p class="text-xs leading-tight">
     <span class="bg-base-100/85 rounded-sm px-1">What if one lets go <span class="key">L</span></span>
   </p>

@@ -152,7 +152,7 @@
           {#if !session.lensLarge}<VerdictHeadline {session} />{/if}
           <LetGoStrip {session} />
           {#if session.saveState === 'conflict'}
-            <div class="bg-base-100 border-lets-go absolute inset-x-8 top-24 rounded-md border-2 p-3" role="alert">
+            <div class="bg-base-100 border-lets-go absolute inset-x-8 bottom-20 rounded-md border-2 p-3" role="alert">
               <b>This rig was changed in another window.</b> Your change is still here.
               <button class="btn btn-xs btn-primary ml-2" onclick={() => session.keepMine()}
                 >Save mine as the newest</button
@@ -162,7 +162,7 @@
           {:else if session.unsaved ?? session.problem}
             {@const trouble = (session.unsaved ?? session.problem)!}
             <div
-              class="bg-base-100 absolute inset-x-8 top-24 rounded-md border-2 p-3 {trouble.again
+              class="bg-base-100 absolute inset-x-8 bottom-20 rounded-md border-2 p-3 {trouble.again
                 ? 'border-tight'
                 : 'border-lets-go'}"
               role="alert"
