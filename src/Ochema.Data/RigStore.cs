@@ -32,6 +32,12 @@ public static class RigStore
         rig.Version++;
         rig.UpdatedAt = now;
         db.Versions.Add(new VersionRecord { RigId = rig.Id, Number = rig.Version, Document = json, SavedAt = now, Name = versionName });
+        return await KeepAsync(db);
+    }
+
+    /// <summary>Writes what was changed. Returns false when somebody else changed or took away the same in between.</summary>
+    public static async Task<bool> KeepAsync(OchemaContext db)
+    {
         try
         {
             await db.SaveChangesAsync();

@@ -91,6 +91,7 @@ public static class Server
         FilmsApi.Map(app);
         RigsApi.Map(app);
         VersionsApi.Map(app);
+        BinApi.Map(app);
         CatalogueApi.Map(app);
         ComputeApi.Map(app);
         QuantitiesApi.Map(app);

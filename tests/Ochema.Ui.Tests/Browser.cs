@@ -53,6 +53,10 @@ public sealed class Browser : IDisposable
     }
 
     public string Address { get; }
+
+    /// <summary>Where the server keeps its file.</summary>
+    public string DataFolder => data;
+
     public ChromeDriver Driver { get; }
 
     /// <summary>The repository's top folder.</summary>

@@ -60,7 +60,7 @@ public sealed class ApiTests : IDisposable
 
         (await host.Client.PutAsync($"/api/rigs/{id}/versions/1/name", Host.Json("""{"name":"as first drawn"}"""))).EnsureSuccessStatusCode();
         Assert.Equal("as first drawn", (string)(await host.Get($"/api/rigs/{id}/versions"))[1]!["name"]!);
-        var restored = await (await host.Client.PostAsync($"/api/rigs/{id}/versions/1/restore", null)).Content.ReadFromJsonAsync<JsonNode>();
+        var restored = await (await host.On(2, HttpMethod.Post, $"/api/rigs/{id}/versions/1/restore")).Content.ReadFromJsonAsync<JsonNode>();
         Assert.Equal(3, (int)restored!["version"]!);
         Assert.Equal(document, restored["document"]!.ToJsonString());
     }
@@ -69,9 +69,9 @@ public sealed class ApiTests : IDisposable
     public async Task DeletedRigsComeBackAndCopiesAreTheirOwn()
     {
         var id = await host.Create();
-        Assert.Equal(HttpStatusCode.NoContent, (await host.Client.DeleteAsync($"/api/rigs/{id}")).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await host.On(1, HttpMethod.Delete, $"/api/rigs/{id}")).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await host.Client.GetAsync($"/api/rigs/{id}")).StatusCode);
-        (await host.Client.PostAsync($"/api/rigs/{id}/undelete", null)).EnsureSuccessStatusCode();
+        (await host.On(1, HttpMethod.Post, $"/api/rigs/{id}/undelete")).EnsureSuccessStatusCode();
         var copy = await (await host.Client.PostAsync($"/api/rigs/{id}/duplicate", null)).Content.ReadFromJsonAsync<JsonNode>();
         Assert.NotEqual(id, (string)copy!["id"]!);
         Assert.EndsWith(", copy", (string)copy["name"]!);

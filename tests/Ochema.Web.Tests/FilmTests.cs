@@ -57,10 +57,10 @@ public sealed class FilmTests : IDisposable
     [Fact]
     public async Task TheDemoComesBackAsItWasAndABinnedRigStaysInTheBin()
     {
-        Assert.Equal(HttpStatusCode.NoContent, (await host.Client.DeleteAsync("/api/rigs/demo-1-bonnet-close-up")).StatusCode);
+        Assert.Equal(HttpStatusCode.NoContent, (await host.On(1, HttpMethod.Delete, "/api/rigs/demo-1-bonnet-close-up")).StatusCode);
         var film = await (await host.Client.PostAsync("/api/films/demo", null)).Content.ReadFromJsonAsync<JsonNode>();
         Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count - 1, film!["rigs"]!.AsArray().Count);
-        (await host.Client.PostAsync("/api/rigs/demo-1-bonnet-close-up/undelete", null)).EnsureSuccessStatusCode();
+        (await host.On(1, HttpMethod.Post, "/api/rigs/demo-1-bonnet-close-up/undelete")).EnsureSuccessStatusCode();
         Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, (await (await host.Client.PostAsync("/api/films/demo", null)).Content.ReadFromJsonAsync<JsonNode>())!["rigs"]!.AsArray().Count);
     }
 

@@ -42,6 +42,14 @@ public sealed class Host : IDisposable
         return Client.SendAsync(m);
     }
 
+    /// <summary>A request made on a version.</summary>
+    public Task<HttpResponseMessage> On(int version, HttpMethod method, string path)
+    {
+        var m = new HttpRequestMessage(method, path);
+        m.Headers.TryAddWithoutValidation("If-Match", $"\"{version}\"");
+        return Client.SendAsync(m);
+    }
+
     public static string Renamed(string document, string name)
     {
         var n = JsonNode.Parse(document)!;

@@ -11,6 +11,7 @@ internal sealed class AssessmentCache
     private const int Most = 400;
     private readonly ConcurrentDictionary<string, AssessmentReport> reports = new();
 
+    /// <exception cref="Core.DocumentException">The document cannot be read.</exception>
     public (RigDocument Rig, AssessmentReport Report) Of(string document)
     {
         var rig = RigReader.Read(document, Catalogue.Shipped);

@@ -42,6 +42,20 @@ internal static class FilmsApi
         return Results.Json(Summary(film, cache));
     }
 
-    private static FilmSummary Summary(FilmRecord film, AssessmentCache cache) =>
-        new(film.Id, film.Name, film.Id == DemoFilm.Id, [.. film.Rigs.OrderBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? 0 : 1).ThenBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? r.Id : "").ThenBy(r => r.UpdatedAt).Select(r => RigsApi.Summary(r, cache))]);
+    /// <summary>The film with its rigs; one that cannot be read stands apart and takes nothing else down.</summary>
+    private static FilmSummary Summary(FilmRecord film, AssessmentCache cache)
+    {
+        var (rigs, unreadable) = (new List<RigSummary>(), new List<UnreadableRig>());
+        foreach (var rig in film.Rigs.OrderBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? 0 : 1)
+            .ThenBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? r.Id : "").ThenBy(r => r.UpdatedAt))
+            try
+            {
+                rigs.Add(RigsApi.Summary(rig, cache));
+            }
+            catch (DocumentException e)
+            {
+                unreadable.Add(new(rig.Id, rig.Name, rig.Version, rig.UpdatedAt, e.Path, e.Reason));
+            }
+        return new(film.Id, film.Name, film.Id == DemoFilm.Id, rigs, unreadable);
+    }
 }

@@ -20,8 +20,8 @@ internal static class RigsApi
         app.MapPost("/api/rigs", Create).Accepts<NewRig>("application/json").Produces<StoredRig>(201).ProducesProblem(400);
         app.MapGet("/api/rigs/{id}", Get).Produces<StoredRig>().ProducesProblem(404);
         app.MapPut("/api/rigs/{id}", Update).Accepts<RigDocument>("application/json").Produces<StoredRig>().ProducesProblem(400).ProducesProblem(404).ProducesProblem(412).ProducesProblem(428);
-        app.MapDelete("/api/rigs/{id}", Delete).Produces(204).ProducesProblem(404);
-        app.MapPost("/api/rigs/{id}/undelete", Undelete).Produces<StoredRig>().ProducesProblem(404);
+        app.MapDelete("/api/rigs/{id}", Delete).Produces(204).ProducesProblem(404).ProducesProblem(412).ProducesProblem(428);
+        app.MapPost("/api/rigs/{id}/undelete", Undelete).Produces<StoredRig>().ProducesProblem(404).ProducesProblem(412).ProducesProblem(428);
         app.MapPost("/api/rigs/{id}/duplicate", Duplicate).Produces<StoredRig>(201).ProducesProblem(404);
         app.MapGet("/api/rigs/{id}/file", Export).Produces<RigDocument>(contentType: "application/json").ProducesProblem(404);
     }
@@ -46,14 +46,28 @@ internal static class RigsApi
 
     public static Task<RigRecord?> FindAsync(OchemaContext db, string id) => db.Rigs.Include(r => r.Film).SingleOrDefaultAsync(r => r.Id == id && r.DeletedAt == null);
 
+    /// <summary>Why a change may not go ahead: it does not say which version it was made on, or it was another than the newest.</summary>
+    public static IResult? Unmatched(HttpRequest request, RigRecord rig) =>
+        request.Headers.IfMatch.Count == 0 ? Problems.Of(428, "Say which version", "Send If-Match with the version this change was made on.")
+        : request.Headers.IfMatch.ToString() != ETag(rig.Version) ? Changed() : null;
+
     private static string ETag(int version) => $"\"{version}\"";
 
     private static IResult Missing(string id) => Problems.NotFound($"There is no rig '{id}'.");
 
     private static async Task<IResult> List(OchemaContext db, AssessmentCache cache)
     {
-        var rigs = await db.Rigs.AsNoTracking().Where(r => r.DeletedAt == null).OrderBy(r => r.Id).Take(MostRigs).ToListAsync();
-        return Results.Json(rigs.Select(r => Summary(r, cache)).ToList());
+        var rigs = new List<RigSummary>();
+        foreach (var rig in await db.Rigs.AsNoTracking().Where(r => r.DeletedAt == null).OrderBy(r => r.Id).Take(MostRigs).ToListAsync())
+            try
+            {
+                rigs.Add(Summary(rig, cache));
+            }
+            catch (DocumentException)
+            {
+                // Told with its film; here are those that can be drawn.
+            }
+        return Results.Json(rigs);
     }
 
     private static Task<IResult> Create(HttpRequest request, OchemaContext db, TimeProvider clock) => Problems.Reading(request, async body =>
@@ -83,10 +97,8 @@ internal static class RigsApi
     {
         if (await FindAsync(db, id) is not { } rig)
             return Missing(id);
-        if (request.Headers.IfMatch.Count == 0)
-            return Problems.Of(428, "Say which version", "Send If-Match with the version this change was made on.");
-        if (request.Headers.IfMatch.ToString() != ETag(rig.Version))
-            return Changed();
+        if (Unmatched(request, rig) is { } unmatched)
+            return unmatched;
         var document = RigReader.Read(body, Catalogue.Shipped);
         Checked(document, "");
         return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime) ? Stored(request.HttpContext, rig, rig.Film!.Name) : Changed();
@@ -108,22 +120,24 @@ internal static class RigsApi
 
     private static IResult Changed() => Problems.Of(412, "Changed elsewhere", "This rig was saved somewhere else in between. Load it again; your change is still here.");
 
-    private static async Task<IResult> Delete(string id, OchemaContext db, TimeProvider clock)
+    private static async Task<IResult> Delete(string id, HttpRequest request, OchemaContext db, TimeProvider clock)
     {
         if (await FindAsync(db, id) is not { } rig)
             return Missing(id);
+        if (Unmatched(request, rig) is { } unmatched)
+            return unmatched;
         rig.DeletedAt = clock.GetUtcNow().UtcDateTime;
-        await db.SaveChangesAsync();
-        return Results.NoContent();
+        return await RigStore.KeepAsync(db) ? Results.NoContent() : Changed();
     }
 
-    private static async Task<IResult> Undelete(string id, OchemaContext db, HttpContext context)
+    private static async Task<IResult> Undelete(string id, HttpContext context, OchemaContext db)
     {
         if (await db.Rigs.Include(r => r.Film).SingleOrDefaultAsync(r => r.Id == id && r.DeletedAt != null) is not { } rig)
             return Missing(id);
+        if (Unmatched(context.Request, rig) is { } unmatched)
+            return unmatched;
         rig.DeletedAt = null;
-        await db.SaveChangesAsync();
-        return Stored(context, rig, rig.Film!.Name);
+        return await RigStore.KeepAsync(db) ? Stored(context, rig, rig.Film!.Name) : Changed();
     }
 
     private static async Task<IResult> Duplicate(string id, OchemaContext db, TimeProvider clock, HttpContext context)

@@ -5,7 +5,13 @@ using Ochema.Core.Rigs;
 namespace Ochema.Web.Api;
 
 /// <summary>A film with its rigs.</summary>
-public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyList<RigSummary> Rigs);
+public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyList<RigSummary> Rigs, IReadOnlyList<UnreadableRig> Unreadable);
+
+/// <summary>A stored rig whose document cannot be read: where and why. Nothing of it is lost; it can be saved as a file.</summary>
+public sealed record UnreadableRig(string Id, string Name, int Version, DateTime UpdatedAt, string Path, string Reason);
+
+/// <summary>A rig in the bin.</summary>
+public sealed record BinnedRig(string Id, string Name, string FilmName, int Version, DateTime DeletedAt);
 
 /// <summary>A rig in lists: enough to draw its card.</summary>
 public sealed record RigSummary(
@@ -15,8 +21,8 @@ public sealed record RigSummary(
 /// <summary>A stored rig.</summary>
 public sealed record StoredRig(string Id, string FilmId, string FilmName, string Name, int Version, DateTime UpdatedAt, RigDocument Document);
 
-/// <summary>A saved state.</summary>
-public sealed record VersionSummary(int Number, string? Name, DateTime SavedAt, Verdict Verdict, double? LimitSpeed, double Mass);
+/// <summary>A saved state; without a verdict when its document cannot be read any more.</summary>
+public sealed record VersionSummary(int Number, string? Name, DateTime SavedAt, Verdict? Verdict, double? LimitSpeed, double? Mass);
 
 /// <summary>A new film.</summary>
 public sealed record NewFilm(string Name);

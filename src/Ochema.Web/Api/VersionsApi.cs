@@ -16,7 +16,7 @@ internal static class VersionsApi
         app.MapGet("/api/rigs/{id}/versions", List).Produces<IReadOnlyList<VersionSummary>>().ProducesProblem(404);
         app.MapGet("/api/rigs/{id}/versions/{number:int}", Get).Produces<RigDocument>().ProducesProblem(404);
         app.MapPut("/api/rigs/{id}/versions/{number:int}/name", Name).Accepts<VersionName>("application/json").Produces(204).ProducesProblem(400).ProducesProblem(404);
-        app.MapPost("/api/rigs/{id}/versions/{number:int}/restore", Restore).Produces<StoredRig>().ProducesProblem(404).ProducesProblem(412);
+        app.MapPost("/api/rigs/{id}/versions/{number:int}/restore", Restore).Produces<StoredRig>().ProducesProblem(404).ProducesProblem(409).ProducesProblem(412).ProducesProblem(428);
     }
 
     private static async Task<IResult> List(string id, OchemaContext db, AssessmentCache cache)
@@ -27,8 +27,15 @@ internal static class VersionsApi
         var newest = await db.Versions.AsNoTracking().Where(v => v.RigId == id).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
         return Results.Json(newest.UnionBy(named, v => v.Number).OrderByDescending(v => v.Number).Select(v =>
         {
-            var report = cache.Of(v.Document).Report;
-            return new VersionSummary(v.Number, v.Name, v.SavedAt, report.Verdict.Word, report.Verdict.LimitSpeed, report.Mass);
+            try
+            {
+                var report = cache.Of(v.Document).Report;
+                return new VersionSummary(v.Number, v.Name, v.SavedAt, report.Verdict.Word, report.Verdict.LimitSpeed, report.Mass);
+            }
+            catch (DocumentException)
+            {
+                return new VersionSummary(v.Number, v.Name, v.SavedAt, null, null, null);
+            }
         }).ToList());
     }
 
@@ -55,6 +62,8 @@ internal static class VersionsApi
     {
         if (await RigsApi.FindAsync(db, id) is not { } rig || await FindAsync(db, id, number) is not { } v)
             return Missing(id, number);
+        if (RigsApi.Unmatched(context.Request, rig) is { } unmatched)
+            return unmatched;
         return await RigStore.SaveAsync(db, rig, RigReader.Read(v.Document, Catalogue.Shipped), clock.GetUtcNow().UtcDateTime)
             ? RigsApi.Stored(context, rig, rig.Film!.Name)
             : Problems.Of(412, "Changed elsewhere", "This rig was saved somewhere else in between.");

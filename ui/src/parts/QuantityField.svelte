@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
   import { api, ask, ApiError, type Dimension } from '../api/client';
+  import { notices } from '../state/notices.svelte';
   import { settings } from '../state/settings.svelte';
   import { fromUnit, inUnit, quantity } from './quantity';
 
@@ -14,7 +16,9 @@
     maximum: number;
     /** May be emptied: the catalogue's value is used then. */
     optional?: boolean;
-    onchange: (value: number | undefined) => void;
+    /** What the value belongs to, handed back with it: another part may be selected by the time that it is understood. */
+    where?: string;
+    onchange: (value: number | undefined, where: string) => void;
   }
   let {
     label,
@@ -25,6 +29,7 @@
     minimum,
     maximum,
     optional = false,
+    where = '',
     onchange,
   }: Props = $props();
 
@@ -35,10 +40,15 @@
   let suggestions = $state<string[]>([]);
   let shown = $derived(value == null ? '' : quantity(value, dimension));
 
+  let gone = false;
+  onDestroy(() => (gone = true));
+
   async function commit(typed: string) {
     if (typed.trim() === shown.trim()) return stop();
+    // As it is now: the field may stand for another part, or be gone, when the answer comes.
+    const [take, belongs, name] = [onchange, where, label];
     if (typed.trim() === '' && optional) {
-      onchange(undefined);
+      take(undefined, belongs);
       return stop();
     }
     try {
@@ -47,12 +57,18 @@
       );
       error = r.error ?? r.question ?? '';
       suggestions = r.suggestions ?? [];
-      if (error || r.value == null) return;
-      onchange(r.value);
+      if (error || r.value == null) return lost(name, typed);
+      take(r.value, belongs);
       stop();
     } catch (e) {
       error = e instanceof ApiError ? e.message : 'That was not understood.';
+      lost(name, typed);
     }
+  }
+
+  /** A text that could not be taken is not lost without a word when its field is gone. */
+  function lost(name: string, typed: string) {
+    if (gone) notices.say(`${name}: “${typed}” was not taken. ${error}`);
   }
 
   function stop() {
@@ -62,7 +78,7 @@
   function step(direction: number, large: boolean) {
     if (value == null) return;
     const next = fromUnit(inUnit(value, dimension) + direction * (large ? 10 : 1), dimension);
-    onchange(Math.min(maximum, Math.max(minimum, next)));
+    onchange(Math.min(maximum, Math.max(minimum, next)), where);
   }
 
   function keys(e: KeyboardEvent) {

@@ -22,13 +22,13 @@
   let subject = $derived.by(() => {
     const doc = session.doc as unknown as Record<string, Record<string, unknown> & { kind?: string }>;
     const [family, id] = session.selected.split(':') as [string, string | undefined];
-    const find = (list: readonly { id: string }[] | undefined) => (list ?? []).findIndex((x) => x.id === id);
     if (family === 'brace' || family === 'strap') {
       const list = family === 'brace' ? session.doc.braces : session.doc.straps;
-      const i = find(list);
-      if (i < 0) return null;
-      const value = list![i] as unknown as Record<string, unknown> & { kind?: string };
-      return { path: `${family}s.${i}`, value, kind: catalogue.kind(family, value.kind ?? 'strap'), family };
+      const value = (list ?? []).find((x) => x.id === id) as unknown as
+        (Record<string, unknown> & { kind?: string }) | undefined;
+      if (!value) return null;
+      // By its name, not its place in the list: another may be taken away before a typed value is understood.
+      return { path: `${family}s.[${id}]`, value, kind: catalogue.kind(family, value.kind ?? 'strap'), family };
     }
     const second = /^(camera|head|reach)-2$/.exec(family);
     if (second && session.doc.second) {
@@ -88,8 +88,10 @@
     <h3 class="text-quiet mt-3 flex justify-between text-xs font-normal">
       <span>Measurements</span><span>how to measure</span>
     </h3>
-    <Fields {session} kind={subject.kind} value={subject.value} path={subject.path} />
-    <PlaceFields {session} family={subject.family} path={subject.path} value={subject.value} />
+    {#key session.selected}
+      <Fields {session} kind={subject.kind} value={subject.value} path={subject.path} />
+      <PlaceFields {session} family={subject.family} path={subject.path} value={subject.value} />
+    {/key}
     {#if subject.kind?.caution}
       <p class="border-tight mt-2 border-l-3 pl-2 text-sm">{subject.kind.caution}</p>
     {/if}

@@ -29,7 +29,8 @@
   const ALL = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
   const at = (name: string) => (path ? `${path}.${name}` : name);
   const part = (name: string) => value[name] as Record<string, unknown> & { kind?: string };
-  const set = (name: string, v: unknown) => (onset ? onset(at(name), v) : session.setPath(at(name), v));
+  const setAt = (where: string, v: unknown) => (onset ? onset(where, v) : session.setPath(where, v));
+  const set = (name: string, v: unknown) => setAt(at(name), v);
   let hostKind = $derived(catalogue.host(session.doc.host)?.kind ?? '');
   let fields = $derived(
     (kind?.fields ?? []).filter(
@@ -57,7 +58,8 @@
       maximum={f.maximum!}
       optional={f.measured}
       value={value[f.name] as number | undefined}
-      onchange={(v) => set(f.name, v)}
+      where={at(f.name)}
+      onchange={(v, where) => setAt(where, v)}
     />
   {:else if f.type === 'part'}
     {@const kinds = f.kinds ?? []}

@@ -41,7 +41,8 @@
     minimum={-frame.halfU}
     maximum={frame.halfU}
     value={at[0]}
-    onchange={(v) => session.setPath(atPath, [v, at[1]])}
+    where={`${atPath}.0`}
+    onchange={(v, where) => session.setPath(where, v)}
   />
   <QuantityField
     label={upright ? 'Up' : 'To the left'}
@@ -50,7 +51,8 @@
     minimum={-frame.halfV}
     maximum={frame.halfV}
     value={at[1]}
-    onchange={(v) => session.setPath(atPath, [at[0], v])}
+    where={`${atPath}.1`}
+    onchange={(v, where) => session.setPath(where, v)}
   />
 {:else if end}
   <ChoiceField
@@ -70,7 +72,8 @@
     minimum={0}
     maximum={1}
     value={end.t}
-    onchange={(t) => session.setPath(`${path}.to`, { anchor: end!.anchor, t })}
+    where={`${path}.to.t`}
+    onchange={(t, where) => session.setPath(where, t)}
   />
   {#if run}
     <p class="mt-1 text-sm" data-strap-run>

@@ -52,9 +52,11 @@
             <b>v{v.number}</b>
             <span class="text-quiet text-xs">{new Date(v.savedAt + 'Z').toLocaleString()}</span>
           </span>
-          <span class="word-{v.verdict} text-sm font-semibold">
-            {words[v.verdict]}{v.limitSpeed == null ? '' : ` · ${quantity(v.limitSpeed, 'speed')}`}
-          </span>
+          {#if v.verdict}
+            <span class="word-{v.verdict} text-sm font-semibold">
+              {words[v.verdict]}{v.limitSpeed == null ? '' : ` · ${quantity(v.limitSpeed, 'speed')}`}
+            </span>
+          {:else}<span class="text-quiet text-sm">cannot be read</span>{/if}
         </div>
         <div class="mt-1 flex gap-1">
           <input

@@ -10,6 +10,7 @@
   import Spine from '../rig/Spine.svelte';
   import VerdictHeadline from '../rig/VerdictHeadline.svelte';
   import Shake from './Shake.svelte';
+  import { notices } from '../state/notices.svelte';
   import { RigSession } from '../state/session.svelte';
 
   let { id, view }: { id: string; view: string } = $props();
@@ -188,5 +189,10 @@
     {/if}
   {/if}
 </div>
+
+<p role="status" class="pointer-events-none fixed inset-x-0 bottom-4 z-10 grid place-items-center">
+  {#if notices.text}<span class="bg-base-content text-base-100 max-w-2xl rounded-md px-4 py-2">{notices.text}</span
+    >{/if}
+</p>
 
 {#if help}<Keys speedStep={quantity(fromUnit(5, 'speed'), 'speed')} onclose={() => (help = false)} />{/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, ApiError, ask, type Film, type RigDocument, type Schemas } from '../api/client';
   import FigureCard from '../figure/FigureCard.svelte';
+  import Bin from './Bin.svelte';
   import Recipes from './Recipes.svelte';
   import Header from '../parts/Header.svelte';
   import { capital, quantity, words } from '../parts/quantity';
@@ -11,7 +12,8 @@
   let films = $state.raw<Film[] | null>(null);
   let recipes = $state.raw<{ recipe: Schemas['Recipe']; report: Schemas['AssessmentReport'] | null }[]>([]);
   let problem = $state('');
-  let undoDelete = $state<{ id: string; name: string } | null>(null);
+  let undoDelete = $state<{ id: string; name: string; version: number } | null>(null);
+  let bin = $state(false);
   let starting = $state(false);
   let filmName = $state('');
   let into = $state('');
@@ -47,16 +49,19 @@
       location.hash = `#/rig/${rig.id}`;
     });
 
-  const remove = (id: string, name: string) =>
+  const on = (version: number) => ({ 'If-Match': `"${version}"` });
+
+  const remove = (id: string, name: string, version: number) =>
     guard(async () => {
-      await ask(api.DELETE('/api/rigs/{id}', { params: { path: { id } } }));
-      undoDelete = { id, name };
+      await ask(api.DELETE('/api/rigs/{id}', { params: { path: { id } }, headers: on(version) }));
+      undoDelete = { id, name, version };
       await load();
     });
 
   const bringBack = () =>
     guard(async () => {
-      await ask(api.POST('/api/rigs/{id}/undelete', { params: { path: { id: undoDelete!.id } } }));
+      const { id, version } = undoDelete!;
+      await ask(api.POST('/api/rigs/{id}/undelete', { params: { path: { id } }, headers: on(version) }));
       undoDelete = null;
       await load();
     });
@@ -120,6 +125,7 @@
         />
         <button class="btn btn-sm border-rule" disabled={!filmName.trim()}>Add film</button>
       </form>
+      <button class="btn btn-sm btn-ghost" onclick={() => (bin = true)}>Bin</button>
     </div>
 
     {#if problem}
@@ -191,15 +197,32 @@
                     <a class="btn btn-xs border-rule bg-base-100" href="/api/rigs/{rig.id}/file" download
                       >Save as file</a
                     >
-                    <button class="btn btn-xs btn-ghost ml-auto" onclick={() => remove(rig.id, rig.name)}
+                    <button class="btn btn-xs btn-ghost ml-auto" onclick={() => remove(rig.id, rig.name, rig.version)}
                       >Bin it<span class="sr-only"> {rig.name}</span></button
                     >
                   </p>
                 </div>
               </li>
-            {:else}
-              <li class="text-quiet text-sm">No rigs in it yet.</li>
             {/each}
+            {#each film.unreadable as rig (rig.id)}
+              <li class="border-lets-go bg-base-100 rounded-md border-2 border-dashed p-3" data-unreadable={rig.id}>
+                <h3 class="leading-tight">{rig.name}</h3>
+                <p class="word-lets-go mt-1 text-lg leading-tight font-bold">Cannot be read</p>
+                <p class="text-sm">
+                  {rig.path ? `${rig.path}: ` : ''}{rig.reason}. Nothing of it is lost: save it as a file, mend it
+                  there, and open that.
+                </p>
+                <p class="mt-2 flex gap-1">
+                  <a class="btn btn-xs border-rule" href="/api/rigs/{rig.id}/file" download>Save as file</a>
+                  <button class="btn btn-xs btn-ghost ml-auto" onclick={() => remove(rig.id, rig.name, rig.version)}
+                    >Bin it<span class="sr-only"> {rig.name}</span></button
+                  >
+                </p>
+              </li>
+            {/each}
+            {#if film.rigs.length + film.unreadable.length === 0}
+              <li class="text-quiet text-sm">No rigs in it yet.</li>
+            {/if}
           </ul>
         </section>
       {/each}
@@ -210,4 +233,5 @@
   </main>
 </div>
 
+{#if bin}<Bin onclose={() => (bin = false)} onchanged={() => ((undoDelete = null), load())} />{/if}
 {#if starting}<Recipes {recipes} onpick={create} onclose={() => (starting = false)} />{/if}

@@ -1,4 +1,5 @@
 import { catalogue } from './catalogue.svelte';
+import { notices } from './notices.svelte';
 import { findUnsaved, remove, unsavedKey, write } from './kept';
 import { api, ApiError, ask, type Change, type Report, type RigDocument, type Schemas } from '../api/client';
 
@@ -14,6 +15,8 @@ export const RIG_BASE = 'rig-base';
 
 /** What saving is doing, for the header. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'failing' | 'refused';
+
+type Node = Record<string, unknown>;
 
 /** What stands in the way of an answer or a save, and whether it is tried again by itself. */
 export type Trouble = { text: string; again: boolean };
@@ -87,6 +90,15 @@ export class RigSession {
       else this.saveState = 'conflict';
     }
     await this.assess(this.doc);
+    const left = this.problem;
+    if (kept && left && !left.again) {
+      // It cannot be used, now or at the next reload: what is stored stands, and why is said.
+      clearTimeout(this.timers.save);
+      remove(this.keepKey);
+      [this.doc, this.past, this.saveState, this.problem, this.unsaved] = [rig.document, [], 'saved', null, null];
+      notices.say(`Your last change cannot be used and was left out: ${left.text}`);
+      await this.assess(this.doc);
+    }
   }
 
   /** Makes a change. Changes with the same key in quick succession are undone together. */
@@ -116,14 +128,23 @@ export class RigSession {
     this.set(next);
   }
 
-  /** Sets one value by its path, like "braces.0.at". Undefined takes it away. */
+  /**
+   * Sets one value by its path, like "run.speed", "at.0" or "braces.[left].length": a name in brackets is the one of a list with that id. Undefined
+   * takes it away. Nothing happens when the list has no such part any more.
+   */
   setPath(path: string, value: unknown, key = path) {
-    const copy = structuredClone($state.snapshot(this.doc)) as unknown as Record<string, unknown>;
-    const steps = path.split('.');
-    let at: Record<string, unknown> = copy;
-    for (const step of steps.slice(0, -1)) at = (at[step] ??= {}) as Record<string, unknown>;
-    if (value === undefined) delete at[steps.at(-1)!];
-    else at[steps.at(-1)!] = value;
+    const copy = structuredClone($state.snapshot(this.doc)) as unknown as Node;
+    const steps = path.match(/\[[^\]]*\]|[^.]+/g)!;
+    let at: Node | undefined = copy;
+    for (const step of steps.slice(0, -1)) {
+      at = step.startsWith('[')
+        ? (at as unknown as Node[]).find((x) => x.id === step.slice(1, -1))
+        : ((at[step] ??= {}) as Node);
+      if (!at) return;
+    }
+    const last = steps.at(-1)!;
+    if (value === undefined) delete at[last];
+    else at[last] = value;
     this.change(key, copy as unknown as RigDocument);
   }
 
@@ -247,13 +268,29 @@ export class RigSession {
     await this.load();
   }
 
+  /** Goes back to a saved state, as a new version; what is not saved yet is saved first, so that it is one too. */
   async restore(number: number) {
-    const stored = await ask(
-      api.POST('/api/rigs/{id}/versions/{number}/restore', { params: { path: { id: this.id, number } } }),
-    );
-    this.past = [...this.past, this.doc];
-    [this.doc, this.saved, this.version, this.saveState] = [stored.document, stored.document, stored.version, 'saved'];
-    remove(this.keepKey);
+    await this.save();
+    try {
+      const stored = await ask(
+        api.POST('/api/rigs/{id}/versions/{number}/restore', {
+          params: { path: { id: this.id, number } },
+          headers: { 'If-Match': `"${this.version}"` },
+        }),
+      );
+      this.past = [...this.past, this.doc];
+      [this.doc, this.saved, this.version, this.saveState] = [
+        stored.document,
+        stored.document,
+        stored.version,
+        'saved',
+      ];
+      remove(this.keepKey);
+    } catch (e) {
+      if (!(e instanceof ApiError)) throw e;
+      notices.say(`It was not brought back: ${e.message}`);
+      return;
+    }
     await this.assess(this.doc);
   }
 

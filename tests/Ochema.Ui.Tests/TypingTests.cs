@@ -1,0 +1,132 @@
+using System.Globalization;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chromium;
+
+namespace Ochema.Ui.Tests;
+
+/// <summary>A typed value lands where it was typed, whatever is clicked next; one that is not understood is not lost without a word.</summary>
+public sealed class TypingTests : IDisposable
+{
+    private const string Rig = "demo-2-bonnet-close-up-braced";
+    private readonly Browser browser = new();
+
+    public void Dispose() => browser.Dispose();
+
+    private void Saved() => Browser.Until("saving", () => browser.Driver.FindElements(By.CssSelector("[data-save=saved]")).Count > 0);
+
+    private JsonNode Stored()
+    {
+        using var client = new HttpClient { BaseAddress = new Uri(browser.Address) };
+        return client.GetFromJsonAsync<JsonNode>($"api/rigs/{Rig}").Result!["document"]!;
+    }
+
+    /// <summary>The server thinks about each text for a while, as over a poor line.</summary>
+    private void Slowly() => browser.Driver.NetworkConditions = new ChromiumNetworkConditions
+    {
+        Latency = TimeSpan.FromMilliseconds(250),
+        DownloadThroughput = 10_000_000,
+        UploadThroughput = 10_000_000,
+    };
+
+    private List<IWebElement> Fields() => [.. browser.Driver.FindElements(By.CssSelector("aside input.input"))];
+
+    private void Type(IWebElement field, string text)
+    {
+        field.Click();
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text);
+    }
+
+    /// <summary>Every number of a document by its path; parts of a list by their id.</summary>
+    private static IEnumerable<(string Path, string Value)> Leaves(JsonNode? at, string path) => at switch
+    {
+        JsonObject o => o.SelectMany(p => Leaves(p.Value, path + "/" + p.Key)),
+        JsonArray a => a.SelectMany((x, i) => Leaves(x, $"{path}/{(x is JsonObject named && named.ContainsKey("id") ? (string)named["id"]! : i.ToString(CultureInfo.InvariantCulture))}")),
+        null => [],
+        _ => [(path, at.ToJsonString())],
+    };
+
+    [Theory]
+    [InlineData("brace:left", "brace:right", "/braces/left/")]
+    [InlineData("brace:right", "brace:left", "/braces/right/")]
+    [InlineData("reach", "camera", "/reach/")]
+    [InlineData("camera", "reach", "/camera/")]
+    [InlineData("base", "head", "/base/ /at/")]
+    [InlineData("tether", "base", "/tether/")]
+    [InlineData("site", "base", "/site/")]
+    public void EveryFieldKeepsItsValueToItsOwnPart(string row, string next, string belongs)
+    {
+        browser.OpenRig(Rig);
+        Slowly();
+        browser.Find($"[data-row='{row}']").Click();
+        Browser.Until("fields", () => Fields().Count > 0);
+        var tried = 0;
+        for (var i = 0; i < Fields().Count; i++)
+        {
+            var field = Fields()[i];
+            var shown = field.GetAttribute("value")!;
+            if (shown.Split(' ') is not [var number, var unit] || !double.TryParse(number, CultureInfo.InvariantCulture, out var value) || value == 0)
+                continue;
+            var before = Leaves(Stored(), "").ToDictionary(l => l.Path, l => l.Value);
+            Type(field, (value * 0.97).ToString("0.####", CultureInfo.InvariantCulture) + " " + unit);
+            browser.Find($"[data-row='{next}']").Click();
+            Thread.Sleep(900);
+            // One that was asked about is left as it was, and said; any other has landed.
+            browser.Find($"[data-row='{row}']").Click();
+            Browser.Until("fields", () => Fields().Count > i);
+            Saved();
+            var changed = Leaves(Stored(), "").Where(l => before.GetValueOrDefault(l.Path) != l.Value).Select(l => l.Path).ToList();
+            Assert.All(changed, c => Assert.Contains(belongs.Split(' '), b => c.StartsWith(b, StringComparison.Ordinal)));
+            Assert.True(changed.Count <= 1, $"{shown}: {string.Join(", ", changed)}");
+            Assert.True(changed.Count == 1 || browser.Find("[role=status]").Text.Contains("was not taken", StringComparison.Ordinal), $"{shown} typed over in {row}: nothing changed, nothing said");
+            Assert.Empty(browser.Driver.FindElements(By.CssSelector("main [role=alert]")));
+            tried++;
+        }
+        Assert.True(tried > 0);
+    }
+
+    [Fact]
+    public void AValueForAPartThatIsTakenAwayGoesWithIt()
+    {
+        browser.OpenRig(Rig);
+        Slowly();
+        browser.Find("[data-row='brace:left']").Click();
+        Browser.Until("fields", () => Fields().Count > 0);
+        Type(Fields()[0], "123 mm");
+        browser.Button("Take this brace away").Click();
+        Thread.Sleep(900);
+        Saved();
+        var braces = Stored()["braces"]!.AsArray();
+        Assert.Equal("right", (string)Assert.Single(braces)!["id"]!);
+        Assert.DoesNotContain("0.123", braces.ToJsonString());
+    }
+
+    [Fact]
+    public void WhatIsNotUnderstoodIsSaidAlsoWhenItsFieldIsGone()
+    {
+        browser.OpenRig(Rig);
+        browser.Find("[data-row=reach]").Click();
+        Browser.Until("fields", () => Fields().Count > 0);
+        Type(Fields()[0], "as long as it gets");
+        browser.Find("[data-row=camera]").Click();
+        Browser.Until("a word", () => browser.Find("[role=status]").Text.Contains("“as long as it gets” was not taken", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void AChangeThatCannotBeUsedDoesNotComeBackForEver()
+    {
+        browser.OpenRig(Rig);
+        Saved();
+        var bad = Stored();
+        bad["camera"]!["length"] = 0.2;
+        browser.Script<object>("localStorage.setItem(arguments[0], arguments[1])", $"ochema.unsaved.{Rig}.closed-window", $$"""{"version":1,"document":{{bad.ToJsonString()}}}""");
+        browser.OpenRig(Rig);
+        Browser.Until("a word", () => browser.Find("[role=status]").Text.Contains("was left out", StringComparison.Ordinal));
+        Browser.Until("a verdict", () => browser.Find("[data-verdict]").Text.StartsWith("Holds", StringComparison.Ordinal));
+        browser.OpenRig(Rig);
+        Saved();
+        Assert.Equal(0L, browser.Script<long>($"return Object.keys(localStorage).filter(k => k.startsWith('ochema.unsaved.{Rig}')).length"));
+    }
+}
