@@ -82,6 +82,9 @@ public sealed class Browser : IDisposable
 
     public string Body => Driver.FindElement(By.TagName("body")).Text;
 
+    /// <summary>The rows of the load path with their uses; not the version beside them, which counts up at every save.</summary>
+    public string Rows => string.Join('\n', Driver.FindElements(By.CssSelector("[data-row]")).Select(r => r.Text));
+
     public T Script<T>(string script, params object[] args) => (T)Driver.ExecuteScript(script, args)!;
 
     /// <summary>Serious and critical violations that axe-core finds on the page as it stands, a line each.</summary>

@@ -72,7 +72,8 @@ public sealed class TypingTests : IDisposable
             var before = Leaves(Stored(), "").ToDictionary(l => l.Path, l => l.Value);
             Type(field, (value * 0.97).ToString("0.####", CultureInfo.InvariantCulture) + " " + unit);
             browser.Find($"[data-row='{next}']").Click();
-            Thread.Sleep(900);
+            Browser.Until("a change or a word", () => Leaves(Stored(), "").Any(l => before.GetValueOrDefault(l.Path) != l.Value)
+                || browser.Find("[role=status]").Text.Contains("was not taken", StringComparison.Ordinal));
             // One that was asked about is left as it was, and said; any other has landed.
             browser.Find($"[data-row='{row}']").Click();
             Browser.Until("fields", () => Fields().Count > i);
