@@ -1,4 +1,6 @@
+using System.Net;
 using System.Net.Http.Json;
+using System.Net.Sockets;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Mvc.Testing;
@@ -55,6 +57,14 @@ public sealed class Host : IDisposable
         var n = JsonNode.Parse(document)!;
         n["name"] = name;
         return n.ToJsonString();
+    }
+
+    /// <summary>A port that nobody listens on.</summary>
+    public static int FreePort()
+    {
+        using var l = new TcpListener(IPAddress.Loopback, 0);
+        l.Start();
+        return ((IPEndPoint)l.LocalEndpoint).Port;
     }
 
     public void Dispose()

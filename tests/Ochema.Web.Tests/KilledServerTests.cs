@@ -1,7 +1,6 @@
 using System.Diagnostics;
 using System.Net;
 using System.Net.Http.Json;
-using System.Net.Sockets;
 using System.Text.Json.Nodes;
 
 namespace Ochema.Web.Tests;
@@ -19,7 +18,7 @@ public sealed class KilledServerTests : IDisposable
         var (id, acknowledged) = ("", 0);
         for (var round = 0; round < 3; round++)
         {
-            var port = FreePort();
+            var port = Host.FreePort();
             using var server = Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", folder]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
             using var client = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{port}") };
             await Ready(client);
@@ -61,12 +60,5 @@ public sealed class KilledServerTests : IDisposable
                 await Task.Delay(50);
             }
         throw new TimeoutException("The server did not start.");
-    }
-
-    private static int FreePort()
-    {
-        using var l = new TcpListener(IPAddress.Loopback, 0);
-        l.Start();
-        return ((IPEndPoint)l.LocalEndpoint).Port;
     }
 }

@@ -117,7 +117,7 @@ public sealed class StartTests : IDisposable
         {
             if (Directory.Exists(Folder))
                 Directory.Delete(Folder, recursive: true);
-            using (var server = Start(FreePort()))
+            using (var server = Start(Host.FreePort()))
             {
                 await Task.Delay(350 + 90 * kill);
                 server.Kill();
@@ -137,7 +137,7 @@ public sealed class StartTests : IDisposable
 
     private async Task<Process> Running()
     {
-        var port = FreePort();
+        var port = Host.FreePort();
         var server = Start(port);
         using var client = new HttpClient();
         for (var i = 0; i < 400; i++)
@@ -164,7 +164,7 @@ public sealed class StartTests : IDisposable
     /// <summary>It does not start: one sentence, the exit code, no names of its insides.</summary>
     private async Task Refused(int code, string says, int? port = null)
     {
-        using var server = Start(port ?? FreePort());
+        using var server = Start(port ?? Host.FreePort());
         var error = await server.StandardError.ReadToEndAsync().WaitAsync(TimeSpan.FromSeconds(30));
         await server.WaitForExitAsync();
         Assert.Equal(code, server.ExitCode);
@@ -182,12 +182,5 @@ public sealed class StartTests : IDisposable
         using var command = c.CreateCommand();
         command.CommandText = text;
         command.ExecuteNonQuery();
-    }
-
-    private static int FreePort()
-    {
-        using var l = new TcpListener(IPAddress.Loopback, 0);
-        l.Start();
-        return ((IPEndPoint)l.LocalEndpoint).Port;
     }
 }
