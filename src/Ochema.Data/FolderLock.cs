@@ -5,6 +5,10 @@ public sealed class FolderLock : IDisposable
 {
     public const string FileName = "ochema.lock";
 
+    /// <summary>ENOSPC and EROFS of POSIX, as the runtime hands them on.</summary>
+    private const int Full = 28;
+    private const int ReadOnly = 30;
+
     private readonly FileStream file;
 
     private FolderLock(FileStream file) => this.file = file;
@@ -28,25 +32,25 @@ public sealed class FolderLock : IDisposable
         {
             return new(new FileStream(Path.Combine(folder, FileName), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None));
         }
-        catch (UnauthorizedAccessException e)
+        catch (IOException e) when (e.HResult is not (Full or ReadOnly) && File.Exists(Path.Combine(folder, FileName)))
         {
-            throw new StartException($"The data folder {folder} cannot be written: give yourself the right to, or choose another with --data.", StartException.Folder, e);
+            throw new StartException($"Another Ochema is running on the data folder {folder}: use that one, or choose another folder with --data.",
+                StartException.Taken, e);
         }
-        catch (IOException e) when (File.Exists(Path.Combine(folder, FileName)) && !e.Message.Contains("Read-only", StringComparison.OrdinalIgnoreCase)
-            && !e.Message.Contains("No space", StringComparison.OrdinalIgnoreCase))
-        {
-            throw new StartException($"Another Ochema is running on the data folder {folder}: use that one, or choose another folder with --data.", StartException.Taken, e);
-        }
-        catch (IOException e)
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
         {
             throw new StartException($"The data folder {folder} cannot be written: {Reason(e)}.", StartException.Folder, e);
         }
     }
 
     /// <summary>What the system says, without the path that the sentence names already.</summary>
-    private static string Reason(Exception e) =>
-        e is UnauthorizedAccessException ? "you have no right to" : e.Message.Contains("No space", StringComparison.OrdinalIgnoreCase) ? "the disk is full"
-        : e.Message.Contains("Read-only", StringComparison.OrdinalIgnoreCase) ? "the disk is read-only" : "something else is in its place";
+    private static string Reason(Exception e) => (e, e.HResult) switch
+    {
+        (UnauthorizedAccessException, _) => "you have no right to; get it, or choose another with --data",
+        (_, Full) => "the disk is full",
+        (_, ReadOnly) => "the disk is read-only; choose another with --data",
+        _ => "something else is in its place",
+    };
 
     public void Dispose() => file.Dispose();
 }

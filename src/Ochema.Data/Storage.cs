@@ -53,7 +53,8 @@ public static class Storage
     private static void Examine(OchemaContext db, string folder)
     {
         var file = Path.Combine(folder, FileName);
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder(ConnectionString(folder)) { Pooling = false, DefaultTimeout = 2 }.ToString());
+        var soon = new SqliteConnectionStringBuilder(ConnectionString(folder)) { Pooling = false, DefaultTimeout = 2 };
+        using var connection = new SqliteConnection(soon.ToString());
         connection.Open();
         List<string> Rows(string sql)
         {

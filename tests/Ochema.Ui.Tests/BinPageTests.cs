@@ -15,7 +15,8 @@ public sealed class BinPageTests : IDisposable
     private int Cards(string id) => browser.Driver.FindElements(By.CssSelector($"[data-rig='{id}']")).Count;
 
     private void Bin(string id) =>
-        Browser.Until("bin it", () => browser.Driver.FindElements(By.XPath($"//li[.//a[@data-rig='{id}']]//button[contains(., 'Bin it')]")).FirstOrDefault()).Click();
+        Browser.Until("bin it", () => browser.Driver
+            .FindElements(By.XPath($"//li[.//a[@data-rig='{id}']]//button[contains(., 'Bin it')]")).FirstOrDefault()).Click();
 
     /// <summary>Not by the pointer: the page moves while the banner comes and the cards are drawn anew.</summary>
     private void OpenBin() => browser.Script<object>("arguments[0].click()",

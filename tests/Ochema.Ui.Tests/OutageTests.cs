@@ -78,7 +78,10 @@ public sealed class OutageTests : IDisposable
         {
             var document = theirs["document"]!;
             document["name"] = "Changed elsewhere";
-            var put = new HttpRequestMessage(HttpMethod.Put, $"api/rigs/{Rig}") { Content = new StringContent(document.ToJsonString(), Encoding.UTF8, "application/json") };
+            var put = new HttpRequestMessage(HttpMethod.Put, $"api/rigs/{Rig}")
+            {
+                Content = new StringContent(document.ToJsonString(), Encoding.UTF8, "application/json"),
+            };
             put.Headers.TryAddWithoutValidation("If-Match", $"\"{theirs["version"]}\"");
             (await client.SendAsync(put)).EnsureSuccessStatusCode();
         }
@@ -104,7 +107,8 @@ public sealed class OutageTests : IDisposable
     {
         browser.Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new Dictionary<string, object?>
         {
-            ["source"] = "for (const s of ['localStorage', 'sessionStorage']) Object.defineProperty(window, s, { get() { throw new DOMException('blocked', 'SecurityError'); } });",
+            ["source"] = "for (const s of ['localStorage', 'sessionStorage']) "
+                + "Object.defineProperty(window, s, { get() { throw new DOMException('blocked', 'SecurityError'); } });",
         });
         browser.OpenRig(Rig);
         browser.KillServer();

@@ -43,7 +43,8 @@ public sealed class TypingTests : IDisposable
     private static IEnumerable<(string Path, string Value)> Leaves(JsonNode? at, string path) => at switch
     {
         JsonObject o => o.SelectMany(p => Leaves(p.Value, path + "/" + p.Key)),
-        JsonArray a => a.SelectMany((x, i) => Leaves(x, $"{path}/{(x is JsonObject named && named.ContainsKey("id") ? (string)named["id"]! : i.ToString(CultureInfo.InvariantCulture))}")),
+        JsonArray a => a.SelectMany((x, i) =>
+            Leaves(x, path + "/" + (x is JsonObject named && named.ContainsKey("id") ? (string)named["id"]! : i.ToString(CultureInfo.InvariantCulture)))),
         null => [],
         _ => [(path, at.ToJsonString())],
     };
@@ -81,7 +82,8 @@ public sealed class TypingTests : IDisposable
             var changed = Leaves(Stored(), "").Where(l => before.GetValueOrDefault(l.Path) != l.Value).Select(l => l.Path).ToList();
             Assert.All(changed, c => Assert.Contains(belongs.Split(' '), b => c.StartsWith(b, StringComparison.Ordinal)));
             Assert.True(changed.Count <= 1, $"{shown}: {string.Join(", ", changed)}");
-            Assert.True(changed.Count == 1 || browser.Find("[role=status]").Text.Contains("was not taken", StringComparison.Ordinal), $"{shown} typed over in {row}: nothing changed, nothing said");
+            Assert.True(changed.Count == 1 || browser.Find("[role=status]").Text.Contains("was not taken", StringComparison.Ordinal),
+                $"{shown} typed over in {row}: nothing changed, nothing said");
             Assert.Empty(browser.Driver.FindElements(By.CssSelector("main [role=alert]")));
             tried++;
         }
@@ -122,7 +124,8 @@ public sealed class TypingTests : IDisposable
         Saved();
         var bad = Stored();
         bad["camera"]!["length"] = 0.2;
-        browser.Script<object>("localStorage.setItem(arguments[0], arguments[1])", $"ochema.unsaved.{Rig}.closed-window", $$"""{"version":1,"document":{{bad.ToJsonString()}}}""");
+        browser.Script<object>("localStorage.setItem(arguments[0], arguments[1])", $"ochema.unsaved.{Rig}.closed-window",
+            $$"""{"version":1,"document":{{bad.ToJsonString()}}}""");
         browser.OpenRig(Rig);
         Browser.Until("a word", () => browser.Find("[role=status]").Text.Contains("was left out", StringComparison.Ordinal));
         Browser.Until("a verdict", () => browser.Find("[data-verdict]").Text.StartsWith("Holds", StringComparison.Ordinal));

@@ -13,7 +13,8 @@ public sealed class BinTests(Host host) : IClassFixture<Host>
         var (kept, gone) = (await host.Create(), await host.Create());
         foreach (var id in new[] { kept, gone })
             Assert.Equal(HttpStatusCode.NoContent, (await host.On(1, HttpMethod.Delete, $"/api/rigs/{id}")).StatusCode);
-        Assert.Equal(new[] { kept, gone }.Order(), (await host.Get("/api/bin")).AsArray().Select(r => (string)r!["id"]!).Where(i => i == kept || i == gone).Order());
+        var binned = (await host.Get("/api/bin")).AsArray().Select(r => (string)r!["id"]!);
+        Assert.Equal(new[] { kept, gone }.Order(), binned.Where(i => i == kept || i == gone).Order());
         (await host.On(1, HttpMethod.Post, $"/api/rigs/{kept}/undelete")).EnsureSuccessStatusCode();
         Assert.Equal(HttpStatusCode.NotFound, (await host.Client.DeleteAsync($"/api/bin/{kept}")).StatusCode);
         Assert.Equal(HttpStatusCode.NoContent, (await host.Client.DeleteAsync("/api/bin")).StatusCode);
@@ -45,7 +46,8 @@ public sealed class BinTests(Host host) : IClassFixture<Host>
             2 => host.On(1, HttpMethod.Post, $"/api/rigs/{id}/undelete"),
             _ => host.On(1, HttpMethod.Post, $"/api/rigs/{id}/versions/1/restore"),
         }));
-        HttpStatusCode[] settled = [HttpStatusCode.OK, HttpStatusCode.NoContent, HttpStatusCode.NotFound, HttpStatusCode.Conflict, HttpStatusCode.PreconditionFailed];
+        HttpStatusCode[] settled =
+            [HttpStatusCode.OK, HttpStatusCode.NoContent, HttpStatusCode.NotFound, HttpStatusCode.Conflict, HttpStatusCode.PreconditionFailed];
         Assert.All(answers, a => Assert.Contains(a.StatusCode, settled));
     }
 

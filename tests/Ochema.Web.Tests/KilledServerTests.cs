@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
@@ -19,9 +18,9 @@ public sealed class KilledServerTests : IDisposable
         for (var round = 0; round < 3; round++)
         {
             var port = Host.FreePort();
-            using var server = Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", folder]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+            using var server = ServerProcess.Start(folder, port);
             using var client = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{port}") };
-            await Ready(client);
+            await ServerProcess.Ready(server, port);
             if (id.Length == 0)
                 id = (string)(await (await client.PostAsync("/api/rigs", Host.Json($$"""{"document":{{Host.DemoDocument()}}}"""))).Content.ReadFromJsonAsync<JsonNode>())!["id"]!;
             var stored = (await client.GetFromJsonAsync<JsonNode>($"/api/rigs/{id}"))!;
@@ -45,20 +44,5 @@ public sealed class KilledServerTests : IDisposable
             await Assert.ThrowsAnyAsync<HttpRequestException>(() => saving);
             Assert.True(acknowledged > 0);
         }
-    }
-
-    private static async Task Ready(HttpClient client)
-    {
-        for (var i = 0; i < 200; i++)
-            try
-            {
-                if (await client.GetStringAsync("/healthz") == "ready")
-                    return;
-            }
-            catch (HttpRequestException)
-            {
-                await Task.Delay(50);
-            }
-        throw new TimeoutException("The server did not start.");
     }
 }

@@ -105,8 +105,11 @@ public sealed class StartTests : IDisposable
     public async Task AMarkLeftByAKilledMigrationDoesNotStopTheNextStart()
     {
         await Good();
-        Sql("""CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL CONSTRAINT "PK___EFMigrationsLock" PRIMARY KEY, "Timestamp" TEXT NOT NULL);"""
-            + """INSERT INTO "__EFMigrationsLock" VALUES (1, '2026-01-01'); DELETE FROM "__EFMigrationsHistory"; DROP TABLE "Versions"; DROP TABLE "Rigs"; DROP TABLE "Films";""");
+        Sql("""
+            CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL CONSTRAINT "PK___EFMigrationsLock" PRIMARY KEY, "Timestamp" TEXT NOT NULL);
+            INSERT INTO "__EFMigrationsLock" VALUES (1, '2026-01-01');
+            DELETE FROM "__EFMigrationsHistory"; DROP TABLE "Versions"; DROP TABLE "Rigs"; DROP TABLE "Films";
+            """);
         await Good();
     }
 
@@ -117,7 +120,7 @@ public sealed class StartTests : IDisposable
         {
             if (Directory.Exists(Folder))
                 Directory.Delete(Folder, recursive: true);
-            using (var server = Start(Host.FreePort()))
+            using (var server = ServerProcess.Start(Folder, Host.FreePort()))
             {
                 await Task.Delay(350 + 90 * kill);
                 server.Kill();
@@ -138,33 +141,15 @@ public sealed class StartTests : IDisposable
     private async Task<Process> Running()
     {
         var port = Host.FreePort();
-        var server = Start(port);
-        using var client = new HttpClient();
-        for (var i = 0; i < 400; i++)
-            try
-            {
-                if (await client.GetStringAsync($"http://127.0.0.1:{port}/healthz") == "ready")
-                    return server;
-            }
-            catch (HttpRequestException)
-            {
-                Assert.False(server.HasExited, server.HasExited ? await server.StandardError.ReadToEndAsync() : "");
-                await Task.Delay(50);
-            }
-        server.Kill();
-        throw new TimeoutException("The server did not start.");
+        var server = ServerProcess.Start(Folder, port);
+        await ServerProcess.Ready(server, port);
+        return server;
     }
-
-    private Process Start(int port) => Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", Folder])
-    {
-        RedirectStandardOutput = true,
-        RedirectStandardError = true,
-    })!;
 
     /// <summary>It does not start: one sentence, the exit code, no names of its insides.</summary>
     private async Task Refused(int code, string says, int? port = null)
     {
-        using var server = Start(port ?? Host.FreePort());
+        using var server = ServerProcess.Start(Folder, port ?? Host.FreePort());
         var error = await server.StandardError.ReadToEndAsync().WaitAsync(TimeSpan.FromSeconds(30));
         await server.WaitForExitAsync();
         Assert.Equal(code, server.ExitCode);

@@ -23,7 +23,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     {
         var first = LetGoCases.Of(b);
         var tasks = first.Select(c => (Func<LetGoReport>)(() =>
-                Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id), driving, intactLimit, intactUse)))
+                Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id),
+                    driving, intactLimit, intactUse)))
             .Concat(LetGoCases.Links(b).Select(c => (Func<LetGoReport>)(() => Link(c))))
             .Prepend(StrapsAlone).ToList();
         var reports = SideBySide(tasks.Count, i => tasks[i]());
@@ -127,9 +128,10 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             return new(c.Id, c.Kind, c.Title, [], Check.MostUse, Verdict.LetsGo,
                 0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, []);
         var fall = best.Tether.Fall(b, mass);
-        return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use),
-            null, $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)} after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}",
-            "", new Dictionary<string, double> { ["tether"] = best.Use }, Still, []);
+        var says = $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)}"
+            + $" after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}";
+        return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, says, "",
+            new Dictionary<string, double> { ["tether"] = best.Use }, Still, []);
     }
 
     private int SpringOf(string id) => b.Model.Springs.ToList().FindIndex(s => s.Id == id);

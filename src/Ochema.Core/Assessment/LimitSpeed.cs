@@ -84,8 +84,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         {
             // What governs is looked at first: where it gets there by itself, nothing beyond has to be looked at.
             high = highest;
-            worst = worst is { Check: { } governs, Case: { } at } && At(IndexOf(at), highest) is { } f && governs.Counts(governs.Use(f)) is var alone && alone >= target
-                ? worst with { Use = alone } : At(checks, highest);
+            worst = Again(worst, highest) is { } alone && alone.Use >= target ? alone : At(checks, highest);
             if (worst.Use < target)
                 return null;
         }
@@ -102,6 +101,10 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         }
         return (high, worst);
     }
+
+    /// <summary>The same check in the same case at another speed; null where there is none, or no equilibrium.</summary>
+    private Worst? Again(Worst worst, double speed) =>
+        worst is { Check: { } check, Case: { } c } && At(IndexOf(c), speed) is { } f ? worst with { Use = check.Counts(check.Use(f)) } : null;
 
     private int IndexOf(RigCase c)
     {

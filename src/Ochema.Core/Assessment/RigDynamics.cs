@@ -123,7 +123,8 @@ internal sealed class RigDynamics
     internal static double Correlation(RigMode a, RigMode b)
     {
         var (za, zb, r) = (a.Damping, b.Damping, b.Frequency / a.Frequency);
-        return 8 * Math.Sqrt(za * zb) * (za + r * zb) * r * Math.Sqrt(r) / ((1 - r * r) * (1 - r * r) + 4 * za * zb * r * (1 + r * r) + 4 * (za * za + zb * zb) * r * r);
+        return 8 * Math.Sqrt(za * zb) * (za + r * zb) * r * Math.Sqrt(r)
+            / ((1 - r * r) * (1 - r * r) + 4 * za * zb * r * (1 + r * r) + 4 * (za * za + zb * zb) * r * r);
     }
 
     /// <summary>The added unit responses, from those to gravity along x, y, z and to the modes' inertia.</summary>

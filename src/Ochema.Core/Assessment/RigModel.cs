@@ -318,7 +318,8 @@ internal sealed class RigModel
     }
 
     /// <summary>
-    /// u' = u + Z·(1/k − UᵀZ)⁻¹·Uᵀu with Z = K⁻¹U, and so with all that follows from u in proportion; null when the small matrix is near singular.
+    /// u' = u + Z·(1/k − UᵀZ)⁻¹·Uᵀu with Z = K⁻¹U, and so with all that follows from u in proportion;
+    /// null when the small matrix is near singular.
     /// </summary>
     private double[][]? Updated(List<(double[] Vector, double Stiffness)> columns)
     {

@@ -32,7 +32,9 @@ internal static class Verdicts
             Word = word,
             Why = why,
             Missing = missing,
-            Text = $"{missing[0]} {(loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")}{loads.Text}{Estimate}"
+            Text = $"{missing[0]} "
+                + (loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")
+                + loads.Text + Estimate
         };
     }
 

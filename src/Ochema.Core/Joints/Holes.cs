@@ -35,7 +35,8 @@ public static class Holes
     /// <summary>What a hole larger than the free fit means, or null: nothing but friction keeps the part in place.</summary>
     public static string? Oversize(Fastener f, double hole) =>
         hole > f.ClearanceFree + 2e-4 && hole < f.AcrossFlats - 1e-5
-            ? $"a {Drilled(hole)} hole is wide for {f.Name} ({Drilled(f.ClearanceFree)} is the free fit): the part shifts {Size(hole - f.MajorDiameter)} before the screw stops it; a washer that covers it" : null;
+            ? $"a {Drilled(hole)} hole is wide for {f.Name} ({Drilled(f.ClearanceFree)} is the free fit): "
+                + $"the part shifts {Size(hole - f.MajorDiameter)} before the screw stops it; a washer that covers it" : null;
 
     /// <summary>What is wrong with a hole that is to be tapped, or null.</summary>
     public static string? TapFault(Fastener f, double hole)

@@ -160,13 +160,17 @@ public sealed record MotionProfile
             cases.Add(new("jolt-" + id, $"{Names.Jolt}, {id}ward", G(0, 0, -1), 0, Vec3.Zero, Jolt: way * Gravity * Pulse[Index(going)]));
         // Peaks of random shaking have no sign of their own: one axis at its full, the two others at their share, in every combination of signs.
         // Fewer would favour a side: a rig and its mirror image must be judged alike.
-        var ways = new[] { ("forward", Vec3.UnitX), ("back", -Vec3.UnitX), ("left", Vec3.UnitY), ("right", -Vec3.UnitY), ("up", Vec3.UnitZ), ("down", -Vec3.UnitZ) };
+        var ways = new[]
+        {
+            ("forward", Vec3.UnitX), ("back", -Vec3.UnitX), ("left", Vec3.UnitY), ("right", -Vec3.UnitY), ("up", Vec3.UnitZ), ("down", -Vec3.UnitZ),
+        };
         foreach (var (id, axis) in ways)
         {
             var (others, n) = (ways.Where(w => w.Item2.Dot(axis) == 0).ToList(), 0);
             foreach (var (first, one) in others)
                 foreach (var (second, two) in others.Where(w => w.Item2.Dot(one) == 0 && others.IndexOf(w) > others.IndexOf((first, one))))
-                    cases.Add(new($"shaken-{id}{(++n > 1 ? $"-{n}" : "")}", $"{(Still ? "standing" : "cruising")}, shaken {id}, {first} and {second}", G(0, 0, -1), 0, Vec3.Zero,
+                    cases.Add(new($"shaken-{id}{(++n > 1 ? $"-{n}" : "")}",
+                        $"{(Still ? "standing" : "cruising")}, shaken {id}, {first} and {second}", G(0, 0, -1), 0, Vec3.Zero,
                         Shaken: axis + Companion * (one + two)));
         }
         if (Wet)

@@ -137,7 +137,8 @@ internal sealed class CameraMotion
         return new(Both(rotation, rotated), Both(position, moved), Both(host - w * w * position, -w * w * moved));
     }
 
-    private static (Complex X, Complex Y, Complex Z) Both(Vec3 real, Vec3 imaginary) => (new(real.X, imaginary.X), new(real.Y, imaginary.Y), new(real.Z, imaginary.Z));
+    private static (Complex X, Complex Y, Complex Z) Both(Vec3 real, Vec3 imaginary) =>
+        (new(real.X, imaginary.X), new(real.Y, imaginary.Y), new(real.Z, imaginary.Z));
 
     private static Complex Along((Complex X, Complex Y, Complex Z) v, Vec3 axis) => v.X * axis.X + v.Y * axis.Y + v.Z * axis.Z;
 

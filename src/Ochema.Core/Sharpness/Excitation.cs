@@ -113,7 +113,8 @@ internal static class FrequencyGrid
     private static readonly double[] Even = [.. Enumerable.Range(0, Count).Select(i => Lowest * Math.Pow(Highest / Lowest, i / (Count - 1.0)))];
 
     public static double[] Of(IReadOnlyList<RigMode> modes) =>
-        [.. Even.Concat(modes.Where(m => m.Frequency is > Lowest and < Highest).SelectMany(m => AroundModes.Select(s => m.Frequency * Math.Max(0.5, 1 + s * m.Damping))))
+        [.. Even.Concat(modes.Where(m => m.Frequency is > Lowest and < Highest)
+                .SelectMany(m => AroundModes.Select(s => m.Frequency * Math.Max(0.5, 1 + s * m.Damping))))
             .Where(f => f is >= Lowest and <= Highest).Order().Distinct()];
 
     /// <summary>∫ over the grid by trapezoids, up to a frequency, Hz.</summary>

@@ -4,8 +4,9 @@ using MathNet.Numerics.LinearAlgebra.Double;
 namespace Ochema.Core.Structure;
 
 /// <summary>
-/// Lanczos' method on K⁻¹·M in the inner product of M, every vector made orthogonal to all before it (Parlett, "The Symmetric Eigenvalue Problem", 1980, ch.
-/// 13; shift and invert after Ericsson and Ruhe, Math. Comp. 35, 1980). Of modes that coincide exactly it finds one: whoever calls counts.
+/// Lanczos' method on K⁻¹·M in the inner product of M, every vector made orthogonal to all before it (Parlett, "The Symmetric Eigenvalue
+/// Problem", 1980, ch. 13; shift and invert after Ericsson and Ruhe, Math. Comp. 35, 1980). Of modes that coincide exactly it finds one:
+/// whoever calls counts.
 /// </summary>
 internal static class Lanczos
 {
@@ -100,11 +101,11 @@ internal static class Lanczos
     private static double[] Start(EnvelopeMatrix factor, EnvelopeMatrix m)
     {
         var x = new double[m.Size];
-        var state = 12345u;
+        var numbers = new FixedNumbers();
         for (var i = 0; i < x.Length; i++)
         {
-            state = state * 1664525u + 1013904223u;
-            x[i] = m[i, i] > 0 ? 0.5 + state / 4294967296.0 : 0;
+            var number = numbers.Next();
+            x[i] = m[i, i] > 0 ? 0.5 + number : 0;
         }
         var y = new double[m.Size];
         m.Multiply(x, y);

@@ -4,9 +4,9 @@ using MathNet.Numerics.LinearAlgebra.Double;
 namespace Ochema.Core.Structure;
 
 /// <summary>
-/// The lowest natural frequencies and shapes of K·φ = ω²·M·φ by Lanczos' method (<see cref="Lanczos"/>), checked for missed modes with a Sturm count. Any
-/// doubt goes to subspace iteration (Bathe and Wilson, "Numerical Methods in Finite Element Analysis", 1976, ch. 12), small systems and what
-/// is doubtful there to the dense solver of MathNet.Numerics.
+/// The lowest natural frequencies and shapes of K·φ = ω²·M·φ by Lanczos' method (<see cref="Lanczos"/>), checked for missed modes with a
+/// Sturm count. Any doubt goes to subspace iteration (Bathe and Wilson, "Numerical Methods in Finite Element Analysis", 1976, ch. 12), small
+/// systems and what is doubtful there to the dense solver of MathNet.Numerics.
 /// </summary>
 internal static class NaturalModes
 {
@@ -140,14 +140,13 @@ internal static class NaturalModes
             x[0][i] = m[i, i] > 0 ? 1 : 0;
         // Unit vectors where mass is large and stiffness small, then a fixed pseudo-random filling so that no shape is orthogonal to all.
         var best = Enumerable.Range(0, n).OrderByDescending(i => m[i, i] / k[i, i]).ThenBy(i => i).ToArray();
-        var state = 12345u;
+        var numbers = new FixedNumbers();
         for (var j = 1; j < q; j++)
         {
             x[j][best[(j - 1) % n]] = 1;
             for (var i = 0; i < n; i++)
             {
-                state = state * 1664525u + 1013904223u;
-                x[j][i] += (j == q - 1 ? 1.0 : 0.01) * (state / 4294967296.0 - 0.5) * (m[i, i] > 0 ? 1 : 0);
+                x[j][i] += (j == q - 1 ? 1.0 : 0.01) * (numbers.Next() - 0.5) * (m[i, i] > 0 ? 1 : 0);
             }
         }
         return x;

@@ -45,13 +45,16 @@ internal static class Problems
         ? Of(409, "At the same moment", "Another window did the same at the same moment. Ask again.")
         : Of(e.SqliteErrorCode == 13 ? 507 : 503, "Not saved", $"The file of your films cannot be used now: {Storage.Meaning(e)}. Nothing was changed.");
 
+    private static IResult Unreadable(DocumentException e) =>
+        Of(409, "The stored rig cannot be read", $"{e.Reason}. Save it as a file, mend it there, and open that.", e.Path);
+
     /// <summary>Last resort: a logged 500 without internals.</summary>
     public static Task Unexpected(HttpContext context)
     {
         var error = context.Features.Get<IExceptionHandlerFeature>()?.Error;
         return error is BadHttpRequestException bad ? Of(bad.StatusCode, "The request cannot be read", bad.Message).ExecuteAsync(context)
             // Not what was sent, which is read where it comes in, but what is stored.
-            : error is DocumentException stored ? Of(409, "The stored rig cannot be read", $"{stored.Reason}. Save it as a file, mend it there, and open that.", stored.Path).ExecuteAsync(context)
+            : error is DocumentException stored ? Unreadable(stored).ExecuteAsync(context)
             : (error as SqliteException ?? error?.InnerException as SqliteException) is { } storage ? NotStored(storage).ExecuteAsync(context)
             : Of(500, "Something went wrong", "The server could not do this. Nothing was changed.").ExecuteAsync(context);
     }

@@ -16,7 +16,8 @@ internal static class VersionsApi
         app.MapGet("/api/rigs/{id}/versions", List).Produces<IReadOnlyList<VersionSummary>>().ProducesProblem(404);
         app.MapGet("/api/rigs/{id}/versions/{number:int}", Get).Produces<RigDocument>().ProducesProblem(404);
         app.MapPut("/api/rigs/{id}/versions/{number:int}/name", Name).Accepts<VersionName>("application/json").Produces(204).ProducesProblem(400).ProducesProblem(404);
-        app.MapPost("/api/rigs/{id}/versions/{number:int}/restore", Restore).Produces<StoredRig>().ProducesProblem(404).ProducesProblem(409).ProducesProblem(412).ProducesProblem(428);
+        app.MapPost("/api/rigs/{id}/versions/{number:int}/restore", Restore).Produces<StoredRig>()
+            .ProducesProblem(404).ProducesProblem(409).ProducesProblem(412).ProducesProblem(428);
     }
 
     private static async Task<IResult> List(string id, OchemaContext db, AssessmentCache cache)

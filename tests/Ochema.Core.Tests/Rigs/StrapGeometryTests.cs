@@ -145,7 +145,8 @@ public class StrapGeometryTests
         if (report.LetGo.FirstOrDefault(l => l.Kind == "holds-alone") is not { Use: <= 1 })
             return;
         // Unless a piece breaks: that does not mend when the straps slacken.
-        Assert.All(report.LetGo.Where(l => l.Kind == "strap" && l.Uses.All(u => u.Key == "base" || u.Value <= 1)), l => Assert.True(l.Use <= 1, $"{l.Title}: {l.Use:P0}"));
+        Assert.All(report.LetGo.Where(l => l.Kind == "strap" && l.Uses.All(u => u.Key == "base" || u.Value <= 1)),
+            l => Assert.True(l.Use <= 1, $"{l.Title}: {l.Use:P0}"));
     }
 
     [Fact]

@@ -70,7 +70,7 @@
   }
 </script>
 
-<div class="border-base-content bg-base-200 border-t" bind:clientWidth={width}>
+<div class="border-base-content bg-base-200 border-t" bind:clientWidth={width} data-answers>
   <svg
     bind:this={svg}
     {width}
