@@ -28,6 +28,12 @@ public sealed class RigRecord
     /// <summary>Set while the rig is in the bin.</summary>
     public DateTime? DeletedAt { get; set; }
 
+    /// <summary>What lists show of the rig, as JSON; null before it was judged, and for a document that cannot be read.</summary>
+    public string? Card { get; set; }
+
+    /// <summary>Which document <see cref="Card"/> was computed from, and by which computation; another than the present one does not count.</summary>
+    public string? Judged { get; set; }
+
     public List<VersionRecord> Versions { get; set; } = [];
 }
 
@@ -43,4 +49,24 @@ public sealed class VersionRecord
 
     public required string Document { get; set; }
     public DateTime SavedAt { get; set; }
+
+    /// <summary>Holds, tight or lets go, as the API writes it; null before it was judged, and for a document that cannot be read.</summary>
+    public string? Word { get; set; }
+
+    /// <summary>Limit speed, m/s.</summary>
+    public double? LimitSpeed { get; set; }
+
+    /// <summary>Mass of the rig, kg.</summary>
+    public double? Mass { get; set; }
+
+    /// <summary>As <see cref="RigRecord.Judged"/>.</summary>
+    public string? Judged { get; set; }
 }
+
+/// <summary>What was computed for a document, to be kept beside it. The store does not look into it.</summary>
+/// <param name="Stamp">Which document by which computation.</param>
+/// <param name="Card">What lists show, as JSON; null when the document cannot be read.</param>
+/// <param name="Word">The verdict as the API writes it.</param>
+/// <param name="LimitSpeed">m/s.</param>
+/// <param name="Mass">kg.</param>
+public sealed record Judgement(string Stamp, string? Card, string? Word, double? LimitSpeed, double? Mass);

@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Connections;
+using Microsoft.AspNetCore.Routing.Template;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.FileProviders;
 using Ochema.Core;
@@ -11,6 +12,9 @@ namespace Ochema.Web;
 public static class Server
 {
     private const long LargestRequest = 4 * 1024 * 1024;
+
+    /// <summary>Ten minutes of a phone's log at 400 samples a second.</summary>
+    internal const long LargestLog = 32 * 1024 * 1024;
 
     /// <summary>Runs until stopped. Options: <c>--port N</c>, <c>--data DIR</c>, <c>--ui DIR</c>, <c>--demo</c>.</summary>
     public static async Task<int> RunAsync(string[] args)
@@ -48,7 +52,6 @@ public static class Server
         builder.Logging.AddFilter("Microsoft.EntityFrameworkCore.Database", LogLevel.None);
         builder.Services.AddSingleton(settings);
         builder.Services.AddSingleton(_ => FolderLock.Take(settings.DataFolder));
-        builder.Services.AddSingleton<AssessmentCache>();
         builder.Services.AddSingleton(TimeProvider.System);
         builder.Services.AddDbContext<OchemaContext>(o => o.UseSqlite(Storage.ConnectionString(settings.DataFolder)));
         builder.Services.AddProblemDetails();
@@ -97,10 +100,24 @@ public static class Server
         QuantitiesApi.Map(app);
     }
 
+    /// <summary>No such resource, or one that is used in another way.</summary>
+    private static IResult Otherwise(HttpContext context, EndpointDataSource all)
+    {
+        var ways = all.Endpoints.OfType<RouteEndpoint>().Where(e => e.RoutePattern.PathSegments.Count > 0 && e.RoutePattern.RawText is { } text && text.StartsWith("/api/", StringComparison.Ordinal)
+                && text != "/api/{**rest}" && new TemplateMatcher(new RouteTemplate(e.RoutePattern), []).TryMatch(context.Request.Path, []))
+            .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? []).Distinct().Order(StringComparer.Ordinal).ToList();
+        if (ways.Count == 0)
+            return Problems.NotFound("There is no such resource.");
+        if (ways.Contains(context.Request.Method))
+            return Problems.NotJson();
+        context.Response.Headers.Allow = string.Join(", ", ways);
+        return Problems.Of(405, "Not in this way", $"This takes {string.Join(" or ", ways)}.");
+    }
+
     /// <summary>The built front end, when there is one.</summary>
     private static void Interface(WebApplication app, ServerSettings settings)
     {
-        app.Map("/api/{**rest}", () => Problems.NotFound("There is no such resource.")).ExcludeFromDescription();
+        app.Map("/api/{**rest}", Otherwise).ExcludeFromDescription();
         if (settings.InterfaceFolder is not { } folder || !Directory.Exists(folder))
             return;
         var files = new PhysicalFileProvider(Path.GetFullPath(folder));

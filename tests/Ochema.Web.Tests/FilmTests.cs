@@ -28,7 +28,7 @@ public sealed class FilmTests : IDisposable
         var films = (await host.Get("/api/films")).AsArray();
         Assert.Single(films.Single(f => (string)f!["id"]! == (string)a["id"]!)!["rigs"]!.AsArray());
         Assert.Empty(films.Single(f => (string)f!["id"]! == (string)b["id"]!)!["rigs"]!.AsArray());
-        var card = films.Single(f => (string)f!["id"]! == (string)a["id"]!)!["rigs"]![0]!;
+        var card = films.Single(f => (string)f!["id"]! == (string)a["id"]!)!["rigs"]![0]!["card"]!;
         Assert.Equal("left side", (string)card["site"]!);
         Assert.Equal("helmet-cycling", (string)card["host"]!);
         Assert.NotNull(card["sharpness"]!["word"]);

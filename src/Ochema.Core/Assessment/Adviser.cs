@@ -10,11 +10,16 @@ public static class Adviser
 {
     private const int Most = 5;
 
+    /// <summary>Longest list that is read to its end.</summary>
+    private const int MostShown = 16;
+
     /// <summary>The best single changes: what is missing first, then by limit speed gained, then by use.</summary>
-    public static IReadOnlyList<Change> Best(RigDocument rig, Catalogue stock) => [.. Kept(rig, stock), .. Loads(rig, stock)];
+    /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
+    public static IReadOnlyList<Change> Best(RigDocument rig, Catalogue stock, CancellationToken stop = default) =>
+        [.. Kept(rig, stock, stop), .. Loads(rig, stock, stop)];
 
     /// <summary>A tether where a piece is kept by too little, when that mends the verdict.</summary>
-    private static IEnumerable<Change> Kept(RigDocument rig, Catalogue stock)
+    private static IEnumerable<Change> Kept(RigDocument rig, Catalogue stock, CancellationToken stop)
     {
         var now = Judged.Of(rig, stock);
         if (now.Moves || now.Verdict.Why != Why.Missing)
@@ -23,68 +28,59 @@ public static class Adviser
         foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && !r.Station.StartsWith("brace", StringComparison.Ordinal))
             .OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
             if (TetherPlan.For(b, few.Station) is { } plan
-                && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock) is { } change)
+                && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock, stop) is { } change)
                 yield return change;
     }
 
-    private static IReadOnlyList<Change> Loads(RigDocument rig, Catalogue stock)
+    private static IReadOnlyList<Change> Loads(RigDocument rig, Catalogue stock, CancellationToken stop)
     {
         var now = Assessor.Quick(rig, stock, modes: true);
-        return [.. Judge(stock, Try(rig, stock, Candidates(rig, stock), now)
+        return [.. Judge(stock, Try(stock, Candidates(rig, stock), now, stop)
             .Where(c => Gain(c, now) || (c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue))
             .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use)
-                .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most))];
+                .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most), stop)];
     }
 
     /// <summary>The other kinds and sizes for a station, each computed.</summary>
-    public static IReadOnlyList<Change> Alternatives(RigDocument rig, string station, Catalogue stock)
+    /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
+    public static IReadOnlyList<Change> Alternatives(RigDocument rig, string station, Catalogue stock, CancellationToken stop = default)
     {
         if (station == "tether")
-            return [.. Tethers(rig, stock)];
+            return [.. Tethers(rig, stock, stop)];
         var now = Assessor.Quick(rig, stock, modes: false);
-        return [.. Judge(stock, Try(rig, stock, Instead.Of(rig, station, stock), now).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue)
-            .ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(24))];
+        return [.. Judge(stock, Try(stock, Instead.Of(rig, station, stock), now, stop).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue)
+            .ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(MostShown), stop)];
     }
 
     /// <summary>The best tether for each place that one can be tied to.</summary>
-    private static IEnumerable<Change> Tethers(RigDocument rig, Catalogue stock)
+    private static IEnumerable<Change> Tethers(RigDocument rig, Catalogue stock, CancellationToken stop)
     {
         var b = new RigBuilder(rig, stock);
         foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"),
             (TetherPoint.SecondCamera, "camera-2", "the second camera"), (TetherPoint.Head, "head", "the head"), (TetherPoint.Reach, "reach", "the reach") })
             if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station)) is { } plan
-                && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock) is { } change)
+                && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock, stop) is { } change)
                 yield return change;
     }
 
     /// <summary>What another document would give against this one; null when it does not fit.</summary>
-    internal static Change? Compare(RigDocument rig, RigDocument changed, string id, string station, string title, Catalogue stock) =>
-        Judge(stock, Try(rig, stock, [(id, station, title, changed)], Assessor.Quick(rig, stock, modes: false))).FirstOrDefault();
+    internal static Change? Compare(
+        RigDocument rig, RigDocument changed, string id, string station, string title, Catalogue stock, CancellationToken stop = default) =>
+        Judge(stock, Try(stock, [(id, station, title, changed)], Assessor.Quick(rig, stock, modes: false), stop), stop).FirstOrDefault();
 
     /// <summary>The changes that are shown, each with the verdict that taking it would give: what is missing or refused counts there too.</summary>
-    private static IEnumerable<Change> Judge(Catalogue stock, IEnumerable<Change> changes) =>
-        changes.Select(c => c with { Verdict = Assessor.VerdictOf(c.Document, stock).Word });
+    private static IEnumerable<Change> Judge(Catalogue stock, IEnumerable<Change> changes, CancellationToken stop) =>
+        Trials.Each(changes, c => Assessor.VerdictOf(c.Document, stock) is var v
+            ? c with { Verdict = v.Word, Why = v.Why, Because = v.Why is Why.Refused or Why.Moves ? v.Text : "" } : c, stop);
 
     private static bool Gain(Change c, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now) =>
         (c.LimitSpeed ?? double.MaxValue) > (now.LimitSpeed ?? double.MaxValue) + 0.3 || c.Use < now.Use - 0.02;
 
-    private static IEnumerable<Change> Try(RigDocument rig, Catalogue stock, IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> candidates, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now)
-    {
-        foreach (var (id, station, title, changed) in candidates)
-        {
-            (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) q;
-            try
-            {
-                q = Assessor.Quick(changed, stock, modes: true);
-            }
-            catch (DocumentException)
-            {
-                continue; // The change does not fit this rig (a strap that would have no length, say).
-            }
-            yield return new Change(id, station, title, q.LimitSpeed, q.Use,
-                Assessment.Judge.Of(q.Use), q.Mass - now.Mass, q.Cost - now.Cost, q.Frequency, changed);
-        }
-    }
+    private static IReadOnlyList<Change> Try(Catalogue stock, IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> candidates,
+        (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now, CancellationToken stop) =>
+        Trials.Each(candidates, c => Assessor.Quick(c.Changed, stock, modes: true) is var q
+            ? new Change(c.Id, c.Station, c.Title, q.LimitSpeed, q.Use, Assessment.Judge.Of(q.Use),
+                q.Mass - now.Mass, q.Cost - now.Cost, q.Frequency, c.Changed) : null, stop);
 
     private static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Candidates(RigDocument rig, Catalogue stock)
     {

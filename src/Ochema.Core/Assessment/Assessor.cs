@@ -33,7 +33,7 @@ public static class Assessor
             TopSpeed = b.Host.TopSpeed,
             Knock = Verdicts.Knock(model, judged.State, [.. judged.Cases.Where(c => c.AtRest)]),
             Shock = Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)]),
-            Stations = StationRows.Of(b, reports),
+            Stations = StationRows.Of(b, reports, judged.Findings),
             Checks = reports,
             Flags = [.. reports.Where(r => r.LimitSpeed is not null).Select(r => new SpeedFlag(r.Id, r.Station, r.Title, r.LimitSpeed!.Value)).OrderBy(f => f.Speed).ThenBy(f => f.Check, StringComparer.Ordinal)],
             LetGo = judged.LetGo,
@@ -55,8 +55,8 @@ public static class Assessor
         };
     }
 
-    /// <summary>The verdict alone, as <see cref="Assess"/> gives it: for changes that are shown.</summary>
-    internal static VerdictReport VerdictOf(RigDocument rig, Catalogue stock) => Judged.Of(rig, stock).Verdict;
+    /// <summary>The word of the verdict and why, as <see cref="Assess"/> gives them: for changes that are shown.</summary>
+    internal static VerdictReport VerdictOf(RigDocument rig, Catalogue stock) => Judged.Of(new RigModel(rig, stock), forWord: true).Verdict;
 
     /// <summary>The essentials of a rig, for trying changes: limit speed, governing use, mass, cost, first frequency.</summary>
     internal static (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) Quick(RigDocument rig, Catalogue stock, bool modes)
@@ -85,7 +85,9 @@ internal sealed record Judged(
 {
     public static Judged Of(RigDocument rig, Catalogue stock) => Of(new RigModel(rig, stock));
 
-    public static Judged Of(RigModel model)
+    /// <param name="model">The rig.</param>
+    /// <param name="forWord">Only what decides the word: of what may let go, the holds and the straps alone.</param>
+    public static Judged Of(RigModel model, bool forWord = false)
     {
         var b = model.Builder;
         var rig = b.Rig;
@@ -100,7 +102,7 @@ internal sealed record Judged(
         List<CheckReport> reports = moves is not null ? []
             : [.. b.Checks.Select(c => Report(c, limits, driving, rig.Run.Speed)).OrderByDescending(r => r.Counts)
             .ThenByDescending(r => r.Sort == CheckSort.Tightening ? -1 : r.Use)];
-        var letGo = States(model, reports, driving, moves);
+        var letGo = States(model, reports, driving, moves, forWord);
         var retentions = Retention.Of(b, letGo);
         if (moves is null && Retention.Refused(b, letGo) is { } refused)
             findings.Add(new ReportFinding("base", refused, true));
@@ -110,7 +112,7 @@ internal sealed record Judged(
             retentions, findings, Verdicts.Overall(b, reports, findings, retentions, letGo));
     }
 
-    private static List<LetGoReport> States(RigModel model, List<CheckReport> intact, List<RigCase> driving, string? moves)
+    private static List<LetGoReport> States(RigModel model, List<CheckReport> intact, List<RigCase> driving, string? moves, bool forWord)
     {
         var worst = intact.FirstOrDefault();
         var strength = intact.FirstOrDefault(r => r.Sort == CheckSort.Strength);
@@ -118,7 +120,7 @@ internal sealed record Judged(
         var use = worst?.Counts ?? Check.MostUse;
         var whole = new LetGoReport("intact", "intact", "Whole", [], use, Judge.Of(use), limit, moves ?? worst!.Title, worst?.Case ?? "",
             intact.GroupBy(r => r.Station).ToDictionary(g => g.Key, g => g.Max(r => r.Counts)), new Dictionary<string, double[]>(), []);
-        return [whole, .. new LetGo(model, driving, strength?.Use ?? 0, limit).All()];
+        return [whole, .. new LetGo(model, driving, strength?.Use ?? 0, limit).All(forWord)];
     }
 
     private static CheckReport Report(Check check, LimitSpeed limits, IReadOnlyList<RigCase> cases, double speed)

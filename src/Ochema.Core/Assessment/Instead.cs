@@ -177,8 +177,23 @@ internal static class Instead
                 return [];
             default:
                 var choice = MeasureReader.Choices(kind).FirstOrDefault();
-                return choice.Property is null ? [] : MeasureReader.Rows(choice.Attribute, stock).Select(r => (r.Id, r.Name, MeasureReader.WithChoice(kind, choice.Property, r.Id)));
+                return choice.Property is null ? [] : Some([.. MeasureReader.Rows(choice.Attribute, stock)], (string?)choice.Property.GetValue(kind))
+                    .Select(r => (r.Id, r.Name, MeasureReader.WithChoice(kind, choice.Property, r.Id)));
         }
+    }
+
+    /// <summary>Rows of one list that are tried for one kind; the rest can be chosen in its field.</summary>
+    private const int MostSizes = 8;
+
+    /// <summary>Rows spread evenly over a list that goes by shape and size, the present one and its neighbours among them.</summary>
+    private static IEnumerable<IStockRow> Some(IReadOnlyList<IStockRow> rows, string? present)
+    {
+        if (rows.Count <= MostSizes)
+            return rows;
+        var at = Math.Max(0, rows.ToList().FindIndex(r => r.Id == present));
+        int[] near = [at - 1, at, at + 1];
+        var spread = Enumerable.Range(0, MostSizes - near.Length).Select(i => i * (rows.Count - 1) / (MostSizes - near.Length - 1));
+        return near.Where(i => i >= 0 && i < rows.Count).Concat(spread).Distinct().Order().Select(i => rows[i]);
     }
 
     private static RigDocument With(RigDocument rig, Kind kind) => kind switch

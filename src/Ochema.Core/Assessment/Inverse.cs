@@ -31,27 +31,28 @@ public static class Inverse
     /// <summary>All questions that this rig can be asked.</summary>
     /// <param name="atMost">Highest use allowed, 0.2…1: 1 ÷ the margin on top of the checks' own factors. <see cref="Judge.TightFrom"/> is the word
     /// "holds".</param>
-    public static IReadOnlyList<InverseAnswer> Of(RigDocument rig, Catalogue stock, double atMost = Judge.TightFrom)
+    /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
+    public static IReadOnlyList<InverseAnswer> Of(RigDocument rig, Catalogue stock, double atMost = Judge.TightFrom, CancellationToken stop = default)
     {
-        var (use, _, mass) = Try(rig, stock);
-        var answers = new List<InverseAnswer>();
+        var (use, _, mass) = Try(rig, stock, stop);
+        var questions = new List<Func<InverseAnswer>>();
         foreach (var p in rig.Reach.GetType().GetProperties())
             if (p.GetCustomAttribute<MeasureAttribute>() is { Greatest.Length: > 0 } m)
-                answers.Add(Greatest("reach", p, m, Convert.ToDouble(p.GetValue(rig.Reach), System.Globalization.CultureInfo.InvariantCulture), v =>
-                    rig with { Reach = (ReachKind)MeasureReader.WithMeasure(rig.Reach, p, v) }, stock, atMost));
+                questions.Add(() => Greatest("reach", p, m, Convert.ToDouble(p.GetValue(rig.Reach), System.Globalization.CultureInfo.InvariantCulture), v =>
+                    rig with { Reach = (ReachKind)MeasureReader.WithMeasure(rig.Reach, p, v) }, stock, atMost, stop));
         var weighed = typeof(CameraChoice).GetProperty(nameof(CameraChoice.Mass))!;
-        answers.Add(Greatest("camera", weighed, weighed.GetCustomAttribute<MeasureAttribute>()!, mass, v =>
-            rig with { Camera = rig.Camera with { Mass = v } }, stock, atMost));
+        questions.Add(() => Greatest("camera", weighed, weighed.GetCustomAttribute<MeasureAttribute>()!, mass, v =>
+            rig with { Camera = rig.Camera with { Mass = v } }, stock, atMost, stop));
         if (Plate(rig) is { } plate)
-            answers.Add(Fewest(rig, plate, use, stock, atMost));
-        return answers;
+            questions.Add(() => Fewest(rig, plate, use, stock, atMost, stop));
+        return Trials.Each(questions, q => q(), stop);
     }
 
     private static InverseAnswer Greatest(string station, PropertyInfo property, MeasureAttribute m,
-        double now, Func<double, RigDocument> with, Catalogue stock, double atMost)
+        double now, Func<double, RigDocument> with, Catalogue stock, double atMost, CancellationToken stop)
     {
         var id = $"{station}.{System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(property.Name)}";
-        (double Use, string By) At(double v) => Try(with(v), stock) is var t ? (t.Use, t.By) : default;
+        (double Use, string By) At(double v) => Try(with(v), stock, stop) is var t ? (t.Use, t.By) : default;
         var here = At(now);
         var up = here.Use <= atMost;
         var (good, bad, by) = (up ? now : double.NaN, up ? double.NaN : now, here.By);
@@ -83,7 +84,7 @@ public static class Inverse
         return new(id, station, m.Greatest, m.Dimension, now, good, At(good).Use, by, with(good));
     }
 
-    private static InverseAnswer Fewest(RigDocument rig, HoldPlate plate, double use, Catalogue stock, double atMost)
+    private static InverseAnswer Fewest(RigDocument rig, HoldPlate plate, double use, Catalogue stock, double atMost, CancellationToken stop)
     {
         var m = typeof(HoldPlate).GetProperty(nameof(HoldPlate.Count))!.GetCustomAttribute<MeasureAttribute>()!;
         var now = rig.Base is HoldPlate p ? p.Count : 1;
@@ -91,7 +92,7 @@ public static class Inverse
         for (var n = rig.Base is HoldPlate ? m.Minimum : 1; n <= m.Maximum; n++)
         {
             var tried = n == 1 ? rig : rig with { Base = plate with { Count = n } };
-            var at = Try(tried, stock);
+            var at = Try(tried, stock, stop);
             if (at.Use <= atMost && Spare(tried, stock) is { } without)
                 at = (Check.MostUse, without, at.Mass);
             if (at.Use <= atMost)
@@ -122,8 +123,9 @@ public static class Inverse
     /// <summary>Rounded to what can be built and weighed, never upwards.</summary>
     private static double Down(double v, Dimension d) => d == Dimension.Length ? Math.Floor(v * 1000) / 1000 : Math.Floor(v * 100) / 100;
 
-    private static (double Use, string By, double Mass) Try(RigDocument rig, Catalogue stock)
+    private static (double Use, string By, double Mass) Try(RigDocument rig, Catalogue stock, CancellationToken stop)
     {
+        stop.ThrowIfCancellationRequested();
         try
         {
             var model = new RigModel(rig, stock);

@@ -19,13 +19,14 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     private static readonly Dictionary<string, double[]> Still = [];
 
     /// <summary>All states with something gone, the whole rig left out. They share nothing but the factored rig, so they are worked out side by side.</summary>
-    public IEnumerable<LetGoReport> All()
+    /// <param name="forWord">Only those that decide the word of the verdict: each hold of the base, and the straps alone.</param>
+    public IEnumerable<LetGoReport> All(bool forWord = false)
     {
-        var first = LetGoCases.Of(b);
+        var first = LetGoCases.Of(b).Where(c => !forWord || c.Kind == "hold").ToList();
         var tasks = first.Select(c => (Func<LetGoReport>)(() =>
                 Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id),
                     driving, intactLimit, intactUse)))
-            .Concat(LetGoCases.Links(b).Select(c => (Func<LetGoReport>)(() => Link(c))))
+            .Concat(forWord ? [] : LetGoCases.Links(b).Select(c => (Func<LetGoReport>)(() => Link(c))))
             .Prepend(StrapsAlone).ToList();
         var reports = SideBySide(tasks.Count, i => tasks[i]());
         var after = first.TakeWhile(c => c.Kind == "hold").Count();
@@ -33,7 +34,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             for (var i = 0; i < first.Count; i++)
                 if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && onlySlides.ContainsKey(first[i].Id))
                     reports[1 + i] = Shifted(reports[1 + i], alone);
-        return [.. reports[1..(1 + after)], .. Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
+        return [.. reports[1..(1 + after)], .. !forWord && Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
     }
 
     /// <summary>

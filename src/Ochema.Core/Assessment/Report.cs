@@ -40,7 +40,8 @@ public sealed record CheckReport(
 public sealed record LoadShare(string Label, double Force, double Moment);
 
 /// <summary>A row of the spine.</summary>
-public sealed record StationReport(string Id, string Label, string Part, double Use, Verdict Verdict, string? Check, string Says, double? Mass);
+/// <param name="Refused">Why what stands here is refused; null when it is not.</param>
+public sealed record StationReport(string Id, string Label, string Part, double Use, Verdict Verdict, string? Check, string Says, double? Mass, string? Refused = null);
 
 /// <summary>A flag on the speed tape: the speed (m/s) at which a check reaches 100 %.</summary>
 public sealed record SpeedFlag(string Check, string Station, string Title, double Speed);
@@ -48,7 +49,7 @@ public sealed record SpeedFlag(string Check, string Station, string Title, doubl
 /// <summary>The overall verdict.</summary>
 /// <param name="LimitSpeed">m/s; null when nothing gives at any speed the host can do.</param>
 /// <param name="TightSpeed">m/s at which the first use passes 80 %; null when none does.</param>
-/// <param name="Why">What decides the word: the loads, something refused by name, something that is missing, a question not answered.</param>
+/// <param name="Why">What decides the word: the loads, something refused by name, something loose, something that is missing, a question not answered.</param>
 /// <param name="Missing">What is missing, most urgent first: retentions, answers.</param>
 public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text,
     double? TightSpeed = null, Why Why = Why.Loads, IReadOnlyList<string>? Missing = null);
@@ -57,7 +58,12 @@ public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed,
 public enum Why
 {
     Loads,
+
+    /// <summary>A rule, or parts that do not fit.</summary>
     Refused,
+
+    /// <summary>It is free to turn or slide somewhere.</summary>
+    Moves,
     Missing,
     Unanswered,
 }
@@ -90,7 +96,10 @@ public sealed record RetentionReport(string Piece, string Station, int Has, int 
 /// <param name="Mass">Change in mass, kg.</param>
 /// <param name="Cost">Change in price.</param>
 /// <param name="Document">The rig with the change made.</param>
-public sealed record Change(string Id, string Station, string Title, double? LimitSpeed, double Use, Verdict Verdict, double Mass, double Cost, double? FirstFrequency, RigDocument Document);
+/// <param name="Why">What decides the verdict with the change.</param>
+/// <param name="Because">Why it would be refused; empty when it would not.</param>
+public sealed record Change(string Id, string Station, string Title, double? LimitSpeed, double Use, Verdict Verdict, double Mass, double Cost,
+    double? FirstFrequency, RigDocument Document, Why Why = Why.Loads, string Because = "");
 
 /// <summary>Drawing of the rig: shapes bound to nodes, the base's panel, load arrows.</summary>
 public sealed record FigureReport(

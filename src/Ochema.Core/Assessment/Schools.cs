@@ -22,13 +22,15 @@ public sealed record SchoolSide(string Title, string Says, bool Now, Change Chan
 /// <summary>The schools that apply to a rig. Nothing is preached: the numbers stand beside each other.</summary>
 public static class Schools
 {
-    public static IReadOnlyList<School> Of(RigDocument rig, Catalogue stock)
+    /// <summary>All schools, each side computed.</summary>
+    /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
+    public static IReadOnlyList<School> Of(RigDocument rig, Catalogue stock, CancellationToken stop = default)
     {
         var list = new List<School>();
         void Add(string id, string question, IEnumerable<(string Title, string Says, bool Now, RigDocument Rig)> sides)
         {
-            var computed = sides.Select(s => (Side: s, Change: Adviser.Compare(rig, s.Rig, $"{id}.{s.Title}", id, s.Title, stock))).Where(x => x.Change is not null)
-                .Select(x => new SchoolSide(x.Side.Title, x.Side.Says, x.Side.Now, x.Change!)).ToList();
+            var computed = Trials.Each(sides, s => Adviser.Compare(rig, s.Rig, $"{id}.{s.Title}", id, s.Title, stock, stop) is { } change
+                ? new SchoolSide(s.Title, s.Says, s.Now, change) : null, stop);
             if (computed.Count > 1)
                 list.Add(new School(id, question, computed));
         }

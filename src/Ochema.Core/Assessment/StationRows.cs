@@ -7,14 +7,15 @@ namespace Ochema.Core.Assessment;
 /// <summary>The rows of the spine, camera first.</summary>
 internal static class StationRows
 {
-    public static List<StationReport> Of(RigBuilder b, IReadOnlyList<CheckReport> reports)
+    public static List<StationReport> Of(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings)
     {
         StationReport Row(string id, string label, string part)
         {
             var worst = reports.Where(r => r.Station == id && r.Sort != CheckSort.Tightening || r.Station == id && r.Counts > 0).MaxBy(r => r.Counts);
             var use = worst?.Counts ?? 0;
-            return new(id, label, part, use, Judge.Of(use), worst?.Id, worst is null ? "carries no load of its own"
-                : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity));
+            var refused = findings.FirstOrDefault(f => f.Blocks && f.Station == id)?.Text;
+            return new(id, label, part, use, refused is null ? Judge.Of(use) : Verdict.LetsGo, worst?.Id, worst is null ? "carries no load of its own"
+                : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity), refused);
         }
         string Part(string station) => b.Parts.FirstOrDefault(p => p.Station == station)?.Name ?? "";
         var rows = new List<StationReport>
@@ -23,7 +24,7 @@ internal static class StationRows
             Row("head", "Head", Part("head")),
         };
         if (b.Rig.Isolator is not Rigs.Isolators.NoIsolator)
-            rows.Add(Row("isolator", "Isolator", Part("isolator")));
+            rows.Add(Row("isolator", "Soft mount", Part("isolator")));
         rows.Add(Row("reach", "Reach", Part("reach") is { Length: > 0 } r ? r : Kind.InfoOf(b.Rig.Reach.GetType()).Label));
         if (b.Rig.Second is { } second)
         {
@@ -39,7 +40,7 @@ internal static class StationRows
         if (b.Rig.AllTethers.Any())
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether")));
         var site = b.Rig.Site;
-        rows.Add(Row("site", "Site", $"{site.Name}, {Words.Inside(b.Stock.Material(site.Material).Name)}, {QuantityText.Of(site.Thickness, Dimension.Length)}"));
+        rows.Add(Row("site", "Place", $"{site.Name}, {Words.Inside(b.Stock.Material(site.Material).Name)}, {QuantityText.Of(site.Thickness, Dimension.Length)}"));
         return rows;
     }
 }

@@ -20,7 +20,8 @@ internal static class Verdicts
     {
         var rig = b.Rig;
         if (findings.FirstOrDefault(f => f.Blocks) is { } blocked)
-            return new(Verdict.LetsGo, Check.MostUse, 0, reports.FirstOrDefault(r => r.LimitSpeed == 0)?.Id, blocked.Text, Why: Why.Refused);
+            return new(Verdict.LetsGo, Check.MostUse, 0, reports.FirstOrDefault(r => r.LimitSpeed == 0)?.Id, blocked.Text,
+                Why: reports.Count == 0 ? Why.Moves : Why.Refused);
         var worst = reports[0];
         var first = reports.Where(r => r.LimitSpeed is not null).MinBy(r => r.LimitSpeed);
         var loads = new VerdictReport(Judge.Of(worst.Counts), worst.Counts, first?.LimitSpeed, first?.Id ?? worst.Id, LoadText(b, worst, first, letGo));

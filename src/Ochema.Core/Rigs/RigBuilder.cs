@@ -138,6 +138,8 @@ public sealed class RigBuilder
             say();
         if (holdsGone)
             Checks.Add(new FrictionFeet(this, FrictionFeet));
+        Findings.AddRange(rig.Joints.Keys.Where(id => Joints.TrueForAll(j => j.Id != id)).Order(StringComparer.Ordinal)
+            .Select(id => new ReportFinding("rig", $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
         Findings.AddRange(Survey.Findings(rig, host));
         Findings.AddRange(StrapPull.Findings(this));
         Findings.AddRange(Clearance.Findings(this, host));

@@ -15,26 +15,24 @@ public sealed record IsolatorChoice(string Id, string Title, double Shake, doubl
 public static class IsolatorSearch
 {
     /// <summary>The best for the picture, best first, with stiff as the yardstick.</summary>
-    public static IReadOnlyList<IsolatorChoice> Of(RigDocument rig, Catalogue stock)
+    /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
+    public static IReadOnlyList<IsolatorChoice> Of(RigDocument rig, Catalogue stock, CancellationToken stop = default) =>
+        [.. Trials.Each(Candidates(stock).Concat(Arms(rig, stock)), c => Try(rig with { Isolator = c.Kind }, c.Id, c.Title, stock), stop)
+            .OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Take(6)];
+
+    private static IsolatorChoice? Try(RigDocument changed, string id, string title, Catalogue stock)
     {
-        var found = new List<IsolatorChoice>();
-        foreach (var (id, title, kind) in Candidates(stock).Concat(Arms(rig, stock)))
-        {
-            var changed = rig with { Isolator = kind };
-            var model = new RigModel(changed, stock);
-            var state = model.State([]);
-            if (state.Mechanism is not null)
-                continue;
-            var driving = model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest).ToList();
-            var limits = new LimitSpeed(model, state, driving);
-            var worst = limits.At(model.Builder.Checks, rig.Run.Speed);
-            var travel = limits.At([.. model.Builder.Checks.Where(c => c.Station == "isolator")], rig.Run.Speed).Use;
-            if (worst.Use > 1 || travel > 1)
-                continue;
-            var n = Shaker.Words(model);
-            found.Add(new(id, title, n.Numbers[0].Pixels, n.Numbers[1].Pixels, n.Numbers[2].Pixels, n.Word, Math.Max(0, travel), worst.Use, changed));
-        }
-        return [.. found.OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Take(6)];
+        var model = new RigModel(changed, stock);
+        var state = model.State([]);
+        if (state.Mechanism is not null)
+            return null;
+        var limits = new LimitSpeed(model, state, Assessor.Driving(model));
+        var worst = limits.At(model.Builder.Checks, changed.Run.Speed);
+        var travel = limits.At([.. model.Builder.Checks.Where(c => c.Station == "isolator")], changed.Run.Speed).Use;
+        if (worst.Use > 1 || travel > 1)
+            return null;
+        var n = Shaker.Words(model);
+        return new(id, title, n.Numbers[0].Pixels, n.Numbers[1].Pixels, n.Numbers[2].Pixels, n.Word, Math.Max(0, travel), worst.Use, changed);
     }
 
     private static IEnumerable<(string Id, string Title, IsolatorKind Kind)> Candidates(Catalogue stock)

@@ -9,11 +9,12 @@ namespace Ochema.Core.Sharpness;
 public static class ShakeAdvice
 {
     /// <summary>Single changes tried for the picture, best first: the three numbers with each.</summary>
-    public static IReadOnlyList<ShakeChange> Of(RigDocument rig, Catalogue stock)
+    /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
+    public static IReadOnlyList<ShakeChange> Of(RigDocument rig, Catalogue stock, CancellationToken stop = default)
     {
         var now = Worst(rig, stock);
-        return [.. Candidates(rig, stock).Select(c => (c, Numbers: Try(c.Rig, stock))).Where(x => x.Numbers is not null)
-            .Select(x => new ShakeChange(x.c.Id, x.c.Title, x.Numbers!.Numbers[0].Pixels, x.Numbers.Numbers[1].Pixels, x.Numbers.Numbers[2].Pixels, x.Numbers.Word, x.c.Rig))
+        return [.. Trials.Each(Candidates(rig, stock), c => Try(c.Rig, stock) is { Numbers: var n } words
+                ? new ShakeChange(c.Id, c.Title, n[0].Pixels, n[1].Pixels, n[2].Pixels, words.Word, c.Rig) : null, stop)
             .OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Where(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble)) < 0.9 * now || c.Smear < 0.7 * now).Take(8)];
     }
 

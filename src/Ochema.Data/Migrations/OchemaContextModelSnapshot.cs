@@ -15,7 +15,7 @@ namespace Ochema.Data.Migrations
         protected override void BuildModel(ModelBuilder modelBuilder)
         {
 #pragma warning disable 612, 618
-            modelBuilder.HasAnnotation("ProductVersion", "10.0.0");
+            modelBuilder.HasAnnotation("ProductVersion", "10.0.13");
 
             modelBuilder.Entity("Ochema.Data.FilmRecord", b =>
                 {
@@ -40,6 +40,9 @@ namespace Ochema.Data.Migrations
                     b.Property<string>("Id")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Card")
+                        .HasColumnType("TEXT");
+
                     b.Property<DateTime?>("DeletedAt")
                         .HasColumnType("TEXT");
 
@@ -49,6 +52,9 @@ namespace Ochema.Data.Migrations
 
                     b.Property<string>("FilmId")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Judged")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Name")
@@ -79,6 +85,15 @@ namespace Ochema.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Judged")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("LimitSpeed")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("Mass")
+                        .HasColumnType("REAL");
+
                     b.Property<string>("Name")
                         .HasColumnType("TEXT");
 
@@ -90,6 +105,9 @@ namespace Ochema.Data.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<DateTime>("SavedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Word")
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");

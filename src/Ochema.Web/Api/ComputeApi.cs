@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Mvc;
 using Ochema.Core;
 using Ochema.Core.Assessment;
 using Ochema.Core.Proving;
@@ -18,7 +19,7 @@ internal static class ComputeApi
         app.MapPost("/api/shake", Shake).Accepts<RigDocument>("application/json").Produces<ShakeReport>().ProducesProblem(400);
         app.MapPost("/api/shake/advice", ShakeAdvice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<ShakeChange>>().ProducesProblem(400);
         app.MapPost("/api/shake/isolators", Isolators).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<IsolatorChoice>>().ProducesProblem(400);
-        app.MapPost("/api/tap/read", ReadLog).Accepts<LogRequest>("application/json").Produces<LogReport>().ProducesProblem(400);
+        app.MapPost("/api/tap/read", ReadLog).WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Accepts<LogRequest>("application/json").Produces<LogReport>().ProducesProblem(400);
         app.MapPost("/api/tap/simulate", SimulateTap).Accepts<RigDocument>("application/json").Produces<LogText>().ProducesProblem(400);
         app.MapPost("/api/tap/calibrate", Calibrate).Accepts<CalibrateRequest>("application/json").Produces<Calibration>().ProducesProblem(400);
         app.MapPost("/api/schools", Schools).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<School>>().ProducesProblem(400);
@@ -29,13 +30,13 @@ internal static class ComputeApi
 
     private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => Assessor.Assess(rig, Catalogue.Shipped, advice));
 
-    private static Task<IResult> Advice(HttpRequest request) => Answer(request, rig => Adviser.Best(rig, Catalogue.Shipped));
+    private static Task<IResult> Advice(HttpRequest request) => Answer(request, rig => Adviser.Best(rig, Catalogue.Shipped, request.HttpContext.RequestAborted));
 
     private static Task<IResult> Shake(HttpRequest request) => Answer(request, rig => Shaker.Of(rig, Catalogue.Shipped));
 
-    private static Task<IResult> ShakeAdvice(HttpRequest request) => Answer(request, rig => Core.Sharpness.ShakeAdvice.Of(rig, Catalogue.Shipped));
+    private static Task<IResult> ShakeAdvice(HttpRequest request) => Answer(request, rig => Core.Sharpness.ShakeAdvice.Of(rig, Catalogue.Shipped, request.HttpContext.RequestAborted));
 
-    private static Task<IResult> Isolators(HttpRequest request) => Answer(request, rig => IsolatorSearch.Of(rig, Catalogue.Shipped));
+    private static Task<IResult> Isolators(HttpRequest request) => Answer(request, rig => IsolatorSearch.Of(rig, Catalogue.Shipped, request.HttpContext.RequestAborted));
 
     private static Task<IResult> ReadLog(HttpRequest request) => Problems.Reading(request, body =>
     {
@@ -53,7 +54,7 @@ internal static class ComputeApi
         return Task.FromResult(Results.Text(StrictJson.Write(TapTest.Calibrate(ask.Document, Catalogue.Shipped, ask.Frequency, ask.Damping, day, ask.Axis)), "application/json"));
     });
 
-    private static Task<IResult> Schools(HttpRequest request) => Answer(request, rig => Core.Assessment.Schools.Of(rig, Catalogue.Shipped));
+    private static Task<IResult> Schools(HttpRequest request) => Answer(request, rig => Core.Assessment.Schools.Of(rig, Catalogue.Shipped, request.HttpContext.RequestAborted));
 
     private static Task<IResult> Model(HttpRequest request, bool strapsAlone = false) => Answer(request, rig => RigModelDocument.Of(rig, Catalogue.Shipped, strapsAlone));
 
@@ -61,7 +62,7 @@ internal static class ComputeApi
     {
         var ask = StrictJson.Read<AlternativesRequest>(body);
         RigReader.Check(ask.Document, Catalogue.Shipped);
-        return Task.FromResult(Results.Text(StrictJson.Write(Adviser.Alternatives(ask.Document, ask.Station, Catalogue.Shipped)), "application/json"));
+        return Task.FromResult(Results.Text(StrictJson.Write(Adviser.Alternatives(ask.Document, ask.Station, Catalogue.Shipped, request.HttpContext.RequestAborted)), "application/json"));
     });
 
     private static Task<IResult> Inverse(HttpRequest request) => Problems.Reading(request, body =>
@@ -70,7 +71,7 @@ internal static class ComputeApi
         RigReader.Check(ask.Document, Catalogue.Shipped);
         if (ask.AtMost is not (>= 0.2 and <= 1))
             throw new DocumentException("atMost", "is not between 0.2 and 1");
-        return Task.FromResult(Results.Text(StrictJson.Write(Core.Assessment.Inverse.Of(ask.Document, Catalogue.Shipped, ask.AtMost)), "application/json"));
+        return Task.FromResult(Results.Text(StrictJson.Write(Core.Assessment.Inverse.Of(ask.Document, Catalogue.Shipped, ask.AtMost, request.HttpContext.RequestAborted)), "application/json"));
     });
 
     private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, T> compute) => Problems.Reading(request, body =>

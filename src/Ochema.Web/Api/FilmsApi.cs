@@ -16,13 +16,14 @@ internal static class FilmsApi
         app.MapPost("/api/films/demo", OpenDemo).Produces<FilmSummary>();
     }
 
-    private static async Task<IResult> List(OchemaContext db, AssessmentCache cache)
+    private static async Task<IResult> List(OchemaContext db)
     {
         var films = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).OrderBy(f => f.CreatedAt).ThenBy(f => f.Id).Take(MostFilms).ToListAsync();
-        return Results.Json(films.Select(f => Summary(f, cache)).ToList());
+        await Judgements.FillAsync(db, [.. films.SelectMany(f => f.Rigs)]);
+        return Results.Json(films.Select(Summary).ToList());
     }
 
-    private static Task<IResult> Create(HttpRequest request, OchemaContext db, AssessmentCache cache, TimeProvider clock) => Problems.Reading(request, async body =>
+    private static Task<IResult> Create(HttpRequest request, OchemaContext db, TimeProvider clock) => Problems.Reading(request, async body =>
     {
         var name = StrictJson.Read<NewFilm>(body).Name.Trim();
         if (name.Length is 0 or > 120)
@@ -32,25 +33,26 @@ internal static class FilmsApi
         var film = new FilmRecord { Id = Guid.NewGuid().ToString("N"), Name = name, CreatedAt = clock.GetUtcNow().UtcDateTime };
         db.Films.Add(film);
         await db.SaveChangesAsync();
-        return Results.Json(Summary(film, cache), statusCode: 201);
+        return Results.Json(Summary(film), statusCode: 201);
     });
 
-    private static async Task<IResult> OpenDemo(OchemaContext db, AssessmentCache cache, TimeProvider clock)
+    private static async Task<IResult> OpenDemo(OchemaContext db, TimeProvider clock)
     {
         DemoFilm.Seed(db, clock.GetUtcNow().UtcDateTime);
         var film = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).SingleAsync(f => f.Id == DemoFilm.Id);
-        return Results.Json(Summary(film, cache));
+        await Judgements.FillAsync(db, film.Rigs);
+        return Results.Json(Summary(film));
     }
 
     /// <summary>The film with its rigs; one that cannot be read stands apart and takes nothing else down.</summary>
-    private static FilmSummary Summary(FilmRecord film, AssessmentCache cache)
+    private static KeptFilm Summary(FilmRecord film)
     {
-        var (rigs, unreadable) = (new List<RigSummary>(), new List<UnreadableRig>());
+        var (rigs, unreadable) = (new List<KeptRig>(), new List<UnreadableRig>());
         foreach (var rig in film.Rigs.OrderBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? 0 : 1)
             .ThenBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? r.Id : "").ThenBy(r => r.UpdatedAt))
             try
             {
-                rigs.Add(RigsApi.Summary(rig, cache));
+                rigs.Add(RigsApi.Summary(rig));
             }
             catch (DocumentException e)
             {

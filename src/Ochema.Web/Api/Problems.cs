@@ -1,6 +1,7 @@
 using System.Text;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.Data.Sqlite;
+using Microsoft.Net.Http.Headers;
 using Ochema.Core;
 using Ochema.Data;
 
@@ -14,11 +15,15 @@ internal static class Problems
 
     public static IResult NotFound(string detail) => Of(404, "Not found", detail);
 
+    public static IResult NotJson() => Of(415, "Not JSON", "This takes JSON in UTF-8: send it with Content-Type: application/json.");
+
     public static IResult BadDocument(DocumentException e) => Of(400, "The document cannot be read", e.Reason, e.Path);
 
     /// <summary>Reads the request's body and computes; what cannot be read is a 400 with its path. Whatever can be read is judged.</summary>
     public static async Task<IResult> Reading(HttpRequest request, Func<string, Task<IResult>> use)
     {
+        if (request.ContentType is { Length: > 0 } type && !Json(type))
+            return NotJson();
         try
         {
             using var memory = new MemoryStream();
@@ -39,6 +44,10 @@ internal static class Problems
             return Of(e.StatusCode, "The request cannot be read", e.Message);
         }
     }
+
+    private static bool Json(string type) => MediaTypeHeaderValue.TryParse(type, out var media)
+        && (media.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase) || media.Suffix.Equals("json", StringComparison.OrdinalIgnoreCase))
+        && (!media.Charset.HasValue || media.Charset.Value.Trim('"').Equals("utf-8", StringComparison.OrdinalIgnoreCase));
 
     /// <summary>The file of the films does not take it: 507 for a full disk, 503 for what may pass. Whoever asked still has it, and asks again.</summary>
     private static IResult NotStored(SqliteException e) => e.SqliteErrorCode == 19

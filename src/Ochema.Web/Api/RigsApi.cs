@@ -1,7 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Net.Http.Headers;
 using Ochema.Core;
-using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Data;
@@ -26,16 +25,9 @@ internal static class RigsApi
         app.MapGet("/api/rigs/{id}/file", Export).Produces<RigDocument>(contentType: "application/json").ProducesProblem(404);
     }
 
-    /// <summary>A rig's card.</summary>
-    public static RigSummary Summary(RigRecord r, AssessmentCache cache)
-    {
-        var (rig, report) = cache.Of(r.Document);
-        var next = report.Verdict.Word == Verdict.LetsGo ? "Change it: it lets go at its design speed"
-            : report.Findings.Any(f => f.Text.Contains("retentions", StringComparison.Ordinal)) ? "Add a retention"
-            : report.Sharpness.Word == Core.Sharpness.Sharp.Unusable ? "See Shake: the picture is unusable at this speed"
-            : "Prove it before the run";
-        return new RigSummary(r.Id, r.FilmId, r.Name, r.Version, r.UpdatedAt, rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Picture, report.Sharpness, report.Mass, report.Cost, report.Figure, next);
-    }
+    /// <summary>A rig in a list.</summary>
+    /// <exception cref="DocumentException">Its document cannot be read.</exception>
+    public static KeptRig Summary(RigRecord r) => new(r.Id, r.FilmId, r.Name, r.Version, r.UpdatedAt, Judgements.Card(r));
 
     /// <summary>The stored rig with its ETag.</summary>
     public static IResult Stored(HttpContext context, RigRecord r, string filmName, int status = 200)
@@ -55,25 +47,27 @@ internal static class RigsApi
 
     private static IResult Missing(string id) => Problems.NotFound($"There is no rig '{id}'.");
 
-    private static async Task<IResult> List(OchemaContext db, AssessmentCache cache)
+    private static async Task<IResult> List(OchemaContext db)
     {
-        var rigs = new List<RigSummary>();
-        foreach (var rig in await db.Rigs.AsNoTracking().Where(r => r.DeletedAt == null).OrderBy(r => r.Id).Take(MostRigs).ToListAsync())
+        var rigs = await db.Rigs.AsNoTracking().Where(r => r.DeletedAt == null).OrderBy(r => r.Id).Take(MostRigs).ToListAsync();
+        await Judgements.FillAsync(db, rigs);
+        var list = new List<KeptRig>();
+        foreach (var rig in rigs)
             try
             {
-                rigs.Add(Summary(rig, cache));
+                list.Add(Summary(rig));
             }
             catch (DocumentException)
             {
                 // Told with its film; here are those that can be drawn.
             }
-        return Results.Json(rigs);
+        return Results.Json(list);
     }
 
     private static Task<IResult> Create(HttpRequest request, OchemaContext db, TimeProvider clock) => Problems.Reading(request, async body =>
     {
         var create = StrictJson.Read<NewRig>(body);
-        Checked(create.Document, "document.");
+        var judged = Checked(create.Document, "document.");
         if (await db.Rigs.CountAsync() >= MostRigs)
             return Problems.Of(409, "Full", $"There are {MostRigs} rigs already.");
         var now = clock.GetUtcNow().UtcDateTime;
@@ -83,7 +77,7 @@ internal static class RigsApi
             throw new DocumentException("filmId", $"there is no film '{filmId}'");
         if (film is null)
             db.Films.Add(film = new FilmRecord { Id = OwnFilm, Name = "My rigs", CreatedAt = now });
-        var rig = RigStore.New(Guid.NewGuid().ToString("N"), film.Id, create.Document, now);
+        var rig = RigStore.New(Guid.NewGuid().ToString("N"), film.Id, create.Document, now, judged);
         db.Rigs.Add(rig);
         await db.SaveChangesAsync();
         request.HttpContext.Response.Headers.Location = $"/api/rigs/{rig.Id}";
@@ -100,17 +94,17 @@ internal static class RigsApi
         if (Unmatched(request, rig) is { } unmatched)
             return unmatched;
         var document = RigReader.Read(body, Catalogue.Shipped);
-        Checked(document, "");
-        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime) ? Stored(request.HttpContext, rig, rig.Film!.Name) : Changed();
+        var judged = Checked(document, "");
+        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime, judged) ? Stored(request.HttpContext, rig, rig.Film!.Name) : Changed();
     });
 
     /// <summary>Validates, and computes once: what is stored can always be judged again.</summary>
-    private static void Checked(RigDocument document, string prefix)
+    private static Judgement Checked(RigDocument document, string prefix)
     {
         try
         {
             RigReader.Check(document, Catalogue.Shipped);
-            Assessor.Assess(document, Catalogue.Shipped, advice: false);
+            return Judgements.Of(document);
         }
         catch (DocumentException e)
         {
@@ -146,7 +140,8 @@ internal static class RigsApi
             return Missing(id);
         var document = RigReader.Read(rig.Document, Catalogue.Shipped);
         var name = $"{document.Name}, copy";
-        var copy = RigStore.New(Guid.NewGuid().ToString("N"), rig.FilmId, document with { Name = name.Length > 120 ? document.Name : name }, clock.GetUtcNow().UtcDateTime);
+        document = document with { Name = name.Length > 120 ? document.Name : name };
+        var copy = RigStore.New(Guid.NewGuid().ToString("N"), rig.FilmId, document, clock.GetUtcNow().UtcDateTime, Judgements.Of(document));
         db.Rigs.Add(copy);
         await db.SaveChangesAsync();
         return Stored(context, copy, rig.Film!.Name, 201);

@@ -1,3 +1,5 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
 using Ochema.Core.Assessment;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
@@ -13,16 +15,42 @@ public sealed record UnreadableRig(string Id, string Name, int Version, DateTime
 /// <summary>A rig in the bin.</summary>
 public sealed record BinnedRig(string Id, string Name, string FilmName, int Version, DateTime DeletedAt);
 
-/// <summary>A rig in lists: enough to draw its card.</summary>
-public sealed record RigSummary(
-    string Id, string FilmId, string Name, int Version, DateTime UpdatedAt, string Host, string Site, double Speed, VerdictReport Verdict,
-    PictureReport Picture, Core.Sharpness.PictureWords Sharpness, double Mass, double Cost, FigureReport Figure, string NextThing);
+/// <summary>A rig in lists.</summary>
+/// <param name="Card">Null while it is being worked out: ask again.</param>
+public sealed record RigSummary(string Id, string FilmId, string Name, int Version, DateTime UpdatedAt, RigCard? Card);
+
+/// <summary>A <see cref="FilmSummary"/> as it is sent: its rigs' cards go out as they are kept.</summary>
+internal sealed record KeptFilm(string Id, string Name, bool Demo, IReadOnlyList<KeptRig> Rigs, IReadOnlyList<UnreadableRig> Unreadable);
+
+/// <summary>A <see cref="RigSummary"/> as it is sent: the card's JSON goes out as it is kept.</summary>
+internal sealed record KeptRig(
+    string Id, string FilmId, string Name, int Version, DateTime UpdatedAt, [property: JsonConverter(typeof(KeptJson))] string? Card);
+
+/// <summary>Writes text that is JSON already.</summary>
+internal sealed class KeptJson : JsonConverter<string>
+{
+    public override string Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => throw new NotSupportedException();
+
+    public override void Write(Utf8JsonWriter writer, string value, JsonSerializerOptions options) => writer.WriteRawValue(value, skipInputValidation: true);
+}
+
+/// <summary>What a list shows of a rig: enough to draw it.</summary>
+/// <param name="Speed">Design speed, m/s.</param>
+/// <param name="Mass">kg.</param>
+/// <param name="NextThing">What to do next, in words.</param>
+public sealed record RigCard(string Host, string Site, double Speed, VerdictReport Verdict, Core.Sharpness.PictureWords Sharpness, double Mass, double Cost,
+    FigureReport Figure, string NextThing);
 
 /// <summary>A stored rig.</summary>
 public sealed record StoredRig(string Id, string FilmId, string FilmName, string Name, int Version, DateTime UpdatedAt, RigDocument Document);
 
 /// <summary>A saved state; without a verdict when its document cannot be read any more.</summary>
-public sealed record VersionSummary(int Number, string? Name, DateTime SavedAt, Verdict? Verdict, double? LimitSpeed, double? Mass);
+/// <param name="Judged">False while the verdict is being worked out: ask again.</param>
+/// <param name="LimitSpeed">m/s.</param>
+/// <param name="Mass">kg.</param>
+/// <param name="Changed">What changed since the version listed before it, in words.</param>
+public sealed record VersionSummary(
+    int Number, string? Name, DateTime SavedAt, bool Judged, Verdict? Verdict, double? LimitSpeed, double? Mass, IReadOnlyList<string> Changed);
 
 /// <summary>A new film.</summary>
 public sealed record NewFilm(string Name);

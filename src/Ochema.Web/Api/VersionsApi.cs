@@ -1,5 +1,7 @@
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using Ochema.Core;
+using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Data;
@@ -20,24 +22,26 @@ internal static class VersionsApi
             .ProducesProblem(404).ProducesProblem(409).ProducesProblem(412).ProducesProblem(428);
     }
 
-    private static async Task<IResult> List(string id, OchemaContext db, AssessmentCache cache)
+    private static async Task<IResult> List(string id, OchemaContext db)
     {
         if (await RigsApi.FindAsync(db, id) is null)
             return Problems.NotFound($"There is no rig '{id}'.");
         var named = await db.Versions.AsNoTracking().Where(v => v.RigId == id && v.Name != null).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
         var newest = await db.Versions.AsNoTracking().Where(v => v.RigId == id).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
-        return Results.Json(newest.UnionBy(named, v => v.Number).OrderByDescending(v => v.Number).Select(v =>
-        {
-            try
-            {
-                var report = cache.Of(v.Document).Report;
-                return new VersionSummary(v.Number, v.Name, v.SavedAt, report.Verdict.Word, report.Verdict.LimitSpeed, report.Mass);
-            }
-            catch (DocumentException)
-            {
-                return new VersionSummary(v.Number, v.Name, v.SavedAt, null, null, null);
-            }
-        }).ToList());
+        var versions = newest.UnionBy(named, v => v.Number).OrderByDescending(v => v.Number).ToList();
+        await Judgements.FillAsync(db, versions);
+        return Results.Json(versions.Select((v, i) => Summary(v, i + 1 < versions.Count ? versions[i + 1] : null)).ToList());
+    }
+
+    /// <summary>A version with what changed since the one listed before it.</summary>
+    private static VersionSummary Summary(VersionRecord v, VersionRecord? before)
+    {
+        if (!Judgements.Counts(v))
+            return new(v.Number, v.Name, v.SavedAt, false, null, null, null, []);
+        if (v.Word is null)
+            return new(v.Number, v.Name, v.SavedAt, true, null, null, null, []);
+        return new(v.Number, v.Name, v.SavedAt, true, JsonSerializer.Deserialize<Verdict>($"\"{v.Word}\"", StrictJson.Options), v.LimitSpeed, v.Mass,
+            before?.Word is null ? [] : DocumentChanges.Of(StrictJson.Read<RigDocument>(before.Document), StrictJson.Read<RigDocument>(v.Document), Catalogue.Shipped));
     }
 
     private static Task<VersionRecord?> FindAsync(OchemaContext db, string id, int number) => db.Versions.SingleOrDefaultAsync(v => v.RigId == id && v.Number == number);
@@ -65,7 +69,8 @@ internal static class VersionsApi
             return Missing(id, number);
         if (RigsApi.Unmatched(context.Request, rig) is { } unmatched)
             return unmatched;
-        return await RigStore.SaveAsync(db, rig, RigReader.Read(v.Document, Catalogue.Shipped), clock.GetUtcNow().UtcDateTime)
+        var document = RigReader.Read(v.Document, Catalogue.Shipped);
+        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime, Judgements.Of(document))
             ? RigsApi.Stored(context, rig, rig.Film!.Name)
             : Problems.Of(412, "Changed elsewhere", "This rig was saved somewhere else in between.");
     }

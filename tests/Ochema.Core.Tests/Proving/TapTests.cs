@@ -92,8 +92,8 @@ public class TapTests
     }
 
     [Theory]
-    [InlineData("", "lines")]
-    [InlineData("a,b,c,d\n", "lines")]
+    [InlineData("", "four numbers")]
+    [InlineData("a,b,c,d\n", "four numbers")]
     [InlineData("WORDS", "four numbers")]
     [InlineData("BACK", "goes back in time")]
     [InlineData("HOLE", "line 40")]

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { capital, fill, words } from '../parts/quantity';
-  import { verdictRest } from '../parts/verdict';
+  import { capital, fill } from '../parts/quantity';
+  import { verdictRest, verdictWord } from '../parts/verdict';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
@@ -8,13 +8,8 @@
   let shown = $derived(session.shown!);
   let intact = $derived(shown.kind === 'intact');
   let word = $derived(intact ? report.verdict.word : shown.verdict);
-  let rest = $derived(
-    verdictRest(
-      intact ? report.verdict : { word, limitSpeed: shown.limitSpeed, why: 'loads' },
-      session.doc.run.speed,
-      session.doc.host,
-    ),
-  );
+  let verdict = $derived(intact ? report.verdict : { word, limitSpeed: shown.limitSpeed, why: 'loads' as const });
+  let rest = $derived(verdictRest(verdict, session.doc.run.speed, session.doc.host));
 </script>
 
 <div
@@ -29,7 +24,7 @@
     <p class="mt-0.5 max-w-104 text-sm leading-snug">What stands beside is of the rig before your last change.</p>
   {:else}
     <p class="text-3xl leading-tight font-bold tracking-tight">
-      <span class="word-{word}">{capital(words[word])}</span>{rest}
+      <span class="word-{word}">{capital(verdictWord(verdict))}</span>{rest}
     </p>
     <p class="mt-0.5 max-w-104 text-sm leading-snug">
       {#if intact}

@@ -1,16 +1,23 @@
 <script lang="ts">
-  import { api, ApiError, ask, type Schemas } from '../api/client';
-  import { quantity, words } from '../parts/quantity';
+  import { onDestroy } from 'svelte';
+  import { api, ApiError, ask } from '../api/client';
+  import { moment } from '../parts/dates';
+  import VersionRow from './VersionRow.svelte';
+  import { fold, type Version } from './versions';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
-  let versions = $state.raw<Schemas['VersionSummary'][] | null>(null);
+  let versions = $state.raw<Version[] | null>(null);
+  let again: ReturnType<typeof setTimeout> | undefined;
+  onDestroy(() => clearTimeout(again));
   let problem = $state('');
 
   async function load() {
     try {
       versions = await ask(api.GET('/api/rigs/{id}/versions', { params: { path: { id: session.id } } }));
       problem = '';
+      clearTimeout(again);
+      if (versions.some((v) => !v.judged)) again = setTimeout(load, 200);
     } catch (e) {
       problem = e instanceof ApiError ? e.message : 'The versions could not be read.';
     }
@@ -38,42 +45,37 @@
 
 <h2 class="text-lg">Versions</h2>
 <p class="text-quiet mt-0.5 text-sm">
-  Every save is one. Name those you want to find again; going back makes a new version.
+  Every save is one, with what changed in it. Name those you want to find again; going back makes a new version.
 </p>
 {#if problem}<p class="text-lets-go text-sm" role="alert">{problem}</p>{/if}
 {#if !versions}
   <p class="text-quiet mt-2 text-sm" aria-busy="true">Reading …</p>
 {:else}
   <ul class="mt-2">
-    {#each versions as v (v.number)}
-      <li class="border-rule border-b border-dotted py-1.5">
-        <div class="flex items-center justify-between gap-2">
-          <span>
-            <b>v{v.number}</b>
-            <span class="text-quiet text-xs">{new Date(v.savedAt + 'Z').toLocaleString()}</span>
-          </span>
-          {#if v.verdict}
-            <span class="word-{v.verdict} text-sm font-semibold">
-              {words[v.verdict]}{v.limitSpeed == null ? '' : ` · ${quantity(v.limitSpeed, 'speed')}`}
-            </span>
-          {:else}<span class="text-quiet text-sm">cannot be read</span>{/if}
-        </div>
-        <div class="mt-1 flex gap-1">
-          <input
-            class="input border-rule bg-base-100 h-7 min-w-0 flex-1 px-2 text-sm"
-            placeholder="name this version"
-            aria-label="Name of version {v.number}"
-            value={v.name ?? ''}
-            maxlength="120"
-            onchange={(e) => name(v.number, e.currentTarget.value)}
-          />
-          {#if v.number !== session.version}
-            <button class="btn btn-xs border-rule h-7" onclick={() => session.restore(v.number)}>Go back to it</button>
-          {:else}
-            <span class="text-quiet self-center px-1 text-xs">now</span>
-          {/if}
-        </div>
-      </li>
+    {#each fold(versions) as line (line)}
+      {#if 'version' in line}
+        {@render row(line.version)}
+      {:else}
+        <li class="border-rule border-b border-dotted">
+          <details>
+            <summary class="text-quiet hover:text-base-content cursor-pointer py-1.5 text-sm">
+              {line.folded.length} unnamed versions, back to {moment(line.folded.at(-1)!.savedAt)}
+            </summary>
+            <ul class="border-rule ml-1 border-l-2 pl-2">
+              {#each line.folded as v (v.number)}{@render row(v)}{/each}
+            </ul>
+          </details>
+        </li>
+      {/if}
     {/each}
   </ul>
 {/if}
+
+{#snippet row(v: Version)}
+  <VersionRow
+    version={v}
+    current={v.number === session.version}
+    onname={(text) => name(v.number, text)}
+    onrestore={() => session.restore(v.number)}
+  />
+{/snippet}

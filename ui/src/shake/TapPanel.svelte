@@ -82,6 +82,7 @@
     choices={[
       { id: 'seconds', label: 'seconds' },
       { id: 'milliseconds', label: 'milliseconds' },
+      { id: 'microseconds', label: 'microseconds' },
       { id: 'nanoseconds', label: 'nanoseconds' },
     ]}
     onchange={(id) => read(origin, text, id as Schemas['LogTime'], log?.accelerationUnit)}

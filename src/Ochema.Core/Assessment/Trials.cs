@@ -1,0 +1,25 @@
+namespace Ochema.Core.Assessment;
+
+/// <summary>Candidates tried side by side, in their order: whoever asked can stop it, and one that fails is left out and takes no other with it.</summary>
+internal static class Trials
+{
+    /// <summary>What came of each candidate that could be tried.</summary>
+    /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
+    public static IReadOnlyList<TResult> Each<TCandidate, TResult>(
+        IEnumerable<TCandidate> candidates, Func<TCandidate, TResult?> attempt, CancellationToken stop)
+        where TResult : class =>
+        [.. candidates.AsParallel().AsOrdered().WithCancellation(stop).Select(c => Attempt(c, attempt)).Where(r => r is not null).Select(r => r!)];
+
+    private static TResult? Attempt<TCandidate, TResult>(TCandidate candidate, Func<TCandidate, TResult?> attempt)
+        where TResult : class
+    {
+        try
+        {
+            return attempt(candidate);
+        }
+        catch (Exception e) when (e is DocumentException or ArithmeticException or InvalidOperationException or ArgumentException or KeyNotFoundException)
+        {
+            return null; // It does not fit this rig: a strap that would have no length, say.
+        }
+    }
+}

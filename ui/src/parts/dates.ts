@@ -1,0 +1,21 @@
+import { settings } from '../state/settings.svelte';
+
+/** A moment of the server (UTC), written as people with the chosen units write it. */
+export function moment(utc: string) {
+  return new Date(utc.endsWith('Z') ? utc : utc + 'Z').toLocaleString(settings.system === 'inch' ? 'en-US' : 'en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: 'numeric',
+    minute: '2-digit',
+  });
+}
+
+/** A day as YYYY-MM-DD, written the same way. */
+export function day(iso: string) {
+  return new Date(iso + 'T00:00:00').toLocaleDateString(settings.system === 'inch' ? 'en-US' : 'en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+  });
+}
