@@ -21,7 +21,7 @@ internal static class Instead
         if (station == "camera")
         {
             foreach (var c in stock.Cameras.Where(c => c.Id != rig.Camera.Body))
-                yield return (c.Id, station, c.Name, rig with { Camera = rig.Camera with { Body = c.Id, Mass = null } });
+                yield return (c.Id, station, c.Name, rig with { Camera = Fitted(rig.Camera with { Body = c.Id, Mass = null, Worth = null }, c, stock) });
             yield break;
         }
         if (station is "braces" or "straps")
@@ -45,6 +45,11 @@ internal static class Instead
         if (LargerHold(rig, stock) is { } larger && station == "base" && rig.Base is HoldPlate)
             yield return ("larger-hold", station, "The next larger hold under the plate", larger);
     }
+
+    /// <summary>The camera with its lens, or with the first that goes on this body.</summary>
+    private static CameraChoice Fitted(CameraChoice camera, CameraRow body, Catalogue stock) =>
+        MeasureReader.Fit(stock.Find<LensRow>("lenses", camera.Lens), body) ? camera
+            : camera with { Lens = stock.Lenses.First(l => MeasureReader.Fit(l, body)).Id, FocalLength = null };
 
     /// <summary>A row by its own name where that says what it is, else behind the kind's: a cradle of a metal, a riser of a tube.</summary>
     private static string Named(string label, Type kind, string row)
@@ -167,9 +172,9 @@ internal static class Instead
         switch (kind)
         {
             case SingleCup s:
-                return stock.Cups.Select(c => (c.Id, "One " + Words.Inside(c.Name), (Kind)(s with { Cup = s.Cup with { Stock = c.Id } })));
+                return stock.Cups.Select(c => (c.Id, "One " + Words.Inside(c.Name), (Kind)(s with { Cup = s.Cup.Of(c) })));
             case SingleMagnet s:
-                return stock.Magnets.Select(m => (m.Id, "One " + Words.Inside(m.Name), (Kind)(s with { Magnet = s.Magnet with { Stock = m.Id } })));
+                return stock.Magnets.Select(m => (m.Id, "One " + Words.Inside(m.Name), (Kind)(s with { Magnet = s.Magnet.Of(m) })));
             case HoldPlate p:
                 return [("cups", "Plate on four pumped cups 115 mm", p with { Hold = new Cup(), Count = 4 }), ("magnets", "Plate on four pot magnets 90 mm", p with { Hold = new Magnet(), Count = 4 }),
                     ("six-cups", "Plate on six pumped cups 115 mm", p with { Hold = new Cup(), Count = 6, Length = Math.Max(p.Length, 0.4) })];

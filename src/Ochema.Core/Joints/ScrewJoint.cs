@@ -78,7 +78,7 @@ public sealed record JointChoice
     [Measure("Tightened with", Dimension.Torque, 0.1, 150, HowTo = "torque wrench, or scale × spanner length; leave empty for the usual", Measured = true)]
     public double? Torque { get; init; }
 
-    [Option("… by", HowTo = "when you do not know the torque: fingers 0.8, a knob 2.5, a short spanner 12, a drill 30 N·m")]
+    [Option("… by", HowTo = "when you do not know the torque: fingers {torque:0.8}, a knob {torque:2.5}, a short spanner {torque:12}, a drill {torque:30}")]
     public TightenedBy? By { get; init; }
 
     [Option("Against turning loose")]

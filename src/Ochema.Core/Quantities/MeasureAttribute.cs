@@ -25,6 +25,15 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
 
     /// <summary>True when leaving it empty means "use the catalogue value".</summary>
     public bool Measured { get; init; }
+
+    /// <summary>What it was measured of (fields beside it, comma-separated; <c>site</c> is the place): with another of that it does not count any more.</summary>
+    public string Of { get; init; } = "";
+
+    /// <summary>Smaller values, SI, are asked about before they are taken.</summary>
+    public double UsualFrom { get; init; } = double.NegativeInfinity;
+
+    /// <summary>Larger values, SI, are asked about before they are taken.</summary>
+    public double UsualTo { get; init; } = double.PositiveInfinity;
 }
 
 /// <summary>A choice of a catalogue row.</summary>
@@ -37,6 +46,9 @@ public sealed class StockChoiceAttribute(string label, string list) : Attribute
     public string List { get; } = list;
 
     public string HowTo { get; init; } = "";
+
+    /// <summary>The field beside it whose row it has to fit, as a lens its body; empty for none.</summary>
+    public string Beside { get; init; } = "";
 
     /// <summary>Only rows whose <c>type</c> or <c>shape</c> is one of these (comma-separated).</summary>
     public string Only { get; init; } = "";

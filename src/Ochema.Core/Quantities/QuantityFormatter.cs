@@ -12,7 +12,7 @@ public static class QuantityFormatter
             return Drills.Name(si, system);
         var d = Units.For(dimension, system);
         var v = si / d.Factor - d.Offset;
-        var text = Math.Abs(v) < d.SmallBelow ? Trimmed(v, d.SmallDigits) : d.Fraction && fractions ? Sixteenths(v) : Decimal(v, d.Digits);
+        var text = Math.Abs(v) < d.SmallBelow ? Small(v, d.SmallDigits, system) : d.Fraction && fractions ? Sixteenths(v) : Decimal(v, d.Digits);
         return d.Symbol.Length == 0 ? text : $"{text} {d.Symbol}";
     }
 
@@ -28,15 +28,28 @@ public static class QuantityFormatter
         return sign + (part == 0 ? whole.ToString(CultureInfo.InvariantCulture) : whole == 0 ? $"{part}/{den}" : $"{whole} {part}/{den}");
     }
 
-    private static string Trimmed(double v, int digits)
+    /// <summary>Fine sizes: inches keep their thousandths (0.75 mm is 0.030 in), millimetres only what says something.</summary>
+    private static string Small(double v, int digits, UnitSystem system)
     {
         var t = Decimal(v, digits);
-        return t.Contains('.') ? t.TrimEnd('0').TrimEnd('.') : t;
+        return system == UnitSystem.Inch && v != 0 ? t : t.Contains('.') ? t.TrimEnd('0').TrimEnd('.') : t;
+    }
+
+    /// <summary>From five digits on they stand in threes.</summary>
+    private static string Grouped(string digits)
+    {
+        var whole = digits.TrimStart('−').IndexOf('.') is >= 0 and var dot ? dot : digits.TrimStart('−').Length;
+        if (whole < 5)
+            return digits;
+        var at = digits.Length - digits.TrimStart('−').Length + whole;
+        for (var i = at - 3; i > 0 && char.IsAsciiDigit(digits[i - 1]); i -= 3)
+            digits = digits.Insert(i, "\u202f");
+        return digits;
     }
 
     private static string Decimal(double v, int digits)
     {
         var r = Math.Round(v, digits, MidpointRounding.AwayFromZero);
-        return r.ToString("F" + digits, CultureInfo.InvariantCulture).Replace('-', '−');
+        return Grouped(r.ToString("F" + digits, CultureInfo.InvariantCulture).Replace('-', '−'));
     }
 }

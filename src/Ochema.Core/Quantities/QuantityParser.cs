@@ -10,7 +10,7 @@ namespace Ochema.Core.Quantities;
 /// <param name="Suggestions">Readings that would be in range, as text to take over.</param>
 public sealed record ParsedQuantity(double? Value, string? Error = null, string? Question = null, IReadOnlyList<string>? Suggestions = null);
 
-/// <summary>Reads what people type: <c>11 in</c>, <c>1 1/2"</c>, <c>3/8</c>, <c>5'6"</c>, <c>60 mph</c>, <c>2 lb 4 oz</c>, decimal comma.</summary>
+/// <summary>Reads what people type: <c>1 200 mm</c>, <c>1/50</c> (an exposure), <c>11 in</c>, <c>1 1/2"</c>, <c>3/8</c>, <c>5'6"</c>, <c>60 mph</c>, <c>2 lb 4 oz</c>, decimal comma.</summary>
 public static partial class QuantityParser
 {
     private const int LongestText = 60;
@@ -18,7 +18,7 @@ public static partial class QuantityParser
     /// <summary>Reads a text. A bare number is in the unit the field shows.</summary>
     public static ParsedQuantity Parse(string text, Dimension dimension, UnitSystem system)
     {
-        var t = (text ?? "").Trim().Replace('\u00a0', ' ').Replace("½", " 1/2").Replace("¼", " 1/4").Replace("¾", " 3/4").Trim();
+        var t = (text ?? "").Trim().Replace('\u00a0', ' ').Replace('\u202f', ' ').Replace('\u2009', ' ').Replace("½", " 1/2").Replace("¼", " 1/4").Replace("¾", " 3/4").Trim();
         if (t.Length == 0)
             return new(null, "Nothing was typed.");
         if (t.Length > LongestText)
@@ -57,8 +57,9 @@ public static partial class QuantityParser
                 }
                 else
                 {
+                    // 1/50 is an exposure in seconds, whatever the field shows.
                     var d = Units.For(dimension, system);
-                    unit = new Unit(d.Symbol, dimension, d.Factor, d.Offset);
+                    unit = dimension == Dimension.Time && n.Groups["den"].Success ? Units.Find("s", dimension)! : new Unit(d.Symbol, dimension, d.Factor, d.Offset);
                 }
             }
             else if ((unit = Units.Find(name, dimension)) is null)
@@ -79,19 +80,30 @@ public static partial class QuantityParser
     }
 
     /// <summary>
-    /// Reads a text for a field with a range. A value outside is not refused but asked about, with readings that would fit
-    /// (a forgotten fraction, a slipped decimal point, the other unit).
+    /// Reads a text for a field. Past a real limit the limit is said; a value that is possible but unusual is asked about and may be kept. Both come
+    /// with readings that would be usual (a forgotten fraction, a slipped decimal point, the other unit).
     /// </summary>
-    public static ParsedQuantity ParseField(string text, Dimension dimension, UnitSystem system, double minimum, double maximum)
+    /// <param name="minimum">Smallest value accepted, SI.</param>
+    /// <param name="maximum">Largest value accepted, SI.</param>
+    /// <param name="usualFrom">Smaller ones are asked about, SI.</param>
+    /// <param name="usualTo">Larger ones are asked about, SI.</param>
+    public static ParsedQuantity ParseField(string text, Dimension dimension, UnitSystem system, double minimum, double maximum,
+        double usualFrom = double.NegativeInfinity, double usualTo = double.PositiveInfinity)
     {
         var p = Parse(text, dimension, system);
-        if (p.Value is not { } v || (v >= minimum * (1 - 1e-9) - 1e-12 && v <= maximum * (1 + 1e-9) + 1e-12))
+        if (p.Value is not { } v)
             return p;
-        var said = QuantityFormatter.Format(v, dimension, system);
-        var range = $"{QuantityFormatter.Format(minimum, dimension, system)} to {QuantityFormatter.Format(maximum, dimension, system)}";
+        var (low, high) = (Math.Max(minimum, usualFrom), Math.Min(maximum, usualTo));
+        static bool Within(double v, double low, double high) => v >= low * (1 - 1e-9 * Math.Sign(low)) - 1e-12 && v <= high * (1 + 1e-9 * Math.Sign(high)) + 1e-12;
+        if (Within(v, low, high))
+            return p;
+        string Said(double si) => QuantityFormatter.Format(si, dimension, system);
         var suggestions = Readings(text.Trim(), dimension, system)
-            .Where(s => Parse(s, dimension, system).Value is { } r && r >= minimum && r <= maximum).Distinct().Take(3).ToList();
-        return new(v, null, $"{said} can hardly be meant here (usual: {range}).{(suggestions.Count > 0 ? " Did you mean " + string.Join(" or ", suggestions) + "?" : "")}", suggestions);
+            .Where(s => Parse(s, dimension, system).Value is { } r && r >= low && r <= high).Distinct().Take(3).ToList();
+        var perhaps = suggestions.Count > 0 ? " Did you mean " + string.Join(" or ", suggestions) + "?" : "";
+        return Within(v, minimum, maximum)
+            ? new(v, null, $"{Said(v)}, really? Usual are {Said(low)} to {Said(high)}.{perhaps}", suggestions)
+            : new(null, $"{Said(v)} cannot be here: it goes from {Said(minimum)} to {Said(maximum)}.{perhaps}", null, suggestions);
     }
 
     private static IEnumerable<string> Readings(string text, Dimension dimension, UnitSystem system)
@@ -126,7 +138,7 @@ public static partial class QuantityParser
             }
             return whole + double.Parse(m.Groups["num"].Value, CultureInfo.InvariantCulture) / den;
         }
-        var t = m.Groups["plain"].Value;
+        var t = m.Groups["plain"].Success ? m.Groups["plain"].Value : SpacePattern().Replace(m.Groups["grouped"].Value, "");
         var (comma, dot) = (t.Contains(','), t.Contains('.'));
         if (comma && dot)
             t = t.LastIndexOf(',') > t.LastIndexOf('.') ? t.Replace(".", "").Replace(',', '.') : t.Replace(",", "");
@@ -151,7 +163,10 @@ public static partial class QuantityParser
 
     private static string Words(Dimension d) => MeasureWordPattern().Replace(d.ToString(), " $1").Trim().ToLowerInvariant();
 
-    [GeneratedRegex(@"^(?:(?:(?<whole>\d{1,6})(?:\s+|\s*-\s*))?(?<num>\d{1,6})\s*/\s*(?<den>\d{1,6})|(?<plain>(?:\d[\d.,]*|[.,]\d+)(?:[eE][+-]?\d{1,3})?))")]
+    [GeneratedRegex(@"\s")]
+    private static partial Regex SpacePattern();
+
+    [GeneratedRegex(@"^(?:(?<grouped>\d{1,3}(?:\s\d{3})+(?:[.,]\d+)?)(?!\s*/)(?!\d)|(?:(?<whole>\d{1,6})(?:\s+|\s*-\s*))?(?<num>\d{1,6})\s*/\s*(?<den>\d{1,6})|(?<plain>(?:\d[\d.,]*|[.,]\d+)(?:[eE][+-]?\d{1,3})?))")]
     private static partial Regex NumberPattern();
 
     [GeneratedRegex(@"^(?:''|[^\d\s.,]+[23]?(?:\s(?:lb|ft|m)\b)?)?")]

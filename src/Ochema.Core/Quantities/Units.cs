@@ -49,9 +49,11 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
 
 /// <summary>
 /// How a dimension is shown in a system: unit, decimals, and whether sixteenths may be used instead. Numbers smaller than
-/// <paramref name="SmallBelow"/> (in the unit) get up to <paramref name="SmallDigits"/> decimals.
+/// <paramref name="SmallBelow"/> (in the unit) get up to <paramref name="SmallDigits"/> decimals, in inches always all of them.
 /// </summary>
-public sealed record DisplayUnit(Dimension Dimension, UnitSystem System, string Symbol, double Factor, double Offset, int Digits, bool Fraction, double SmallBelow, int SmallDigits);
+/// <param name="Step">What an arrow key adds, in the unit; a tenth of it to small numbers.</param>
+public sealed record DisplayUnit(
+    Dimension Dimension, UnitSystem System, string Symbol, double Factor, double Offset, int Digits, bool Fraction, double SmallBelow, int SmallDigits, double Step);
 
 /// <summary>All units. Factors are exact definitions (NIST SP 811, appendix B) unless noted.</summary>
 public static class Units
@@ -76,6 +78,7 @@ public static class Units
         new("lb", Dimension.Mass, Pound, 0, "lb", "lbs", "pound", "pounds"),
         new("oz", Dimension.Mass, Pound / 16, 0, "oz", "ounce", "ounces"),
         new("N", Dimension.Force, 1, 0, "n", "newton", "newtons"),
+        new("daN", Dimension.Force, 10, 0, "dan"),
         new("kN", Dimension.Force, 1000, 0, "kn"),
         new("lbf", Dimension.Force, Pound * StandardGravity, 0, "lbf", "lb", "lbs", "pound", "pounds"),
         new("kgf", Dimension.Force, StandardGravity, 0, "kgf", "kp", "kg"),
@@ -131,32 +134,32 @@ public static class Units
     /// <summary>What the interface prints, per dimension and system.</summary>
     public static IReadOnlyList<DisplayUnit> Display { get; } =
     [
-        .. Both(Dimension.Length, "mm", 0, "in", 3, fraction: true),
-        .. Both(Dimension.Altitude, "m", 0, "ft", 0),
-        .. Both(Dimension.Mass, "kg", 2, "lb", 2),
-        .. Both(Dimension.Force, "N", 0, "lbf", 0),
+        .. Both(Dimension.Length, "mm", 0, "in", 3, fraction: true, step: 1, inchStep: 1 / 16.0),
+        .. Both(Dimension.Altitude, "m", 0, "ft", 0, step: 50, inchStep: 100),
+        .. Both(Dimension.Mass, "kg", 2, "lb", 2, step: 0.05, inchStep: 0.1),
+        .. Both(Dimension.Force, "N", 0, "lbf", 0, step: 10, inchStep: 2),
         .. Both(Dimension.Speed, "km/h", 0, "mph", 0),
         .. Both(Dimension.Temperature, "°C", 0, "°F", 0),
         .. Both(Dimension.TemperatureDifference, "K", 0, "°F", 0),
         .. Both(Dimension.Angle, "°", 0, "°", 0),
-        .. Both(Dimension.Pressure, "bar", 2, "psi", 1),
+        .. Both(Dimension.Pressure, "bar", 2, "psi", 1, step: 0.01, inchStep: 0.1),
         .. Both(Dimension.Stress, "MPa", 0, "ksi", 1),
-        .. Both(Dimension.Torque, "N·m", 1, "lbf·ft", 1),
+        .. Both(Dimension.Torque, "N·m", 1, "lbf·ft", 1, step: 0.1),
         .. Both(Dimension.Time, "ms", 1, "ms", 1),
         .. Both(Dimension.Duration, "h", 0, "h", 0),
-        .. Both(Dimension.Rotation, "rpm", 0, "rpm", 0),
+        .. Both(Dimension.Rotation, "rpm", 0, "rpm", 0, step: 100),
         .. Both(Dimension.Frequency, "Hz", 1, "Hz", 1),
         .. Both(Dimension.Ratio, "%", 0, "%", 0),
-        .. Both(Dimension.Factor, "×", 2, "×", 2),
+        .. Both(Dimension.Factor, "×", 2, "×", 2, step: 0.05),
         .. Both(Dimension.Count, "", 0, "", 0),
         .. Both(Dimension.Acceleration, "g", 2, "g", 2),
         .. Both(Dimension.Stiffness, "N/mm", 1, "lbf/in", 0),
         .. Both(Dimension.DampingRate, "N·s/m", 0, "lbf·s/in", 2),
-        .. Both(Dimension.RotationalStiffness, "N·m/rad", 0, "N·m/rad", 0),
-        .. Both(Dimension.Area, "cm²", 1, "in²", 2),
-        .. Both(Dimension.Money, "€", 0, "€", 0),
+        .. Both(Dimension.RotationalStiffness, "N·m/rad", 0, "N·m/rad", 0, step: 5),
+        .. Both(Dimension.Area, "cm²", 1, "in²", 2, step: 5, inchStep: 1),
+        .. Both(Dimension.Money, "€", 0, "€", 0, step: 50),
         .. Both(Dimension.LineLoad, "N/m", 0, "N/m", 0),
-        .. Both(Dimension.Drill, "mm", 1, "in", 3),
+        .. Both(Dimension.Drill, "mm", 1, "in", 3, step: 0.1, inchStep: 1 / 64.0),
     ];
 
     /// <summary>The unit shown for a dimension.</summary>
@@ -169,10 +172,11 @@ public static class Units
         return All.FirstOrDefault(u => u.Dimension == d && (u.Names.Contains(n) || string.Equals(u.Symbol, name.Trim(), StringComparison.Ordinal)));
     }
 
-    private static IEnumerable<DisplayUnit> Both(Dimension d, string metric, int metricDigits, string inch, int inchDigits, bool fraction = false)
+    private static IEnumerable<DisplayUnit> Both(
+        Dimension d, string metric, int metricDigits, string inch, int inchDigits, bool fraction = false, double step = 1, double? inchStep = null)
     {
         var (m, i) = (All.First(u => u.Dimension == d && u.Symbol == metric), All.First(u => u.Dimension == d && u.Symbol == inch));
-        yield return new(d, UnitSystem.Metric, m.Symbol, m.Factor, m.Offset, metricDigits, false, fraction ? 10 : 0, 2);
-        yield return new(d, UnitSystem.Inch, i.Symbol, i.Factor, i.Offset, inchDigits, fraction, fraction ? 0.25 : 0, 3);
+        yield return new(d, UnitSystem.Metric, m.Symbol, m.Factor, m.Offset, metricDigits, false, fraction ? 10 : 0, 2, step);
+        yield return new(d, UnitSystem.Inch, i.Symbol, i.Factor, i.Offset, inchDigits, fraction, fraction ? 0.25 : 0, 3, inchStep ?? step);
     }
 }

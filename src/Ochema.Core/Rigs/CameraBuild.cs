@@ -16,7 +16,11 @@ public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec
     internal static CameraBuild Build(RigBuilder b, Mount seat, CameraChoice c)
     {
         var body = b.Stock.Find<CameraRow>("cameras", c.Body);
-        var lens = b.Stock.Find<LensRow>("lenses", c.Lens);
+        var lens = b.Stock.Find<LensRow>("lenses", c.Lens).At(c.FocalLength);
+        if (!MeasureReader.Fit(lens, body))
+            b.Findings.Add(new Assessment.ReportFinding(b.Own("camera"), body.BuiltIn
+                ? $"The {Words.Inside(lens.Name)} does not go on the {Words.Inside(body.Name)}: its lens is built in."
+                : $"The {Words.Inside(body.Name)} has no lens of its own: choose one that goes on it.", true));
         var catalogueMass = body.Mass + lens.Mass;
         var mass = c.Mass ?? catalogueMass;
         var (sp, cp) = Math.SinCos(c.Pan);

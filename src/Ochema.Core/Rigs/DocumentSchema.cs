@@ -23,10 +23,10 @@ public static class DocumentSchema
                             o["minimum"] = m.Minimum;
                             o["maximum"] = m.Maximum;
                             o["title"] = m.Label;
-                            o["description"] = $"{m.Dimension}, SI. {m.HowTo}".Trim();
+                            o["description"] = $"{m.Dimension}, SI. {QuantityText.Print(m.HowTo, UnitSystem.Metric)}".Trim();
                         }
                         else if (a is StockChoiceAttribute c)
-                            o["description"] = $"Id of a row of {c.List}. {c.HowTo}".Trim();
+                            o["description"] = $"Id of a row of {c.List}. {QuantityText.Print(c.HowTo, UnitSystem.Metric)}".Trim();
                 return node;
             },
         };

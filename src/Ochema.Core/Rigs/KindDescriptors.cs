@@ -12,13 +12,19 @@ namespace Ochema.Core.Rigs;
 /// <param name="Minimum">SI; quantities only.</param>
 /// <param name="Default">SI number, row id or option; absent when required or when empty means "from the catalogue".</param>
 /// <param name="Choices">Row or option ids with labels.</param>
+/// <param name="UsualFrom">SI: smaller values are asked about.</param>
+/// <param name="UsualTo">SI: larger values are asked about.</param>
+/// <param name="Of">Fields beside it that it was measured of, and <c>site</c>: when one of them changes it falls away.</param>
+/// <param name="Beside">The field beside it whose choice its own has to fit.</param>
 public sealed record FieldDescriptor(
     string Name, string Type, string Label, string HowTo, Dimension? Dimension, double? Minimum, double? Maximum, bool Measured,
     JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds,
-        IReadOnlyList<string>? Forms = null, IReadOnlyList<string>? Hosts = null);
+        IReadOnlyList<string>? Forms = null, IReadOnlyList<string>? Hosts = null, double? UsualFrom = null, double? UsualTo = null,
+        IReadOnlyList<string>? Of = null, string? Beside = null);
 
 /// <summary>A choice of a field.</summary>
-public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null);
+/// <param name="With">Choices of the field <c>beside</c> that it fits; null where it fits all.</param>
+public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null, IReadOnlyList<string>? With = null);
 
 /// <summary>A kind, or a plain record of the document, with its fields.</summary>
 public sealed record KindDescriptor(string Station, string Id, string Label, string About, string Caution, JsonElement? Fresh, IReadOnlyList<FieldDescriptor> Fields, string Sketch = "");
@@ -55,6 +61,10 @@ public static class KindDescriptors
     private static string LabelOf(Type type, string name) =>
         (Nullable.GetUnderlyingType(type) ?? type).GetField(name)?.GetCustomAttribute<System.ComponentModel.DescriptionAttribute>()?.Description ?? JsonNamingPolicy.KebabCaseLower.ConvertName(name).Replace('-', ' ');
 
+    private static List<string>? FitsWith(IStockRow row, StockChoiceAttribute choice, Type type, Catalogue stock) => choice.Beside.Length == 0 ? null
+        : [.. type.GetProperties().Where(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name) == choice.Beside)
+            .SelectMany(p => MeasureReader.Rows(p.GetCustomAttribute<StockChoiceAttribute>()!, stock)).Where(r => MeasureReader.Fit(row, r)).Select(r => r.Id)];
+
     private static string[]? FormsOf(string forms) => forms.Length == 0 ? null : forms.Split(',');
 
     private static List<FieldDescriptor> Fields(Type type, object? fresh, Catalogue stock)
@@ -65,9 +75,12 @@ public static class KindDescriptors
             var name = JsonNamingPolicy.CamelCase.ConvertName(p.Name);
             JsonElement? initial = fresh is null || p.GetIndexParameters().Length > 0 || p.GetValue(fresh) is not { } v ? null : JsonSerializer.SerializeToElement(v, p.PropertyType, StrictJson.Options);
             if (p.GetCustomAttribute<MeasureAttribute>() is { } m)
-                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null, FormsOf(m.Forms)));
+                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null, FormsOf(m.Forms), null,
+                    double.IsFinite(m.UsualFrom) ? m.UsualFrom : null, double.IsFinite(m.UsualTo) ? m.UsualTo : null, FormsOf(m.Of)));
             else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
-                list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial, [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source))], null));
+                list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial,
+                    [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source, With: FitsWith(r, c, type, stock)))], null,
+                    Beside: c.Beside.Length > 0 ? c.Beside : null));
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
                 list.Add(new(name, "option", o.Label, o.HowTo, null, null, null, false, initial,
                     [.. Names(p.PropertyType).Select(n => new ChoiceDescriptor(JsonNamingPolicy.KebabCaseLower.ConvertName(n), LabelOf(p.PropertyType, n)))],

@@ -39,9 +39,22 @@ public static class MeasureReader
     private static Kind With(Kind kind, PropertyInfo property, JsonNode value)
     {
         var copy = JsonSerializer.SerializeToNode(kind, kind.GetType(), StrictJson.Options)!.AsObject();
-        copy[JsonNamingPolicy.CamelCase.ConvertName(property.Name)] = value;
+        var name = JsonNamingPolicy.CamelCase.ConvertName(property.Name);
+        copy[name] = value;
+        // What was measured of the other one does not count for this.
+        foreach (var (measured, measure, _) in Of(kind))
+            if (measure.Of.Split(',').Contains(name))
+                copy.Remove(measured);
         return (Kind)copy.Deserialize(kind.GetType(), StrictJson.Options)!;
     }
+
+    /// <summary>Whether two rows go together: a lens that is built in goes with a body that has one, and with no other.</summary>
+    public static bool Fit(IStockRow a, IStockRow b) => (a, b) switch
+    {
+        (LensRow lens, CameraRow body) => lens.BuiltIn == body.BuiltIn,
+        (CameraRow, LensRow) => Fit(b, a),
+        _ => true,
+    };
 
     private static string? TypeOf(IStockRow row) => row switch
     {

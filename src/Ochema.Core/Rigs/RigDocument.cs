@@ -65,11 +65,14 @@ public sealed record CameraChoice
     [StockChoice("Body", "cameras")]
     public required string Body { get; init; }
 
-    [StockChoice("Lens", "lenses")]
+    [StockChoice("Lens", "lenses", Beside = "body")]
     public required string Lens { get; init; }
 
+    [Measure("Zoomed to", Dimension.Length, 0.001, 1, HowTo = "of a zoom only; leave empty for where it is usually left", Measured = true, Of = "lens")]
+    public double? FocalLength { get; init; }
+
     [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale; leave empty for the catalogue",
-        Measured = true, Greatest = "Greatest payload")]
+        Measured = true, Of = "body,lens", UsualFrom = 0.06, UsualTo = 10, Greatest = "Greatest payload")]
     public double? Mass { get; init; }
 
     [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 looks ahead, 180 looks back")]
@@ -81,13 +84,13 @@ public sealed record CameraChoice
     [Measure("Frames a second", Dimension.Frequency, 10, 250)]
     public double FrameRate { get; init; } = 25;
 
-    [Measure("Exposure", Dimension.Time, 0.0001, 0.1, HowTo = "20 ms is 1/50")]
+    [Measure("Exposure", Dimension.Time, 0.0001, 0.1, HowTo = "1/50 is 20 ms", UsualFrom = 0.0002, UsualTo = 0.042)]
     public double Exposure { get; init; } = 0.02;
 
     [Measure("Near subject on the host", Dimension.Length, 0.2, 50, HowTo = "camera to a face behind the screen, say; leave empty when it looks far away", Measured = true)]
     public double? Subject { get; init; }
 
-    [Measure("Worth", Dimension.Money, 0, 1e6, HowTo = "body, lens and all; from 1,000 on one hold alone is refused", Measured = true)]
+    [Measure("Worth", Dimension.Money, 0, 1e6, HowTo = "body, lens and all; from {money:1000} on one hold alone is refused", Measured = true, Of = "body,lens")]
     public double? Worth { get; init; }
 
     [Option("Stabiliser", HowTo = "in the camera")]
@@ -162,7 +165,7 @@ public sealed record Strap
     [StockChoice("Strap", "straps")]
     public required string Stock { get; init; }
 
-    [Measure("Pretension", Dimension.Force, 0, 2500, HowTo = "a ratchet makes 1 to 2.5 kN by hand, a cam buckle 200 to 400 N; pluck it, or a luggage scale across the middle")]
+    [Measure("Pretension", Dimension.Force, 0, 2500, HowTo = "a ratchet makes {force:1000} to {force:2500} by hand, a cam buckle {force:200} to {force:400}; pluck it, or a luggage scale across the middle", UsualTo = 1500)]
     public double Pretension { get; init; } = 300;
 
     [StockChoice("Its end is", "knots", HowTo = "what strength a knot leaves")]
@@ -171,7 +174,7 @@ public sealed record Strap
     [Option("Hooked by", HowTo = "an open hook jumps off when the strap goes slack")]
     public StrapFitting Fitting { get; init; }
 
-    [Measure("What it ends at holds", Dimension.Force, 20, 50000, HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true)]
+    [Measure("What it ends at holds", Dimension.Force, 20, 50000, HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true, Of = "to")]
     public double? AnchorHolds { get; init; }
 
     [Option("Over an edge", HowTo = "a sharp one halves it; pad it")]
@@ -205,7 +208,7 @@ public sealed record Tether
     [StockChoice("Tether", "straps")]
     public required string Stock { get; init; }
 
-    [Measure("Slack", Dimension.Length, 0.01, 2, HowTo = "line longer than the way to its end; as short as aiming allows")]
+    [Measure("Slack", Dimension.Length, 0.01, 2, HowTo = "line longer than the way to its end; as short as aiming allows", UsualTo = 0.6)]
     public double Slack { get; init; } = 0.15;
 
     [Option("Tied to", HowTo = "the camera itself keeps what a clip or a head would lose")]
@@ -214,7 +217,7 @@ public sealed record Tether
     [StockChoice("Its end is", "knots", HowTo = "what strength a knot leaves")]
     public string End { get; init; } = "sewn";
 
-    [Measure("What it ends at holds", Dimension.Force, 20, 50000, HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true)]
+    [Measure("What it ends at holds", Dimension.Force, 20, 50000, HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true, Of = "to")]
     public double? AnchorHolds { get; init; }
 
     public required AnchorEnd To { get; init; }
@@ -252,19 +255,19 @@ public enum Sun
 /// <summary>What the rig is judged for.</summary>
 public sealed record RunConditions
 {
-    [Measure("Design speed", Dimension.Speed, 0, 120)]
+    [Measure("Design speed", Dimension.Speed, 0, 120, UsualTo = 50)]
     public required double Speed { get; init; }
 
-    [Measure("Head wind", Dimension.Speed, 0, 20, HowTo = "added to the speed of travel")]
+    [Measure("Head wind", Dimension.Speed, 0, 20, HowTo = "added to the speed of travel", UsualTo = 14)]
     public double HeadWind { get; init; }
 
-    [Measure("Gusts", Dimension.Speed, 0, 20, HowTo = "on top of it; 5 m/s is a breezy day or passing a lorry")]
+    [Measure("Gusts", Dimension.Speed, 0, 20, HowTo = "on top of it; {speed:5} is a breezy day or passing a lorry", UsualTo = 14)]
     public double Gust { get; init; } = 5;
 
-    [Measure("Air temperature", Dimension.Temperature, 243.15, 323.15)]
+    [Measure("Air temperature", Dimension.Temperature, 243.15, 323.15, UsualFrom = 253.15, UsualTo = 318.15)]
     public double Temperature { get; init; } = 288.15;
 
-    [Option("Sun on it", HowTo = "a dark panel in the sun reaches 70 °C, a light one 55: magnets, glue, plastic and rubber mind")]
+    [Option("Sun on it", HowTo = "a dark panel in the sun reaches {temperature:343.15}, a light one {temperature:328.15}: magnets, glue, plastic and rubber mind")]
     public Sun Sun { get; init; }
 
     /// <summary>Temperature of what lies in the sun, K: 55 °C for a light panel, 70 °C for a dark one (judgement, ±10 K).</summary>
@@ -275,7 +278,7 @@ public sealed record RunConditions
     [System.Text.Json.Serialization.JsonIgnore]
     public string SkinSource => Sun == Sun.Shade ? "air of the day" : "a panel in the sun, judgement ±10 K";
 
-    [Measure("Altitude", Dimension.Altitude, -400, 5000)]
+    [Measure("Altitude", Dimension.Altitude, -400, 5000, UsualFrom = -50, UsualTo = 3500)]
     public double Altitude { get; init; }
 
     [Measure("Engine speed", Dimension.Rotation, 0, 15000, HowTo = "rpm; leave empty for the usual at this speed", Measured = true)]

@@ -42,6 +42,7 @@ public static class RigReader
         Record(rig.Reach, "reach", stock);
         Record(rig.Head, "head", stock);
         Record(rig.Camera, "camera", stock);
+        Zoom(rig.Camera, "camera", stock);
         Record(rig.Run, "run", stock);
         Record(rig.Isolator, "isolator", stock);
         Record(rig.Survey, "survey", stock);
@@ -52,6 +53,7 @@ public static class RigReader
             Record(second.Reach, "second.reach", stock);
             Record(second.Head, "second.head", stock);
             Record(second.Camera, "second.camera", stock);
+            Zoom(second.Camera, "second.camera", stock);
         }
         if (rig.Joints.Count > MostJoints)
             throw new DocumentException("joints", $"has {rig.Joints.Count} entries; at most {MostJoints} are read");
@@ -95,6 +97,17 @@ public static class RigReader
             if (!(value >= factor.Floor && value <= factor.Ceiling))
                 throw new DocumentException($"factors.{name}", $"must be between {factor.Floor:0.##} and {factor.Ceiling:0.##} ({factor.Reason})");
         }
+    }
+
+    private static void Zoom(CameraChoice camera, string path, Catalogue stock)
+    {
+        if (camera.FocalLength is not { } f)
+            return;
+        var lens = stock.Find<LensRow>("lenses", camera.Lens);
+        if (lens is not { Shortest: { } shortest, Longest: { } longest })
+            throw new DocumentException(path + ".focalLength", $"the {Words.Inside(lens.Name)} is no zoom: leave it out");
+        if (!(f >= shortest && f <= longest))
+            throw new DocumentException(path + ".focalLength", $"the {Words.Inside(lens.Name)} goes from {QuantityFormatter.Format(shortest, Dimension.Length, UnitSystem.Metric)} to {QuantityFormatter.Format(longest, Dimension.Length, UnitSystem.Metric)}");
     }
 
     private static void Record(object record, string path, Catalogue stock)

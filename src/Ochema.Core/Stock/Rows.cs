@@ -74,13 +74,26 @@ public sealed record HeadRow(
     double RotationalStiffness, double FrontalArea, double Price, string Source, string? Range = null) : IStockRow;
 
 /// <summary>A camera body. Lengths m, read-out time s.</summary>
+/// <param name="BuiltIn">True when its lens cannot be changed.</param>
 public sealed record CameraRow(
     string Id, string Name, double SensorWidth, double SensorHeight, int PixelsAcross, double ReadOutTime, double Mass,
-    double Length, double Width, double Height, double CentreHeight, string Stabilisation, string Socket, string Source, string? Range = null) : IStockRow;
+    double Length, double Width, double Height, double CentreHeight, string Stabilisation, string Socket, string Source, string? Range = null,
+    bool BuiltIn = false) : IStockRow;
 
 /// <summary>A lens. Lengths m.</summary>
+/// <param name="FocalLength">Of a zoom: where it is usually left.</param>
+/// <param name="Shortest">Shortest focal length of a zoom; null for all others.</param>
+/// <param name="Longest">Longest focal length of a zoom.</param>
 public sealed record LensRow(
-    string Id, string Name, double FocalLength, double Mass, double Length, double Diameter, string Source, string? Range = null) : IStockRow;
+    string Id, string Name, double FocalLength, double Mass, double Length, double Diameter, string Source, string? Range = null,
+    double? Shortest = null, double? Longest = null) : IStockRow
+{
+    /// <summary>Part of its body: weighed with it.</summary>
+    public bool BuiltIn => Mass == 0;
+
+    /// <summary>The lens set to a focal length, m; as it is usually left where none is given.</summary>
+    public LensRow At(double? focalLength) => focalLength is { } f ? this with { FocalLength = f } : this;
+}
 
 /// <summary>A strap, cord or wire. Axial stiffness N (force per unit strain), breaking strength N.</summary>
 public sealed record StrapRow(

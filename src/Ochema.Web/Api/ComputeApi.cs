@@ -24,6 +24,7 @@ internal static class ComputeApi
         app.MapPost("/api/tap/calibrate", Calibrate).Accepts<CalibrateRequest>("application/json").Produces<Calibration>().ProducesProblem(400);
         app.MapPost("/api/schools", Schools).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<School>>().ProducesProblem(400);
         app.MapPost("/api/alternatives", Alternatives).Accepts<AlternativesRequest>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
+        app.MapPost("/api/straps", Straps).Accepts<StrapsRequest>("application/json").Produces<IReadOnlyList<StrapEnd>>().ProducesProblem(400);
         app.MapPost("/api/inverse", Inverse).Accepts<InverseRequest>("application/json").Produces<IReadOnlyList<InverseAnswer>>().ProducesProblem(400);
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
     }
@@ -63,6 +64,16 @@ internal static class ComputeApi
         var ask = StrictJson.Read<AlternativesRequest>(body);
         RigReader.Check(ask.Document, Catalogue.Shipped);
         return Task.FromResult(Results.Text(StrictJson.Write(Adviser.Alternatives(ask.Document, ask.Station, Catalogue.Shipped, request.HttpContext.RequestAborted)), "application/json"));
+    });
+
+    private static Task<IResult> Straps(HttpRequest request) => Problems.Reading(request, body =>
+    {
+        var ask = StrictJson.Read<StrapsRequest>(body);
+        RigReader.Check(ask.Document, Catalogue.Shipped);
+        if (ask.Pretension is not (>= 0 and <= 2500))
+            throw new DocumentException("pretension", "is not between 0 and 2500 N");
+        return Task.FromResult(Results.Text(
+            StrictJson.Write(StrapEnds.Of(ask.Document, ask.Pretension, Catalogue.Shipped, request.HttpContext.RequestAborted)), "application/json"));
     });
 
     private static Task<IResult> Inverse(HttpRequest request) => Problems.Reading(request, body =>

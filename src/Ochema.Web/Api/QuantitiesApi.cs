@@ -16,7 +16,7 @@ internal static class QuantitiesApi
     {
         var q = StrictJson.Read<QuantityRequest>(body);
         var parsed = q is { Minimum: { } lo, Maximum: { } hi }
-            ? QuantityParser.ParseField(q.Text, q.Dimension, q.System, lo, hi)
+            ? QuantityParser.ParseField(q.Text, q.Dimension, q.System, lo, hi, q.UsualFrom ?? double.NegativeInfinity, q.UsualTo ?? double.PositiveInfinity)
             : QuantityParser.Parse(q.Text, q.Dimension, q.System);
         return Task.FromResult(Results.Text(StrictJson.Write(parsed), "application/json"));
     });

@@ -61,11 +61,17 @@ public sealed record NewRig(RigDocument Document, string? FilmId = null);
 /// <summary>A name for a version; empty takes it away.</summary>
 public sealed record VersionName(string Name);
 
-/// <summary>A typed quantity.</summary>
-public sealed record QuantityRequest(string Text, Dimension Dimension, UnitSystem System, double? Minimum = null, double? Maximum = null);
+/// <summary>A typed quantity and the field's limits, SI.</summary>
+/// <param name="UsualFrom">Smaller values are asked about.</param>
+/// <param name="UsualTo">Larger values are asked about.</param>
+public sealed record QuantityRequest(string Text, Dimension Dimension, UnitSystem System,
+    double? Minimum = null, double? Maximum = null, double? UsualFrom = null, double? UsualTo = null);
 
 /// <summary>The rig and the station to try other things at.</summary>
 public sealed record AlternativesRequest(RigDocument Document, string Station);
+
+/// <summary>A rig and the pretension of one more strap, N.</summary>
+public sealed record StrapsRequest(RigDocument Document, double Pretension = 200);
 
 /// <summary>A rig and the highest use allowed, 0.2…1: what sizes, weights and holds stay within it.</summary>
 public sealed record InverseRequest(RigDocument Document, double AtMost = Judge.TightFrom);

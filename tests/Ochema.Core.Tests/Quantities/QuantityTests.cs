@@ -66,7 +66,8 @@ public class QuantityTests
     {
         // A 3 1/4 in drill for a camera screw.
         var p = QuantityParser.ParseField("3 1/4 in", Dimension.Length, UnitSystem.Inch, 0.004, 0.014);
-        Assert.NotNull(p.Question);
+        Assert.Null(p.Value);
+        Assert.Contains("it goes from", p.Error, StringComparison.Ordinal);
         Assert.Contains("1/4 in", p.Suggestions!);
         // Millimetres typed where inches stand.
         Assert.Contains("300 mm", QuantityParser.ParseField("300", Dimension.Length, UnitSystem.Inch, 0.1, 1.2).Suggestions!);

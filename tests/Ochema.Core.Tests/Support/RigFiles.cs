@@ -44,7 +44,7 @@ internal static class RigFiles
         Base = new SingleCup { StemHeight = 0.03 },
         Reach = new ArticulatedArm { Length = 0.16, LowerLean = -0.3, UpperLean = 0.3 },
         Head = new StudHead(),
-        Camera = new CameraChoice { Body = "mirrorless-small", Lens = "built-in-24", Mass = 0.45, Pan = Math.PI },
+        Camera = new CameraChoice { Body = "compact", Lens = "built-in-24", Mass = 0.45, Pan = Math.PI },
         Braces = [.. feet.Select((f, i) => new Strut { Id = $"strut-{i}", Site = "bonnet", At = [f.S, f.T], Foot = new Magnet { Stock = "magnet-88-rubber" } })],
         Run = new RunConditions { Speed = 80 / 3.6 },
     };

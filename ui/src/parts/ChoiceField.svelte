@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { capital } from './quantity';
+  import { capital, fill } from './quantity';
 
   interface Props {
     label: string;
@@ -15,7 +15,7 @@
 <div class="border-rule border-b border-dotted py-1.5">
   <label for={id} class="block leading-tight">
     {label}
-    {#if hint}<span class="text-quiet text-xs"> · {hint}</span>{/if}
+    {#if hint}<span class="text-quiet text-xs"> · {fill(hint)}</span>{/if}
   </label>
   <select
     {id}

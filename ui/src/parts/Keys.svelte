@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { settings } from '../state/settings.svelte';
   import Dialog from './Dialog.svelte';
 
   let { onclose, speedStep }: { onclose: () => void; speedStep: string } = $props();
@@ -7,18 +8,27 @@
     ['L', 'next let-go case; Shift L the one before'],
     ['V', 'through the lens and back'],
     ['D', 'bent shape, exaggerated'],
-    ['A', 'add a brace, a strap, a tether'],
+    ['A', 'add a strut, a strap, a tether'],
     ['R', 'the whole rig: what to change'],
     ['Z  Y', 'undo, redo'],
-    ['↑ ↓', 'in the load path: the next row'],
+    ['↑ ↓', 'in the load path: the next row; Home, End'],
     ['← ↑ → ↓', 'in the scene: moves the selected foot, end or camera; with Shift further'],
     ['Alt', 'while dragging: without snapping'],
-    ['↑ ↓', 'in a field: one unit up, down; with Shift ten'],
+    ['↑ ↓', 'in a field: one step up, down; with Shift ten'],
     ['?', 'this list'],
   ]);
 </script>
 
 <Dialog title="Keys" {onclose}>
+  <label class="mb-3 flex items-center gap-2">
+    <input
+      class="checkbox checkbox-sm"
+      type="checkbox"
+      checked={settings.keys}
+      onchange={() => settings.toggleKeys()}
+    />
+    Single keys act on this screen. Arrows, Tab, Enter and Ctrl Z always do.
+  </label>
   <dl class="grid grid-cols-[6rem_1fr] gap-y-1.5">
     {#each keys as [key, what] (what)}
       <dt><span class="key">{key}</span></dt>

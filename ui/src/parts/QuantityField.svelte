@@ -3,7 +3,7 @@
   import { api, ask, ApiError, type Dimension } from '../api/client';
   import { notices } from '../state/notices.svelte';
   import { settings } from '../state/settings.svelte';
-  import { fromUnit, inUnit, quantity } from './quantity';
+  import { fill, fromUnit, inUnit, quantity, stepOf } from './quantity';
 
   interface Props {
     label: string;
@@ -14,6 +14,10 @@
     dimension: Dimension;
     minimum: number;
     maximum: number;
+    /** Smaller values are asked about before they are taken. */
+    usualFrom?: number | null;
+    /** Larger values are asked about before they are taken. */
+    usualTo?: number | null;
     /** May be emptied: the catalogue's value is used then. */
     optional?: boolean;
     /** What the value belongs to, handed back with it: another part may be selected by the time that it is understood. */
@@ -28,6 +32,8 @@
     dimension,
     minimum,
     maximum,
+    usualFrom = null,
+    usualTo = null,
     optional = false,
     where = '',
     onchange,
@@ -38,6 +44,8 @@
   let editing = $state(false);
   let error = $state('');
   let suggestions = $state<string[]>([]);
+  /** What was understood but is asked about. */
+  let doubted = $state<{ value: number; where: string } | null>(null);
   let shown = $derived(value == null ? '' : quantity(value, dimension));
 
   let gone = false;
@@ -53,10 +61,13 @@
     }
     try {
       const r = await ask(
-        api.POST('/api/quantities', { body: { text: typed, dimension, system: settings.system, minimum, maximum } }),
+        api.POST('/api/quantities', {
+          body: { text: typed, dimension, system: settings.system, minimum, maximum, usualFrom, usualTo },
+        }),
       );
       error = r.error ?? r.question ?? '';
       suggestions = r.suggestions ?? [];
+      doubted = r.question && r.value != null ? { value: r.value, where: belongs } : null;
       if (error || r.value == null) return lost(name, typed);
       take(r.value, belongs);
       stop();
@@ -71,13 +82,21 @@
     if (gone) notices.say(`${name}: “${typed}” was not taken. ${error}`);
   }
 
+  function keep() {
+    if (doubted) onchange(doubted.value, doubted.where);
+    stop();
+  }
+
   function stop() {
-    [editing, error, suggestions] = [false, '', []];
+    [editing, error, suggestions, doubted] = [false, '', [], null];
   }
 
   function step(direction: number, large: boolean) {
     if (value == null) return;
-    const next = fromUnit(inUnit(value, dimension) + direction * (large ? 10 : 1), dimension);
+    const next = fromUnit(
+      inUnit(value, dimension) + direction * stepOf(value, dimension) * (large ? 10 : 1),
+      dimension,
+    );
     onchange(Math.min(maximum, Math.max(minimum, next)), where);
   }
 
@@ -98,7 +117,7 @@
     <label for={id} class="min-w-0 leading-tight">
       {#if letter}<b class="text-accent mr-0.5">{letter}</b>{/if}
       {label}
-      {#if hint}<span class="text-quiet block text-xs leading-snug">{hint}</span>{/if}
+      {#if hint}<span class="text-quiet block text-xs leading-snug">{fill(hint)}</span>{/if}
     </label>
     <input
       {id}
@@ -117,8 +136,13 @@
     />
   </div>
   {#if error}
-    <p id="{id}-e" class="text-lets-go mt-1 text-xs" role="alert">{error}</p>
+    <p id="{id}-e" class="{doubted ? 'text-tight' : 'text-lets-go'} mt-1 text-xs" role="alert">{error}</p>
     <div class="mt-1 flex flex-wrap gap-1">
+      {#if doubted}
+        <button class="btn btn-xs border-base-content" onmousedown={(e) => e.preventDefault()} onclick={keep}
+          >Yes, {quantity(doubted.value, dimension)}</button
+        >
+      {/if}
       {#each suggestions as s (s)}
         <button class="btn btn-xs border-rule" onmousedown={(e) => e.preventDefault()} onclick={() => commit(s)}
           >{s}</button

@@ -39,8 +39,23 @@ export function number(si: number, dimension: Dimension) {
   const u = unitOf(dimension);
   if (!u) return `${si}`;
   const v = inUnit(si, dimension);
-  if (Math.abs(v) < u.smallBelow) return `${+v.toFixed(u.smallDigits)}`.replace('-', '−');
-  return u.fraction && settings.fractions ? sixteenths(v) : v.toFixed(u.digits).replace('-', '−');
+  if (Math.abs(v) < u.smallBelow) {
+    // Fine sizes in inches keep their thousandths: 0.75 mm is 0.030 in.
+    const text = v.toFixed(u.smallDigits);
+    return (u.system === 'inch' && v !== 0 ? text : `${+text}`).replace('-', '−');
+  }
+  return u.fraction && settings.fractions ? sixteenths(v) : grouped(v.toFixed(u.digits).replace('-', '−'));
+}
+
+/** From five digits on they stand in threes. */
+const grouped = (text: string) =>
+  /^−?\d{5}/.test(text) ? text.replace(/\B(?=(\d{3})+(?!\d))(?<!\.\d*)/g, '\u202f') : text;
+
+/** What an arrow key adds to a value, in the shown unit. */
+export function stepOf(si: number, dimension: Dimension) {
+  const u = unitOf(dimension);
+  if (!u) return 1;
+  return Math.abs(inUnit(si, dimension)) < u.smallBelow ? u.step / 10 : u.step;
 }
 
 /** Number and unit. */

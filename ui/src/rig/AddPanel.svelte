@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { RigSession } from '../state/session.svelte';
   import Alternatives from './Alternatives.svelte';
+  import OneStrap from './OneStrap.svelte';
 
   let { session }: { session: RigSession } = $props();
 
@@ -12,14 +13,15 @@
       camera: { body: 'action', lens: 'built-in-wide', pan: 0, tilt: 0 },
       where: 'on-top',
     });
-    session.selected = 'camera-2';
+    session.select('camera-2');
   }
 </script>
 
 <h2 class="text-lg">Add to the rig</h2>
 <p class="text-quiet mt-0.5 text-sm">Take one, then drag its foot or its end along the host.</p>
-<Alternatives {session} station="braces" title="Braces" />
-<Alternatives {session} station="straps" title="Straps" />
+<Alternatives {session} station="braces" title="Struts" />
+<Alternatives {session} station="straps" title="A pair of straps" />
+<OneStrap {session} />
 <Alternatives {session} station="isolator" title="Something soft" />
 {#if !session.doc.second}
   <h3 class="text-quiet mt-4 text-xs font-normal">Second camera</h3>

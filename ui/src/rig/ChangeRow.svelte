@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Change } from '../api/client';
-  import { difference, fill, limitText, percent, quantity, words } from '../parts/quantity';
+  import { difference, fill, limitText, percent, quantity } from '../parts/quantity';
+  import { verdictWord } from '../parts/verdict';
   import type { RigSession } from '../state/session.svelte';
 
   /** Stale: computed for a document that has changed since; it would undo that change. */
@@ -23,12 +24,13 @@
       {limitText(change.limitSpeed, session.doc.host)}
     </b>
     <span class="text-quiet text-xs">
-      {words[change.verdict]}, {percent(change.use)} used{change.firstFrequency
+      {verdictWord({ word: change.verdict, why: change.why })}, {percent(change.use)} used{change.firstFrequency
         ? ` · rocks at ${quantity(change.firstFrequency, 'frequency')}`
         : ''}
     </span>
-    <span class="text-quiet text-right text-xs"
+    <span class="text-quiet text-right text-xs whitespace-nowrap"
       >{difference(change.mass, 'mass')} · {difference(change.cost, 'money')}</span
     >
+    {#if change.because}<span class="text-quiet col-span-2 text-xs">{fill(change.because)}</span>{/if}
   </button>
 </li>

@@ -1,25 +1,52 @@
 <script lang="ts">
+  import { tick, untrack } from 'svelte';
   import UseBar from '../parts/UseBar.svelte';
   import Working from '../parts/Working.svelte';
-  import { capital, percent, quantity, words } from '../parts/quantity';
+  import { capital, fill, percent, quantity, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
-  let open = $state('');
   let checks = $derived(session.report!.checks.filter((c) => c.station === session.selected));
+  let shown = $derived(session.shown!);
+  let list = $state<HTMLElement>();
+
+  // What was asked for is brought into view, once for each asking.
+  $effect(() => {
+    if (!session.sought) return;
+    const check = untrack(() => session.opened);
+    void tick().then(() => {
+      const at = list?.querySelector<HTMLElement>(`[data-check="${CSS.escape(check)}"]`);
+      const drawer = at?.closest('aside');
+      if (at && drawer)
+        drawer.scrollTo({
+          top: drawer.scrollTop + at.getBoundingClientRect().top - drawer.getBoundingClientRect().top - 8,
+        });
+      at?.focus({ preventScroll: true });
+    });
+  });
 </script>
 
-<section class="mt-3" aria-label="Checks">
+<section class="mt-3" aria-label="Checks" bind:this={list}>
   <h3 class="text-quiet flex justify-between text-xs font-normal">
-    <span>Checks, click for the working</span><span>use</span>
+    <span>{shown.kind === 'intact' ? 'Checks' : 'Checks of the whole rig'}, click for the working</span><span>use</span>
   </h3>
+  {#if shown.kind !== 'intact'}
+    <p class="border-tight mt-1 border-l-3 pl-2 text-sm" data-other-case>
+      <b>{fill(shown.title)}:</b>
+      {#if shown.gone.some((g) => session.selected.endsWith(':' + g))}this is gone.
+      {:else if shown.uses[session.selected] != null}this row uses <b>{percent(shown.uses[session.selected]!)}</b>.
+      {:else}this row carries nothing.{/if}
+      The workings below are of the whole rig.
+      <button class="font-semibold underline" onclick={() => (session.letGo = 0)}>Back to it</button>
+    </p>
+  {/if}
   {#each checks as c (c.id)}
     <div class="py-1">
       <button
         class="block w-full text-left"
-        aria-expanded={open === c.id}
+        aria-expanded={session.opened === c.id}
         data-check={c.id}
-        onclick={() => (open = open === c.id ? '' : c.id)}
+        onclick={() => (session.opened = session.opened === c.id ? '' : c.id)}
       >
         <span class="flex justify-between gap-2 leading-snug">
           <span
@@ -43,7 +70,7 @@
           </span>
         {/if}
       </button>
-      {#if open === c.id}<Working working={c.working} use={c.use} loads={c.loads} />{/if}
+      {#if session.opened === c.id}<Working working={c.working} use={c.use} loads={c.loads} />{/if}
     </div>
   {:else}
     <p class="text-quiet text-sm">Carries no load of its own.</p>

@@ -1,6 +1,7 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Kind } from '../api/client';
-  import { capital, uncapital } from '../parts/quantity';
+  import { capital, fill, uncapital } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
   import AddPanel from './AddPanel.svelte';
@@ -41,10 +42,14 @@
     return { path: family, value, kind: catalogue.kind(family, value.kind ?? family), family };
   });
 
+  /** What the title calls a row's family. */
+  const families: Record<string, string> = { brace: 'strut', isolator: 'soft mount' };
+  const named = (family: string) => families[family] ?? family;
+
   let title = $derived(
     subject
-      ? `${capital(subject.family.replace(/-2$/, ', second'))}: ${uncapital(subject.kind?.label ?? '')}`
-      : 'Nothing here any more',
+      ? `${capital(named(subject.family).replace(/-2$/, ', second'))}: ${uncapital(subject.kind?.label ?? '')}`
+      : `${capital(named(session.selected.split(':')[0]!.replace(/-2$/, '')))} ${session.selected.split(':')[1] ?? ''}`.trim(),
   );
   let swappable = $derived(subject && ['base', 'reach', 'isolator', 'head', 'camera'].includes(subject.family));
 
@@ -59,13 +64,43 @@
         list.filter((x) => `${subject!.family}:${x.id}` !== s),
       );
     }
-    session.selected = 'rig';
+    // The drawer stays where it is, with what brings it back.
   }
+
+  /** Why what stands here is refused. */
+  let refused = $derived(session.report!.stations.find((s) => s.id === session.selected)?.refused);
+  let drawer = $state<HTMLElement>();
+
+  // What was pressed may be gone by what it did: the focus stays in the drawer then.
+  $effect(() => {
+    if (!drawer) return;
+    let last: EventTarget | null = null;
+    const seen = (e: FocusEvent) => (last = e.target);
+    const watch = new MutationObserver(() => {
+      if (document.activeElement === document.body && last instanceof Element && !last.isConnected)
+        drawer?.focus({ preventScroll: true });
+    });
+    drawer.addEventListener('focusin', seen);
+    watch.observe(drawer, { childList: true, subtree: true });
+    return () => (watch.disconnect(), drawer?.removeEventListener('focusin', seen));
+  });
+
+  // At its top for each row; a working that was asked for scrolls itself into view.
+  $effect(() => {
+    void session.selected;
+    if (!untrack(() => session.opened)) drawer?.scrollTo({ top: 0 });
+  });
 
   const describe = (k: Kind | undefined) => k?.about ?? '';
 </script>
 
-<aside class="border-rule bg-base-100 min-h-0 overflow-y-auto border-l px-4 py-3" aria-label="Details">
+<aside
+  bind:this={drawer}
+  id="drawer"
+  tabindex="-1"
+  class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3"
+  aria-label="Details"
+>
   {#if session.selected === 'rig'}
     <RigPanel {session} />
   {:else if session.selected === 'run'}
@@ -85,6 +120,13 @@
   {:else if subject}
     <h2 class="text-lg leading-tight">{title}</h2>
     {#if describe(subject.kind)}<p class="text-quiet mt-0.5 text-sm">{describe(subject.kind)}</p>{/if}
+    {#if refused}
+      <p class="border-lets-go mt-2 border-l-3 pl-2 text-sm" data-refused>
+        <b class="word-lets-go">Refused.</b>
+        {fill(refused)}
+      </p>
+      {#if swappable}<Alternatives {session} station={subject.family} title="What may be used instead" lead />{/if}
+    {/if}
     <h3 class="text-quiet mt-3 flex justify-between text-xs font-normal">
       <span>Measurements</span><span>how to measure</span>
     </h3>
@@ -97,14 +139,18 @@
     {/if}
     {#if ['brace', 'strap'].includes(subject.family) || subject.family.endsWith('-2')}
       <button class="btn btn-xs border-rule mt-2" onclick={remove}
-        >Take this {subject.family.endsWith('-2') ? 'second camera' : subject.family} away</button
+        >Take this {subject.family.endsWith('-2') ? 'second camera' : named(subject.family)} away</button
       >
     {/if}
     <Joints {session} />
     <Checks {session} />
-    {#if swappable}<Alternatives {session} station={subject.family} />{/if}
+    {#if swappable && !refused}<Alternatives {session} station={subject.family} />{/if}
   {:else}
     <h2 class="text-lg">{title}</h2>
-    <p class="text-quiet">Pick a row of the load path.</p>
+    <p class="mt-1">It is not on the rig any more.</p>
+    {#if session.canUndo}
+      <button class="btn btn-sm btn-primary mt-2" data-bring-back onclick={() => session.undo()}>Undo</button>
+    {/if}
+    <p class="text-quiet mt-2 text-sm">Or pick another row of the load path.</p>
   {/if}
 </aside>

@@ -4,6 +4,7 @@
   import QuantityField from '../parts/QuantityField.svelte';
   import Sketch from '../parts/Sketch.svelte';
   import { catalogue } from '../state/catalogue.svelte';
+  import { notices } from '../state/notices.svelte';
   import type { RigSession } from '../state/session.svelte';
   import Self from './Fields.svelte';
 
@@ -30,7 +31,37 @@
   const at = (name: string) => (path ? `${path}.${name}` : name);
   const part = (name: string) => value[name] as Record<string, unknown> & { kind?: string };
   const setAt = (where: string, v: unknown) => (onset ? onset(where, v) : session.setPath(where, v));
-  const set = (name: string, v: unknown) => setAt(at(name), v);
+
+  /** Sets a choice. What was measured of the one before falls away, and a neighbour that does not fit it gives way to one that does. */
+  function set(name: string, v: unknown) {
+    const lost = (kind?.fields ?? []).filter((f) => f.of?.includes(name) && value[f.name] != null);
+    const misfit = (kind?.fields ?? []).filter(
+      (f) =>
+        f.beside === name && f.choices?.some((c) => c.with && c.id === value[f.name] && !c.with.includes(v as string)),
+    );
+    if (onset || lost.length + misfit.length === 0) return setAt(at(name), v);
+    const next: Record<string, unknown> = { ...value, [name]: v };
+    for (const f of misfit) {
+      const fits = f.choices!.find((c) => c.with?.includes(v as string))!;
+      next[f.name] = fits.id;
+      for (const of of kind!.fields.filter((x) => x.of?.includes(f.name))) delete next[of.name];
+    }
+    for (const f of lost) delete next[f.name];
+    session.setPath(path, next);
+    notices.say(
+      [
+        ...lost.map((f) => `${f.label} was measured of the one before: measure again.`),
+        ...misfit.map((f) => `${f.label}: the first that fits.`),
+      ].join(' '),
+    );
+  }
+
+  /** A typed measurement; what was measured together with the old one falls away. */
+  function measured(name: string, v: number | undefined, where: string) {
+    const lost = (kind?.fields ?? []).filter((f) => f.of?.includes(name) && value[f.name] != null);
+    if (lost.length && where === at(name)) set(name, v);
+    else setAt(where, v);
+  }
   let hostKind = $derived(catalogue.host(session.doc.host)?.kind ?? '');
   let fields = $derived(
     (kind?.fields ?? []).filter(
@@ -59,7 +90,9 @@
       optional={f.measured}
       value={value[f.name] as number | undefined}
       where={at(f.name)}
-      onchange={(v, where) => setAt(where, v)}
+      usualFrom={f.usualFrom}
+      usualTo={f.usualTo}
+      onchange={(v, where) => measured(f.name, v, where)}
     />
   {:else if f.type === 'part'}
     {@const kinds = f.kinds ?? []}
@@ -86,7 +119,9 @@
       hint={f.howTo}
       value={(value[f.name] as string | undefined) ??
         (optionalChoices ? '' : ((f.default as string) ?? f.choices?.[0]?.id ?? ''))}
-      choices={choices(f.choices ?? [])}
+      choices={choices(
+        (f.choices ?? []).filter((c) => !f.beside || !c.with || c.with.includes(value[f.beside] as string)),
+      )}
       onchange={(id) => set(f.name, id)}
     />
   {/if}

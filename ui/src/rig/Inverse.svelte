@@ -15,15 +15,16 @@
   $effect(() => {
     if (!open) return;
     const [document, share] = [session.doc, atMost];
+    const stop = new AbortController();
     const timer = setTimeout(async () => {
       try {
-        const found = await ask(api.POST('/api/inverse', { body: { document, atMost: share } }));
+        const found = await ask(api.POST('/api/inverse', { body: { document, atMost: share }, signal: stop.signal }));
         if (document === session.doc && share === atMost) [answers, basis, problem] = [found, document, ''];
       } catch (e) {
-        problem = e instanceof ApiError ? e.message : 'These could not be computed.';
+        if (!stop.signal.aborted) problem = e instanceof ApiError ? e.message : 'These could not be computed.';
       }
     }, 350);
-    return () => clearTimeout(timer);
+    return () => (clearTimeout(timer), stop.abort());
   });
 </script>
 

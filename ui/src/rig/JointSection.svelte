@@ -78,7 +78,7 @@
     <text
       x="173"
       y={names[i]! + 4}
-      font-size="11"
+      font-size="12"
       fill={bad ? 'var(--lets-go)' : 'currentColor'}
       font-weight={bad ? 700 : 400}
       >{l.name.length > 15 ? l.name.slice(0, 14) + '…' : l.name} {quantity(l.thickness, 'length')}</text

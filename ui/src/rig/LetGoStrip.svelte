@@ -12,20 +12,39 @@
         .replace(/^Without (the )?/, '')
         .replace(/ \(.*\)$/, ''),
     );
+
+  function keys(e: KeyboardEvent) {
+    const n = cases.length;
+    const to = {
+      ArrowRight: (session.letGo + 1) % n,
+      ArrowDown: (session.letGo + 1) % n,
+      ArrowLeft: (session.letGo + n - 1) % n,
+      ArrowUp: (session.letGo + n - 1) % n,
+      Home: 0,
+      End: n - 1,
+    }[e.key];
+    if (to === undefined) return;
+    session.letGo = to;
+    (e.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('[role=radio]')[to]?.focus();
+    e.preventDefault();
+    e.stopPropagation();
+  }
 </script>
 
 <div class="absolute inset-x-3 bottom-2" data-answers>
   <p class="text-xs leading-tight">
     <span class="bg-base-100/85 rounded-sm px-1">What if one lets go <span class="key">L</span></span>
   </p>
-  <div class="mt-1 flex flex-wrap gap-1" role="listbox" aria-label="Let-go cases" tabindex="-1">
+  <!-- svelte-ignore a11y_interactive_supports_focus -->
+  <div class="mt-1 flex flex-wrap gap-1" role="radiogroup" aria-label="Let-go cases" onkeydown={keys}>
     {#each cases as c, i (c.id)}
       <button
-        role="option"
-        aria-selected={session.letGo === i}
+        role="radio"
+        aria-checked={session.letGo === i}
+        tabindex={session.letGo === i ? 0 : -1}
         data-letgo={c.id}
         title={c.says ? fill(`${c.title}: ${c.says}`) : undefined}
-        class="rounded-sm border px-1.5 py-0.5 text-xs whitespace-nowrap {session.letGo === i
+        class="min-h-6 rounded-sm border px-1.5 text-xs whitespace-nowrap {session.letGo === i
           ? 'border-base-content bg-base-100 outline-base-content outline-1'
           : 'border-rule bg-base-100/85'}"
         onclick={() => (session.letGo = i)}

@@ -32,7 +32,8 @@
     }
     view.onlabels = (l) => (labels = l);
     view.onview = () => (pins = view!.placesOnPage());
-    view.onselect = (s) => (session.selected = s);
+    view.onselect = (s) => session.select(s);
+    view.onhold = (on) => session.hold(on);
     view.ondrag = drag;
     const resize = new ResizeObserver(() => {
       view!.resize(canvas.parentElement!.clientWidth, canvas.parentElement!.clientHeight);
@@ -145,7 +146,7 @@
       {@const pin = pins.find((p) => p.site === place.kind)}
       {#if pin && pin.x > 0 && pin.y > 90}
         <button
-          class="absolute -translate-x-1/2 -translate-y-1/2 rounded-sm border px-1.5 text-xs {place.kind ===
+          class="absolute min-h-6 -translate-x-1/2 -translate-y-1/2 rounded-sm border px-1.5 text-xs {place.kind ===
           session.doc.site.id
             ? 'border-base-content bg-base-content text-base-100'
             : 'border-base-content bg-base-100'}"

@@ -1,17 +1,20 @@
 <script lang="ts">
-  import { fromUnit, inUnit, number, quantity, unitOf } from '../parts/quantity';
+  import { fill, fromUnit, inUnit, number, quantity, unitOf } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
 
-  const [LEFT, ROWS, BAR, HEIGHT] = [34, 3, 76, 122];
+  const [LEFT, ROWS, PITCH, BAR, HEIGHT] = [34, 3, 25, 84, 130];
   let width = $state(1200);
   let report = $derived(session.report!);
   let unit = $derived(unitOf('speed')!);
   let design = $derived(inUnit(session.doc.run.speed, 'speed'));
-  let limit = $derived(report.verdict.limitSpeed == null ? null : inUnit(report.verdict.limitSpeed, 'speed'));
-  let tight = $derived(report.verdict.tightSpeed == null ? null : inUnit(report.verdict.tightSpeed, 'speed'));
+  let shown = $derived(session.shown!);
+  let intact = $derived(shown.kind === 'intact');
+  const or = (v: number | null | undefined) => (v == null ? null : inUnit(v, 'speed'));
+  let limit = $derived(or(intact ? report.verdict.limitSpeed : shown.limitSpeed));
+  let tight = $derived(intact ? or(report.verdict.tightSpeed) : null);
   let end = $derived.by(() => {
     const step = unit.symbol === 'mph' ? 20 : 40;
     const most = Math.max(unit.symbol === 'mph' ? 100 : 160, design * 1.25, (limit ?? 0) * 1.15);
@@ -24,7 +27,13 @@
   /** Flags in order; equal wording at nearly the same speed stands as one; what has no room is counted. */
   let flags = $derived.by(() => {
     const merged: { title: string; speed: number; station: string; checks: string[] }[] = [];
-    for (const f of report.flags) {
+    // With something gone only what gives first then is known.
+    const of = intact
+      ? report.flags
+      : shown.limitSpeed
+        ? [{ check: '', station: '', title: fill(shown.says), speed: shown.limitSpeed }]
+        : [];
+    for (const f of of) {
       const speed = inUnit(f.speed, 'speed');
       const same = merged.find((m) => Math.abs(m.speed - speed) < 1.5 && m.station === f.station);
       if (same) same.checks.push(f.check);
@@ -57,6 +66,11 @@
     session.setPath('run.speed', Math.min(report.topSpeed, fromUnit(Math.max(0, Math.min(end, v)), 'speed')), 'speed');
   }
 
+  function release() {
+    dragging = false;
+    session.hold(false);
+  }
+
   function keys(e: KeyboardEvent) {
     const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 10, PageDown: -10 }[e.key];
     if (!by) return;
@@ -81,12 +95,13 @@
     onpointerdown={(e) => {
       if ((e.target as Element).closest('[data-flag]')) return;
       dragging = true;
+      session.hold(true);
       (e.currentTarget as Element).setPointerCapture(e.pointerId);
       to(e.clientX);
     }}
     onpointermove={(e) => dragging && to(e.clientX)}
-    onpointerup={() => (dragging = false)}
-    onpointercancel={() => (dragging = false)}
+    onpointerup={release}
+    onpointercancel={release}
   >
     <defs>
       <pattern id="tape-tight" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(35)">
@@ -114,36 +129,51 @@
       <path d="M{x(t)} {BAR + 11}v6" stroke="currentColor" />
       <text x={x(t)} y={BAR + 29} text-anchor="middle" font-size="12" fill="currentColor">{t}</text>
     {/each}
-    <text x={width - 6} y={HEIGHT - 5} text-anchor="end" font-size="11.5" fill="var(--quiet)">{unit.symbol}</text>
+    <text x={width - 6} y={HEIGHT - 5} text-anchor="end" font-size="12" fill="var(--quiet)">{unit.symbol}</text>
     {#each flags.placed as f, i (f.checks[0])}
       <g
         data-flag
         class="cursor-pointer"
         role="button"
         tabindex="0"
-        onclick={() => (session.selected = f.station)}
-        onkeydown={(e) => e.key === 'Enter' && (session.selected = f.station)}
+        aria-label="Why {f.label}"
+        onclick={() => f.checks[0] && session.why(f.checks[0])}
+        onkeydown={(e) => {
+          if (e.key !== 'Enter' && e.key !== ' ') return;
+          e.preventDefault();
+          if (f.checks[0]) session.why(f.checks[0]);
+        }}
       >
-        <path d="M{x(f.speed)} {6 + f.row * 23}V{BAR}" stroke="currentColor" stroke-width="1.3" />
+        <path d="M{x(f.speed)} {4 + f.row * PITCH}V{BAR}" stroke="currentColor" stroke-width="1.3" />
         <rect
           x={f.x}
-          y={6 + f.row * 23}
+          y={4 + f.row * PITCH}
           width={f.w}
-          height="19"
+          height="24"
           fill={i === 0 ? 'var(--lets-go)' : 'var(--color-base-100)'}
           stroke={i === 0 ? 'var(--lets-go)' : 'currentColor'}
         />
-        <text x={f.x + 6} y={20 + f.row * 23} font-size="12" fill={i === 0 ? 'var(--color-base-100)' : 'currentColor'}>
+        <text
+          x={f.x + 6}
+          y={20 + f.row * PITCH}
+          font-size="12"
+          fill={i === 0 ? 'var(--color-base-100)' : 'currentColor'}
+        >
           {f.label.length > 36 ? f.label.slice(0, 35) + '…' : f.label}
         </text>
       </g>
     {/each}
+    {#if !intact}
+      <text x={LEFT} y="20" font-size="12" fill="var(--quiet)"
+        >{fill(shown.title)}: what gives first then. The whole rig's flags come back with it.</text
+      >
+    {/if}
     {#if flags.left}
-      <text x={width - 8} y={BAR - 4} text-anchor="end" font-size="11.5" fill="var(--quiet)"
+      <text x={width - 8} y={BAR - 4} text-anchor="end" font-size="12" fill="var(--quiet)"
         >{flags.left} more after these</text
       >
     {/if}
-    {#if !flags.placed.length}
+    {#if !flags.placed.length && intact}
       <text x={x(end / 2)} y={BAR - 26} text-anchor="middle" font-size="13" fill="var(--quiet)">
         Nothing gives up to {quantity(fromUnit(end, 'speed'), 'speed')}, as computed
       </text>

@@ -24,9 +24,10 @@
   );
 
   function keys(e: KeyboardEvent) {
-    if (e.key !== 'ArrowDown' && e.key !== 'ArrowUp') return;
+    if (!['ArrowDown', 'ArrowUp', 'Home', 'End'].includes(e.key)) return;
     const all = [...(e.currentTarget as HTMLElement).querySelectorAll<HTMLButtonElement>('button[data-row]')];
-    const next = all[all.indexOf(document.activeElement as HTMLButtonElement) + (e.key === 'ArrowDown' ? 1 : -1)];
+    const at = all.indexOf(document.activeElement as HTMLButtonElement);
+    const next = e.key === 'Home' ? all[0] : e.key === 'End' ? all.at(-1) : all[at + (e.key === 'ArrowDown' ? 1 : -1)];
     next?.focus();
     next?.click();
     e.preventDefault();
@@ -36,7 +37,7 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <nav
-  class="border-rule bg-base-300/40 flex min-h-0 flex-col overflow-y-auto border-r px-2 pt-2 pb-1"
+  class="border-rule bg-base-300/40 relative flex min-h-0 flex-col overflow-y-auto border-r px-2 pt-2 pb-1"
   aria-label="Load path"
   onkeydown={keys}
 >
@@ -46,13 +47,13 @@
   <ol class="relative">
     <div class="bg-base-content absolute top-3 bottom-8 left-[0.9rem] w-0.75" aria-hidden="true"></div>
     {#each rows as s (s.id)}
-      <li class={branch(s.id) ? 'pl-5' : ''}>
+      <li class="relative {branch(s.id) ? 'pl-5' : ''}">
         <button
           data-row={s.id}
           class="relative block w-full rounded-md border py-1 pr-2 text-left {branch(s.id) ? 'pl-5' : 'pl-8'}
             {session.selected === s.id ? 'border-base-content bg-base-100' : 'hover:bg-base-100/60 border-transparent'}"
           aria-pressed={session.selected === s.id}
-          onclick={() => (session.selected = s.id)}
+          onclick={() => session.select(s.id)}
         >
           {#if branch(s.id)}
             <span class="bg-base-content absolute top-4 -left-2.5 h-0.75 w-4" aria-hidden="true"></span>
@@ -71,13 +72,18 @@
               <span class="text-quiet text-xs {tight ? '' : 'block leading-none'}">{s.label}</span>
               <b>{fill(s.part).split(',')[0]}</b>
             </span>
-            <b class="{s.gone ? 'text-quiet' : `word-${s.verdict}`} shrink-0 text-sm"
-              >{s.gone ? 'gone' : percent(s.use)}</b
+            <b class="{s.gone ? 'text-quiet' : `word-${s.verdict}`} shrink-0 text-sm" data-use
+              >{s.gone ? 'gone' : s.refused ? 'refused' : percent(s.use)}</b
             >
           </span>
           <UseBar use={s.gone ? 0 : s.use} verdict={s.verdict} />
-          {#if s.verdict !== 'holds' && shown.kind === 'intact'}
-            <span class="mt-0.5 line-clamp-2 block text-xs leading-snug">
+          {#if s.refused && shown.kind === 'intact'}
+            <span class="mt-0.5 line-clamp-3 block text-xs leading-snug">
+              <b class="word-lets-go">Refused.</b>
+              {fill(s.refused)}
+            </span>
+          {:else if s.verdict !== 'holds' && shown.kind === 'intact'}
+            <span class="mt-0.5 line-clamp-2 block pr-8 text-xs leading-snug">
               <b class="word-{s.verdict}">{capital(words[s.verdict])}.</b>
               {fill(s.says)}
             </span>
@@ -85,6 +91,16 @@
             <span class="word-{s.verdict} mt-0.5 block text-xs font-bold">{capital(words[s.verdict])}</span>
           {/if}
         </button>
+        {#if s.check && !s.gone && shown.kind === 'intact'}
+          <button
+            class="hover:bg-base-100 absolute right-0.5 bottom-0.5 h-6 rounded-sm px-1.5 text-xs underline {session.selected ===
+              s.id || s.verdict !== 'holds'
+              ? ''
+              : 'sr-only focus:not-sr-only'}"
+            data-why-row={s.id}
+            onclick={() => session.why(s.check)}>why<span class="sr-only">, {s.label}: {s.says}</span></button
+          >
+        {/if}
       </li>
     {/each}
   </ol>
@@ -96,7 +112,7 @@
           ? 'btn-primary'
           : 'bg-base-100'}"
         aria-pressed={session.selected === id}
-        onclick={() => (session.selected = id!)}>{label}</button
+        onclick={() => session.select(id!)}>{label}</button
       >
     {/each}
   </div>

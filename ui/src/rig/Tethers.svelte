@@ -10,6 +10,7 @@
   let { session }: { session: RigSession } = $props();
   let kind = $derived(catalogue.kind('tether', 'tether'));
   let tethers = $derived([...(session.doc.tether ? [session.doc.tether] : []), ...(session.doc.tethers ?? [])]);
+  let removed = $state(false);
   const path = (i: number) => (session.doc.tether ? (i ? `tethers.${i - 1}` : 'tether') : `tethers.${i}`);
 
   function remove(i: number) {
@@ -18,7 +19,7 @@
     if (left.length) doc.tether = left[0]!;
     else delete doc.tether;
     session.change('tethers', doc);
-    if (!left.length) session.selected = 'rig';
+    removed = true;
   }
 </script>
 
@@ -34,4 +35,12 @@
 {:else}
   <p class="text-quiet mt-2 text-sm">None. What falls, falls.</p>
 {/each}
+{#if removed && session.canUndo}
+  <p class="mt-2">
+    A tether is taken away.
+    <button class="btn btn-sm btn-primary ml-1" data-bring-back onclick={() => ((removed = false), session.undo())}
+      >Undo</button
+    >
+  </p>
+{/if}
 <Alternatives {session} station="tether" title="Another tether" />

@@ -9,10 +9,16 @@
   let intact = $derived(shown.kind === 'intact');
   let word = $derived(intact ? report.verdict.word : shown.verdict);
   let verdict = $derived(intact ? report.verdict : { word, limitSpeed: shown.limitSpeed, why: 'loads' as const });
+  /** The working that opens; none where no check decides. */
+  let check = $derived(
+    intact && ['loads', 'unanswered', 'missing'].includes(verdict.why ?? 'loads') ? report.verdict.check : null,
+  );
   let rest = $derived(verdictRest(verdict, session.doc.run.speed, session.doc.host));
 </script>
 
 <div
+  id="answer"
+  tabindex="-1"
   class="pointer-events-none absolute top-3 left-4 max-w-[calc(100%-14rem)]"
   aria-live="polite"
   data-verdict={session.unanswered ? 'none' : word}
@@ -24,7 +30,15 @@
     <p class="mt-0.5 max-w-104 text-sm leading-snug">What stands beside is of the rig before your last change.</p>
   {:else}
     <p class="text-3xl leading-tight font-bold tracking-tight">
-      <span class="word-{word}">{capital(verdictWord(verdict))}</span>{rest}
+      {#if check}
+        <button
+          class="hover:decoration-quiet pointer-events-auto text-left decoration-2 underline-offset-4 hover:underline"
+          data-why
+          onclick={() => session.why(check)}
+          ><span class="word-{word}">{capital(verdictWord(verdict))}</span>{rest}<span class="sr-only">. Why?</span
+          ></button
+        >
+      {:else}<span class="word-{word}">{capital(verdictWord(verdict))}</span>{rest}{/if}
     </p>
     <p class="mt-0.5 max-w-104 text-sm leading-snug">
       {#if intact}

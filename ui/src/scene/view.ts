@@ -64,6 +64,8 @@ export class SceneView {
   /** Called whenever the view was drawn anew. */
   onview: () => void = () => {};
   ondrag: (to: DragTo) => void = () => {};
+  /** A drag begins or ends. */
+  onhold: (on: boolean) => void = () => {};
   onselect: (station: string) => void = () => {};
   /** Grid that dragging snaps to, m. */
   snap = 0.01;
@@ -81,6 +83,7 @@ export class SceneView {
     canvas.addEventListener('pointerdown', this.down);
     canvas.addEventListener('pointermove', this.move);
     canvas.addEventListener('pointerup', this.up);
+    canvas.addEventListener('pointercancel', this.up);
     canvas.addEventListener('pointercancel', this.up);
   }
 
@@ -356,6 +359,7 @@ export class SceneView {
       this.controls.enabled = false;
       this.canvas.setPointerCapture(e.pointerId);
       this.onselect(nearest[0].station);
+      this.onhold(true);
       return;
     }
     const hit = this.raycaster.intersectObjects(this.rig.children, true)[0];
@@ -413,6 +417,7 @@ export class SceneView {
   }
 
   private up = () => {
+    if (this.dragged) this.onhold(false);
     this.dragged = null;
     this.controls.enabled = true;
   };

@@ -2,8 +2,8 @@
   import type { RigDocument, Schemas } from '../api/client';
   import FigureCard from '../figure/FigureCard.svelte';
   import Dialog from '../parts/Dialog.svelte';
-  import { quantity, words } from '../parts/quantity';
-  import { verdictRest } from '../parts/verdict';
+  import { quantity } from '../parts/quantity';
+  import { verdictRest, verdictWord } from '../parts/verdict';
   import { catalogue } from '../state/catalogue.svelte';
 
   interface Props {
@@ -58,7 +58,7 @@
             <b class="block text-base leading-tight">{recipe.name}</b>
             {#if report}
               <span class="block text-sm">
-                <b class="word-{report.verdict.word}">{words[report.verdict.word]}</b>{verdictRest(
+                <b class="word-{report.verdict.word}">{verdictWord(report.verdict)}</b>{verdictRest(
                   report.verdict,
                   recipe.document.run.speed,
                   recipe.document.host,

@@ -12,6 +12,7 @@
   import Shake from './Shake.svelte';
   import { notices } from '../state/notices.svelte';
   import { RigSession } from '../state/session.svelte';
+  import { settings } from '../state/settings.svelte';
 
   let { id, view }: { id: string; view: string } = $props();
   // The screen is made anew for each rig.
@@ -55,7 +56,8 @@
       return;
     const undo = (e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'z';
     if (undo) return (e.shiftKey ? session.redo() : session.undo(), e.preventDefault());
-    if (e.ctrlKey || e.metaKey || e.altKey || !session.report) return;
+    if (e.ctrlKey || e.metaKey || e.altKey || !session.report || !settings.keys) return;
+    if (document.querySelector('dialog[open]')) return;
     const cases = session.report.letGo.length;
     const actions: Record<string, () => void> = {
       '?': () => (help = !help),
@@ -67,10 +69,12 @@
       d: () => (session.deflected = !session.deflected),
       z: () => session.undo(),
       y: () => session.redo(),
-      a: () => (session.selected = 'add'),
-      r: () => (session.selected = 'rig'),
+      a: () => session.select('add'),
+      r: () => session.select('rig'),
     };
-    const action = actions[e.key];
+    // What is not seen on the Shake screen does not happen there.
+    const hidden = view === 'shake' && !['?', '[', ']', 'z', 'y'].includes(e.key);
+    const action = hidden ? undefined : actions[e.key];
     if (action) {
       action();
       e.preventDefault();
@@ -80,7 +84,12 @@
 
 <svelte:window onkeydown={keys} />
 
-<div class="grid h-full grid-rows-[46px_1fr_auto]">
+<button
+  class="btn btn-sm btn-primary sr-only focus:not-sr-only focus:fixed focus:top-1 focus:left-28 focus:z-20"
+  onclick={() => document.getElementById('answer')?.focus()}>Skip to the answer</button
+>
+
+<div class="grid h-full grid-rows-[46px_1fr_auto]" data-keys={settings.keys ? 'on' : 'off'}>
   <Header>
     {#snippet title()}
       <a class="hover:underline" href="#/">{session.filmName || 'Yard'}</a>

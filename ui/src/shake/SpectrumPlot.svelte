@@ -57,7 +57,7 @@
   <svg {width} height="322" class="block" role="group" aria-label="Shaking and response over frequency">
     {#each ticks as t (t)}
       <path d="M{x(t)} {TOP}V{BOTTOM}" stroke="var(--rule)" />
-      <text x={x(t)} y={BOTTOM + 15} text-anchor="middle" font-size="11" fill="currentColor">{t}</text>
+      <text x={x(t)} y={BOTTOM + 15} text-anchor="middle" font-size="12" fill="currentColor">{t}</text>
     {/each}
     <rect
       x={x(report.band.low)}
@@ -71,7 +71,7 @@
       x={x(Math.sqrt(report.band.low * report.band.high))}
       y={BOTTOM - 5}
       text-anchor="middle"
-      font-size="10.5"
+      font-size="12"
       fill="var(--quiet)">{report.band.label}</text
     >
     <path
@@ -116,7 +116,7 @@
           x={x(s.frequency) + (s.frequency > 80 ? -3 : 3)}
           y={MIDDLE + 16 + 12 * order}
           text-anchor={s.frequency > 80 ? 'end' : 'start'}
-          font-size="10"
+          font-size="12"
           stroke="var(--color-base-200)"
           stroke-width="3"
           paint-order="stroke"
@@ -130,7 +130,7 @@
         x={width - RIGHT - 4}
         y={TOP + 12}
         text-anchor="end"
-        font-size="11"
+        font-size="12"
         stroke="var(--color-base-200)"
         stroke-width="4"
         paint-order="stroke"
@@ -138,10 +138,10 @@
       >
     {/if}
     <path d="M{LEFT} {MIDDLE - 12}H{width - RIGHT}M{LEFT} {BOTTOM}H{width - RIGHT}" stroke="currentColor" />
-    <text x="8" y={TOP + 10} font-size="11" fill="var(--holds)" font-weight="700">camera</text>
-    <text x="8" y={TOP + 24} font-size="11" fill="var(--holds)" font-weight="700">turns</text>
-    <text x="8" y={MIDDLE + 18} font-size="11" fill="var(--color-accent)" font-weight="700">host</text>
-    <text x="8" y={MIDDLE + 32} font-size="11" fill="var(--color-accent)" font-weight="700">shakes</text>
+    <text x="8" y={TOP + 10} font-size="12" fill="var(--holds)" font-weight="700">camera</text>
+    <text x="8" y={TOP + 24} font-size="12" fill="var(--holds)" font-weight="700">turns</text>
+    <text x="8" y={MIDDLE + 18} font-size="12" fill="var(--color-accent)" font-weight="700">host</text>
+    <text x="8" y={MIDDLE + 32} font-size="12" fill="var(--color-accent)" font-weight="700">shakes</text>
     {#each labels as l (l.i)}
       <g
         role="button"
@@ -172,14 +172,14 @@
           x={l.at}
           y="18"
           text-anchor="middle"
-          font-size="11"
+          font-size="12"
           font-weight="700"
           fill={mode === l.i ? 'var(--color-base-100)' : 'currentColor'}>{l.i + 1}</text
         >
       </g>
     {/each}
-    <text x={width - RIGHT} y={BOTTOM + 30} text-anchor="end" font-size="11" fill="var(--quiet)">Hz</text>
-    <text x={LEFT} y={BOTTOM + 30} font-size="11" fill="var(--quiet)"
+    <text x={width - RIGHT} y={BOTTOM + 30} text-anchor="end" font-size="12" fill="var(--quiet)">Hz</text>
+    <text x={LEFT} y={BOTTOM + 30} font-size="12" fill="var(--quiet)"
       >six decades each; host: {report.excitationLabel}</text
     >
   </svg>

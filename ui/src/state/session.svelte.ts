@@ -40,7 +40,11 @@ export class RigSession {
   saveState = $state<SaveState>('saved');
   version = $state(0);
   filmName = $state('');
+  /** The row whose details are open. */
   selected = $state('rig');
+  /** The check whose working is unfolded, and a count that goes up each time it is to be scrolled to. */
+  opened = $state('');
+  sought = $state(0);
   letGo = $state(0);
   deflected = $state(false);
   lensLarge = $state(false);
@@ -55,6 +59,7 @@ export class RigSession {
   private timers: Record<string, ReturnType<typeof setTimeout>> = {};
   private keepKey = '';
   private closed = false;
+  private held = false;
 
   constructor(readonly id: string) {}
 
@@ -74,6 +79,25 @@ export class RigSession {
   /** The let-go case looked at; index 0 is the whole rig. */
   get shown() {
     return this.report?.letGo[this.letGo] ?? this.report?.letGo[0];
+  }
+
+  /** Opens a row's details at their top. */
+  select(row: string) {
+    [this.selected, this.opened] = [row, ''];
+  }
+
+  /** Opens the working of a check, where it stands. */
+  why(check: string | null | undefined) {
+    const found = this.report?.checks.find((c) => c.id === check);
+    if (!found) return this.select('rig');
+    [this.selected, this.opened] = [found.station, found.id];
+    this.sought++;
+  }
+
+  /** While something is dragged nothing is saved: what was dragged is one version. */
+  hold(on: boolean) {
+    this.held = on;
+    if (!on && this.saveState === 'waiting') this.later('save', SAVE_AFTER, () => this.save());
   }
 
   async load() {
@@ -157,20 +181,40 @@ export class RigSession {
     const near = (anchor: string) =>
       anchor === RIG_BASE || to.anchors.some((a) => a.id === anchor) ? anchor : to.anchors[0]!.id;
     const tied = (t: Schemas['Tether']) => ({ ...t, to: { ...t.to, anchor: near(t.to.anchor) } });
+    const fallen: string[] = [];
+    /** What was measured of the old place is not of the new one. */
+    const unmeasured = <T>(station: string, value: T): T => {
+      const copy = { ...value } as Record<string, unknown>;
+      const fields = catalogue.kind(station, copy.kind as string)?.fields ?? [];
+      for (const f of fields) {
+        if (f.of?.includes('site') && copy[f.name] != null) {
+          delete copy[f.name];
+          fallen.push(f.label);
+        }
+        if (f.type === 'part' && copy[f.name])
+          copy[f.name] = unmeasured('hold', { kind: f.kinds?.[0], ...(copy[f.name] as object) });
+      }
+      return copy as T;
+    };
     this.change('site', {
       ...doc,
+      base: unmeasured('base', doc.base),
       host: hostId,
       site,
       at: [0, 0],
       survey: {},
       braces: (doc.braces ?? [])
         .filter((b) => to.sites.some((s) => s.id === (b.site === doc.site.id ? site.id : b.site)))
-        .map((b) => (b.site === doc.site.id ? { ...b, site: site.id } : b)),
+        .map((b) => (b.site === doc.site.id ? { ...unmeasured('brace', b), site: site.id } : b)),
       straps: doc.straps?.map((s) => ({ ...s, to: { ...s.to, anchor: near(s.to.anchor) } })),
       ...(doc.tether ? { tether: tied(doc.tether) } : {}),
       ...(doc.tethers ? { tethers: doc.tethers.map(tied) } : {}),
       run: { ...doc.run, speed: Math.min(doc.run.speed, to.topSpeed) },
     });
+    if (fallen.length)
+      notices.say(
+        `${fallen.filter((f, i) => fallen.indexOf(f) === i).join(', ')}: measured at the place before, so measure again.`,
+      );
   }
 
   private set(doc: RigDocument) {
@@ -216,6 +260,7 @@ export class RigSession {
   }
 
   async save(): Promise<void> {
+    if (this.held && !this.closed) return;
     const doc = this.doc;
     if (doc === this.saved || this.saveState === 'conflict') {
       if (doc === this.saved) this.saveState = 'saved';

@@ -8,6 +8,8 @@ class Settings {
   system = $state<UnitSystem>(stored('system', 'metric') as UnitSystem);
   fractions = $state(stored('fractions', 'yes') === 'yes');
   theme = $state(stored('theme', 'daylight'));
+  /** Single keys act; off for those who speak or whose hands slip. */
+  keys = $state(stored('keys', 'on') === 'on');
 
   constructor() {
     this.applyTheme(this.theme);
@@ -29,6 +31,11 @@ class Settings {
     this.keep();
   }
 
+  toggleKeys() {
+    this.keys = !this.keys;
+    this.keep();
+  }
+
   get unitsLabel() {
     return this.system === 'metric' ? 'mm · km/h' : this.fractions ? '1/16 in · mph' : '0.001 in · mph';
   }
@@ -41,6 +48,7 @@ class Settings {
     write('ochema.system', this.system);
     write('ochema.fractions', this.fractions ? 'yes' : 'no');
     write('ochema.theme', this.theme);
+    write('ochema.keys', this.keys ? 'on' : 'off');
   }
 }
 

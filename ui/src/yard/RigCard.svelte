@@ -48,7 +48,7 @@
         >Duplicate<span class="sr-only"> {rig.name}</span></button
       >
       <a class="btn btn-xs border-rule bg-base-100" href="/api/rigs/{rig.id}/file" download
-        >Save<span class="sr-only"> {rig.name}</span> as file</a
+        >Save as file<span class="sr-only">: {rig.name}</span></a
       >
       <button class="btn btn-xs btn-ghost ml-auto" onclick={onremove}
         >Bin it<span class="sr-only"> {rig.name}</span></button

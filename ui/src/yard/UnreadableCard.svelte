@@ -13,7 +13,7 @@
   </p>
   <p class="mt-2 flex gap-1">
     <a class="btn btn-xs border-rule" href="/api/rigs/{rig.id}/file" download>
-      Save<span class="sr-only"> {rig.name}</span> as file
+      Save as file<span class="sr-only">: {rig.name}</span>
     </a>
     <button class="btn btn-xs btn-ghost ml-auto" onclick={onremove}
       >Bin it<span class="sr-only"> {rig.name}</span></button

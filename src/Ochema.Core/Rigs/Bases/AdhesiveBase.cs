@@ -15,7 +15,7 @@ public sealed record AdhesiveBase : BaseKind
     [Part("Pad")]
     public Pad Pad { get; init; } = new();
 
-    [Measure("Base moulded to a radius of", Dimension.Length, 0.03, 30, HowTo = "flat: 30 m; curved ones are made for helmets, about 130 mm")]
+    [Measure("Base moulded to a radius of", Dimension.Length, 0.03, 30, HowTo = "flat: {length:30}; curved ones are made for helmets, about {length:0.13}")]
     public double Radius { get; init; } = 30;
 
     [Measure("Height", Dimension.Length, 0.004, 0.08, HowTo = "shell to the buckle's seat")]

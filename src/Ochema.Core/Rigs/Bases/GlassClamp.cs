@@ -11,7 +11,7 @@ namespace Ochema.Core.Rigs.Bases;
     Sketch = "rect 57 28 6 40; rect 42 24 14 24; rect 64 24 14 24; rect 56 8 8 16; dim height 84 8 84 28; dim padRadius 36 36 36 48; dim force 20 36 40 36")]
 public sealed record GlassClamp : BaseKind
 {
-    [Measure("Jaw force", Dimension.Force, 5, 300, HowTo = "finger-tight 30 to 60 N")]
+    [Measure("Jaw force", Dimension.Force, 5, 300, HowTo = "finger-tight {force:30} to {force:60}", UsualTo = 120)]
     public double Force { get; init; } = 50;
 
     [Measure("Pad radius", Dimension.Length, 0.008, 0.06, HowTo = "half across the jaw's pad")]

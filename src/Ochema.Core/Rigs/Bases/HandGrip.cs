@@ -17,7 +17,7 @@ public sealed record HandGrip : BaseKind
     [Measure("Hands apart", Dimension.Length, 0.1, 1.0, HowTo = "middle to middle; wide apart is what steadies a pole")]
     public double Apart { get; init; } = 0.45;
 
-    [Measure("Handle", Dimension.Length, 0.02, 0.07, HowTo = "across the grip; 30 to 40 mm tires least")]
+    [Measure("Handle", Dimension.Length, 0.02, 0.07, HowTo = "across the grip; {length:0.03} to {length:0.04} tires least")]
     public double Diameter { get; init; } = 0.034;
 
     /// <summary>A hand and arm along and across, N/m, and about the wrist, N·m/rad (judgement from arms held firm, 0.4–2.5 ×).</summary>

@@ -23,16 +23,16 @@ public sealed record HoldPlate : BaseKind
     [StockChoice("Plate material", "materials", Only = "al-5052-h32,al-6061-t6,steel-s235,stainless-304,birch-ply,hdpe")]
     public string Material { get; init; } = "al-6061-t6";
 
-    [Measure("Plate thickness", Dimension.Length, 0.002, 0.03, HowTo = "6 mm aluminium or 18 mm plywood are usual")]
+    [Measure("Plate thickness", Dimension.Length, 0.002, 0.03, HowTo = "{length:0.006} aluminium or {length:0.018} plywood are usual", UsualTo = 0.02)]
     public double Thickness { get; init; } = 0.006;
 
-    [Measure("Plate length", Dimension.Length, 0.12, 1.2, HowTo = "fore and aft")]
+    [Measure("Plate length", Dimension.Length, 0.12, 1.2, HowTo = "fore and aft", UsualTo = 0.7)]
     public double Length { get; init; } = 0.30;
 
-    [Measure("Plate width", Dimension.Length, 0.12, 1.2, HowTo = "from side to side")]
+    [Measure("Plate width", Dimension.Length, 0.12, 1.2, HowTo = "from side to side", UsualTo = 0.7)]
     public double Width { get; init; } = 0.30;
 
-    [Measure("Spacers", Dimension.Length, 0.005, 0.1, HowTo = "top of the hold to the underside of the plate")]
+    [Measure("Spacers", Dimension.Length, 0.005, 0.1, HowTo = "top of the hold to the underside of the plate", UsualTo = 0.06)]
     public double Spacer { get; init; } = 0.028;
 
     private const double SpacerDiameter = 0.012;

@@ -17,7 +17,7 @@ public sealed record RailTable : BaseKind
     [Part("Feet", Except = "pad")]
     public HoldKind Hold { get; init; } = new Cup { Stock = "cup-150" };
 
-    [Measure("Tube length", Dimension.Length, 0.3, 2, HowTo = "from side to side")]
+    [Measure("Tube length", Dimension.Length, 0.3, 2, HowTo = "from side to side", UsualTo = 1.6)]
     public double Length { get; init; } = 1.0;
 
     [Measure("Tubes apart", Dimension.Length, 0.15, 1.2, HowTo = "fore and aft, middle to middle")]
@@ -26,13 +26,13 @@ public sealed record RailTable : BaseKind
     [Measure("Posts apart", Dimension.Length, 0.2, 1.9, HowTo = "from side to side: flat spots only")]
     public double PostsApart { get; init; } = 0.8;
 
-    [Measure("Post height", Dimension.Length, 0.02, 0.4, HowTo = "hold to the tube")]
+    [Measure("Post height", Dimension.Length, 0.02, 0.4, HowTo = "hold to the tube", UsualTo = 0.25)]
     public double Post { get; init; } = 0.08;
 
     [StockChoice("Tubes", "sections", Only = "round-tube")]
     public string Tube { get; init; } = "tube-steel-33-7x2-6";
 
-    [Measure("Clamps tightened with", Dimension.Torque, 0.5, 60, HowTo = "scaffold clamps by spanner 20 N·m and more")]
+    [Measure("Clamps tightened with", Dimension.Torque, 0.5, 60, HowTo = "scaffold clamps by spanner {torque:20} and more")]
     public double ClampTorque { get; init; } = 20;
 
     [JsonIgnore]

@@ -14,7 +14,7 @@ public sealed record SingleCup : BaseKind
     [Part("Cup")]
     public Cup Cup { get; init; } = new();
 
-    [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the cup to the first joint")]
+    [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the cup to the first joint", UsualTo = 0.12)]
     public double StemHeight { get; init; } = 0.03;
 
     [JsonIgnore]

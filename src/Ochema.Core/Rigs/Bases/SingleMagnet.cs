@@ -13,7 +13,7 @@ public sealed record SingleMagnet : BaseKind
     [Part("Magnet")]
     public Magnet Magnet { get; init; } = new();
 
-    [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the magnet to the first joint")]
+    [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the magnet to the first joint", UsualTo = 0.12)]
     public double StemHeight { get; init; } = 0.03;
 
     [JsonIgnore]

@@ -12,7 +12,7 @@ namespace Ochema.Core.Rigs.Bases;
     Sketch = "circle 60 46 10; line 44 30 44 62; line 76 30 76 62; rect 57 10 6 20; dim opens 44 66 76 66; dim height 86 10 86 36; dim force 22 46 42 46; dim padRadius 34 46 34 56")]
 public sealed record SpringClamp : BaseKind
 {
-    [Measure("Jaw force", Dimension.Force, 5, 400, HowTo = "luggage scale on one jaw until it opens; 40 to 90 N are usual")]
+    [Measure("Jaw force", Dimension.Force, 5, 400, HowTo = "luggage scale on one jaw until it opens; {force:40} to {force:90} are usual", UsualTo = 150)]
     public double Force { get; init; } = 70;
 
     [Measure("Opens to", Dimension.Length, 0.01, 0.15, HowTo = "between the pads")]

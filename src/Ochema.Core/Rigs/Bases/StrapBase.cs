@@ -11,7 +11,7 @@ namespace Ochema.Core.Rigs.Bases;
     Sketch = "host 60; rect 36 50 48 8; rect 52 28 16 22; line 36 52 12 60; line 84 52 108 60; dim foot 36 64 84 64; dim height 76 28 76 50; dim tension 90 44 112 52")]
 public sealed record StrapBase : BaseKind
 {
-    [Measure("Strap pulled to", Dimension.Force, 5, 400, HowTo = "by hand 20 to 60 N")]
+    [Measure("Strap pulled to", Dimension.Force, 5, 400, HowTo = "by hand {force:20} to {force:60}", UsualTo = 150)]
     public double Tension { get; init; } = 40;
 
     [Measure("Strap angle", Dimension.Angle, 0.1, 1.57, HowTo = "how steeply the strap pulls down at the base's edge: flat angles press little")]

@@ -25,7 +25,7 @@ public sealed record TubeClamp : BaseKind
     [Measure("Largest tube it closes on", Dimension.Length, 0.01, 0.2, HowTo = "stamped on it; check against the real tube")]
     public double Largest { get; init; } = 0.052;
 
-    [Measure("Screw tightened with", Dimension.Torque, 0.3, 40, HowTo = "by hand on a knob 2 to 4 N·m")]
+    [Measure("Screw tightened with", Dimension.Torque, 0.3, 40, HowTo = "by hand on a knob {torque:2} to {torque:4}", UsualTo = 25)]
     public double Torque { get; init; } = 4;
 
     [Measure("Jaw along the tube", Dimension.Length, 0.008, 0.15, HowTo = "how much of the tube's length the jaws grip: what keeps it from pitching")]

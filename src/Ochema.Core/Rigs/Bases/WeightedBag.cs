@@ -9,7 +9,7 @@ namespace Ochema.Core.Rigs.Bases;
     Sketch = "host 60; rect 22 34 76 26; rect 40 29 40 5; dim length 22 24 98 24; dim height 106 34 106 60")]
 public sealed record WeightedBag : BaseKind
 {
-    [Measure("Bag", Dimension.Mass, 0.2, 25, HowTo = "filled, on a kitchen scale")]
+    [Measure("Bag", Dimension.Mass, 0.2, 25, HowTo = "filled, on a kitchen scale", UsualTo = 12)]
     public double Bag { get; init; } = 4;
 
     [Measure("Length", Dimension.Length, 0.08, 0.6, HowTo = "as it lies")]

@@ -11,13 +11,13 @@ namespace Ochema.Core.Rigs.Bases;
     Sketch = "host 62; rect 20 56 80 6; rect 44 34 32 22; line 60 24 60 60; dim across 20 67 100 67; dim block 84 34 84 56; dim thickness 110 56 110 62; dim recess 36 48 36 56")]
 public sealed record WeightedFoot : BaseKind
 {
-    [Measure("Across", Dimension.Length, 0.08, 0.6, HowTo = "the pan's flat bottom, 200 to 250 mm")]
+    [Measure("Across", Dimension.Length, 0.08, 0.6, HowTo = "the pan's flat bottom, {length:0.2} to {length:0.25}", UsualTo = 0.45)]
     public double Across { get; init; } = 0.23;
 
     [Measure("Sheet thickness", Dimension.Length, 0.0004, 0.03, HowTo = "calipers at the rim; cast foot: its thickness")]
     public double Thickness { get; init; } = 0.0012;
 
-    [Measure("Mass with ballast", Dimension.Mass, 0.1, 25, HowTo = "sand, plates or stones in it, weighed")]
+    [Measure("Mass with ballast", Dimension.Mass, 0.1, 25, HowTo = "sand, plates or stones in it, weighed", UsualTo = 15)]
     public double Mass { get; init; } = 2;
 
     [Measure("Riser block", Dimension.Length, 0.002, 0.1, HowTo = "wood or plastic between pan and head, with the nut's recess")]

@@ -23,7 +23,7 @@ public sealed record WindowSlotPlate : BaseKind
     [Measure("Slot width", Dimension.Length, 0.002, 0.03, HowTo = "rubber to sheet, with the window down")]
     public double Slot { get; init; } = 0.008;
 
-    [Measure("Shelf", Dimension.Length, 0.05, 0.3, HowTo = "slot to the far end")]
+    [Measure("Shelf", Dimension.Length, 0.05, 0.3, HowTo = "slot to the far end", UsualTo = 0.25)]
     public double Shelf { get; init; } = 0.14;
 
     [Measure("Leg down the door", Dimension.Length, 0.03, 0.4, HowTo = "second bend to the pad that rests on the door")]
@@ -32,7 +32,7 @@ public sealed record WindowSlotPlate : BaseKind
     [Measure("Inside bend radius", Dimension.Length, 0.0002, 0.05, HowTo = "the rod or vice jaw it was bent round")]
     public double BendRadius { get; init; } = 0.008;
 
-    [Measure("Weight hung on it", Dimension.Mass, 0, 15, HowTo = "a bag of husks or sand on the shelf")]
+    [Measure("Weight hung on it", Dimension.Mass, 0, 15, HowTo = "a bag of husks or sand on the shelf", UsualTo = 8)]
     public double Weight { get; init; }
 
     [JsonIgnore]

@@ -15,14 +15,14 @@ public sealed record Cup : HoldKind
     [StockChoice("Cup", "cups", HowTo = "across the sealing lip")]
     public string Stock { get; init; } = "cup-115";
 
-    [Measure("Vacuum after pumping", Dimension.Pressure, 5000, 95000, HowTo = "gauge on the pump; leave empty for the usual", Measured = true)]
+    [Measure("Vacuum after pumping", Dimension.Pressure, 5000, 95000, HowTo = "gauge on the pump; leave empty for the usual", Measured = true, Of = "stock")]
     public double? Vacuum { get; init; }
 
     [Measure("Pumped up to the end of the run", Dimension.Duration, 0, 172800, HowTo = "how long it must hold before it is pumped again")]
     public double Since { get; init; } = 1800;
 
     [Measure("Loses half its vacuum in", Dimension.Duration, 60, 1e6,
-        HowTo = "two readings of the gauge; leave empty for the usual: a day clean and dry, two hours in dust", Measured = true)]
+        HowTo = "two readings of the gauge; leave empty for the usual: a day clean and dry, two hours in dust", Measured = true, Of = "stock,site")]
     public double? HalfLife { get; init; }
 
     [JsonIgnore]
@@ -32,10 +32,13 @@ public sealed record Cup : HoldKind
 
     public override double Diameter(Catalogue stock) => stock.Find<SuctionCupRow>("cups", Stock).Diameter;
 
+    /// <summary>Another cup in its place: what was measured of this one does not count for it.</summary>
+    internal Cup Of(SuctionCupRow other) => other.Id == Stock ? this : this with { Stock = other.Id, Vacuum = null, HalfLife = null };
+
     public override HoldKind? Larger(Catalogue stock)
     {
         var own = Diameter(stock);
-        return stock.Cups.Where(c => c.Diameter > own).OrderBy(c => c.Diameter).FirstOrDefault() is { } next ? this with { Stock = next.Id } : null;
+        return stock.Cups.Where(c => c.Diameter > own).OrderBy(c => c.Diameter).FirstOrDefault() is { } next ? Of(next) : null;
     }
 
     public override Hold Build(RigBuilder b, HoldSpot spot)

@@ -18,7 +18,7 @@ public sealed record Magnet : HoldKind
     [Measure("Pad between magnet and panel", Dimension.Length, 0, 0.01, HowTo = "felt, tape or cloth, pressed together")]
     public double Pad { get; init; }
 
-    [Measure("Pull measured on this panel", Dimension.Force, 1, 5000, HowTo = "straight off with a luggage scale; leave empty for the estimate", Measured = true)]
+    [Measure("Pull measured on this panel", Dimension.Force, 1, 5000, HowTo = "straight off with a luggage scale; leave empty for the estimate", Measured = true, Of = "stock,pad,site")]
     public double? MeasuredPull { get; init; }
 
     [JsonIgnore]
@@ -28,10 +28,13 @@ public sealed record Magnet : HoldKind
 
     public override double Diameter(Catalogue stock) => stock.Find<MagnetRow>("magnets", Stock).Diameter;
 
+    /// <summary>Another magnet in its place: what was measured of this one does not count for it.</summary>
+    internal Magnet Of(MagnetRow other) => other.Id == Stock ? this : this with { Stock = other.Id, MeasuredPull = null };
+
     public override HoldKind? Larger(Catalogue stock)
     {
         var own = stock.Find<MagnetRow>("magnets", Stock);
-        return stock.Magnets.Where(m => m.Diameter > own.Diameter && m.RatedPull > own.RatedPull).OrderBy(m => m.Diameter).FirstOrDefault() is { } next ? this with { Stock = next.Id } : null;
+        return stock.Magnets.Where(m => m.Diameter > own.Diameter && m.RatedPull > own.RatedPull).OrderBy(m => m.Diameter).FirstOrDefault() is { } next ? Of(next) : null;
     }
 
     public override Hold Build(RigBuilder b, HoldSpot spot)

@@ -14,7 +14,7 @@ public sealed record ArticulatedArm : ReachKind
     [StockChoice("Arm", "arms")]
     public string Arm { get; init; } = "arm-11in";
 
-    [Measure("Length", Dimension.Length, 0.1, 0.8, HowTo = "foot joint to head, stretched", Greatest = "Greatest length")]
+    [Measure("Length", Dimension.Length, 0.1, 0.8, HowTo = "foot joint to head, stretched", Greatest = "Greatest length", UsualTo = 0.5)]
     public double Length { get; init; } = 0.28;
 
     [Measure("Lower link leans", Dimension.Angle, -1.4, 1.4, HowTo = "forward from upright")]
@@ -26,7 +26,7 @@ public sealed record ArticulatedArm : ReachKind
     [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0: the arm leans ahead")]
     public double Heading { get; init; }
 
-    [Measure("Joint torque measured", Dimension.Torque, 0.2, 100, HowTo = "scale reading × arm length when it slips; leave empty for the usual", Measured = true)]
+    [Measure("Joint torque measured", Dimension.Torque, 0.2, 100, HowTo = "scale reading × arm length when it slips; leave empty for the usual", Measured = true, Of = "arm")]
     public double? JointTorque { get; init; }
 
     public override Mount Build(RigBuilder b, Mount from)

@@ -13,10 +13,10 @@ namespace Ochema.Core.Rigs.Reaches;
     Sketch = "rect 20 62 30 5; rect 32 18 6 44; rect 32 18 74 6; dim height 22 18 22 62; dim stickOut 36 10 106 10")]
 public sealed record BoomTube : ReachKind
 {
-    [Measure("Mast height", Dimension.Length, 0.03, 2, HowTo = "base to the boom", Greatest = "Greatest mast height")]
+    [Measure("Mast height", Dimension.Length, 0.03, 2, HowTo = "base to the boom", Greatest = "Greatest mast height", UsualTo = 1.2)]
     public double Height { get; init; } = 0.3;
 
-    [Measure("Stick-out", Dimension.Length, 0.03, 2.5, HowTo = "mast to the head", Greatest = "Greatest stick-out")]
+    [Measure("Stick-out", Dimension.Length, 0.03, 2.5, HowTo = "mast to the head", Greatest = "Greatest stick-out", UsualTo = 1.6)]
     public double StickOut { get; init; } = 0.6;
 
     [Measure("Boom turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 ahead, 90 out to the left")]
@@ -25,7 +25,7 @@ public sealed record BoomTube : ReachKind
     [StockChoice("Mast and boom", "sections", Only = "round-tube,square-tube")]
     public string Section { get; init; } = "tube-steel-33-7x2-6";
 
-    [Measure("Crossing clamp holds", Dimension.Torque, 5, 400, HowTo = "scale × lever when the boom turns on the mast; a scaffold clamp 60 to 120 N·m")]
+    [Measure("Crossing clamp holds", Dimension.Torque, 5, 400, HowTo = "scale × lever when the boom turns on the mast; a scaffold clamp {torque:60} to {torque:120}", UsualTo = 200)]
     public double ClampTorque { get; init; } = 80;
 
     public override Mount Build(RigBuilder b, Mount from)

@@ -14,7 +14,7 @@ public sealed record GooseneckReach : ReachKind
     [StockChoice("Gooseneck", "goosenecks")]
     public string Neck { get; init; } = "neck-16";
 
-    [Measure("Length", Dimension.Length, 0.08, 0.9, HowTo = "nut to nut, stretched", Greatest = "Greatest length")]
+    [Measure("Length", Dimension.Length, 0.08, 0.9, HowTo = "nut to nut, stretched", Greatest = "Greatest length", UsualTo = 0.6)]
     public double Length { get; init; } = 0.3;
 
     [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "forward from upright, foot to head")]

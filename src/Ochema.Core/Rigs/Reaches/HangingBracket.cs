@@ -13,10 +13,10 @@ namespace Ochema.Core.Rigs.Reaches;
     Sketch = "rect 12 14 14 40; line 26 20 88 20; line 88 20 88 50; dim out 26 12 88 12; dim down 98 20 98 50")]
 public sealed record HangingBracket : ReachKind
 {
-    [Measure("Out", Dimension.Length, 0.02, 1, HowTo = "base to the drop", Greatest = "Greatest reach out")]
+    [Measure("Out", Dimension.Length, 0.02, 1, HowTo = "base to the drop", Greatest = "Greatest reach out", UsualTo = 0.6)]
     public double Out { get; init; } = 0.15;
 
-    [Measure("Down", Dimension.Length, 0.02, 1, HowTo = "arm to the head's seat", Greatest = "Greatest drop")]
+    [Measure("Down", Dimension.Length, 0.02, 1, HowTo = "arm to the head's seat", Greatest = "Greatest drop", UsualTo = 0.6)]
     public double Down { get; init; } = 0.10;
 
     [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 ahead, 90 to the left")]

@@ -9,7 +9,7 @@ namespace Ochema.Core.Rigs.Reaches;
     Sketch = "rect 30 58 60 5; rect 54 12 12 46; dim height 78 12 78 58; dim flange 30 67 90 67")]
 public sealed record PostReach : ReachKind
 {
-    [Measure("Height", Dimension.Length, 0.03, 1.5, HowTo = "flange to the underside of the head", Greatest = "Greatest height")]
+    [Measure("Height", Dimension.Length, 0.03, 1.5, HowTo = "flange to the underside of the head", Greatest = "Greatest height", UsualTo = 0.8)]
     public double Height { get; init; } = 0.25;
 
     [StockChoice("Post", "sections", Only = "round-tube,round,square-tube")]

@@ -10,7 +10,7 @@ namespace Ochema.Core.Rigs.Reaches;
     Sketch = "rect 40 60 40 6; rect 55 14 10 46; dim height 76 14 76 60")]
 public sealed record Riser : ReachKind
 {
-    [Measure("Height", Dimension.Length, 0.02, 1.5, HowTo = "base plate to the underside of the head", Greatest = "Greatest height")]
+    [Measure("Height", Dimension.Length, 0.02, 1.5, HowTo = "base plate to the underside of the head", Greatest = "Greatest height", UsualTo = 0.8)]
     public double Height { get; init; } = 0.2;
 
     [StockChoice("Post", "sections", Only = "round-tube,round,square-tube")]

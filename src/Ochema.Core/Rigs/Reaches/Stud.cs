@@ -13,7 +13,7 @@ public sealed record Stud : ReachKind
     [StockChoice("Thread", "fasteners")]
     public string Thread { get; init; } = "3-8-16";
 
-    [Measure("Free length", Dimension.Length, 0.005, 0.3, HowTo = "nut to nut", Greatest = "Greatest free length")]
+    [Measure("Free length", Dimension.Length, 0.005, 0.3, HowTo = "nut to nut", Greatest = "Greatest free length", UsualTo = 0.12)]
     public double Length { get; init; } = 0.05;
 
     public override Mount Build(RigBuilder b, Mount from)

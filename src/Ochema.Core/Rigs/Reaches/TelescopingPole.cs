@@ -13,7 +13,7 @@ namespace Ochema.Core.Rigs.Reaches;
 public sealed record TelescopingPole : ReachKind
 {
     [Measure("Drawn out to", Dimension.Length, 0.3, 7.5,
-        HowTo = "foot to head; every joint still overlapping by three diameters", Greatest = "Greatest draw-out")]
+        HowTo = "foot to head; every joint still overlapping by three diameters", Greatest = "Greatest draw-out", UsualTo = 5)]
     public double Length { get; init; } = 1.2;
 
     [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "from upright, towards the heading below; past 90° it dips")]
@@ -28,7 +28,7 @@ public sealed record TelescopingPole : ReachKind
     [StockChoice("Upper tube", "sections", Only = "round-tube")]
     public string Upper { get; init; } = "carbon-20x1-5";
 
-    [Measure("Lock holds", Dimension.Torque, 0.5, 80, HowTo = "scale × lever when the upper tube turns in the lower; twist locks 3 to 8 N·m")]
+    [Measure("Lock holds", Dimension.Torque, 0.5, 80, HowTo = "scale × lever when the upper tube turns in the lower; twist locks {torque:3} to {torque:8}")]
     public double LockTorque { get; init; } = 5;
 
     /// <summary>Play that a twist lock still takes up, m (judgement, 1–2).</summary>

@@ -1,0 +1,87 @@
+<script lang="ts">
+  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import { fill, limitText, percent } from '../parts/quantity';
+  import { verdictWord } from '../parts/verdict';
+  import QuantityField from '../parts/QuantityField.svelte';
+  import { catalogue } from '../state/catalogue.svelte';
+  import type { RigSession } from '../state/session.svelte';
+
+  /** One strap to a closed point of the user's choice: each point with how the strap would run, or why it is of no use. */
+  let { session }: { session: RigSession } = $props();
+  let field = $derived(catalogue.kind('strap', 'strap')?.fields.find((f) => f.name === 'pretension'));
+  let pretension = $state(200);
+  let ends = $state.raw<Schemas['StrapEnd'][] | null>(null);
+  let basis = $state.raw<RigDocument | null>(null);
+  let problem = $state('');
+
+  $effect(() => {
+    const [document, pull] = [session.doc, pretension];
+    const stop = new AbortController();
+    const timer = setTimeout(async () => {
+      try {
+        ends = await ask(api.POST('/api/straps', { body: { document, pretension: pull }, signal: stop.signal }));
+        [basis, problem] = [document, ''];
+      } catch (e) {
+        if (!stop.signal.aborted) problem = e instanceof ApiError ? e.message : 'These could not be computed.';
+      }
+    }, 350);
+    return () => (clearTimeout(timer), stop.abort());
+  });
+
+  function take(end: Schemas['StrapEnd']) {
+    const change = end.change!;
+    session.change('take:' + change.id, change.document);
+    session.select('strap:' + change.document.straps!.at(-1)!.id);
+  }
+</script>
+
+<section class="mt-4" aria-label="One strap" data-one-strap>
+  <h3 class="text-quiet flex justify-between text-xs font-normal">
+    <span>One strap, to a point of your choice</span><span>limit speed</span>
+  </h3>
+  {#if field}
+    <QuantityField
+      label={field.label}
+      hint={field.howTo}
+      dimension={field.dimension!}
+      minimum={field.minimum!}
+      maximum={field.maximum!}
+      usualTo={field.usualTo}
+      value={pretension}
+      onchange={(v) => (pretension = v ?? 200)}
+    />
+  {/if}
+  {#if problem}
+    <p class="text-lets-go text-sm">{problem}</p>
+  {:else if !ends}
+    <p class="text-quiet text-sm" aria-busy="true">Trying the closed points …</p>
+  {:else}
+    <ul>
+      {#each ends as e (e.anchor)}
+        <li class="border-rule border-b border-dotted" data-anchor={e.anchor}>
+          {#if e.change}
+            <button
+              class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
+              disabled={basis !== session.doc}
+              onclick={() => take(e)}
+            >
+              <span class="font-semibold">To {e.name.toLowerCase()}</span>
+              <b class="word-{e.change.verdict} text-right">{limitText(e.change.limitSpeed, session.doc.host)}</b>
+              <span class="text-quiet col-span-2 text-xs"
+                >{fill(e.says)} · {verdictWord({ word: e.change.verdict, why: e.change.why })}, {percent(e.change.use)} used</span
+              >
+            </button>
+          {:else}
+            <p class="py-1">
+              <s class="text-quiet">To {e.name.toLowerCase()}</s><span class="text-quiet block text-xs"
+                >{fill(e.says)}</span
+              >
+            </p>
+          {/if}
+        </li>
+      {:else}
+        <li class="text-quiet text-sm">This host has no closed point for a strap.</li>
+      {/each}
+    </ul>
+  {/if}
+</section>
