@@ -117,6 +117,15 @@ public class FixedAndFrictionTests
         Near.Share(2, Check(rig with { Camera = rig.Camera with { Mass = 4 } }, "head.load").Use / Check(rig, "head.load").Use, 1e-9);
     }
 
+    [Fact] // half the diagonal of body and lens, with 20 mm of air all round
+    public void AGimbalNeedsHalfItsCamerasDiagonal()
+    {
+        var rig = RigFiles.All.First(r => r.Rig.Head is GimbalHead).Rig;
+        var (body, lens) = (Stock.Find<CameraRow>("cameras", rig.Camera.Body), Stock.Find<LensRow>("lenses", rig.Camera.Lens));
+        var radius = Math.Sqrt(Math.Pow(0.5 * (body.Length + lens.Length) + 0.02, 2) + Math.Pow(0.5 * body.Width + 0.02, 2));
+        Near.Share(radius / ((GimbalHead)rig.Head).Room, Check(rig, "head.room").Use, 1e-9);
+    }
+
     [Fact] // ISO 1222's short socket carries a third of the screw's proof load; the seat's edge is the lever
     public void TheCamerasScrewFeelsJoltsToo()
     {
