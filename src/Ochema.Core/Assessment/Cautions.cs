@@ -1,6 +1,4 @@
-using System.Reflection;
 using Ochema.Core.Hosts;
-using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;
@@ -22,5 +20,5 @@ internal static class Cautions
 
     /// <summary>Kinds inside a kind: the holds of a plate, the foot of a brace.</summary>
     private static IEnumerable<Kind> Parts(Kind kind) =>
-        kind.GetType().GetProperties().Where(p => p.GetCustomAttribute<PartAttribute>() is not null).Select(p => p.GetValue(kind)).OfType<Kind>();
+        MeasureReader.Declared(kind.GetType()).Where(d => d.Part is not null).Select(d => d.Property.GetValue(kind)).OfType<Kind>();
 }

@@ -46,6 +46,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             foreach (var check in checks)
                 if ((c == 0 || !check.Fixed) && check.Counts(check.Use(f)) is var use && use > worst.Use)
                     worst = new Worst(use, check, cases[c]);
+            f.Release();
         }
         return worst;
     }
@@ -62,6 +63,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             for (var i = 0; i < worst.Length; i++)
                 if ((c == 0 || !checks[i].Fixed) && checks[i].Use(f) is var use && use > worst[i].Use)
                     worst[i] = (use, c);
+            f.Release();
         }
         return worst;
     }

@@ -1,3 +1,4 @@
+using System.Buffers;
 using Ochema.Core.Assessment;
 using Ochema.Core.Loads;
 using Ochema.Core.Structure;
@@ -113,12 +114,24 @@ public sealed class CaseForces
                 VectorMath.AddScaled(into, c, state.Rows[k].AsSpan(start, into.Length));
     }
 
+    /// <summary>
+    /// Gives back what was worked out for the checks: they have all looked, and it is worked out again should one look once more. A search looks at
+    /// hundreds of cases at a few speeds each, and would keep megabytes.
+    /// </summary>
+    internal void Release()
+    {
+        if (outputs is not null)
+            ArrayPool<double>.Shared.Return(outputs);
+        (outputs, remembered, asked) = (null, null, 0);
+    }
+
     private double[] All()
     {
-        var all = new double[state.Layout.Longer];
+        var all = ArrayPool<double>.Shared.Rent(state.Layout.Longer);
+        Array.Clear(all, 0, state.Layout.Longer);
         for (var k = 0; k < Coefficients.Length; k++)
             if (Coefficients[k] is not 0 and var c)
-                VectorMath.AddScaled(all, c, state.Rows[k]);
+                VectorMath.AddScaled(all.AsSpan(0, state.Layout.Longer), c, state.Rows[k]);
         return all;
     }
 }

@@ -112,12 +112,14 @@ public static class Survey
         return null;
     }
 
+    private static readonly IReadOnlyList<(KindAttribute Info, Grip Grip)> Bases =
+        [.. Kinds.Of(typeof(BaseKind)).Select(t => (Kind.InfoOf(t), ((BaseKind)Activator.CreateInstance(t)!).Grip))];
+
     /// <summary>Every kind of base at the rig's site, with the reason on whatever is struck out.</summary>
     public static IReadOnlyList<SurveyOption> Options(RigDocument rig)
     {
         var host = HostLibrary.Find(rig.Host)!;
-        return [.. Kinds.Of(typeof(BaseKind)).Select(t => (Type: t, Info: Kind.InfoOf(t)))
-            .Select(k => new SurveyOption(k.Info.Id, k.Info.Label, Refusal(((BaseKind)Activator.CreateInstance(k.Type)!).Grip, rig.Site, rig.Survey, host)))
+        return [.. Bases.Select(k => new SurveyOption(k.Info.Id, k.Info.Label, Refusal(k.Grip, rig.Site, rig.Survey, host)))
             .OrderBy(o => o.Reason is not null).ThenBy(o => o.Label, StringComparer.Ordinal)];
     }
 

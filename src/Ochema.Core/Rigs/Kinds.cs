@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using System.Reflection;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
@@ -29,8 +30,12 @@ public sealed class KindAttribute(string id, string label, string about) : Attri
 /// <summary>Any kind of any station.</summary>
 public abstract record Kind
 {
+    // Read once: reading an attribute makes a new one, and costs more than most checks.
+    private static readonly FrozenDictionary<Type, KindAttribute> Infos = typeof(Kind).Assembly.GetTypes()
+        .Select(t => (Type: t, Info: t.GetCustomAttribute<KindAttribute>())).Where(t => t.Info is not null).ToFrozenDictionary(t => t.Type, t => t.Info!);
+
     /// <summary>The kind's attribute.</summary>
-    public static KindAttribute InfoOf(Type type) => type.GetCustomAttribute<KindAttribute>() ?? throw new InvalidOperationException($"{type.Name} carries no [Kind]");
+    public static KindAttribute InfoOf(Type type) => Infos.GetValueOrDefault(type) ?? throw new InvalidOperationException($"{type.Name} carries no [Kind]");
 }
 
 /// <summary>How the rig holds on to the panel.</summary>

@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Nodes;
@@ -6,22 +7,37 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
 
+/// <summary>A property with what it declares.</summary>
+/// <param name="Name">As in documents.</param>
+internal sealed record DeclaredField(PropertyInfo Property, string Name, MeasureAttribute? Measure, StockChoiceAttribute? Choice, PartAttribute? Part)
+{
+    public static DeclaredField Of(PropertyInfo p) => new(p, JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.GetCustomAttribute<MeasureAttribute>(),
+        p.GetCustomAttribute<StockChoiceAttribute>(), p.GetCustomAttribute<PartAttribute>());
+}
+
 /// <summary>Reads the measurements that records declare by attributes.</summary>
 public static class MeasureReader
 {
+    // Read once: reading an attribute makes a new one, and documents are read at every keystroke.
+    private static readonly FrozenDictionary<Type, IReadOnlyList<DeclaredField>> Types = typeof(MeasureReader).Assembly.GetTypes().Where(t => !t.IsAbstract && t.IsClass)
+        .Select(t => (Type: t, Fields: (IReadOnlyList<DeclaredField>)[.. t.GetProperties(BindingFlags.Public | BindingFlags.Instance)
+            .Where(p => p.GetIndexParameters().Length == 0).Select(DeclaredField.Of).Where(d => d is { Measure: not null } or { Choice: not null } or { Part: not null })]))
+        .Where(t => t.Fields.Count > 0).ToFrozenDictionary(t => t.Type, t => t.Fields);
+
+    /// <summary>What a type's properties declare: measurements, choices of the catalogue, parts; empty where none does.</summary>
+    internal static IReadOnlyList<DeclaredField> Declared(Type type) => Types.GetValueOrDefault(type) ?? [];
+
     /// <summary>Measured properties with their present values (empty ones left out), in document names.</summary>
     public static IEnumerable<(string Property, MeasureAttribute Measure, double Value)> Of(object record) =>
-        from p in record.GetType().GetProperties()
-        let a = p.GetCustomAttribute<MeasureAttribute>()
-        where a is not null && p.GetValue(record) is double
-        select (JsonNamingPolicy.CamelCase.ConvertName(p.Name), a, (double)p.GetValue(record)!);
+        from d in Declared(record.GetType())
+        where d.Measure is not null && d.Property.GetValue(record) is double
+        select (d.Name, d.Measure, (double)d.Property.GetValue(record)!);
 
     /// <summary>Catalogue choices of a record.</summary>
     public static IEnumerable<(PropertyInfo? Property, StockChoiceAttribute Attribute)> Choices(object record) =>
-        from p in record.GetType().GetProperties()
-        let a = p.GetCustomAttribute<StockChoiceAttribute>()
-        where a is not null
-        select ((PropertyInfo?)p, a);
+        from d in Declared(record.GetType())
+        where d.Choice is not null
+        select ((PropertyInfo?)d.Property, d.Choice);
 
     /// <summary>The rows a choice may take.</summary>
     public static IEnumerable<IStockRow> Rows(StockChoiceAttribute a, Catalogue stock)

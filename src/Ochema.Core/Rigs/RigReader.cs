@@ -1,5 +1,3 @@
-using System.Reflection;
-using System.Text.Json;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
@@ -112,21 +110,21 @@ public static class RigReader
 
     private static void Record(object record, string path, Catalogue stock)
     {
-        foreach (var p in record.GetType().GetProperties(BindingFlags.Public | BindingFlags.Instance))
+        foreach (var (property, name, measure, choice, part) in MeasureReader.Declared(record.GetType()))
         {
-            var at = $"{path}.{JsonNamingPolicy.CamelCase.ConvertName(p.Name)}";
-            var value = p.GetIndexParameters().Length == 0 ? p.GetValue(record) : null;
-            if (p.GetCustomAttribute<MeasureAttribute>() is { } m && value is double v)
+            var at = $"{path}.{name}";
+            var value = property.GetValue(record);
+            if (measure is { } m && value is double v)
             {
                 if (!(v >= m.Minimum && v <= m.Maximum))
-                    throw new DocumentException(at, $"{m.Label.ToLowerInvariant()} must be between {QuantityFormatter.Format(m.Minimum, m.Dimension, UnitSystem.Metric)} and {QuantityFormatter.Format(m.Maximum, m.Dimension, UnitSystem.Metric)}");
+                    throw new DocumentException(at, $"{Words.Inside(m.Label)} must be between {QuantityFormatter.Format(m.Minimum, m.Dimension, UnitSystem.Metric)} and {QuantityFormatter.Format(m.Maximum, m.Dimension, UnitSystem.Metric)}");
             }
-            else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } choice && value is string id)
+            else if (choice is not null && value is string id)
             {
                 if (!MeasureReader.Rows(choice, stock).Any(r => r.Id == id))
                     throw new DocumentException(at, $"there is no '{id}' among the {choice.List} that fit here");
             }
-            else if (p.GetCustomAttribute<PartAttribute>() is { } part && value is not null)
+            else if (part is not null && value is not null)
             {
                 var kind = Kind.InfoOf(value.GetType()).Id;
                 if (part.Except.Split(',').Contains(kind))
