@@ -64,9 +64,9 @@ public static partial class StrictJson
             ? "it ends too early"
         : m.Contains("trailing comma", StringComparison.Ordinal) ? "a comma with nothing after it"
         : m.Contains("after a single JSON value", StringComparison.Ordinal) ? "something follows after its end"
+        : m.Contains("expected either ','", StringComparison.Ordinal) || m.Contains("after a value", StringComparison.Ordinal) ? "a comma or the closing bracket is missing"
         : m.Contains("property name", StringComparison.Ordinal) ? "the name of a field in double quotes is expected"
         : m.Contains("start of a value", StringComparison.Ordinal) || m.Contains("invalid", StringComparison.Ordinal) ? "a value is expected"
-        : m.Contains("expected either ','", StringComparison.Ordinal) || m.Contains("after a value", StringComparison.Ordinal) ? "a comma or the closing bracket is missing"
         : "something is wrong there";
 
     /// <summary>The kinds that may stand at a path, where it ends in the name of a station.</summary>

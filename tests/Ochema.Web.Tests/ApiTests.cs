@@ -23,10 +23,10 @@ public sealed class ApiTests : IDisposable
     [Fact]
     public async Task TheDemoFilmIsThereAlreadyJudged()
     {
-        var demo = (await host.Get("/api/films")).AsArray().Single()!;
+        var demo = (await host.Films()).Single()!;
         Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, demo["rigs"]!.AsArray().Count);
-        Assert.Equal("tight", (string)demo["rigs"]![0]!["verdict"]!["word"]!);
-        Assert.Equal("unusable", (string)demo["rigs"]![0]!["sharpness"]!["word"]!);
+        Assert.Equal("tight", (string)demo["rigs"]![0]!["card"]!["verdict"]!["word"]!);
+        Assert.Equal("unusable", (string)demo["rigs"]![0]!["card"]!["sharpness"]!["word"]!);
         Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, (await host.Get("/api/rigs")).AsArray().Count);
     }
 

@@ -63,7 +63,7 @@ public sealed class BinTests(Host host) : IClassFixture<Host>
             command.Parameters.AddWithValue("$id", id);
             Assert.Equal(1, command.ExecuteNonQuery());
         }
-        var films = (await host.Get("/api/films")).AsArray();
+        var films = await host.Films();
         var unreadable = Assert.Single(films.SelectMany(f => f!["unreadable"]!.AsArray()));
         Assert.Equal(id, (string)unreadable!["id"]!);
         Assert.Contains("wheels", (string)unreadable["path"]! + (string)unreadable["reason"]!);

@@ -29,6 +29,15 @@ public sealed class Host : IDisposable
 
     public async Task<JsonNode> Get(string path) => (await Client.GetFromJsonAsync<JsonNode>(path))!;
 
+    /// <summary>The films, asked for until every card is worked out.</summary>
+    public async Task<JsonArray> Films()
+    {
+        for (var i = 0; i < 200; i++)
+            if ((await Get("/api/films")).AsArray() is var films && films.All(f => f!["rigs"]!.AsArray().All(r => r!["card"] is not null)))
+                return films;
+        throw new TimeoutException("cards are missing still");
+    }
+
     /// <summary>Stores a rig and returns its id.</summary>
     public async Task<string> Create(string? document = null)
     {

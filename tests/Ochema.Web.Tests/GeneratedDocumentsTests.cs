@@ -1,0 +1,140 @@
+using System.Diagnostics;
+using System.Globalization;
+using System.Net;
+using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
+using Ochema.Core;
+using Ochema.Core.Rigs;
+using Ochema.Data;
+
+namespace Ochema.Web.Tests;
+
+/// <summary>
+/// Documents bent at random, sent to every resource that computes: each gets an answer or a refusal that says where and why in the words of whoever wrote it.
+/// OCHEMA_GENERATED sets how many; the same seed bends alike.
+/// </summary>
+public sealed partial class GeneratedDocumentsTests : IDisposable
+{
+    private const int Usual = 700;
+    private const int Seed = 20261126;
+    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(5);
+    private readonly Host host = new();
+
+    private static readonly string[] Plain = ["assess", "assess?advice=false", "advice", "shake", "shake/advice", "shake/isolators", "schools", "model", "tap/simulate"];
+
+    public void Dispose() => host.Dispose();
+
+    [Fact]
+    public async Task EachGetsAnAnswerOrARefusalInWords()
+    {
+        var count = int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_GENERATED"), CultureInfo.InvariantCulture, out var n) ? n : Usual;
+        var random = new Random(Seed);
+        var documents = RecipeLibrary.All.Select(r => r.Document).Concat(DemoFilm.Rigs.Select(r => r.Document)).Select(StrictJson.Write).ToList();
+        var (answered, refused) = (0, 0);
+        for (var i = 0; i < count; i++)
+        {
+            var document = JsonNode.Parse(documents[random.Next(documents.Count)])!;
+            for (var bends = random.Next(1, 4); bends > 0; bends--)
+                Bend(document, documents, random);
+            var (path, body) = Request(document, random);
+            var clock = Stopwatch.StartNew();
+            using var answer = await host.Client.PostAsync("/api/" + path, Host.Json(body));
+            var text = await answer.Content.ReadAsStringAsync();
+            Assert.True(answer.StatusCode is HttpStatusCode.OK or HttpStatusCode.BadRequest, $"{i}: {path} answers {(int)answer.StatusCode} to {body}\n{text}");
+            Assert.True(clock.Elapsed < Longest, $"{i}: {path} took {clock.Elapsed.TotalSeconds:0.0} s over {body}");
+            if (answer.StatusCode == HttpStatusCode.OK)
+            {
+                answered++;
+                Assert.DoesNotContain("NaN", text);
+                continue;
+            }
+            refused++;
+            var problem = JsonNode.Parse(text)!;
+            var reason = (string?)problem["reason"];
+            Assert.True(reason is { Length: > 3 } && problem["path"] is not null, $"{i}: {path} refuses {body} without a reason: {text}");
+            Assert.False(Inside().IsMatch(reason!), $"{i}: “{reason}” is not in the user's words");
+        }
+        // Neither all good nor all bad: the test would not test.
+        Assert.True(answered > count / 10 && refused > count / 10, $"{answered} answered, {refused} refused");
+    }
+
+    private static (string Path, string Body) Request(JsonNode document, Random random)
+    {
+        JsonObject With(string name, JsonNode value) => new() { ["document"] = document.DeepClone(), [name] = value };
+        string[] stations = ["base", "reach", "head", "isolator", "camera", "braces", "straps", "tether", "nowhere", ""];
+        return random.Next(6) switch
+        {
+            0 => ("alternatives", With("station", stations[random.Next(stations.Length)]).ToJsonString()),
+            1 => ("inverse", With("atMost", random.Next(3) == 0 ? random.NextDouble() * 3 : 0.8).ToJsonString()),
+            2 => ("straps", With("pretension", random.Next(3) == 0 ? -5 : 250).ToJsonString()),
+            3 when random.Next(2) == 0 => ("tap/calibrate", With("frequency", random.NextDouble() * 80).ToJsonString()),
+            _ => (Plain[random.Next(Plain.Length)], random.Next(25) == 0 ? Torn(document.ToJsonString(), random) : document.ToJsonString()),
+        };
+    }
+
+    /// <summary>A text cut short, or with a character too many.</summary>
+    private static string Torn(string text, Random random) => random.Next(2) == 0 ? text[..random.Next(text.Length)] : text.Insert(random.Next(text.Length), random.Next(2) == 0 ? "}" : ",");
+
+    private static void Bend(JsonNode document, List<string> documents, Random random)
+    {
+        var all = new List<(JsonNode Parent, object Key, JsonNode? Value)>();
+        void Walk(JsonNode? node)
+        {
+            if (node is JsonObject o)
+                foreach (var (k, v) in o)
+                {
+                    all.Add((o, k, v));
+                    Walk(v);
+                }
+            else if (node is JsonArray a)
+                for (var i = 0; i < a.Count; i++)
+                {
+                    all.Add((a, i, a[i]));
+                    Walk(a[i]);
+                }
+        }
+        Walk(document);
+        var (parent, key, value) = all[random.Next(all.Count)];
+        void Set(JsonNode? v)
+        {
+            if (parent is JsonObject o)
+                o[(string)key] = v;
+            else
+                ((JsonArray)parent)[(int)key] = v;
+        }
+        switch (random.Next(value is JsonValue number && number.TryGetValue<double>(out _) ? 14 : 8))
+        {
+            case 0:
+                Set(null);
+                break;
+            case 1:
+                Set(random.Next(2) == 0 ? "something" : random.NextDouble());
+                break;
+            case 2 when parent is JsonObject o:
+                o.Remove((string)key);
+                break;
+            case 3 when parent is JsonObject o:
+                o["wheels"] = 4;
+                break;
+            case 4:
+                Set(new JsonArray(1, 2, 3));
+                break;
+            case 5 or 6 or 7:
+                // The same place of another rig: other kinds, other hosts, other sites.
+                var other = JsonNode.Parse(documents[random.Next(documents.Count)])!;
+                if (parent == document && other[(string)key] is { } theirs)
+                    Set(theirs.DeepClone());
+                else if (other["base"] is { } b)
+                    document["base"] = b.DeepClone();
+                break;
+            default:
+                var v = double.Parse(value!.ToJsonString(), CultureInfo.InvariantCulture);
+                double[] numbers = [0, -v, v * 1.7, v * 0.3, v * 10, v / 10, 1e-9, 1e9, double.MaxValue, Math.Round(v, 1)];
+                Set(numbers[random.Next(numbers.Length)]);
+                break;
+        }
+    }
+
+    [GeneratedRegex(@"System\.|Ochema\.|`\d|Nullable|\bRecord\b|Exception|JsonElement|\bnull\b.*type")]
+    private static partial Regex Inside();
+}
