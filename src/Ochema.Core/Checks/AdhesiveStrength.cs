@@ -25,8 +25,8 @@ public sealed class AdhesiveStrength(RigBuilder b, HoldSpot spot, int spring, Ad
         sheet?.Formula("{k} × (({N} + {S}) ÷ {A} + {M} ÷ {W} + {Mn} ÷ {Wp}) ÷ ({τ} × {c} × {s} × {w})", "uniform stress plus bending over the pad and twist on it", "Creep under steady pull: never alone.")
             .Factor(b, FactorTable.Adhesive).Term("N", "pull", load.Off, Dimension.Force).Term("S", "slide", load.Slide, Dimension.Force)
             .Term("A", "area", area, Dimension.Area, row.Source).Term("M", "peel moment", load.Moment, Dimension.Torque)
-            .Term("W", "section modulus of the pad, m³", modulus, Dimension.Factor)
-            .Term("Mn", "twist", load.Twist, Dimension.Torque).Term("Wp", "polar modulus of the pad, m³", polar, Dimension.Factor)
+            .Term("W", "section modulus of the pad, m³", modulus, Dimension.Factor, row.Source)
+            .Term("Mn", "twist", load.Twist, Dimension.Torque).Term("Wp", "polar modulus of the pad, m³", polar, Dimension.Factor, row.Source)
             .Term("τ", "strength", row.Strength, Dimension.Stress, row.Source).Term("c", "cured share", cured, Dimension.Ratio, "judgement from hours")
             .Term("s", "surface share", surface, Dimension.Ratio, "judgement")
                 .Term("w", "temperature share", warm, Dimension.Ratio, $"judgement; {b.Rig.Run.SkinSource}");

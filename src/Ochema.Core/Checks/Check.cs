@@ -69,11 +69,19 @@ public enum CheckSort
 /// <param name="Symbol">As in the formula.</param>
 /// <param name="Name">In words.</param>
 /// <param name="Value">SI.</param>
-/// <param name="Source">Where it came from; empty for what follows from the load case.</param>
+/// <param name="Source">Where it came from.</param>
 public sealed record WorkingTerm(string Symbol, string Name, double Value, Dimension Dimension, string Source);
 
 /// <summary>The working of a check: formula with symbols in braces, its numbers, and what it leaves out.</summary>
 public sealed record Working(string Formula, IReadOnlyList<WorkingTerm> Terms, string Method, string NotCovered);
+
+/// <summary>Where numbers of a working come from, as several checks say it.</summary>
+internal static class Origin
+{
+    public const string Frame = "solved frame, this case";
+    public const string Measures = "this rig's measurements";
+    public const string Follows = "follows from the numbers beside it";
+}
 
 /// <summary>Where a check writes its working.</summary>
 public sealed class Worksheet
@@ -90,8 +98,12 @@ public sealed class Worksheet
         return this;
     }
 
+    /// <summary>A number; forces, moments and stresses come from the solved frame in the case at hand unless another origin is said.</summary>
+    /// <exception cref="ArgumentException">Its origin is not said.</exception>
     public Worksheet Term(string symbol, string name, double value, Dimension dimension, string source = "")
     {
+        if (source.Length == 0)
+            source = dimension is Dimension.Force or Dimension.Torque or Dimension.Stress ? Origin.Frame : throw new ArgumentException($"the origin of “{name}” is not said", nameof(source));
         terms.Add(new(symbol, name, value, dimension, source));
         return this;
     }

@@ -27,7 +27,7 @@ public sealed class GripPrise(RigBuilder b, string id, string title, int spring,
         var pitch = moment.PerpendicularTo(axis).Length;
         sheet?.Formula("{k} × ({N} + {M} ÷ {w}) ÷ {F}", "no tension across a closed joint: F·w/6 for each half", "A jaw that bends before it opens.")
             .Factor(b, FactorTable.Friction).Term("N", "pull across the bar", pull, Dimension.Force).Term("M", "moment across the bar", pitch, Dimension.Torque)
-            .Term("w", "lever of its width", lever, Dimension.Length).Term("F", "closed by", closing, Dimension.Force, source);
+            .Term("w", "lever of its width", lever, Dimension.Length, Origin.Measures).Term("F", "closed by", closing, Dimension.Force, source);
         return Ratio(b.Factors[FactorTable.Friction] * (pull + pitch / lever), closing);
     }
 }

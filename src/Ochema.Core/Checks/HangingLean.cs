@@ -22,8 +22,8 @@ public sealed class HangingLean(RigBuilder b, string station, double ownMass, do
         var mass = ownMass + b.CameraOf(Station).Mass;
         var lean = Angle(f.Pressure, area, mass);
         sheet?.Formula("atan({q} × {c} × {A} ÷ ({m} × g)) ÷ {a}", "balance of wind and weight on something that hangs", "Swinging in gusts: it overshoots.")
-            .Term("q", "dynamic pressure", f.Pressure, Dimension.Pressure).Term("c", "drag coefficient", Coefficient, Dimension.Factor, "judgement, 1–1.3").Term("A", "frontal area", area, Dimension.Area)
-            .Term("m", "gimbal and camera", mass, Dimension.Mass).Term("θ", "lean", lean, Dimension.Angle).Term("a", "what the motors level out", Allowed, Dimension.Angle, "judgement, 15–30°");
+            .Term("q", "dynamic pressure", f.Pressure, Dimension.Pressure, "air of the day, speed, wind and gust").Term("c", "drag coefficient", Coefficient, Dimension.Factor, "judgement, 1–1.3").Term("A", "frontal area", area, Dimension.Area, Origin.Measures)
+            .Term("m", "gimbal and camera", mass, Dimension.Mass, "parts as listed").Term("θ", "lean", lean, Dimension.Angle, Origin.Follows).Term("a", "what the motors level out", Allowed, Dimension.Angle, "judgement, 15–30°");
         return Ratio(lean, Allowed);
     }
 }
@@ -38,7 +38,7 @@ public sealed class GimbalRoom(RigBuilder b, string station, double room) : Chec
         var (body, lens) = (b.CameraOf(Station).Body, b.CameraOf(Station).Lens);
         var needs = Math.Sqrt(Math.Pow((body.Length + lens.Length) / 2 + 0.02, 2) + Math.Pow(body.Width / 2 + 0.02, 2));
         sheet?.Formula("{d} ÷ {r}", "half the diagonal of body and lens, with 20 mm", "Cables and matte boxes.")
-            .Term("d", "radius it turns in", needs, Dimension.Length, body.Source).Term("r", "room there is", room, Dimension.Length);
+            .Term("d", "radius it turns in", needs, Dimension.Length, body.Source).Term("r", "room there is", room, Dimension.Length, Origin.Measures);
         return Ratio(needs, room);
     }
 }

@@ -13,7 +13,7 @@ public sealed class HelmetProtrusion(string id, double outside) : Check(id + ".p
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         sheet?.Formula("{p} ÷ {a}", "49 CFR 571.218 S5.5 (rigid projections outside the shell)", "Other standards and events forbid any; inside the shell nothing may stand out at all.")
-            .Term("p", "stands out, rigid", outside, Dimension.Length).Term("a", "allowed", Allowed, Dimension.Length, "49 CFR 571.218 S5.5");
+            .Term("p", "stands out, rigid", outside, Dimension.Length, Origin.Measures).Term("a", "allowed", Allowed, Dimension.Length, "49 CFR 571.218 S5.5");
         return Ratio(outside, Allowed);
     }
 }

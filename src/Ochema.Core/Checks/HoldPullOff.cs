@@ -15,7 +15,7 @@ public sealed class HoldPullOff(RigBuilder b, HoldSpot spot, int spring, string 
         var pull = Math.Max(0, load.Pull) + load.Moment / lever;
         sheet?.Formula("{k} × ({N} + {M} ÷ {r}) ÷ {C}", "pull, and the moment over its lever", "Wear, dirt and a hold that was not set right.")
             .Factor(b, factor).Term("N", "pull", Math.Max(0, load.Pull), Dimension.Force).Term("M", "moment across it", load.Moment, Dimension.Torque)
-            .Term("r", "lever", lever, Dimension.Length).Term("C", "what it holds", capacity, Dimension.Force, source);
+            .Term("r", "lever", lever, Dimension.Length, Origin.Measures).Term("C", "what it holds", capacity, Dimension.Force, source);
         return Ratio(b.Factors[factor] * pull, capacity);
     }
 }

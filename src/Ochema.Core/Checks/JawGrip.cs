@@ -68,7 +68,7 @@ internal sealed class JawOpens(RigBuilder b, string id, string title, int spring
         var n = Math.Abs(push.Dot(closing));
         sheet?.Formula("{k} × ({N} + 2 × {M} ÷ {r}) ÷ {F}", "core of a round pad, F·r/4 each", "A spring that has been left open is weaker.")
             .Factor(b, FactorTable.Friction).Term("N", "push on a jaw", n, Dimension.Force).Term("M", "moment that tilts the pads", m, Dimension.Torque)
-            .Term("r", "pad radius", padRadius, Dimension.Length).Term("F", "jaw force", force, Dimension.Force, source);
+            .Term("r", "pad radius", padRadius, Dimension.Length, Origin.Measures).Term("F", "jaw force", force, Dimension.Force, source);
         return Ratio(b.Factors[FactorTable.Friction] * (n + 2 * m / padRadius), force);
     }
 }

@@ -18,7 +18,7 @@ public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece p
         var n = Math.Abs(e[6]);
         sheet?.Formula("{k} × {N} ÷ {H}", "friction of the clamp along the rod", "Paint, oil, a tie instead of a clamp.")
             .Factor(b, FactorTable.Friction).Term("N", "force along the rod", n, Dimension.Force)
-                .Term("H", "clamp holds", holds, Dimension.Force, "as you measured it; 200–600 N, judgement");
+                .Term("H", "clamp holds", holds, Dimension.Force, "as you set it; 200–600 N, judgement");
         return Ratio(factor * n, holds);
     }
 }

@@ -16,7 +16,7 @@ public sealed class SuctionCurvature(HoldSpot spot, SuctionCupRow row)
         var sag = row.Diameter * row.Diameter / (8 * radius);
         sheet?.Formula("{d}² ÷ (8 × {R}) ÷ {s}", "sag of a circular arc", "Creases, swage lines and seams: keep off them.")
             .Term("d", "cup diameter", row.Diameter, Dimension.Length, row.Source)
-            .Term("R", "crown radius", radius, Dimension.Length, "site as measured")
+            .Term("R", "crown radius", radius, Dimension.Length, "place as entered")
             .Term("s", "sag the lip follows", row.CurvatureSag, Dimension.Length, "3 % of the diameter; judgement, 2–5 %");
         return Ratio(sag, row.CurvatureSag);
     }

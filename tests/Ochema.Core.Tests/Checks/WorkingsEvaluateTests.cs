@@ -56,6 +56,7 @@ public class WorkingsEvaluateTests
 
     private static void Agrees(string where, string check, double use, Working working)
     {
+        Assert.All(working.Terms, t => Assert.True(t.Source.Length > 2, $"{where}, {check}: where “{t.Name}” comes from is not said"));
         var value = new Formula(working.Formula, working.Terms.ToDictionary(t => t.Symbol, t => t.Value)).Value();
         // Past 999 %, and where nothing holds at all, the use is cut.
         var expected = double.IsNaN(value) || value > Check.MostUse ? Check.MostUse : Math.Max(0, value);

@@ -57,7 +57,7 @@ internal sealed class GlassWeight(RigBuilder b, double allowed) : Check("glass.w
     {
         var w = b.Mass * Loads.MotionProfile.Gravity;
         sheet?.Formula("{W} ÷ {a}", "what a window's lift and edge are not hurt by (judgement)", "Slammed doors; a window that is not quite up.")
-            .Term("W", "weight of all of it", w, Dimension.Force).Term("a", "allowed", allowed, Dimension.Force, "judgement, 10–25 N");
+            .Term("W", "weight of all of it", w, Dimension.Force, "parts as listed").Term("a", "allowed", allowed, Dimension.Force, "judgement, 10–25 N");
         return Ratio(w, allowed);
     }
 }

@@ -66,7 +66,7 @@ public sealed record MagnetCrossBar : BaseKind
                 PanelHold.Grasps(b, spot, hold.Spring, grip.Grasp with
                 {
                     Radius = Math.Min(bolt, row.Diameter) / 2,
-                    RadiusSource = "bolt head, as measured",
+                    RadiusSource = "bolt head, as entered",
                     TwistRadius = Math.Min(bolt, row.Diameter) / 3
                 }, "peels at its edge");
                 b.Checks.Add(new MagnetHeat(b, spot, row));

@@ -36,7 +36,7 @@ public sealed record SpringClamp : BaseKind
         var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, 0.12, PadRadius, 6e4, 25, ClampParts.RubberFriction);
         if (!b.HoldsGone)
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction, b.Rig.Site.Form == SiteForm.Tube
-                ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you measured it; rubber 0.3–0.5, judgement");
+                ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement");
         b.Part("base", "Padded spring clamp with stud", 0.12, 6);
         b.Offers = "1-4-20";
         return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud");

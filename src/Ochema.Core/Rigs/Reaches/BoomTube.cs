@@ -45,7 +45,7 @@ public sealed record BoomTube : ReachKind
         var boom = b.Beam(reach, b.Own("boom"), "boom", crossing, end, section, metal, up);
         b.Checks.Add(new SectionStrength(b, reach, b.Own("mast"), "Mast bends", mast));
         b.Checks.Add(new SectionStrength(b, reach, b.Own("boom"), "Boom bends", boom));
-        b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque, "as you measured it; scaffold clamps 60–120 N·m, judgement"));
+        b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque, "as you set it; scaffold clamps 60–120 N·m, judgement"));
         b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)));
         b.Part(reach, $"{row.Name}, {Height + StickOut:0.0} m, crossing clamp", section.Area * (Height + StickOut) * metal.Density + 0.8, Math.Round(row.PricePerMetre * (Height + StickOut) + 14));
         b.PointMass(mastTop, 0.8);
