@@ -49,7 +49,7 @@ internal static class Retention
                 Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
             if (reach is not Rigs.Reaches.NoReach)
                 Piece(suffix.Length == 0 ? "Reach" : "Its reach", "reach" + suffix, rig.Braces.Count > 1
-                    && suffix.Length == 0 ? ["its foot", "its braces"] : ["its foot"], needs, tether);
+                    && suffix.Length == 0 ? ["its foot", "its struts"] : ["its foot"], needs, tether);
         }
         foreach (var brace in rig.Braces)
         {
@@ -78,7 +78,7 @@ internal static class Retention
         if (rig.Straps.Count > 0 && Keeps(letGo?.Where(l => l.Kind == "straps-alone")))
             own.Add("the straps");
         if (count == 1 && rig.Braces.Count > 1 && Keeps(lost))
-            own.Add("the braces");
+            own.Add("the struts");
         // On a head it must come off: a second retention there is a hazard.
         if (b.Host.BreakawayLimit is not null)
         {

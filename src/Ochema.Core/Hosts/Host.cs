@@ -43,7 +43,10 @@ public abstract class Host
     /// <summary>Fastest it can do, m/s (judgement): rigs are not asked about, nor looked at, beyond it.</summary>
     public virtual double TopSpeed => 70;
 
-    /// <summary>What <see cref="TopSpeed"/> is, for texts.</summary>
+    /// <summary>True where it does not travel: its speed is that of the wind it must stand.</summary>
+    public virtual bool StandsStill => false;
+
+    /// <summary>What <see cref="TopSpeed"/> is, for texts behind "at any".</summary>
     public virtual string AtTop => "speed " + Called + " does";
 
     public abstract IReadOnlyList<string> Cautions { get; }
@@ -54,7 +57,7 @@ public abstract class Host
     /// <summary>Everything published about it.</summary>
     public HostPreset Published => published ??= new(
         Id, Name, Kind, Sites, Anchors, [.. Sites.Select(s => PanelFrame.Of(s.Id, Surface(s)))], Drawing(), Wheels(), Cautions,
-            Zones, SpeedName, Motion.Over, Motion.Factors, Shake.Revolutions(0) is not null, TopSpeed, Motion.Bumps.Count);
+            Zones, SpeedName, Motion.Over, Motion.Factors, Shake.Revolutions(0) is not null, TopSpeed, Motion.Bumps.Count, StandsStill);
 
     /// <summary>Places that must stay free, m.</summary>
     public virtual IReadOnlyList<KeepClear> Zones => [];

@@ -145,6 +145,8 @@ public enum RigPoint
     BaseTop,
     ReachTop,
     HeadTop,
+
+    [Description("soft mount top")]
     IsolatorTop,
 }
 

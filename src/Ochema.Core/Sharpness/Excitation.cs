@@ -77,7 +77,7 @@ internal sealed class Excitations
         var size = Math.Sqrt(b.Camera.Body.Width * b.Camera.Body.Height);
         double[] On(double[] load) => [.. modes.Select(m => VectorMath.Dot(m.Shape, load))];
         double Gusts(double f, double factor) => Math.Pow(factor * q / mean, 2) * Turbulence.Spectrum(sigma, mean, f) * Turbulence.Admittance(f, size, mean);
-        const string source = "von Kármán spectrum (ESDU 85020) with a third of the gusts as root mean square; length 1–10 m, judgement";
+        const string source = "von Kármán spectrum (ESDU 85020) with a third of the gusts as its strength; length 1–10 m, judgement";
         yield return new("gusts from ahead", source, [.. frequencies.Select(f => Gusts(f, 2))], On(model.WindLoad(0)), Vec3.Zero);
         var across = model.WindLoad(1);
         VectorMath.AddScaled(across, -1, model.WindLoad(2));

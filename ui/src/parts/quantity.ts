@@ -73,9 +73,13 @@ export function difference(si: number, dimension: Dimension) {
 
 export const percent = (use: number) => (use >= 9.99 ? '> 999 %' : `${Math.round(use * 100)} %`);
 
-/** A limit speed, or how fast the host goes where there is none up to that. */
+/** A speed of the host; of the wind where it stands. */
+export const speedText = (si: number, hostId: string) =>
+  quantity(si, 'speed') + (catalogue.host(hostId)?.standsStill ? ' of wind' : '');
+
+/** A limit speed; where there is none the host does no speed at which anything gives. */
 export const limitText = (limit: number | null | undefined, hostId: string) =>
-  limit == null ? `past ${quantity(catalogue.host(hostId)?.topSpeed ?? 0, 'speed')}` : quantity(limit, 'speed');
+  limit != null ? quantity(limit, 'speed') : catalogue.host(hostId)?.standsStill ? 'any wind' : 'any speed';
 
 /** Texts of the server carry quantities as {speed:12.5}. */
 export function fill(text: string) {

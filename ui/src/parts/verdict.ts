@@ -1,5 +1,5 @@
 import type { Schemas, Verdict } from '../api/client';
-import { limitText, quantity, words } from './quantity';
+import { limitText, speedText, words } from './quantity';
 
 /** The word for a use of a let-go case, by the same limits as the server's own verdicts. */
 export const verdictOf = (use: number): Verdict => (use <= 0.8 ? 'holds' : use <= 1 ? 'tight' : 'lets-go');
@@ -19,7 +19,7 @@ export function verdictRest(
   if (v.why === 'missing') return v.word === 'lets-go' ? ': too little keeps it' : ' until it is kept';
   if (v.why === 'unanswered') return ' until you have answered';
   if (v.limitSpeed === 0) return ' standing still';
-  if (v.word === 'lets-go') return v.limitSpeed == null ? '' : ` above ${quantity(v.limitSpeed, 'speed')}`;
-  if (v.limitSpeed != null) return ` up to ${quantity(v.limitSpeed, 'speed')}`;
-  return v.word === 'tight' ? ` at ${quantity(speed, 'speed')}` : ` ${limitText(null, hostId)}`;
+  if (v.word === 'lets-go') return v.limitSpeed == null ? '' : ` above ${speedText(v.limitSpeed, hostId)}`;
+  if (v.limitSpeed != null) return ` up to ${speedText(v.limitSpeed, hostId)}`;
+  return v.word === 'tight' ? ` at ${speedText(speed, hostId)}` : ` at ${limitText(null, hostId)}`;
 }

@@ -175,7 +175,7 @@
     {/if}
     {#if !flags.placed.length && intact}
       <text x={x(end / 2)} y={BAR - 26} text-anchor="middle" font-size="13" fill="var(--quiet)">
-        Nothing gives up to {quantity(fromUnit(end, 'speed'), 'speed')}, as computed
+        Nothing gives as far as this tape goes
       </text>
     {/if}
     <g

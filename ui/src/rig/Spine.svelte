@@ -1,7 +1,7 @@
 <script lang="ts">
   import { verdictOf } from '../parts/verdict';
   import UseBar from '../parts/UseBar.svelte';
-  import { capital, fill, percent, quantity, words } from '../parts/quantity';
+  import { capital, fill, percent, quantity, speedText, words } from '../parts/quantity';
   import { sharpWords } from '../shake/words';
   import type { RigSession } from '../state/session.svelte';
 
@@ -42,7 +42,7 @@
   onkeydown={keys}
 >
   <div class="text-quiet flex justify-between px-1.5 pb-1 text-xs">
-    <span>Load path, camera to host</span><span>use at {quantity(session.doc.run.speed, 'speed')}</span>
+    <span>Load path, camera to host</span><span>use at {speedText(session.doc.run.speed, session.doc.host)}</span>
   </div>
   <ol class="relative">
     <div class="bg-base-content absolute top-3 bottom-8 left-[0.9rem] w-0.75" aria-hidden="true"></div>

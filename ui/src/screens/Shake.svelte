@@ -49,7 +49,10 @@
   <main class="row-span-2 grid place-items-center" aria-busy="true"><p class="text-quiet">Shaking it …</p></main>
 {:else}
   <main class="row-span-2 grid min-h-0 grid-cols-[318px_1fr_320px]" data-shake>
-    <section class="border-rule bg-base-100 relative min-h-0 overflow-y-auto border-r px-4 py-3" aria-label="The picture">
+    <section
+      class="border-rule bg-base-100 relative min-h-0 overflow-y-auto border-r px-4 py-3"
+      aria-label="The picture"
+    >
       <p class="text-2xl leading-tight font-bold" aria-live="polite" data-sharp={report.picture.word}>
         <span class="word-{worst!.state}">{worst!.word}</span> at {quantity(session.doc.run.speed, 'speed')}
       </p>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { RigSummary } from '../api/client';
   import FigureCard from '../figure/FigureCard.svelte';
-  import { capital, quantity } from '../parts/quantity';
+  import { capital, quantity, speedText } from '../parts/quantity';
   import { verdictRest, verdictWord } from '../parts/verdict';
   import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
@@ -33,7 +33,7 @@
         <span class="pattern-{card.verdict.word} ml-1 inline-block h-2.5 w-6" aria-hidden="true"></span>
       </p>
       <p class="text-sm">
-        asked for {quantity(card.speed, 'speed')} · picture
+        asked for {speedText(card.speed, card.host)} · picture
         <b class="word-{sharpWords[card.sharpness.word].state}">{sharpWords[card.sharpness.word].word.toLowerCase()}</b>
       </p>
       <p class="text-quiet mt-1 text-xs">

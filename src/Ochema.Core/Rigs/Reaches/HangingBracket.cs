@@ -9,7 +9,7 @@ namespace Ochema.Core.Rigs.Reaches;
 
 /// <summary>An arm out and down, the head hanging from it.</summary>
 [Kind("hanging-bracket", "Hanging bracket", "Brings the camera below the base, upside down: for gimbals and low pictures.",
-    Caution = "A second retention on whatever hangs: a head that unscrews falls.",
+    Caution = "Something second on whatever hangs: a head that unscrews falls.",
     Sketch = "rect 12 14 14 40; line 26 20 88 20; line 88 20 88 50; dim out 26 12 88 12; dim down 98 20 98 50")]
 public sealed record HangingBracket : ReachKind
 {
