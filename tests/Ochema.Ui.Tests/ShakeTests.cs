@@ -55,7 +55,7 @@ public sealed class ShakeTests(SharedBrowser shared) : IClassFixture<SharedBrows
         var log = browser.Find("[data-log]");
         Assert.Contains("the header says so", log.Text);
         Assert.Contains("the phone's log", browser.Find("[data-shake]").Text);
-        browser.Button("Make the site agree").Click();
+        browser.Button("Make the place agree").Click();
         Browser.Until("done", () => browser.Body.Contains("of the estimate", StringComparison.Ordinal));
         Browser.Until("saved", () => browser.Driver.FindElements(By.CssSelector("[data-save=saved]")).Count > 0);
         // The site shows the measured value.

@@ -28,6 +28,13 @@ public sealed class Shots
         browser.OpenRig("demo-4-sidecar-face");
         browser.Find("[data-row=site]").Click();
         Shot("survey");
+        browser.OpenRig("demo-1-bonnet-close-up");
+        browser.Find("[data-row=site]").Click();
+        Browser.Until("survey", () => browser.Driver.FindElements(By.XPath("//aside//label[contains(., 'Suction cups allowed?')]/following-sibling::select/option[. = 'No']")).FirstOrDefault()).Click();
+        browser.Find("[data-row=base]").Click();
+        Browser.Until("instead", () => browser.Driver.FindElements(By.CssSelector("[data-change]")).Count > 3);
+        Shot("refused");
+        browser.Button("Undo").Click();
         browser.OpenRig("demo-5-courier-helmet");
         browser.Find("[data-row=base]").Click();
         Shot("helmet");

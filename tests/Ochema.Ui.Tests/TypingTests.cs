@@ -98,7 +98,7 @@ public sealed class TypingTests : IDisposable
         browser.Find("[data-row='brace:left']").Click();
         Browser.Until("fields", () => Fields().Count > 0);
         Type(Fields()[0], "123 mm");
-        browser.Button("Take this brace away").Click();
+        browser.Button("Take this strut away").Click();
         Thread.Sleep(900);
         Saved();
         var braces = Stored()["braces"]!.AsArray();

@@ -169,7 +169,7 @@ public static partial class QuantityParser
     [GeneratedRegex(@"^(?:(?<grouped>\d{1,3}(?:\s\d{3})+(?:[.,]\d+)?)(?!\s*/)(?!\d)|(?:(?<whole>\d{1,6})(?:\s+|\s*-\s*))?(?<num>\d{1,6})\s*/\s*(?<den>\d{1,6})|(?<plain>(?:\d[\d.,]*|[.,]\d+)(?:[eE][+-]?\d{1,3})?))")]
     private static partial Regex NumberPattern();
 
-    [GeneratedRegex(@"^(?:''|[^\d\s.,]+[23]?(?:\s(?:lb|ft|m)\b)?)?")]
+    [GeneratedRegex(@"^(?:''|['′’""″”]|[^\d\s.,]+[23]?(?:\s(?:lb|ft|m)\b)?)?")]
     private static partial Regex UnitPattern();
 
     [GeneratedRegex(@"^(\d+)[\s-]+(\d+/\d+)(.*)$")]

@@ -37,7 +37,7 @@ public static class KindDescriptors
     [
         .. Kinds.Families.SelectMany(f => Kinds.Of(f.Type).Select(t => Describe(f.Station, t, Kind.InfoOf(t), stock))),
         Plain("camera", "Camera", typeof(CameraChoice), stock),
-        Plain("site", "Site", typeof(Site), stock),
+        Plain("site", "Place", typeof(Site), stock),
         Plain("strap", "Strap", typeof(Strap), stock),
         Plain("tether", "Tether", typeof(Tether), stock),
         Plain("run", "Conditions", typeof(RunConditions), stock),

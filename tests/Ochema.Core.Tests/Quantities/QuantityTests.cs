@@ -12,6 +12,13 @@ public class QuantityTests
     [InlineData("3/8", Dimension.Length, UnitSystem.Inch, 0.009525)]
     [InlineData("24 ft", Dimension.Length, UnitSystem.Metric, 7.3152)]
     [InlineData("5'6\"", Dimension.Length, UnitSystem.Metric, 1.6764)]
+    [InlineData("1'2\"", Dimension.Length, UnitSystem.Metric, 0.3556)]
+    [InlineData("1 200 mm", Dimension.Length, UnitSystem.Metric, 1.2)]
+    [InlineData("12\u202f000 mm", Dimension.Length, UnitSystem.Metric, 12)]
+    [InlineData("1/50", Dimension.Time, UnitSystem.Metric, 0.02)]
+    [InlineData("1/50 s", Dimension.Time, UnitSystem.Metric, 0.02)]
+    [InlineData("20", Dimension.Time, UnitSystem.Metric, 0.02)]
+    [InlineData("20 daN", Dimension.Force, UnitSystem.Metric, 200)]
     [InlineData("5'6", Dimension.Length, UnitSystem.Metric, 1.6764)]
     [InlineData("5 ft 6 1/2 in", Dimension.Length, UnitSystem.Metric, 1.6891)]
     [InlineData("9 cm", Dimension.Length, UnitSystem.Inch, 0.09)]
@@ -74,12 +81,28 @@ public class QuantityTests
         Assert.Null(QuantityParser.ParseField("300 mm", Dimension.Length, UnitSystem.Inch, 0.1, 1.2).Question);
     }
 
+    [Fact]
+    public void AnUnusualSizeIsAskedAboutAndMayBeKept()
+    {
+        var p = QuantityParser.ParseField("1200", Dimension.Length, UnitSystem.Metric, 0.02, 1.5, usualTo: 0.8);
+        Assert.Equal(1.2, p.Value);
+        Assert.Contains("1200 mm, really?", p.Question, StringComparison.Ordinal);
+        Assert.Contains("120 mm", p.Suggestions!);
+        Assert.Null(QuantityParser.ParseField("700", Dimension.Length, UnitSystem.Metric, 0.02, 1.5, usualTo: 0.8).Question);
+        Assert.Null(QuantityParser.ParseField("-10", Dimension.Altitude, UnitSystem.Metric, -400, 5000, -50, 3500).Question);
+        Assert.NotNull(QuantityParser.ParseField("-100", Dimension.Altitude, UnitSystem.Metric, -400, 5000, -50, 3500).Question);
+    }
+
     [Theory]
     [InlineData(0.0381, UnitSystem.Inch, true, "1 1/2 in")]
     [InlineData(0.2794, UnitSystem.Inch, true, "11 in")]
     [InlineData(0.009525, UnitSystem.Inch, true, "3/8 in")]
     [InlineData(0.2794, UnitSystem.Inch, false, "11.000 in")]
     [InlineData(0.00075, UnitSystem.Metric, true, "0.75 mm")]
+    [InlineData(0.00075, UnitSystem.Inch, true, "0.030 in")]
+    [InlineData(12, UnitSystem.Metric, true, "12\u202f000 mm")]
+    [InlineData(-12.3456, UnitSystem.Metric, true, "−12\u202f346 mm")]
+    [InlineData(9.999, UnitSystem.Metric, true, "9999 mm")]
     [InlineData(0.115, UnitSystem.Metric, true, "115 mm")]
     [InlineData(-0.186, UnitSystem.Metric, true, "−186 mm")]
     public void LengthsArePrintedAsTheTradeDoes(double si, UnitSystem system, bool fractions, string text) =>

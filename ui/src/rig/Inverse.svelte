@@ -29,7 +29,7 @@
 </script>
 
 <details class="mt-4" bind:open data-inverse>
-  <summary class="cursor-pointer font-semibold">How much would still hold?</summary>
+  <summary class="min-h-6 cursor-pointer py-0.5 font-semibold">How much would still hold?</summary>
   <label class="mt-1 flex items-center justify-between gap-2 text-sm" for={id}>
     <span>Use at the design speed at most</span>
     <select {id} class="select select-sm border-rule bg-base-100 w-40" bind:value={atMost}>

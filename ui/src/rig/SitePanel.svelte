@@ -11,7 +11,7 @@
   let struck = $derived(report.options.filter((o) => o.reason));
 </script>
 
-<h2 class="text-lg">Site: {session.doc.site.name.toLowerCase()}</h2>
+<h2 class="text-lg">Place: {session.doc.site.name.toLowerCase()}</h2>
 <p class="text-quiet mt-0.5 text-sm">
   Pick another place in the scene, or here. Measure yours; the presets are only usual.
 </p>
@@ -57,7 +57,7 @@
   {/each}
 </ul>
 <details class="mt-1 text-sm">
-  <summary class="text-quiet cursor-pointer">Struck out, {struck.length}, with the reason</summary>
+  <summary class="text-quiet min-h-6 cursor-pointer py-0.5">Struck out, {struck.length}, with the reason</summary>
   <ul>
     {#each struck as o (o.kind)}
       <li class="py-0.5">

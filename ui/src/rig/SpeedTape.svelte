@@ -57,6 +57,8 @@
     return { placed, left };
   });
 
+  const printed = (label: string) => (label.length > 36 ? label.slice(0, 35) + '…' : label);
+
   let dragging = false;
   let svg: SVGSVGElement;
 
@@ -136,7 +138,7 @@
         class="cursor-pointer"
         role="button"
         tabindex="0"
-        aria-label="Why {f.label}"
+        aria-label="{printed(f.label)}. Why?"
         onclick={() => f.checks[0] && session.why(f.checks[0])}
         onkeydown={(e) => {
           if (e.key !== 'Enter' && e.key !== ' ') return;
@@ -159,7 +161,7 @@
           font-size="12"
           fill={i === 0 ? 'var(--color-base-100)' : 'currentColor'}
         >
-          {f.label.length > 36 ? f.label.slice(0, 35) + '…' : f.label}
+          {printed(f.label)}
         </text>
       </g>
     {/each}

@@ -96,7 +96,7 @@
       <span class="text-quiet">/</span>
       {#if session.doc}
         <input
-          class="hover:border-rule field-sizing-content max-w-80 min-w-20 truncate rounded-sm border border-transparent bg-transparent px-1 font-bold"
+          class="hover:border-rule field-sizing-content min-h-6 max-w-80 min-w-20 truncate rounded-sm border border-transparent bg-transparent px-1 font-bold"
           aria-label="Name of the rig"
           maxlength="120"
           value={session.doc.name}

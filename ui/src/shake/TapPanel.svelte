@@ -56,7 +56,7 @@
         }),
       );
       session.change('tap', c.document);
-      done = `Site stiffness is now ${c.factor.toFixed(2)} of the estimate: ${quantity(c.before, 'frequency')} became ${quantity(c.after, 'frequency')}.`;
+      done = `The stiffness of the place is now ${c.factor.toFixed(2)} of the estimate: ${quantity(c.before, 'frequency')} became ${quantity(c.after, 'frequency')}.`;
     });
 </script>
 
@@ -103,7 +103,7 @@
           <b>{quantity(p.frequency, 'frequency')}</b>, damping {damping(p) ? percent(damping(p)) : 'not seen'}
         </span>
         {#if i === 0}
-          <button class="btn btn-xs btn-primary" onclick={() => calibrate(p)}>Make the site agree</button>
+          <button class="btn btn-xs btn-primary" onclick={() => calibrate(p)}>Make the place agree</button>
         {/if}
       </li>
     {:else}

@@ -183,16 +183,14 @@ export class RigSession {
     const tied = (t: Schemas['Tether']) => ({ ...t, to: { ...t.to, anchor: near(t.to.anchor) } });
     const fallen: string[] = [];
     /** What was measured of the old place is not of the new one. */
-    const unmeasured = <T>(station: string, value: T): T => {
+    const unmeasured = <T>(station: string, value: T, id?: string): T => {
       const copy = { ...value } as Record<string, unknown>;
-      const fields = catalogue.kind(station, copy.kind as string)?.fields ?? [];
-      for (const f of fields) {
+      for (const f of catalogue.kind(station, (copy.kind as string | undefined) ?? id ?? '')?.fields ?? []) {
         if (f.of?.includes('site') && copy[f.name] != null) {
           delete copy[f.name];
           fallen.push(f.label);
         }
-        if (f.type === 'part' && copy[f.name])
-          copy[f.name] = unmeasured('hold', { kind: f.kinds?.[0], ...(copy[f.name] as object) });
+        if (f.type === 'part' && copy[f.name]) copy[f.name] = unmeasured('hold', copy[f.name], f.kinds?.[0]);
       }
       return copy as T;
     };
