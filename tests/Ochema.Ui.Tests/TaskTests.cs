@@ -349,7 +349,9 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
                   if (r.height < 23.5 || r.width < 23.5) out.push(`${e.tagName} ${r.width.toFixed(0)}x${r.height.toFixed(0)} ${e.textContent.trim().slice(0, 40)}`);
                 }
                 for (const e of document.querySelectorAll('main *, header *')) {
-                  if ([...e.childNodes].some(n => n.nodeType === 3 && n.textContent.trim()) && parseFloat(getComputedStyle(e).fontSize) < 12)
+                  const box = e.ownerSVGElement?.viewBox.baseVal;
+                  const scale = box?.width ? e.ownerSVGElement.getBoundingClientRect().width / box.width : 1;
+                  if ([...e.childNodes].some(n => n.nodeType === 3 && n.textContent.trim()) && scale * parseFloat(getComputedStyle(e).fontSize) < 12)
                     out.push(`text ${getComputedStyle(e).fontSize} ${e.textContent.trim().slice(0, 40)}`);
                 }
                 return out.join('\n');
