@@ -54,6 +54,9 @@ public partial class StringsTests
         Add(KindDescriptors.All(Catalogue.Shipped));
         Add(HostLibrary.All.Select(h => h.Published).ToList());
         Add(RecipeLibrary.All);
+        foreach (var file in Directory.EnumerateFiles(Path.Combine(Root, "ui", "src"), "*.svelte", SearchOption.AllDirectories))
+            foreach (Match m in Printed().Matches(Script().Replace(File.ReadAllText(file), "")))
+                said.Add(Blank().Replace(m.Groups[1].Value, " ").Trim());
         File.WriteAllLines(Path.Combine(AppContext.BaseDirectory, "strings.txt"), said);
         return said;
     }
@@ -94,6 +97,27 @@ public partial class StringsTests
         foreach (var s in All.Value.Where(s => s.EndsWith('.') && s.Length > 40))
             Assert.True(!char.IsLower(s[0]) || Fragment().IsMatch(s), s);
     }
+
+    private static string Root
+    {
+        get
+        {
+            var at = AppContext.BaseDirectory;
+            while (!File.Exists(Path.Combine(at, "Ochema.slnx")))
+                at = Path.GetDirectoryName(at)!;
+            return at;
+        }
+    }
+
+    /// <summary>Words of the interface's own: what stands between tags without anything inserted.</summary>
+    [GeneratedRegex(@">([^<>{}=;|&]*[a-z]{3}[^<>{}=;|&]*)<")]
+    private static partial Regex Printed();
+
+    [GeneratedRegex(@"<script.*?</script>", RegexOptions.Singleline)]
+    private static partial Regex Script();
+
+    [GeneratedRegex(@"\s+")]
+    private static partial Regex Blank();
 
     /// <summary>Names of fields and parts for programs, not for people.</summary>
     [GeneratedRegex("^[a-z]+([A-Z][a-z]+)*$")]

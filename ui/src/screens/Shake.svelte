@@ -56,7 +56,7 @@
       <p class="text-2xl leading-tight font-bold" aria-live="polite" data-sharp={report.picture.word}>
         <span class="word-{worst!.state}">{worst!.word}</span> at {quantity(session.doc.run.speed, 'speed')}
       </p>
-      <p class="mt-0.5 text-sm">{report.picture.text} In pixels of the delivered picture, root mean square.</p>
+      <p class="mt-0.5 text-sm">{report.picture.text} In pixels of the delivered picture.</p>
       <PictureNumbers picture={report.picture} modes={report.modes} />
       <h3 class="mt-3">What a frame does</h3>
       <TestChart picture={report.picture} {rolling} />
