@@ -83,7 +83,7 @@
       <table class="w-full text-sm tabular-nums">
         <thead class="text-quiet text-xs">
           <tr
-            ><th class="text-left font-normal">axis of the host</th><th class="text-right font-normal">usual (rms)</th
+            ><th class="text-left font-normal">axis of the host</th><th class="text-right font-normal">usual</th
             ><th class="text-right font-normal">peak</th></tr
           >
         </thead>
