@@ -52,7 +52,7 @@
   <p class="text-quiet mt-2 text-sm" aria-busy="true">Reading …</p>
 {:else}
   <ul class="mt-2">
-    {#each fold(versions) as line (line)}
+    {#each fold(versions) as line ('version' in line ? line.version.number : `to ${line.folded.at(-1)!.number}`)}
       {#if 'version' in line}
         {@render row(line.version)}
       {:else}
