@@ -60,11 +60,13 @@ public static partial class StrictJson
 
     /// <summary>What is wrong with text that is not JSON at all.</summary>
     private static string Fault(string m) =>
-        m.Contains("reached the end", StringComparison.Ordinal) || m.Contains("does not contain any JSON", StringComparison.Ordinal) || m.Contains("Expected depth", StringComparison.Ordinal)
+        m.Contains("reached the end", StringComparison.Ordinal) || m.Contains("does not contain any JSON", StringComparison.Ordinal)
+            || m.Contains("Expected depth", StringComparison.Ordinal)
             ? "it ends too early"
         : m.Contains("trailing comma", StringComparison.Ordinal) ? "a comma with nothing after it"
         : m.Contains("after a single JSON value", StringComparison.Ordinal) ? "something follows after its end"
-        : m.Contains("expected either ','", StringComparison.Ordinal) || m.Contains("after a value", StringComparison.Ordinal) ? "a comma or the closing bracket is missing"
+        : m.Contains("expected either ','", StringComparison.Ordinal) || m.Contains("after a value", StringComparison.Ordinal)
+        ? "a comma or the closing bracket is missing"
         : m.Contains("property name", StringComparison.Ordinal) ? "the name of a field in double quotes is expected"
         : m.Contains("start of a value", StringComparison.Ordinal) || m.Contains("invalid", StringComparison.Ordinal) ? "a value is expected"
         : "something is wrong there";

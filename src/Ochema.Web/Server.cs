@@ -103,7 +103,8 @@ public static class Server
     /// <summary>No such resource, or one that is used in another way.</summary>
     private static IResult Otherwise(HttpContext context, EndpointDataSource all)
     {
-        var ways = all.Endpoints.OfType<RouteEndpoint>().Where(e => e.RoutePattern.PathSegments.Count > 0 && e.RoutePattern.RawText is { } text && text.StartsWith("/api/", StringComparison.Ordinal)
+        var ways = all.Endpoints.OfType<RouteEndpoint>()
+            .Where(e => e.RoutePattern.PathSegments.Count > 0 && e.RoutePattern.RawText is { } text && text.StartsWith("/api/", StringComparison.Ordinal)
                 && text != "/api/{**rest}" && new TemplateMatcher(new RouteTemplate(e.RoutePattern), []).TryMatch(context.Request.Path, []))
             .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? []).Distinct().Order(StringComparer.Ordinal).ToList();
         if (ways.Count == 0)

@@ -103,7 +103,8 @@ public sealed class RoadTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         Assert.Contains("Plate with several holds", browser.Find("[data-options]").Text);
         var answer = Browser.Until("question", () => browser.Driver.FindElements(By.XPath("//aside//label[contains(., 'Does a magnet stick')]/following-sibling::select")).FirstOrDefault());
         answer.FindElement(By.CssSelector("option[value=no]")).Click();
-        Browser.Until("refused", () => Verdict.StartsWith("Refused", StringComparison.Ordinal) && browser.Body.Contains("you found that a magnet does not stick", StringComparison.OrdinalIgnoreCase));
+        Browser.Until("refused", () => Verdict.StartsWith("Refused", StringComparison.Ordinal)
+            && browser.Body.Contains("you found that a magnet does not stick", StringComparison.OrdinalIgnoreCase));
         browser.Button("Undo").Click();
         Browser.Until("holds again", () => Verdict.StartsWith("Holds", StringComparison.Ordinal));
         // Another place, by its label in the scene; a place that cannot take the base says why in the list.

@@ -30,7 +30,9 @@ public sealed class Shots
         Shot("survey");
         browser.OpenRig("demo-1-bonnet-close-up");
         browser.Find("[data-row=site]").Click();
-        Browser.Until("survey", () => browser.Driver.FindElements(By.XPath("//aside//label[contains(., 'Suction cups allowed?')]/following-sibling::select/option[. = 'No']")).FirstOrDefault()).Click();
+        Browser.Until("survey", () =>
+            browser.Driver.FindElements(By.XPath("//aside//label[contains(., 'Suction cups allowed?')]"
+            + "/following-sibling::select/option[. = 'No']")).FirstOrDefault()).Click();
         browser.Find("[data-row=base]").Click();
         Browser.Until("instead", () => browser.Driver.FindElements(By.CssSelector("[data-change]")).Count > 3);
         Shot("refused");

@@ -63,7 +63,8 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
     private void Choose(string label, string choice)
     {
         var select = Browser.Until("choice " + label,
-            () => browser.Driver.FindElements(By.XPath($"//aside//label[contains(normalize-space(.), \"{label}\")]/following-sibling::select")).FirstOrDefault());
+            () => browser.Driver.FindElements(By.XPath($"//aside//label[contains(normalize-space(.), \"{label}\")]/following-sibling::select"))
+                .FirstOrDefault());
         select.FindElement(By.XPath($"./option[contains(normalize-space(.), \"{choice}\")]")).Click();
     }
 
@@ -120,7 +121,8 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
             Browser.Until("the working", () => browser.Driver.FindElements(By.CssSelector("[data-working]")).FirstOrDefault() is { } w
                 && w.Text.Contains("holding torque", StringComparison.Ordinal));
             Browser.Until("in view", () => browser.Script<bool>(
-                "const r = document.querySelector('[data-working]').getBoundingClientRect(), d = document.querySelector('#drawer').getBoundingClientRect(); return r.top >= d.top - 1 && r.top < d.bottom"));
+                "const r = document.querySelector('[data-working]').getBoundingClientRect();"
+                + "const d = document.querySelector('#drawer').getBoundingClientRect(); return r.top >= d.top - 1 && r.top < d.bottom"));
         }
         // Any other row opens at its top.
         Row("base");
@@ -180,7 +182,8 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         var anchor = end.GetAttribute("data-anchor");
         // What is of no use is struck, with its reason.
         Browser.Until("struck ones", () => browser.Driver.FindElements(By.CssSelector("[data-one-strap] s")).Count > 0);
-        Browser.Until("it can be taken", () => browser.Driver.FindElements(By.CssSelector($"[data-one-strap] [data-anchor='{anchor}'] button:enabled")).FirstOrDefault()).Click();
+        Browser.Until("it can be taken", () =>
+            browser.Driver.FindElements(By.CssSelector($"[data-one-strap] [data-anchor='{anchor}'] button:enabled")).FirstOrDefault()).Click();
         Browser.Until("five straps", () => browser.Driver.FindElements(By.CssSelector("[data-row^='strap:']")).Count == 5);
         Saved();
         Assert.Equal(anchor, (string)Stored(id)["straps"]!.AsArray()[^1]!["to"]!["anchor"]!);
@@ -344,9 +347,12 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
                 const out = [];
                 for (const e of document.querySelectorAll('button, [role=button], [role=slider], [role=radio], input, select, summary, a.btn')) {
                   const r = e.getBoundingClientRect();
-                  if (r.width === 0 || e.closest('.sr-only') || getComputedStyle(e).clipPath === 'inset(50%)' || e.closest('p') && getComputedStyle(e).display === 'inline') continue;
+                  if (r.width === 0 || e.closest('.sr-only') || getComputedStyle(e).clipPath === 'inset(50%)'
+                    || e.closest('p')
+                      && getComputedStyle(e).display === 'inline') continue;
                   if (e.type === 'file' || r.width < 3) continue;
-                  if (r.height < 23.5 || r.width < 23.5) out.push(`${e.tagName} ${r.width.toFixed(0)}x${r.height.toFixed(0)} ${e.textContent.trim().slice(0, 40)}`);
+                  if (r.height < 23.5 || r.width < 23.5) 
+                    out.push(`${e.tagName} ${r.width.toFixed(0)}x${r.height.toFixed(0)} ${e.textContent.trim().slice(0, 40)}`);
                 }
                 for (const e of document.querySelectorAll('main *, header *')) {
                   const box = e.ownerSVGElement?.viewBox.baseVal;

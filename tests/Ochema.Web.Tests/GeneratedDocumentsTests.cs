@@ -20,7 +20,8 @@ public sealed partial class GeneratedDocumentsTests : IDisposable
     private static readonly TimeSpan Longest = TimeSpan.FromSeconds(5);
     private readonly Host host = new();
 
-    private static readonly string[] Plain = ["assess", "assess?advice=false", "advice", "shake", "shake/advice", "shake/isolators", "schools", "model", "tap/simulate"];
+    private static readonly string[] Plain = ["assess", "assess?advice=false", "advice", "shake", "shake/advice", "shake/isolators",
+        "schools", "model", "tap/simulate"];
 
     public void Dispose() => host.Dispose();
 
@@ -73,7 +74,8 @@ public sealed partial class GeneratedDocumentsTests : IDisposable
     }
 
     /// <summary>A text cut short, or with a character too many.</summary>
-    private static string Torn(string text, Random random) => random.Next(2) == 0 ? text[..random.Next(text.Length)] : text.Insert(random.Next(text.Length), random.Next(2) == 0 ? "}" : ",");
+    private static string Torn(string text, Random random) => random.Next(2) == 0 ? text[..random.Next(text.Length)]
+        : text.Insert(random.Next(text.Length), random.Next(2) == 0 ? "}" : ",");
 
     private static void Bend(JsonNode document, List<string> documents, Random random)
     {

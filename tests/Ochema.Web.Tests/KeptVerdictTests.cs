@@ -34,7 +34,8 @@ public sealed class KeptVerdictTests : IDisposable
         foreach (var (id, document) in DemoFilm.Rigs)
         {
             var card = await Card("demo-" + id);
-            var report = (await (await host.Client.PostAsync("/api/assess?advice=false", Host.Json(StrictJson.Write(document)))).Content.ReadFromJsonAsync<JsonNode>())!;
+            var report = (await (await host.Client.PostAsync("/api/assess?advice=false",
+                Host.Json(StrictJson.Write(document)))).Content.ReadFromJsonAsync<JsonNode>())!;
             Assert.Equal(report["verdict"]!.ToJsonString(), card["verdict"]!.ToJsonString());
             Assert.Equal(report["sharpness"]!["word"]!.ToJsonString(), card["sharpness"]!["word"]!.ToJsonString());
             Assert.Equal((double)report["mass"]!, (double)card["mass"]!);
@@ -80,7 +81,8 @@ public sealed class KeptVerdictTests : IDisposable
     [Fact]
     public async Task FiveHundredRigsAreListedAtOnce()
     {
-        var create = Enumerable.Range(0, 490).Select(i => new JsonObject { ["document"] = JsonNode.Parse(Host.Renamed(Host.DemoDocument(i % DemoFilm.Rigs.Count), $"rig {i}")) }.ToJsonString());
+        var create = Enumerable.Range(0, 490)
+            .Select(i => new JsonObject { ["document"] = JsonNode.Parse(Host.Renamed(Host.DemoDocument(i % DemoFilm.Rigs.Count), $"rig {i}")) }.ToJsonString());
         foreach (var body in create)
             (await host.Client.PostAsync("/api/rigs", Host.Json(body))).EnsureSuccessStatusCode();
         Assert.Equal(490 + DemoFilm.Rigs.Count, (await host.Films()).Sum(f => f!["rigs"]!.AsArray().Count));
@@ -107,8 +109,14 @@ public sealed class KeptVerdictTests : IDisposable
                 await db.GetService<IMigrator>().MigrateAsync("First");
                 var json = Host.DemoDocument(3);
                 await db.Database.ExecuteSqlAsync($"""INSERT INTO "Films" ("Id", "Name", "CreatedAt") VALUES ('old', 'Old film', '2026-11-01 10:00:00')""");
-                await db.Database.ExecuteSqlAsync($"""INSERT INTO "Rigs" ("Id", "FilmId", "Name", "Document", "Version", "UpdatedAt") VALUES ('old-rig', 'old', 'Old rig', {json}, 1, '2026-11-01 10:00:00')""");
-                await db.Database.ExecuteSqlAsync($"""INSERT INTO "Versions" ("RigId", "Number", "Document", "SavedAt", "Name") VALUES ('old-rig', 1, {json}, '2026-11-01 10:00:00', 'as it was')""");
+                await db.Database.ExecuteSqlAsync($"""
+                    INSERT INTO "Rigs" ("Id", "FilmId", "Name", "Document", "Version", "UpdatedAt")
+                    VALUES ('old-rig', 'old', 'Old rig', {json}, 1, '2026-11-01 10:00:00')
+                    """);
+                await db.Database.ExecuteSqlAsync($"""
+                    INSERT INTO "Versions" ("RigId", "Number", "Document", "SavedAt", "Name")
+                    VALUES ('old-rig', 1, {json}, '2026-11-01 10:00:00', 'as it was')
+                    """);
             }
             SqliteConnection.ClearAllPools();
             await using var app = Server.Build(["--data", folder, "--port", "0"]);

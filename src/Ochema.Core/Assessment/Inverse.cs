@@ -107,7 +107,7 @@ public static class Inverse
     private static string? Spare(RigDocument rig, Catalogue stock)
     {
         var judged = Judged.Of(rig, stock);
-        return judged.Verdict.Why == Why.Refused ? judged.Verdict.Text
+        return judged.Verdict.Why is Why.Refused or Why.Moves ? judged.Verdict.Text
             : rig.Base is HoldPlate ? judged.LetGo.FirstOrDefault(l => l.Kind == "hold" && l.Use > 1)?.Title : null;
     }
 

@@ -41,7 +41,8 @@ public sealed record LoadShare(string Label, double Force, double Moment);
 
 /// <summary>A row of the spine.</summary>
 /// <param name="Refused">Why what stands here is refused; null when it is not.</param>
-public sealed record StationReport(string Id, string Label, string Part, double Use, Verdict Verdict, string? Check, string Says, double? Mass, string? Refused = null);
+public sealed record StationReport(string Id, string Label, string Part, double Use, Verdict Verdict, string? Check, string Says,
+    double? Mass, string? Refused = null);
 
 /// <summary>A flag on the speed tape: the speed (m/s) at which a check reaches 100 %.</summary>
 public sealed record SpeedFlag(string Check, string Station, string Title, double Speed);

@@ -40,7 +40,8 @@ internal static class StationRows
         if (b.Rig.AllTethers.Any())
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether")));
         var site = b.Rig.Site;
-        rows.Add(Row("site", "Place", $"{site.Name}, {Words.Inside(b.Stock.Material(site.Material).Name)}, {QuantityText.Of(site.Thickness, Dimension.Length)}"));
+        rows.Add(Row("site", "Place",
+            $"{site.Name}, {Words.Inside(b.Stock.Material(site.Material).Name)}, {QuantityText.Of(site.Thickness, Dimension.Length)}"));
         return rows;
     }
 }

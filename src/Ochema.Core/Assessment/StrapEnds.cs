@@ -1,3 +1,4 @@
+using System.Reflection;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
@@ -18,6 +19,9 @@ public static class StrapEnds
 {
     /// <summary>Flatter than this a strap drags and hardly presses: sine of its angle below the panel (judgement).</summary>
     private const double Flattest = 0.08;
+
+    /// <summary>What a strap declares of its pretension: label and range, N.</summary>
+    public static MeasureAttribute Pretension { get; } = typeof(Strap).GetProperty(nameof(Strap.Pretension))!.GetCustomAttribute<MeasureAttribute>()!;
 
     /// <summary>All closed points, those that press most first.</summary>
     /// <param name="pretension">N.</param>
@@ -66,7 +70,8 @@ public static class StrapEnds
         }
         if (Unfit() is { } reason)
             return new(anchor.Id, anchor.Name, reason, null);
-        var name = Enumerable.Range(rig.Straps.Count + 1, 20).Select(i => $"strap-{i}").First(i => rig.Straps.All(s => s.Id != i) && rig.Braces.All(x => x.Id != i));
+        var name = Enumerable.Range(rig.Straps.Count + 1, 20).Select(i => $"strap-{i}")
+            .First(i => rig.Straps.All(s => s.Id != i) && rig.Braces.All(x => x.Id != i));
         var strap = new Strap { Id = name, Stock = "ratchet-25", From = best!.Value.From, To = new(anchor.Id, best.Value.T), Pretension = pretension };
         var changed = rig with { Straps = [.. rig.Straps, strap] };
         var change = Adviser.Compare(rig, changed, "strap-" + anchor.Id, "straps", anchor.Name, stock, stop);
@@ -74,6 +79,7 @@ public static class StrapEnds
             return new(anchor.Id, anchor.Name, "it does not fit this rig", null);
         var after = StrapPull.Runs(new RigBuilder(changed, stock))[^1];
         return new(anchor.Id, anchor.Name,
-            $"{QuantityText.Of(after.Length, Dimension.Length)}, presses with {QuantityText.Of(after.Presses, Dimension.Force)}, drags with {QuantityText.Of(after.Drags, Dimension.Force)}", change);
+            $"{QuantityText.Of(after.Length, Dimension.Length)}, presses with {QuantityText.Of(after.Presses, Dimension.Force)}, "
+                + $"drags with {QuantityText.Of(after.Drags, Dimension.Force)}", change);
     }
 }

@@ -103,7 +103,8 @@ public sealed class Worksheet
     public Worksheet Term(string symbol, string name, double value, Dimension dimension, string source = "")
     {
         if (source.Length == 0)
-            source = dimension is Dimension.Force or Dimension.Torque or Dimension.Stress ? Origin.Frame : throw new ArgumentException($"the origin of “{name}” is not said", nameof(source));
+            source = dimension is Dimension.Force or Dimension.Torque or Dimension.Stress ? Origin.Frame
+                : throw new ArgumentException($"the origin of “{name}” is not said", nameof(source));
         terms.Add(new(symbol, name, value, dimension, source));
         return this;
     }

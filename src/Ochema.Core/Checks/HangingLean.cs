@@ -22,8 +22,10 @@ public sealed class HangingLean(RigBuilder b, string station, double ownMass, do
         var mass = ownMass + b.CameraOf(Station).Mass;
         var lean = Angle(f.Pressure, area, mass);
         sheet?.Formula("atan({q} × {c} × {A} ÷ ({m} × g)) ÷ {a}", "balance of wind and weight on something that hangs", "Swinging in gusts: it overshoots.")
-            .Term("q", "dynamic pressure", f.Pressure, Dimension.Pressure, "air of the day, speed, wind and gust").Term("c", "drag coefficient", Coefficient, Dimension.Factor, "judgement, 1–1.3").Term("A", "frontal area", area, Dimension.Area, Origin.Measures)
-            .Term("m", "gimbal and camera", mass, Dimension.Mass, "parts as listed").Term("θ", "lean", lean, Dimension.Angle, Origin.Follows).Term("a", "what the motors level out", Allowed, Dimension.Angle, "judgement, 15–30°");
+            .Term("q", "dynamic pressure", f.Pressure, Dimension.Pressure, "air of the day, speed, wind and gust")
+            .Term("c", "drag coefficient", Coefficient, Dimension.Factor, "judgement, 1–1.3").Term("A", "frontal area", area, Dimension.Area, Origin.Measures)
+            .Term("m", "gimbal and camera", mass, Dimension.Mass, "parts as listed").Term("θ", "lean", lean, Dimension.Angle, Origin.Follows)
+            .Term("a", "what the motors level out", Allowed, Dimension.Angle, "judgement, 15–30°");
         return Ratio(lean, Allowed);
     }
 }

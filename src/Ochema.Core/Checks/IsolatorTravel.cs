@@ -19,7 +19,9 @@ public sealed class IsolatorTravel(int spring, Vec3 axis, double along, double a
         var sway = force.PerpendicularTo(axis).Length / across;
         var tip = moment.PerpendicularTo(axis).Length / turning * spread;
         sheet?.Formula("({s} + {w} + {t}) ÷ {T}", "linear springs: sag, sway, and tipping at the edge", "Rubber stiffens before it bottoms; wire rope softens with amplitude.")
-            .Term("s", "along", sag, Dimension.Length, "force ÷ stiffness, this case").Term("w", "across", sway, Dimension.Length, "force ÷ stiffness, this case").Term("t", "tipping at the edge", tip, Dimension.Length, "moment ÷ stiffness × spread, this case")
+            .Term("s", "along", sag, Dimension.Length, "force ÷ stiffness, this case")
+            .Term("w", "across", sway, Dimension.Length, "force ÷ stiffness, this case")
+            .Term("t", "tipping at the edge", tip, Dimension.Length, "moment ÷ stiffness × spread, this case")
             .Term("T", "travel there is", row.Travel, Dimension.Length, row.Source).Term("k", "stiffness along, all together", along, Dimension.Stiffness, row.Range ?? row.Source);
         return Ratio(sag + sway + tip, row.Travel);
     }

@@ -15,7 +15,8 @@ public sealed class LockTurn(RigBuilder b, string station, string id, int spring
     {
         var m = Math.Abs(f.Spring(spring).Moment.Dot(axis));
         sheet?.Formula("{k} × {M} ÷ {T}", "friction lock, moment about the pole", "Grit and water in the lock; a set screw through both tubes holds better.")
-            .Factor(b, FactorTable.Friction).Term("M", "moment about the pole", m, Dimension.Torque).Term("T", "holding torque", torque, Dimension.Torque, "as you set it; twist locks 3–8 N·m, judgement");
+            .Factor(b, FactorTable.Friction).Term("M", "moment about the pole", m, Dimension.Torque)
+            .Term("T", "holding torque", torque, Dimension.Torque, "as you set it; twist locks 3–8 N·m, judgement");
         return Ratio(b.Factors[FactorTable.Friction] * m, torque);
     }
 }

@@ -20,7 +20,8 @@ public sealed class NeckLoad(RigBuilder b) : Check("neck.moment", "site", "neck"
         var m = b.Mass * Loads.MotionProfile.Gravity;
         var arm = (b.Camera.Eye - Helmet.Neck).PerpendicularTo(Vec3.UnitZ).Length * 0.8;
         sheet?.Formula("{m} × {a} ÷ {t}", "weight times its lever about the neck", "Nods and jolts multiply it; a knock does far more.")
-            .Term("m", "weight of all of it", m, Dimension.Force).Term("a", "lever about the neck", arm, Dimension.Length, Origin.Measures).Term("t", "moment that tires", Tiring, Dimension.Torque, "judgement, 1–2.5 N·m");
+            .Term("m", "weight of all of it", m, Dimension.Force).Term("a", "lever about the neck", arm, Dimension.Length, Origin.Measures)
+            .Term("t", "moment that tires", Tiring, Dimension.Torque, "judgement, 1–2.5 N·m");
         return Ratio(m * arm, Tiring);
     }
 }

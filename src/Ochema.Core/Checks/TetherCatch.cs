@@ -54,10 +54,12 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         sheet?.Formula("{k} × {W} × (1 + √(1 + 2 × {c} × {h} ÷ {W})) ÷ {B}", "energy of a free fall on a spring; it falls from its height over the anchor through the line's arc, swept back by the wind", "Swinging against the host; a line that is cut by an edge.")
             .Factor(b, FactorTable.TetherCatch).Term("W", "weight and drag of what falls", weight, Dimension.Force, "parts as listed, air of the day")
                 .Term("h", "falls freely", fall.Drop, Dimension.Length, "height over its end and the line's arc, with drag at speed")
-            .Term("c", "line's stiffness", Row.AxialStiffness / Length, Dimension.Stiffness, Row.Source).Term("m", "what falls", mass, Dimension.Mass, "parts as listed, all that hangs on it")
+            .Term("c", "line's stiffness", Row.AxialStiffness / Length, Dimension.Stiffness, Row.Source)
+            .Term("m", "what falls", mass, Dimension.Mass, "parts as listed, all that hangs on it")
             .Term("B", holds < line ? "what it ends at holds" : "line and its end hold", holds, Dimension.Force, holds < line
                 ? Choice.AnchorHolds is null ? "judgement, 0.5–2 ×" : "your pull" : $"{Row.Source}; {Words.Inside(knot.Name)}")
-            .Term("F", "peak as it catches", fall.Peak, Dimension.Force, Origin.Follows).Term("L", "line", Length, Dimension.Length, "from its knot to its end, and the slack");
+            .Term("F", "peak as it catches", fall.Peak, Dimension.Force, Origin.Follows)
+            .Term("L", "line", Length, Dimension.Length, "from its knot to its end, and the slack");
         return b.Factors[FactorTable.TetherCatch] * fall.Peak / holds is var use && use < Check.MostUse ? use : Check.MostUse;
     }
 

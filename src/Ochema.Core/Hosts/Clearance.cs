@@ -71,5 +71,6 @@ public static class Clearance
         return new Vec3(Out(p.X, z.Low[0], z.High[0]), Out(p.Y, z.Low[1], z.High[1]), Out(p.Z, z.Low[2], z.High[2])).Length;
     }
 
-    private static string What(FigureShape s) => s.Type is "camera" or "lens" or "strap" or "plate" or "head" ? s.Type : s.Station.Split(':')[0] switch { "brace" => "strut", "isolator" => "soft mount", var station => station };
+    private static string What(FigureShape s) => s.Type is "camera" or "lens" or "strap" or "plate" or "head" ? s.Type
+        : s.Station.Split(':')[0] switch { "brace" => "strut", "isolator" => "soft mount", var station => station };
 }

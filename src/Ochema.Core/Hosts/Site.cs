@@ -69,7 +69,8 @@ public sealed record Site
     [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only", Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,carbon-tube")]
     public required string Material { get; init; }
 
-    [Measure("Sheet or wall thickness", Dimension.Length, 0.0005, 0.05, HowTo = "{length:0.0007} to {length:0.0008} on most cars; solid bar: half its diameter", UsualTo = 0.012)]
+    [Measure("Sheet or wall thickness", Dimension.Length, 0.0005, 0.05,
+        HowTo = "{length:0.0007} to {length:0.0008} on most cars; solid bar: half its diameter", UsualTo = 0.012)]
     public required double Thickness { get; init; }
 
     [Measure("Clear radius", Dimension.Length, 0.04, 0.8, HowTo = "from the middle of the hold to the nearest stiffened edge, fold or support")]
@@ -78,7 +79,8 @@ public sealed record Site
     [Measure("Crown radius", Dimension.Length, 0.05, 30, HowTo = "straightedge across: chord² ÷ (8 × gap)", Forms = "panel,shell", UsualFrom = 0.1)]
     public required double CrownRadius { get; init; }
 
-    [Measure("Coat on the panel", Dimension.Length, 0, 0.005, HowTo = "paint {length:0.0001}; add film, pad or cloth", Forms = "panel,shell,bolts", UsualTo = 0.003)]
+    [Measure("Coat on the panel", Dimension.Length, 0, 0.005,
+        HowTo = "paint {length:0.0001}; add film, pad or cloth", Forms = "panel,shell,bolts", UsualTo = 0.003)]
     public required double Coat { get; init; }
 
     [Measure("Slope", Dimension.Angle, -1.6, 1.6, HowTo = "falling towards the front is positive; phone level")]
@@ -87,7 +89,8 @@ public sealed record Site
     [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over travel speed: bonnet 1.1, roof front 1.3")]
     public required double WindFactor { get; init; }
 
-    [Measure("Stiffness by tap test", Dimension.Factor, 0.02, 50, HowTo = "share of the estimate; comes from a tap test on the Shake screen", Measured = true, UsualFrom = 0.2, UsualTo = 5)]
+    [Measure("Stiffness by tap test", Dimension.Factor, 0.02, 50,
+        HowTo = "share of the estimate; comes from a tap test on the Shake screen", Measured = true, UsualFrom = 0.2, UsualTo = 5)]
     public double? StiffnessFactor { get; init; }
 
     [Measure("Damping by tap test", Dimension.Ratio, 0.005, 0.5, HowTo = "comes from a tap test on the Shake screen", Measured = true)]

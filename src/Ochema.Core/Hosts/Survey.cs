@@ -144,7 +144,8 @@ public static class Survey
             var own = strut.Site == rig.Site.Id;
             var site = own ? rig.Site : host.Sites.First(s => s.Id == strut.Site);
             if (Refusal(strut.Foot.Grip, site, own ? rig.Survey : new(), host) is { } why)
-                yield return new ReportFinding("brace:" + strut.Id, $"Strut {strut.Id}'s foot cannot stand on the {site.Name.ToLowerInvariant()}: {why}.", Blocks: true);
+                yield return new ReportFinding("brace:" + strut.Id,
+                    $"Strut {strut.Id}'s foot cannot stand on the {site.Name.ToLowerInvariant()}: {why}.", Blocks: true);
         }
         if (rig.Survey.FreeOfOtherJobs == Answer.No)
             yield return new ReportFinding("site", "The place has another job while the rig is on it: it must be free of it, or the rig goes elsewhere.", Blocks: true);

@@ -443,7 +443,8 @@ internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLaye
         var name = FactorTable.For(material.Family);
         var tau = Shear * material.UltimateStrength;
         page?.Formula("{k} × {N} ÷ (π × {D} × {t} × {τ})", "punching round the washer", "A hole near the edge; wood that is wet.")
-            .Factor(b, name).Term("N", "pull on one screw", pull, Dimension.Force).Term("D", "washer or head across", under, Dimension.Length, "washer or head as listed")
+            .Factor(b, name).Term("N", "pull on one screw", pull, Dimension.Force)
+            .Term("D", "washer or head across", under, Dimension.Length, "washer or head as listed")
             .Term("t", "thickness", sheet.Thickness, Dimension.Length, Origin.Measures).Term("τ", "strength in shear", tau, Dimension.Stress, material.Source);
         return Ratio(b.Factors[name] * pull, Math.PI * under * sheet.Thickness * tau);
     }

@@ -73,7 +73,8 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
                     throw new DocumentException(at, $"has nothing in column {columns.At[k] + 1}{Called(columns, k)}");
                 var value = k > 0 || !clock ? Number(cell, separator)
                     : Clock(cell) is { } moment ? (moment - (midnight ??= moment)).TotalSeconds : null;
-                v[k] = value ?? throw new DocumentException(at, $"has '{Short(cell)}' in column {columns.At[k] + 1}{Called(columns, k)}: {(k == 0 && clock ? "no time" : "no number")}");
+                v[k] = value ?? throw new DocumentException(at,
+                    $"has '{Short(cell)}' in column {columns.At[k] + 1}{Called(columns, k)}: {(k == 0 && clock ? "no time" : "no number")}");
             }
             if (rows.Count > 0 && v[0] < rows[^1][0])
                 throw new DocumentException(at, "goes back in time");
@@ -133,7 +134,8 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
 
     private static double? Number(string cell, char separator) =>
         // A decimal comma where the separator is another.
-        double.TryParse(separator == ',' ? cell : cell.Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out var v) && double.IsFinite(v) ? v : null;
+        double.TryParse(separator == ',' ? cell : cell.Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
+            && double.IsFinite(v) ? v : null;
 
     private static DateTimeOffset? Clock(string cell) => cell.Contains(':')
         && DateTimeOffset.TryParse(cell, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var moment) ? moment : null;
@@ -180,7 +182,8 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
             }, "the header says so");
         // Phones sample 20 to 1000 times a second.
         var step = (rows[^1][0] - rows[0][0]) / (rows.Count - 1);
-        return (step > 1e5 ? LogTime.Nanoseconds : step > 500 ? LogTime.Microseconds : step > 0.5 ? LogTime.Milliseconds : LogTime.Seconds, "by the step between samples");
+        return (step > 1e5 ? LogTime.Nanoseconds : step > 500 ? LogTime.Microseconds : step > 0.5 ? LogTime.Milliseconds
+            : LogTime.Seconds, "by the step between samples");
     }
 
     private static (LogAcceleration, string) AccelerationOf(string names, List<double[]> rows)

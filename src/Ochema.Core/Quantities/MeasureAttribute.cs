@@ -26,7 +26,10 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
     /// <summary>True when leaving it empty means "use the catalogue value".</summary>
     public bool Measured { get; init; }
 
-    /// <summary>What it was measured of (fields beside it, comma-separated; <c>site</c> is the place): with another of that it does not count any more.</summary>
+    /// <summary>
+    /// What it was measured of (fields beside it, comma-separated; <c>site</c> is the place): with another of that it does not count any
+    /// more.
+    /// </summary>
     public string Of { get; init; } = "";
 
     /// <summary>Smaller values, SI, are asked about before they are taken.</summary>

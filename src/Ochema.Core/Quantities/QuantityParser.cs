@@ -10,7 +10,10 @@ namespace Ochema.Core.Quantities;
 /// <param name="Suggestions">Readings that would be in range, as text to take over.</param>
 public sealed record ParsedQuantity(double? Value, string? Error = null, string? Question = null, IReadOnlyList<string>? Suggestions = null);
 
-/// <summary>Reads what people type: <c>1 200 mm</c>, <c>1/50</c> (an exposure), <c>11 in</c>, <c>1 1/2"</c>, <c>3/8</c>, <c>5'6"</c>, <c>60 mph</c>, <c>2 lb 4 oz</c>, decimal comma.</summary>
+/// <summary>
+/// Reads what people type: <c>1 200 mm</c>, <c>1/50</c> (an exposure), <c>11 in</c>, <c>1 1/2"</c>, <c>3/8</c>, <c>5'6"</c>, <c>60 mph</c>,
+/// <c>2 lb 4 oz</c>, decimal comma.
+/// </summary>
 public static partial class QuantityParser
 {
     private const int LongestText = 60;
@@ -18,7 +21,8 @@ public static partial class QuantityParser
     /// <summary>Reads a text. A bare number is in the unit the field shows.</summary>
     public static ParsedQuantity Parse(string text, Dimension dimension, UnitSystem system)
     {
-        var t = (text ?? "").Trim().Replace('\u00a0', ' ').Replace('\u202f', ' ').Replace('\u2009', ' ').Replace("½", " 1/2").Replace("¼", " 1/4").Replace("¾", " 3/4").Trim();
+        var t = (text ?? "").Trim().Replace('\u00a0', ' ').Replace('\u202f', ' ').Replace('\u2009', ' ')
+            .Replace("½", " 1/2").Replace("¼", " 1/4").Replace("¾", " 3/4").Trim();
         if (t.Length == 0)
             return new(null, "Nothing was typed.");
         if (t.Length > LongestText)
@@ -59,7 +63,8 @@ public static partial class QuantityParser
                 {
                     // 1/50 is an exposure in seconds, whatever the field shows.
                     var d = Units.For(dimension, system);
-                    unit = dimension == Dimension.Time && n.Groups["den"].Success ? Units.Find("s", dimension)! : new Unit(d.Symbol, dimension, d.Factor, d.Offset);
+                    unit = dimension == Dimension.Time && n.Groups["den"].Success ? Units.Find("s", dimension)!
+                        : new Unit(d.Symbol, dimension, d.Factor, d.Offset);
                 }
             }
             else if ((unit = Units.Find(name, dimension)) is null)
@@ -94,7 +99,8 @@ public static partial class QuantityParser
         if (p.Value is not { } v)
             return p;
         var (low, high) = (Math.Max(minimum, usualFrom), Math.Min(maximum, usualTo));
-        static bool Within(double v, double low, double high) => v >= low * (1 - 1e-9 * Math.Sign(low)) - 1e-12 && v <= high * (1 + 1e-9 * Math.Sign(high)) + 1e-12;
+        static bool Within(double v, double low, double high) => v >= low * (1 - 1e-9 * Math.Sign(low)) - 1e-12
+            && v <= high * (1 + 1e-9 * Math.Sign(high)) + 1e-12;
         if (Within(v, low, high))
             return p;
         string Said(double si) => QuantityFormatter.Format(si, dimension, system);
@@ -166,7 +172,9 @@ public static partial class QuantityParser
     [GeneratedRegex(@"\s")]
     private static partial Regex SpacePattern();
 
-    [GeneratedRegex(@"^(?:(?<grouped>\d{1,3}(?:\s\d{3})+(?:[.,]\d+)?)(?!\s*/)(?!\d)|(?:(?<whole>\d{1,6})(?:\s+|\s*-\s*))?(?<num>\d{1,6})\s*/\s*(?<den>\d{1,6})|(?<plain>(?:\d[\d.,]*|[.,]\d+)(?:[eE][+-]?\d{1,3})?))")]
+    /// <summary>Digits in threes, a fraction with or without a whole, or a plain number.</summary>
+    [GeneratedRegex(@"^(?:(?<grouped>\d{1,3}(?:\s\d{3})+(?:[.,]\d+)?)(?!\s*/)(?!\d)|(?:(?<whole>\d{1,6})(?:\s+|\s*-\s*))?(?<num>\d{1,6})\s*/\s*(?<den>\d{1,6})"
+        + @"|(?<plain>(?:\d[\d.,]*|[.,]\d+)(?:[eE][+-]?\d{1,3})?))")]
     private static partial Regex NumberPattern();
 
     [GeneratedRegex(@"^(?:''|['′’""″”]|[^\d\s.,]+[23]?(?:\s(?:lb|ft|m)\b)?)?")]

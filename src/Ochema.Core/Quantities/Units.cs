@@ -53,7 +53,8 @@ public sealed record Unit(string Symbol, Dimension Dimension, double Factor, dou
 /// </summary>
 /// <param name="Step">What an arrow key adds, in the unit; a tenth of it to small numbers.</param>
 public sealed record DisplayUnit(
-    Dimension Dimension, UnitSystem System, string Symbol, double Factor, double Offset, int Digits, bool Fraction, double SmallBelow, int SmallDigits, double Step);
+    Dimension Dimension, UnitSystem System, string Symbol, double Factor, double Offset, int Digits, bool Fraction, double SmallBelow,
+        int SmallDigits, double Step);
 
 /// <summary>All units. Factors are exact definitions (NIST SP 811, appendix B) unless noted.</summary>
 public static class Units

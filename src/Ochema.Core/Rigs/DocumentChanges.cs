@@ -104,12 +104,14 @@ public static class DocumentChanges
     private static string? Said(PropertyInfo p, object? then, object? now, Catalogue stock)
     {
         if (p.GetCustomAttribute<MeasureAttribute>() is { } m)
-            return $"{Words.Inside(m.Label)} {(then is double was ? $"{QuantityText.Of(was, m.Dimension)} → " : "")}{(now is double v ? QuantityText.Of(v, m.Dimension) : "from the catalogue")}";
+            return $"{Words.Inside(m.Label)} {(then is double was ? $"{QuantityText.Of(was, m.Dimension)} → " : "")}"
+                + (now is double v ? QuantityText.Of(v, m.Dimension) : "from the catalogue");
         if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
             return Words.Inside(stock.Lists[c.List].FirstOrDefault(r => r.Id == (string?)now)?.Name ?? c.Label);
         if (p.GetCustomAttribute<OptionAttribute>() is { } o)
             return $"{Words.Inside(o.Label)}: {(now is null ? "not said" : Option(now))}";
-        return now is AnchorEnd end ? $"to {Shown(end.Anchor)}" : p.Name == "At" ? "foot moved" : p.Name == "Site" ? $"foot on the {Shown((string)now!)}" : null;
+        return now is AnchorEnd end ? $"to {Shown(end.Anchor)}" : p.Name == "At" ? "foot moved" : p.Name == "Site"
+            ? $"foot on the {Shown((string)now!)}" : null;
     }
 
     private static string Option(object value) =>

@@ -19,9 +19,11 @@ internal sealed record DeclaredField(PropertyInfo Property, string Name, Measure
 public static class MeasureReader
 {
     // Read once: reading an attribute makes a new one, and documents are read at every keystroke.
-    private static readonly FrozenDictionary<Type, IReadOnlyList<DeclaredField>> Types = typeof(MeasureReader).Assembly.GetTypes().Where(t => !t.IsAbstract && t.IsClass)
+    private static readonly FrozenDictionary<Type, IReadOnlyList<DeclaredField>> Types = typeof(MeasureReader).Assembly.GetTypes()
+        .Where(t => !t.IsAbstract && t.IsClass)
         .Select(t => (Type: t, Fields: (IReadOnlyList<DeclaredField>)[.. t.GetProperties(BindingFlags.Public | BindingFlags.Instance)
-            .Where(p => p.GetIndexParameters().Length == 0).Select(DeclaredField.Of).Where(d => d is { Measure: not null } or { Choice: not null } or { Part: not null })]))
+            .Where(p => p.GetIndexParameters().Length == 0).Select(DeclaredField.Of)
+            .Where(d => d is { Measure: not null } or { Choice: not null } or { Part: not null })]))
         .Where(t => t.Fields.Count > 0).ToFrozenDictionary(t => t.Type, t => t.Fields);
 
     /// <summary>What a type's properties declare: measurements, choices of the catalogue, parts; empty where none does.</summary>

@@ -167,7 +167,9 @@ public sealed record Strap
     [StockChoice("Strap", "straps")]
     public required string Stock { get; init; }
 
-    [Measure("Pretension", Dimension.Force, 0, 2500, HowTo = "a ratchet makes {force:1000} to {force:2500} by hand, a cam buckle {force:200} to {force:400}; pluck it, or a luggage scale across the middle", UsualTo = 1500)]
+    [Measure("Pretension", Dimension.Force, 0, 2500,
+        HowTo = "a ratchet makes {force:1000} to {force:2500} by hand, "
+            + "a cam buckle {force:200} to {force:400}; pluck it, or a luggage scale across the middle", UsualTo = 1500)]
     public double Pretension { get; init; } = 300;
 
     [StockChoice("Its end is", "knots", HowTo = "what strength a knot leaves")]
@@ -176,7 +178,8 @@ public sealed record Strap
     [Option("Hooked by", HowTo = "an open hook jumps off when the strap goes slack")]
     public StrapFitting Fitting { get; init; }
 
-    [Measure("What it ends at holds", Dimension.Force, 20, 50000, HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true, Of = "to")]
+    [Measure("What it ends at holds", Dimension.Force, 20, 50000,
+        HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true, Of = "to")]
     public double? AnchorHolds { get; init; }
 
     [Option("Over an edge", HowTo = "a sharp one halves it; pad it")]
@@ -219,7 +222,8 @@ public sealed record Tether
     [StockChoice("Its end is", "knots", HowTo = "what strength a knot leaves")]
     public string End { get; init; } = "sewn";
 
-    [Measure("What it ends at holds", Dimension.Force, 20, 50000, HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true, Of = "to")]
+    [Measure("What it ends at holds", Dimension.Force, 20, 50000,
+        HowTo = "pulled on with a luggage scale; leave empty for the usual", Measured = true, Of = "to")]
     public double? AnchorHolds { get; init; }
 
     public required AnchorEnd To { get; init; }
@@ -269,7 +273,8 @@ public sealed record RunConditions
     [Measure("Air temperature", Dimension.Temperature, 243.15, 323.15, UsualFrom = 253.15, UsualTo = 318.15)]
     public double Temperature { get; init; } = 288.15;
 
-    [Option("Sun on it", HowTo = "a dark panel in the sun reaches {temperature:343.15}, a light one {temperature:328.15}: magnets, glue, plastic and rubber mind")]
+    [Option("Sun on it", HowTo = "a dark panel in the sun reaches {temperature:343.15}, a light one {temperature:328.15}: "
+            + "magnets, glue, plastic and rubber mind")]
     public Sun Sun { get; init; }
 
     /// <summary>Temperature of what lies in the sun, K: 55 °C for a light panel, 70 °C for a dark one (judgement, ±10 K).</summary>

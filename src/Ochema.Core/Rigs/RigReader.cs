@@ -97,6 +97,8 @@ public static class RigReader
         }
     }
 
+    private static string Said(double si, Dimension dimension) => QuantityFormatter.Format(si, dimension, UnitSystem.Metric);
+
     private static void Zoom(CameraChoice camera, string path, Catalogue stock)
     {
         if (camera.FocalLength is not { } f)
@@ -105,7 +107,8 @@ public static class RigReader
         if (lens is not { Shortest: { } shortest, Longest: { } longest })
             throw new DocumentException(path + ".focalLength", $"the {Words.Inside(lens.Name)} is no zoom: leave it out");
         if (!(f >= shortest && f <= longest))
-            throw new DocumentException(path + ".focalLength", $"the {Words.Inside(lens.Name)} goes from {QuantityFormatter.Format(shortest, Dimension.Length, UnitSystem.Metric)} to {QuantityFormatter.Format(longest, Dimension.Length, UnitSystem.Metric)}");
+            throw new DocumentException(path
+                + ".focalLength", $"the {Words.Inside(lens.Name)} goes from {Said(shortest, Dimension.Length)} to {Said(longest, Dimension.Length)}");
     }
 
     private static void Record(object record, string path, Catalogue stock)
@@ -117,7 +120,8 @@ public static class RigReader
             if (measure is { } m && value is double v)
             {
                 if (!(v >= m.Minimum && v <= m.Maximum))
-                    throw new DocumentException(at, $"{Words.Inside(m.Label)} must be between {QuantityFormatter.Format(m.Minimum, m.Dimension, UnitSystem.Metric)} and {QuantityFormatter.Format(m.Maximum, m.Dimension, UnitSystem.Metric)}");
+                    throw new DocumentException(at,
+                        $"{Words.Inside(m.Label)} must be between {Said(m.Minimum, m.Dimension)} and {Said(m.Maximum, m.Dimension)}");
             }
             else if (choice is not null && value is string id)
             {

@@ -62,7 +62,8 @@ public static class ShakeAdvice
             yield return ("exposure", "A quarter of the exposure", rig with { Camera = rig.Camera with { Exposure = rig.Camera.Exposure / 4 } });
         var lens = stock.Find<LensRow>("lenses", rig.Camera.Lens);
         if (!lens.BuiltIn && stock.Lenses.Where(l => !l.BuiltIn && l.FocalLength < lens.FocalLength).MaxBy(l => l.FocalLength) is { } wider)
-            yield return ("wider-lens", $"A wider lens: {wider.Name}", rig with { Camera = rig.Camera with { Lens = wider.Id, FocalLength = null, Mass = null, Worth = null } });
+            yield return ("wider-lens", $"A wider lens: {wider.Name}",
+                rig with { Camera = rig.Camera with { Lens = wider.Id, FocalLength = null, Mass = null, Worth = null } });
         if (rig.Run.Speed > 8)
             yield return ("slower", "A third slower", rig with { Run = rig.Run with { Speed = rig.Run.Speed * 2 / 3 } });
         if ((rig.Run.Rpm ?? HostLibrary.Find(rig.Host)!.Shake.Revolutions(rig.Run.Speed)) is > 0 and var rpm)

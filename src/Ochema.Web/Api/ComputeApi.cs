@@ -19,7 +19,8 @@ internal static class ComputeApi
         app.MapPost("/api/shake", Shake).Accepts<RigDocument>("application/json").Produces<ShakeReport>().ProducesProblem(400);
         app.MapPost("/api/shake/advice", ShakeAdvice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<ShakeChange>>().ProducesProblem(400);
         app.MapPost("/api/shake/isolators", Isolators).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<IsolatorChoice>>().ProducesProblem(400);
-        app.MapPost("/api/tap/read", ReadLog).WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Accepts<LogRequest>("application/json").Produces<LogReport>().ProducesProblem(400);
+        app.MapPost("/api/tap/read", ReadLog).WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog))
+            .Accepts<LogRequest>("application/json").Produces<LogReport>().ProducesProblem(400);
         app.MapPost("/api/tap/simulate", SimulateTap).Accepts<RigDocument>("application/json").Produces<LogText>().ProducesProblem(400);
         app.MapPost("/api/tap/calibrate", Calibrate).Accepts<CalibrateRequest>("application/json").Produces<Calibration>().ProducesProblem(400);
         app.MapPost("/api/schools", Schools).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<School>>().ProducesProblem(400);
@@ -31,18 +32,19 @@ internal static class ComputeApi
 
     private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => Assessor.Assess(rig, Catalogue.Shipped, advice));
 
-    private static Task<IResult> Advice(HttpRequest request) => Answer(request, rig => Adviser.Best(rig, Catalogue.Shipped, request.HttpContext.RequestAborted));
+    private static Task<IResult> Advice(HttpRequest request) => Answer(request, (rig, stop) => Adviser.Best(rig, Catalogue.Shipped, stop));
 
     private static Task<IResult> Shake(HttpRequest request) => Answer(request, rig => Shaker.Of(rig, Catalogue.Shipped));
 
-    private static Task<IResult> ShakeAdvice(HttpRequest request) => Answer(request, rig => Core.Sharpness.ShakeAdvice.Of(rig, Catalogue.Shipped, request.HttpContext.RequestAborted));
+    private static Task<IResult> ShakeAdvice(HttpRequest request) =>
+        Answer(request, (rig, stop) => Core.Sharpness.ShakeAdvice.Of(rig, Catalogue.Shipped, stop));
 
-    private static Task<IResult> Isolators(HttpRequest request) => Answer(request, rig => IsolatorSearch.Of(rig, Catalogue.Shipped, request.HttpContext.RequestAborted));
+    private static Task<IResult> Isolators(HttpRequest request) => Answer(request, (rig, stop) => IsolatorSearch.Of(rig, Catalogue.Shipped, stop));
 
     private static Task<IResult> ReadLog(HttpRequest request) => Problems.Reading(request, body =>
     {
         var ask = StrictJson.Read<LogRequest>(body);
-        return Task.FromResult(Results.Text(StrictJson.Write(TapTest.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit)), "application/json"));
+        return Written(TapTest.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit));
     });
 
     private static Task<IResult> SimulateTap(HttpRequest request, int seed = 1) => Answer(request, rig => new LogText(TapTest.Simulate(rig, Catalogue.Shipped, seed)));
@@ -52,10 +54,10 @@ internal static class ComputeApi
         var ask = StrictJson.Read<CalibrateRequest>(body);
         RigReader.Check(ask.Document, Catalogue.Shipped);
         var day = clock.GetLocalNow().ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
-        return Task.FromResult(Results.Text(StrictJson.Write(TapTest.Calibrate(ask.Document, Catalogue.Shipped, ask.Frequency, ask.Damping, day, ask.Axis)), "application/json"));
+        return Written(TapTest.Calibrate(ask.Document, Catalogue.Shipped, ask.Frequency, ask.Damping, day, ask.Axis));
     });
 
-    private static Task<IResult> Schools(HttpRequest request) => Answer(request, rig => Core.Assessment.Schools.Of(rig, Catalogue.Shipped, request.HttpContext.RequestAborted));
+    private static Task<IResult> Schools(HttpRequest request) => Answer(request, (rig, stop) => Core.Assessment.Schools.Of(rig, Catalogue.Shipped, stop));
 
     private static Task<IResult> Model(HttpRequest request, bool strapsAlone = false) => Answer(request, rig => RigModelDocument.Of(rig, Catalogue.Shipped, strapsAlone));
 
@@ -63,17 +65,16 @@ internal static class ComputeApi
     {
         var ask = StrictJson.Read<AlternativesRequest>(body);
         RigReader.Check(ask.Document, Catalogue.Shipped);
-        return Task.FromResult(Results.Text(StrictJson.Write(Adviser.Alternatives(ask.Document, ask.Station, Catalogue.Shipped, request.HttpContext.RequestAborted)), "application/json"));
+        return Written(Adviser.Alternatives(ask.Document, ask.Station, Catalogue.Shipped, Stop(request)));
     });
 
     private static Task<IResult> Straps(HttpRequest request) => Problems.Reading(request, body =>
     {
         var ask = StrictJson.Read<StrapsRequest>(body);
         RigReader.Check(ask.Document, Catalogue.Shipped);
-        if (ask.Pretension is not (>= 0 and <= 2500))
-            throw new DocumentException("pretension", "is not between 0 and 2500 N");
-        return Task.FromResult(Results.Text(
-            StrictJson.Write(StrapEnds.Of(ask.Document, ask.Pretension, Catalogue.Shipped, request.HttpContext.RequestAborted)), "application/json"));
+        if (!(ask.Pretension >= StrapEnds.Pretension.Minimum && ask.Pretension <= StrapEnds.Pretension.Maximum))
+            throw new DocumentException("pretension", $"is not between {StrapEnds.Pretension.Minimum:0} and {StrapEnds.Pretension.Maximum:0} N");
+        return Written(StrapEnds.Of(ask.Document, ask.Pretension, Catalogue.Shipped, Stop(request)));
     });
 
     private static Task<IResult> Inverse(HttpRequest request) => Problems.Reading(request, body =>
@@ -82,10 +83,17 @@ internal static class ComputeApi
         RigReader.Check(ask.Document, Catalogue.Shipped);
         if (ask.AtMost is not (>= 0.2 and <= 1))
             throw new DocumentException("atMost", "is not between 0.2 and 1");
-        return Task.FromResult(Results.Text(StrictJson.Write(Core.Assessment.Inverse.Of(ask.Document, Catalogue.Shipped, ask.AtMost, request.HttpContext.RequestAborted)), "application/json"));
+        return Written(Core.Assessment.Inverse.Of(ask.Document, Catalogue.Shipped, ask.AtMost, Stop(request)));
     });
 
-    private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, T> compute) => Problems.Reading(request, body =>
-        // Written out here, so that a number that cannot be written is an answer too and not a broken response.
-        Task.FromResult(Results.Text(StrictJson.Write(compute(RigReader.Read(body, Catalogue.Shipped))), "application/json")));
+    private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, T> compute) => Answer(request, (rig, _) => compute(rig));
+
+    private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, CancellationToken, T> compute) =>
+        Problems.Reading(request, body => Written(compute(RigReader.Read(body, Catalogue.Shipped), Stop(request))));
+
+    /// <summary>Set when whoever asked has gone on.</summary>
+    private static CancellationToken Stop(HttpRequest request) => request.HttpContext.RequestAborted;
+
+    /// <summary>Written out here, so that a number that cannot be written is an answer too and not a broken response.</summary>
+    private static Task<IResult> Written<T>(T value) => Task.FromResult(Results.Text(StrictJson.Write(value), "application/json"));
 }

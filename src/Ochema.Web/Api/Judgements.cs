@@ -47,7 +47,8 @@ internal static class Judgements
     });
 
     /// <summary>Computes what is missing of these versions, as far as the time allows, and keeps it.</summary>
-    public static Task FillAsync(OchemaContext db, IReadOnlyList<VersionRecord> versions) => FillAsync(db, versions, v => v.Document, v => v.Judged, (version, judged) =>
+    public static Task FillAsync(OchemaContext db, IReadOnlyList<VersionRecord> versions) =>
+        FillAsync(db, versions, v => v.Document, v => v.Judged, (version, judged) =>
     {
         (version.Word, version.LimitSpeed, version.Mass, version.Judged) = (judged.Word, judged.LimitSpeed, judged.Mass, judged.Stamp);
         return RigStore.KeepAsync(db, version, judged);

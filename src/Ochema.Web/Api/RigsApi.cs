@@ -95,7 +95,8 @@ internal static class RigsApi
             return unmatched;
         var document = RigReader.Read(body, Catalogue.Shipped);
         var judged = Checked(document, "");
-        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime, judged) ? Stored(request.HttpContext, rig, rig.Film!.Name) : Changed();
+        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime, judged)
+            ? Stored(request.HttpContext, rig, rig.Film!.Name) : Changed();
     });
 
     /// <summary>Validates, and computes once: what is stored can always be judged again.</summary>

@@ -41,7 +41,8 @@ internal static class VersionsApi
         if (v.Word is null)
             return new(v.Number, v.Name, v.SavedAt, true, null, null, null, []);
         return new(v.Number, v.Name, v.SavedAt, true, JsonSerializer.Deserialize<Verdict>($"\"{v.Word}\"", StrictJson.Options), v.LimitSpeed, v.Mass,
-            before?.Word is null ? [] : DocumentChanges.Of(StrictJson.Read<RigDocument>(before.Document), StrictJson.Read<RigDocument>(v.Document), Catalogue.Shipped));
+            before?.Word is null ? []
+                : DocumentChanges.Of(StrictJson.Read<RigDocument>(before.Document), StrictJson.Read<RigDocument>(v.Document), Catalogue.Shipped));
     }
 
     private static Task<VersionRecord?> FindAsync(OchemaContext db, string id, int number) => db.Versions.SingleOrDefaultAsync(v => v.RigId == id && v.Number == number);

@@ -78,7 +78,8 @@ public class ReportAgreesTests
                     double At(int k) => Math.Pow(m.Transfer(2 * Math.PI * d.Frequencies[k]).Magnitude, 2) * e.Spectrum[k];
                     sum += e.Forces[n] * e.Forces[n] * 0.5 * (At(i) + At(i - 1)) * (d.Frequencies[i] - d.Frequencies[i - 1]);
                 }
-            return sum + d.Excitations.Steady.Sum(e => 0.5 * Math.Pow(m.Transfer(2 * Math.PI * e.Shake.Frequency).Magnitude, 2) * e.Forces.Sum(f => f[n] * f[n]));
+            return sum + d.Excitations.Steady.Sum(e =>
+                0.5 * Math.Pow(m.Transfer(2 * Math.PI * e.Shake.Frequency).Magnitude, 2) * e.Forces.Sum(f => f[n] * f[n]));
         }
         var worst = MemberLives.Of(model).MaxBy(l => l.Stress)!;
         Near.Share(model.Builder.Pieces.Where(p => p.Label == worst.Label && p.Station == worst.Station).Max(Stress), worst.Stress, 0.1, name);
@@ -93,7 +94,8 @@ public class ReportAgreesTests
                 for (var i = piece.First; i < piece.First + piece.Count; i++)
                 {
                     model.System.BeamForces(model.Modes[n].Shape, i, e);
-                    most = Math.Max(most, new[] { 0, 6 }.Max(end => Math.Abs(e[end + 4]) / piece.Section.ModulusY + Math.Abs(e[end + 5]) / piece.Section.ModulusZ));
+                    most = Math.Max(most, new[] { 0, 6 }.Max(end => Math.Abs(e[end + 4]) / piece.Section.ModulusY
+                        + Math.Abs(e[end + 5]) / piece.Section.ModulusZ));
                 }
                 total += most * most * Square(model.Modes[n], n);
             }

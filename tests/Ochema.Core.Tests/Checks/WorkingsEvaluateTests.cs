@@ -23,9 +23,20 @@ public class WorkingsEvaluateTests
     /// <summary>Rigs in which what is nothing in the shipped ones is something: a long lens twists its pad, a camera off the middle tips its rubber.</summary>
     private static RigDocument Named(string name) => name switch
     {
-        "pad under a long lens" => RigFiles.Named("helmet-stuck") with { Camera = new CameraChoice { Body = "mirrorless-small", Lens = "prime-500", Pan = 0.4 } },
-        "camera beside its rubber" => RigFiles.Plate(new Magnet(), 2, 0.1) with { Isolator = new RubberMounts(), Head = new CradleHead(), Camera = new CameraChoice { Body = "phone", Lens = "built-in-wide" } },
-        "high on rubber" => RigFiles.Plate(new Magnet(), 3) with { Isolator = new RubberMounts { Spread = 0.03 }, Camera = new CameraChoice { Body = "cine-small", Lens = "prime-200", Pan = 1 } },
+        "pad under a long lens" =>
+            RigFiles.Named("helmet-stuck") with { Camera = new CameraChoice { Body = "mirrorless-small", Lens = "prime-500", Pan = 0.4 } },
+        "camera beside its rubber" =>
+            RigFiles.Plate(new Magnet(), 2, 0.1) with
+            {
+                Isolator = new RubberMounts(),
+                Head = new CradleHead(),
+                Camera = new CameraChoice { Body = "phone", Lens = "built-in-wide" }
+            },
+        "high on rubber" => RigFiles.Plate(new Magnet(), 3) with
+        {
+            Isolator = new RubberMounts { Spread = 0.03 },
+            Camera = new CameraChoice { Body = "cine-small", Lens = "prime-200", Pan = 1 }
+        },
         _ => RigFiles.Named(name),
     };
 

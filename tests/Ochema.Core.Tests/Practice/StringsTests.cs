@@ -20,7 +20,8 @@ public partial class StringsTests
     /// <summary>Fields that carry words for people.</summary>
     private static readonly HashSet<string> Spoken =
     [
-        "text", "title", "label", "name", "says", "case", "part", "piece", "add", "caughtBy", "method", "notCovered", "source", "about", "caution", "howTo", "reason",
+        "text", "title", "label", "name", "says", "case", "part", "piece", "add", "caughtBy", "method", "notCovered", "source", "about",
+            "caution", "howTo", "reason",
         "question", "because", "why", "refused", "by", "cautions", "missing", "range", "called", "mostName", "guess", "shake",
     ];
 
@@ -49,7 +50,16 @@ public partial class StringsTests
             Add(Schools.Of(rig, Catalogue.Shipped));
             Add(StrapEnds.Of(rig, 200, Catalogue.Shipped));
             // Struck places and refused rigs speak too.
-            Add(Assessor.Assess(rig with { Survey = rig.Survey with { SuctionAllowed = Answer.No, DrillingAllowed = Answer.No, Even = Answer.No, MagnetSticks = Answer.No } }, Catalogue.Shipped, advice: false));
+            Add(Assessor.Assess(rig with
+            {
+                Survey = rig.Survey with
+                {
+                    SuctionAllowed = Answer.No,
+                    DrillingAllowed = Answer.No,
+                    Even = Answer.No,
+                    MagnetSticks = Answer.No
+                }
+            }, Catalogue.Shipped, advice: false));
         }
         Add(KindDescriptors.All(Catalogue.Shipped));
         Add(HostLibrary.All.Select(h => h.Published).ToList());

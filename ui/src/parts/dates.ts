@@ -10,12 +10,3 @@ export function moment(utc: string) {
     minute: '2-digit',
   });
 }
-
-/** A day as YYYY-MM-DD, written the same way. */
-export function day(iso: string) {
-  return new Date(iso + 'T00:00:00').toLocaleDateString(settings.system === 'inch' ? 'en-US' : 'en-GB', {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-  });
-}

@@ -80,7 +80,8 @@ internal sealed class PadCurve(HoldSpot spot, double width, double radius) : Che
         var gap = width * width / 8 * Math.Abs(1 / crown - 1 / radius);
         sheet?.Formula("{w}² ÷ 8 × |1 ÷ {R} − 1 ÷ {r}| ÷ {s}", "sag of two arcs", "Vents and stickers under it.")
             .Term("w", "pad width", width, Dimension.Length, "the pad's row").Term("R", "the host's radius", crown, Dimension.Length, "place as entered")
-            .Term("r", "base moulded to", radius, Dimension.Length, Origin.Measures).Term("s", "what the foam follows", Follows, Dimension.Length, "judgement, 0.3–0.6 mm");
+            .Term("r", "base moulded to", radius, Dimension.Length, Origin.Measures)
+            .Term("s", "what the foam follows", Follows, Dimension.Length, "judgement, 0.3–0.6 mm");
         return Ratio(gap, Follows);
     }
 }

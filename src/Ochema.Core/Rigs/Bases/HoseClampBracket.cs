@@ -16,7 +16,8 @@ public sealed record HoseClampBracket : BaseKind
     [Measure("Bands", Dimension.Count, 1, 2, HowTo = "two, one at each end of the bracket's foot")]
     public double Bands { get; init; } = 2;
 
-    [Measure("Band pulled to", Dimension.Force, 100, 4000, HowTo = "a worm screw by hand {force:600} to {force:1200}, with a driver {force:2000}", UsualTo = 2500)]
+    [Measure("Band pulled to", Dimension.Force, 100, 4000,
+        HowTo = "a worm screw by hand {force:600} to {force:1200}, with a driver {force:2000}", UsualTo = 2500)]
     public double Tension { get; init; } = 1000;
 
     [StockChoice("Bracket of", "sections", Only = "flat")]

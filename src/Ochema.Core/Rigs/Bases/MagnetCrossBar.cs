@@ -36,7 +36,8 @@ public sealed record MagnetCrossBar : BaseKind
     [StockChoice("Glue", "glues")]
     public string Glue { get; init; } = "epoxy-24h";
 
-    [Measure("Pull measured on the bolt head", Dimension.Force, 0.5, 500, HowTo = "straight off with a luggage scale", Measured = true, Of = "magnet,felt,site")]
+    [Measure("Pull measured on the bolt head", Dimension.Force, 0.5, 500,
+        HowTo = "straight off with a luggage scale", Measured = true, Of = "magnet,felt,site")]
     public double? MeasuredPull { get; init; }
 
     [JsonIgnore]

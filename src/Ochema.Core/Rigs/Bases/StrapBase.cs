@@ -39,7 +39,8 @@ public sealed record StrapBase : BaseKind
         var press = 2 * Tension * Math.Sin(Angle);
         if (!b.HoldsGone)
         {
-            b.Checks.Add(new HoldPullOff(b, spot, hold.Spring, "Strap base lets go", FactorTable.Friction, Math.Min(press + 2 * Tension * Math.Cos(Angle), Releases), Foot / 2, "strap tension and where it releases, as you set them"));
+            b.Checks.Add(new HoldPullOff(b, spot, hold.Spring, "Strap base lets go", FactorTable.Friction,
+                Math.Min(press + 2 * Tension * Math.Cos(Angle), Releases), Foot / 2, "strap tension and where it releases, as you set them"));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Strap base slides or twists", press,
                 ClampParts.RubberFriction, Foot / 3, "2 × tension × sine of the strap angle"));
         }

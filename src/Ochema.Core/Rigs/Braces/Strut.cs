@@ -21,7 +21,8 @@ public sealed record Strut : BraceKind
     [Part("Foot")]
     public HoldKind Foot { get; init; } = new Magnet { Stock = "magnet-88-rubber" };
 
-    [Measure("Rod's clamp holds", Dimension.Force, 20, 5000, HowTo = "pull along the rod with a luggage scale until it slips; {force:200} to {force:600}", UsualTo = 2000)]
+    [Measure("Rod's clamp holds", Dimension.Force, 20, 5000,
+        HowTo = "pull along the rod with a luggage scale until it slips; {force:200} to {force:600}", UsualTo = 2000)]
     public double Holds { get; init; } = 300;
 
     [Option("Lanyard along it", HowTo = "a cord from foot to rig, for drops onto people: a third thing that keeps it")]

@@ -10,7 +10,8 @@ public sealed record BallHead : HeadKind
     [StockChoice("Ball head", "heads", Only = "ball")]
     public string Stock { get; init; } = "ball-40";
 
-    [Measure("Holding torque measured", Dimension.Torque, 0.2, 200, HowTo = "scale reading × lever when it slips; leave empty for the usual", Measured = true, Of = "stock")]
+    [Measure("Holding torque measured", Dimension.Torque, 0.2, 200,
+        HowTo = "scale reading × lever when it slips; leave empty for the usual", Measured = true, Of = "stock")]
     public double? HoldingTorque { get; init; }
 
     internal override string Row => Stock;

@@ -11,7 +11,8 @@ public sealed record ClipHead : HeadKind
     [StockChoice("Clip", "heads", Only = "clip")]
     public string Stock { get; init; } = "clip-buckle";
 
-    [Measure("Holding torque measured", Dimension.Torque, 0.05, 20, HowTo = "scale reading × lever when it slips; leave empty for the usual", Measured = true, Of = "stock")]
+    [Measure("Holding torque measured", Dimension.Torque, 0.05, 20,
+        HowTo = "scale reading × lever when it slips; leave empty for the usual", Measured = true, Of = "stock")]
     public double? HoldingTorque { get; init; }
 
     [System.Text.Json.Serialization.JsonIgnore]

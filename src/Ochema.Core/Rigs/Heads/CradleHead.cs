@@ -56,7 +56,8 @@ internal sealed class CradleBand(RigBuilder b, string station, double band) : Ch
     {
         var up = Math.Max(0, f.Field.Z) * b.CameraOf(Station).Mass;
         sheet?.Formula("{k} × {U} ÷ {B}", "upward force on the camera against the band", "A band that ages in the sun.")
-            .Factor(b, Checks.FactorTable.Friction).Term("U", "thrown up by", up, Dimension.Force, Origin.Frame).Term("B", "band holds", band, Dimension.Force, "judgement, 10–40 N");
+            .Factor(b, Checks.FactorTable.Friction).Term("U", "thrown up by", up, Dimension.Force, Origin.Frame)
+            .Term("B", "band holds", band, Dimension.Force, "judgement, 10–40 N");
         return Ratio(b.Factors[Checks.FactorTable.Friction] * up, band);
     }
 }

@@ -10,7 +10,8 @@ public sealed record FluidHead : HeadKind
     [StockChoice("Fluid head or bowl", "heads", Only = "fluid")]
     public string Stock { get; init; } = "fluid-75";
 
-    [Measure("Holding torque measured", Dimension.Torque, 0.2, 200, HowTo = "scale reading × lever when it slips; leave empty for the usual", Measured = true, Of = "stock")]
+    [Measure("Holding torque measured", Dimension.Torque, 0.2, 200,
+        HowTo = "scale reading × lever when it slips; leave empty for the usual", Measured = true, Of = "stock")]
     public double? HoldingTorque { get; init; }
 
     internal override string Row => Stock;

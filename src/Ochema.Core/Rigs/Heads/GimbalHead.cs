@@ -20,7 +20,9 @@ public sealed record GimbalHead : HeadKind
     [Measure("Frontal area with camera", Dimension.Area, 0.005, 0.4, HowTo = "height × width of camera and frame")]
     public double Area { get; init; } = 0.05;
 
-    [Measure("Out of balance", Dimension.Length, 0, 0.02, HowTo = "motors off: how far you must shift the camera until it stays at any angle; {length:0.001} to {length:0.003} after a careful balance", UsualTo = 0.01)]
+    [Measure("Out of balance", Dimension.Length, 0, 0.02,
+        HowTo = "motors off: how far you must shift the camera until it stays at any angle; "
+            + "{length:0.001} to {length:0.003} after a careful balance", UsualTo = 0.01)]
     public double Imbalance { get; init; } = 0.0015;
 
     internal override string Row => Stock;

@@ -11,7 +11,8 @@ public sealed record QuickReleaseHead : HeadKind
     [StockChoice("Clamp", "heads", Only = "quick-release")]
     public string Stock { get; init; } = "quick-release-50";
 
-    [Measure("Holding torque measured", Dimension.Torque, 0.2, 60, HowTo = "scale reading × lever when the plate slips; leave empty for the usual", Measured = true, Of = "stock")]
+    [Measure("Holding torque measured", Dimension.Torque, 0.2, 60,
+        HowTo = "scale reading × lever when the plate slips; leave empty for the usual", Measured = true, Of = "stock")]
     public double? HoldingTorque { get; init; }
 
     internal override string Row => Stock;

@@ -18,7 +18,8 @@ public sealed record Magnet : HoldKind
     [Measure("Pad between magnet and panel", Dimension.Length, 0, 0.01, HowTo = "felt, tape or cloth, pressed together")]
     public double Pad { get; init; }
 
-    [Measure("Pull measured on this panel", Dimension.Force, 1, 5000, HowTo = "straight off with a luggage scale; leave empty for the estimate", Measured = true, Of = "stock,pad,site")]
+    [Measure("Pull measured on this panel", Dimension.Force, 1, 5000,
+        HowTo = "straight off with a luggage scale; leave empty for the estimate", Measured = true, Of = "stock,pad,site")]
     public double? MeasuredPull { get; init; }
 
     [JsonIgnore]
@@ -34,7 +35,8 @@ public sealed record Magnet : HoldKind
     public override HoldKind? Larger(Catalogue stock)
     {
         var own = stock.Find<MagnetRow>("magnets", Stock);
-        return stock.Magnets.Where(m => m.Diameter > own.Diameter && m.RatedPull > own.RatedPull).OrderBy(m => m.Diameter).FirstOrDefault() is { } next ? Of(next) : null;
+        return stock.Magnets.Where(m => m.Diameter > own.Diameter && m.RatedPull > own.RatedPull).OrderBy(m => m.Diameter).FirstOrDefault()
+            is { } next ? Of(next) : null;
     }
 
     public override Hold Build(RigBuilder b, HoldSpot spot)

@@ -55,7 +55,8 @@ internal sealed class PendulumStop(int spring, double centring, double stop) : C
         var m = f.Spring(spring).Moment;
         var swing = Math.Sqrt(m.X * m.X + m.Y * m.Y) / centring;
         sheet?.Formula("{M} ÷ {c} ÷ {s}", "linear centring springs", "The load's own weight helps when it hangs and hurts when it stands.")
-            .Term("M", "moment at the joint", Math.Sqrt(m.X * m.X + m.Y * m.Y), Dimension.Torque).Term("c", "centring stiffness", centring, Dimension.RotationalStiffness, Origin.Measures)
+            .Term("M", "moment at the joint", Math.Sqrt(m.X * m.X + m.Y * m.Y), Dimension.Torque)
+            .Term("c", "centring stiffness", centring, Dimension.RotationalStiffness, Origin.Measures)
             .Term("s", "swing to the stop", stop, Dimension.Angle, Origin.Measures);
         return Ratio(swing, stop);
     }

@@ -137,7 +137,9 @@ internal sealed class ArmTravel(int spring, double rate, double link, double res
         var follows = f.Case.Dynamic ? 1 : Math.Min(1, Math.Pow(Math.PI * frequency * Bump, 2));
         var moves = Math.Abs(extra) / rate * follows;
         sheet?.Formula("{x} ÷ {k} × {φ} ÷ {t}", "linear about its rest; a pulse shorter than the period moves a soft mount by about (π·f·τ)² of the static", "Damping; two bumps in its own rhythm.")
-            .Term("x", "more than its weight", Math.Abs(extra), Dimension.Force, Origin.Frame).Term("k", "vertical rate", rate, Dimension.Stiffness, "spring, hook point and links as they stand").Term("φ", "share that follows", follows, Dimension.Ratio, "pulse of 100 ms, judgement 50–150")
+            .Term("x", "more than its weight", Math.Abs(extra), Dimension.Force, Origin.Frame)
+            .Term("k", "vertical rate", rate, Dimension.Stiffness, "spring, hook point and links as they stand")
+            .Term("φ", "share that follows", follows, Dimension.Ratio, "pulse of 100 ms, judgement 50–150")
             .Term("t", "travel left to the stop", there, Dimension.Length, Origin.Measures);
         return Ratio(moves, there);
     }
@@ -158,7 +160,8 @@ internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double c
         var wahl = HelicalSpring.Wahl(index);
         var allowed = HelicalSpring.ShearAllowed(row.Wire);
         sheet?.Formula("{W} × 8 × {F} × {D} ÷ (π × {d}³) ÷ {τ}", "Wahl's factor (Shigley ch. 10); hard-drawn wire ASTM A227, 45 % of its tensile strength", "Hooks, which break before the coils.")
-            .Term("W", "Wahl's factor", wahl, Dimension.Factor, "Shigley ch. 10").Term("F", "in one spring at the lower stop", force, Dimension.Force, "rate × stretch there, with its initial tension")
+            .Term("W", "Wahl's factor", wahl, Dimension.Factor, "Shigley ch. 10")
+            .Term("F", "in one spring at the lower stop", force, Dimension.Force, "rate × stretch there, with its initial tension")
             .Term("D", "coil across, middle of the wire", row.CoilDiameter, Dimension.Length, row.Source)
                 .Term("d", "wire", row.Wire, Dimension.Length, row.Source)
             .Term("τ", "shear it takes", allowed, Dimension.Stress, "Shigley table 10-4, from memory")
@@ -177,8 +180,11 @@ internal sealed class ArmLevel(ParallelogramArm arm, double payload, double angl
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         sheet?.Formula("|{θ}| ÷ {s}", "m·g·L·cos θ = T·a·c·cos θ ÷ s", "Friction in the pivots hides a few degrees.")
-            .Term("θ", "angle at rest", angle, Dimension.Angle, "balance of spring and payload").Term("s", "swing to the stop", stop, Dimension.Angle, Origin.Measures).Term("m", "on the arm", payload, Dimension.Mass, "all from the arm to the lens")
-            .Term("m0", "it carries level", arm.LevelMass, Dimension.Mass, "spring and hook point as they stand").Term("k", "spring rate, all together", arm.Rate, Dimension.Stiffness, "G·d⁴ ÷ (8·D³·N), Shigley ch. 10");
+            .Term("θ", "angle at rest", angle, Dimension.Angle, "balance of spring and payload")
+            .Term("s", "swing to the stop", stop, Dimension.Angle, Origin.Measures)
+            .Term("m", "on the arm", payload, Dimension.Mass, "all from the arm to the lens")
+            .Term("m0", "it carries level", arm.LevelMass, Dimension.Mass, "spring and hook point as they stand")
+            .Term("k", "spring rate, all together", arm.Rate, Dimension.Stiffness, "G·d⁴ ÷ (8·D³·N), Shigley ch. 10");
         return Ratio(Math.Abs(angle), stop);
     }
 }

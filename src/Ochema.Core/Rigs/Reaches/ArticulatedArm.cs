@@ -26,7 +26,8 @@ public sealed record ArticulatedArm : ReachKind
     [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0: the arm leans ahead")]
     public double Heading { get; init; }
 
-    [Measure("Joint torque measured", Dimension.Torque, 0.2, 100, HowTo = "scale reading × arm length when it slips; leave empty for the usual", Measured = true, Of = "arm")]
+    [Measure("Joint torque measured", Dimension.Torque, 0.2, 100,
+        HowTo = "scale reading × arm length when it slips; leave empty for the usual", Measured = true, Of = "arm")]
     public double? JointTorque { get; init; }
 
     public override Mount Build(RigBuilder b, Mount from)

@@ -25,7 +25,8 @@ public sealed record BoomTube : ReachKind
     [StockChoice("Mast and boom", "sections", Only = "round-tube,square-tube")]
     public string Section { get; init; } = "tube-steel-33-7x2-6";
 
-    [Measure("Crossing clamp holds", Dimension.Torque, 5, 400, HowTo = "scale × lever when the boom turns on the mast; a scaffold clamp {torque:60} to {torque:120}", UsualTo = 200)]
+    [Measure("Crossing clamp holds", Dimension.Torque, 5, 400,
+        HowTo = "scale × lever when the boom turns on the mast; a scaffold clamp {torque:60} to {torque:120}", UsualTo = 200)]
     public double ClampTorque { get; init; } = 80;
 
     public override Mount Build(RigBuilder b, Mount from)
@@ -45,7 +46,8 @@ public sealed record BoomTube : ReachKind
         var boom = b.Beam(reach, b.Own("boom"), "boom", crossing, end, section, metal, up);
         b.Checks.Add(new SectionStrength(b, reach, b.Own("mast"), "Mast bends", mast));
         b.Checks.Add(new SectionStrength(b, reach, b.Own("boom"), "Boom bends", boom));
-        b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque, "as you set it; scaffold clamps 60–120 N·m, judgement"));
+        b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque,
+            "as you set it; scaffold clamps 60–120 N·m, judgement"));
         b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)));
         b.Part(reach, $"{row.Name}, {Height + StickOut:0.0} m, crossing clamp", section.Area * (Height + StickOut) * metal.Density + 0.8, Math.Round(row.PricePerMetre * (Height + StickOut) + 14));
         b.PointMass(mastTop, 0.8);
