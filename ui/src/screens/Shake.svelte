@@ -83,8 +83,9 @@
       <table class="w-full text-sm tabular-nums">
         <thead class="text-quiet text-xs">
           <tr
-            ><th class="text-left font-normal">axis of the host</th><th class="text-right font-normal">usual</th
-            ><th class="text-right font-normal">peak</th></tr
+            ><th class="text-left font-normal">axis of the host</th><th class="text-right font-normal">usual</th><th
+              class="text-right font-normal">peak</th
+            ></tr
           >
         </thead>
         <tbody>
