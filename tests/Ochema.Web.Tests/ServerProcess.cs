@@ -5,12 +5,18 @@ namespace Ochema.Web.Tests;
 /// <summary>The real server as a process of its own, to be killed.</summary>
 internal static class ServerProcess
 {
-    public static Process Start(string folder, int port) =>
-        Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", folder])
-        {
-            RedirectStandardOutput = true,
-            RedirectStandardError = true,
-        })!;
+    /// <param name="folder">Where it keeps its file.</param>
+    /// <param name="port">Where it listens.</param>
+    /// <param name="mount">Commands that give it another disk, run in a mount namespace of its own, which ends with it.</param>
+    public static Process Start(string folder, int port, string? mount = null)
+    {
+        string[] server = [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", folder];
+        var start = mount is null
+            ? new ProcessStartInfo("dotnet", server)
+            : new ProcessStartInfo("unshare", ["--map-root-user", "--mount", "bash", "-c", mount + " && exec dotnet \"$@\"", "bash", .. server]);
+        start.RedirectStandardOutput = start.RedirectStandardError = true;
+        return Process.Start(start)!;
+    }
 
     /// <summary>Waits until it answers.</summary>
     public static async Task Ready(Process server, int port)

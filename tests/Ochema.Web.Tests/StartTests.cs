@@ -1,6 +1,8 @@
 using System.Diagnostics;
 using System.Net;
+using System.Net.Http.Json;
 using System.Net.Sockets;
+using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using Ochema.Data;
 
@@ -93,6 +95,50 @@ public sealed class StartTests : IDisposable
     }
 
     [Fact]
+    public async Task AFullDiskIsSaid()
+    {
+        Directory.CreateDirectory(Folder);
+        await Refused(StartException.Folder, "the disk is full", mount: $"mount -t tmpfs -o size=64k none '{Folder}'");
+    }
+
+    [Fact]
+    public async Task AReadOnlyFolderIsSaidAndLeftAsItIs()
+    {
+        await Good();
+        Sql("PRAGMA wal_checkpoint(TRUNCATE);");
+        var before = await System.IO.File.ReadAllBytesAsync(File);
+        await Refused(StartException.Folder, "read-only", mount: $"mount --bind '{Folder}' '{Folder}' && mount -o remount,ro,bind '{Folder}'");
+        Assert.Equal(before, await System.IO.File.ReadAllBytesAsync(File));
+    }
+
+    [Fact]
+    public async Task ADiskThatFillsUpRefusesTheSaveKeepsTheRestAndTakesItWhenThereIsRoom()
+    {
+        Directory.CreateDirectory(Folder);
+        var port = Host.FreePort();
+        using var server = ServerProcess.Start(Folder, port, $"mount -t tmpfs -o size=3m none '{Folder}'");
+        await ServerProcess.Ready(server, port);
+        using var client = new HttpClient { BaseAddress = new Uri($"http://127.0.0.1:{port}") };
+        async Task<HttpResponseMessage> Save() => await client.PostAsync("/api/rigs", Host.Json($$"""{"document":{{Host.DemoDocument()}}}"""));
+        async Task<int> Count() => (await client.GetFromJsonAsync<JsonNode>("/api/rigs"))!.AsArray().Count;
+        var kept = 0;
+        HttpResponseMessage answer;
+        while ((answer = await Save()).StatusCode == HttpStatusCode.Created)
+            kept++;
+        Assert.Equal(HttpStatusCode.InsufficientStorage, answer.StatusCode);
+        Assert.Contains("the disk is full", await answer.Content.ReadAsStringAsync());
+        Assert.True(kept > 3, $"{kept} kept");
+        Assert.Equal(kept, await Count());
+        // Room is made where the server sees its disk.
+        using (var grow = Process.Start("nsenter", ["-t", $"{server.Id}", "-U", "-m", "--preserve-credentials", "mount", "-o", "remount,size=64m", Folder]))
+            await grow.WaitForExitAsync();
+        Assert.Equal(HttpStatusCode.Created, (await Save()).StatusCode);
+        Assert.Equal(kept + 1, await Count());
+        server.Kill();
+        await server.WaitForExitAsync();
+    }
+
+    [Fact]
     public async Task TheFolderIsItsOwnersAlone()
     {
         if (OperatingSystem.IsWindows())
@@ -116,13 +162,15 @@ public sealed class StartTests : IDisposable
     [Fact]
     public async Task KilledAtAnyMomentOfItsFirstStartItStartsAgain()
     {
-        for (var kill = 0; kill < 8; kill++)
+        // More of them with OCHEMA_KILLS, over the same moments.
+        var kills = int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_KILLS"), out var many) ? many : 8;
+        for (var kill = 0; kill < kills; kill++)
         {
             if (Directory.Exists(Folder))
                 Directory.Delete(Folder, recursive: true);
             using (var server = ServerProcess.Start(Folder, Host.FreePort()))
             {
-                await Task.Delay(350 + 90 * kill);
+                await Task.Delay(350 + 720 * kill / kills);
                 server.Kill();
                 await server.WaitForExitAsync();
             }
@@ -147,9 +195,9 @@ public sealed class StartTests : IDisposable
     }
 
     /// <summary>It does not start: one sentence, the exit code, no names of its insides.</summary>
-    private async Task Refused(int code, string says, int? port = null)
+    private async Task Refused(int code, string says, int? port = null, string? mount = null)
     {
-        using var server = ServerProcess.Start(Folder, port ?? Host.FreePort());
+        using var server = ServerProcess.Start(Folder, port ?? Host.FreePort(), mount);
         var error = await server.StandardError.ReadToEndAsync().WaitAsync(TimeSpan.FromSeconds(30));
         await server.WaitForExitAsync();
         Assert.Equal(code, server.ExitCode);

@@ -61,8 +61,9 @@
   const remove = (rig: Omit<Binned, 'index'>, index: number) =>
     guard(async () => {
       await ask(api.DELETE('/api/rigs/{id}', { params: { path: { id: rig.id } }, headers: on(rig.version) }));
-      binned = { ...rig, index };
+      // The list first: the note that stands in the card's place is not drawn twice, and keeps the focus.
       await load();
+      binned = { ...rig, index };
     });
 
   const bringBack = () =>
