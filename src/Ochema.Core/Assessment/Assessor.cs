@@ -69,7 +69,7 @@ public static class Assessor
         var limits = new LimitSpeed(model, state, Driving(model));
         var checks = model.Builder.Checks.Where(c => c.Sort == CheckSort.Strength).ToList();
         var at = limits.At(model.Builder.Checks, rig.Run.Speed);
-        var limit = limits.Find(checks, rig.Run.Speed, 1, limits.At(checks, rig.Run.Speed));
+        var limit = limits.Find(checks, rig.Run.Speed);
         return (limit?.Speed, at.Use, mass, cost, modes && model.Modes.Count > 0 ? model.Modes[0].Frequency : null);
     }
 
@@ -99,6 +99,8 @@ internal sealed record Judged(
         var findings = b.Findings.ToList();
         if (moves is not null)
             findings.Insert(0, new ReportFinding("base", moves, true));
+        foreach (var speed in moves is null ? [rig.Run.Speed, 0, limits.Highest] : (ReadOnlySpan<double>)[])
+            limits.Look(b.Checks, speed);
         List<CheckReport> reports = moves is not null ? []
             : [.. b.Checks.Select(c => Report(c, limits, driving, rig.Run.Speed)).OrderByDescending(r => r.Counts)
             .ThenByDescending(r => r.Sort == CheckSort.Tightening ? -1 : r.Use)];
@@ -131,7 +133,7 @@ internal sealed record Judged(
         check.Use(forces, sheet);
         var counts = check.Counts(worst);
         double? limit = check.Sort == CheckSort.Service || check.Reserve ? null : check.Fixed ? (counts >= 1 ? 0 : null)
-            : limits.Find([check], speed, 1, new Worst(worst, check, cases[at]))?.Speed;
+            : limits.Find([check], speed)?.Speed;
         return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, counts, check.Sort, Judge.Of(counts), check.Fixed
             ? "" : cases[at].Label, limit, sheet.Done(), check.Joint is { } spring ? forces.Split(spring) : []);
     }

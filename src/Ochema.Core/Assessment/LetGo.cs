@@ -72,10 +72,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             onlySlides[c.Id] = true;
         var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
         // A rig with a part gone is never credited with more than the whole one.
-        var moving = checks.FindAll(x => !x.Fixed);
-        var most = checks.Zip(each).Where(p => !p.First.Fixed).MaxBy(p => p.Second.Use);
-        var found = limits.Find(moving, speed, 1, new Worst(most.Second.Use, most.First, cases[most.Second.Case]),
-            Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)));
+        var found = limits.Find(checks.FindAll(x => !x.Fixed), speed, upTo: Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)));
         worst = Math.Max(worst, noBetter);
         var f = limits.At(worstCase, speed)!;
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(found?.Speed, noFaster), worstCheck.Title, cases[worstCase].Label, uses,

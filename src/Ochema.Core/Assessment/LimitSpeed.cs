@@ -7,8 +7,8 @@ namespace Ochema.Core.Assessment;
 internal readonly record struct Worst(double Use, Check? Check, RigCase? Case);
 
 /// <summary>
-/// Uses and limit speeds of one state of the rig. A limit speed is the lowest at which a use reaches 100 %: the governing check and
-/// case are bracketed alone, the result is tried against all, and the next governing pair taken until none is above.
+/// Uses and limit speeds of one state of the rig. A limit speed is the lowest at which a use reaches 100 %: the check and case that will get there first,
+/// as their uses at two speeds tell, is bracketed alone, and the result tried against all; should another be above there, it is bracketed next.
 /// </summary>
 internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyList<RigCase> cases)
 {
@@ -16,7 +16,16 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     public double Highest { get; } = model.Builder.Host.TopSpeed;
 
     private const double Tolerance = 1e-3;
-    private readonly Dictionary<double, (CaseForces? Forces, bool Known)[]> forces = [];
+    private readonly Dictionary<double, Speed> speeds = [];
+
+    /// <summary>What is known of one speed.</summary>
+    private sealed class Speed(int cases)
+    {
+        public (CaseForces? Forces, bool Known)[] Forces { get; } = new (CaseForces?, bool)[cases];
+
+        /// <summary>Uses of each check looked at, case by case; a check that does not change is looked at in the first alone.</summary>
+        public Dictionary<Check, double[]> Uses { get; } = [];
+    }
 
     /// <summary>True when some case at this speed has no equilibrium.</summary>
     public bool Unstable(double speed) => state.Mechanism is not null || Enumerable.Range(0, cases.Count).Any(i => At(i, speed) is null);
@@ -24,21 +33,53 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     /// <summary>The forces of a case at a speed, worked out when first asked for; null where it has no equilibrium.</summary>
     public CaseForces? At(int c, double speed) => At(Known(speed), c, speed);
 
-    private (CaseForces? Forces, bool Known)[] Known(double speed) => forces.TryGetValue(speed, out var known)
-        ? known : forces[speed] = new (CaseForces?, bool)[cases.Count];
+    private Speed Known(double speed) => speeds.TryGetValue(speed, out var known) ? known : speeds[speed] = new(cases.Count);
 
-    private CaseForces? At((CaseForces? Forces, bool Known)[] known, int c, double speed)
+    private CaseForces? At(Speed known, int c, double speed)
     {
-        if (!known[c].Known)
-            known[c] = (model.Forces(state, cases[c], speed), true);
-        return known[c].Forces;
+        if (!known.Forces[c].Known)
+            known.Forces[c] = (model.Forces(state, cases[c], speed), true);
+        return known.Forces[c].Forces;
     }
 
-    /// <summary>Highest use of the checks over all cases at a speed, as it counts in a verdict.</summary>
+    /// <summary>
+    /// Looks at checks at a speed all together, which is cheaper than one by one; what is asked of them there later is looked up.
+    /// </summary>
+    /// <returns>False where a case has no equilibrium: nothing is known there then.</returns>
+    public bool Look(IReadOnlyList<Check> checks, double speed)
+    {
+        var known = Known(speed);
+        if (Unstable(speed))
+            return false;
+        var unseen = checks.Where(c => !known.Uses.ContainsKey(c)).ToList();
+        foreach (var check in unseen)
+            known.Uses[check] = new double[check.Fixed ? 1 : cases.Count];
+        var into = unseen.ConvertAll(c => known.Uses[c]);
+        for (var c = 0; c < cases.Count && unseen.Count > 0; c++)
+        {
+            var f = At(known, c, speed)!;
+            for (var i = 0; i < into.Count; i++)
+                if (c < into[i].Length)
+                    into[i][c] = unseen[i].Use(f);
+            f.Release();
+        }
+        return true;
+    }
+
+    /// <summary>Highest use of the checks over all cases at a speed, as it counts in a verdict; remembered with <see cref="Look"/> only.</summary>
     public Worst At(IReadOnlyList<Check> checks, double speed)
     {
-        var worst = new Worst(-1, null, null);
         var known = Known(speed);
+        var worst = new Worst(-1, null, null);
+        if (checks.All(known.Uses.ContainsKey))
+        {
+            var at = 0;
+            foreach (var check in checks)
+                if (Most(known.Uses[check]) is var (use, c) && check.Counts(use) is var counts
+                    && (counts > worst.Use || (counts == worst.Use && c < at)))
+                    (worst, at) = (new Worst(counts, check, cases[c]), c);
+            return worst;
+        }
         for (var c = 0; c < cases.Count; c++)
         {
             if (At(known, c, speed) is not { } f)
@@ -54,59 +95,71 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     /// <summary>Each check's highest use at a speed and the case it comes from; every case must have an equilibrium.</summary>
     public (double Use, int Case)[] Each(IReadOnlyList<Check> checks, double speed)
     {
+        Look(checks, speed);
         var known = Known(speed);
-        var worst = new (double Use, int Case)[checks.Count];
-        Array.Fill(worst, (-1, 0));
-        for (var c = 0; c < cases.Count; c++)
-        {
-            var f = At(known, c, speed)!;
-            for (var i = 0; i < worst.Length; i++)
-                if ((c == 0 || !checks[i].Fixed) && checks[i].Use(f) is var use && use > worst[i].Use)
-                    worst[i] = (use, c);
-            f.Release();
-        }
-        return worst;
+        return [.. checks.Select(c => Most(known.Uses[c]))];
+    }
+
+    private static (double Use, int Case) Most(double[] uses)
+    {
+        var at = 0;
+        for (var c = 1; c < uses.Length; c++)
+            if (uses[c] > uses[at])
+                at = c;
+        return (uses[at], at);
     }
 
     /// <summary>Lowest speed at which any of the checks reaches the target (100 % unless said), m/s; null when none does.</summary>
     /// <param name="near">A speed to begin at: the design speed.</param>
-    /// <param name="atNear">The highest use there, where it is known already.</param>
     /// <param name="upTo">Nothing beyond this speed, m/s, is of interest.</param>
-    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near, double target = 1, Worst? atNear = null, double? upTo = null)
+    public (double Speed, Worst By)? Find(IReadOnlyList<Check> checks, double near, double target = 1, double? upTo = null)
     {
-        var highest = Math.Max(near, upTo ?? Highest);
         if (checks.Count == 0)
             return null;
-        var standing = At(checks, 0);
-        if (standing.Use >= target)
-            return (0, standing);
-        var high = near;
-        var worst = atNear ?? At(checks, near);
+        var (low, high) = (0.0, near);
+        // Those that stand still already, and those that reach it by the speed to begin with, are told by two looks; the others by a third.
+        var looked = Look(checks, 0);
+        var worst = At(checks, 0);
+        if (worst.Use >= target)
+            return (0, worst);
+        looked &= Look(checks, near);
+        worst = At(checks, near);
         if (worst.Use < target)
         {
-            // What governs is looked at first: where it gets there by itself, nothing beyond has to be looked at.
-            high = highest;
-            worst = Again(worst, highest) is { } alone && alone.Use >= target ? alone : At(checks, highest);
+            (low, high) = (near, Math.Max(near, upTo ?? Highest));
+            looked &= Look(checks, high);
+            worst = At(checks, high);
             if (worst.Use < target)
                 return null;
         }
         for (var round = 0; round < 20; round++)
         {
-            var pair = worst;
-            if (pair.Check is null)
-                return (BracketStability(high), pair);
-            var caseIndex = IndexOf(pair.Case!);
-            high = Bracket(v => At(caseIndex, v) is { } f ? pair.Check.Use(f) : Check.MostUse, high, target);
+            var by = round == 0 && looked ? First(checks, low, high, target) : worst;
+            if (by.Check is null)
+                return (BracketStability(high), by);
+            var caseIndex = IndexOf(by.Case!);
+            high = Bracket(v => At(caseIndex, v) is { } f ? by.Check.Use(f) : Check.MostUse, high, target);
             worst = At(checks, high);
             if (worst.Use <= target + Tolerance)
-                return (high, pair);
+                return (high, by);
         }
         return (high, worst);
     }
 
-    /// <summary>The same check in the same case at another speed; null where there is none, or no equilibrium.</summary>
-    private Worst? Again(Worst worst, double speed) =>
-        worst is { Check: { } check, Case: { } c } && At(IndexOf(c), speed) is { } f ? worst with { Use = check.Counts(check.Use(f)) } : null;
+    /// <summary>Of what has reached the target at the higher of two speeds looked at, what got there first: uses go near straight in V².</summary>
+    private Worst First(IReadOnlyList<Check> checks, double low, double high, double target)
+    {
+        var (first, by) = (double.PositiveInfinity, new Worst(-1, null, null));
+        var (below, above) = (Known(low), Known(high));
+        foreach (var check in checks)
+        {
+            var (from, to) = (below.Uses[check], above.Uses[check]);
+            for (var c = 0; c < to.Length; c++)
+                if (check.Counts(to[c]) is var use && use >= target && (target - from[c]) / (use - from[c]) is var share && share < first)
+                    (first, by) = (share, new Worst(use, check, cases[c]));
+        }
+        return by;
+    }
 
     private int IndexOf(RigCase c)
     {

@@ -186,13 +186,8 @@ internal sealed class RigDynamics
                 Array.Clear(sum);
                 foreach (var (m, correlation) in Together[n])
                     VectorMath.AddScaled(sum, correlation * apart[m] * Weights[m], responses[Modes[m]]);
-                var weight = apart[n] * Weights[n];
-                for (var i = 0; i < sum.Length; i++)
-                {
-                    squares[i] += weight * own[i] * sum[i];
-                    if (Math.Abs(sum[i]) > Math.Abs(strongest[i]))
-                        strongest[i] = sum[i];
-                }
+                VectorMath.AddProduct(squares, apart[n] * Weights[n], own, sum);
+                VectorMath.KeepStronger(strongest, sum);
             }
             for (var i = 0; i < all.Length; i++)
                 all[i] = Math.CopySign(Math.Sqrt(Math.Max(0, squares[i]) + all[i] * all[i]), Math.Abs(all[i]) > Math.Abs(strongest[i]) ? all[i] : strongest[i]);

@@ -42,6 +42,35 @@ internal static class VectorMath
             y[i] += s * x[i];
     }
 
+    /// <summary>y += s·a·b, element by element.</summary>
+    /// <exception cref="ArgumentException">One of the others is shorter than <paramref name="y"/>.</exception>
+    public static void AddProduct(Span<double> y, double s, ReadOnlySpan<double> a, ReadOnlySpan<double> b)
+    {
+        Enough(y.Length, Math.Min(a.Length, b.Length));
+        var into = MemoryMarshal.Cast<double, Vector<double>>(y);
+        var x = MemoryMarshal.Cast<double, Vector<double>>(a);
+        var z = MemoryMarshal.Cast<double, Vector<double>>(b);
+        var factor = new Vector<double>(s);
+        for (var v = 0; v < into.Length && v < x.Length && v < z.Length; v++)
+            into[v] += factor * x[v] * z[v];
+        for (var i = into.Length * Vector<double>.Count; i < y.Length; i++)
+            y[i] += s * a[i] * b[i];
+    }
+
+    /// <summary>Puts every element of <paramref name="x"/> that is larger, signs aside, in the place of that of <paramref name="y"/>.</summary>
+    /// <exception cref="ArgumentException"><paramref name="x"/> is shorter than <paramref name="y"/>.</exception>
+    public static void KeepStronger(Span<double> y, ReadOnlySpan<double> x)
+    {
+        Enough(y.Length, x.Length);
+        var into = MemoryMarshal.Cast<double, Vector<double>>(y);
+        var from = MemoryMarshal.Cast<double, Vector<double>>(x);
+        for (var v = 0; v < into.Length && v < from.Length; v++)
+            into[v] = Vector.ConditionalSelect(Vector.GreaterThan(Vector.Abs(from[v]), Vector.Abs(into[v])), from[v], into[v]);
+        for (var i = into.Length * Vector<double>.Count; i < y.Length; i++)
+            if (Math.Abs(x[i]) > Math.Abs(y[i]))
+                y[i] = x[i];
+    }
+
     private static void Enough(int wanted, int given)
     {
         if (given < wanted)
