@@ -16,7 +16,14 @@ public sealed class StoryTests : IDisposable
 
     private void Drag(string handle, int dx, int dy)
     {
-        var p = browser.Script<Dictionary<string, object>>("return window.ochemaHandle(arguments[0])", handle);
+        Dictionary<string, object> At() => browser.Script<Dictionary<string, object>>("return window.ochemaHandle(arguments[0])", handle);
+        // Where it has come to rest: a slow machine may still be drawing what was added last.
+        var p = Browser.Until("the handle at rest", () =>
+        {
+            var first = At();
+            Thread.Sleep(400);
+            return At() is var then && $"{then["x"]} {then["y"]}" == $"{first["x"]} {first["y"]}" ? then : null;
+        });
         var mouse = new PointerInputDevice(PointerKind.Mouse);
         var sequence = new ActionSequence(mouse);
         var (x, y) = ((int)Convert.ToDouble(p["x"]), (int)Convert.ToDouble(p["y"]));

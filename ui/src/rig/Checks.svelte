@@ -2,7 +2,7 @@
   import { tick, untrack } from 'svelte';
   import UseBar from '../parts/UseBar.svelte';
   import Working from '../parts/Working.svelte';
-  import { capital, fill, percent, quantity, words } from '../parts/quantity';
+  import { capital, percent, quantity, words } from '../parts/quantity';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
@@ -30,16 +30,6 @@
   <h3 class="text-quiet flex justify-between text-xs font-normal">
     <span>{shown.kind === 'intact' ? 'Checks' : 'Checks of the whole rig'}, click for the working</span><span>use</span>
   </h3>
-  {#if shown.kind !== 'intact'}
-    <p class="border-tight mt-1 border-l-3 pl-2 text-sm" data-other-case>
-      <b>{fill(shown.title)}:</b>
-      {#if shown.gone.some((g) => session.selected.endsWith(':' + g))}this is gone.
-      {:else if shown.uses[session.selected] != null}this row uses <b>{percent(shown.uses[session.selected]!)}</b>.
-      {:else}this row carries nothing.{/if}
-      The workings below are of the whole rig.
-      <button class="font-semibold underline" onclick={() => (session.letGo = 0)}>Back to it</button>
-    </p>
-  {/if}
   {#each checks as c (c.id)}
     <div class="py-1">
       <button

@@ -10,6 +10,7 @@
   import ConditionsPanel from './ConditionsPanel.svelte';
   import Fields from './Fields.svelte';
   import Joints from './Joints.svelte';
+  import OtherCase from './OtherCase.svelte';
   import Schools from './Schools.svelte';
   import PlaceFields from './PlaceFields.svelte';
   import RigPanel from './RigPanel.svelte';
@@ -101,6 +102,7 @@
   class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3"
   aria-label="Details"
 >
+  {#if session.selected !== 'versions'}<OtherCase {session} />{/if}
   {#if session.selected === 'rig'}
     <RigPanel {session} />
   {:else if session.selected === 'run'}

@@ -9,7 +9,9 @@
   /** One strap to a closed point of the user's choice: each point with how the strap would run, or why it is of no use. */
   let { session }: { session: RigSession } = $props();
   let field = $derived(catalogue.kind('strap', 'strap')?.fields.find((f) => f.name === 'pretension'));
-  let pretension = $state(200);
+  /** What was typed; until then what a strap comes with. */
+  let typed = $state<number | null>(null);
+  let pretension = $derived(typed ?? (field?.default as number | undefined) ?? 0);
   let ends = $state.raw<Schemas['StrapEnd'][] | null>(null);
   let basis = $state.raw<RigDocument | null>(null);
   let problem = $state('');
@@ -48,7 +50,7 @@
       maximum={field.maximum!}
       usualTo={field.usualTo}
       value={pretension}
-      onchange={(v) => (pretension = v ?? 200)}
+      onchange={(v) => (typed = v ?? null)}
     />
   {/if}
   {#if problem}
