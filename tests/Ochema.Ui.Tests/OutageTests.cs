@@ -103,6 +103,28 @@ public sealed class OutageTests : IDisposable
     }
 
     [Fact]
+    public async Task TwoWindowsThatAreLookedAtInTurnShowTheSameRig()
+    {
+        browser.OpenRig(Rig);
+        var first = browser.Driver.CurrentWindowHandle;
+        browser.Driver.SwitchTo().NewWindow(WindowType.Window);
+        browser.OpenRig(Rig);
+        Faster();
+        Save("saved");
+        var (speed, verdict) = (Speed, Verdict);
+        browser.Driver.SwitchTo().Window(first);
+        browser.Script<object>("window.dispatchEvent(new Event('focus'))");
+        Browser.Until("the other window's change", () => Speed == speed && Verdict == verdict);
+        Assert.Contains("Changed in another window", browser.Body);
+        Save("saved");
+        // It goes on from there without a conflict, and what stood here comes back by undo.
+        browser.Button("Undo").Click();
+        Browser.Until("as it was", () => Speed != speed);
+        Save("saved");
+        Assert.Equal(3, (int)(await Stored())["version"]!);
+    }
+
+    [Fact]
     public void ABrowserThatKeepsNothingStillWorksAndSaysSo()
     {
         browser.Driver.ExecuteCdpCommand("Page.addScriptToEvaluateOnNewDocument", new Dictionary<string, object?>

@@ -82,7 +82,8 @@
   }
 </script>
 
-<svelte:window onkeydown={keys} />
+<svelte:window onkeydown={keys} onfocus={() => void session.catchUp()} />
+<svelte:document onvisibilitychange={() => !document.hidden && void session.catchUp()} />
 
 <button
   class="btn btn-sm btn-primary sr-only focus:not-sr-only focus:fixed focus:top-1 focus:left-28 focus:z-20"

@@ -337,6 +337,24 @@ export class RigSession {
     await this.assess(this.doc);
   }
 
+  /** Looked at again: what another window has saved meanwhile is taken over where nothing of this one waits; undo brings back what stood here. */
+  async catchUp() {
+    const quiet = () => !this.closed && this.saveState === 'saved' && this.doc === this.saved;
+    if (!quiet()) return;
+    try {
+      const stored = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
+      if (stored.version <= this.version || !quiet()) return;
+      [this.past, this.future, this.lastKey] = [[...this.past.slice(-MOST_UNDO), this.doc], [], ''];
+      [this.doc, this.saved, this.version] = [stored.document, stored.document, stored.version];
+    } catch (e) {
+      // It is said when something is to be saved.
+      if (!(e instanceof ApiError)) throw e;
+      return;
+    }
+    notices.say('Changed in another window; this is how it is there now. Undo brings back what stood here.');
+    await this.assess(this.doc);
+  }
+
   close() {
     this.closed = true;
     for (const t of Object.values(this.timers)) clearTimeout(t);
