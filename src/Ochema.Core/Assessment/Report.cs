@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;

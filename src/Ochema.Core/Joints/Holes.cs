@@ -1,3 +1,4 @@
+using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Joints;
@@ -49,7 +50,7 @@ public static class Holes
     }
 
     /// <summary>A hole by its drill.</summary>
-    internal static string Drilled(double metres) => Checks.QuantityText.Of(metres, Quantities.Dimension.Drill);
+    internal static string Drilled(double metres) => QuantityText.Of(metres, Quantities.Dimension.Drill);
 
-    internal static string Size(double metres) => Checks.QuantityText.Of(metres, Quantities.Dimension.Length);
+    internal static string Size(double metres) => QuantityText.Of(metres, Quantities.Dimension.Length);
 }

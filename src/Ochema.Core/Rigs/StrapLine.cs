@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
@@ -27,7 +28,7 @@ internal static class StrapLine
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
         b.Checks.Add(new StrapTension(b, strap.Id, station, line, row, knot, strap.Edge));
-        b.Part(station, $"{row.Name}, {length + 0.3:0.0} m", row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
+        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length + 0.3, 1), Dimension.Length)}", row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
         b.Checks.Add(new AnchorLoad(b, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
@@ -72,7 +73,7 @@ internal static class TetherLine
                 b.Findings.Add(new Assessment.ReportFinding("tether", $"{built.Name}: {fault}."));
             if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
                 b.Findings.Add(new Assessment.ReportFinding("tether", $"If it comes off, {Words.Inside(built.Name)} lets it fall {QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
-            b.Part("tether", $"{row.Name}, {length:0.0} m", row.MassPerMetre * length, row.PricePerMetre * length);
+            b.Part("tether", $"{row.Name}, {QuantityText.Of(Math.Round(length, 1), Dimension.Length)}", row.MassPerMetre * length, row.PricePerMetre * length);
             b.Shape(id, "tether", "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }
     }

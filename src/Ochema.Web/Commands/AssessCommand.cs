@@ -1,6 +1,5 @@
 using Ochema.Core;
 using Ochema.Core.Assessment;
-using Ochema.Core.Checks;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;

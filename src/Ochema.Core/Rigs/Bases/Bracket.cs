@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -21,7 +22,7 @@ internal static class Bracket
         b.Checks.Add(new SectionStrength(b, "base", id + "-leg", "Bracket bends at its corner", upright));
         b.Checks.Add(new BendCracks("base", id, m, thickness, bendRadius));
         var flatLength = footLength + leg + Bend.Allowance(Math.PI / 2, bendRadius, thickness) + 0.03;
-        b.Part("base", $"L-bracket {width * 1000:0} × {thickness * 1000:0.#} mm {m.Name}, {flatLength * 1000:0} mm flat", width * thickness * flatLength * m.Density, 3);
+        b.Part("base", $"L-bracket {QuantityText.Of(width, Dimension.Length)} × {QuantityText.Of(thickness, Dimension.Length)} {m.Name}, {QuantityText.Of(flatLength, Dimension.Length)} flat", width * thickness * flatLength * m.Density, 3);
         b.Shape(id + "-foot", "base", "tube", [b.Point(foot.Node), b.Point(corner)], [thickness * 2]);
         b.Shape(id + "-leg", "base", "tube", [b.Point(corner), b.Point(end)], [thickness * 2]);
         return new Mount(end, b.Position(end), foot.Axis);

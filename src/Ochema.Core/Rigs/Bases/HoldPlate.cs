@@ -122,7 +122,7 @@ public sealed record HoldPlate : BaseKind
             b.Offer(point, eye);
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
-        b.Part("base", $"Plate {Length * 1000:0} × {Width * 1000:0} × {Thickness * 1000:0.#} mm, {material.Name}", mass, Math.Round(8 + mass * 9));
+        b.Part("base", $"Plate {QuantityText.Of(Length, Dimension.Length)} × {QuantityText.Of(Width, Dimension.Length)} × {QuantityText.Of(Thickness, Dimension.Length)}, {material.Name}", mass, Math.Round(8 + mass * 9));
         b.Part("base", "Threaded spacers, bolts, eye bolts", 0.03 * n, 2.5 * n);
         b.Shape("plate", "base", "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
         return new Mount(centre, b.Position(centre), normal);

@@ -90,7 +90,7 @@ public sealed record RailTable : BaseKind
             b.Shape(name + "-cross", "base", "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
         }
         b.Joint(ClampParts.Through(b, "rail-clamp-bolt", "base", "bolts of the rail clamps", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with { Torque = ClampTorque });
-        b.Part("base", $"{row.Name}, {2 * Length + Apart:0.0} m, clamps, posts", section.Area * (2 * Length - 2 * PostsApart) * metal.Density + 1.2, Math.Round(row.PricePerMetre * (2 * Length + Apart) + 60));
+        b.Part("base", $"{row.Name}, {QuantityText.Of(2 * Length + Apart, Dimension.Length)}, clamps, posts", section.Area * (2 * Length - 2 * PostsApart) * metal.Density + 1.2, Math.Round(row.PricePerMetre * (2 * Length + Apart) + 60));
         b.Part("base", "Rails between the posts", section.Area * (2 * PostsApart + Apart) * metal.Density + 4 * post.Area * Post * steel.Density, 0);
         return new Mount(seat, b.Position(seat), normal);
     }

@@ -65,7 +65,7 @@ public sealed record WindowSlotPlate : BaseKind
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, 0.5,
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
-        b.Part("base", $"{row.Name}, {flat * 1000:0} mm flat with two bends, felt", mass, Math.Round(row.PricePerMetre * flat + 3, 1));
+        b.Part("base", $"{row.Name}, {QuantityText.Of(flat, Dimension.Length)} flat with two bends, felt", mass, Math.Round(row.PricePerMetre * flat + 3, 1));
         if (Weight > 0)
             b.Part("base", "Bag of husks or sand", Weight, 2);
         b.Shape("shelf", "base", "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);

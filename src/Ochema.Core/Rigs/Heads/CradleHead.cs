@@ -44,7 +44,7 @@ public sealed record CradleHead : HeadKind
         var head = b.Own("head");
         b.Checks.Add(new BendCracks(head, head + "-sheet", sheet, Thickness, BendRadius));
         b.Checks.Add(new CradleBand(b, head, Band));
-        b.Part(head, $"Cradle {inside * 1000:0.#} mm inside, flat {flat * 1000:0.#} × {body.Length * 1000:0} mm of {Thickness * 1000:0.#} mm {sheet.Name}", flat * body.Length * Thickness * sheet.Density, 2);
+        b.Part(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat {QuantityText.Of(flat, Dimension.Length)} × {QuantityText.Of(body.Length, Dimension.Length)} of {QuantityText.Of(Thickness, Dimension.Length)} {sheet.Name}", flat * body.Length * Thickness * sheet.Density, 2);
         return HeadParts.Build(b, from, row, null, "Cradle turns on its screw");
     }
 }

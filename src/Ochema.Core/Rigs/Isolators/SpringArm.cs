@@ -87,7 +87,7 @@ public sealed record SpringArm : IsolatorKind
             b.Findings.Add(f);
         b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
-        b.Part("isolator", $"Parallelogram arm {Link * 1000:0} mm, {Math.Round(Count):0} × {Words.Inside(row.Name)}",
+        b.Part("isolator", $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Math.Round(Count):0} × {Words.Inside(row.Name)}",
             links + 0.3, 45 + row.Price * Math.Round(Count));
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", "isolator", "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);

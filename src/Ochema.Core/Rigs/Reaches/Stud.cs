@@ -26,7 +26,7 @@ public sealed record Stud : ReachKind
         var top = b.Node(b.Own("stud"), from.Position + Length * from.Axis);
         var piece = b.Beam(b.Own("reach"), b.Own("stud"), "stud", from.Node, top, section, steel, Vec3.UnitX);
         b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own("stud"), "Stud bends at its thread", piece));
-        b.Part(b.Own("reach"), $"Threaded rod {thread.Name}, {Length * 1000:0} mm, two nuts", section.Area * Length * steel.Density + 0.02, 3);
+        b.Part(b.Own("reach"), $"Threaded rod {thread.Name}, {QuantityText.Of(Length, Dimension.Length)}, two nuts", section.Area * Length * steel.Density + 0.02, 3);
         b.Shape(b.Own("stud"), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
         b.Offers = thread.Id;
         return new Mount(top, b.Position(top), from.Axis);
