@@ -31,7 +31,7 @@ internal static class HeadParts
             Thread = thread,
             Means = Loosening.ToolTightMarked,
             Torque = large ? 8 : 4,
-            Layers = [Bases.ClampParts.Washer(thread), new("What it stands on", LayerRole.Clearance, seat, material, 0.05),
+            Layers = [Bases.ClampParts.Washer(thread), new("Part below it", LayerRole.Clearance, seat, material, 0.05),
                 new("Head's socket", LayerRole.Blind, SocketDepth(large), "al-6061-t6", 0.04, Thread: FootThread(row))],
             Load = f => f.Spring(spring),
             Axis = axis,

@@ -1,0 +1,55 @@
+using System.Text.RegularExpressions;
+
+namespace Ochema.Core.Tests.Practice;
+
+/// <summary>
+/// A room of Core uses only rooms above it (docs/contributing.md). Who uses whom is read from the sources. What still goes the wrong way stands below,
+/// a list that only becomes shorter: an entry that is not needed any more fails as well.
+/// </summary>
+public sealed partial class RoomOrderTests
+{
+    /// <summary>From the bottom up.</summary>
+    private static readonly string[] Order =
+        ["Quantities", "Stock", "Structure", "Loads", "Joints", "Hosts", "Rigs", "Checks", "Assessment", "Sharpness", "Proving"];
+
+    /// <summary>Room that uses, room that is used, files.</summary>
+    private static readonly SortedSet<string> StillWrong =
+    [
+    ];
+
+    [Fact]
+    public void RoomsUseOnlyWhatStandsBelowThem()
+    {
+        var top = Path.Combine(Root(), "src/Ochema.Core");
+        var wrong = new SortedSet<string>(StringComparer.Ordinal);
+        var rooms = Directory.GetDirectories(top).Select(d => Path.GetFileName(d)!).Where(d => d is not ("bin" or "obj")).ToList();
+        Assert.Equal(rooms.Order(), Order.Order());
+        foreach (var room in rooms)
+            foreach (var file in Directory.GetFiles(Path.Combine(top, room), "*.cs", SearchOption.AllDirectories))
+            {
+                // Usings are needed ones (the build says so else); names may also be reached by their room.
+                var text = Comment().Replace(File.ReadAllText(file), "");
+                foreach (var used in Using().Matches(text).Select(m => m.Groups[1].Value).Concat(Reached().Matches(text).Select(m => m.Groups[1].Value)).Distinct())
+                    if (Array.IndexOf(Order, used) > Array.IndexOf(Order, room))
+                        wrong.Add($"{room} uses {used}: {Path.GetFileNameWithoutExtension(file)}");
+            }
+        Assert.Equal(StillWrong, wrong);
+    }
+
+    private static string Root()
+    {
+        var at = AppContext.BaseDirectory;
+        while (!File.Exists(Path.Combine(at, "Ochema.slnx")))
+            at = Path.GetDirectoryName(at)!;
+        return at;
+    }
+
+    [GeneratedRegex(@"//[^\n]*")]
+    private static partial Regex Comment();
+
+    [GeneratedRegex(@"^using (?:static )?Ochema\.Core\.(\w+)", RegexOptions.Multiline)]
+    private static partial Regex Using();
+
+    [GeneratedRegex(@"(?<![\w.])(Quantities|Stock|Structure|Loads|Joints|Hosts|Rigs|Checks|Assessment|Sharpness|Proving)\.(?:[A-Z]\w*\.)?[A-Z]\w*")]
+    private static partial Regex Reached();
+}
