@@ -1,6 +1,6 @@
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 

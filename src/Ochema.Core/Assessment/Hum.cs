@@ -1,5 +1,6 @@
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 
 namespace Ochema.Core.Assessment;

@@ -1,5 +1,4 @@
 using System.Reflection;
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;

@@ -1,6 +1,6 @@
 using System.Reflection;
-using Ochema.Core.Checks;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Rigs.Bases;
 using Ochema.Core.Stock;

@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using Ochema.Core.Checks;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;

@@ -1,5 +1,5 @@
-using Ochema.Core.Checks;
 using Ochema.Core.Loads;
+using Ochema.Core.Responses;
 
 namespace Ochema.Core.Assessment;
 

@@ -1,6 +1,5 @@
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
-using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;
@@ -21,11 +20,6 @@ public static class Judge
     public static Verdict Of(double use) => use <= TightFrom ? Verdict.Holds : use <= 1 ? Verdict.Tight : Verdict.LetsGo;
 }
 
-/// <summary>Something to know that is not a use. Texts may carry quantities (<see cref="QuantityText"/>).</summary>
-/// <param name="Station">Spine row it belongs to.</param>
-/// <param name="Blocks">True when it alone makes the rig let go.</param>
-public sealed record ReportFinding(string Station, string Text, bool Blocks = false);
-
 /// <summary>One check at the design speed: its worst case, its limit speed, its working.</summary>
 /// <param name="Use">As computed.</param>
 /// <param name="Counts">What of it counts in a verdict: service checks 100 % at the most, a screw's tightening nothing until it is too much.</param>
@@ -34,11 +28,6 @@ public sealed record ReportFinding(string Station, string Text, bool Blocks = fa
 public sealed record CheckReport(
     string Id, string Station, string Part, string Title, double Use, double Counts, CheckSort Sort, Verdict Verdict,
         string Case, double? LimitSpeed, Working Working, IReadOnlyList<LoadShare> Loads);
-
-/// <summary>One source of load at a joint: weight, motion, wind, water, straps, shaking.</summary>
-/// <param name="Force">N.</param>
-/// <param name="Moment">N·m, at the joint.</param>
-public sealed record LoadShare(string Label, double Force, double Moment);
 
 /// <summary>A row of the spine.</summary>
 /// <param name="Refused">Why what stands here is refused; null when it is not.</param>

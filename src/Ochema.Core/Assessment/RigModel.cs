@@ -1,6 +1,6 @@
 using System.Collections.Concurrent;
-using Ochema.Core.Checks;
 using Ochema.Core.Loads;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;

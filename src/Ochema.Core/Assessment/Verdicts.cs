@@ -1,7 +1,7 @@
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;

@@ -1,13 +1,9 @@
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
-
-/// <summary>A foot that is not stuck any more.</summary>
-/// <param name="Spring">Its rubbing spring.</param>
-/// <param name="Pads">Lines of its rim that only push.</param>
-public sealed record FrictionFoot(HoldSpot Spot, int Spring, IReadOnlyList<int> Pads, double Friction);
 
 /// <summary>
 /// All holds gone: the rig stays where its straps press it, k·|ΣS| ≤ Σμ·N over all feet together (one foot may creep while the others stay).

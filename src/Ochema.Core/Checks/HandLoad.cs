@@ -1,4 +1,5 @@
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 
 namespace Ochema.Core.Checks;
 

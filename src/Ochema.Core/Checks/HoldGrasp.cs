@@ -1,3 +1,5 @@
+using Ochema.Core.Responses;
+
 namespace Ochema.Core.Checks;
 
 /// <summary>What a cup or a magnet can do on its spot: how hard it holds on, and what that gives along the panel.</summary>

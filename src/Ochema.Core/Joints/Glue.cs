@@ -1,3 +1,5 @@
+using Ochema.Core.Quantities;
+
 namespace Ochema.Core.Joints;
 
 /// <summary>A glue or cement for a pair of materials.</summary>
@@ -24,10 +26,10 @@ public sealed record Glue(string Id, string Name, IReadOnlyList<string> Pairs, d
     public string? Fault(string a, string b, double temperature)
     {
         if (!CarriesLoad)
-            return $"{Checks.Words.Inside(Name)} carries nothing: it softens in the sun and lets go in the cold; it may hold a wire";
+            return $"{Words.Inside(Name)} carries nothing: it softens in the sun and lets go in the cold; it may hold a wire";
         if (!Pairs.Contains($"{a}+{b}") && !Pairs.Contains($"{b}+{a}") && !Pairs.Contains("any+any"))
-            return $"{Checks.Words.Inside(Name)} does not join {a} to {b}";
-        return temperature > SoftensAt ? $"{Checks.Words.Inside(Name)} is soft at this temperature" : null;
+            return $"{Words.Inside(Name)} does not join {a} to {b}";
+        return temperature > SoftensAt ? $"{Words.Inside(Name)} is soft at this temperature" : null;
     }
 }
 

@@ -1,4 +1,4 @@
-using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
 namespace Ochema.Core.Joints;
 
 /// <summary>A knot or end: what it is for and what strength it leaves.</summary>

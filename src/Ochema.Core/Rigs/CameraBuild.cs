@@ -1,6 +1,7 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Loads;
+using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -18,7 +19,7 @@ public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec
         var body = b.Stock.Find<CameraRow>("cameras", c.Body);
         var lens = b.Stock.Find<LensRow>("lenses", c.Lens).At(c.FocalLength);
         if (!MeasureReader.Fit(lens, body))
-            b.Findings.Add(new Assessment.ReportFinding(b.Own("camera"), body.BuiltIn
+            b.Findings.Add(new ReportFinding(b.Own("camera"), body.BuiltIn
                 ? $"The {Words.Inside(lens.Name)} does not go on the {Words.Inside(body.Name)}: its lens is built in."
                 : $"The {Words.Inside(body.Name)} has no lens of its own: choose one that goes on it.", true));
         var catalogueMass = body.Mass + lens.Mass;

@@ -1,6 +1,5 @@
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
-using Ochema.Core.Checks;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Rigs;

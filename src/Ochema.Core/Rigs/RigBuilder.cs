@@ -1,8 +1,8 @@
-using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Loads;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 

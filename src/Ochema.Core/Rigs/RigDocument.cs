@@ -49,7 +49,7 @@ public sealed record RigDocument
     public IEnumerable<Tether> AllTethers => Tether is { } first ? [first, .. Tethers] : Tethers;
     public required RunConditions Run { get; init; }
 
-    /// <summary>Required factors the user set, by name of <see cref="Checks.FactorTable"/>; the rest follow from the consequence class.</summary>
+    /// <summary>Required factors the user set, by name of <see cref="FactorTable"/>; the rest follow from the consequence class.</summary>
     public IReadOnlyDictionary<string, double> Factors { get; init; } = new Dictionary<string, double>();
 
     /// <summary>What was found at the site and what the rules of the day say.</summary>

@@ -19,19 +19,19 @@ internal static class StrapLine
         var station = "strap:" + strap.Id;
         if (length < 0.03)
         {
-            b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
+            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
             b.Part(station, row.Name, 0, 0);
             return;
         }
         var line = b.Line(strap.Id, node, anchor, row.AxialStiffness, strap.Pretension);
         var knot = Lashing.Knots.First(k => k.Id == strap.End);
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
-            b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
+            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
         b.Checks.Add(new StrapTension(b, strap.Id, station, line, row, knot, strap.Edge));
         b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length + 0.3, 1), Dimension.Length)}", row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
         b.Checks.Add(new AnchorLoad(b, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
         if (strap.Fitting == StrapFitting.OpenHook)
-            b.Findings.Add(new Assessment.ReportFinding(station, $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
+            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
         b.Shape(strap.Id, station, "strap", [b.Point(node), .. BodyLine.Over(b.Host, from, anchor)], [row.Width]);
     }
 }
@@ -47,7 +47,7 @@ internal static class TetherLine
             n++;
             if (tether.From == TetherPoint.SecondCamera && b.SecondCamera is null)
             {
-                b.Findings.Add(new Assessment.ReportFinding("tether", "A tether is tied to a second camera that is not there: it keeps nothing."));
+                b.Findings.Add(new ReportFinding("tether", "A tether is tied to a second camera that is not there: it keeps nothing."));
                 continue;
             }
             var row = b.Stock.Find<StrapRow>("straps", tether.Stock);
@@ -70,9 +70,9 @@ internal static class TetherLine
             b.Tethers.Add(built);
             b.Checks.Add(new TetherCatch(b, built));
             if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
-                b.Findings.Add(new Assessment.ReportFinding("tether", $"{built.Name}: {fault}."));
+                b.Findings.Add(new ReportFinding("tether", $"{built.Name}: {fault}."));
             if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
-                b.Findings.Add(new Assessment.ReportFinding("tether", $"If it comes off, {Words.Inside(built.Name)} lets it fall {QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
+                b.Findings.Add(new ReportFinding("tether", $"If it comes off, {Words.Inside(built.Name)} lets it fall {QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
             b.Part("tether", $"{row.Name}, {QuantityText.Of(Math.Round(length, 1), Dimension.Length)}", row.MassPerMetre * length, row.PricePerMetre * length);
             b.Shape(id, "tether", "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }

@@ -1,5 +1,3 @@
-using Ochema.Core.Assessment;
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Structure;

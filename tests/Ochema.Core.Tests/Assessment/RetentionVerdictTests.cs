@@ -1,6 +1,6 @@
 using Ochema.Core.Assessment;
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Rigs.Bases;
 using Ochema.Core.Rigs.Braces;

@@ -1,5 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;

@@ -1,7 +1,7 @@
 using Ochema.Core.Assessment;
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Rigs.Bases;
 using Ochema.Core.Rigs.Heads;

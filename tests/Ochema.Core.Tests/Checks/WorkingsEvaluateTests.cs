@@ -1,5 +1,5 @@
 using Ochema.Core.Assessment;
-using Ochema.Core.Checks;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Rigs.Heads;
 using Ochema.Core.Rigs.Holds;

@@ -152,5 +152,5 @@ public class RigInvariantTests
     }, iter: Tries);
 
     [Fact]
-    public void ChecksNeverGiveNaNOrLessThanNothing() => AnyRig.Sample(rig => Assert.All(Assess(rig).Checks, c => Assert.InRange(c.Use, 0, Ochema.Core.Checks.Check.MostUse)), iter: Tries);
+    public void ChecksNeverGiveNaNOrLessThanNothing() => AnyRig.Sample(rig => Assert.All(Assess(rig).Checks, c => Assert.InRange(c.Use, 0, Core.Responses.Check.MostUse)), iter: Tries);
 }

@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 
 namespace Ochema.Core.Rigs.Bases;
 
@@ -40,7 +41,7 @@ public sealed record GlassClamp : BaseKind
                 null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement");
         }
         if (b.Host.Kind != "hide")
-            b.Findings.Add(new Assessment.ReportFinding("base", "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
+            b.Findings.Add(new ReportFinding("base", "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
         b.Part("base", "Padded window clamp", 0.15, 18);
         var top = ClampParts.Stem(b, hold.Top, Height, 0.014, "stem", "clamp neck");
         b.Checks.Add(new GlassWeight(b, EdgeWeight));

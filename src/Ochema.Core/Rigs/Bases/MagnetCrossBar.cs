@@ -52,7 +52,7 @@ public sealed record MagnetCrossBar : BaseKind
         var (section, metal) = (b.Stock.Section(Bar), b.Stock.MaterialOf(Bar));
         var bolt = ClampParts.Diameter(b);
         var glue = Joints.Glues.Find(Glue);
-        b.Findings.Add(new Assessment.ReportFinding("base", $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, {QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
+        b.Findings.Add(new ReportFinding("base", $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, {QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
         var middle = b.Node("cross-bar", b.Surface.Point(b.Rig.At[0], 0) + (Rise + row.Height) * b.Surface.Normal);
         foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })
         {
@@ -76,11 +76,11 @@ public sealed record MagnetCrossBar : BaseKind
             var bore = PartFit.Bore(bar);
             var area = bore > 0 ? Math.PI * row.Diameter * GlueDepth : Math.PI / 4 * Math.Pow(Math.Min(row.Diameter, bar.Width), 2);
             if (side > 0 && bore > 0 && PartFit.Fault($"a {row.Diameter * 1000:0} mm magnet", row.Diameter, bore, "the bar's end") is { } misfit)
-                b.Findings.Add(new Assessment.ReportFinding("base", Words.Capital(misfit) + ".", true));
+                b.Findings.Add(new ReportFinding("base", Words.Capital(misfit) + ".", true));
             b.Checks.Add(new HoldPullOff(b, spot with { Id = id + "-glue" }, hold.Spring, $"Glue of the {name} magnet lets go", FactorTable.Adhesive,
                 area * glue.Shear * glue.Share(7 * 86400, b.Rig.Run.Skin), row.Diameter, $"{glue.Name}, {GlueDepth * 1000:0.#} mm deep; {glue.Source}"));
             if (glue.Fault("metal", Glues.Family(metal), b.Rig.Run.Skin) is { } fault)
-                b.Findings.Add(new Assessment.ReportFinding("base", $"The {name} magnet's glue: {fault}.", true));
+                b.Findings.Add(new ReportFinding("base", $"The {name} magnet's glue: {fault}.", true));
             var piece = b.Beam("base", id + "-bar", "cross-bar", hold.Top.Node, middle, section, metal, Vec3.UnitX);
             b.Checks.Add(new SectionStrength(b, "base", id + "-bar", "Bar bends", piece));
             b.Shape(id + "-bar", "base", "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);

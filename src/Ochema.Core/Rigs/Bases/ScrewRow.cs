@@ -1,4 +1,4 @@
-using Ochema.Core.Checks;
+using Ochema.Core.Responses;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Rigs.Bases;

@@ -50,7 +50,7 @@ public sealed record SplitBlock : BaseKind
         // The bolt draws the halves together between the bar on one side and the heel on the other: a lever.
         var (heel, arm) = (Width - HoleOffset - d - Cover, HoleOffset + d / 2);
         foreach (var fault in Faults(thread, d, heel))
-            b.Findings.Add(new Assessment.ReportFinding("base", fault, true));
+            b.Findings.Add(new ReportFinding("base", fault, true));
         var standOff = Stud - Socket;
         StackLayer[] between = standOff > 0.0005 ? [new("Jam nut and washers", LayerRole.Clearance, standOff, "steel-s235", 0.014, Bought: true)] : [];
         var joint = b.Joint(new ScrewJoint

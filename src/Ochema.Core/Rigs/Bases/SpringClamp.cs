@@ -32,7 +32,7 @@ public sealed record SpringClamp : BaseKind
     public override Mount Build(RigBuilder b)
     {
         if (b.Rig.Site.Diameter is { } d && d > Opens)
-            b.Findings.Add(new Assessment.ReportFinding("base", $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
+            b.Findings.Add(new ReportFinding("base", $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
         var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, 0.12, PadRadius, 6e4, 25, ClampParts.RubberFriction);
         if (!b.HoldsGone)
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction, b.Rig.Site.Form == SiteForm.Tube

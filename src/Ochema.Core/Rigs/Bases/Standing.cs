@@ -1,4 +1,5 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Rigs.Bases;

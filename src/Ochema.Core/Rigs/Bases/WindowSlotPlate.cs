@@ -52,7 +52,7 @@ public sealed record WindowSlotPlate : BaseKind
         b.Checks.Add(new SectionStrength(b, "base", "shelf", "Shelf bends at the slot", shelf));
         b.Checks.Add(new BendCracks("base", "plate", metal, row.Height, BendRadius));
         if (row.Height > Slot)
-            b.Findings.Add(new Assessment.ReportFinding("base", $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the glass.", true));
+            b.Findings.Add(new ReportFinding("base", $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the glass.", true));
         var flat = Hook + Shelf + Leg + 2 * Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
         var mass = row.Width * row.Height * flat * metal.Density;
         b.PointMass(seat, row.Width * row.Height * (Hook + Leg) * metal.Density + Weight);

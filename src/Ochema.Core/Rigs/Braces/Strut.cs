@@ -62,7 +62,7 @@ public sealed record Strut : BraceKind
         if (length < ShortestRod)
         {
             // Nothing to build: said by name, not refused as a document.
-            b.Findings.Add(new Assessment.ReportFinding(station, $"Strut {Id}'s foot stands where the strut begins: move it away.", true));
+            b.Findings.Add(new ReportFinding(station, $"Strut {Id}'s foot stands where the strut begins: move it away.", true));
             b.Spring(Id + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
             b.Part(station, row.Name, 0, 5);
             return;

@@ -1,6 +1,7 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs.Heads;
@@ -56,8 +57,8 @@ internal sealed class CradleBand(RigBuilder b, string station, double band) : Ch
     {
         var up = Math.Max(0, f.Field.Z) * b.CameraOf(Station).Mass;
         sheet?.Formula("{k} × {U} ÷ {B}", "upward force on the camera against the band", "A band that ages in the sun.")
-            .Factor(b, Checks.FactorTable.Friction).Term("U", "thrown up by", up, Dimension.Force, Origin.Frame)
+            .Factor(b, FactorTable.Friction).Term("U", "thrown up by", up, Dimension.Force, Origin.Frame)
             .Term("B", "band holds", band, Dimension.Force, "judgement, 10–40 N");
-        return Ratio(b.Factors[Checks.FactorTable.Friction] * up, band);
+        return Ratio(b.Factors[FactorTable.Friction] * up, band);
     }
 }

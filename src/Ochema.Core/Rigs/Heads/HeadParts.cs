@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -60,7 +61,7 @@ internal static class HeadParts
         if (row.Type is not ("clip" or "cradle"))
             b.Joint(HeadScrew(b, head, row, spring, axis));
         else if (b.Offers is { } offered && offered != "1-4-20")
-            b.Findings.Add(new Assessment.ReportFinding(head,
+            b.Findings.Add(new ReportFinding(head,
                 Words.Capital(ThreadFit.Mismatch(b.Stock.Find<Fastener>("fasteners", offered),
                 b.Stock.Find<Fastener>("fasteners", "1-4-20"), row.Name)) + ".", true));
         b.Offers = null;

@@ -1,7 +1,6 @@
-using Ochema.Core.Assessment;
-using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 

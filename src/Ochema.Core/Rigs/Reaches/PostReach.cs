@@ -1,5 +1,6 @@
 using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs.Reaches;
@@ -45,7 +46,7 @@ public sealed record PostReach : ReachKind
     }
 
     /// <summary>Force and moment at the first end of a beam element, host axes: the post stands upright, so its local axes turn into them.</summary>
-    private static (Structure.Vec3, Structure.Vec3) BeamEnd(RigBuilder b, Checks.CaseForces f, int element)
+    private static (Structure.Vec3, Structure.Vec3) BeamEnd(RigBuilder b, CaseForces f, int element)
     {
         Span<double> e = stackalloc double[12];
         f.Beam(element, e);

@@ -60,7 +60,7 @@ public sealed record TelescopingPole : ReachKind
         }
         var (inner, outer) = (b.Stock.Find<SectionRow>("sections", Upper), b.Stock.Find<SectionRow>("sections", Lower));
         if (PartFit.Bore(outer) - inner.Width is < -0.00005 or > MostPlay)
-            b.Findings.Add(new Assessment.ReportFinding(reach, inner.Width > PartFit.Bore(outer) + 0.00005
+            b.Findings.Add(new ReportFinding(reach, inner.Width > PartFit.Bore(outer) + 0.00005
                 ? $"The upper tube does not slide into the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}."
                 : $"The upper tube rattles in the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}; a sleeve of tape or the next size.", inner.Width > PartFit.Bore(outer) + 0.00005));
         var middle = b.Node(b.Own("pole-lock"), from.Position + Length / 2 * direction);

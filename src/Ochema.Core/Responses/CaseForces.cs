@@ -1,9 +1,8 @@
 using System.Buffers;
-using Ochema.Core.Assessment;
 using Ochema.Core.Loads;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Checks;
+namespace Ochema.Core.Responses;
 
 /// <summary>
 /// The forces of one case in one state of the rig: a sum of the state's unit responses, taken when a check first asks.

@@ -1,6 +1,6 @@
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Responses;
 
 /// <summary>
 /// The responses of one state of the rig (whole, or with parts gone) to unit loads: weight along each axis, wind at 1 Pa from each
@@ -8,7 +8,7 @@ namespace Ochema.Core.Assessment;
 /// </summary>
 internal sealed class StateResponse
 {
-    /// <summary>True when the last unit responses are those of <see cref="RigDynamics"/>.</summary>
+    /// <summary>True when the last unit responses are those of <c>RigDynamics</c>.</summary>
     public required bool Dynamic { get; init; }
 
     /// <summary>What answers each unit load, as <see cref="Layout"/> says.</summary>

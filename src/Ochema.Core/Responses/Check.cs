@@ -1,6 +1,6 @@
 using Ochema.Core.Quantities;
 
-namespace Ochema.Core.Checks;
+namespace Ochema.Core.Responses;
 
 /// <summary>
 /// One way in which one part can fail. It turns the forces of a case into a use (demand × required factor ÷ capacity) and can

@@ -1,7 +1,6 @@
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
-namespace Ochema.Core.Checks;
+namespace Ochema.Core.Rigs;
 
 /// <summary>A required factor as published: default by consequence class, floor, reason.</summary>
 public sealed record RequiredFactor(string Name, string Label, double InsideHost, double OwnGround, double PublicWay, double OnPeople, double Floor, double Ceiling, string Reason)

@@ -1,15 +1,4 @@
-using Ochema.Core.Quantities;
-using Ochema.Core.Rigs;
-
-namespace Ochema.Core.Checks;
-
-/// <summary>Lines that several workings share.</summary>
-internal static class WorksheetParts
-{
-    public static Worksheet Factor(this Worksheet s, RigBuilder b, string name) =>
-        s.Term("k", "required factor", b.Factors[name], Dimension.Factor, b.Factors.Reason(name));
-
-}
+namespace Ochema.Core.Quantities;
 
 /// <summary>Small help with wording.</summary>
 internal static class Words

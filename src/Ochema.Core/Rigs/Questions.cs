@@ -1,6 +1,6 @@
-using Ochema.Core.Rigs;
+using Ochema.Core.Hosts;
 
-namespace Ochema.Core.Hosts;
+namespace Ochema.Core.Rigs;
 
 /// <summary>A question that must be answered before a rig can be said to hold.</summary>
 /// <param name="Field">Field of the survey it is answered in.</param>

@@ -1,7 +1,7 @@
-using Ochema.Core.Rigs;
+using Ochema.Core.Responses;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Checks;
+namespace Ochema.Core.Rigs;
 
 /// <summary>
 /// Holds under one plate slide together or not at all: what straps press them against each other cancels, and friction, which yields

@@ -1,9 +1,8 @@
-using Ochema.Core.Assessment;
+using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
-using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Hosts;
+namespace Ochema.Core.Rigs;
 
 /// <summary>Whether the rig, its swing and its loose ends keep out of the places that must stay free, and inside the outline.</summary>
 public static class Clearance

@@ -1,0 +1,6 @@
+namespace Ochema.Core.Rigs;
+
+/// <summary>A foot that is not stuck any more.</summary>
+/// <param name="Spring">Its rubbing spring.</param>
+/// <param name="Pads">Lines of its rim that only push.</param>
+public sealed record FrictionFoot(HoldSpot Spot, int Spring, IReadOnlyList<int> Pads, double Friction);
