@@ -75,8 +75,8 @@ public static partial class StrictJson
     private static string Known(string path)
     {
         var last = path.Split('.')[^1].Split('[')[0];
-        var family = Kinds.Families.FirstOrDefault(f => f.Station == last || f.Station + "s" == last || (last == "foot" && f.Station == "hold"));
-        return family.Type is null ? "" : "; known: " + string.Join(", ", Kinds.Of(family.Type).Select(t => Kind.InfoOf(t).Id));
+        var family = KindRegistry.Families.FirstOrDefault(f => f.Station == last || f.Station + "s" == last || (last == "foot" && f.Station == "hold"));
+        return family.Type is null ? "" : "; known: " + string.Join(", ", KindRegistry.Of(family.Type).Select(t => Kind.InfoOf(t).Id));
     }
 
     private static string Expected(string type)
@@ -111,7 +111,7 @@ public static partial class StrictJson
             MaxDepth = 32,
             WriteIndented = false,
             Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { Kinds.AddToJson, ShortNames } },
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { KindRegistry.AddToJson, ShortNames } },
         };
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
         options.MakeReadOnly();

@@ -1,6 +1,7 @@
+using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Reaches;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Assessment;
@@ -55,7 +56,7 @@ public static class Adviser
     /// <summary>The best tether for each place that one can be tied to.</summary>
     private static IEnumerable<Change> Tethers(RigDocument rig, Catalogue stock, CancellationToken stop)
     {
-        var b = new RigBuilder(rig, stock);
+        var b = RigAssembly.Build(rig, stock);
         foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"),
             (TetherPoint.SecondCamera, "camera-2", "the second camera"), (TetherPoint.Head, "head", "the head"), (TetherPoint.Reach, "reach", "the reach") })
             if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station)) is { } plan

@@ -57,7 +57,7 @@ internal static class FigureBuilder
         var s = b.Surface;
         list.Add(new("base", "base", "base", "at", "panel", s.Point(rig.At[0], rig.At[1]).ToArray(), rig.At, rig.Site.Id, null, 0, 0));
         for (var i = 0; i < rig.Braces.Count; i++)
-            if (rig.Braces[i] is Rigs.Braces.Strut strut)
+            if (rig.Braces[i] is Kinds.Braces.Strut strut)
                 list.Add(new("brace:" + strut.Id, "brace:" + strut.Id, "foot", $"braces.{i}.at", "panel", b.Position(b.Holds.First(h => h.Id == strut.Id).Node).ToArray(), strut.At, strut.Site, null, 0, 0));
         for (var i = 0; i < rig.Straps.Count; i++)
         {

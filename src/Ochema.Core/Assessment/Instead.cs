@@ -1,10 +1,11 @@
 using System.Reflection;
 using Ochema.Core.Hosts;
+using Ochema.Core.Kinds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Braces;
-using Ochema.Core.Rigs.Holds;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Braces;
+using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -28,8 +29,8 @@ internal static class Instead
                 yield return (id, station, title, changed);
         if (current is null)
             yield break;
-        var family = Kinds.Families.First(f => f.Station == station).Type;
-        foreach (var type in Kinds.Of(family))
+        var family = KindRegistry.Families.First(f => f.Station == station).Type;
+        foreach (var type in KindRegistry.Of(family))
         {
             var info = Kind.InfoOf(type);
             if (station == "base" && Survey.Refusal(((BaseKind)Activator.CreateInstance(type)!).Grip, rig.Site, rig.Survey, HostLibrary.Find(rig.Host)!) is not null)
@@ -112,7 +113,7 @@ internal static class Instead
         RigBuilder b;
         try
         {
-            b = new RigBuilder(rig with { Straps = [], Tether = null, Tethers = [] }, Catalogue.Shipped);
+            b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, Catalogue.Shipped);
         }
         catch (DocumentException)
         {

@@ -2,7 +2,7 @@ using System.Reflection;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
+using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Assessment;

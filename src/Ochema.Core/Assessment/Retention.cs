@@ -1,7 +1,7 @@
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Heads;
+using Ochema.Core.Kinds.Heads;
 
 namespace Ochema.Core.Assessment;
 
@@ -44,16 +44,16 @@ internal static class Retention
                 Piece("Quick-release plate", "head" + suffix, ["its lever"], needs, tether);
             else if (head is not (ClipHead or CradleHead))
                 Piece(suffix.Length == 0 ? "Head" : "Its head", "head" + suffix, ["its screw"], needs, tether);
-            if (suffix.Length == 0 && rig.Isolator is not Rigs.Isolators.NoIsolator)
+            if (suffix.Length == 0 && rig.Isolator is not NoIsolator)
                 Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
-            if (reach is not Rigs.Reaches.NoReach)
+            if (reach is not Kinds.Reaches.NoReach)
                 Piece(suffix.Length == 0 ? "Reach" : "Its reach", "reach" + suffix, rig.Braces.Count > 1
                     && suffix.Length == 0 ? ["its foot", "its struts"] : ["its foot"], needs, tether);
         }
         foreach (var brace in rig.Braces)
         {
             List<string> by = ["its foot", "its clamp"];
-            if (brace is Rigs.Braces.Strut { Lanyard: Answer.Yes })
+            if (brace is Kinds.Braces.Strut { Lanyard: Answer.Yes })
                 by.Add("its lanyard");
             list.Add(new($"Strut {brace.Id}", "brace:" + brace.Id, by.Count, needs, by, "its other end", false, by.Count >= needs ? "" : "A lanyard along it"));
         }

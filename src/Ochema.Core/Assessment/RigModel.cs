@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Ochema.Core.Kinds;
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
@@ -44,7 +45,7 @@ internal sealed class RigModel
 
     public RigModel(RigDocument rig, Catalogue stock, bool holdsGone = false)
     {
-        Builder = new RigBuilder(rig, stock, holdsGone);
+        Builder = RigAssembly.Build(rig, stock, holdsGone);
         System = new FrameSystem(Builder.Model);
         density = Atmosphere.Density(rig.Run.Altitude, rig.Run.Temperature);
         viscosity = Atmosphere.KinematicViscosity(rig.Run.Altitude, rig.Run.Temperature);

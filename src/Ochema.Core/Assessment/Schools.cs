@@ -1,8 +1,8 @@
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Holds;
-using Ochema.Core.Rigs.Isolators;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Kinds.Isolators;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Assessment;

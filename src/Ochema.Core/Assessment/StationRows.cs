@@ -23,7 +23,7 @@ internal static class StationRows
             Row("camera", "Camera", Part("camera")),
             Row("head", "Head", Part("head")),
         };
-        if (b.Rig.Isolator is not Rigs.Isolators.NoIsolator)
+        if (b.Rig.Isolator is not NoIsolator)
             rows.Add(Row("isolator", "Soft mount", Part("isolator")));
         rows.Add(Row("reach", "Reach", Part("reach") is { Length: > 0 } r ? r : Kind.InfoOf(b.Rig.Reach.GetType()).Label));
         if (b.Rig.Second is { } second)
@@ -34,8 +34,8 @@ internal static class StationRows
         }
         rows.AddRange(b.Rig.Braces.Select(x => Row("brace:" + x.Id, $"Strut {x.Id}", b.Parts.LastOrDefault(p => p.Station == "brace:" + x.Id)?.Name ?? "")));
         var holds = b.Holds.Where(h => h.Station == "base").ToList();
-        rows.Add(Row("base", "Base", b.Rig.Base is Rigs.Bases.HoldPlate ? $"Plate on {holds.Count} × {Words.Inside(Part("base"))}"
-            : b.Rig.Base is Rigs.Bases.SingleCup or Rigs.Bases.SingleMagnet ? Part("base") : Kind.InfoOf(b.Rig.Base.GetType()).Label));
+        rows.Add(Row("base", "Base", b.Rig.Base is Kinds.Bases.HoldPlate ? $"Plate on {holds.Count} × {Words.Inside(Part("base"))}"
+            : b.Rig.Base is Kinds.Bases.SingleCup or Kinds.Bases.SingleMagnet ? Part("base") : Kind.InfoOf(b.Rig.Base.GetType()).Label));
         rows.AddRange(b.Rig.Straps.Select(s => Row("strap:" + s.Id, $"Strap {s.Id}", Part("strap:" + s.Id))));
         if (b.Rig.AllTethers.Any())
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether")));

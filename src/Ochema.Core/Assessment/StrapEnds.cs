@@ -1,5 +1,6 @@
 using System.Reflection;
 using Ochema.Core.Hosts;
+using Ochema.Core.Kinds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -27,12 +28,12 @@ public static class StrapEnds
     /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
     public static IReadOnlyList<StrapEnd> Of(RigDocument rig, double pretension, Catalogue stock, CancellationToken stop = default)
     {
-        var b = new RigBuilder(rig with { Straps = [], Tether = null, Tethers = [] }, stock);
+        var b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, stock);
         var ends = b.Host.Anchors.Select(a => (Anchor: a, Best: Best(b, a))).ToList();
         return [.. Trials.Each(ends, e => Tried(rig, b, e.Anchor, e.Best, pretension, stock, stop), stop)
             .OrderBy(e => e.Change is null).ThenByDescending(e => e.Change is null ? 0 : Presses(e.Change)).ThenBy(e => e.Anchor, StringComparer.Ordinal)];
 
-        double Presses(Change c) => StrapPull.Runs(new RigBuilder(c.Document, stock))[^1].Presses;
+        double Presses(Change c) => StrapPull.Runs(RigAssembly.Build(c.Document, stock))[^1].Presses;
     }
 
     /// <summary>The corner of the base and the place along an edge from which a strap presses most and drags least.</summary>
@@ -76,7 +77,7 @@ public static class StrapEnds
         var change = Adviser.Compare(rig, changed, "strap-" + anchor.Id, "straps", anchor.Name, stock, stop);
         if (change is null)
             return new(anchor.Id, anchor.Name, "it does not fit this rig", null);
-        var after = StrapPull.Runs(new RigBuilder(changed, stock))[^1];
+        var after = StrapPull.Runs(RigAssembly.Build(changed, stock))[^1];
         return new(anchor.Id, anchor.Name,
             $"{QuantityText.Of(after.Length, Dimension.Length)}, presses with {QuantityText.Of(after.Presses, Dimension.Force)}, "
                 + $"drags with {QuantityText.Of(after.Drags, Dimension.Force)}", change);

@@ -17,15 +17,14 @@ public sealed class Suction
         [SurfaceState.Textured] = (0.1, 0.5),
     };
 
-    public Suction(RigBuilder b, SuctionCupRow row, Rigs.Holds.Cup cup, SurfaceState surface)
+    public Suction(RigBuilder b, SuctionCupRow row, SurfaceState surface, double? gauge, double since, double? halfLife)
     {
         (Row, Surface) = (row, surface);
-        var gauge = cup.Vacuum;
         Ambient = Atmosphere.Pressure(b.Rig.Run.Altitude);
         (Seal, Friction) = Surfaces[surface];
         Vacuum = gauge ?? row.VacuumShare * Ambient;
         VacuumSource = gauge is null ? $"{row.VacuumShare:0.##} of the air's {Ambient / 1e5:0.00} bar (ISO 2533); {row.Source}" : "your gauge";
-        Left = LeftAfter(cup.Since, cup.HalfLife ?? HalfLife(surface, b.Rig.Run.Sun));
+        Left = LeftAfter(since, halfLife ?? HalfLife(surface, b.Rig.Run.Sun));
         Force = Left * Seal * Math.Min(Vacuum, Ambient) * Math.PI / 4 * row.LipDiameter * row.LipDiameter;
     }
 

@@ -1,6 +1,5 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -167,7 +166,7 @@ public sealed record ScrewJoint
 
     private double Major => Thread.MajorDiameter;
 
-    private int ThreadLayer => Layers.ToList().FindIndex(l => l.Role is LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut);
+    internal int ThreadLayer => Layers.ToList().FindIndex(l => l.Role is LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut);
 
     /// <summary>Clamped before the thread, m.</summary>
     public double Grip => Layers.Take(ThreadLayer).Sum(l => l.Thickness);
@@ -334,22 +333,6 @@ public sealed record ScrewJoint
         }
     }
 
-    /// <summary>What its load can do to it; none when it carries none.</summary>
-    public IEnumerable<Check> Checks(RigBuilder b) =>
-        [new JointTightening(this), .. Load is null ? (Check[])[] : [new JointStrength(b, this), new JointSlip(b, this), .. Pulled(b)]];
-
-    /// <summary>Wood and thin sheet that the head may be pulled through.</summary>
-    private IEnumerable<Check> Pulled(RigBuilder b)
-    {
-        for (var i = 0; i < ThreadLayer; i++)
-            if (Layers[i] is { Role: LayerRole.Clearance, Bought: false, Material.Length: > 0 } sheet)
-            {
-                var under = i > 0 && Layers[i - 1].Bought ? Layers[i - 1].Width : Thread.AcrossFlats;
-                yield return new JointPullThrough(b, this, sheet, under);
-                yield break;
-            }
-    }
-
     /// <summary>Pull along one screw and slide on it, N, of a case; a moment across the axis pulls at the lever.</summary>
     internal (double Pull, double Slide) Share(CaseForces f)
     {
@@ -357,95 +340,5 @@ public sealed record ScrewJoint
         var pull = Math.Abs(force.Dot(Axis)) / Count + moment.PerpendicularTo(Axis).Length / (Lever * Math.Max(1, Count / 2.0));
         var slide = force.PerpendicularTo(Axis).Length / Count + (Count > 1 ? Math.Abs(moment.Dot(Axis)) / (Lever * Count) : 0);
         return (pull, slide);
-    }
-}
-
-/// <summary>
-/// The screw and its thread: what is left above its preload for the part of the pull that a closed joint passes on, and all of the pull once it
-/// has opened, against proof load and stripping, the smaller of the two (Shigley's Mechanical Engineering Design, ch. 8). Its preload is its
-/// tightening, not a use (<see cref="JointTightening"/>).
-/// </summary>
-internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".strength", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} tears its thread")
-{
-    /// <summary>Share of the pull that the screw of a closed joint sees (judgement, 0.1–0.3).</summary>
-    private const double LoadShare = 0.2;
-    private readonly double factor = b.Factors[FactorTable.Bolt];
-    private readonly double strip = joint.StripLoad;
-    private readonly double preload = joint.Preload;
-
-    public override double Use(CaseForces f, Worksheet? sheet = null)
-    {
-        var (pull, _) = joint.Share(f);
-        var holds = Math.Min(strip, joint.Thread.ProofLoad);
-        sheet?.Formula("max({k} × {C} × {N} ÷ ({H} − {F}), {k} × {N} ÷ {H})", "joint closed, then opened (Shigley ch. 8)", "A worn or crossed thread.")
-            .Factor(b, FactorTable.Bolt).Term("C", "share of the pull that reaches the screw", LoadShare, Dimension.Ratio, "judgement, 0.1–0.3")
-            .Term("N", "pull on one screw", pull, Dimension.Force)
-                .Term("H", strip < joint.Thread.ProofLoad ? "thread strips at" : "proof load", holds, Dimension.Force,
-                strip < joint.Thread.ProofLoad ? $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2" : joint.Thread.Source)
-            .Term("F", "preload", Math.Min(preload, 0.9 * holds), Dimension.Force, "T ÷ (K × d), at the most nine tenths of what it holds");
-        return Ratio(factor * Math.Max(LoadShare * pull / (holds - Math.Min(preload, 0.9 * holds)), pull / holds), 1);
-    }
-}
-
-/// <summary>A screw that is drawn too tight: T ÷ (K·d) against proof load and stripping. Below that it is how tight it is, no use.</summary>
-internal sealed class JointTightening(ScrewJoint joint) : Check(joint.Id + ".tight", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} is over-tightened")
-{
-    private readonly double strip = joint.StripLoad;
-
-    public override bool Fixed => true;
-
-    public override CheckSort Sort => CheckSort.Tightening;
-
-    public override double Use(CaseForces f, Worksheet? sheet = null)
-    {
-        sheet?.Formula("{T} ÷ ({K} × {d}) ÷ min({S}, {P})", "T = K·F·d (Shigley ch. 8)", "Oil on the thread: the same torque draws it half as tight again.")
-            .Term("T", "tightened with", joint.TightenedWith, Dimension.Torque, joint.Torque is null ? "what goes with its means" : "as set for this joint")
-            .Term("K", "nut factor, dry", Threads.NutFactor, Dimension.Factor, "Shigley ch. 8")
-                .Term("d", "screw", joint.Thread.MajorDiameter, Dimension.Length, joint.Thread.Source)
-            .Term("S", "thread strips at", strip, Dimension.Force, $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2")
-                .Term("P", "proof load", joint.Thread.ProofLoad, Dimension.Force, joint.Thread.Source);
-        return Ratio(joint.Tightened, Math.Min(strip, joint.Thread.ProofLoad));
-    }
-}
-
-/// <summary>A joint that slides or opens: k·S ≤ μ·(F − N).</summary>
-internal sealed class JointSlip(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".slip", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} slips or opens")
-{
-    private readonly double factor = b.Factors[FactorTable.Friction];
-    private readonly double preload = joint.Preload;
-
-    public override bool GivesWay => true;
-
-    public override double Use(CaseForces f, Worksheet? sheet = null)
-    {
-        var (pull, slide) = joint.Share(f);
-        sheet?.Formula("({k} × {N} + {k} × {S} ÷ {μ}) ÷ {F}", "separation and Coulomb friction on the preload", "A hole that lets the screw bear on its side: counted as slipped.")
-            .Factor(b, FactorTable.Friction).Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "slide on one screw", slide, Dimension.Force)
-            .Term("μ", "friction of the faces", joint.Friction, Dimension.Factor, "judgement, 0.1–0.5")
-                .Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means" : "as set for this joint");
-        return Ratio(factor * (pull + slide / joint.Friction), preload);
-    }
-}
-
-/// <summary>A head or washer pulled through wood or thin sheet: k·N against punching, π·D·t·τ.</summary>
-internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLayer sheet, double under)
-    : Check(joint.Id + ".through", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
-{
-    private readonly Material material = b.Stock.Material(sheet.Material);
-
-    /// <summary>Shear across the sheet over tensile strength: von Mises for metal and plastic, across the plies of wood and composite (judgement,
-    /// 0.08–0.15).</summary>
-    private double Shear => material.Family is MaterialFamily.Wood or MaterialFamily.Composite ? 0.1 : Threads.ShearShare;
-
-    public override double Use(CaseForces f, Worksheet? page = null)
-    {
-        var (pull, _) = joint.Share(f);
-        var name = FactorTable.For(material.Family);
-        var tau = Shear * material.UltimateStrength;
-        page?.Formula("{k} × {N} ÷ (π × {D} × {t} × {τ})", "punching round the washer", "A hole near the edge; wood that is wet.")
-            .Factor(b, name).Term("N", "pull on one screw", pull, Dimension.Force)
-            .Term("D", "washer or head across", under, Dimension.Length, "washer or head as listed")
-            .Term("t", "thickness", sheet.Thickness, Dimension.Length, Origin.Measures).Term("τ", "strength in shear", tau, Dimension.Stress, material.Source);
-        return Ratio(b.Factors[name] * pull, Math.PI * under * sheet.Thickness * tau);
     }
 }

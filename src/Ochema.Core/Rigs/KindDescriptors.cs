@@ -35,7 +35,7 @@ public static class KindDescriptors
     /// <summary>Every kind by station, then the records camera, site, strap, tether and run.</summary>
     public static IReadOnlyList<KindDescriptor> All(Catalogue stock) =>
     [
-        .. Kinds.Families.SelectMany(f => Kinds.Of(f.Type).Select(t => Describe(f.Station, t, Kind.InfoOf(t), stock))),
+        .. KindRegistry.Families.SelectMany(f => KindRegistry.Of(f.Type).Select(t => Describe(f.Station, t, Kind.InfoOf(t), stock))),
         Plain("camera", "Camera", typeof(CameraChoice), stock),
         Plain("site", "Place", typeof(Site), stock),
         Plain("strap", "Strap", typeof(Strap), stock),
@@ -51,7 +51,7 @@ public static class KindDescriptors
     private static KindDescriptor Describe(string station, Type type, KindAttribute info, Catalogue stock)
     {
         var fresh = type.GetProperties().Any(p => p.GetCustomAttribute<System.Runtime.CompilerServices.RequiredMemberAttribute>() is not null) ? null : Activator.CreateInstance(type);
-        JsonElement? document = fresh is null ? null : JsonSerializer.SerializeToElement(fresh, Kinds.Families.First(f => f.Station == station).Type, StrictJson.Options);
+        JsonElement? document = fresh is null ? null : JsonSerializer.SerializeToElement(fresh, KindRegistry.Families.First(f => f.Station == station).Type, StrictJson.Options);
         return new(station, info.Id, info.Label, info.About, info.Caution, document, Fields(type, fresh, stock), info.Sketch);
     }
 
@@ -88,7 +88,7 @@ public static class KindDescriptors
             else if (p.GetCustomAttribute<PartAttribute>() is { } part)
             {
                 var kinds = typeof(HoldKind).IsAssignableFrom(p.PropertyType) && p.PropertyType.IsAbstract
-                    ? Kinds.Of(p.PropertyType).Select(t => Kind.InfoOf(t).Id).Except(part.Except.Split(','))
+                    ? KindRegistry.Of(p.PropertyType).Select(t => Kind.InfoOf(t).Id).Except(part.Except.Split(','))
                     : [Kind.InfoOf(p.PropertyType).Id];
                 list.Add(new(name, "part", part.Label, "", null, null, null, false, initial, null, [.. kinds]));
             }

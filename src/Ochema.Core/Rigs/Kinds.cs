@@ -88,6 +88,10 @@ public abstract record HeadKind : Kind
     [JsonIgnore]
     public virtual IReadOnlyList<string> Keeps => ["its screw"];
 
+    /// <summary>True for one whose own screw goes into the camera.</summary>
+    [JsonIgnore]
+    public virtual bool ScrewsIn => true;
+
     /// <summary>Catalogue id of what it is.</summary>
     internal abstract string Row { get; }
 
@@ -102,7 +106,17 @@ public abstract record BraceKind : Kind
     public required string Id { get; init; }
 
     public abstract void Build(RigBuilder b);
+
+    /// <summary>Where on the host its foot stands; null for what stands on no site.</summary>
+    [JsonIgnore]
+    public virtual Footing? Footing => null;
 }
+
+/// <summary>The place of a foot.</summary>
+/// <param name="Site">Id of the host's site.</param>
+/// <param name="At">Place on it, m.</param>
+/// <param name="Grip">What the foot asks of it.</param>
+public sealed record Footing(string Site, double[] At, Grip Grip);
 
 /// <summary>One hold on a panel: of a base, or the foot of a brace.</summary>
 public abstract record HoldKind : Kind
@@ -122,7 +136,7 @@ public abstract record HoldKind : Kind
 }
 
 /// <summary>All kinds, found by reflection once.</summary>
-public static class Kinds
+public static class KindRegistry
 {
     /// <summary>The stations a kind can belong to, in the order of the chain.</summary>
     public static IReadOnlyList<(string Station, Type Type)> Families { get; } =
@@ -137,7 +151,7 @@ public static class Kinds
 
     private static readonly Dictionary<Type, IReadOnlyList<Type>> ByFamily = Families.ToDictionary(
         f => f.Type,
-        f => (IReadOnlyList<Type>)[.. typeof(Kinds).Assembly.GetTypes().Where(t => !t.IsAbstract && t.IsSubclassOf(f.Type)).OrderBy(t => Kind.InfoOf(t).Id, StringComparer.Ordinal)]);
+        f => (IReadOnlyList<Type>)[.. typeof(KindRegistry).Assembly.GetTypes().Where(t => !t.IsAbstract && t.IsSubclassOf(f.Type)).OrderBy(t => Kind.InfoOf(t).Id, StringComparer.Ordinal)]);
 
     /// <summary>The kinds of a family, by id.</summary>
     public static IReadOnlyList<Type> Of(Type family) => ByFamily[family];

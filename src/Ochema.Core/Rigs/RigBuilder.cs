@@ -1,4 +1,3 @@
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Loads;
@@ -51,10 +50,10 @@ public sealed class RigBuilder
     public PanelSurface Surface { get; }
 
     /// <summary>Camera node, its mass (kg) and viewing direction.</summary>
-    public CameraBuild Camera { get; private set; } = null!;
+    public CameraBuild Camera { get; internal set; } = null!;
 
     /// <summary>The camera of the second path, where there is one.</summary>
-    public CameraBuild? SecondCamera { get; private set; }
+    public CameraBuild? SecondCamera { get; internal set; }
 
     /// <summary>The camera of the path that the named station belongs to.</summary>
     public CameraBuild CameraOf(string station) => station.EndsWith(SecondSuffix, StringComparison.Ordinal) ? SecondCamera! : Camera;
@@ -62,7 +61,7 @@ public sealed class RigBuilder
     public Host Host => host;
 
     /// <summary>How the soft mount stands, where there is one; taken once the camera is on it.</summary>
-    public Func<Isolators.SoftState>? Soft { get; set; }
+    public Func<SoftState>? Soft { get; set; }
 
     /// <summary>Mass beyond the isolator: head and camera, kg.</summary>
     public double Isolated => Camera.Mass + Parts.Where(p => p.Station == "head").Sum(p => p.Mass * p.Quantity);
@@ -101,48 +100,29 @@ public sealed class RigBuilder
     /// <summary>A name made unique for the path that is being built.</summary>
     public string Own(string name) => name + path;
 
-    /// <summary>Adds a screwed joint with the user's own choices for it, and its checks.</summary>
-    public ScrewJoint Joint(ScrewJoint joint)
-    {
-        var own = Rig.Joints.TryGetValue(joint.Id, out var choice) ? joint.With(choice) : joint;
-        Joints.Add(own);
-        Checks.AddRange(own.Checks(this));
-        Findings.AddRange(own.Report().Findings.Select(f => new ReportFinding(own.Station, $"{own.Title}: {f.Text}", f.Blocks)));
-        return own;
-    }
-
-    public RigBuilder(RigDocument rig, Catalogue stock, bool holdsGone = false)
+    /// <summary>A rig of which nothing is built yet.</summary>
+    /// <exception cref="DocumentException">There is no such host.</exception>
+    internal RigBuilder(RigDocument rig, Catalogue stock, bool holdsGone)
     {
         (Rig, Stock, HoldsGone) = (rig, stock, holdsGone);
         Factors = FactorTable.For(rig.Run.Consequence, rig.Factors);
         host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
         Surface = host.Surface(rig.Site);
-        var top = AtTop(RigPoint.BaseTop, rig.Base.Build(this));
-        var isolated = AtTop(RigPoint.IsolatorTop, rig.Isolator.Build(this, AtTop(RigPoint.ReachTop, rig.Reach.Build(this, top))));
-        var seat = rig.Head.Build(this, isolated);
-        points[RigPoint.HeadTop] = seat.Node;
-        Camera = CameraBuild.Build(this, seat, rig.Camera);
-        if (rig.Second is { } second)
-        {
-            path = SecondSuffix;
-            var foot = second.Where == SecondPlace.Underneath ? new Mount(top.Node, top.Position, -top.Axis) : top;
-            SecondCamera = CameraBuild.Build(this, second.Head.Build(this, second.Reach.Build(this, foot)), second.Camera);
-            path = "";
-        }
-        foreach (var brace in rig.Braces)
-            brace.Build(this);
-        for (var i = 0; i < rig.Straps.Count; i++)
-            StrapLine.Build(this, rig.Straps[i]);
-        TetherLine.Build(this);
+    }
+
+    /// <summary>What is built meanwhile belongs to the second path.</summary>
+    internal void OnSecondPath(Action build)
+    {
+        path = SecondSuffix;
+        build();
+        path = "";
+    }
+
+    /// <summary>Says what was to be said once the whole rig is built.</summary>
+    internal void SayLater()
+    {
         foreach (var say in later)
             say();
-        if (holdsGone)
-            Checks.Add(new FrictionFeet(this, FrictionFeet));
-        Findings.AddRange(rig.Joints.Keys.Where(id => Joints.TrueForAll(j => j.Id != id)).Order(StringComparer.Ordinal)
-            .Select(id => new ReportFinding("rig", $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
-        Findings.AddRange(Survey.Findings(rig, host));
-        Findings.AddRange(StrapPull.Findings(this));
-        Findings.AddRange(Clearance.Findings(this, host));
     }
 
     /// <summary>The model without cases.</summary>
@@ -287,12 +267,6 @@ public sealed class RigBuilder
             (s, t) = surface.Clamp(s, t);
         }
         return new HoldSpot(id, station, label, site, Stock.Material(site.Material), surface.Point(s, t), surface.NormalAt(s, t));
-    }
-
-    private Mount AtTop(RigPoint point, Mount m)
-    {
-        points[point] = m.Node;
-        return m;
     }
 }
 

@@ -30,7 +30,7 @@ public sealed record RigDocument
 
     public required BaseKind Base { get; init; }
     public required ReachKind Reach { get; init; }
-    public IsolatorKind Isolator { get; init; } = new Isolators.NoIsolator();
+    public IsolatorKind Isolator { get; init; } = new NoIsolator();
     public required HeadKind Head { get; init; }
     public required CameraChoice Camera { get; init; }
     /// <summary>A second camera on the same base, with a path of its own.</summary>

@@ -66,7 +66,7 @@ public static class RigReader
         {
             Id(b.Id, path + ".id", ids);
             Record(b, path, stock);
-            if (b is Braces.Strut s)
+            if (b.Footing is { } s)
             {
                 Site(s.Site, path + ".site", host);
                 Pair(s.At, path + ".at");

@@ -42,7 +42,7 @@ public static class Survey
     }
 
     private static readonly IReadOnlyList<(KindAttribute Info, Grip Grip)> Bases =
-        [.. Kinds.Of(typeof(BaseKind)).Select(t => (Kind.InfoOf(t), ((BaseKind)Activator.CreateInstance(t)!).Grip))];
+        [.. KindRegistry.Of(typeof(BaseKind)).Select(t => (Kind.InfoOf(t), ((BaseKind)Activator.CreateInstance(t)!).Grip))];
 
     /// <summary>Every kind of base at the rig's site, with the reason on whatever is struck out.</summary>
     public static IReadOnlyList<SurveyOption> Options(RigDocument rig)
@@ -68,11 +68,13 @@ public static class Survey
             var instead = can.Count > 0 ? $"It takes: {string.Join(", ", can)}." : "Nothing holds there; pick another place.";
             yield return new ReportFinding("base", $"This base cannot be used here: {reason}. {instead}", Blocks: true);
         }
-        foreach (var strut in rig.Braces.OfType<Rigs.Braces.Strut>())
+        foreach (var strut in rig.Braces)
         {
-            var own = strut.Site == rig.Site.Id;
-            var site = own ? rig.Site : host.Sites.First(s => s.Id == strut.Site);
-            if (Refusal(strut.Foot.Grip, site, own ? rig.Survey : new(), host) is { } why)
+            if (strut.Footing is not { } foot)
+                continue;
+            var own = foot.Site == rig.Site.Id;
+            var site = own ? rig.Site : host.Sites.First(s => s.Id == foot.Site);
+            if (Refusal(foot.Grip, site, own ? rig.Survey : new(), host) is { } why)
                 yield return new ReportFinding("brace:" + strut.Id,
                     $"Strut {strut.Id}'s foot cannot stand on the {site.Name.ToLowerInvariant()}: {why}.", Blocks: true);
         }

@@ -1,6 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Isolators;
+using Ochema.Core.Kinds.Isolators;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Sharpness;

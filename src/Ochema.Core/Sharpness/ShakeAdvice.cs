@@ -42,19 +42,19 @@ public static class ShakeAdvice
     {
         foreach (var (id, title, changed) in Instead.Braces(rig))
             yield return (id, title, changed);
-        if (rig.Reach is Rigs.Reaches.ArticulatedArm arm)
+        if (rig.Reach is Kinds.Reaches.ArticulatedArm arm)
             yield return ("shorter-arm", "An arm a quarter shorter", rig with { Reach = arm with { Length = Math.Max(0.1, arm.Length * 0.75) } });
-        if (rig.Reach is Rigs.Reaches.Riser riser)
+        if (rig.Reach is Kinds.Reaches.Riser riser)
             yield return ("lower-riser", "A riser a third lower", rig with { Reach = riser with { Height = Math.Max(0.02, riser.Height * 2 / 3) } });
-        if (rig.Reach is Rigs.Reaches.Riser or Rigs.Reaches.Stud or Rigs.Reaches.PostReach)
-            yield return ("no-reach", "The head straight on the base", rig with { Reach = new Rigs.Reaches.NoReach() });
+        if (rig.Reach is Kinds.Reaches.Riser or Kinds.Reaches.Stud or Kinds.Reaches.PostReach)
+            yield return ("no-reach", "The head straight on the base", rig with { Reach = new Kinds.Reaches.NoReach() });
         if (rig.Base.Spread() is { } spread)
             yield return ("spread", spread.Title, rig with { Base = spread.Base });
     }
 
     private static IEnumerable<(string Id, string Title, RigDocument Rig)> Others(RigDocument rig, Catalogue stock)
     {
-        if (rig.Isolator is Rigs.Isolators.SpringArm { Damping: < 0.3 } soft)
+        if (rig.Isolator is Kinds.Isolators.SpringArm { Damping: < 0.3 } soft)
             yield return ("damper", "A damper on the arm, set to 40 %", rig with { Isolator = soft with { Damping = 0.4 } });
         foreach (var c in Instead.Of(rig, "isolator", stock))
             yield return ("isolator-" + c.Id, c.Title, c.Changed);

@@ -1,3 +1,5 @@
+using Ochema.Core.Rigs;
+
 namespace Ochema.Core.Sharpness;
 
 /// <summary>
@@ -52,7 +54,7 @@ public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbe
 public sealed record ShakeReport(
     PictureWords Picture, IReadOnlyList<ModeReport> Modes, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Excitation, IReadOnlyList<double> Rotation,
     IReadOnlyList<SteadyReport> Steady, Loads.ShakeBand Band, string ExcitationLabel, IReadOnlyList<SourceReport> Sources, IReadOnlyList<AxisReport> Acceleration,
-    IReadOnlyList<MemberLife> Members, Rigs.Isolators.SoftState? Soft);
+    IReadOnlyList<MemberLife> Members, SoftState? Soft);
 
 /// <summary>Something random that drives the rig.</summary>
 /// <param name="Rotation">Of the camera from it alone, rad²/Hz, by frequency.</param>

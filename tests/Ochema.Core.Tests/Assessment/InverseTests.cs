@@ -1,6 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Quantities;
-using Ochema.Core.Rigs.Bases;
+using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -29,7 +29,7 @@ public class InverseTests
     {
         var rig = RigFiles.Named("cup-plate-riser");
         var height = Inverse.Of(rig, Catalogue.Shipped).Single(a => a.Id == "reach.height");
-        var riser = Assert.IsType<Core.Rigs.Reaches.Riser>(height.Document!.Reach);
+        var riser = Assert.IsType<Core.Kinds.Reaches.Riser>(height.Document!.Reach);
         Assert.Equal(height.Value!.Value, riser.Height, 12);
         var more = Assessor.Quick(rig with { Reach = riser with { Height = riser.Height + 0.005 } }, Catalogue.Shipped, modes: false).Use;
         Assert.True(more > Judge.TightFrom, $"{riser.Height}: {more}");

@@ -1,5 +1,5 @@
 using Ochema.Core.Assessment;
-using Ochema.Core.Rigs.Bases;
+using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -107,7 +107,7 @@ public class ReportAgreesTests
     [Fact]
     public void AWiderPlateIsAThirdWider()
     {
-        var offered = new[] { 0.1, 0.2, 0.3, 0.5 }.SelectMany(h => new[] { 1.5, 3.0 }, (h, m) => RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), m, h))
+        var offered = new[] { 0.1, 0.2, 0.3, 0.5 }.SelectMany(h => new[] { 1.5, 3.0 }, (h, m) => RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), m, h))
             .Select(rig => (Own: (HoldPlate)rig.Base, Change: Adviser.Best(rig, Catalogue.Shipped).SingleOrDefault(c => c.Id == "wider-plate")))
             .Where(x => x.Change is not null).ToList();
         Assert.NotEmpty(offered);

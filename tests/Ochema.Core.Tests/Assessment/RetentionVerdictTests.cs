@@ -1,10 +1,11 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
+using Ochema.Core.Kinds;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Braces;
-using Ochema.Core.Rigs.Heads;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Braces;
+using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -49,7 +50,7 @@ public class RetentionVerdictTests
         var rig = In(Recipe(recipe) with { Tether = null, Tethers = [] }, c);
         for (var i = 0; i < 4 && Assess(rig).Retentions.FirstOrDefault(r => r.Has < r.Needs) is { } few; i++)
         {
-            var b = new RigBuilder(rig, Catalogue.Shipped);
+            var b = RigAssembly.Build(rig, Catalogue.Shipped);
             var plan = TetherPlan.Best(b, TetherPoint.Camera, b.Mass);
             Assert.True(plan is not null, $"{recipe}: nothing on the shelf keeps {few.Piece}");
             rig = TetherPlan.With(rig, plan.Value.Tether);
@@ -175,7 +176,7 @@ public class RetentionVerdictTests
     [Fact]
     public void AServiceCheckIsTightAtTheMostAndTighteningIsNoUse()
     {
-        var rig = RigFiles.Tied(RigFiles.Plate(new Core.Rigs.Holds.Cup(), 2));
+        var rig = RigFiles.Tied(RigFiles.Plate(new Core.Kinds.Holds.Cup(), 2));
         var soft = Assess(rig with { Site = rig.Site with { StiffnessFactor = 0.05 } });
         var flex = soft.Checks.Where(c => c.Id.EndsWith(".flex", StringComparison.Ordinal)).MaxBy(c => c.Use)!;
         Assert.True(flex.Use > 1 && flex.Verdict == Verdict.Tight && flex.LimitSpeed is null);

@@ -1,5 +1,5 @@
 using Ochema.Core.Assessment;
-using Ochema.Core.Rigs;
+using Ochema.Core.Kinds;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -13,10 +13,10 @@ public class TetherPlanTests
     public void WhatIsAdvisedReachesItsEndAndCatches(string name)
     {
         var rig = RigFiles.Named(name) with { Tether = null, Tethers = [] };
-        if (TetherPlan.For(new RigBuilder(rig, Catalogue.Shipped, false), "camera") is not { } plan)
+        if (TetherPlan.For(RigAssembly.Build(rig, Catalogue.Shipped, false), "camera") is not { } plan)
             return;
         var tied = TetherPlan.With(rig, plan.Tether);
-        var built = Assert.Single(new RigBuilder(tied, Catalogue.Shipped, false).Tethers);
+        var built = Assert.Single(RigAssembly.Build(tied, Catalogue.Shipped, false).Tethers);
         // A line is never shorter than the way it has to go, and has the slack that aiming needs on top.
         var straight = (built.End - built.From).Length;
         Assert.InRange(built.Length, straight + 0.05, straight + 0.07);

@@ -1,11 +1,12 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
+using Ochema.Core.Kinds;
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Heads;
-using Ochema.Core.Rigs.Holds;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Heads;
+using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -102,7 +103,7 @@ public class FixedAndFrictionTests
     {
         var rig = Recipe("helmet-stuck");
         double Use(double mass) => Check(rig with { Camera = rig.Camera with { Mass = mass } }, "neck.moment").Use;
-        var b = new RigBuilder(rig with { Camera = rig.Camera with { Mass = 0.3 } }, Stock);
+        var b = RigAssembly.Build(rig with { Camera = rig.Camera with { Mass = 0.3 } }, Stock);
         var arm = Math.Sqrt(Math.Pow(b.Camera.Eye.X - Helmet.Neck.X, 2) + Math.Pow(b.Camera.Eye.Y - Helmet.Neck.Y, 2));
         Near.Share(b.Mass * 9.80665 * 0.8 * arm / 1.5, Use(0.3), 1e-9);
         Assert.True(Use(0.6) > 1.5 * Use(0.3));

@@ -2,12 +2,13 @@ using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
+using Ochema.Core.Kinds;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Braces;
-using Ochema.Core.Rigs.Holds;
-using Ochema.Core.Rigs.Reaches;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Braces;
+using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
@@ -63,7 +64,7 @@ public class TwistAndJawTests
     public void ASingleMagnetTwistsOnTwoThirdsOfItsRadius()
     {
         var rig = SideBoom(15) with { Site = RigFiles.Panel("roof"), Base = new SingleMagnet { Magnet = new Magnet { Stock = "magnet-88-rubber" } } };
-        var grip = new MagnetGrip(Stock.Find<MagnetRow>("magnets", "magnet-88-rubber"), new RigBuilder(rig, Stock)
+        var grip = new MagnetGrip(Stock.Find<MagnetRow>("magnets", "magnet-88-rubber"), RigAssembly.Build(rig, Stock)
             .Spot("x", "base", "x", 0, 0), 0, null, rig.Run.Skin);
         Near.Share(0.044 * 2 / 3, grip.Grasp.TwistRadius, 1e-9);
         var normal = HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0], rig.At[1]);

@@ -1,9 +1,9 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Heads;
-using Ochema.Core.Rigs.Holds;
-using Ochema.Core.Rigs.Isolators;
+using Ochema.Core.Kinds.Heads;
+using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Kinds.Isolators;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 

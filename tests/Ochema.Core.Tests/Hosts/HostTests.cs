@@ -2,8 +2,8 @@ using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Holds;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
@@ -97,7 +97,7 @@ public class HostTests
         Assert.Contains(Assess(rig with { Survey = new SiteSurvey { FreeOfOtherJobs = Answer.No } }).Findings, f => f.Blocks && f.Text.Contains("another job"));
         var boom = Recipe("pan-rig");
         Assert.DoesNotContain(Assess(rig with { Survey = new SiteSurvey { BeyondOutline = Answer.No } }).Findings, f => f.Text.Contains("beyond the outline"));
-        var wide = boom with { Reach = new Ochema.Core.Rigs.Reaches.BoomTube { StickOut = 1.4 }, Survey = new SiteSurvey { BeyondOutline = Answer.No } };
+        var wide = boom with { Reach = new Ochema.Core.Kinds.Reaches.BoomTube { StickOut = 1.4 }, Survey = new SiteSurvey { BeyondOutline = Answer.No } };
         Assert.Contains(Assess(wide).Findings, f => f.Blocks && f.Text.Contains("beyond the outline"));
     }
 

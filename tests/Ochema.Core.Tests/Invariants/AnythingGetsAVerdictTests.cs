@@ -1,9 +1,9 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Heads;
-using Ochema.Core.Rigs.Reaches;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Heads;
+using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -13,7 +13,7 @@ namespace Ochema.Core.Tests.Invariants;
 /// <summary>Anything finite gets a verdict: every kind with every other on every site, second cameras, extremes.</summary>
 public class AnythingGetsAVerdictTests
 {
-    private static IEnumerable<T> Fresh<T>() => Kinds.Of(typeof(T)).Select(t => (T)Activator.CreateInstance(t)!);
+    private static IEnumerable<T> Fresh<T>() => KindRegistry.Of(typeof(T)).Select(t => (T)Activator.CreateInstance(t)!);
 
     private static void Judge(RigDocument rig, string what)
     {
@@ -101,14 +101,14 @@ public class AnythingGetsAVerdictTests
     [Fact]
     public void TwelveOfEverythingGetsAVerdict()
     {
-        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         Judge(rig with
         {
             Straps = [.. Enumerable.Range(0, 12).Select(i =>
                 new Strap { Id = $"s{i}", Stock = "cam-25", From = (RigPoint)(i % 8),
                 To = new AnchorEnd(i % 2 == 0 ? "bonnet-edge-left" : "bonnet-edge-right", i / 12.0), Pretension = 50 + i })],
             Braces = [.. Enumerable.Range(0, 12).Select(i =>
-                new Core.Rigs.Braces.Strut { Id = $"b{i}", Site = "bonnet", At = [0.4 * Math.Cos(i), 0.5 * Math.Sin(i)] })],
+                new Core.Kinds.Braces.Strut { Id = $"b{i}", Site = "bonnet", At = [0.4 * Math.Cos(i), 0.5 * Math.Sin(i)] })],
             Tethers = [.. Enumerable.Range(0, 12).Select(i =>
                 new Tether { Stock = "cord-4", From = (TetherPoint)(i % 4), To = new AnchorEnd("bonnet-edge-left", i / 12.0) })],
         }, "twelve");
@@ -122,7 +122,7 @@ public class AnythingGetsAVerdictTests
         {
             Reach = new NoReach(),
             Base = new SingleCup { StemHeight = 0.005 },
-            Braces = [new Core.Rigs.Braces.Strut { Id = "b", Site = "bonnet", At = rig.At, From = RigPoint.BaseTop }]
+            Braces = [new Core.Kinds.Braces.Strut { Id = "b", Site = "bonnet", At = rig.At, From = RigPoint.BaseTop }]
         };
         Judge(low, "strut");
         Assert.Contains(Assessor.Assess(low, Catalogue.Shipped, advice: false).Findings, f => f.Blocks && f.Text.Contains("begins"));

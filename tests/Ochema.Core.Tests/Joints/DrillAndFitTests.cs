@@ -1,9 +1,10 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Joints;
+using Ochema.Core.Kinds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Reaches;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -65,7 +66,7 @@ public class DrillAndFitTests
     [Fact]
     public void AHoleBelongsToTheLayerThatWasDrilled()
     {
-        var rig = RigFiles.Plate(new Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Core.Kinds.Holds.Cup(), 2);
         JointReport Joint(double hole) => Assess(rig with
         {
             Joints = new Dictionary<string,
@@ -181,7 +182,7 @@ public class DrillAndFitTests
     [Fact] // punching: π·D·t·τ
     public void AHeadPullsThroughPlywoodBeforeAluminium()
     {
-        double Use(string material, double t) => Assess(RigFiles.Plate(new Core.Rigs.Holds.Cup(), 4) is var rig
+        double Use(string material, double t) => Assess(RigFiles.Plate(new Core.Kinds.Holds.Cup(), 4) is var rig
             ? rig with { Base = ((HoldPlate)rig.Base) with { Material = material, Thickness = t } }
             : null!).Checks.Single(c => c.Id == "spacer-bolt.through").Use;
         Assert.True(Use("birch-ply", 0.006) > 3 * Use("al-6061-t6", 0.006));
@@ -209,11 +210,11 @@ public class DrillAndFitTests
     public void AHoleThatIsTooSmallIsFoundInEveryJointThatIsDrilled(string name)
     {
         var rig = RigFiles.Named(name);
-        var builder = new RigBuilder(rig, Catalogue.Shipped);
+        var builder = RigAssembly.Build(rig, Catalogue.Shipped);
         foreach (var joint in builder.Joints.Where(j =>
             j.Layers.Any(l => !l.Bought && l.Role is LayerRole.Tapped or LayerRole.Clearance or LayerRole.Soft && !l.Bought)))
         {
-            var drilled = new RigBuilder(rig with
+            var drilled = RigAssembly.Build(rig with
             {
                 Joints = new Dictionary<string,
                 JointChoice>(rig.Joints)

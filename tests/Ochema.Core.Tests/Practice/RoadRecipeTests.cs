@@ -2,10 +2,10 @@ using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Heads;
-using Ochema.Core.Rigs.Isolators;
-using Ochema.Core.Rigs.Reaches;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Heads;
+using Ochema.Core.Kinds.Isolators;
+using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -136,7 +136,7 @@ public class RoadRecipeTests
     [Fact]
     public void SoftMountsFloatSagAndBottom()
     {
-        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         double First(IsolatorKind k) => Assess(rig with { Isolator = k }).Frequencies[0];
         Assert.True(First(new ElasticCords()) < First(new WireRopeLoops()) && First(new WireRopeLoops()) < First(new RubberMounts()) && First(new RubberMounts()) <= First(new NoIsolator()) * 1.01);
         Assert.True(Use(rig with { Isolator = new WireRopeLoops { Count = 3 } }, "isolator.travel") > Use(rig with { Isolator = new WireRopeLoops { Count = 8 } }, "isolator.travel"));

@@ -1,9 +1,9 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Braces;
-using Ochema.Core.Rigs.Holds;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Braces;
+using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -31,7 +31,7 @@ public class SanityTests
         // Light camera at the arm's full length: the rocking the trade complains of.
         RigDocument Long(params (double, double)[] feet) => RigFiles.CupAndArm(feet) with
         {
-            Reach = new Ochema.Core.Rigs.Reaches.ArticulatedArm { Length = 0.28 },
+            Reach = new Ochema.Core.Kinds.Reaches.ArticulatedArm { Length = 0.28 },
             Camera = new CameraChoice { Body = "action", Lens = "built-in-wide", Pan = Math.PI },
         };
         Assert.True(Assess(Long((0.24, 0.34), (0.24, -0.34))).Frequencies[0] >= 4 * Assess(Long()).Frequencies[0]);

@@ -47,7 +47,7 @@ public partial class KindTests
     [Fact]
     public void EveryBaseHasASiteThatCanTakeIt()
     {
-        foreach (var type in Ochema.Core.Rigs.Kinds.Of(typeof(BaseKind)))
+        foreach (var type in KindRegistry.Of(typeof(BaseKind)))
         {
             var grip = ((BaseKind)Activator.CreateInstance(type)!).Grip;
             var survey = new SiteSurvey { FilmingProp = Answer.Yes };
@@ -60,7 +60,7 @@ public partial class KindTests
     {
         foreach (var host in HostLibrary.All)
             foreach (var site in host.Sites)
-                Assert.Contains(Ochema.Core.Rigs.Kinds.Of(typeof(BaseKind)), t => Survey.Refusal(((BaseKind)Activator.CreateInstance(t)!).Grip, site, new SiteSurvey(), host) is null);
+                Assert.Contains(KindRegistry.Of(typeof(BaseKind)), t => Survey.Refusal(((BaseKind)Activator.CreateInstance(t)!).Grip, site, new SiteSurvey(), host) is null);
     }
 
     [Fact]
@@ -81,7 +81,7 @@ public partial class KindTests
     [Fact]
     public void KindsAreComparedByTheirMeasurements()
     {
-        foreach (var type in Ochema.Core.Rigs.Kinds.Of(typeof(BaseKind)).Concat(Ochema.Core.Rigs.Kinds.Of(typeof(IsolatorKind))).Concat(Ochema.Core.Rigs.Kinds.Of(typeof(HoldKind))))
+        foreach (var type in KindRegistry.Of(typeof(BaseKind)).Concat(KindRegistry.Of(typeof(IsolatorKind))).Concat(KindRegistry.Of(typeof(HoldKind))))
             Assert.Equal(Activator.CreateInstance(type), Activator.CreateInstance(type));
     }
 

@@ -1,7 +1,8 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
+using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Holds;
+using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
@@ -22,7 +23,7 @@ public class StrapGeometryTests
         var rig = RigFiles.Named(name) with { Straps = [] };
         foreach (var (_, _, changed) in Instead.Straps(rig))
         {
-            var b = new RigBuilder(changed, Catalogue.Shipped);
+            var b = RigAssembly.Build(changed, Catalogue.Shipped);
             Assert.All(StrapPull.Runs(b), r => Assert.True(r.Presses > 0 && r.Length < 1.4, $"{name}: {r}"));
             Assert.Empty(StrapPull.Findings(b));
             // They never make a rig let go that held.
@@ -51,7 +52,7 @@ public class StrapGeometryTests
     public void AnglesAreThoseOfTheGeometry()
     {
         var rig = Recipe("rail-table");
-        var b = new RigBuilder(rig, Catalogue.Shipped);
+        var b = RigAssembly.Build(rig, Catalogue.Shipped);
         var n = b.Surface.NormalAt(rig.At[0], rig.At[1]);
         foreach (var (run, strap) in Assess(rig).Straps.Zip(rig.Straps))
         {
@@ -95,7 +96,7 @@ public class StrapGeometryTests
         var rig = RigFiles.Named(name);
         var host = HostLibrary.Find(rig.Host)!;
         var panels = host.Sites.Where(s => s.Form == SiteForm.Panel).Select(host.Surface).ToList();
-        foreach (var shape in new RigBuilder(rig, Catalogue.Shipped).Figure.Where(s => s.Type is "strap" or "tether"))
+        foreach (var shape in RigAssembly.Build(rig, Catalogue.Shipped).Figure.Where(s => s.Type is "strap" or "tether"))
             foreach (var p in shape.Points.Skip(1).SkipLast(1).Select(p => Vec3.From(p.P)))
                 foreach (var panel in panels)
                 {
@@ -116,11 +117,11 @@ public class StrapGeometryTests
         {
             Site = kayak.Sites.First(s => s.Id == "gear-rail"),
             At = [0.33, 0],
-            Base = new Core.Rigs.Bases.TubeClamp { Smallest = 0.018, Stud = "1-4-20" },
-            Reach = new Core.Rigs.Reaches.NoReach()
+            Base = new Core.Kinds.Bases.TubeClamp { Smallest = 0.018, Stud = "1-4-20" },
+            Reach = new Core.Kinds.Reaches.NoReach()
         };
         Assert.DoesNotContain(Assess(rig).Findings, f => f.Text.Contains("paddle") && f.Station != "tether");
-        var high = rig with { At = [-0.2, 0], Reach = new Core.Rigs.Reaches.Stud { Thread = "1-4-20", Length = 0.2 } };
+        var high = rig with { At = [-0.2, 0], Reach = new Core.Kinds.Reaches.Stud { Thread = "1-4-20", Length = 0.2 } };
         Assert.Contains(Assess(high).Findings, f => f.Text.Contains("paddle") && f.Station != "tether");
         // Paddled on the right only, the left is free.
         var right = high with { Survey = high.Survey with { Paddled = Sides.Right } };

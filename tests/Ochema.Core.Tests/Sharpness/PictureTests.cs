@@ -1,7 +1,7 @@
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Heads;
-using Ochema.Core.Rigs.Isolators;
+using Ochema.Core.Kinds.Heads;
+using Ochema.Core.Kinds.Isolators;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -81,7 +81,7 @@ public class PictureTests
     [Fact]
     public void ALongLensAndALargePictureShowMore()
     {
-        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         RigDocument With(string lens, Delivery d) => rig with { Camera = rig.Camera with { Lens = lens, Delivery = d } };
         Assert.True(Number(With("prime-50", Delivery.Uhd), "smear") > 1.8 * Number(With("prime-24", Delivery.Uhd), "smear"));
         Near.Share(2 * Number(With("prime-24", Delivery.Hd), "smear"), Number(With("prime-24", Delivery.Uhd), "smear"), 1e-9);
@@ -91,7 +91,7 @@ public class PictureTests
     public void ASoftMountTooNearTheExcitationMakesItWorse()
     {
         // The engine fires at 25 Hz: a mount tuned to it shakes the camera, one well below does not.
-        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         RigDocument Mount(IsolatorKind k, double rpm) => rig with { Isolator = k, Run = rig.Run with { Rpm = rpm, Road = Going.Smooth, Speed = 3 } };
         var near = Shake(Mount(new RubberMounts(), 0)).Modes[0].Frequency;
         double Smear(double rpm) => Number(Mount(new RubberMounts(), rpm), "smear");
@@ -163,7 +163,7 @@ public class PictureTests
         {
             Head = new GimbalHead { Stock = "gimbal-medium", Room = 0.35 },
             Camera = rig.Camera with { Mass = 2.2 },
-            Reach = new Ochema.Core.Rigs.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 120 },
+            Reach = new Ochema.Core.Kinds.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 120 },
             Run = rig.Run with { Road = Going.Rough },
         };
         var tuned = rig with
@@ -202,8 +202,8 @@ public class PictureTests
         var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document;
         rig = rig with
         {
-            Reach = new Ochema.Core.Rigs.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 240 },
-            Base = ((Ochema.Core.Rigs.Bases.TubeClamp)rig.Base) with { Torque = 30, Largest = 0.06 },
+            Reach = new Ochema.Core.Kinds.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 240 },
+            Base = ((Ochema.Core.Kinds.Bases.TubeClamp)rig.Base) with { Torque = 30, Largest = 0.06 },
         };
         var arms = IsolatorSearch.Of(rig, Catalogue.Shipped).Where(c => c.Document.Isolator is SpringArm).ToList();
         Assert.NotEmpty(arms);
@@ -229,7 +229,7 @@ public class PictureTests
     [Fact]
     public void TheSearchForASoftMountKeepsWithinTravelAndNeverBeatsItsOwnNumbers()
     {
-        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         var found = IsolatorSearch.Of(rig, Catalogue.Shipped);
         Assert.NotEmpty(found);
         foreach (var c in found)
@@ -244,7 +244,7 @@ public class PictureTests
     [Fact]
     public void SoftMountsSagByTheirStiffnessAndFloatByTheirSag()
     {
-        var report = Shake(RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2) with { Isolator = new WireRopeLoops() });
+        var report = Shake(RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2) with { Isolator = new WireRopeLoops() });
         // f = (1/2π)·√(g/δ)
         Near.Share(Math.Sqrt(9.80665 / report.Soft!.Sag) / (2 * Math.PI), report.Soft.Frequency, 1e-9);
         var arm = Shake(RecipeLibrary.All.First(r => r.Id == "pan-rig").Document).Soft!;
@@ -255,7 +255,7 @@ public class PictureTests
     [Fact]
     public void AJoltGrowsWithTheRigsOwnMovement()
     {
-        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         var report = Ochema.Core.Assessment.Assessor.Assess(rig, Catalogue.Shipped, advice: false);
         Assert.Contains("reaches the camera as", report.Shock.Text);
         var worse = Ochema.Core.Assessment.Assessor.Assess(rig with { Run = rig.Run with { Road = Going.Rough } }, Catalogue.Shipped, advice: false);

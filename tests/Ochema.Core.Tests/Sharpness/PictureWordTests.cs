@@ -1,6 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Holds;
+using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -65,7 +65,7 @@ public class PictureWordTests
     public void OnATallRiserTheMountIsMostOfWhatIsSeen()
     {
         var rig = At(Recipe("cup-plate-riser"), 60);
-        var tall = rig with { Reach = ((Core.Rigs.Reaches.Riser)rig.Reach) with { Height = 0.35 } };
+        var tall = rig with { Reach = ((Core.Kinds.Reaches.Riser)rig.Reach) with { Height = 0.35 } };
         var smear = Number(tall, "smear");
         Assert.True(smear.Mount > smear.Floor, $"{smear.Mount} against {smear.Floor}");
     }
@@ -104,7 +104,7 @@ public class PictureWordTests
     [Fact]
     public void AHumIsToldNearTheDesignSpeedOnly()
     {
-        var rig = RigFiles.Plate(new Cup(), 2, 0.6) with { Reach = new Core.Rigs.Reaches.Riser { Height = 0.6, Section = "tube-al-40x2" } };
+        var rig = RigFiles.Plate(new Cup(), 2, 0.6) with { Reach = new Core.Kinds.Reaches.Riser { Height = 0.6, Section = "tube-al-40x2" } };
         var model = new RigModel(rig, Catalogue.Shipped);
         bool Hums(double speed) => Hum.Findings(new RigModel(rig with { Run = rig.Run with { Speed = speed } }, Catalogue.Shipped),
             Words(rig) with { Word = Sharp.Soft }).Any();

@@ -2,8 +2,8 @@ using CsCheck;
 using Ochema.Core.Assessment;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Isolators;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Isolators;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -54,7 +54,7 @@ public class RigDynamicsTests
     [Fact]
     public void ASoftMountKeepsAJoltFromTheCamera()
     {
-        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         double Gain(IsolatorKind k) => new RigModel(rig with { Isolator = k }, Catalogue.Shipped).Dynamics!.CameraGain;
         Assert.True(Gain(new SpringArm()) < 0.5 * Gain(new NoIsolator()), $"{Gain(new SpringArm())} against {Gain(new NoIsolator())}");
     }
@@ -132,7 +132,7 @@ public class RigDynamicsTests
     [Fact]
     public void PartsThatAreGoneTakeTheirShareOfTheJoltWithThem()
     {
-        var rig = RigFiles.Plate(new Ochema.Core.Rigs.Holds.Cup(), 2);
+        var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         var model = new RigModel(rig, Catalogue.Shipped);
         var c = model.Builder.Host.Motion.Cases(rig.Run.Road).First(x => x.Id == "jolt-up") with { Field = Vec3.Zero, Wind = -1 };
         var gone = model.Builder.Holds[0].Id;

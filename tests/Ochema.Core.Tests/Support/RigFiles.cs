@@ -1,10 +1,10 @@
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
-using Ochema.Core.Rigs.Bases;
-using Ochema.Core.Rigs.Braces;
-using Ochema.Core.Rigs.Heads;
-using Ochema.Core.Rigs.Holds;
-using Ochema.Core.Rigs.Reaches;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Braces;
+using Ochema.Core.Kinds.Heads;
+using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Kinds.Reaches;
 using Ochema.Data;
 
 namespace Ochema.Core.Tests.Support;

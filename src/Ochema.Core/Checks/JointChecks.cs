@@ -1,0 +1,34 @@
+using Ochema.Core.Joints;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>Screwed joints put on a rig, with what can fail in them.</summary>
+internal static class JointChecks
+{
+    /// <summary>Adds a screwed joint with the user's own choices for it, and its checks.</summary>
+    public static ScrewJoint Joint(this RigBuilder b, ScrewJoint joint)
+    {
+        var own = b.Rig.Joints.TryGetValue(joint.Id, out var choice) ? joint.With(choice) : joint;
+        b.Joints.Add(own);
+        b.Checks.AddRange(Of(b, own));
+        b.Findings.AddRange(own.Report().Findings.Select(f => new ReportFinding(own.Station, $"{own.Title}: {f.Text}", f.Blocks)));
+        return own;
+    }
+
+    private static IEnumerable<Check> Of(RigBuilder b, ScrewJoint joint) =>
+        [new JointTightening(joint), .. joint.Load is null ? (Check[])[] : [new JointStrength(b, joint), new JointSlip(b, joint), .. Pulled(b, joint)]];
+
+    /// <summary>Wood and thin sheet that the head may be pulled through.</summary>
+    private static IEnumerable<Check> Pulled(RigBuilder b, ScrewJoint joint)
+    {
+        for (var i = 0; i < joint.ThreadLayer; i++)
+            if (joint.Layers[i] is { Role: LayerRole.Clearance, Bought: false, Material.Length: > 0 } sheet)
+            {
+                var under = i > 0 && joint.Layers[i - 1].Bought ? joint.Layers[i - 1].Width : joint.Thread.AcrossFlats;
+                yield return new JointPullThrough(b, joint, sheet, under);
+                yield break;
+            }
+    }
+}

@@ -1,0 +1,30 @@
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>A head or washer pulled through wood or thin sheet: k·N against punching, π·D·t·τ.</summary>
+internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLayer sheet, double under)
+    : Check(joint.Id + ".through", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
+{
+    private readonly Material material = b.Stock.Material(sheet.Material);
+
+    /// <summary>Shear across the sheet over tensile strength: von Mises for metal and plastic, across the plies of wood and composite (judgement,
+    /// 0.08–0.15).</summary>
+    private double Shear => material.Family is MaterialFamily.Wood or MaterialFamily.Composite ? 0.1 : Threads.ShearShare;
+
+    public override double Use(CaseForces f, Worksheet? page = null)
+    {
+        var (pull, _) = joint.Share(f);
+        var name = FactorTable.For(material.Family);
+        var tau = Shear * material.UltimateStrength;
+        page?.Formula("{k} × {N} ÷ (π × {D} × {t} × {τ})", "punching round the washer", "A hole near the edge; wood that is wet.")
+            .Factor(b, name).Term("N", "pull on one screw", pull, Dimension.Force)
+            .Term("D", "washer or head across", under, Dimension.Length, "washer or head as listed")
+            .Term("t", "thickness", sheet.Thickness, Dimension.Length, Origin.Measures).Term("τ", "strength in shear", tau, Dimension.Stress, material.Source);
+        return Ratio(b.Factors[name] * pull, Math.PI * under * sheet.Thickness * tau);
+    }
+}

@@ -1,0 +1,74 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>An L-bracket under screws that the host has already.</summary>
+[Kind("bolted-bracket", "Bolted bracket", "The stiffest and the surest, where the host has a thread to spare; the bracket eats thread that belonged to the host.",
+    Caution = "Take a screw that is longer by the bracket and the pad, and put the old one back after: the host's joint is somebody's brake or seat.",
+    Sketch = "host 56; rect 20 50 70 5; rect 85 12 5 40; rect 30 40 5 26; rect 50 40 5 26; dim apart 32 34 52 34; dim foot 42 26 84 26; dim leg 100 12 100 55; dim hostThread 14 56 14 68; dim pad 8 50 8 56")]
+public sealed record BoltedBracket : BaseKind
+{
+    [Measure("Screws", Dimension.Count, 1, 4, HowTo = "in a row along the host")]
+    public double Count { get; init; } = 2;
+
+    [Measure("Apart", Dimension.Length, 0.01, 0.4, HowTo = "middle to middle")]
+    public double Apart { get; init; } = 0.05;
+
+    [StockChoice("Screw", "fasteners")]
+    public string Screw { get; init; } = "m6";
+
+    [Measure("The host's own thread", Dimension.Length, 0.003, 0.06, HowTo = "depth of thread in the host, a match down the hole")]
+    public double HostThread { get; init; } = 0.010;
+
+    [Measure("Pad under the bracket", Dimension.Length, 0, 0.01, HowTo = "it eats as much thread as it is thick")]
+    public double Pad { get; init; } = 0.001;
+
+    [StockChoice("Bracket of", "sections", Only = "flat")]
+    public string Bar { get; init; } = "flat-steel-40x5";
+
+    [Measure("Foot", Dimension.Length, 0.01, 0.15, HowTo = "screws to the bend")]
+    public double Foot { get; init; } = 0.03;
+
+    [Measure("Leg", Dimension.Length, 0.01, 0.3, HowTo = "bend to the camera's screw")]
+    public double Leg { get; init; } = 0.06;
+
+    [Measure("Inside bend radius", Dimension.Length, 0.0002, 0.05, HowTo = "the rod or vice jaw it was bent round")]
+    public double BendRadius { get; init; } = 0.005;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Threaded]);
+
+    public override Mount Build(RigBuilder b)
+    {
+        var thread = b.Stock.Find<Fastener>("fasteners", Screw);
+        var row = b.Stock.Find<SectionRow>("sections", Bar);
+        var n = (int)Math.Round(Count);
+        var (holds, foot) = ScrewRow.Place(b, n, Apart, row.Height / 2, 0.02 / n, 2e7, 3000);
+        List<StackLayer> stack = [ClampParts.Washer(thread), new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)];
+        if (Pad > 0)
+            stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-soft", row.Width));
+        stack.Add(new("The host's thread", LayerRole.Blind, HostThread, b.Rig.Site.Material, 0.03));
+        b.Joint(new ScrewJoint
+        {
+            Id = "host-screw",
+            Station = "base",
+            Title = "bracket on the host",
+            Thread = thread,
+            Means = Loosening.ThreadLock,
+            Layers = stack,
+            Load = f => ScrewRow.Worst(f, holds),
+            Axis = foot.Axis,
+            Lever = row.Width / 2,
+            Screws = n,
+        });
+        return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U);
+    }
+}

@@ -1,0 +1,152 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>A plate on two to six cups or magnets, with eye bolts at its corners.</summary>
+[Kind("hold-plate", "Plate with several holds", "Spreads the load, survives one lost hold, takes straps; heavier and wider.",
+    Sketch = "host 62; rect 18 18 84 7; rect 26 25 4 22; rect 90 25 4 22; rect 16 47 24 15; rect 80 47 24 15; dim length 18 10 102 10; dim thickness 110 18 110 25; dim spacer 60 25 60 47")]
+public sealed record HoldPlate : BaseKind
+{
+    [Part("Holds", Except = "pad")]
+    public HoldKind Hold { get; init; } = new Cup();
+
+    [Measure("How many", Dimension.Count, 2, 6, HowTo = "two to six, spread to the corners")]
+    public double Count { get; init; } = 4;
+
+    [StockChoice("Plate material", "materials", Only = "al-5052-h32,al-6061-t6,steel-s235,stainless-304,birch-ply,hdpe")]
+    public string Material { get; init; } = "al-6061-t6";
+
+    [Measure("Plate thickness", Dimension.Length, 0.002, 0.03, HowTo = "{length:0.006} aluminium or {length:0.018} plywood are usual", UsualTo = 0.02)]
+    public double Thickness { get; init; } = 0.006;
+
+    [Measure("Plate length", Dimension.Length, 0.12, 1.2, HowTo = "fore and aft", UsualTo = 0.7)]
+    public double Length { get; init; } = 0.30;
+
+    [Measure("Plate width", Dimension.Length, 0.12, 1.2, HowTo = "from side to side", UsualTo = 0.7)]
+    public double Width { get; init; } = 0.30;
+
+    [Measure("Spacers", Dimension.Length, 0.005, 0.1, HowTo = "top of the hold to the underside of the plate", UsualTo = 0.06)]
+    public double Spacer { get; init; } = 0.028;
+
+    private const double SpacerDiameter = 0.012;
+
+    [JsonIgnore]
+    public override Grip Grip => Hold.Grip;
+
+    internal override (string Title, BaseKind Base)? Spread() => ("Feet a third further apart, larger plate", this with { Length = Math.Min(1.2, Length * Further), Width = Math.Min(1.2, Width * Further) });
+
+    public override Mount Build(RigBuilder b)
+    {
+        var n = (int)Math.Round(Count);
+        var surface = b.Surface;
+        var inset = Hold.Diameter(b.Stock) / 2 + 0.005;
+        var (hx, hy) = (Math.Max(0.02, Length / 2 - inset), Math.Max(0.02, Width / 2 - inset));
+        var material = b.Stock.Material(Material);
+        var holds = Layout(n).Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", "base", $"{Name(p.Name, surface)} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy))).ToList();
+
+        // The plate is flat and parallel to the panel at its middle; spacers and pads take up the crown.
+        var normal = surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
+        var forward = surface.U.PerpendicularTo(normal).Normalized();
+        var left = normal.Cross(forward);
+        if (left.Dot(surface.V) < 0)
+            left = -left;
+        var level = holds.Max(h => (h.Top.Position - surface.Point(b.Rig.At[0], b.Rig.At[1])).Dot(normal)) + Spacer + Thickness / 2;
+        var middle = surface.Point(b.Rig.At[0], b.Rig.At[1]) + level * normal;
+        var centre = b.Node("plate", middle);
+        var spacerSection = Section.Of(SectionShape.Round, SpacerDiameter, SpacerDiameter, 0);
+        var steel = b.Stock.Material("steel-1018");
+        // Bending from the middle to each hold: strips of half the plate's smaller side (judgement: a plate on point holds bends over about that width).
+        var strip = Section.Rectangle(Math.Min(Length, Width) / 2, Thickness);
+        var corners = new List<int>();
+        foreach (var (hold, place) in holds.Zip(Layout(n)))
+        {
+            var corner = b.Node(hold.Id + "-plate", middle + place.X * hx * forward + place.Y * hy * left);
+            corners.Add(corner);
+            var spacer = b.Beam("base", hold.Id + "-spacer", $"{hold.Label} spacer", hold.Top.Node, corner, spacerSection, steel, forward);
+            b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-spacer", $"Spacer bends, {hold.Label}", spacer));
+            if ((b.Position(corner) - middle).Length > 0.01)
+            {
+                var piece = b.Beam("base", hold.Id + "-strip", $"plate to {hold.Label}", centre, corner, strip, material, normal, density: 0, windy: false);
+                b.Checks.Add(new PlateBending(b, hold.Id + "-strip", $"Plate bends towards the {hold.Label}", piece));
+            }
+            else
+                b.Rigid(centre, corner);
+            b.Shape(hold.Id + "-spacer", "base", "tube", [b.Point(hold.Top.Node), b.Point(corner)], [SpacerDiameter]);
+        }
+        var bolt = b.Stock.Find<Fastener>("fasteners", "m8");
+        b.Joint(new ScrewJoint
+        {
+            Id = "spacer-bolt",
+            Station = "base",
+            Title = "bolts through the plate",
+            Thread = bolt,
+            Means = Loosening.ToolTightMarked,
+            Torque = 8,
+            // Plywood wants a wide washer: the head pulls into it.
+            Layers =
+            [
+                material.Family == MaterialFamily.Wood ? new("Wide washer", LayerRole.Clearance, 0.003, "steel-s235", 0.04, Bought: true)
+                    : ClampParts.Washer(bolt), new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: inset),
+                new("Threaded spacer", LayerRole.Tapped, Math.Max(0.010, Spacer - 0.010), "steel-s235", 0.016, Thread: "m8", Bought: true),
+            ],
+            Load = f => f.Spring(holds[0].Spring),
+            Axis = normal,
+            Lever = 0.012,
+        });
+        if (b.Rig.Straps.Count > 0)
+        {
+            var eyeBolt = b.Stock.Find<Fastener>("fasteners", "m8");
+            b.Joint(new ScrewJoint
+            {
+                Id = "eye-bolt",
+                Station = "base",
+                Title = "eye bolts for the straps",
+                Thread = eyeBolt,
+                Means = Loosening.LockNut,
+                Layers = [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: 0.02), ClampParts.Washer(eyeBolt), ClampParts.Nut(eyeBolt)],
+            });
+        }
+        var mass = material.Density * Length * Width * Thickness;
+        b.PointMass(centre, mass, inertia: Inertia(mass, forward, left, normal));
+        foreach (var (point, x, y) in new[] { (RigPoint.BaseFrontLeft, 1, 1), (RigPoint.BaseFrontRight, 1, -1), (RigPoint.BaseRearLeft, -1, 1), (RigPoint.BaseRearRight, -1, -1) })
+        {
+            var eye = b.Node($"eye-{(x > 0 ? "front" : "rear")}-{(y > 0 ? "left" : "right")}", middle + x * (Length / 2 - 0.02) * forward + y * (Width / 2 - 0.02) * left);
+            b.Rigid(corners.OrderBy(c => (b.Position(c) - b.Position(eye)).Length).ThenBy(c => c).First(), eye);
+            b.Offer(point, eye);
+        }
+        b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
+        b.Part("base", $"Plate {QuantityText.Of(Length, Dimension.Length)} × {QuantityText.Of(Width, Dimension.Length)} × {QuantityText.Of(Thickness, Dimension.Length)}, {material.Name}", mass, Math.Round(8 + mass * 9));
+        b.Part("base", "Threaded spacers, bolts, eye bolts", 0.03 * n, 2.5 * n);
+        b.Shape("plate", "base", "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
+        return new Mount(centre, b.Position(centre), normal);
+    }
+
+    /// <summary>On upright panels the second direction is up, not left.</summary>
+    private static string Name(string name, Hosts.PanelSurface surface) =>
+        surface.V.Z > 0.5 ? name.Replace("left", "upper", StringComparison.Ordinal).Replace("right", "lower", StringComparison.Ordinal) : name;
+
+    /// <summary>Where n holds go, in shares of the half-spacing; x forward, y left.</summary>
+    private static (double X, double Y, string Name)[] Layout(int n) => n switch
+    {
+        2 => [(0, 1, "left"), (0, -1, "right")],
+        3 => [(1, 0, "front"), (-1, 1, "rear left"), (-1, -1, "rear right")],
+        4 => [(1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right")],
+        5 => [(1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right"), (0, 0, "middle")],
+        _ => [(1, 1, "front left"), (1, -1, "front right"), (0, 1, "middle left"), (0, -1, "middle right"), (-1, 1, "rear left"), (-1, -1, "rear right")],
+    };
+
+    private double[] Inertia(double m, Vec3 forward, Vec3 left, Vec3 normal)
+    {
+        var (ix, iy) = (m * Width * Width / 12, m * Length * Length / 12);
+        double Axis(Func<Vec3, double> c) => ix * c(forward) * c(forward) + iy * c(left) * c(left) + (ix + iy) * c(normal) * c(normal);
+        return [Axis(v => v.X), Axis(v => v.Y), Axis(v => v.Z)];
+    }
+}

@@ -1,0 +1,69 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>A hose clamp or P-clamp round a tube with an L-bracket under it.</summary>
+[Kind("hose-clamp-bracket", "Hose clamp or P-clamp with bracket", "Costs next to nothing and grips anything round; the bracket is the spring in it.",
+    Caution = "Cut the band's tail and tape it: it opens skin. Rubber under the band, or it walks.",
+    Sketch = "circle 34 48 14; rect 30 30 60 4; rect 86 6 4 26; dim foot 34 24 84 24; dim leg 100 6 100 34; dim bendRadius 70 44 84 36")]
+public sealed record HoseClampBracket : BaseKind
+{
+    [Measure("Bands", Dimension.Count, 1, 2, HowTo = "two, one at each end of the bracket's foot")]
+    public double Bands { get; init; } = 2;
+
+    [Measure("Band pulled to", Dimension.Force, 100, 4000,
+        HowTo = "a worm screw by hand {force:600} to {force:1200}, with a driver {force:2000}", UsualTo = 2500)]
+    public double Tension { get; init; } = 1000;
+
+    [StockChoice("Bracket of", "sections", Only = "flat")]
+    public string Bar { get; init; } = "flat-steel-25x3";
+
+    [Measure("Foot", Dimension.Length, 0.01, 0.15, HowTo = "band to the bend")]
+    public double Foot { get; init; } = 0.03;
+
+    [Measure("Leg", Dimension.Length, 0.01, 0.25, HowTo = "bend to the camera's screw")]
+    public double Leg { get; init; } = 0.05;
+
+    [Measure("Inside bend radius", Dimension.Length, 0.0002, 0.05, HowTo = "the rod or vice jaw it was bent round")]
+    public double BendRadius { get; init; } = 0.003;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Tube]);
+
+    public override Mount Build(RigBuilder b)
+    {
+        var d = ClampParts.Diameter(b);
+        var row = b.Stock.Find<SectionRow>("sections", Bar);
+        var screw = b.Stock.Find<Fastener>("fasteners", "1-4-20");
+        var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, 0.05 * Bands, 0.02, 2e6, 500 * Bands, ClampParts.RubberFriction);
+        if (!b.HoldsGone)
+        {
+            var one = FrictionGrip.Band(Tension, d, ClampParts.RubberFriction);
+            b.Checks.Add(GripTurn.Of(b, "base-hold", "Band turns on the tube", hold.Spring, b.Surface.U, (one.Slide * Bands, one.Torque * Bands), "a band presses with T ÷ r all round, Coulomb friction", "tension as you pulled it; rubber under it 0.3–0.5, judgement"));
+            b.Checks.Add(new GripPrise(b, "base-hold", "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
+                2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
+        }
+        b.Part("base", "Hose clamps with rubber", 0.05 * Bands, 1.5 * Bands);
+        var top = Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U);
+        b.Joint(new ScrewJoint
+        {
+            Id = "bracket-screw",
+            Station = "base",
+            Title = "screw in the bracket",
+            Thread = screw,
+            Means = Loosening.JamNuts,
+            Layers = [ClampParts.Washer(screw), new("Bracket leg", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2),
+                new("Rubber washer", LayerRole.Soft, 0.002, "rubber-soft", 0.016),
+                new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02, Thread: "1-4-20")],
+        });
+        return top;
+    }
+}

@@ -1,0 +1,98 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>Two parallel tubes on four short posts with a hold each, a cross-bar clamped on top.</summary>
+[Kind("rail-table", "Rail table on posts", "Finds four flat spots on any bonnet, takes four straps and heavy heads; big, and slow to fit.",
+    Caution = "Hooks into rings, not onto hooks; tails tied. Where a cup does not seal it is a stand under the straps, no more.",
+    Sketch = "host 64; rect 10 24 100 6; rect 24 30 5 20; rect 92 30 5 20; circle 26 56 8; circle 94 56 8; dim length 10 16 110 16; dim postsApart 26 40 94 40; dim post 108 30 108 50")]
+public sealed record RailTable : BaseKind
+{
+    [Part("Feet", Except = "pad")]
+    public HoldKind Hold { get; init; } = new Cup { Stock = "cup-150" };
+
+    [Measure("Tube length", Dimension.Length, 0.3, 2, HowTo = "from side to side", UsualTo = 1.6)]
+    public double Length { get; init; } = 1.0;
+
+    [Measure("Tubes apart", Dimension.Length, 0.15, 1.2, HowTo = "fore and aft, middle to middle")]
+    public double Apart { get; init; } = 0.45;
+
+    [Measure("Posts apart", Dimension.Length, 0.2, 1.9, HowTo = "from side to side: flat spots only")]
+    public double PostsApart { get; init; } = 0.8;
+
+    [Measure("Post height", Dimension.Length, 0.02, 0.4, HowTo = "hold to the tube", UsualTo = 0.25)]
+    public double Post { get; init; } = 0.08;
+
+    [StockChoice("Tubes", "sections", Only = "round-tube")]
+    public string Tube { get; init; } = "tube-steel-33-7x2-6";
+
+    [Measure("Clamps tightened with", Dimension.Torque, 0.5, 60, HowTo = "scaffold clamps by spanner {torque:20} and more")]
+    public double ClampTorque { get; init; } = 20;
+
+    [JsonIgnore]
+    public override Grip Grip => Hold.Grip;
+
+    internal override (string Title, BaseKind Base)? Spread() => ("Tubes a third further apart", this with { Apart = Math.Min(1.2, Apart * Further) });
+
+    public override Mount Build(RigBuilder b)
+    {
+        var row = b.Stock.Find<SectionRow>("sections", Tube);
+        var (section, metal) = (b.Stock.Section(Tube), b.Stock.MaterialOf(Tube));
+        var surface = b.Surface;
+        var normal = surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
+        var forward = surface.U.PerpendicularTo(normal).Normalized();
+        var left = normal.Cross(forward);
+        var steel = b.Stock.Material("steel-1018");
+        var post = Section.Of(SectionShape.Round, 0.016, 0.016, 0);
+        var spots = new[] { (1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right") };
+        var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", "base", $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2))).ToList();
+        var level = holds.Max(h => (h.Top.Position - surface.Point(b.Rig.At[0], b.Rig.At[1])).Dot(normal)) + Post;
+        var middle = surface.Point(b.Rig.At[0], b.Rig.At[1]) + level * normal;
+        var tops = new Dictionary<(int, int), int>();
+        foreach (var ((x, y, name), hold) in spots.Zip(holds))
+        {
+            var top = tops[(x, y)] = b.Node(hold.Id + "-post", middle + x * Apart / 2 * forward + y * PostsApart / 2 * left);
+            var piece = b.Beam("base", hold.Id + "-post", $"{name} post", hold.Top.Node, top, post, steel, forward);
+            b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-post", $"Post bends, {name}", piece));
+            b.Shape(hold.Id + "-post", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
+        }
+        var rails = new List<int>();
+        foreach (var x in new[] { 1, -1 })
+        {
+            var rail = x > 0 ? "front" : "rear";
+            var centre = b.Node(rail + "-rail", middle + x * Apart / 2 * forward);
+            rails.Add(centre);
+            foreach (var y in new[] { 1, -1 })
+            {
+                var id = $"{rail}-rail-{(y > 0 ? "left" : "right")}";
+                var piece = b.Beam("base", id, $"{rail} tube", centre, tops[(x, y)], section, metal, normal);
+                b.Checks.Add(new SectionStrength(b, "base", id, $"{Words.Capital(rail)} tube bends", piece));
+                b.Shape(id, "base", "tube", [b.Point(centre), b.Point(tops[(x, y)])], [row.Width]);
+                b.Offer((x, y) switch { (1, 1) => RigPoint.BaseFrontLeft, (1, -1) => RigPoint.BaseFrontRight, (-1, 1) => RigPoint.BaseRearLeft, _ => RigPoint.BaseRearRight }, tops[(x, y)]);
+            }
+        }
+        var seat = b.Node("cross-bar", middle);
+        foreach (var (end, name) in rails.Zip(["front", "rear"]))
+        {
+            // The clamp on a rail turns by friction: a joint of its own.
+            var clamp = b.Node(name + "-clamp", b.Position(end));
+            var spring = b.Spring(name + "-clamp-spring", end, clamp, [1e7, 1e7, 1e7, 3000, 3000, 3000]);
+            var capacity = FrictionGrip.Halves(Threads.Preload(ClampTorque, 0.010), row.Width, ClampParts.MetalFriction);
+            b.Checks.Add(new JointTorque(b, "base", name + "-clamp", $"Cross-bar clamp turns, {name}", spring, capacity.Torque, "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
+            var piece = b.Beam("base", name + "-cross", "cross-bar", clamp, seat, section, metal, normal);
+            b.Checks.Add(new SectionStrength(b, "base", name + "-cross", "Cross-bar bends", piece));
+            b.Shape(name + "-cross", "base", "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
+        }
+        b.Joint(ClampParts.Through(b, "rail-clamp-bolt", "base", "bolts of the rail clamps", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with { Torque = ClampTorque });
+        b.Part("base", $"{row.Name}, {QuantityText.Of(2 * Length + Apart, Dimension.Length)}, clamps, posts", section.Area * (2 * Length - 2 * PostsApart) * metal.Density + 1.2, Math.Round(row.PricePerMetre * (2 * Length + Apart) + 60));
+        b.Part("base", "Rails between the posts", section.Area * (2 * PostsApart + Apart) * metal.Density + 4 * post.Area * Post * steel.Density, 0);
+        return new Mount(seat, b.Position(seat), normal);
+    }
+}

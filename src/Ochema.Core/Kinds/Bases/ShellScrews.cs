@@ -1,0 +1,66 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>A short L-bracket on two small screws tapped into a helmet's shell, flush inside.</summary>
+[Kind("shell-screws", "Screws tapped in the shell", "Stiff and small; the helmet is a filming prop from then on.",
+    Caution = "A drilled helmet has lost its protective life: never for riding, skiing or climbing at risk. Nothing may enter the liner.",
+    Sketch = "host 44; rect 30 36 60 6; rect 86 8 5 30; rect 42 30 5 18; rect 66 30 5 18; dim apart 44 26 68 26; dim leg 102 8 102 42; dim bendRadius 74 34 88 34")]
+public sealed record ShellScrews : BaseKind
+{
+    [StockChoice("Screws", "fasteners")]
+    public string Screw { get; init; } = "m4";
+
+    [Measure("Apart", Dimension.Length, 0.01, 0.08, HowTo = "middle to middle")]
+    public double Apart { get; init; } = 0.025;
+
+    [StockChoice("Bracket of", "sections", Only = "flat")]
+    public string Bar { get; init; } = "flat-al-25x3";
+
+    [Measure("Leg", Dimension.Length, 0.008, 0.1, HowTo = "bend to the camera's screw")]
+    public double Leg { get; init; } = 0.025;
+
+    [Measure("Inside bend radius", Dimension.Length, 0.0002, 0.03, HowTo = "the rod or vice jaw it was bent round")]
+    public double BendRadius { get; init; } = 0.0095;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Shell], Drills: true);
+
+    public override Mount Build(RigBuilder b)
+    {
+        var thread = b.Stock.Find<Fastener>("fasteners", Screw);
+        var row = b.Stock.Find<SectionRow>("sections", Bar);
+        var site = b.Rig.Site;
+        var (holds, foot) = ScrewRow.Place(b, 2, Apart, row.Height / 2, 0.003, 2.5e6, 200);
+        var joint = b.Joint(new ScrewJoint
+        {
+            Id = "shell-screw",
+            Station = "base",
+            Title = "screws in the shell",
+            Thread = thread,
+            Means = Loosening.ThreadLock,
+            Torque = 0.6,
+            AllowedProtrusion = 0,
+            Layers =
+            [
+                new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2), new("Shell", LayerRole.Tapped, site.Thickness, site.Material, 0.05),
+                new("Liner", LayerRole.KeepOut, Math.Max(0.005, site.Liner), "", 0.05),
+            ],
+            Load = f => ScrewRow.Worst(f, holds),
+            Axis = foot.Axis,
+            Lever = row.Width / 2,
+            Screws = 2,
+            Friction = 0.25,
+        });
+        HelmetRules.Add(b, "base-hold", Leg + 0.02, false, 2 * joint.StripLoad, "both threads stripped");
+        return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, 0.012, Leg, BendRadius, thread, b.Surface.U);
+    }
+}

@@ -1,0 +1,44 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
+using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>One cup with a stem.</summary>
+[Kind("single-cup", "One suction cup", "Light and quick; rocks on thin panels, and has nothing left when it leaks.",
+    Sketch = "host 60; circle 60 56 16; rect 56 22 8 22; dim stemHeight 78 22 78 42")]
+public sealed record SingleCup : BaseKind
+{
+    [Part("Cup")]
+    public Cup Cup { get; init; } = new();
+
+    [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the cup to the first joint", UsualTo = 0.12)]
+    public double StemHeight { get; init; } = 0.03;
+
+    [JsonIgnore]
+    public override Grip Grip => Cup.Grip;
+
+    public override Mount Build(RigBuilder b) => SingleHold.Build(b, Cup, "cup", StemHeight);
+}
+
+/// <summary>One hold with a stem on top.</summary>
+internal static class SingleHold
+{
+    private const double StemDiameter = 0.016;
+
+    public static Mount Build(RigBuilder b, HoldKind kind, string label, double stemHeight)
+    {
+        var hold = kind.Build(b, b.Spot("base-hold", "base", label, b.Rig.At[0], b.Rig.At[1]));
+        var top = b.Node("base", hold.Top.Position + stemHeight * hold.Top.Axis);
+        var steel = b.Stock.Material("steel-1018");
+        var section = Section.Of(SectionShape.Round, StemDiameter, StemDiameter, 0);
+        var stem = b.Beam("base", "stem", "stem", hold.Top.Node, top, section, steel, Structure.Vec3.UnitX);
+        b.Checks.Add(new Checks.SectionStrength(b, "base", "stem", "Stem bends", stem));
+        b.Part("base", "Stem, 16 mm", section.Area * stemHeight * steel.Density, 4);
+        b.Shape("stem", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [StemDiameter]);
+        return new Mount(top, b.Position(top), hold.Top.Axis);
+    }
+}

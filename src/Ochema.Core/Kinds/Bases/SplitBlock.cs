@@ -1,0 +1,98 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>Two halves of a hard rubber block round a ring, drawn together by one bolt that is also the camera's stud.</summary>
+[Kind("split-block", "Split block on a ring", "Cheap, strong, legal where cups are refused; needs a closed ring, and turns if it is not tight.",
+    Caution = "Tighten with a tool, mark the bolt, look at the mark after the first run.",
+    Sketch = "rect 36 18 48 17; rect 36 35 48 17; circle 48 35 7; line 70 6 70 62; dim thickness 94 18 94 52; dim width 36 66 84 66; dim holeOffset 55 58 70 58; dim stud 78 6 78 18")]
+public sealed record SplitBlock : BaseKind
+{
+    [Measure("Block thickness, both halves", Dimension.Length, 0.015, 0.12, HowTo = "across the two halves and the ring bar, squeezed")]
+    public double Thickness { get; init; } = 0.040;
+
+    [Measure("Block width", Dimension.Length, 0.015, 0.12, HowTo = "across the bolt, both ways")]
+    public double Width { get; init; } = 0.060;
+
+    [Measure("Hole to ring bar", Dimension.Length, 0.004, 0.06, HowTo = "bolt's middle to the near side of the ring bar")]
+    public double HoleOffset { get; init; } = 0.010;
+
+    [StockChoice("Bolt", "fasteners")]
+    public string Bolt { get; init; } = "1-4-20";
+
+    [Measure("Stud above the block", Dimension.Length, 0.004, 0.06, HowTo = "block's face to the head's seat")]
+    public double Stud { get; init; } = 0.012;
+
+    [Measure("Socket of what is screwed on", Dimension.Length, 0.002, 0.03, HowTo = "depth of thread in the clip or head, a match down the hole")]
+    public double Socket { get; init; } = 0.0055;
+
+    /// <summary>Rubber that should stay round the bar: past its far side, and above and below it, m (common practice, no source).</summary>
+    private const double Cover = 0.003;
+    private const double Skin = 0.006;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Ring]);
+
+    public override Mount Build(RigBuilder b)
+    {
+        var thread = b.Stock.Find<Fastener>("fasteners", Bolt);
+        var d = ClampParts.Diameter(b);
+        var rubber = b.Stock.Material("rubber-hard");
+        var mass = Width * Width * Thickness * rubber.Density;
+        var hold = ClampParts.Place(b, "base-hold", "block", Thickness / 2, mass, Width / 2, 1.5e6, 350, ClampParts.RubberFriction);
+        // The bolt draws the halves together between the bar on one side and the heel on the other: a lever.
+        var (heel, arm) = (Width - HoleOffset - d - Cover, HoleOffset + d / 2);
+        foreach (var fault in Faults(thread, d, heel))
+            b.Findings.Add(new ReportFinding("base", fault, true));
+        var standOff = Stud - Socket;
+        StackLayer[] between = standOff > 0.0005 ? [new("Jam nut and washers", LayerRole.Clearance, standOff, "steel-s235", 0.014, Bought: true)] : [];
+        var joint = b.Joint(new ScrewJoint
+        {
+            Id = "block-bolt",
+            Station = "base",
+            Title = "bolt through the block",
+            Thread = thread,
+            Means = Loosening.ToolTightMarked,
+            Torque = 4,
+            Layers =
+            [
+                ClampParts.Washer(thread), new("Lower half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),
+                    new("Upper half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),
+                .. between, new("Clip or head", LayerRole.Blind, Socket, "al-6061-t6", 0.02, Thread: "1-4-20"),
+            ],
+            Load = f => f.Spring(hold.Spring),
+            Axis = hold.Top.Axis,
+            Friction = ClampParts.RubberFriction,
+            Lever = Width / 2,
+        });
+        var squeeze = joint.Preload * Math.Max(0.01, heel) / (Math.Max(0.01, heel) + arm);
+        if (!b.HoldsGone)
+        {
+            const string source = "bolt's preload, half of it left once the rubber has relaxed, by its lever on the bar; hard rubber 0.3–0.5, judgement";
+            b.Checks.Add(GripTurn.Of(b, "base-hold", "Block turns on the ring", hold.Spring, b.Surface.U,
+                FrictionGrip.Halves(squeeze, d, ClampParts.RubberFriction), "two halves squeezed round a bar, Coulomb friction", source));
+            b.Checks.Add(new GripPrise(b, "base-hold", "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
+        }
+        b.Part("base", $"Hard rubber block {QuantityText.Of(Width, Dimension.Length)} × {QuantityText.Of(Width, Dimension.Length)} × {QuantityText.Of(Thickness, Dimension.Length)}, halved", mass, 3);
+        b.Offers = thread.Id;
+        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem", "bolt as stud");
+    }
+
+    private IEnumerable<string> Faults(Fastener thread, double d, double heel)
+    {
+        if (HoleOffset < thread.ClearanceClose / 2)
+            yield return $"The bolt's hole meets the ring bar: its middle has to be {Holes.Size(thread.ClearanceClose / 2)} and more from it, it is {Holes.Size(HoleOffset)}.";
+        if (heel < 1.5 * thread.MajorDiameter)
+            yield return $"A block {Holes.Size(Width)} wide does not take the bar of {Holes.Size(d)} beside the bolt: it needs {Holes.Size(HoleOffset + d + Cover + 1.5 * thread.MajorDiameter)}.";
+        if ((Thickness - d) / 2 < Skin)
+            yield return $"A bar of {Holes.Size(d)} leaves {Holes.Size(Math.Max(0, (Thickness - d) / 2))} of rubber above and below it in a block of {Holes.Size(Thickness)}: {Holes.Size(Skin)} at the least.";
+    }
+}

@@ -1,0 +1,45 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>A padded spring clamp on an edge, rail or branch.</summary>
+[Kind("spring-clamp", "Padded spring clamp", "Goes on anything in a second; holds a light camera, turns under a heavy one.",
+    Caution = "Not over anybody's head without a tether.",
+    Sketch = "circle 60 46 10; line 44 30 44 62; line 76 30 76 62; rect 57 10 6 20; dim opens 44 66 76 66; dim height 86 10 86 36; dim force 22 46 42 46; dim padRadius 34 46 34 56")]
+public sealed record SpringClamp : BaseKind
+{
+    [Measure("Jaw force", Dimension.Force, 5, 400, HowTo = "luggage scale on one jaw until it opens; {force:40} to {force:90} are usual", UsualTo = 150)]
+    public double Force { get; init; } = 70;
+
+    [Measure("Opens to", Dimension.Length, 0.01, 0.15, HowTo = "between the pads")]
+    public double Opens { get; init; } = 0.055;
+
+    [Measure("Pad radius", Dimension.Length, 0.004, 0.04, HowTo = "half across a jaw's pad")]
+    public double PadRadius { get; init; } = 0.012;
+
+    [Measure("Height", Dimension.Length, 0.01, 0.1, HowTo = "rail to the stud's seat")]
+    public double Height { get; init; } = 0.03;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Edge, SiteForm.Tube, SiteForm.PaneEdge]);
+
+    public override Mount Build(RigBuilder b)
+    {
+        if (b.Rig.Site.Diameter is { } d && d > Opens)
+            b.Findings.Add(new ReportFinding("base", $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
+        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, 0.12, PadRadius, 6e4, 25, ClampParts.RubberFriction);
+        if (!b.HoldsGone)
+            JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction, b.Rig.Site.Form == SiteForm.Tube
+                ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement");
+        b.Part("base", "Padded spring clamp with stud", 0.12, 6);
+        b.Offers = "1-4-20";
+        return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud");
+    }
+}

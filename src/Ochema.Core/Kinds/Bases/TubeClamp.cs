@@ -1,0 +1,105 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>One or two clamps with jaws round a tube.</summary>
+[Kind("tube-clamp", "Tube clamp", "Grips bars, racks and roll hoops without traces; turns on the tube before it bends.",
+    Caution = "A clamp that turns drops the camera into the wind: mark it against the tube, and look at the mark.",
+    Sketch = "circle 40 44 14; rect 22 26 36 36; rect 34 12 12 14; circle 92 44 14; dim height 66 12 66 30; dim apart 40 66 92 66; dim largest 78 32 106 32")]
+public sealed record TubeClamp : BaseKind
+{
+    [Measure("Clamps side by side", Dimension.Count, 1, 2, HowTo = "two, apart along the tube, for anything tall")]
+    public double Count { get; init; } = 1;
+
+    [Measure("Apart", Dimension.Length, 0.04, 0.8, HowTo = "middle to middle, when there are two")]
+    public double Apart { get; init; } = 0.15;
+
+    [Measure("Smallest tube it closes on", Dimension.Length, 0.005, 0.15, HowTo = "stamped on it; check against the real tube")]
+    public double Smallest { get; init; } = 0.018;
+
+    [Measure("Largest tube it closes on", Dimension.Length, 0.01, 0.2, HowTo = "stamped on it; check against the real tube")]
+    public double Largest { get; init; } = 0.052;
+
+    [Measure("Screw tightened with", Dimension.Torque, 0.3, 40, HowTo = "by hand on a knob {torque:2} to {torque:4}", UsualTo = 25)]
+    public double Torque { get; init; } = 4;
+
+    [Measure("Jaw along the tube", Dimension.Length, 0.008, 0.15, HowTo = "how much of the tube's length the jaws grip: what keeps it from pitching")]
+    public double Jaw { get; init; } = 0.032;
+
+    [StockChoice("Stud on top", "fasteners", HowTo = "the thread it offers to the head or the reach")]
+    public string Stud { get; init; } = "3-8-16";
+
+    [Option("Lining", HowTo = "rubber holds better and spares the finish")]
+    public ClampLining Lining { get; init; } = ClampLining.Rubber;
+
+    [Measure("Socket height", Dimension.Length, 0.01, 0.1, HowTo = "tube's surface to the screw face")]
+    public double Height { get; init; } = 0.025;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Edge]);
+
+    internal override (string Title, BaseKind Base)? Spread() => Count < 2 ? null : ("Clamps a third further apart", this with { Apart = Math.Min(0.8, Apart * Further) });
+
+    public override Mount Build(RigBuilder b)
+    {
+        ClampParts.Range(b, Smallest, Largest);
+        var d = ClampParts.Diameter(b);
+        var friction = Lining == ClampLining.Rubber ? ClampParts.RubberFriction : ClampParts.MetalFriction;
+        var thread = b.Stock.Find<Fastener>("fasteners", "m8");
+        var closing = Threads.Preload(Torque, thread.MajorDiameter);
+        var capacity = FrictionGrip.Halves(closing, d, friction);
+        var n = (int)Math.Round(Count);
+        var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}", n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, 0.18, 0.02,
+            rocking: Lining == ClampLining.Rubber ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
+        foreach (var h in holds)
+        {
+            if (!b.HoldsGone)
+            {
+                var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}";
+                b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U,
+                    capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement"));
+                b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
+            }
+            b.Part("base", "Tube clamp", 0.18, 14);
+        }
+        var stud = b.Stock.Find<Fastener>("fasteners", Stud);
+        b.Joint(new ScrewJoint
+        {
+            Id = "clamp-stud",
+            Station = "base",
+            Title = "stud in the clamp",
+            Thread = stud,
+            Means = Loosening.JamNuts,
+            Layers = [ClampParts.Nut(stud) with { Role = LayerRole.Clearance, Name = "Jam nut" },
+                new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
+        });
+        b.Offers = stud.Id;
+        if (n == 1)
+            return holds[0].Top;
+        var middle = b.Node("clamp-rail", 0.5 * (holds[0].Top.Position + holds[1].Top.Position));
+        var rail = Section.Of(SectionShape.SquareTube, 0.025, 0.025, 0.002);
+        var metal = b.Stock.Material("al-6063-t5");
+        foreach (var h in holds)
+        {
+            var piece = b.Beam("base", h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, rail, metal, h.Top.Axis);
+            b.Checks.Add(new SectionStrength(b, "base", h.Id + "-rail", "Rail bends", piece));
+            b.Shape(h.Id + "-rail", "base", "tube", [b.Point(h.Top.Node), b.Point(middle)], [0.025]);
+        }
+        return new Mount(middle, b.Position(middle), holds[0].Top.Axis);
+    }
+}
+
+/// <summary>What a clamp is lined with.</summary>
+public enum ClampLining
+{
+    Rubber,
+    Bare,
+}

@@ -1,0 +1,41 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>A bag of husks, beans or sand with a plate on top.</summary>
+[Kind("weighted-bag", "Bag with a plate", "Lies anywhere, soaks up tremble, leaves nothing; slides and tips when anything moves.",
+    Sketch = "host 60; rect 22 34 76 26; rect 40 29 40 5; dim length 22 24 98 24; dim height 106 34 106 60")]
+public sealed record WeightedBag : BaseKind
+{
+    [Measure("Bag", Dimension.Mass, 0.2, 25, HowTo = "filled, on a kitchen scale", UsualTo = 12)]
+    public double Bag { get; init; } = 4;
+
+    [Measure("Length", Dimension.Length, 0.08, 0.6, HowTo = "as it lies")]
+    public double Length { get; init; } = 0.28;
+
+    [Measure("Width", Dimension.Length, 0.08, 0.6, HowTo = "as it lies")]
+    public double Width { get; init; } = 0.20;
+
+    [Measure("Height", Dimension.Length, 0.02, 0.3, HowTo = "as it lies, loaded")]
+    public double Height { get; init; } = 0.07;
+
+    /// <summary>Filling: stiffness per area over height, N/m per m (judgement, 0.3–3 ×).</summary>
+    private const double FillModulus = 1.5e5;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Floor, SiteForm.Slot]);
+
+    public override Mount Build(RigBuilder b)
+    {
+        var k = FillModulus * Length * Width / Height;
+        var hold = Standing.Build(b, "bag", Length, Width, Bag, Height, k, k * Width * Width / 12, 0.5);
+        b.Part("base", $"Bag, {QuantityText.Of(Bag, Dimension.Mass)} filled, with a plate", Bag, 8);
+        b.Shape("bag", "base", "plate", [b.Point(hold.Node, b.Position(hold.Node) + Height / 2 * hold.Top.Axis)], [Length, Width, Height], hold.Top.Axis, b.Surface.V);
+        return hold.Top;
+    }
+}

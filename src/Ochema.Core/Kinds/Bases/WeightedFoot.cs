@@ -1,0 +1,66 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>A flat pan or lamp foot that stands by its weight, with the thread through its middle.</summary>
+[Kind("weighted-foot", "Flat pan or weighted foot", "Low, cheap, no height at all; a thin pan flexes, and a light one tips.",
+    Sketch = "host 62; rect 20 56 80 6; rect 44 34 32 22; line 60 24 60 60; dim across 20 67 100 67; dim block 84 34 84 56; dim thickness 110 56 110 62; dim recess 36 48 36 56")]
+public sealed record WeightedFoot : BaseKind
+{
+    [Measure("Across", Dimension.Length, 0.08, 0.6, HowTo = "the pan's flat bottom, {length:0.2} to {length:0.25}", UsualTo = 0.45)]
+    public double Across { get; init; } = 0.23;
+
+    [Measure("Sheet thickness", Dimension.Length, 0.0004, 0.03, HowTo = "calipers at the rim; cast foot: its thickness")]
+    public double Thickness { get; init; } = 0.0012;
+
+    [Measure("Mass with ballast", Dimension.Mass, 0.1, 25, HowTo = "sand, plates or stones in it, weighed", UsualTo = 15)]
+    public double Mass { get; init; } = 2;
+
+    [Measure("Riser block", Dimension.Length, 0.002, 0.1, HowTo = "wood or plastic between pan and head, with the nut's recess")]
+    public double Block { get; init; } = 0.020;
+
+    [Measure("Nut recess", Dimension.Length, 0, 0.03, HowTo = "how deep the bolt's head is let in from below")]
+    public double Recess { get; init; } = 0.006;
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Floor]);
+
+    public override Mount Build(RigBuilder b)
+    {
+        var steel = b.Stock.Material("steel-s235");
+        var flex = 4 * PanelStiffness.Rocking(steel, Thickness, Across / 2, 0.02);
+        var hold = Standing.Build(b, "foot", Across * 0.9, Across * 0.9, Mass, Block, 2e5, flex, 0.4);
+        var thread = b.Stock.Find<Fastener>("fasteners", "1-4-20");
+        b.Joint(new ScrewJoint
+        {
+            Id = "pan-bolt",
+            Station = "base",
+            Title = "bolt through the pan",
+            Thread = thread,
+            Means = Loosening.RubberWasher,
+            Layers =
+            [
+                ClampParts.Washer(thread), new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08), new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04),
+                new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016),
+                    new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02, Thread: "1-4-20"),
+            ],
+            Load = f => f.Spring(hold.Spring),
+            Axis = hold.Top.Axis,
+            Lever = 0.02,
+            Friction = 0.4,
+        });
+        if (Recess > 0 && Recess < thread.HeadHeight)
+            b.Findings.Add(new ReportFinding("base", $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));
+        b.Part("base", $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast", Mass, 9);
+        b.Shape("pan", "base", "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
+        return hold.Top;
+    }
+}

@@ -1,0 +1,82 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
+using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Braces;
+
+/// <summary>A straight rod from the load path to a foot of its own, free to turn at both ends.</summary>
+[Kind("strut", "Strut with a foot", "Stiffens the plane it stands in; two well apart cure rocking both ways.",
+    Sketch = "host 62; circle 96 58 8; line 96 54 34 12; rect 28 6 12 10")]
+public sealed record Strut : BraceKind
+{
+    [StockChoice("Rod", "sections", Only = "round,round-tube,square-tube")]
+    public string Section { get; init; } = "rod-al-10";
+
+    [Option("Clamped at")]
+    public RigPoint From { get; init; } = RigPoint.ReachTop;
+
+    [Part("Foot")]
+    public HoldKind Foot { get; init; } = new Magnet { Stock = "magnet-88-rubber" };
+
+    [Measure("Rod's clamp holds", Dimension.Force, 20, 5000,
+        HowTo = "pull along the rod with a luggage scale until it slips; {force:200} to {force:600}", UsualTo = 2000)]
+    public double Holds { get; init; } = 300;
+
+    [Option("Lanyard along it", HowTo = "a cord from foot to rig, for drops onto people: a third thing that keeps it")]
+    public Answer Lanyard { get; init; }
+
+    /// <summary>Site the foot stands on.</summary>
+    public required string Site { get; init; }
+
+    /// <summary>Where the foot stands, m from the panel's middle.</summary>
+    public required double[] At { get; init; }
+
+    private const double JointHeight = 0.012;
+    private const double ShortestRod = 0.05;
+
+    /// <summary>Clamp of the rod: N/m along, N·m/rad about (judgement).</summary>
+    private const double ClampSlip = 1e7;
+    private const double ClampTurn = 20;
+
+    /// <summary>Ball of the foot, N·m/rad (judgement).</summary>
+    private const double FootTurn = 2;
+
+    public override Footing? Footing => new(Site, At, Foot.Grip);
+
+    public override void Build(RigBuilder b)
+    {
+        var station = "brace:" + Id;
+        var path = $"braces[{b.Rig.Braces.ToList().IndexOf(this)}]";
+        var spot = b.SpotOn(Site, path + ".site", Id, station, $"{Id} {(Foot is Magnet ? "foot magnet" : Foot is Cup ? "foot cup" : "foot pad")}", At[0], At[1]);
+        var hold = Foot.Build(b, spot);
+        var row = b.Stock.Find<SectionRow>("sections", Section);
+        var (section, material) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
+        var pivot = b.Node(Id + "-pivot", hold.Top.Position + JointHeight * hold.Top.Axis);
+        b.Rigid(hold.Top.Node, pivot);
+        var foot = b.Node(Id + "-end", b.Position(pivot));
+        b.Spring(Id + "-foot-joint", pivot, foot, [ClampSlip, ClampSlip, ClampSlip, FootTurn, FootTurn, FootTurn]);
+        var clamped = b.At(From);
+        var upper = b.Node(Id + "-clamp", b.Position(clamped));
+        var length = (b.Position(upper) - b.Position(pivot)).Length;
+        if (length < ShortestRod)
+        {
+            // Nothing to build: said by name, not refused as a document.
+            b.Findings.Add(new ReportFinding(station, $"Strut {Id}'s foot stands where the strut begins: move it away.", true));
+            b.Spring(Id + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
+            b.Part(station, row.Name, 0, 5);
+            return;
+        }
+        // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
+        var clamp = b.Spring(Id + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
+        var piece = b.Beam(station, Id + "-rod", "strut", foot, upper, section, material, Vec3.UnitX);
+        b.Checks.Add(new RodSlip(b, station, Id, piece, Holds));
+        b.Checks.Add(new StrutBuckling(b, station, Id, piece));
+        b.Checks.Add(new SectionStrength(b, station, Id, "Rod bends", piece));
+        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length, 3), Dimension.Length)}", section.Area * length * material.Density, Math.Round(row.PricePerMetre * length + 5, 1));
+        b.Shape(Id + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
+    }
+}

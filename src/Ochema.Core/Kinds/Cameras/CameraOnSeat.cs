@@ -1,0 +1,89 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Loads;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Cameras;
+
+/// <summary>A camera put on its seat: its body, its mass and face, its screw.</summary>
+internal static class CameraOnSeat
+{
+    public static CameraBuild Build(RigBuilder b, Mount seat, CameraChoice c)
+    {
+        var body = b.Stock.Find<CameraRow>("cameras", c.Body);
+        var lens = b.Stock.Find<LensRow>("lenses", c.Lens).At(c.FocalLength);
+        if (!MeasureReader.Fit(lens, body))
+            b.Findings.Add(new ReportFinding(b.Own("camera"), body.BuiltIn
+                ? $"The {Words.Inside(lens.Name)} does not go on the {Words.Inside(body.Name)}: its lens is built in."
+                : $"The {Words.Inside(body.Name)} has no lens of its own: choose one that goes on it.", true));
+        var catalogueMass = body.Mass + lens.Mass;
+        var mass = c.Mass ?? catalogueMass;
+        var (sp, cp) = Math.SinCos(c.Pan);
+        var (st, ct) = Math.SinCos(c.Tilt);
+        Vec3 view = new(cp * ct, sp * ct, st), left = new(-sp, cp, 0);
+        var up = view.Cross(left);
+        var lensShare = lens.Mass / catalogueMass;
+        var lensAhead = body.Length / 2 + lens.Length / 2;
+        // On a wall the head points outwards: the camera stands off the seat along the mount's axis.
+        var stand = seat.Axis.Z > 0.5 ? Vec3.UnitZ : seat.Axis.Z < -0.5 ? -Vec3.UnitZ : seat.Axis;
+        var middle = seat.Position + body.CentreHeight * stand;
+        var centre = middle + lensShare * lensAhead * view;
+        var node = b.Node(b.Own("camera"), centre);
+        b.Rigid(seat.Node, node);
+        b.PointMass(node, mass, inertia: Inertia(mass, body, lens, view, left, up, lensShare, lensAhead));
+        var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
+        var side = body.Length * body.Height + lens.Length * lens.Diameter;
+        b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
+        b.Part(b.Own("camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass, 0);
+        b.Shape(b.Own("camera"), b.Own("camera"), "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
+        var eye = middle + (body.Length / 2 + lens.Length) * view;
+        if (lens.Length > 0)
+            b.Shape(b.Own("lens"), b.Own("camera"), "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
+        var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, body, lens, c.Mass is not null);
+        if (b.HeadOfPath.ScrewsIn)
+            b.Joint(Socket(b, body));
+        b.Checks.Add(new CameraScrew(b, b.Own("camera"), seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
+        return camera;
+    }
+
+    /// <summary>
+    /// The captive screw of the head's plate in the camera's socket: a 1/4-20 socket takes about 4.5 mm of screw (ISO 1222), and is
+    /// driven out by a longer one.
+    /// </summary>
+    private static ScrewJoint Socket(RigBuilder b, CameraRow body)
+    {
+        var thread = b.Stock.Find<Fastener>("fasteners", body.Socket);
+        const double plate = 0.005, pad = 0.001, depth = 0.0045;
+        return new ScrewJoint
+        {
+            Id = b.Own("camera-screw"),
+            Station = b.Own("camera"),
+            Title = "screw in the camera",
+            Thread = thread,
+            Means = Loosening.RubberWasher,
+            Torque = 1.2,
+            Length = plate + pad + 0.0042,
+            Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04), new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035),
+                new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02, Thread: body.Socket)],
+        };
+    }
+
+    /// <summary>Inertia of two boxes (body, lens) about their common centre, kg·m², host axes: xx, yy, zz, xy, xz, yz.</summary>
+    private static double[] Inertia(double mass, CameraRow body, LensRow lens, Vec3 view, Vec3 left, Vec3 up, double share, double ahead)
+    {
+        double Box(double m, double a, double b) => m * (a * a + b * b) / 12;
+        var (mb, ml) = (mass * (1 - share), mass * share);
+        var steiner = mb * Math.Pow(share * ahead, 2) + ml * Math.Pow((1 - share) * ahead, 2);
+        var iv = Box(mb, body.Width, body.Height) + Box(ml, lens.Diameter, lens.Diameter);
+        var il = Box(mb, body.Length, body.Height) + Box(ml, lens.Length, lens.Diameter) + steiner;
+        var iu = Box(mb, body.Length, body.Width) + Box(ml, lens.Length, lens.Diameter) + steiner;
+        double Entry(Func<Vec3, double> i, Func<Vec3, double> j) => iv * i(view) * j(view) + il * i(left) * j(left) + iu * i(up) * j(up);
+        double X(Vec3 v) => v.X;
+        double Y(Vec3 v) => v.Y;
+        double Z(Vec3 v) => v.Z;
+        return [Entry(X, X), Entry(Y, Y), Entry(Z, Z), Entry(X, Y), Entry(X, Z), Entry(Y, Z)];
+    }
+}

@@ -1,0 +1,67 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Heads;
+
+/// <summary>A cradle bent from sheet round a small camera.</summary>
+[Kind("cradle-head", "Sheet-metal cradle", "Holds a camera that has no socket; made in an hour, to its size plus the pads.",
+    Caution = "Edges filed and taped; a band over the top, or it jumps out on a bump.",
+    Sketch = "rect 34 50 52 4; rect 30 20 4 34; rect 86 20 4 34; rect 38 24 44 26; dim wall 98 20 98 54; dim pad 34 16 38 16; dim thickness 24 54 30 54; dim bendRadius 30 62 38 62")]
+public sealed record CradleHead : HeadKind
+{
+    [StockChoice("Sheet", "materials", Only = "al-5052-h32,al-6061-t6,steel-s235,stainless-304")]
+    public string Sheet { get; init; } = "al-5052-h32";
+
+    [Measure("Sheet thickness", Dimension.Length, 0.0005, 0.004, HowTo = "calipers")]
+    public double Thickness { get; init; } = 0.0015;
+
+    [Measure("Pads", Dimension.Length, 0, 0.01, HowTo = "felt or foam on each side, pressed")]
+    public double Pad { get; init; } = 0.002;
+
+    [Measure("Inside bend radius", Dimension.Length, 0.0002, 0.02, HowTo = "the rod it is bent round")]
+    public double BendRadius { get; init; } = 0.002;
+
+    [Measure("Walls", Dimension.Length, 0.008, 0.08, HowTo = "height of the sides")]
+    public double Wall { get; init; } = 0.03;
+
+    /// <summary>Band over the top: what a rubber band or hook-and-loop holds, N (judgement, 10–40).</summary>
+    private const double Band = 20;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool ScrewsIn => false;
+
+    public override IReadOnlyList<string> Keeps => ["its cradle", "the band"];
+
+    internal override string Row => "cradle";
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var row = b.Stock.Find<HeadRow>("heads", Row);
+        var sheet = b.Stock.Material(Sheet);
+        var body = b.Stock.Find<CameraRow>("cameras", b.Rig.Camera.Body);
+        var inside = body.Width + 2 * Pad;
+        var flat = inside + 2 * Wall + 2 * Bend.Allowance(Math.PI / 2, BendRadius, Thickness) - 4 * BendRadius;
+        var head = b.Own("head");
+        b.Checks.Add(new BendCracks(head, head + "-sheet", sheet, Thickness, BendRadius));
+        b.Checks.Add(new CradleBand(b, head, Band));
+        b.Part(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat {QuantityText.Of(flat, Dimension.Length)} × {QuantityText.Of(body.Length, Dimension.Length)} of {QuantityText.Of(Thickness, Dimension.Length)} {sheet.Name}", flat * body.Length * Thickness * sheet.Density, 2);
+        return HeadParts.Build(b, from, row, null, "Cradle turns on its screw");
+    }
+}
+
+/// <summary>The band over a cradle against what throws the camera up.</summary>
+internal sealed class CradleBand(RigBuilder b, string station, double band) : Check(station + ".band", station, station, "Camera jumps out of its cradle")
+{
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var up = Math.Max(0, f.Field.Z) * b.CameraOf(Station).Mass;
+        sheet?.Formula("{k} × {U} ÷ {B}", "upward force on the camera against the band", "A band that ages in the sun.")
+            .Factor(b, FactorTable.Friction).Term("U", "thrown up by", up, Dimension.Force, Origin.Frame)
+            .Term("B", "band holds", band, Dimension.Force, "judgement, 10–40 N");
+        return Ratio(b.Factors[FactorTable.Friction] * up, band);
+    }
+}

@@ -1,0 +1,63 @@
+using System.Text.Json.Serialization;
+using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Holds;
+
+/// <summary>A pot magnet.</summary>
+[Kind("magnet", "Pot magnet", "Quick and never leaks; needs steel, loses most of its pull on thin or padded sheet, and slides long before it pulls off.",
+    Caution = "Fingers away when it snaps on. Keep it off pacemakers, cards and compasses. Lift it off, do not drag it over paint.",
+    Sketch = "host 60; rect 36 42 48 14; rect 36 56 48 4; dim pad 92 56 92 60; dim measuredPull 60 10 60 40")]
+public sealed record Magnet : HoldKind
+{
+    [StockChoice("Magnet", "magnets", HowTo = "across the pot")]
+    public string Stock { get; init; } = "magnet-90";
+
+    [Measure("Pad between magnet and panel", Dimension.Length, 0, 0.01, HowTo = "felt, tape or cloth, pressed together")]
+    public double Pad { get; init; }
+
+    [Measure("Pull measured on this panel", Dimension.Force, 1, 5000,
+        HowTo = "straight off with a luggage scale; leave empty for the estimate", Measured = true, Of = "stock,pad,site")]
+    public double? MeasuredPull { get; init; }
+
+    [JsonIgnore]
+    public override Grip Grip => Needs;
+
+    private static readonly Grip Needs = new([SiteForm.Panel], Magnet: true);
+
+    public override double Diameter(Catalogue stock) => stock.Find<MagnetRow>("magnets", Stock).Diameter;
+
+    /// <summary>Another magnet in its place: what was measured of this one does not count for it.</summary>
+    internal Magnet Of(MagnetRow other) => other.Id == Stock ? this : this with { Stock = other.Id, MeasuredPull = null };
+
+    public override HoldKind? Larger(Catalogue stock)
+    {
+        var own = stock.Find<MagnetRow>("magnets", Stock);
+        return stock.Magnets.Where(m => m.Diameter > own.Diameter && m.RatedPull > own.RatedPull).OrderBy(m => m.Diameter).FirstOrDefault()
+            is { } next ? Of(next) : null;
+    }
+
+    public override Hold Build(RigBuilder b, HoldSpot spot)
+    {
+        var row = b.Stock.Find<MagnetRow>("magnets", Stock);
+        var pull = new MagnetGrip(row, spot, Pad, MeasuredPull, b.Rig.Run.Skin);
+        // Metal on paint is stiff beside the sheet it stands on, but creeps a little along it before it slides (judgement, 0.3–3 ×);
+        // rubber and pads give by their thickness.
+        var gap = row.Coat + Pad;
+        var kn = 5e6 * 0.001 / (gap + 0.001);
+        var ks = 1e6 * 0.001 / (gap + 0.001);
+        var hold = PanelHold.Place(b, spot, kn, ks, kn * row.Diameter * row.Diameter / 16, row.Diameter / 2, row.Height, row.Mass, row.Friction, "magnet");
+        if (!b.HoldsGone)
+        {
+            PanelHold.Grasps(b, spot, hold.Spring, pull.Grasp, "peels at its edge");
+            b.Checks.Add(new MagnetHeat(b, spot, row));
+        }
+        if (!spot.Material.Magnetic)
+            b.Findings.Add(new ReportFinding(spot.Station, $"A magnet does not stick to {Words.Inside(spot.Material.Name)}. Try it on the panel; take cups, straps or a clamp instead.", true));
+        b.Part(spot.Station, row.Name, row.Mass, row.Price);
+        return hold;
+    }
+}

@@ -1,0 +1,40 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Isolators;
+
+/// <summary>What soft mounts share: a plate on several of them.</summary>
+internal static class SoftMount
+{
+    /// <param name="count">How many carry together.</param>
+    /// <param name="spread">Middle of the plate to each, m: what keeps a tall load from tipping.</param>
+    public static Mount Build(RigBuilder b, Mount from, IsolatorRow row, double count, double spread, bool acrossIsAxial = false)
+    {
+        var n = Math.Round(count);
+        var foot = b.Node("isolator-foot", from.Position + row.Height / 2 * from.Axis);
+        var top = b.Node("isolator-plate", b.Position(foot));
+        b.Rigid(from.Node, foot);
+        var (along, across) = acrossIsAxial ? (row.Lateral, row.Axial) : (row.Axial, row.Lateral);
+        double Host(double axis) => n * (axis * axis * along + (1 - axis * axis) * across);
+        double Turn(double axis) => n * spread * spread * ((1 - axis * axis) * 0.5 * along + axis * axis * across);
+        var spring = b.Spring("isolator-spring", foot, top, [Host(from.Axis.X), Host(from.Axis.Y), Host(from.Axis.Z), Turn(from.Axis.X), Turn(from.Axis.Y), Turn(from.Axis.Z)], row.Damping);
+        b.Links.Add(("isolator-spring", "isolator", "the soft mount"));
+        var seat = b.Node("isolator", from.Position + row.Height * from.Axis);
+        b.Rigid(top, seat);
+        b.PointMass(top, row.Mass * n + 0.15);
+        b.Checks.Add(new IsolatorTravel(spring, from.Axis, n * along, n * across, Turn(0), spread, row));
+        b.Soft = () =>
+        {
+            var load = b.Isolated + 0.15;
+            // Along gravity: its axis when it stands, across it when it hangs on a wall.
+            var k = Host(Vec3.UnitZ.Dot(from.Axis));
+            return new SoftState(load, load * Loads.MotionProfile.Gravity / k, row.Travel, Math.Sqrt(k / load) / (2 * Math.PI));
+        };
+        b.Part("isolator", $"{n:0} × {Words.Inside(row.Name)} and a plate", row.Mass * n + 0.15, row.Price * n + 6);
+        b.Shape("isolator", "isolator", "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
+        return new Mount(seat, b.Position(seat), from.Axis);
+    }
+}

@@ -1,0 +1,38 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Lines;
+
+/// <summary>Straps in the model.</summary>
+internal static class StrapLine
+{
+    public static void Build(RigBuilder b, Strap strap)
+    {
+        var row = b.Stock.Find<StrapRow>("straps", strap.Stock);
+        var i = b.Rig.Straps.ToList().IndexOf(strap);
+        var node = b.At(strap.From);
+        var anchor = b.Anchor(strap.To, $"straps[{i}].to");
+        var from = b.Position(node);
+        var length = (anchor - from).Length;
+        var station = "strap:" + strap.Id;
+        if (length < 0.03)
+        {
+            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
+            b.Part(station, row.Name, 0, 0);
+            return;
+        }
+        var line = b.Line(strap.Id, node, anchor, row.AxialStiffness, strap.Pretension);
+        var knot = Lashing.Knots.First(k => k.Id == strap.End);
+        if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
+            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
+        b.Checks.Add(new StrapTension(b, strap.Id, station, line, row, knot, strap.Edge));
+        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length + 0.3, 1), Dimension.Length)}", row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
+        b.Checks.Add(new AnchorLoad(b, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
+        if (strap.Fitting == StrapFitting.OpenHook)
+            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
+        b.Shape(strap.Id, station, "strap", [b.Point(node), .. BodyLine.Over(b.Host, from, anchor)], [row.Width]);
+    }
+}

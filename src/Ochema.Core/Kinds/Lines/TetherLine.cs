@@ -1,0 +1,50 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds.Lines;
+
+/// <summary>Tethers: no stiffness until something lets go, so they are not in the model; what they catch is checked.</summary>
+internal static class TetherLine
+{
+    public static void Build(RigBuilder b)
+    {
+        var n = 0;
+        foreach (var tether in b.Rig.AllTethers)
+        {
+            n++;
+            if (tether.From == TetherPoint.SecondCamera && b.SecondCamera is null)
+            {
+                b.Findings.Add(new ReportFinding("tether", "A tether is tied to a second camera that is not there: it keeps nothing."));
+                continue;
+            }
+            var row = b.Stock.Find<StrapRow>("straps", tether.Stock);
+            var path = n == 1 && b.Rig.Tether is not null ? "tether.to" : $"tethers[{n - (b.Rig.Tether is null ? 1 : 2)}].to";
+            var own = tether.To.Anchor == AnchorEnd.OnRig;
+            var end = own ? b.Position(b.At(RigPoint.BaseTop)) : b.Anchor(tether.To, path);
+            var node = tether.From switch
+            {
+                TetherPoint.Head => b.At(RigPoint.HeadTop),
+                TetherPoint.Reach =>
+                b.At(RigPoint.ReachTop),
+                TetherPoint.SecondCamera => b.SecondCamera!.Node,
+                _ => b.Camera.Node
+            };
+            var from = b.Position(node);
+            var length = (end - from).Length + tether.Slack;
+            var id = n == 1 ? "tether" : $"tether-{n}";
+            var built = new TetherBuilt(id, n == 1 ? "Tether" : $"Tether {n}", tether, from, own
+                ? Hosts.HostDrawing.At(AnchorEnd.OnRig, "The rig's own base", end) : b.Host.Anchors.First(a => a.Id == tether.To.Anchor), end, length, row);
+            b.Tethers.Add(built);
+            b.Checks.Add(new TetherCatch(b, built));
+            if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
+                b.Findings.Add(new ReportFinding("tether", $"{built.Name}: {fault}."));
+            if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
+                b.Findings.Add(new ReportFinding("tether", $"If it comes off, {Words.Inside(built.Name)} lets it fall {QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
+            b.Part("tether", $"{row.Name}, {QuantityText.Of(Math.Round(length, 1), Dimension.Length)}", row.MassPerMetre * length, row.PricePerMetre * length);
+            b.Shape(id, "tether", "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
+        }
+    }
+}

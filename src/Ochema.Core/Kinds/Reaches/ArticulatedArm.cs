@@ -1,0 +1,70 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Reaches;
+
+/// <summary>Two links with a joint at the foot and one at the elbow, all locked by one knob.</summary>
+[Kind("articulated-arm", "Articulated arm", "Goes anywhere; its joints turn before its links bend.",
+    Caution = "Tighten with the camera's weight taken off, then push on the camera: nothing may creep.",
+    Sketch = "rect 44 60 30 6; line 58 60 44 36; line 44 36 64 12; circle 58 58 4; circle 44 36 4; circle 64 12 4; dim length 84 12 84 58; dim lowerLean 30 60 44 44; dim upperLean 30 26 50 26")]
+public sealed record ArticulatedArm : ReachKind
+{
+    [StockChoice("Arm", "arms")]
+    public string Arm { get; init; } = "arm-11in";
+
+    [Measure("Length", Dimension.Length, 0.1, 0.8, HowTo = "foot joint to head, stretched", Greatest = "Greatest length", UsualTo = 0.5)]
+    public double Length { get; init; } = 0.28;
+
+    [Measure("Lower link leans", Dimension.Angle, -1.4, 1.4, HowTo = "forward from upright")]
+    public double LowerLean { get; init; } = -0.3;
+
+    [Measure("Upper link leans", Dimension.Angle, -1.4, 1.4, HowTo = "forward from upright")]
+    public double UpperLean { get; init; } = 0.3;
+
+    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0: the arm leans ahead")]
+    public double Heading { get; init; }
+
+    [Measure("Joint torque measured", Dimension.Torque, 0.2, 100,
+        HowTo = "scale reading × arm length when it slips; leave empty for the usual", Measured = true, Of = "arm")]
+    public double? JointTorque { get; init; }
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        b.Offers = null;
+        var row = b.Stock.Find<ArmRow>("arms", Arm);
+        var section = Section.Of(SectionShape.Round, row.LinkDiameter, row.LinkDiameter, 0);
+        var material = b.Stock.Material(row.Material);
+        var density = row.MassPerMetre / section.Area;
+        var upright = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis;
+        var ahead = (from.Axis.Z > 0.5 ? Vec3.UnitX : b.Surface.U).RotatedAbout(upright, Heading);
+        Vec3 Link(double lean) => Math.Cos(lean) * upright + Math.Sin(lean) * ahead;
+        var torque = JointTorque ?? row.JointTorque;
+        var node = from.Node;
+        var at = from.Position;
+        foreach (var (name, joint, lean) in new[] { ("lower", "Arm's foot joint", LowerLean), ("upper", "Elbow", UpperLean) })
+        {
+            var turned = b.Node(b.Own($"{name}-joint"), at);
+            var spring = b.Spring(b.Own($"{name}-joint-spring"), node, turned, Joint(row));
+            b.Checks.Add(new JointTorque(b, b.Own("reach"), b.Own($"{name}-joint"), $"{joint} turns", spring, torque, JointTorque is null ? row.Source : "your measurement"));
+            if (name == "lower")
+                b.Links.Add((b.Own("lower-joint-spring"), b.Own("reach"), "the arm's foot"));
+            at += Length / 2 * Link(lean);
+            node = b.Node(b.Own($"{name}-link"), at);
+            var piece = b.Beam(b.Own("reach"), b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead, density: density);
+            b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own($"{name}-arm"), $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
+            b.Shape(b.Own($"{name}-arm"), b.Own("reach"), "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
+            b.Shape(b.Own($"{name}-joint"), b.Own("reach"), "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
+        }
+        b.Part(b.Own("reach"), row.Name, row.MassPerMetre * Length, row.Price);
+        return new Mount(node, at, upright);
+    }
+
+    private static double[] Joint(ArmRow row)
+    {
+        var translation = row.JointStiffness / (row.LinkDiameter * row.LinkDiameter);
+        return [translation, translation, translation, row.JointStiffness, row.JointStiffness, row.JointStiffness];
+    }
+}

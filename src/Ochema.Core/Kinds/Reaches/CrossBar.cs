@@ -1,0 +1,53 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Reaches;
+
+/// <summary>A short bar across, with the head's cradle off its middle.</summary>
+[Kind("cross-bar", "Cross-bar", "Sets cameras side by side, low over the base.",
+    Sketch = "rect 40 56 24 10; rect 24 40 80 6; rect 78 24 16 16; dim offset 52 34 86 34; dim height 112 40 112 60")]
+public sealed record CrossBar : ReachKind
+{
+    [Measure("Off the middle", Dimension.Length, -0.6, 0.6, HowTo = "to the left is positive")]
+    public double Offset { get; init; } = 0.06;
+
+    [Measure("Height", Dimension.Length, 0.005, 0.3, HowTo = "base to the bar's top", Greatest = "Greatest height")]
+    public double Height { get; init; } = 0.02;
+
+    [StockChoice("Bar", "sections", Only = "flat,round,round-tube,square-tube")]
+    public string Section { get; init; } = "square-al-20x2";
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        b.Offers = null;
+        var row = b.Stock.Find<SectionRow>("sections", Section);
+        var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
+        var reach = b.Own("reach");
+        var foot = ClearOf(b, from);
+        var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
+        var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
+        if (Math.Abs(Offset) > 0.004)
+        {
+            var piece = b.Beam(reach, b.Own("cross"), "cross-bar", foot, end, section, metal, from.Axis);
+            b.Checks.Add(new SectionStrength(b, reach, b.Own("cross"), "Cross-bar bends", piece));
+            b.Shape(b.Own("cross"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
+        }
+        else
+            b.Rigid(foot, end);
+        b.Joint(ClampParts.Through(b, "cross-bar-bolt", reach, "bolt of the cross-bar", "m6", new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material, row.Width), new("Part below it", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
+        b.Part(reach, $"{row.Name}, {QuantityText.Of(2 * Math.Abs(Offset) + 0.06, Dimension.Length)}", section.Area * (Math.Abs(Offset) + 0.06) * metal.Density, 5);
+        return new Mount(end, b.Position(end), from.Axis);
+    }
+
+    private int ClearOf(RigBuilder b, Mount from)
+    {
+        var foot = b.Node(b.Own("cross-foot"), from.Position + Height * from.Axis);
+        b.Rigid(from.Node, foot);
+        return foot;
+    }
+}

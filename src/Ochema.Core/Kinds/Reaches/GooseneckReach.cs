@@ -1,0 +1,52 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Reaches;
+
+/// <summary>A gooseneck, 1/4-20 set between nuts at both ends.</summary>
+[Kind("gooseneck", "Gooseneck", "Bends to any place and droops from there; for small cameras standing still.",
+    Sketch = "rect 20 60 24 6; line 32 60 40 34; line 40 34 76 16; rect 76 10 10 10; dim length 28 58 72 10; dim lean 50 58 50 36")]
+public sealed record GooseneckReach : ReachKind
+{
+    [StockChoice("Gooseneck", "goosenecks")]
+    public string Neck { get; init; } = "neck-16";
+
+    [Measure("Length", Dimension.Length, 0.08, 0.9, HowTo = "nut to nut, stretched", Greatest = "Greatest length", UsualTo = 0.6)]
+    public double Length { get; init; } = 0.3;
+
+    [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "forward from upright, foot to head")]
+    public double Lean { get; init; } = 0.4;
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var row = b.Stock.Find<GooseneckRow>("goosenecks", Neck);
+        var steel = b.Stock.Material("steel-s235");
+        var i = row.BendingStiffness / steel.YoungsModulus;
+        // Coils: bending only counts; axial and torsion as a thin tube of that size would have (judgement).
+        var section = new Section(2e-5, i, i, 1.5 * i, row.Diameter / 2, row.Diameter / 2, 3 * i / row.Diameter, row.Diameter, true);
+        var upright = from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
+        var direction = Math.Cos(Lean) * upright + Math.Sin(Lean) * Vec3.UnitX;
+        var reach = b.Own("reach");
+        var root = b.Node(b.Own("neck-root"), from.Position);
+        var spring = b.Spring(b.Own("neck-root-spring"), from.Node, root, [2e7, 2e7, 2e7, 5000, 5000, 5000]);
+        b.Links.Add((b.Own("neck-root-spring"), reach, "the gooseneck's root"));
+        var top = b.Node(b.Own("neck"), from.Position + Length * direction);
+        b.Beam(reach, b.Own("neck"), "gooseneck", root, top, section, steel, Vec3.UnitY, density: row.MassPerMetre / section.Area);
+        b.Checks.Add(new JointTorque(b, reach, b.Own("neck-root"), "Gooseneck gives way", spring, row.HoldingMoment, row.Source + ", 0.6–1.4 ×"));
+        var mass = row.MassPerMetre * Length;
+        var own = b.Own("camera");
+        b.Later(() =>
+        {
+            var load = b.MassFrom(own == "camera" ? "head" : "head-2");
+            b.Findings.Add(new ReportFinding(reach, $"Held level, this gooseneck carries {QuantityText.Of(Gooseneck.LimitMass(row.HoldingMoment, Length, mass), Dimension.Mass)} at the most; with {QuantityText.Of(load, Dimension.Mass)} on it, it droops {QuantityText.Of(Gooseneck.Droop(row.BendingStiffness, Length, load, mass), Dimension.Length)}."));
+        });
+        b.Part(reach, $"{row.Name}, {QuantityText.Of(Length, Dimension.Length)}, nuts", mass, Math.Round(row.PricePerMetre * Length + 2));
+        b.Shape(b.Own("neck"), reach, "tube", [b.Point(root), b.Point(top)], [row.Diameter]);
+        b.Offers = "1-4-20";
+        return new Mount(top, b.Position(top), upright);
+    }
+}

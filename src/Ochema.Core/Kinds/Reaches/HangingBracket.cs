@@ -1,0 +1,48 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Reaches;
+
+/// <summary>An arm out and down, the head hanging from it.</summary>
+[Kind("hanging-bracket", "Hanging bracket", "Brings the camera below the base, upside down: for gimbals and low pictures.",
+    Caution = "Something second on whatever hangs: a head that unscrews falls.",
+    Sketch = "rect 12 14 14 40; line 26 20 88 20; line 88 20 88 50; dim out 26 12 88 12; dim down 98 20 98 50")]
+public sealed record HangingBracket : ReachKind
+{
+    [Measure("Out", Dimension.Length, 0.02, 1, HowTo = "base to the drop", Greatest = "Greatest reach out", UsualTo = 0.6)]
+    public double Out { get; init; } = 0.15;
+
+    [Measure("Down", Dimension.Length, 0.02, 1, HowTo = "arm to the head's seat", Greatest = "Greatest drop", UsualTo = 0.6)]
+    public double Down { get; init; } = 0.10;
+
+    [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 ahead, 90 to the left")]
+    public double Heading { get; init; }
+
+    [StockChoice("Made of", "sections", Only = "flat,round-tube,square-tube")]
+    public string Section { get; init; } = "square-steel-25x2";
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        b.Offers = null;
+        var row = b.Stock.Find<SectionRow>("sections", Section);
+        var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
+        var reach = b.Own("reach");
+        var heading = new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
+        var corner = b.Node(b.Own("bracket-corner"), from.Position + Out * heading);
+        var seat = b.Node(b.Own("bracket-end"), b.Position(corner) - Down * Vec3.UnitZ);
+        var arm = b.Beam(reach, b.Own("bracket-arm"), "bracket arm", from.Node, corner, section, metal, Vec3.UnitZ);
+        var drop = b.Beam(reach, b.Own("bracket-drop"), "bracket drop", corner, seat, section, metal, heading);
+        b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-arm"), "Bracket arm bends", arm));
+        b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-drop"), "Bracket drop bends", drop));
+        b.Joint(ClampParts.Through(b, "bracket-bolt", reach, "bolt of the bracket", "m8", new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width), new("Base plate", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
+        b.Part(reach, $"Hanging bracket, {row.Name}", section.Area * (Out + Down) * metal.Density, Math.Round(row.PricePerMetre * (Out + Down) + 8));
+        b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);
+        b.Shape(b.Own("bracket-drop"), reach, "tube", [b.Point(corner), b.Point(seat)], [row.Width]);
+        return new Mount(seat, b.Position(seat), -Vec3.UnitZ);
+    }
+}

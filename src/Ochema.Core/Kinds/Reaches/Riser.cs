@@ -1,0 +1,37 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Reaches;
+
+/// <summary>A straight post on the base.</summary>
+[Kind("riser", "Riser post", "Brings the camera up; every centimetre multiplies the tipping moment.",
+    Sketch = "rect 40 60 40 6; rect 55 14 10 46; dim height 76 14 76 60")]
+public sealed record Riser : ReachKind
+{
+    [Measure("Height", Dimension.Length, 0.02, 1.5, HowTo = "base plate to the underside of the head", Greatest = "Greatest height", UsualTo = 0.8)]
+    public double Height { get; init; } = 0.2;
+
+    [StockChoice("Post", "sections", Only = "round-tube,round,square-tube")]
+    public string Section { get; init; } = "tube-al-40x2";
+
+    public override Mount Build(RigBuilder b, Mount from) => Post.Build(b, from, Height, b.Stock.Find<SectionRow>("sections", Section), "riser", "Riser bends");
+}
+
+/// <summary>A straight piece along the mount's axis.</summary>
+internal static class Post
+{
+    public static Mount Build(RigBuilder b, Mount from, double height, SectionRow row, string id, string check)
+    {
+        b.Offers = null;
+        var top = b.Node(b.Own(id), from.Position + height * from.Axis);
+        var (section, material) = (b.Stock.Section(row.Id), b.Stock.MaterialOf(row.Id));
+        var piece = b.Beam(b.Own("reach"), b.Own(id), id, from.Node, top, section, material, Vec3.UnitX);
+        b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own(id), check, piece));
+        b.Part(b.Own("reach"), $"{row.Name}, {QuantityText.Of(height, Dimension.Length)}", section.Area * height * material.Density, Math.Round(row.PricePerMetre * height + 6, 1));
+        b.Shape(b.Own(id), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
+        return new Mount(top, b.Position(top), from.Axis);
+    }
+}

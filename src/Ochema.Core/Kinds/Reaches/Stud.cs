@@ -1,0 +1,35 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Reaches;
+
+/// <summary>A threaded rod between the base and the head.</summary>
+[Kind("stud", "Threaded stud", "Cheap and short; bends at the thread root when long.",
+    Sketch = "rect 40 56 40 8; line 60 14 60 56; rect 52 48 16 8; rect 52 14 16 8; dim length 76 22 76 48")]
+public sealed record Stud : ReachKind
+{
+    [StockChoice("Thread", "fasteners")]
+    public string Thread { get; init; } = "3-8-16";
+
+    [Measure("Free length", Dimension.Length, 0.005, 0.3, HowTo = "nut to nut", Greatest = "Greatest free length", UsualTo = 0.12)]
+    public double Length { get; init; } = 0.05;
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var thread = b.Stock.Find<Fastener>("fasteners", Thread);
+        // The load-carrying core: a round bar of the stress area (ASME B1.1, ISO 898-1).
+        var d = Math.Sqrt(4 * thread.StressArea / Math.PI);
+        var section = Ochema.Core.Stock.Section.Of(SectionShape.Round, d, d, 0);
+        var steel = b.Stock.Material("steel-s235");
+        var top = b.Node(b.Own("stud"), from.Position + Length * from.Axis);
+        var piece = b.Beam(b.Own("reach"), b.Own("stud"), "stud", from.Node, top, section, steel, Vec3.UnitX);
+        b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own("stud"), "Stud bends at its thread", piece));
+        b.Part(b.Own("reach"), $"Threaded rod {thread.Name}, {QuantityText.Of(Length, Dimension.Length)}, two nuts", section.Area * Length * steel.Density + 0.02, 3);
+        b.Shape(b.Own("stud"), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
+        b.Offers = thread.Id;
+        return new Mount(top, b.Position(top), from.Axis);
+    }
+}

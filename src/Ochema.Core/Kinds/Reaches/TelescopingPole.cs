@@ -1,0 +1,79 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Kinds.Reaches;
+
+/// <summary>A rod or pole of two tubes with a lock between them, at any lean.</summary>
+[Kind("pole", "Telescoping pole", "Reaches where nobody can stand; bends, whips, and its lock turns first.",
+    Caution = "Joints overlapping by three diameters, locks marked; look up before it goes up.",
+    Sketch = "line 22 64 66 36; line 66 36 104 12; rect 62 33 8 6; dim length 16 58 98 6; dim lean 22 64 22 30")]
+public sealed record TelescopingPole : ReachKind
+{
+    [Measure("Drawn out to", Dimension.Length, 0.3, 7.5,
+        HowTo = "foot to head; every joint still overlapping by three diameters", Greatest = "Greatest draw-out", UsualTo = 5)]
+    public double Length { get; init; } = 1.2;
+
+    [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "from upright, towards the heading below; past 90° it dips")]
+    public double Lean { get; init; } = 0.6;
+
+    [Measure("Towards, turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 ahead, 90 out to the left")]
+    public double Heading { get; init; }
+
+    [StockChoice("Lower tube", "sections", Only = "round-tube")]
+    public string Lower { get; init; } = "tube-al-25x2";
+
+    [StockChoice("Upper tube", "sections", Only = "round-tube")]
+    public string Upper { get; init; } = "carbon-20x1-5";
+
+    [Measure("Lock holds", Dimension.Torque, 0.5, 80, HowTo = "scale × lever when the upper tube turns in the lower; twist locks {torque:3} to {torque:8}")]
+    public double LockTorque { get; init; } = 5;
+
+    /// <summary>Play that a twist lock still takes up, m (judgement, 1–2).</summary>
+    private const double MostPlay = 0.0021;
+
+    /// <summary>Bending stiffness of an overlap with a sleeve, N·m/rad (judgement, 0.5–2 ×).</summary>
+    private const double Overlap = 2500;
+
+    /// <summary>Longer than this a pole reaches where lines hang, m (judgement).</summary>
+    private const double LineReach = 2;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool MayTouchLines => Length >= LineReach;
+
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        b.Offers = null;
+        var direction = Math.Cos(Lean) * (from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ) + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
+        var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
+        var reach = b.Own("reach");
+        BeamPiece Tube(string id, string label, int start, int end, string stock)
+        {
+            var row = b.Stock.Find<SectionRow>("sections", stock);
+            var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side);
+            b.Checks.Add(new SectionStrength(b, reach, b.Own(id), $"{Words.Capital(label)} bends", piece));
+            b.Part(reach, $"{row.Name}, {QuantityText.Of(Length / 2, Dimension.Length)}", piece.Section.Area * Length / 2 * piece.Material.Density, Math.Round(row.PricePerMetre * Length / 2 + 2));
+            b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
+            return piece;
+        }
+        var (inner, outer) = (b.Stock.Find<SectionRow>("sections", Upper), b.Stock.Find<SectionRow>("sections", Lower));
+        if (PartFit.Bore(outer) - inner.Width is < -0.00005 or > MostPlay)
+            b.Findings.Add(new ReportFinding(reach, inner.Width > PartFit.Bore(outer) + 0.00005
+                ? $"The upper tube does not slide into the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}."
+                : $"The upper tube rattles in the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}; a sleeve of tape or the next size.", inner.Width > PartFit.Bore(outer) + 0.00005));
+        var middle = b.Node(b.Own("pole-lock"), from.Position + Length / 2 * direction);
+        var upper = b.Node(b.Own("pole-upper"), b.Position(middle));
+        Tube("pole-low", "lower tube", from.Node, middle, Lower);
+        var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Overlap, Overlap, Overlap], 0.05);
+        b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
+        var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
+        Tube("pole-high", "upper tube", upper, tip, Upper);
+        b.PointMass(middle, 0.05);
+        b.Part(reach, "Twist lock", 0.05, 5);
+        b.Checks.Add(new LockTurn(b, reach, b.Own("pole-lock"), spring, direction, LockTorque));
+        return new Mount(tip, b.Position(tip), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ);
+    }
+}

@@ -1,0 +1,50 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Kinds.Cameras;
+using Ochema.Core.Kinds.Lines;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Kinds;
+
+/// <summary>Puts a rig together: the stations of its paths one after the other, then what helps them, then what is to be said of it.</summary>
+public static class RigAssembly
+{
+    /// <summary>The rig as frame, checks, parts and drawing.</summary>
+    /// <param name="rig">As read.</param>
+    /// <param name="stock">The shelf.</param>
+    /// <param name="holdsGone">True for the rig of which all holds have let go and whose feet stand in friction only.</param>
+    /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
+    public static RigBuilder Build(RigDocument rig, Catalogue stock, bool holdsGone = false)
+    {
+        var b = new RigBuilder(rig, stock, holdsGone);
+        Mount At(RigPoint point, Mount m)
+        {
+            b.Offer(point, m.Node);
+            return m;
+        }
+        var top = At(RigPoint.BaseTop, rig.Base.Build(b));
+        var isolated = At(RigPoint.IsolatorTop, rig.Isolator.Build(b, At(RigPoint.ReachTop, rig.Reach.Build(b, top))));
+        var seat = At(RigPoint.HeadTop, rig.Head.Build(b, isolated));
+        b.Camera = CameraOnSeat.Build(b, seat, rig.Camera);
+        if (rig.Second is { } second)
+            b.OnSecondPath(() =>
+            {
+                var foot = second.Where == SecondPlace.Underneath ? new Mount(top.Node, top.Position, -top.Axis) : top;
+                b.SecondCamera = CameraOnSeat.Build(b, second.Head.Build(b, second.Reach.Build(b, foot)), second.Camera);
+            });
+        foreach (var brace in rig.Braces)
+            brace.Build(b);
+        foreach (var strap in rig.Straps)
+            StrapLine.Build(b, strap);
+        TetherLine.Build(b);
+        b.SayLater();
+        if (holdsGone)
+            b.Checks.Add(new FrictionFeet(b, b.FrictionFeet));
+        b.Findings.AddRange(rig.Joints.Keys.Where(id => b.Joints.TrueForAll(j => j.Id != id)).Order(StringComparer.Ordinal)
+            .Select(id => new ReportFinding("rig", $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
+        b.Findings.AddRange(Survey.Findings(rig, b.Host));
+        b.Findings.AddRange(StrapPull.Findings(b));
+        b.Findings.AddRange(Clearance.Findings(b, b.Host));
+        return b;
+    }
+}

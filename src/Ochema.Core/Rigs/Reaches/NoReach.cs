@@ -1,8 +1,0 @@
-namespace Ochema.Core.Rigs.Reaches;
-
-/// <summary>The head straight on the base.</summary>
-[Kind("none", "Nothing, head on the base", "Lowest and stiffest.")]
-public sealed record NoReach : ReachKind
-{
-    public override Mount Build(RigBuilder b, Mount from) => from;
-}
