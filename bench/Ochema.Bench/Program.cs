@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
+using Ochema.Core.Analysis;
 using Ochema.Core;
 using Ochema.Core.Assessment;
 using Ochema.Core.Stock;
@@ -19,7 +20,7 @@ const int Warm = 60, Runs = 200;
 Console.WriteLine($"{"rig",-34}{"nodes",6}{"assess p50",12}{"p95",8}{"bare p50",10}{"ratio",7}   (ms)");
 foreach (var (id, rig) in DemoFilm.Rigs)
 {
-    var (p50, p95) = Time(() => Assessor.Assess(rig, Catalogue.Shipped, advice: false));
+    var (p50, p95) = Time(() => Assessor.Assess(rig, Catalogue.Shipped));
     var model = new RigModel(rig, Catalogue.Shipped);
     var system = new FrameSystem(model.Builder.Model);
     var (k, m) = (system.Stiffness(_ => true, Enumerable.Range(0, system.Lines.Length)), system.Mass(_ => true));
@@ -76,9 +77,9 @@ namespace Ochema.Bench
     public class AssessmentBenchmarks
     {
         [BenchmarkDotNet.Attributes.Benchmark]
-        public AssessmentReport Roof() => Assessor.Assess(DemoFilm.Rigs[2].Document, Catalogue.Shipped, advice: false);
+        public AssessmentReport Roof() => Assessor.Assess(DemoFilm.Rigs[2].Document, Catalogue.Shipped);
 
         [BenchmarkDotNet.Attributes.Benchmark]
-        public AssessmentReport Bonnet() => Assessor.Assess(DemoFilm.Rigs[0].Document, Catalogue.Shipped, advice: false);
+        public AssessmentReport Bonnet() => Assessor.Assess(DemoFilm.Rigs[0].Document, Catalogue.Shipped);
     }
 }

@@ -1,7 +1,8 @@
 using System.Diagnostics;
 using System.Text.Json.Nodes;
+using Ochema.Core.Analysis;
+using Ochema.Core.Search;
 using Ochema.Core;
-using Ochema.Core.Assessment;
 using Ochema.Core.Stock;
 using Ochema.Data;
 
@@ -43,7 +44,7 @@ public sealed class CommandTests : IDisposable
         Assert.DoesNotContain("{", text);
         var report = JsonNode.Parse(Run(null, "assess", file, "--json").Output)!;
         Assert.Equal("tight", (string)report["verdict"]!["word"]!);
-        Assert.Equal(StrictJson.Write(Assessor.Assess(DemoFilm.Rigs[0].Document, Catalogue.Shipped)), report.ToJsonString(StrictJson.Options));
+        Assert.Equal(StrictJson.Write(Adviser.Assess(DemoFilm.Rigs[0].Document, Catalogue.Shipped)), report.ToJsonString(StrictJson.Options));
     }
 
     [Fact]

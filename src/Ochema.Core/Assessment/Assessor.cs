@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
@@ -12,9 +13,9 @@ public static class Assessor
 {
     private const int ModeCount = 6;
 
-    /// <summary>All answers. With <paramref name="advice"/> the best single changes are tried too.</summary>
+    /// <summary>All answers but advice, which is sought by <c>Adviser</c>.</summary>
     /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
-    public static AssessmentReport Assess(RigDocument rig, Catalogue stock, bool advice = true)
+    public static AssessmentReport Assess(RigDocument rig, Catalogue stock)
     {
         var model = new RigModel(rig, stock);
         // The picture shares nothing with the verdict but the rig itself: one beside the other.
@@ -51,7 +52,6 @@ public static class Assessor
             Mass = b.Mass,
             Cost = b.Parts.Sum(p => p.Price * p.Quantity),
             Figure = FigureBuilder.Build(model, judged.State, judged.Limits, driving, reports.FirstOrDefault(), rig.Run.Speed),
-            Advice = advice ? Adviser.Best(rig, stock) : null,
         };
     }
 

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;

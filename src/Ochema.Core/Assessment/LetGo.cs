@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Ochema.Core.Analysis;
 using Ochema.Core.Checks;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;

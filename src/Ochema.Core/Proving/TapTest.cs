@@ -1,6 +1,6 @@
 using System.Globalization;
 using System.Text;
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;

@@ -33,7 +33,7 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     public double Catches(RigBuilder b, double mass, Worksheet? sheet = null)
     {
         var fall = Fall(b, mass);
-        var knot = Joints.Lashing.Knots.First(k => k.Id == Choice.End);
+        var knot = Lashing.Knots.First(k => k.Id == Choice.End);
         var line = Row.BreakingStrength * knot.Keeps;
         var anchor = Choice.AnchorHolds ?? Anchor.Holds;
         var holds = Math.Min(line, anchor ?? line);

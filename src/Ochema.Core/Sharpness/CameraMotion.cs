@@ -1,5 +1,5 @@
 using System.Numerics;
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 

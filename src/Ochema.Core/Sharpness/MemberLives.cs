@@ -1,4 +1,4 @@
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
 
 namespace Ochema.Core.Sharpness;
 

@@ -1,4 +1,4 @@
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
 using Ochema.Core.Hosts;
 
 namespace Ochema.Core.Sharpness;

@@ -35,13 +35,4 @@ public static class PictureSpread
         }
         return focalPixels * Math.Sqrt(sum);
     }
-
-    /// <summary>What a stabiliser leaves of a frequency: a second-order high-pass at its corner, squared gain (judgement by class).</summary>
-    public static double Stabilised(double frequency, double corner)
-    {
-        if (corner <= 0)
-            return 1;
-        var x = Math.Pow(frequency / corner, 4);
-        return x / (1 + x);
-    }
 }

@@ -118,5 +118,5 @@ public sealed record SpringRow(
     string Id, string Name, double Wire, double CoilDiameter, double Coils, double FreeLength, double InitialTension, double ShearModulus, double Price, string Source, string? Range = null) : IStockRow
 {
     /// <summary>Rate, N/m: G·d⁴/(8·D³·N) (Shigley's Mechanical Engineering Design, ch. 10).</summary>
-    public double Rate => Joints.HelicalSpring.Rate(ShearModulus, Wire, CoilDiameter, Coils);
+    public double Rate => HelicalSpring.Rate(ShearModulus, Wire, CoilDiameter, Coils);
 }

@@ -1,4 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
+using Ochema.Core.Analysis;
+using Ochema.Core.Search;
 using Ochema.Core;
 using Ochema.Core.Assessment;
 using Ochema.Core.Proving;
@@ -30,14 +32,14 @@ internal static class ComputeApi
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
     }
 
-    private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => Assessor.Assess(rig, Catalogue.Shipped, advice));
+    private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => advice ? Adviser.Assess(rig, Catalogue.Shipped) : Assessor.Assess(rig, Catalogue.Shipped));
 
     private static Task<IResult> Advice(HttpRequest request) => Answer(request, (rig, stop) => Adviser.Best(rig, Catalogue.Shipped, stop));
 
     private static Task<IResult> Shake(HttpRequest request) => Answer(request, rig => Shaker.Of(rig, Catalogue.Shipped));
 
     private static Task<IResult> ShakeAdvice(HttpRequest request) =>
-        Answer(request, (rig, stop) => Core.Sharpness.ShakeAdvice.Of(rig, Catalogue.Shipped, stop));
+        Answer(request, (rig, stop) => Core.Search.ShakeAdvice.Of(rig, Catalogue.Shipped, stop));
 
     private static Task<IResult> Isolators(HttpRequest request) => Answer(request, (rig, stop) => IsolatorSearch.Of(rig, Catalogue.Shipped, stop));
 
@@ -57,7 +59,7 @@ internal static class ComputeApi
         return Written(TapTest.Calibrate(ask.Document, Catalogue.Shipped, ask.Frequency, ask.Damping, day, ask.Axis));
     });
 
-    private static Task<IResult> Schools(HttpRequest request) => Answer(request, (rig, stop) => Core.Assessment.Schools.Of(rig, Catalogue.Shipped, stop));
+    private static Task<IResult> Schools(HttpRequest request) => Answer(request, (rig, stop) => Core.Search.Schools.Of(rig, Catalogue.Shipped, stop));
 
     private static Task<IResult> Model(HttpRequest request, bool strapsAlone = false) => Answer(request, rig => RigModelDocument.Of(rig, Catalogue.Shipped, strapsAlone));
 
@@ -83,7 +85,7 @@ internal static class ComputeApi
         RigReader.Check(ask.Document, Catalogue.Shipped);
         if (ask.AtMost is not (>= 0.2 and <= 1))
             throw new DocumentException("atMost", "is not between 0.2 and 1");
-        return Written(Core.Assessment.Inverse.Of(ask.Document, Catalogue.Shipped, ask.AtMost, Stop(request)));
+        return Written(Core.Search.Inverse.Of(ask.Document, Catalogue.Shipped, ask.AtMost, Stop(request)));
     });
 
     private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, T> compute) => Answer(request, (rig, _) => compute(rig));

@@ -1,3 +1,4 @@
+using Ochema.Core.Search;
 using Ochema.Core;
 using Ochema.Core.Assessment;
 using Ochema.Core.Quantities;
@@ -14,7 +15,7 @@ internal static class AssessCommand
         var json = args.Contains("--json");
         return Files.Each([.. args.Where(a => a != "--json")], error, "usage: ochema assess FILE [--json]", file =>
         {
-            var report = Assessor.Assess(RigReader.Read(Files.Read(file, input), Catalogue.Shipped), Catalogue.Shipped);
+            var report = Adviser.Assess(RigReader.Read(Files.Read(file, input), Catalogue.Shipped), Catalogue.Shipped);
             if (json)
                 output.WriteLine(StrictJson.Write(report));
             else

@@ -9,7 +9,7 @@ namespace Ochema.Core.Tests.Assessment;
 /// <summary>Whatever can hurt is said where the rig is judged: of its kinds, of what they are made of, of its lines, of its host.</summary>
 public class CautionTests
 {
-    private static IReadOnlyList<string> Of(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped, advice: false).Cautions;
+    private static IReadOnlyList<string> Of(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped).Cautions;
 
     /// <summary>Every kind in a rig, found by looking through all its properties.</summary>
     private static IEnumerable<Kind> Kinds(object at) => at.GetType().GetProperties().Where(p => p.GetIndexParameters().Length == 0)

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;

@@ -1,5 +1,7 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -9,7 +11,7 @@ namespace Ochema.Core.Tests.Assessment;
 /// <summary>What a report says in one place follows from what it says in another.</summary>
 public class ReportAgreesTests
 {
-    private static AssessmentReport Assess(string name) => Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped, advice: false);
+    private static AssessmentReport Assess(string name) => Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped);
 
     [Theory]
     [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
@@ -16,7 +17,7 @@ public class RetentionVerdictTests
 {
     private static RigDocument Recipe(string id) => RecipeLibrary.All.First(r => r.Id == id).Document;
 
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
 
     private static RigDocument In(RigDocument rig, Consequence c) => rig with { Run = rig.Run with { Consequence = c } };
 

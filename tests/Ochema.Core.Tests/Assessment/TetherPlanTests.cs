@@ -21,7 +21,7 @@ public class TetherPlanTests
         var straight = (built.End - built.From).Length;
         Assert.InRange(built.Length, straight + 0.05, straight + 0.07);
         Assert.InRange(built.Length, 0, 1.5);
-        var use = Assessor.Assess(tied, Catalogue.Shipped, advice: false).Checks.Single(c => c.Id.EndsWith(".catch", StringComparison.Ordinal)).Use;
+        var use = Assessor.Assess(tied, Catalogue.Shipped).Checks.Single(c => c.Id.EndsWith(".catch", StringComparison.Ordinal)).Use;
         Assert.InRange(use, 0, 0.9);
         Assert.Contains($"{use:P0} used", plan.Says);
     }

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Responses;
@@ -46,7 +47,7 @@ public class BookFormulaTests
     private static double Wahl(double c) => (4 * c - 1) / (4 * c - 4) + 0.615 / c;
 
     private static readonly IEnumerable<(string Rig, CheckReport Check)> All =
-        [.. RigFiles.All.SelectMany(r => Assessor.Assess(r.Rig, Catalogue.Shipped, advice: false).Checks.Select(c => (r.Name, c)))];
+        [.. RigFiles.All.SelectMany(r => Assessor.Assess(r.Rig, Catalogue.Shipped).Checks.Select(c => (r.Name, c)))];
 
     public static TheoryData<string, string> Names
     {

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
@@ -17,7 +18,7 @@ public class ByHandTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
 
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Stock, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Stock);
 
     /// <summary>Largest value over the driving cases of the whole rig.</summary>
     private static double Most(ModelDocument model, Func<ModelCase, double> value) => model.Cases.Where(c => c.Without is null && !c.Id.StartsWith("knock", StringComparison.Ordinal)).Max(value);

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
@@ -19,7 +20,7 @@ public class FixedAndFrictionTests
 
     private static RigDocument Recipe(string id) => RecipeLibrary.All.First(r => r.Id == id).Document;
 
-    private static CheckReport Check(RigDocument rig, string id) => Assessor.Assess(rig, Stock, advice: false).Checks.Single(c => c.Id == id);
+    private static CheckReport Check(RigDocument rig, string id) => Assessor.Assess(rig, Stock).Checks.Single(c => c.Id == id);
 
     /// <summary>Largest value over the driving cases of the whole rig, with jolts and shaking.</summary>
     private static double Most(RigDocument rig, Func<RigModel, CaseForces, double> value)
@@ -57,7 +58,7 @@ public class FixedAndFrictionTests
     public void AWetSurfaceSlidesAndATexturedOneDoesNotSeal()
     {
         var rig = RigFiles.CupAndArm();
-        AssessmentReport On(SurfaceState s) => Assessor.Assess(rig with { Site = rig.Site with { Surface = s } }, Stock, advice: false);
+        AssessmentReport On(SurfaceState s) => Assessor.Assess(rig with { Site = rig.Site with { Surface = s } }, Stock);
         double Slide(SurfaceState s) => On(s).Checks.Single(c => c.Id == "base-hold.slide").Use;
         Assert.True(Slide(SurfaceState.Wet) > Slide(SurfaceState.CleanDry));
         Assert.True(Slide(SurfaceState.Dusty) > Slide(SurfaceState.CleanDry));
@@ -165,9 +166,9 @@ public class FixedAndFrictionTests
     public void ADropsPlaceSetsHowManyRetentionsAPieceNeeds(Consequence consequence, int needs)
     {
         var rig = RigFiles.CupAndArm();
-        var report = Assessor.Assess(rig with { Run = rig.Run with { Consequence = consequence } }, Stock, advice: false);
+        var report = Assessor.Assess(rig with { Run = rig.Run with { Consequence = consequence } }, Stock);
         Assert.Equal(needs, report.Retentions.Single(r => r.Piece == "Camera").Needs);
-        var bare = Assessor.Assess(rig with { Tether = null, Run = rig.Run with { Consequence = consequence } }, Stock, advice: false);
+        var bare = Assessor.Assess(rig with { Tether = null, Run = rig.Run with { Consequence = consequence } }, Stock);
         Assert.Equal(1, bare.Retentions.Single(r => r.Piece == "Camera").Has);
         Assert.Equal(needs > 1, bare.Findings.Any(f => f.Text.StartsWith("Camera: 1 of", StringComparison.Ordinal)));
     }

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
@@ -22,7 +23,7 @@ public class TwistAndJawTests
 
     private static RigDocument Recipe(string id) => RecipeLibrary.All.First(r => r.Id == id).Document;
 
-    private static double Use(RigDocument rig, string id) => Assessor.Assess(rig, Stock, advice: false).Checks.Single(c => c.Id == id).Use;
+    private static double Use(RigDocument rig, string id) => Assessor.Assess(rig, Stock).Checks.Single(c => c.Id == id).Use;
 
     private static double Most(RigDocument rig, Func<RigModel, CaseForces, double> value)
     {
@@ -57,7 +58,7 @@ public class TwistAndJawTests
         var cruise = model.Forces(model.State([]), Assessor.Driving(model)[0], rig.Run.Speed)!.Hold(model.Builder.Holds[0].Spring, normal);
         Assert.True(cruise.Twist / r > 3 * cruise.Slide, $"{cruise}");
         Assert.True(Use(rig, "base-hold.slide") > 1.5);
-        Assert.Equal(Verdict.LetsGo, Assessor.Assess(rig, Stock, advice: false).Verdict.Word);
+        Assert.Equal(Verdict.LetsGo, Assessor.Assess(rig, Stock).Verdict.Word);
     }
 
     [Fact] // even pressure on a disc: friction acts at two thirds of its radius
@@ -93,7 +94,7 @@ public class TwistAndJawTests
                 ? (2 * Math.Max(0, -l.F.Force.Dot(l.N)) + 4 * slide * grips[i] / total / 0.5) / (force + Math.Max(0, l.F.Force.Dot(l.N))) : 0);
         }
         var most = Assessor.Driving(model).Max(c => Hand(model.Forces(model.State([]), c, rig.Run.Speed)!));
-        Near.Share(most, Assessor.Assess(rig, Stock, advice: false).Checks.Where(c =>
+        Near.Share(most, Assessor.Assess(rig, Stock).Checks.Where(c =>
             c.Id.EndsWith(".slide", StringComparison.Ordinal) && c.Station == "base").Max(c => c.Use), 1e-6);
     }
 
@@ -183,10 +184,10 @@ public class TwistAndJawTests
     public void ABoltedBasesScrewsAreHoldsOfTheirOwn()
     {
         var rig = Recipe("bolted-roof");
-        var report = Assessor.Assess(rig, Stock, advice: false);
+        var report = Assessor.Assess(rig, Stock);
         Assert.Equal(2, report.LetGo.Count(l => l.Kind == "hold"));
         Assert.Contains("a spare hold", report.Retentions.Single(r => r.Station == "base").By);
-        var one = Assessor.Assess(rig with { Base = ((BoltedBracket)rig.Base) with { Count = 1 } }, Stock, advice: false);
+        var one = Assessor.Assess(rig with { Base = ((BoltedBracket)rig.Base) with { Count = 1 } }, Stock);
         Assert.Equal(["one hold"], one.Retentions.Single(r => r.Station == "base").By.Take(1));
     }
 }

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
@@ -16,7 +17,7 @@ public class WorkingsEvaluateTests
     [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
     public void AWorkingGivesItsUse(string name)
     {
-        foreach (var c in Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped, advice: false).Checks)
+        foreach (var c in Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped).Checks)
             Agrees(name, c.Id, c.Use, c.Working);
     }
 

@@ -2,7 +2,8 @@ using System.Globalization;
 using System.Runtime.CompilerServices;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
+using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -58,7 +59,7 @@ public sealed partial class GoldenTests
                 else
                     lines.Add($"{section}.{key} {Text(node)}");
         }
-        Add("report", Assessor.Assess(rig, Catalogue.Shipped));
+        Add("report", Adviser.Assess(rig, Catalogue.Shipped));
         // Parts of the model; its results are the report's.
         var model = RigModelDocument.Of(rig, Catalogue.Shipped);
         Add("model", model with { Cases = [.. model.Cases.Select(c => c with { Result = null })] });

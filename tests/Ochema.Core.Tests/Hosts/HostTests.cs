@@ -67,7 +67,7 @@ public class HostTests
 
     private static RigDocument Recipe(string id) => RecipeLibrary.All.First(r => r.Id == id).Document;
 
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
 
     [Theory]
     [InlineData("bonnet", "al-body", "magnet does not stick")]

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
@@ -17,7 +18,7 @@ public class WaterAirAndHandTests
 {
     private static RigDocument Recipe(string id) => RecipeLibrary.All.First(r => r.Id == id).Document;
 
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
 
     [Fact] // 14 CFR 23.337 as of the older certification basis: +3.8 g at the limit
     public void RoughAirPullsToTheManoeuvreLimit()

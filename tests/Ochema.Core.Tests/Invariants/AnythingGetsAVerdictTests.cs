@@ -18,7 +18,7 @@ public class AnythingGetsAVerdictTests
     private static void Judge(RigDocument rig, string what)
     {
         RigReader.Check(rig, Catalogue.Shipped);
-        var report = Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+        var report = Assessor.Assess(rig, Catalogue.Shipped);
         Assert.False(string.IsNullOrWhiteSpace(report.Verdict.Text), what);
         Assert.True(double.IsFinite(report.Verdict.Use), what);
         // What is written must be readable JSON: no infinities, no NaN.
@@ -95,7 +95,7 @@ public class AnythingGetsAVerdictTests
             Run = rig.Run with { Road = Core.Loads.Going.Rough }
         };
         Judge(boat, recipe);
-        Assert.Equal(Verdict.LetsGo, Assessor.Assess(boat, Catalogue.Shipped, advice: false).Verdict.Word);
+        Assert.Equal(Verdict.LetsGo, Assessor.Assess(boat, Catalogue.Shipped).Verdict.Word);
     }
 
     [Fact]
@@ -125,7 +125,7 @@ public class AnythingGetsAVerdictTests
             Braces = [new Core.Kinds.Braces.Strut { Id = "b", Site = "bonnet", At = rig.At, From = RigPoint.BaseTop }]
         };
         Judge(low, "strut");
-        Assert.Contains(Assessor.Assess(low, Catalogue.Shipped, advice: false).Findings, f => f.Blocks && f.Text.Contains("begins"));
+        Assert.Contains(Assessor.Assess(low, Catalogue.Shipped).Findings, f => f.Blocks && f.Text.Contains("begins"));
     }
 
     private static RigDocument Plain(Host host, Site site) => new()

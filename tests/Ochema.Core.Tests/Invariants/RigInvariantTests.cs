@@ -1,4 +1,5 @@
 using CsCheck;
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
@@ -37,7 +38,7 @@ public class RigInvariantTests
             Run = new RunConditions { Speed = speed },
         };
 
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
 
     [Fact]
     public void EveryNumberIsFiniteAndTheSameDocumentGivesTheSameBytes() => AnyRig.Sample(rig =>

@@ -17,7 +17,7 @@ public class DrillAndFitTests
 
     private static RigDocument Recipe(string id) => RecipeLibrary.All.First(r => r.Id == id).Document;
 
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Stock, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Stock);
 
     private static Fastener Thread(string id) => Stock.Find<Fastener>("fasteners", id);
 

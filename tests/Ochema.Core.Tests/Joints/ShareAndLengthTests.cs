@@ -1,4 +1,4 @@
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
 using Ochema.Core.Joints;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
@@ -6,6 +7,7 @@ using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Isolators;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -16,7 +18,7 @@ public class RoadRecipeTests
 {
     private static RigDocument Recipe(string id) => RecipeLibrary.All.First(r => r.Id == id).Document;
 
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
 
     private static double Use(RigDocument rig, string check) => Assess(rig).Checks.Where(c => c.Id.EndsWith(check, StringComparison.Ordinal)).Max(c => c.Use);
 

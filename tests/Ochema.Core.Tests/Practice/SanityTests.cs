@@ -1,9 +1,11 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Braces;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -12,7 +14,7 @@ namespace Ochema.Core.Tests.Practice;
 /// <summary>What the trade knows from doing it; the computation must show it by itself. Common practice, no source.</summary>
 public class SanityTests
 {
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
 
     [Fact]
     public void ACupAndArmRocksWhereWheelsHop() => Assert.InRange(Assess(RigFiles.CupAndArm()).Frequencies[0], 8, 16);

@@ -4,6 +4,7 @@ using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
+using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -44,7 +45,7 @@ public partial class StringsTests
         void Add<T>(T value) => Walk(JsonNode.Parse(StrictJson.Write(value)), "");
         foreach (var (_, rig) in RigFiles.All)
         {
-            Add(Assessor.Assess(rig, Catalogue.Shipped));
+            Add(Adviser.Assess(rig, Catalogue.Shipped));
             Add(Shaker.Of(rig, Catalogue.Shipped));
             Add(Schools.Of(rig, Catalogue.Shipped));
             Add(StrapEnds.Of(rig, 200, Catalogue.Shipped));
@@ -58,7 +59,7 @@ public partial class StringsTests
                     Even = Answer.No,
                     MagnetSticks = Answer.No
                 }
-            }, Catalogue.Shipped, advice: false));
+            }, Catalogue.Shipped));
         }
         Add(KindDescriptors.All(Catalogue.Shipped));
         Add(HostLibrary.All.Select(h => h.Published).ToList());

@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
@@ -147,7 +148,7 @@ public class TapTests
         Assert.Equal("2026-03-14", c.Document.Site.CalibratedOn);
         // From then on it beats the estimate, and says so.
         RigReader.Check(c.Document, Catalogue.Shipped);
-        var flex = Assessor.Assess(c.Document, Catalogue.Shipped, advice: false).Checks.First(x => x.Id.EndsWith(".flex", StringComparison.Ordinal));
+        var flex = Assessor.Assess(c.Document, Catalogue.Shipped).Checks.First(x => x.Id.EndsWith(".flex", StringComparison.Ordinal));
         Assert.Contains(flex.Working.Terms, t => t.Source.Contains("tap test of 2026-03-14"));
         Assert.Throws<DocumentException>(() => TapTest.Calibrate(wrong, Catalogue.Shipped, 400, null, "2026-03-14"));
     }

@@ -1,4 +1,5 @@
 using System.Numerics;
+using Ochema.Core.Analysis;
 using Ochema.Core.Loads;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Structure;
@@ -147,7 +148,7 @@ public class ShakeTests
         Assert.Equal(4, PictureSpread.Weight(25, 0.02), 9);
         double[] f = [1, 2, 3];
         Near.Share(10 * Math.Sqrt(2 * 7.0), PictureSpread.Rms(f, _ => 7, 10), 1e-12);
-        Near.Share(0.5, PictureSpread.Stabilised(3, 3), 1e-12);
-        Assert.Equal(1, PictureSpread.Stabilised(3, 0));
+        Near.Share(0.5, StabiliserShare.Left(3, 3), 1e-12);
+        Assert.Equal(1, StabiliserShare.Left(3, 0));
     }
 }

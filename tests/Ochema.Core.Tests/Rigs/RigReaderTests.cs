@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -16,7 +17,7 @@ public class RigReaderTests
         var rig = RigFiles.Named(name);
         var json = StrictJson.Write(rig);
         Assert.Equal(json, StrictJson.Write(RigReader.Read(json, Catalogue.Shipped)));
-        Assert.Contains("Planning estimate", Ochema.Core.Assessment.Assessor.Assess(rig, Catalogue.Shipped, false).Verdict.Text);
+        Assert.Contains("Planning estimate", Assessor.Assess(rig, Catalogue.Shipped).Verdict.Text);
     }
 
     [Theory]

@@ -3,6 +3,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
@@ -14,7 +15,7 @@ public class StrapGeometryTests
 {
     private static RigDocument Recipe(string id) => RecipeLibrary.All.First(r => r.Id == id).Document;
 
-    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
 
     [Theory]
     [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
@@ -142,7 +143,7 @@ public class StrapGeometryTests
     [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
     public void LosingOneStrapIsNeverWorseThanHavingNone(string name)
     {
-        var report = Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped, advice: false);
+        var report = Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped);
         if (report.LetGo.FirstOrDefault(l => l.Kind == "holds-alone") is not { Use: <= 1 })
             return;
         // Unless a piece breaks: that does not mend when the straps slacken.
@@ -156,7 +157,7 @@ public class StrapGeometryTests
         // The remaining straps are pulled past their own strength: no base that slides first is to be counted on.
         var rig = RigFiles.Named("3-roof-road-ahead");
         var tight = rig with { Straps = [.. rig.Straps.Select(s => s with { Pretension = 3000 })] };
-        var report = Assessor.Assess(tight, Catalogue.Shipped, advice: false);
+        var report = Assessor.Assess(tight, Catalogue.Shipped);
         Assert.Contains(report.LetGo, l => l.Kind == "strap" && l.Uses.Any(u => u.Key.StartsWith("strap", StringComparison.Ordinal) && u.Value > 1));
         Assert.All(report.LetGo.Where(l => l.Kind == "strap"), l => Assert.Equal(Verdict.LetsGo, l.Verdict));
     }

@@ -1,7 +1,6 @@
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
-using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;

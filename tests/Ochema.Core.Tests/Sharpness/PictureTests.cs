@@ -1,7 +1,10 @@
+using Ochema.Core.Analysis;
+using Ochema.Core.Assessment;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Isolators;
+using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -124,7 +127,7 @@ public class PictureTests
     public void NothingIsListedTwice(string name)
     {
         var (rig, shake) = (RigFiles.Named(name), Shake(RigFiles.Named(name)));
-        var report = Ochema.Core.Assessment.Assessor.Assess(rig, Catalogue.Shipped);
+        var report = Assessor.Assess(rig, Catalogue.Shipped);
         foreach (var list in new[]
         {
             report.Cautions, [.. report.Findings.Select(f => f.Text)], [.. report.Retentions.Select(r => r.Piece)], [.. report.Checks.Select(c => c.Id)], [.. report.Stations.Select(s => s.Id)],
@@ -256,9 +259,9 @@ public class PictureTests
     public void AJoltGrowsWithTheRigsOwnMovement()
     {
         var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
-        var report = Ochema.Core.Assessment.Assessor.Assess(rig, Catalogue.Shipped, advice: false);
+        var report = Assessor.Assess(rig, Catalogue.Shipped);
         Assert.Contains("reaches the camera as", report.Shock.Text);
-        var worse = Ochema.Core.Assessment.Assessor.Assess(rig with { Run = rig.Run with { Road = Going.Rough } }, Catalogue.Shipped, advice: false);
+        var worse = Assessor.Assess(rig with { Run = rig.Run with { Road = Going.Rough } }, Catalogue.Shipped);
         Assert.True(worse.Shock.Use > 1.1 * report.Shock.Use, $"{worse.Shock.Use} against {report.Shock.Use}");
     }
 

@@ -1,6 +1,8 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -32,7 +34,7 @@ public class PictureWordTests
     [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
     public void OneOwnerSaysWhetherItIsSharp(string name)
     {
-        var report = Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped, advice: false);
+        var report = Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped);
         var (shake, smear, wobble) = (report.Sharpness.Numbers[0], report.Sharpness.Numbers[1], report.Sharpness.Numbers[2]);
         Assert.Equal((Sharp)Math.Max((int)smear.Word, (int)wobble.Word), report.Sharpness.Word);
         Assert.True(shake.Word >= Sharp.Steady, "shake has words of its own: rough is not unusable");

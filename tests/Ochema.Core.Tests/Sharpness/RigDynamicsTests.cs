@@ -1,10 +1,10 @@
 using CsCheck;
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Isolators;
-using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
@@ -123,7 +123,7 @@ public class RigDynamicsTests
         // A clamp on a bicycle's frame: no springs, sharp bumps.
         var rig = RecipeLibrary.All.First(r => r.Id == "spring-clamp").Document;
         var rough = rig with { Run = rig.Run with { Road = Going.Rough } };
-        var (even, uneven) = (Assessor.Assess(rig, Catalogue.Shipped, advice: false), Assessor.Assess(rough, Catalogue.Shipped, advice: false));
+        var (even, uneven) = (Assessor.Assess(rig, Catalogue.Shipped), Assessor.Assess(rough, Catalogue.Shipped));
         Assert.True(uneven.Verdict.Use > even.Verdict.Use);
         Assert.True(uneven.Shock.Use > even.Shock.Use);
         Assert.Contains("g for", uneven.Shock.Text);

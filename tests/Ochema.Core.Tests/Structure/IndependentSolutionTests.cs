@@ -1,5 +1,5 @@
 using System.Text.Json.Nodes;
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 

@@ -52,7 +52,7 @@ public sealed record MagnetCrossBar : BaseKind
         var bar = b.Stock.Find<SectionRow>("sections", Bar);
         var (section, metal) = (b.Stock.Section(Bar), b.Stock.MaterialOf(Bar));
         var bolt = ClampParts.Diameter(b);
-        var glue = Joints.Glues.Find(Glue);
+        var glue = Glues.Find(Glue);
         b.Findings.Add(new ReportFinding("base", $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, {QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
         var middle = b.Node("cross-bar", b.Surface.Point(b.Rig.At[0], 0) + (Rise + row.Height) * b.Surface.Normal);
         foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
@@ -45,6 +46,7 @@ public sealed record Strut : BraceKind
     /// <summary>Ball of the foot, N·m/rad (judgement).</summary>
     private const double FootTurn = 2;
 
+    [JsonIgnore]
     public override Footing? Footing => new(Site, At, Foot.Grip);
 
     public override void Build(RigBuilder b)

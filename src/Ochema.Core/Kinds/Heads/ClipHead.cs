@@ -19,6 +19,7 @@ public sealed record ClipHead : HeadKind
     [System.Text.Json.Serialization.JsonIgnore]
     public override bool ScrewsIn => false;
 
+    [System.Text.Json.Serialization.JsonIgnore]
     public override IReadOnlyList<string> Keeps => ["its clip"];
 
     internal override string Row => Stock;

@@ -34,6 +34,7 @@ public sealed record CradleHead : HeadKind
     [System.Text.Json.Serialization.JsonIgnore]
     public override bool ScrewsIn => false;
 
+    [System.Text.Json.Serialization.JsonIgnore]
     public override IReadOnlyList<string> Keeps => ["its cradle", "the band"];
 
     internal override string Row => "cradle";

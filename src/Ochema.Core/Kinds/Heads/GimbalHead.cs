@@ -1,7 +1,7 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
-using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Kinds.Heads;
@@ -43,7 +43,7 @@ public sealed record GimbalHead : HeadKind
     /// </summary>
     internal override HeadPasses Passes(double frequency)
     {
-        var fast = PictureSpread.Stabilised(frequency, Corner);
+        var fast = StabiliserShare.Left(frequency, Corner);
         return new(fast * Bearings * Bearings, fast * Math.Pow(Imbalance / (Gyration * Gyration * Math.Pow(2 * Math.PI * frequency, 2)), 2));
     }
 

@@ -1,5 +1,4 @@
 using Ochema.Core.Checks;
-using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;

@@ -6,7 +6,7 @@ using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Analysis;
 
 /// <summary>
 /// A rig factored once, with the responses of every state it is asked for. Parts that let go are taken out of the factored system
@@ -38,7 +38,7 @@ internal sealed class RigModel
     public RigDynamics? Dynamics { get; }
 
     /// <summary>Its modes, lowest first; none when it can move freely.</summary>
-    public IReadOnlyList<Sharpness.RigMode> Modes => Dynamics?.Modal.Modes ?? [];
+    public IReadOnlyList<RigMode> Modes => Dynamics?.Modal.Modes ?? [];
 
     /// <summary>Air density of the day, kg/m³.</summary>
     public double Density => density;
@@ -58,7 +58,7 @@ internal sealed class RigModel
         rows = [.. unit.Select(Row)];
         if (Mechanism is not null || holdsGone)
             return;
-        Dynamics = new RigDynamics(this, new Sharpness.ModalResponse(this, TautAtRest()));
+        Dynamics = new RigDynamics(this, new ModalResponse(this, TautAtRest()));
         double[][] modal = [.. Dynamics.Loads.Select(Solve)];
         (unit, rows) = ([.. unit, .. modal], [.. rows, .. modal.Select((u, i) => Row(u, modalLoads + i))]);
     }

@@ -9,7 +9,7 @@ using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Search;
 
 /// <summary>Other kinds and sizes that could stand at a station, as whole rig documents.</summary>
 internal static class Instead

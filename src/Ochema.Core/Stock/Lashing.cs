@@ -1,5 +1,5 @@
 using Ochema.Core.Quantities;
-namespace Ochema.Core.Joints;
+namespace Ochema.Core.Stock;
 
 /// <summary>A knot or end: what it is for and what strength it leaves.</summary>
 /// <param name="Keeps">Share of the line's strength left (Ashley and climbing tests vary; judgement, ±0.1).</param>

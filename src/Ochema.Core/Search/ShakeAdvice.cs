@@ -1,9 +1,10 @@
-using Ochema.Core.Assessment;
+using Ochema.Core.Analysis;
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
+using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 
-namespace Ochema.Core.Sharpness;
+namespace Ochema.Core.Search;
 
 /// <summary>What to change for the picture: single changes, each computed.</summary>
 public static class ShakeAdvice

@@ -2,7 +2,7 @@ using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Analysis;
 
 /// <summary>The structural model of a rig as a document, solved: every case of the whole rig, and each let-go in its governing case.</summary>
 public static class RigModelDocument

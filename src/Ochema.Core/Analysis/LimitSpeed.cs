@@ -1,7 +1,7 @@
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Analysis;
 
 /// <summary>The worst that a set of checks comes to at one speed.</summary>
 internal readonly record struct Worst(double Use, Check? Check, RigCase? Case);

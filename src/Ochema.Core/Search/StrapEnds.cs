@@ -1,11 +1,12 @@
 using System.Reflection;
+using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Search;
 
 /// <summary>One closed point of the host as the end of one more strap.</summary>
 /// <param name="Anchor">Id of the point.</param>

@@ -1,6 +1,6 @@
 using Ochema.Core.Rigs;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Analysis;
 
 /// <summary>One way in which something is gone.</summary>
 /// <param name="Station">Spine row whose piece comes off, for links of the path; empty for the others.</param>

@@ -1,10 +1,11 @@
+using Ochema.Core.Assessment;
 using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Stock;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Search;
 
 /// <summary>Tries single changes on the rig and says what each would give. Nothing here is canned: every line was computed.</summary>
 public static class Adviser
@@ -13,6 +14,10 @@ public static class Adviser
 
     /// <summary>Longest list that is read to its end.</summary>
     private const int MostShown = 16;
+
+    /// <summary>The whole report of a rig, with the best single changes tried.</summary>
+    /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
+    public static AssessmentReport Assess(RigDocument rig, Catalogue stock) => Assessor.Assess(rig, stock) with { Advice = Best(rig, stock) };
 
     /// <summary>The best single changes: what is missing first, then by limit speed gained, then by use.</summary>
     /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>

@@ -1,4 +1,4 @@
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Search;
 
 /// <summary>Candidates tried side by side, in their order: whoever asked can stop it, and one that fails is left out and takes no other with it.</summary>
 internal static class Trials

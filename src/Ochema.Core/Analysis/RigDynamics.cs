@@ -1,8 +1,7 @@
 using Ochema.Core.Loads;
-using Ochema.Core.Sharpness;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Analysis;
 
 /// <summary>
 /// The rig's own movement as loads on the structure: the inertia of each mode, as large as a jolt or the steady shaking of the host makes it.

@@ -1,9 +1,11 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Isolators;
+using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 
-namespace Ochema.Core.Sharpness;
+namespace Ochema.Core.Search;
 
 /// <summary>A soft mount that was tried: the picture with it, and how much of its travel it uses.</summary>
 public sealed record IsolatorChoice(string Id, string Title, double Shake, double Smear, double Wobble, Sharp Word, double Travel, double Use, RigDocument Document);

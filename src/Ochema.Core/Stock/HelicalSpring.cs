@@ -1,4 +1,4 @@
-namespace Ochema.Core.Joints;
+namespace Ochema.Core.Stock;
 
 /// <summary>Helical springs (Shigley's Mechanical Engineering Design, ch. 10).</summary>
 public static class HelicalSpring

@@ -1,6 +1,6 @@
 using Ochema.Core.Quantities;
 
-namespace Ochema.Core.Joints;
+namespace Ochema.Core.Stock;
 
 /// <summary>A glue or cement for a pair of materials.</summary>
 /// <param name="Pairs">Material families or ids that it joins, as "a+b".</param>

@@ -1,8 +1,7 @@
-using Ochema.Core.Assessment;
 using Ochema.Core.Loads;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Sharpness;
+namespace Ochema.Core.Analysis;
 
 /// <summary>Something random that drives the modes of a rig.</summary>
 /// <param name="Label">In the user's words.</param>

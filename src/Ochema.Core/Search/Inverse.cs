@@ -1,11 +1,13 @@
 using System.Reflection;
+using Ochema.Core.Analysis;
+using Ochema.Core.Assessment;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Stock;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Search;
 
 /// <summary>What builders ask the other way round: how high, how far out, how heavy, on how few holds.</summary>
 /// <param name="Id">Station and field, as <c>reach.height</c>.</param>

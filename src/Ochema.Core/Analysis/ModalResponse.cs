@@ -1,8 +1,7 @@
 using System.Numerics;
-using Ochema.Core.Assessment;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Sharpness;
+namespace Ochema.Core.Analysis;
 
 /// <summary>A mode of the rig with what it needs for base shaking.</summary>
 /// <param name="Frequency">Hz.</param>

@@ -1,3 +1,4 @@
+using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
@@ -5,7 +6,7 @@ using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Kinds.Isolators;
 using Ochema.Core.Stock;
 
-namespace Ochema.Core.Assessment;
+namespace Ochema.Core.Search;
 
 /// <summary>A question on which practitioners disagree, with each answer computed on the rig at hand.</summary>
 /// <param name="Id">Stable name.</param>
