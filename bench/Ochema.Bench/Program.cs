@@ -1,7 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
 using Ochema.Core.Analysis;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Assessment;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;

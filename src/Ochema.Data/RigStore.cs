@@ -1,5 +1,5 @@
 using Microsoft.EntityFrameworkCore;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Data;

@@ -2,7 +2,7 @@ using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.Routing.Template;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.FileProviders;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Data;
 using Ochema.Web.Api;
 

@@ -1,8 +1,8 @@
 using System.Diagnostics;
 using System.Text.Json.Nodes;
 using Ochema.Core.Analysis;
+using Ochema.Core.Json;
 using Ochema.Core.Search;
-using Ochema.Core;
 using Ochema.Core.Stock;
 using Ochema.Data;
 

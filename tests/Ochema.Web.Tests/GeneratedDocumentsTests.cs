@@ -3,7 +3,7 @@ using System.Globalization;
 using System.Net;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Data;
 

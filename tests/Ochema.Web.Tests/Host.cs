@@ -4,7 +4,7 @@ using System.Net.Sockets;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Mvc.Testing;
-using Ochema.Core;
+using Ochema.Core.Json;
 
 namespace Ochema.Web.Tests;
 

@@ -5,7 +5,7 @@ using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Data;
 
 namespace Ochema.Web.Tests;

@@ -14,7 +14,7 @@ public static class Assessor
     private const int ModeCount = 6;
 
     /// <summary>All answers but advice, which is sought by <c>Adviser</c>.</summary>
-    /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
+    /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
     public static AssessmentReport Assess(RigDocument rig, Catalogue stock)
     {
         var model = new RigModel(rig, stock);

@@ -1,4 +1,5 @@
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;

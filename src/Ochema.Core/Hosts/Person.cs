@@ -1,3 +1,4 @@
+using Ochema.Core.Json;
 using Ochema.Core.Loads;
 using Ochema.Core.Structure;
 

@@ -13,7 +13,7 @@ public static class RigAssembly
     /// <param name="rig">As read.</param>
     /// <param name="stock">The shelf.</param>
     /// <param name="holdsGone">True for the rig of which all holds have let go and whose feet stand in friction only.</param>
-    /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
+    /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
     public static RigBuilder Build(RigDocument rig, Catalogue stock, bool holdsGone = false)
     {
         var b = new RigBuilder(rig, stock, holdsGone);

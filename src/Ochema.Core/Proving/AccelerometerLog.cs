@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.RegularExpressions;
 using CsvHelper;
 using CsvHelper.Configuration;
+using Ochema.Core.Json;
 
 namespace Ochema.Core.Proving;
 

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using Ochema.Core.Analysis;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;

@@ -4,6 +4,7 @@ using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Rigs;

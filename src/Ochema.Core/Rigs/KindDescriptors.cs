@@ -2,6 +2,7 @@ using System.Reflection;
 using System.Text.Json;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 

@@ -2,6 +2,7 @@ using System.Collections.Frozen;
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 

@@ -1,3 +1,5 @@
+using Ochema.Core.Json;
+
 namespace Ochema.Core.Rigs;
 
 /// <summary>Nothing soft between reach and head.</summary>

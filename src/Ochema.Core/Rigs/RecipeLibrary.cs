@@ -1,5 +1,6 @@
 using System.Reflection;
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;

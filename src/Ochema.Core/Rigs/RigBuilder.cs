@@ -1,5 +1,6 @@
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
+using Ochema.Core.Json;
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
 using Ochema.Core.Stock;

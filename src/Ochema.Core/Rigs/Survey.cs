@@ -1,4 +1,5 @@
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;

@@ -16,7 +16,7 @@ public static class Adviser
     private const int MostShown = 16;
 
     /// <summary>The whole report of a rig, with the best single changes tried.</summary>
-    /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
+    /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
     public static AssessmentReport Assess(RigDocument rig, Catalogue stock) => Assessor.Assess(rig, stock) with { Advice = Best(rig, stock) };
 
     /// <summary>The best single changes: what is missing first, then by limit speed gained, then by use.</summary>

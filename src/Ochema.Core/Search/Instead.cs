@@ -1,5 +1,6 @@
 using System.Reflection;
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Kinds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;

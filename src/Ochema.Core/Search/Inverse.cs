@@ -1,6 +1,7 @@
 using System.Reflection;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;

@@ -1,5 +1,6 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;

@@ -1,3 +1,5 @@
+using Ochema.Core.Json;
+
 namespace Ochema.Core.Search;
 
 /// <summary>Candidates tried side by side, in their order: whoever asked can stop it, and one that fails is left out and takes no other with it.</summary>

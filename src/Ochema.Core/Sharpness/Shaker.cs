@@ -12,7 +12,7 @@ public static class Shaker
     private const double Doubt = 2;
 
     /// <summary>Everything for the screen.</summary>
-    /// <exception cref="DocumentException">The rig names something that does not exist.</exception>
+    /// <exception cref="Json.DocumentException">The rig names something that does not exist.</exception>
     public static ShakeReport Of(RigDocument rig, Catalogue stock)
     {
         var model = new RigModel(rig, stock);

@@ -1,6 +1,7 @@
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Ochema.Core.Json;
 
 namespace Ochema.Core.Stock;
 

@@ -1,3 +1,4 @@
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Stock;

@@ -41,7 +41,9 @@ public sealed record ModelNode(string Id, double X, double Y, double Z)
 /// <param name="Rho">Density, kg/m³.</param>
 /// <param name="Up">Host vector that fixes the section's turn; must not be parallel to the member.</param>
 public sealed record ModelMember(
-    string Id, string From, string To, double A, double Iy, double Iz, double J, double E, double G, double Rho, double[] Up)
+    string Id, string From, string To, [property: JsonPropertyName("A")] double A, [property: JsonPropertyName("Iy")] double Iy, [property: JsonPropertyName("Iz")] double Iz,
+    [property: JsonPropertyName("J")] double J, [property: JsonPropertyName("E")] double E, [property: JsonPropertyName("G")] double G,
+    double Rho, double[] Up)
 {
     /// <summary>Local rotations free at the first end: "rx", "ry", "rz".</summary>
     public IReadOnlyList<string>? ReleaseFrom { get; init; }
@@ -73,7 +75,7 @@ public sealed record ModelSpring(string Id, string From, double[] K)
 /// </summary>
 /// <param name="EA">Axial stiffness, N (force per unit strain).</param>
 /// <param name="Pretension">Tension at zero displacement, N (negative for a pad that is pressed on).</param>
-public sealed record ModelLine(string Id, string From, double EA, double Pretension)
+public sealed record ModelLine(string Id, string From, [property: JsonPropertyName("EA")] double EA, double Pretension)
 {
     /// <summary>Second node; null for a fixed point, see <see cref="Anchor"/>.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.Never)]
@@ -94,6 +96,7 @@ public sealed record ModelMass(string Node, double M)
     public double[]? Offset { get; init; }
 
     /// <summary>Inertia about the centre of mass, kg·m²: xx, yy, zz, and optionally xy, xz, yz products (entries of the tensor).</summary>
+    [JsonPropertyName("I")]
     public double[]? I { get; init; }
 }
 

@@ -1,3 +1,5 @@
+using Ochema.Core.Json;
+
 
 namespace Ochema.Core.Structure;
 

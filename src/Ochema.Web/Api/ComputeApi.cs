@@ -1,7 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Ochema.Core.Analysis;
+using Ochema.Core.Json;
 using Ochema.Core.Search;
-using Ochema.Core;
 using Ochema.Core.Assessment;
 using Ochema.Core.Proving;
 using Ochema.Core.Rigs;

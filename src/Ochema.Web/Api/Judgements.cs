@@ -3,7 +3,7 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;

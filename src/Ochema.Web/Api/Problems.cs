@@ -2,7 +2,7 @@ using System.Text;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.Data.Sqlite;
 using Microsoft.Net.Http.Headers;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Data;
 
 namespace Ochema.Web.Api;

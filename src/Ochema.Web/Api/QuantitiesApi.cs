@@ -1,4 +1,4 @@
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Web.Api;

@@ -1,6 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Net.Http.Headers;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Data;

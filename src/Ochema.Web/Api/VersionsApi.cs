@@ -1,6 +1,6 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Assessment;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;

@@ -1,5 +1,5 @@
+using Ochema.Core.Json;
 using Ochema.Core.Search;
-using Ochema.Core;
 using Ochema.Core.Assessment;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;

@@ -1,4 +1,4 @@
-using Ochema.Core;
+using Ochema.Core.Json;
 
 namespace Ochema.Web.Commands;
 

@@ -1,5 +1,5 @@
 using Ochema.Core.Analysis;
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 

@@ -1,4 +1,4 @@
-using Ochema.Core;
+using Ochema.Core.Json;
 using Ochema.Core.Structure;
 
 namespace Ochema.Web.Commands;

@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using Ochema.Core.Analysis;
+using Ochema.Core.Json;
 using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -59,6 +60,8 @@ public sealed partial class GoldenTests
                 else
                     lines.Add($"{section}.{key} {Text(node)}");
         }
+        // Nothing but what was entered is written into a document.
+        lines.Add("document " + Text(JsonNode.Parse(StrictJson.Write(rig))));
         Add("report", Adviser.Assess(rig, Catalogue.Shipped));
         // Parts of the model; its results are the report's.
         var model = RigModelDocument.Of(rig, Catalogue.Shipped);

@@ -1,5 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Heads;

@@ -1,6 +1,7 @@
 using CsCheck;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
+using Ochema.Core.Json;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;

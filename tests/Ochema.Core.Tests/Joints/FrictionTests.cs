@@ -1,5 +1,6 @@
 using CsCheck;
 using Ochema.Core.Joints;
+using Ochema.Core.Json;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using Ochema.Core.Json;
 using Ochema.Core.Proving;
 
 namespace Ochema.Core.Tests.Proving;

@@ -1,5 +1,6 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
+using Ochema.Core.Json;
 using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;

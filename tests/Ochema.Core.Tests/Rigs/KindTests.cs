@@ -1,5 +1,6 @@
 using System.Text.RegularExpressions;
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 

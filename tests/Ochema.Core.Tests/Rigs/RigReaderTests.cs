@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Ochema.Core.Assessment;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;

@@ -127,7 +127,7 @@ public class PictureTests
     public void NothingIsListedTwice(string name)
     {
         var (rig, shake) = (RigFiles.Named(name), Shake(RigFiles.Named(name)));
-        var report = Assessor.Assess(rig, Catalogue.Shipped);
+        var report = Adviser.Assess(rig, Catalogue.Shipped);
         foreach (var list in new[]
         {
             report.Cautions, [.. report.Findings.Select(f => f.Text)], [.. report.Retentions.Select(r => r.Piece)], [.. report.Checks.Select(c => c.Id)], [.. report.Stations.Select(s => s.Id)],

@@ -1,3 +1,4 @@
+using Ochema.Core.Json;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
 

@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;

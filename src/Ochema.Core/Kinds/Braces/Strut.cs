@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Rigs;

@@ -1,3 +1,4 @@
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;

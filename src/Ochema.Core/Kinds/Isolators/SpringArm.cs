@@ -1,4 +1,5 @@
 using Ochema.Core.Joints;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;

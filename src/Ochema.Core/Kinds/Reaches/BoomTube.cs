@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Rigs;

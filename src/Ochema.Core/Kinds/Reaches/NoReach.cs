@@ -1,3 +1,4 @@
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Kinds.Reaches;

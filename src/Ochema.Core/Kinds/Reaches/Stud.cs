@@ -1,4 +1,5 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;

@@ -1,4 +1,4 @@
-namespace Ochema.Core;
+namespace Ochema.Core.Json;
 
 /// <summary>A document that cannot be read: where, and why.</summary>
 public sealed class DocumentException : Exception

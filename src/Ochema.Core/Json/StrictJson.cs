@@ -3,9 +3,8 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using System.Text.RegularExpressions;
-using Ochema.Core.Rigs;
 
-namespace Ochema.Core;
+namespace Ochema.Core.Json;
 
 /// <summary>The one way JSON is read and written: camel case, nothing unknown, nothing twice, nothing missing, no silent default.</summary>
 public static partial class StrictJson
@@ -111,34 +110,12 @@ public static partial class StrictJson
             MaxDepth = 32,
             WriteIndented = false,
             Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { KindRegistry.AddToJson, ShortNames } },
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { KindRegistry.AddToJson } },
         };
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower, allowIntegerValues: false));
         options.MakeReadOnly();
         return options;
     }
-
-    /// <summary>The names of mechanics (A, Iy, E, EA …) stay as the trade writes them.</summary>
-    private static void ShortNames(JsonTypeInfo type)
-    {
-        if (type.Type.Namespace != typeof(Structure.ModelDocument).Namespace)
-            return;
-        foreach (var p in type.Properties)
-            if (ModelNames.TryGetValue(p.Name, out var name))
-                p.Name = name;
-    }
-
-    private static readonly Dictionary<string, string> ModelNames = new()
-    {
-        ["a"] = "A",
-        ["iy"] = "Iy",
-        ["iz"] = "Iz",
-        ["j"] = "J",
-        ["e"] = "E",
-        ["g"] = "G",
-        ["ea"] = "EA",
-        ["i"] = "I",
-    };
 
     [GeneratedRegex("could not be converted to (.*?)\\. Path")]
     private static partial Regex ConvertedPattern();
