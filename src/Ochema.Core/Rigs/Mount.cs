@@ -25,7 +25,9 @@ public sealed record Hold(string Id, string Station, string Label, int Spring, i
 /// <summary>A run of beam elements that is one piece.</summary>
 /// <param name="First">First element's index.</param>
 /// <param name="Count">How many elements it was cut into.</param>
-public sealed record BeamPiece(string Station, string Label, int First, int Count, Section Section, Material Material, double Length, bool Pinned);
+/// <param name="Mass">Its own, kg; without the water it carries along.</param>
+public sealed record BeamPiece(
+    string Station, string Label, int First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass);
 
 /// <summary>A part of the shopping list.</summary>
 /// <param name="Mass">kg.</param>

@@ -220,7 +220,7 @@ public sealed class RigBuilder
                 Faces.Add(WindFace.OnMember(members.Count - 1, s));
             previous = next;
         }
-        var piece = new BeamPiece(station, label, first, cut, s, m, length, pinned);
+        var piece = new BeamPiece(station, label, first, cut, s, m, length, pinned, s.Area * length * (density ?? m.Density));
         Pieces.Add(piece);
         return piece;
     }

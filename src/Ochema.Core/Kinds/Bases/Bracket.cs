@@ -23,7 +23,11 @@ internal static class Bracket
         b.Checks.Add(new SectionStrength(b, "base", id + "-leg", "Bracket bends at its corner", upright));
         b.Checks.Add(new BendCracks("base", id, m, thickness, bendRadius));
         var flatLength = footLength + leg + Bend.Allowance(Math.PI / 2, bendRadius, thickness) + 0.03;
-        b.Part("base", $"L-bracket {QuantityText.Of(width, Dimension.Length)} × {QuantityText.Of(thickness, Dimension.Length)} {m.Name}, {QuantityText.Of(flatLength, Dimension.Length)} flat", width * thickness * flatLength * m.Density, 3);
+        var mass = width * thickness * flatLength * m.Density;
+        // What is beyond the bolt and round the bend, at the bend.
+        b.PointMass(corner, mass - flat.Mass - upright.Mass);
+        b.Part("base", $"L-bracket {QuantityText.Of(width, Dimension.Length)} × {QuantityText.Of(thickness, Dimension.Length)} {m.Name}, "
+            + $"{QuantityText.Of(flatLength, Dimension.Length)} flat", Math.Max(mass, flat.Mass + upright.Mass), 3);
         b.Shape(id + "-foot", "base", "tube", [b.Point(foot.Node), b.Point(corner)], [thickness * 2]);
         b.Shape(id + "-leg", "base", "tube", [b.Point(corner), b.Point(end)], [thickness * 2]);
         return new Mount(end, b.Position(end), foot.Axis);

@@ -44,6 +44,9 @@ public sealed record HoldPlate : BaseKind
 
     internal override (string Title, BaseKind Base)? Spread() => ("Feet a third further apart, larger plate", this with { Length = Math.Min(1.2, Length * Further), Width = Math.Min(1.2, Width * Further) });
 
+    /// <summary>A bolt and its share of the eye bolts, kg (judgement, 0.01–0.03).</summary>
+    private const double Fitting = 0.015;
+
     public override Mount Build(RigBuilder b)
     {
         var n = (int)Math.Round(Count);
@@ -67,11 +70,15 @@ public sealed record HoldPlate : BaseKind
         // Bending from the middle to each hold: strips of half the plate's smaller side (judgement: a plate on point holds bends over about that width).
         var strip = Section.Rectangle(Math.Min(Length, Width) / 2, Thickness);
         var corners = new List<int>();
+        var fittings = 0.0;
         foreach (var (hold, place) in holds.Zip(Layout(n)))
         {
             var corner = b.Node(hold.Id + "-plate", middle + place.X * hx * forward + place.Y * hy * left);
             corners.Add(corner);
             var spacer = b.Beam("base", hold.Id + "-spacer", $"{hold.Label} spacer", hold.Top.Node, corner, spacerSection, steel, forward);
+            // Its bolt, and the eye bolt beside it.
+            b.PointMass(corner, Fitting);
+            fittings += spacer.Mass + Fitting;
             b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-spacer", $"Spacer bends, {hold.Label}", spacer));
             if ((b.Position(corner) - middle).Length > 0.01)
             {
@@ -125,7 +132,7 @@ public sealed record HoldPlate : BaseKind
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
         b.Part("base", $"Plate {QuantityText.Of(Length, Dimension.Length)} × {QuantityText.Of(Width, Dimension.Length)} × {QuantityText.Of(Thickness, Dimension.Length)}, {material.Name}", mass, Math.Round(8 + mass * 9));
-        b.Part("base", "Threaded spacers, bolts, eye bolts", 0.03 * n, 2.5 * n);
+        b.Part("base", "Threaded spacers, bolts, eye bolts", fittings, 2.5 * n);
         b.Shape("plate", "base", "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
         return new Mount(centre, b.Position(centre), normal);
     }

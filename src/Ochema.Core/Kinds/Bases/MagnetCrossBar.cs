@@ -56,6 +56,7 @@ public sealed record MagnetCrossBar : BaseKind
         var glue = Glues.Find(Glue);
         b.Findings.Add(new ReportFinding("base", $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, {QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
         var middle = b.Node("cross-bar", b.Surface.Point(b.Rig.At[0], 0) + (Rise + row.Height) * b.Surface.Normal);
+        var bare = 0.0;
         foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })
         {
             var id = name + "-magnet";
@@ -84,11 +85,14 @@ public sealed record MagnetCrossBar : BaseKind
             if (glue.Fault("metal", Glues.Family(metal), b.Rig.Run.Skin) is { } fault)
                 b.Findings.Add(new ReportFinding("base", $"The {name} magnet's glue: {fault}.", true));
             var piece = b.Beam("base", id + "-bar", "cross-bar", hold.Top.Node, middle, section, metal, Vec3.UnitX);
+            bare += piece.Mass;
             b.Checks.Add(new SectionStrength(b, "base", id + "-bar", "Bar bends", piece));
             b.Shape(id + "-bar", "base", "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);
             b.Part("base", row.Name, row.Mass, row.Price);
         }
-        b.Part("base", $"{bar.Name}, ends angled, {Words.Inside(glue.Name)}", section.Area * Span * 1.2 * metal.Density, 6);
+        // Cut long, with felt and glue.
+        b.PointMass(middle, 0.2 * bare);
+        b.Part("base", $"{bar.Name}, ends angled, {Words.Inside(glue.Name)}", 1.2 * bare, 6);
         return new Mount(middle, b.Position(middle), b.Surface.Normal);
     }
 

@@ -42,6 +42,9 @@ public sealed record RailTable : BaseKind
 
     internal override (string Title, BaseKind Base)? Spread() => ("Tubes a third further apart", this with { Apart = Math.Min(1.2, Apart * Further) });
 
+    /// <summary>A tube clamp of the table, kg (judgement, 0.1–0.4).</summary>
+    private const double Clamp = 0.2;
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Tube);
@@ -57,10 +60,15 @@ public sealed record RailTable : BaseKind
         var level = holds.Max(h => (h.Top.Position - surface.Point(b.Rig.At[0], b.Rig.At[1])).Dot(normal)) + Post;
         var middle = surface.Point(b.Rig.At[0], b.Rig.At[1]) + level * normal;
         var tops = new Dictionary<(int, int), int>();
+        // Beyond its posts a rail only hangs there: half of it at each, with the clamp.
+        var beyond = section.Area * Math.Max(0, Length - PostsApart) / 2 * metal.Density;
+        var made = 6 * Clamp + 4 * beyond;
         foreach (var ((x, y, name), hold) in spots.Zip(holds))
         {
             var top = tops[(x, y)] = b.Node(hold.Id + "-post", middle + x * Apart / 2 * forward + y * PostsApart / 2 * left);
             var piece = b.Beam("base", hold.Id + "-post", $"{name} post", hold.Top.Node, top, post, steel, forward);
+            b.PointMass(top, beyond + Clamp);
+            made += piece.Mass;
             b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-post", $"Post bends, {name}", piece));
             b.Shape(hold.Id + "-post", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
         }
@@ -74,6 +82,7 @@ public sealed record RailTable : BaseKind
             {
                 var id = $"{rail}-rail-{(y > 0 ? "left" : "right")}";
                 var piece = b.Beam("base", id, $"{rail} tube", centre, tops[(x, y)], section, metal, normal);
+                made += piece.Mass;
                 b.Checks.Add(new SectionStrength(b, "base", id, $"{Words.Capital(rail)} tube bends", piece));
                 b.Shape(id, "base", "tube", [b.Point(centre), b.Point(tops[(x, y)])], [row.Width]);
                 b.Offer((x, y) switch { (1, 1) => RigPoint.BaseFrontLeft, (1, -1) => RigPoint.BaseFrontRight, (-1, 1) => RigPoint.BaseRearLeft, _ => RigPoint.BaseRearRight }, tops[(x, y)]);
@@ -88,12 +97,14 @@ public sealed record RailTable : BaseKind
             var capacity = FrictionGrip.Halves(Threads.Preload(ClampTorque, 0.010), row.Width, ClampParts.MetalFriction);
             b.Checks.Add(new JointTorque(b, "base", name + "-clamp", $"Cross-bar clamp turns, {name}", spring, capacity.Torque, "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
             var piece = b.Beam("base", name + "-cross", "cross-bar", clamp, seat, section, metal, normal);
+            b.PointMass(clamp, Clamp);
+            made += piece.Mass;
             b.Checks.Add(new SectionStrength(b, "base", name + "-cross", "Cross-bar bends", piece));
             b.Shape(name + "-cross", "base", "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
         }
         b.Joint(ClampParts.Through(b, "rail-clamp-bolt", "base", "bolts of the rail clamps", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with { Torque = ClampTorque });
-        b.Part("base", $"{row.Name}, {QuantityText.Of(2 * Length + Apart, Dimension.Length)}, clamps, posts", section.Area * (2 * Length - 2 * PostsApart) * metal.Density + 1.2, Math.Round(row.PricePerMetre * (2 * Length + Apart) + 60));
-        b.Part("base", "Rails between the posts", section.Area * (2 * PostsApart + Apart) * metal.Density + 4 * post.Area * Post * steel.Density, 0);
+        b.Part("base", $"{row.Name}, {QuantityText.Of(2 * Length + Apart, Dimension.Length)}, clamps, posts", made,
+            Math.Round(row.PricePerMetre * (2 * Length + Apart) + 60));
         return new Mount(seat, b.Position(seat), normal);
     }
 }

@@ -84,7 +84,7 @@ public sealed record SplitBlock : BaseKind
         }
         b.Part("base", $"Hard rubber block {QuantityText.Of(Width, Dimension.Length)} × {QuantityText.Of(Width, Dimension.Length)} × {QuantityText.Of(Thickness, Dimension.Length)}, halved", mass, 3);
         b.Offers = thread.Id;
-        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem", "bolt as stud");
+        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem", "bolt as stud", price: 1);
     }
 
     private IEnumerable<string> Faults(Fastener thread, double d, double heel)

@@ -92,6 +92,7 @@ public sealed record TubeClamp : BaseKind
         {
             var piece = b.Beam("base", h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, rail, metal, h.Top.Axis);
             b.Checks.Add(new SectionStrength(b, "base", h.Id + "-rail", "Rail bends", piece));
+            b.Part("base", "Rail between the clamps, half", piece.Mass, 3);
             b.Shape(h.Id + "-rail", "base", "tube", [b.Point(h.Top.Node), b.Point(middle)], [0.025]);
         }
         return new Mount(middle, b.Position(middle), holds[0].Top.Axis);

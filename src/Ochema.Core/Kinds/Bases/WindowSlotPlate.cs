@@ -46,7 +46,7 @@ public sealed record WindowSlotPlate : BaseKind
     {
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var (section, metal) = (Section.Rectangle(row.Width, row.Height), b.Stock.MaterialOf(Bar));
-        var hold = ClampParts.Place(b, "base-hold", "slot hook", 0.004, 0.01, row.Width / 2, 3e5, 3e5 * row.Width * Leg / 4, 0.5, "pad");
+        var hold = ClampParts.Place(b, "base-hold", "slot hook", 0.004, 0, row.Width / 2, 3e5, 3e5 * row.Width * Leg / 4, 0.5, "pad");
         var spot = b.Spot("base-hold", "base", "slot hook", b.Rig.At[0], b.Rig.At[1]);
         var outward = Vec3.UnitY.PerpendicularTo(hold.Top.Axis).Normalized();
         var seat = b.Node("shelf", hold.Top.Position + Shelf / 2 * outward);
@@ -57,7 +57,7 @@ public sealed record WindowSlotPlate : BaseKind
             b.Findings.Add(new ReportFinding("base", $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the glass.", true));
         var flat = Hook + Shelf + Leg + 2 * Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
         var mass = row.Width * row.Height * flat * metal.Density;
-        b.PointMass(seat, row.Width * row.Height * (Hook + Leg) * metal.Density + Weight);
+        b.PointMass(seat, Math.Max(0, mass - shelf.Mass) + Weight);
         // It leans on the slot's edge and, by its leg, on the door: outwards the leg
         // braces it, inwards only the hook; along the car the wedge doubles the bar's width.
         if (!b.HoldsGone)
@@ -67,7 +67,7 @@ public sealed record WindowSlotPlate : BaseKind
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, 0.5,
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
-        b.Part("base", $"{row.Name}, {QuantityText.Of(flat, Dimension.Length)} flat with two bends, felt", mass, Math.Round(row.PricePerMetre * flat + 3, 1));
+        b.Part("base", $"{row.Name}, {QuantityText.Of(flat, Dimension.Length)} flat with two bends, felt", Math.Max(mass, shelf.Mass), Math.Round(row.PricePerMetre * flat + 3, 1));
         if (Weight > 0)
             b.Part("base", "Bag of husks or sand", Weight, 2);
         b.Shape("shelf", "base", "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);

@@ -23,6 +23,9 @@ public sealed record CrossBar : ReachKind
     [StockChoice("Bar", "sections", Only = "flat,round,round-tube,square-tube")]
     public string Section { get; init; } = "square-al-20x2";
 
+    /// <summary>What lies beyond its two bolts, both ends together, m.</summary>
+    private const double Lap = 0.06;
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         b.Offers = null;
@@ -32,16 +35,19 @@ public sealed record CrossBar : ReachKind
         var foot = ClearOf(b, from);
         var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
         var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
+        var (beam, lap) = (0.0, section.Area * (Math.Abs(Offset) > 0.004 ? Lap : Math.Abs(Offset) + Lap) * metal.Density);
+        b.PointMass(foot, lap);
         if (Math.Abs(Offset) > 0.004)
         {
             var piece = b.Beam(reach, b.Own("cross"), "cross-bar", foot, end, section, metal, from.Axis);
+            beam = piece.Mass;
             b.Checks.Add(new SectionStrength(b, reach, b.Own("cross"), "Cross-bar bends", piece));
             b.Shape(b.Own("cross"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
         }
         else
             b.Rigid(foot, end);
         b.Joint(ClampParts.Through(b, "cross-bar-bolt", reach, "bolt of the cross-bar", "m6", new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material, row.Width), new("Part below it", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
-        b.Part(reach, $"{row.Name}, {QuantityText.Of(2 * Math.Abs(Offset) + 0.06, Dimension.Length)}", section.Area * (Math.Abs(Offset) + 0.06) * metal.Density, 5);
+        b.Part(reach, $"{row.Name}, {QuantityText.Of(Math.Abs(Offset) + Lap, Dimension.Length)}", beam + lap, 5);
         return new Mount(end, b.Position(end), from.Axis);
     }
 

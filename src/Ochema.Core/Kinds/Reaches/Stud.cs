@@ -18,6 +18,9 @@ public sealed record Stud : ReachKind
     [Measure("Free length", Dimension.Length, 0.005, 0.3, HowTo = "nut to nut", Greatest = "Greatest free length", UsualTo = 0.12)]
     public double Length { get; init; } = 0.05;
 
+    /// <summary>A nut of its ends, kg (judgement, 0.004–0.02 by thread).</summary>
+    private const double Nut = 0.01;
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var thread = b.Stock.Find<Fastener>("fasteners", Thread);
@@ -28,7 +31,9 @@ public sealed record Stud : ReachKind
         var top = b.Node(b.Own("stud"), from.Position + Length * from.Axis);
         var piece = b.Beam(b.Own("reach"), b.Own("stud"), "stud", from.Node, top, section, steel, Vec3.UnitX);
         b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own("stud"), "Stud bends at its thread", piece));
-        b.Part(b.Own("reach"), $"Threaded rod {thread.Name}, {QuantityText.Of(Length, Dimension.Length)}, two nuts", section.Area * Length * steel.Density + 0.02, 3);
+        b.PointMass(from.Node, Nut);
+        b.PointMass(top, Nut);
+        b.Part(b.Own("reach"), $"Threaded rod {thread.Name}, {QuantityText.Of(Length, Dimension.Length)}, two nuts", piece.Mass + 2 * Nut, 3);
         b.Shape(b.Own("stud"), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
         b.Offers = thread.Id;
         return new Mount(top, b.Position(top), from.Axis);
