@@ -1,8 +1,8 @@
 using System.Diagnostics;
 using System.Globalization;
 using Ochema.Core.Analysis;
-using Ochema.Core.Json;
 using Ochema.Core.Assessment;
+using Ochema.Core.Json;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Data;

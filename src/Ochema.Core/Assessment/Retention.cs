@@ -1,7 +1,7 @@
 using Ochema.Core.Hosts;
+using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
-using Ochema.Core.Kinds.Heads;
 
 namespace Ochema.Core.Assessment;
 

@@ -1,8 +1,8 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Kinds;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Search;

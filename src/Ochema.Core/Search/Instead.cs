@@ -2,11 +2,11 @@ using System.Reflection;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
-using Ochema.Core.Quantities;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Braces;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 

@@ -2,10 +2,10 @@ using System.Reflection;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
+using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Search;

@@ -1,9 +1,9 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Kinds.Isolators;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Search;

@@ -1,10 +1,10 @@
 using Microsoft.AspNetCore.Mvc;
 using Ochema.Core.Analysis;
-using Ochema.Core.Json;
-using Ochema.Core.Search;
 using Ochema.Core.Assessment;
+using Ochema.Core.Json;
 using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
+using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;

@@ -1,8 +1,8 @@
-using Ochema.Core.Json;
-using Ochema.Core.Search;
 using Ochema.Core.Assessment;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
+using Ochema.Core.Search;
 using Ochema.Core.Stock;
 
 namespace Ochema.Web.Commands;

@@ -1,6 +1,6 @@
 using Ochema.Core.Assessment;
-using Ochema.Core.Quantities;
 using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Quantities;
 using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;

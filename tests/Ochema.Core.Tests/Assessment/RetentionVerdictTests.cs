@@ -2,11 +2,11 @@ using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
-using Ochema.Core.Responses;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Braces;
 using Ochema.Core.Kinds.Heads;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 

@@ -2,12 +2,12 @@ using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
-using Ochema.Core.Loads;
-using Ochema.Core.Responses;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Loads;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 

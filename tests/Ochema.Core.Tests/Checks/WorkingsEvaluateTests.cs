@@ -1,10 +1,10 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
-using Ochema.Core.Responses;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Kinds.Isolators;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 

@@ -1,9 +1,9 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
-using Ochema.Core.Loads;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;

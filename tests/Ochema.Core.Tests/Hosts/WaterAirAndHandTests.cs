@@ -1,11 +1,11 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
-using Ochema.Core.Loads;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;

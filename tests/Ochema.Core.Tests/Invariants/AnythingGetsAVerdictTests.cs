@@ -1,10 +1,10 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;

@@ -1,10 +1,10 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Joints;
 using Ochema.Core.Kinds;
-using Ochema.Core.Quantities;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 

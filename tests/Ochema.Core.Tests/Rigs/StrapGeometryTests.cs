@@ -1,8 +1,8 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;

@@ -1,9 +1,9 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
-using Ochema.Core.Loads;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Isolators;
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;

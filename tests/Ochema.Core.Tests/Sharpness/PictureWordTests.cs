@@ -1,7 +1,7 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;

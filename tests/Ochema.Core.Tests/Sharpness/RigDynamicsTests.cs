@@ -1,10 +1,10 @@
 using CsCheck;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
-using Ochema.Core.Loads;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Isolators;
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;

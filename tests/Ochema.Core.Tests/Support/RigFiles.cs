@@ -1,10 +1,10 @@
 using Ochema.Core.Hosts;
-using Ochema.Core.Rigs;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Braces;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Rigs;
 using Ochema.Data;
 
 namespace Ochema.Core.Tests.Support;

@@ -2,9 +2,9 @@ using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
+using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
-using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Kinds.Bases;

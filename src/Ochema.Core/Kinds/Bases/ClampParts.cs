@@ -1,7 +1,7 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
-using Ochema.Core.Quantities;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;

@@ -3,8 +3,8 @@ using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
-using Ochema.Core.Quantities;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 

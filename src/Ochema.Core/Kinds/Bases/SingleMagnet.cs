@@ -1,8 +1,8 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
-using Ochema.Core.Quantities;
 using Ochema.Core.Kinds.Holds;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Kinds.Bases;

@@ -1,8 +1,8 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
-using Ochema.Core.Quantities;
 using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
