@@ -58,8 +58,9 @@ internal static class FigureBuilder
         var s = b.Surface;
         list.Add(new("base", "base", "base", "at", "panel", s.Point(rig.At[0], rig.At[1]).ToArray(), rig.At, rig.Site.Id, null, 0, 0));
         for (var i = 0; i < rig.Braces.Count; i++)
-            if (rig.Braces[i] is Kinds.Braces.Strut strut)
-                list.Add(new("brace:" + strut.Id, "brace:" + strut.Id, "foot", $"braces.{i}.at", "panel", b.Position(b.Holds.First(h => h.Id == strut.Id).Node).ToArray(), strut.At, strut.Site, null, 0, 0));
+            if (rig.Braces[i] is { Id: var id, Footing: { } foot })
+                list.Add(new("brace:" + id, "brace:" + id, "foot", $"braces.{i}.at", "panel",
+                    b.Position(b.Holds.First(h => h.Id == id).Node).ToArray(), foot.At, foot.Site, null, 0, 0));
         for (var i = 0; i < rig.Straps.Count; i++)
         {
             var end = b.Anchor(rig.Straps[i].To, $"straps[{i}].to");

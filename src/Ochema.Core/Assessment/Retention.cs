@@ -1,5 +1,4 @@
 using Ochema.Core.Hosts;
-using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 
@@ -40,21 +39,17 @@ internal static class Retention
         {
             var tether = needs > 2 ? "One more tether from it, to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
             Piece(camera, "camera" + suffix, head.Keeps, needs, tether);
-            if (head is QuickReleaseHead)
-                Piece("Quick-release plate", "head" + suffix, ["its lever"], needs, tether);
-            else if (head is not (ClipHead or CradleHead))
-                Piece(suffix.Length == 0 ? "Head" : "Its head", "head" + suffix, ["its screw"], needs, tether);
+            if (head.Joins is var (piece, by))
+                Piece(piece ?? (suffix.Length == 0 ? "Head" : "Its head"), "head" + suffix, [by], needs, tether);
             if (suffix.Length == 0 && rig.Isolator is not NoIsolator)
                 Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
-            if (reach is not Kinds.Reaches.NoReach)
+            if (reach.Stands)
                 Piece(suffix.Length == 0 ? "Reach" : "Its reach", "reach" + suffix, rig.Braces.Count > 1
                     && suffix.Length == 0 ? ["its foot", "its struts"] : ["its foot"], needs, tether);
         }
         foreach (var brace in rig.Braces)
         {
-            List<string> by = ["its foot", "its clamp"];
-            if (brace is Kinds.Braces.Strut { Lanyard: Answer.Yes })
-                by.Add("its lanyard");
+            var by = brace.Keeps;
             list.Add(new($"Strut {brace.Id}", "brace:" + brace.Id, by.Count, needs, by, "its other end", false, by.Count >= needs ? "" : "A lanyard along it"));
         }
         Base(b, letGo, needs, Piece);

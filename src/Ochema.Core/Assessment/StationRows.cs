@@ -35,8 +35,7 @@ internal static class StationRows
         }
         rows.AddRange(b.Rig.Braces.Select(x => Row("brace:" + x.Id, $"Strut {x.Id}", b.Parts.LastOrDefault(p => p.Station == "brace:" + x.Id)?.Name ?? "")));
         var holds = b.Holds.Where(h => h.Station == "base").ToList();
-        rows.Add(Row("base", "Base", b.Rig.Base is Kinds.Bases.HoldPlate ? $"Plate on {holds.Count} × {Words.Inside(Part("base"))}"
-            : b.Rig.Base is Kinds.Bases.SingleCup or Kinds.Bases.SingleMagnet ? Part("base") : Kind.InfoOf(b.Rig.Base.GetType()).Label));
+        rows.Add(Row("base", "Base", b.Rig.Base.Called(holds.Count, Part("base"))));
         rows.AddRange(b.Rig.Straps.Select(s => Row("strap:" + s.Id, $"Strap {s.Id}", Part("strap:" + s.Id))));
         if (b.Rig.AllTethers.Any())
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether")));

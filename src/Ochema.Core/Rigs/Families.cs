@@ -4,6 +4,13 @@ using Ochema.Core.Json;
 
 namespace Ochema.Core.Rigs;
 
+/// <summary>A change of one station that is worth trying: what advice, for holding and for the picture, puts in its place.</summary>
+/// <param name="Id">Unique within the rig's moves.</param>
+/// <param name="Title">In words.</param>
+/// <param name="To">What stands there instead, of the same family.</param>
+/// <param name="Stiffens">True where it makes the mount stiffer: of no use to a picture in which the host's own nodding is most of what is seen.</param>
+internal sealed record Move(string Id, string Title, Kind To, bool Stiffens = true);
+
 /// <summary>How the rig holds on to the panel.</summary>
 [Family("base", 0)]
 public abstract record BaseKind : Kind
@@ -15,10 +22,21 @@ public abstract record BaseKind : Kind
     [JsonIgnore]
     public abstract Grip Grip { get; }
 
-    /// <summary>The same with its feet a third further apart, and what that is called; null for what stands on one.</summary>
-    internal virtual (string Title, BaseKind Base)? Spread() => null;
+    /// <summary>What the load path calls it.</summary>
+    /// <param name="holds">How many holds it stands on.</param>
+    /// <param name="first">Name of the first of its parts.</param>
+    internal virtual string Called(int holds, string first) => InfoOf(GetType()).Label;
 
-    /// <summary>How much further <see cref="Spread"/> goes.</summary>
+    /// <summary>What may be tried instead of it: other sizes of itself, its feet further apart, what grows out of it.</summary>
+    internal virtual IEnumerable<Move> Moves(Stock.Catalogue stock) => [];
+
+    /// <summary>Its sizes on the shelf, each with a name that says what it is.</summary>
+    internal virtual IEnumerable<(string Id, string Name, BaseKind Kind)> Sizes(Stock.Catalogue stock) => [];
+
+    /// <summary>The same on the next larger hold of the shelf; null when there is none, or it has no holds of the shelf.</summary>
+    internal virtual BaseKind? OnLargerHold(Stock.Catalogue stock) => null;
+
+    /// <summary>How much further apart feet are tried.</summary>
     internal const double Further = 4.0 / 3;
 }
 
@@ -28,6 +46,12 @@ public abstract record ReachKind : Kind
 {
     /// <summary>Builds from the base's mount; returns where the head attaches.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
+
+    /// <summary>What may be tried instead of it.</summary>
+    internal virtual IEnumerable<Move> Moves(Stock.Catalogue stock) => [];
+
+    /// <summary>False where nothing stands between base and head.</summary>
+    internal virtual bool Stands => true;
 
     /// <summary>True for what reaches so far that power lines have to be asked about.</summary>
     [JsonIgnore]
@@ -40,6 +64,9 @@ public abstract record IsolatorKind : Kind
 {
     /// <summary>Builds from the reach's mount; returns where the head attaches.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
+
+    /// <summary>What may be tried instead of it.</summary>
+    internal virtual IEnumerable<Move> Moves(Stock.Catalogue stock) => [];
 }
 
 /// <summary>What turns a camera on its head, as shares of power.</summary>
@@ -57,6 +84,11 @@ public abstract record HeadKind : Kind
     /// <summary>What keeps the camera on it.</summary>
     [JsonIgnore]
     public virtual IReadOnlyList<string> Keeps => ["its screw"];
+
+    /// <summary>
+    /// What keeps it on what it stands on, and the name of the piece that comes off there (null: the head itself); null where it has no such joint.
+    /// </summary>
+    internal virtual (string? Piece, string By)? Joins => (null, "its screw");
 
     /// <summary>True for one whose own screw goes into the camera.</summary>
     [JsonIgnore]
@@ -77,6 +109,9 @@ public abstract record BraceKind : Kind
     public required string Id { get; init; }
 
     public abstract void Build(RigBuilder b);
+
+    /// <summary>What independently keeps it.</summary>
+    internal virtual IReadOnlyList<string> Keeps => ["its foot", "its clamp"];
 
     /// <summary>Where on the host its foot stands; null for what stands on no site.</summary>
     [JsonIgnore]

@@ -1,7 +1,5 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Kinds;
-using Ochema.Core.Kinds.Bases;
-using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -90,26 +88,8 @@ public static class Adviser
 
     private static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Candidates(RigDocument rig, Catalogue stock)
     {
-        if (rig.Reach is Riser { Height: > 0.08 } riser)
-            yield return ("lower-riser", "reach", "A riser a third lower", rig with { Reach = riser with { Height = riser.Height * 2 / 3 } });
-        if (rig.Reach is ArticulatedArm { Length: > 0.16 } arm)
-            yield return ("shorter-arm", "reach", "An arm a quarter shorter", rig with { Reach = arm with { Length = arm.Length * 0.75 } });
-        if (rig.Reach is Stud { Length: > 0.03 } stud)
-            yield return ("shorter-stud", "reach", "A stud half as long", rig with { Reach = stud with { Length = stud.Length / 2 } });
-        if (rig.Reach is Riser or Stud or PostReach)
-            yield return ("no-reach", "reach", "The head straight on the base", rig with { Reach = new NoReach() });
-        if (rig.Reach is ArticulatedArm a && stock.Arms.Where(x => x.JointTorque > stock.Find<ArmRow>("arms", a.Arm).JointTorque).MinBy(x => x.JointTorque) is { } stronger)
-            yield return ("stronger-arm", "reach", stronger.Name, rig with { Reach = a with { Arm = stronger.Id } });
-        if (Instead.LargerHold(rig, stock) is { } larger)
-            yield return ("larger-hold", "base", "The next larger hold", larger);
-        if (rig.Base is HoldPlate { Count: < 6 } plate)
-            yield return ("more-holds", "base", "Six holds under the plate", rig with { Base = plate with { Count = 6, Length = Math.Max(plate.Length, 0.4) } });
-        if (rig.Base is HoldPlate wide)
-            yield return ("wider-plate", "base", "A plate a third wider and longer", rig with { Base = wide with { Length = Math.Min(1.2, wide.Length * 4 / 3), Width = Math.Min(1.2, wide.Width * 4 / 3) } });
-        if (rig.Base is SingleCup cup)
-            yield return ("plate-of-cups", "base", "Four such cups under a plate", rig with { Base = new HoldPlate { Hold = cup.Cup } });
-        if (rig.Base is SingleMagnet magnet)
-            yield return ("plate-of-magnets", "base", "Four such magnets under a plate", rig with { Base = new HoldPlate { Hold = magnet.Magnet } });
+        foreach (var (move, station, changed) in Moves.Of(rig, stock))
+            yield return (move.Id, station, move.Title, changed);
         foreach (var (id, title, changed) in Instead.Braces(rig))
             yield return (id, "braces", title, changed);
         foreach (var (id, title, changed) in Instead.Straps(rig))

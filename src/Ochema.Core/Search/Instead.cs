@@ -2,7 +2,6 @@ using System.Reflection;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
-using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Braces;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
@@ -43,8 +42,8 @@ internal static class Instead
             foreach (var (id, name, kind) in sizes.Where(s => s.Kind != current))
                 yield return ($"{info.Id}.{id}", station, Named(info.Label, type, name), With(rig, kind));
         }
-        if (LargerHold(rig, stock) is { } larger && station == "base" && rig.Base is HoldPlate)
-            yield return ("larger-hold", station, "The next larger hold under the plate", larger);
+        if (station == "base" && rig.Base.OnLargerHold(stock) is { } larger && rig.Base.Sizes(stock).All(s => s.Kind != larger))
+            yield return ("larger-hold", station, "The next larger hold under it", rig with { Base = larger });
     }
 
     /// <summary>The camera with its lens, or with the first that goes on this body.</summary>
@@ -58,15 +57,6 @@ internal static class Instead
         var list = kind.GetProperties().Select(p => p.GetCustomAttribute<StockChoiceAttribute>()?.List).FirstOrDefault(l => l is not null);
         return list is "heads" or "arms" or "goosenecks" or null ? row : $"{label}: {Words.Inside(row)}";
     }
-
-    /// <summary>The rig with the next larger hold, or null when there is none.</summary>
-    public static RigDocument? LargerHold(RigDocument rig, Catalogue stock) => rig.Base switch
-    {
-        SingleCup s when s.Cup.Larger(stock) is Cup c => rig with { Base = s with { Cup = c } },
-        SingleMagnet s when s.Magnet.Larger(stock) is Magnet m => rig with { Base = s with { Magnet = m } },
-        HoldPlate p when p.Hold.Larger(stock) is { } h => rig with { Base = p with { Hold = h } },
-        _ => null,
-    };
 
     /// <summary>A rig that stands further than this from any panel has nothing to brace to, m.</summary>
     private const double BraceReach = 0.9;
@@ -172,15 +162,8 @@ internal static class Instead
     {
         switch (kind)
         {
-            case SingleCup s:
-                return stock.Cups.Select(c => (c.Id, "One " + Words.Inside(c.Name), (Kind)(s with { Cup = s.Cup.Of(c) })));
-            case SingleMagnet s:
-                return stock.Magnets.Select(m => (m.Id, "One " + Words.Inside(m.Name), (Kind)(s with { Magnet = s.Magnet.Of(m) })));
-            case HoldPlate p:
-                return [("cups", "Plate on four pumped cups 115 mm", p with { Hold = new Cup(), Count = 4 }), ("magnets", "Plate on four pot magnets 90 mm", p with { Hold = new Magnet(), Count = 4 }),
-                    ("six-cups", "Plate on six pumped cups 115 mm", p with { Hold = new Cup(), Count = 6, Length = Math.Max(p.Length, 0.4) })];
-            case BaseKind:
-                return [];
+            case BaseKind b:
+                return b.Sizes(stock).Select(s => (s.Id, s.Name, (Kind)s.Kind));
             default:
                 var choice = MeasureReader.Choices(kind).FirstOrDefault();
                 return choice.Property is null ? [] : Some([.. MeasureReader.Rows(choice.Attribute, stock)], (string?)choice.Property.GetValue(kind))

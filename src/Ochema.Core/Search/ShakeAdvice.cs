@@ -38,26 +38,20 @@ public static class ShakeAdvice
     private static IEnumerable<(string Id, string Title, RigDocument Rig)> Candidates(RigDocument rig, Catalogue stock) =>
         // Where the host's own nodding is most of what is seen, nothing stiffer takes it away.
         (Try(rig, stock)?.Numbers.Any(n => n.Floor * n.Floor < 0.5 * n.Pixels * n.Pixels && n.Word is not (Sharp.Sharp or Sharp.Steady)) == false
-            ? [] : Stiffer(rig)).Concat(Others(rig, stock));
+            ? [] : Stiffer(rig, stock)).Concat(Others(rig, stock));
 
-    private static IEnumerable<(string Id, string Title, RigDocument Rig)> Stiffer(RigDocument rig)
+    private static IEnumerable<(string Id, string Title, RigDocument Rig)> Stiffer(RigDocument rig, Catalogue stock)
     {
         foreach (var (id, title, changed) in Instead.Braces(rig))
             yield return (id, title, changed);
-        if (rig.Reach is Kinds.Reaches.ArticulatedArm arm)
-            yield return ("shorter-arm", "An arm a quarter shorter", rig with { Reach = arm with { Length = Math.Max(0.1, arm.Length * 0.75) } });
-        if (rig.Reach is Kinds.Reaches.Riser riser)
-            yield return ("lower-riser", "A riser a third lower", rig with { Reach = riser with { Height = Math.Max(0.02, riser.Height * 2 / 3) } });
-        if (rig.Reach is Kinds.Reaches.Riser or Kinds.Reaches.Stud or Kinds.Reaches.PostReach)
-            yield return ("no-reach", "The head straight on the base", rig with { Reach = new Kinds.Reaches.NoReach() });
-        if (rig.Base.Spread() is { } spread)
-            yield return ("spread", spread.Title, rig with { Base = spread.Base });
+        foreach (var (move, _, changed) in Moves.Of(rig, stock).Where(m => m.Move.Stiffens))
+            yield return (move.Id, move.Title, changed);
     }
 
     private static IEnumerable<(string Id, string Title, RigDocument Rig)> Others(RigDocument rig, Catalogue stock)
     {
-        if (rig.Isolator is Kinds.Isolators.SpringArm { Damping: < 0.3 } soft)
-            yield return ("damper", "A damper on the arm, set to 40 %", rig with { Isolator = soft with { Damping = 0.4 } });
+        foreach (var (move, _, changed) in Moves.Of(rig, stock).Where(m => !m.Move.Stiffens))
+            yield return (move.Id, move.Title, changed);
         foreach (var c in Instead.Of(rig, "isolator", stock))
             yield return ("isolator-" + c.Id, c.Title, c.Changed);
         if (rig.Camera.Exposure > 1.0 / 400)

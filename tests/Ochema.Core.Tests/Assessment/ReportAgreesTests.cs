@@ -110,7 +110,7 @@ public class ReportAgreesTests
     public void AWiderPlateIsAThirdWider()
     {
         var offered = new[] { 0.1, 0.2, 0.3, 0.5 }.SelectMany(h => new[] { 1.5, 3.0 }, (h, m) => RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), m, h))
-            .Select(rig => (Own: (HoldPlate)rig.Base, Change: Adviser.Best(rig, Catalogue.Shipped).SingleOrDefault(c => c.Id == "wider-plate")))
+            .Select(rig => (Own: (HoldPlate)rig.Base, Change: Adviser.Best(rig, Catalogue.Shipped).SingleOrDefault(c => c.Id == "spread")))
             .Where(x => x.Change is not null).ToList();
         Assert.NotEmpty(offered);
         foreach (var (own, change) in offered)

@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
 
 namespace Ochema.Core.Kinds.Bases;
 
@@ -34,7 +35,8 @@ public sealed record HandGrip : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Hand]);
 
-    internal override (string Title, BaseKind Base)? Spread() => Hands < 2 ? null : ("Hands a third further apart", this with { Apart = Math.Min(1, Apart * Further) });
+    internal override IEnumerable<Move> Moves(Catalogue stock) =>
+        Hands < 2 ? [] : [new("spread", "Hands a third further apart", this with { Apart = Math.Min(1, Apart * Further) })];
 
     public override Mount Build(RigBuilder b)
     {

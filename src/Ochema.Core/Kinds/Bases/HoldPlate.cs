@@ -42,7 +42,26 @@ public sealed record HoldPlate : BaseKind
     [JsonIgnore]
     public override Grip Grip => Hold.Grip;
 
-    internal override (string Title, BaseKind Base)? Spread() => ("Feet a third further apart, larger plate", this with { Length = Math.Min(1.2, Length * Further), Width = Math.Min(1.2, Width * Further) });
+    internal override string Called(int holds, string first) => $"Plate on {holds} × {Words.Inside(first)}";
+
+    internal override IEnumerable<(string Id, string Name, BaseKind Kind)> Sizes(Catalogue stock) =>
+    [
+        ("cups", "Plate on four pumped cups 115 mm", this with { Hold = new Cup(), Count = 4 }),
+        ("magnets", "Plate on four pot magnets 90 mm", this with { Hold = new Magnet(), Count = 4 }),
+        ("six-cups", "Plate on six pumped cups 115 mm", this with { Hold = new Cup(), Count = 6, Length = Math.Max(Length, 0.4) }),
+    ];
+
+    internal override IEnumerable<Move> Moves(Catalogue stock)
+    {
+        if (OnLargerHold(stock) is { } larger)
+            yield return new("larger-hold", "The next larger hold under the plate", larger);
+        if (Count < 6)
+            yield return new("more-holds", "Six holds under the plate", this with { Count = 6, Length = Math.Max(Length, 0.4) });
+        yield return new("spread", "Feet a third further apart, larger plate",
+            this with { Length = Math.Min(1.2, Length * Further), Width = Math.Min(1.2, Width * Further) });
+    }
+
+    internal override BaseKind? OnLargerHold(Catalogue stock) => Hold.Larger(stock) is { } larger ? this with { Hold = larger } : null;
 
     /// <summary>A bolt and its share of the eye bolts, kg (judgement, 0.01–0.03).</summary>
     private const double Fitting = 0.015;

@@ -40,7 +40,12 @@ public sealed record RailTable : BaseKind
     [JsonIgnore]
     public override Grip Grip => Hold.Grip;
 
-    internal override (string Title, BaseKind Base)? Spread() => ("Tubes a third further apart", this with { Apart = Math.Min(1.2, Apart * Further) });
+    internal override IEnumerable<Move> Moves(Catalogue stock) =>
+        [new("spread", "Tubes a third further apart", this with { Apart = Math.Min(1.2, Apart * Further) }), .. Larger(stock)];
+
+    internal override BaseKind? OnLargerHold(Catalogue stock) => Hold.Larger(stock) is { } larger ? this with { Hold = larger } : null;
+
+    private IEnumerable<Move> Larger(Catalogue stock) => OnLargerHold(stock) is { } larger ? [new("larger-hold", "The next larger hold", larger)] : [];
 
     /// <summary>A tube clamp of the table, kg (judgement, 0.1–0.4).</summary>
     private const double Clamp = 0.2;

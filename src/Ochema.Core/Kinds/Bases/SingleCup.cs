@@ -22,6 +22,20 @@ public sealed record SingleCup : BaseKind
     [JsonIgnore]
     public override Grip Grip => Cup.Grip;
 
+    internal override string Called(int holds, string first) => first;
+
+    internal override IEnumerable<(string Id, string Name, BaseKind Kind)> Sizes(Catalogue stock) =>
+        stock.Cups.Select(c => (c.Id, "One " + Words.Inside(c.Name), (BaseKind)(this with { Cup = Cup.Of(c) })));
+
+    internal override IEnumerable<Move> Moves(Catalogue stock)
+    {
+        if (OnLargerHold(stock) is { } larger)
+            yield return new("larger-hold", "The next larger hold", larger);
+        yield return new("plate-of-cups", "Four such cups under a plate", new HoldPlate { Hold = Cup });
+    }
+
+    internal override BaseKind? OnLargerHold(Catalogue stock) => Cup.Larger(stock) is Cup larger ? this with { Cup = larger } : null;
+
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Cup, "cup", StemHeight);
 }
 

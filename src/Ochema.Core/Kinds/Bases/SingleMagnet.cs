@@ -4,6 +4,7 @@ using Ochema.Core.Json;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
 
 namespace Ochema.Core.Kinds.Bases;
 
@@ -20,6 +21,20 @@ public sealed record SingleMagnet : BaseKind
 
     [JsonIgnore]
     public override Grip Grip => Magnet.Grip;
+
+    internal override string Called(int holds, string first) => first;
+
+    internal override IEnumerable<(string Id, string Name, BaseKind Kind)> Sizes(Catalogue stock) =>
+        stock.Magnets.Select(m => (m.Id, "One " + Words.Inside(m.Name), (BaseKind)(this with { Magnet = Magnet.Of(m) })));
+
+    internal override IEnumerable<Move> Moves(Catalogue stock)
+    {
+        if (OnLargerHold(stock) is { } larger)
+            yield return new("larger-hold", "The next larger hold", larger);
+        yield return new("plate-of-magnets", "Four such magnets under a plate", new HoldPlate { Hold = Magnet });
+    }
+
+    internal override BaseKind? OnLargerHold(Catalogue stock) => Magnet.Larger(stock) is Magnet larger ? this with { Magnet = larger } : null;
 
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Magnet, "magnet", StemHeight);
 }

@@ -47,7 +47,8 @@ public sealed record TubeClamp : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Edge]);
 
-    internal override (string Title, BaseKind Base)? Spread() => Count < 2 ? null : ("Clamps a third further apart", this with { Apart = Math.Min(0.8, Apart * Further) });
+    internal override IEnumerable<Move> Moves(Catalogue stock) =>
+        Count < 2 ? [] : [new("spread", "Clamps a third further apart", this with { Apart = Math.Min(0.8, Apart * Further) })];
 
     public override Mount Build(RigBuilder b)
     {

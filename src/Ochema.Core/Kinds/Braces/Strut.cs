@@ -47,6 +47,8 @@ public sealed record Strut : BraceKind
     /// <summary>Ball of the foot, N·m/rad (judgement).</summary>
     private const double FootTurn = 2;
 
+    internal override IReadOnlyList<string> Keeps => Lanyard == Answer.Yes ? [.. base.Keeps, "its lanyard"] : base.Keeps;
+
     [JsonIgnore]
     public override Footing? Footing => new(Site, At, Foot.Grip);
 

@@ -25,5 +25,7 @@ public sealed record ClipHead : HeadKind
 
     internal override string Row => Stock;
 
+    internal override (string? Piece, string By)? Joins => null;
+
     public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Clip's hinge turns");
 }

@@ -40,6 +40,8 @@ public sealed record CradleHead : HeadKind
 
     internal override string Row => "cradle";
 
+    internal override (string? Piece, string By)? Joins => null;
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<HeadRow>("heads", Row);

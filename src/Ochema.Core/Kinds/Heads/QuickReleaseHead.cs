@@ -19,5 +19,7 @@ public sealed record QuickReleaseHead : HeadKind
 
     internal override string Row => Stock;
 
+    internal override (string? Piece, string By)? Joins => ("Quick-release plate", "its lever");
+
     public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Plate slips in its clamp");
 }

@@ -62,6 +62,9 @@ public sealed record SpringArm : IsolatorKind
         return camera + stock.Find<HeadRow>("heads", rig.Head.Row).Mass + Links / 2;
     }
 
+    internal override IEnumerable<Move> Moves(Catalogue stock) =>
+        Damping < 0.3 ? [new("damper", "A damper on the arm, set to 40 %", this with { Damping = 0.4 }, Stiffens: false)] : [];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<SpringRow>("springs", Spring);

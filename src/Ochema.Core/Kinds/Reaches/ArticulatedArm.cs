@@ -32,6 +32,14 @@ public sealed record ArticulatedArm : ReachKind
         HowTo = "scale reading × arm length when it slips; leave empty for the usual", Measured = true, Of = "arm")]
     public double? JointTorque { get; init; }
 
+    internal override IEnumerable<Move> Moves(Catalogue stock)
+    {
+        if (Length > 0.13)
+            yield return new("shorter-arm", "An arm a quarter shorter", this with { Length = Math.Max(0.1, Length * 0.75) });
+        if (stock.Arms.Where(x => x.JointTorque > stock.Find<ArmRow>("arms", Arm).JointTorque).MinBy(x => x.JointTorque) is { } stronger)
+            yield return new("stronger-arm", stronger.Name, this with { Arm = stronger.Id });
+    }
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         b.Offers = null;

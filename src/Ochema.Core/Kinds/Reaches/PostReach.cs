@@ -25,6 +25,8 @@ public sealed record PostReach : ReachKind
     [StockChoice("Flange screws", "fasteners")]
     public string Screw { get; init; } = "m6";
 
+    internal override IEnumerable<Move> Moves(Catalogue stock) => [NoReach.Instead];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         b.Offers = null;

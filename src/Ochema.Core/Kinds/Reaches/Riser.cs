@@ -18,6 +18,13 @@ public sealed record Riser : ReachKind
     [StockChoice("Post", "sections", Only = "round-tube,round,square-tube")]
     public string Section { get; init; } = "tube-al-40x2";
 
+    internal override IEnumerable<Move> Moves(Catalogue stock)
+    {
+        if (Height > 0.03)
+            yield return new("lower-riser", "A riser a third lower", this with { Height = Math.Max(0.02, Height * 2 / 3) });
+        yield return NoReach.Instead;
+    }
+
     public override Mount Build(RigBuilder b, Mount from) => Post.Build(b, from, Height, b.Stock.Find<SectionRow>("sections", Section), "riser", "Riser bends");
 }
 

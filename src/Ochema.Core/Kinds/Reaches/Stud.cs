@@ -21,6 +21,13 @@ public sealed record Stud : ReachKind
     /// <summary>A nut of its ends, kg (judgement, 0.004–0.02 by thread).</summary>
     private const double Nut = 0.01;
 
+    internal override IEnumerable<Move> Moves(Catalogue stock)
+    {
+        if (Length > 0.03)
+            yield return new("shorter-stud", "A stud half as long", this with { Length = Length / 2 });
+        yield return NoReach.Instead;
+    }
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var thread = b.Stock.Find<Fastener>("fasteners", Thread);
