@@ -153,7 +153,8 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         Assert.Contains("Without the cup", browser.Find("[aria-label='Speed tape']").Text);
         // What to change is tried on the whole rig, and says so.
         browser.Button("Whole rig").Click();
-        Browser.Until("that it is of the whole rig", () => browser.Find("[data-other-case]").Text.Contains("changes and workings too", StringComparison.Ordinal));
+        Browser.Until("that it is of the whole rig", () => browser.Find("[data-other-case]").Text.Contains("changes and workings too",
+            StringComparison.Ordinal));
         browser.Button("Back to it").Click();
         Browser.Until("the whole rig", () => Verdict.StartsWith("Tight", StringComparison.Ordinal));
         Assert.Empty(browser.Driver.FindElements(By.CssSelector("[data-other-case]")));

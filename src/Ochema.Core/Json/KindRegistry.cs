@@ -13,7 +13,8 @@ public static class KindRegistry
 
     private static readonly Dictionary<Type, IReadOnlyList<Type>> ByFamily = Families.ToDictionary(
         f => f.Type,
-        f => (IReadOnlyList<Type>)[.. typeof(KindRegistry).Assembly.GetTypes().Where(t => !t.IsAbstract && t.IsSubclassOf(f.Type)).OrderBy(t => Kind.InfoOf(t).Id, StringComparer.Ordinal)]);
+        f => (IReadOnlyList<Type>)[.. typeof(KindRegistry).Assembly.GetTypes().Where(t => !t.IsAbstract
+            && t.IsSubclassOf(f.Type)).OrderBy(t => Kind.InfoOf(t).Id, StringComparer.Ordinal)]);
 
     /// <summary>The kinds of a family, by id.</summary>
     public static IReadOnlyList<Type> Of(Type family) => ByFamily[family];

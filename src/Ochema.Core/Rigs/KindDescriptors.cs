@@ -52,7 +52,8 @@ public static class KindDescriptors
     private static KindDescriptor Describe(string station, Type type, KindAttribute info, Catalogue stock)
     {
         var fresh = type.GetProperties().Any(p => p.GetCustomAttribute<System.Runtime.CompilerServices.RequiredMemberAttribute>() is not null) ? null : Activator.CreateInstance(type);
-        JsonElement? document = fresh is null ? null : JsonSerializer.SerializeToElement(fresh, KindRegistry.Families.First(f => f.Station == station).Type, StrictJson.Options);
+        JsonElement? document = fresh is null ? null : JsonSerializer.SerializeToElement(fresh, KindRegistry.Families.First(f =>
+            f.Station == station).Type, StrictJson.Options);
         return new(station, info.Id, info.Label, info.About, info.Caution, document, Fields(type, fresh, stock), info.Sketch);
     }
 

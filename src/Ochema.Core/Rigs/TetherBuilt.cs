@@ -38,7 +38,9 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         var anchor = Choice.AnchorHolds ?? Anchor.Holds;
         var holds = Math.Min(line, anchor ?? line);
         var weight = mass * fall.Pull;
-        sheet?.Formula("{k} × {W} × (1 + √(1 + 2 × {c} × {h} ÷ {W})) ÷ {B}", "energy of a free fall on a spring; it falls from its height over the anchor through the line's arc, swept back by the wind", "Swinging against the host; a line that is cut by an edge.")
+        sheet?.Formula("{k} × {W} × (1 + √(1 + 2 × {c} × {h} ÷ {W})) ÷ {B}",
+            "energy of a free fall on a spring; it falls from its height over the anchor through the line's arc, swept back by the wind",
+            "Swinging against the host; a line that is cut by an edge.")
             .Factor(b, FactorTable.TetherCatch).Term("W", "weight and drag of what falls", weight, Dimension.Force, "parts as listed, air of the day")
                 .Term("h", "falls freely", fall.Drop, Dimension.Length, "height over its end and the line's arc, with drag at speed")
             .Term("c", "line's stiffness", Row.AxialStiffness / Length, Dimension.Stiffness, Row.Source)

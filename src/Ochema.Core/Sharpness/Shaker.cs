@@ -87,7 +87,8 @@ public static class Shaker
     /// <summary>Pixels at which the better and the middle word end, for a picture of a width in pixels (<see cref="Sharp"/>).</summary>
     internal static (double First, double Second) Limits(string id, double across) => (across / 2000, across / (id == "shake" ? 400 : 600));
 
-    private static double Weight(double frequency, double time, double stabilised) => PictureSpread.Weight(frequency, time) * StabiliserShare.Left(frequency, stabilised);
+    private static double Weight(double frequency, double time, double stabilised) => PictureSpread.Weight(frequency,
+        time) * StabiliserShare.Left(frequency, stabilised);
 
     /// <summary>The mode nearest to where most of a weighted spectrum lies; −1 below half of the first.</summary>
     private static int Blame(RigModel model, CameraMotion motion, double[] weights)

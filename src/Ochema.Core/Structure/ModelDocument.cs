@@ -41,7 +41,8 @@ public sealed record ModelNode(string Id, double X, double Y, double Z)
 /// <param name="Rho">Density, kg/m³.</param>
 /// <param name="Up">Host vector that fixes the section's turn; must not be parallel to the member.</param>
 public sealed record ModelMember(
-    string Id, string From, string To, [property: JsonPropertyName("A")] double A, [property: JsonPropertyName("Iy")] double Iy, [property: JsonPropertyName("Iz")] double Iz,
+    string Id, string From, string To, [property: JsonPropertyName("A")] double A, [property: JsonPropertyName("Iy")] double Iy,
+        [property: JsonPropertyName("Iz")] double Iz,
     [property: JsonPropertyName("J")] double J, [property: JsonPropertyName("E")] double E, [property: JsonPropertyName("G")] double G,
     double Rho, double[] Up)
 {

@@ -32,7 +32,8 @@ internal static class ComputeApi
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
     }
 
-    private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => advice ? Adviser.Assess(rig, Catalogue.Shipped) : Assessor.Assess(rig, Catalogue.Shipped));
+    private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => advice ? Adviser.Assess(rig,
+        Catalogue.Shipped) : Assessor.Assess(rig, Catalogue.Shipped));
 
     private static Task<IResult> Advice(HttpRequest request) => Answer(request, (rig, stop) => Adviser.Best(rig, Catalogue.Shipped, stop));
 

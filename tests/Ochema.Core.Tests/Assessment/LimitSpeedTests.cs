@@ -23,7 +23,8 @@ public sealed class LimitSpeedTests
             var state = model.State(without);
             if (state.Mechanism is not null)
                 continue;
-            List<Check> checks = [.. model.Builder.Checks.Where(c => c is { Fixed: false, Reserve: false, Sort: CheckSort.Strength } && !without.Contains(c.Part))];
+            List<Check> checks = [.. model.Builder.Checks.Where(c => c is { Fixed: false, Reserve: false, Sort: CheckSort.Strength }
+                && !without.Contains(c.Part))];
             var limits = new LimitSpeed(model, state, driving);
             var found = limits.Find(checks, model.Builder.Rig.Run.Speed)?.Speed;
             var step = limits.Highest / Steps;

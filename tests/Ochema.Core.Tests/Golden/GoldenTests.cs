@@ -76,7 +76,8 @@ public sealed partial class GoldenTests
         JsonObject o => "{" + string.Join(' ', o.Where(p => !Left.Contains(p.Key)).Select(p => $"{p.Key}={Text(p.Value)}")) + "}",
         JsonArray a => "[" + string.Join(' ', a.Select(Text)) + "]",
         JsonValue v when v.TryGetValue<double>(out var d) => Rounded(d),
-        JsonValue v when v.TryGetValue<string>(out var s) => Quantity().Replace(s, m => "{" + m.Groups[1].Value + ":" + Rounded(double.Parse(m.Groups[2].Value, CultureInfo.InvariantCulture)) + "}"),
+        JsonValue v when v.TryGetValue<string>(out var s) => Quantity().Replace(s, m => "{" + m.Groups[1].Value + ":"
+            + Rounded(double.Parse(m.Groups[2].Value, CultureInfo.InvariantCulture)) + "}"),
         null => "null",
         _ => node.ToJsonString(),
     };
@@ -109,7 +110,8 @@ public sealed partial class GoldenTests
             return true;
         var (a, b) = (Number().Matches(then), Number().Matches(now));
         return a.Count == b.Count && Number().Replace(then, "#") == Number().Replace(now, "#")
-            && a.Zip(b).All(p => p.First.Value == p.Second.Value || Close(double.Parse(p.First.Value, CultureInfo.InvariantCulture), double.Parse(p.Second.Value, CultureInfo.InvariantCulture)));
+            && a.Zip(b).All(p => p.First.Value == p.Second.Value || Close(double.Parse(p.First.Value, CultureInfo.InvariantCulture),
+                double.Parse(p.Second.Value, CultureInfo.InvariantCulture)));
         static bool Close(double x, double y) => Math.Abs(x - y) <= Tolerance * Math.Max(Math.Abs(x), Math.Abs(y)) + 1e-7;
     }
 

@@ -154,5 +154,6 @@ public class RigInvariantTests
     }, iter: Tries);
 
     [Fact]
-    public void ChecksNeverGiveNaNOrLessThanNothing() => AnyRig.Sample(rig => Assert.All(Assess(rig).Checks, c => Assert.InRange(c.Use, 0, Core.Responses.Check.MostUse)), iter: Tries);
+    public void ChecksNeverGiveNaNOrLessThanNothing() => AnyRig.Sample(rig => Assert.All(Assess(rig).Checks, c => Assert.InRange(c.Use,
+        0, Core.Responses.Check.MostUse)), iter: Tries);
 }

@@ -28,7 +28,8 @@ public sealed partial class RoomOrderTests
             {
                 // Usings are needed ones (the build says so else); names may also be reached by their room.
                 var text = Comment().Replace(File.ReadAllText(file), "");
-                foreach (var used in Using().Matches(text).Select(m => m.Groups[1].Value).Concat(Reached().Matches(text).Select(m => m.Groups[1].Value)).Distinct())
+                foreach (var used in Using().Matches(text).Select(m => m.Groups[1].Value).Concat(Reached().Matches(text).Select(m =>
+                    m.Groups[1].Value)).Distinct())
                     if (Array.IndexOf(Order, used) > Array.IndexOf(Order, room))
                         wrong.Add($"{room} uses {used}: {Path.GetFileNameWithoutExtension(file)}");
             }
@@ -44,7 +45,8 @@ public sealed partial class RoomOrderTests
         var top = Path.Combine(Root(), "src");
         var naming = Directory.GetFiles(top, "*.cs", SearchOption.AllDirectories)
             .Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && !f.Contains("/Ochema.Core/Kinds/", StringComparison.Ordinal))
-            .Where(f => KindNamed().IsMatch(Comment().Replace(File.ReadAllText(f), ""))).Select(f => Path.GetFileNameWithoutExtension(f)).Order(StringComparer.Ordinal);
+            .Where(f => KindNamed().IsMatch(Comment().Replace(File.ReadAllText(f), ""))).Select(f =>
+                Path.GetFileNameWithoutExtension(f)).Order(StringComparer.Ordinal);
         Assert.Equal(StillNameKinds, naming);
     }
 

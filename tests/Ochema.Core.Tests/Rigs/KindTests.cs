@@ -61,7 +61,8 @@ public partial class KindTests
     {
         foreach (var host in HostLibrary.All)
             foreach (var site in host.Sites)
-                Assert.Contains(KindRegistry.Of(typeof(BaseKind)), t => Survey.Refusal(((BaseKind)Activator.CreateInstance(t)!).Grip, site, new SiteSurvey(), host) is null);
+                Assert.Contains(KindRegistry.Of(typeof(BaseKind)), t => Survey.Refusal(((BaseKind)Activator.CreateInstance(t)!).Grip,
+                    site, new SiteSurvey(), host) is null);
     }
 
     [Fact]

@@ -24,7 +24,8 @@ public sealed class MassTests
         IEnumerable<RigDocument> Rigs() => station switch
         {
             // Wherever it may stand: what it weighs does not depend on it.
-            "base" => Fresh<BaseKind>().SelectMany(b => RigFiles.All.Select(r => r.Rig).Where(r => b.Grip.Forms.Contains(r.Site.Form)).Take(2).Select(r => r with { Base = b })),
+            "base" => Fresh<BaseKind>().SelectMany(b => RigFiles.All.Select(r => r.Rig).Where(r =>
+                b.Grip.Forms.Contains(r.Site.Form)).Take(2).Select(r => r with { Base = b })),
             "reach" => Fresh<ReachKind>().Select(x => rig with { Reach = x }),
             "isolator" => Fresh<IsolatorKind>().Select(x => rig with { Isolator = x }),
             _ => Fresh<HeadKind>().Select(x => rig with { Head = x }),
@@ -46,8 +47,10 @@ public sealed class MassTests
         var model = b.Model;
         var at = model.Nodes.ToDictionary(n => n.Id, n => n.Position);
         // Lines weigh nothing in the frame; what lies in water carries some of it along.
-        var frame = model.Masses.Sum(m => m.M) + (b.Host.Motion.Wet ? b.Pieces.Sum(p => p.Mass) : model.Members.Sum(m => m.Rho * m.A * (at[m.To] - at[m.From]).Length));
+        var frame = model.Masses.Sum(m => m.M) + (b.Host.Motion.Wet ? b.Pieces.Sum(p => p.Mass) : model.Members.Sum(m =>
+            m.Rho * m.A * (at[m.To] - at[m.From]).Length));
         var parts = b.Parts.Where(p => p.Station != "tether" && !p.Station.StartsWith("strap", StringComparison.Ordinal)).Sum(p => p.Mass * p.Quantity);
-        Near.Share(parts, frame, 1e-5, $"{rig.Name}: {rig.Base.GetType().Name}, {rig.Reach.GetType().Name}, {rig.Isolator.GetType().Name}, {rig.Head.GetType().Name}");
+        Near.Share(parts, frame, 1e-5,
+            $"{rig.Name}: {rig.Base.GetType().Name}, {rig.Reach.GetType().Name}, {rig.Isolator.GetType().Name}, {rig.Head.GetType().Name}");
     }
 }

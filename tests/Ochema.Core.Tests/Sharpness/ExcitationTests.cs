@@ -140,7 +140,8 @@ public class ExcitationTests
         Assert.True(range > 1.2 * each.Min());
         // A range of no width is one speed; what shakes loose counts it, too.
         Near.Share(Smear(1900, null), Smear(1900, 1900), 1e-12);
-        double Use(double? rpm, double? to) => Assessor.Assess(rig with { Run = rig.Run with { Rpm = rpm, RpmTo = to } }, Catalogue.Shipped).Checks.Single(c => c.Id == "stem.strength").Use;
+        double Use(double? rpm, double? to) => Assessor.Assess(rig with { Run = rig.Run with { Rpm = rpm, RpmTo = to } },
+            Catalogue.Shipped).Checks.Single(c => c.Id == "stem.strength").Use;
         Assert.True(Use(900, 2700) >= Use(900, null));
     }
 

@@ -58,11 +58,13 @@ internal static class HelmetRules
         b.Checks.Add(new NeckLoad(b));
         if (b.Rig.Survey.FilmingProp == Hosts.Answer.Yes)
         {
-            b.Findings.Add(new ReportFinding("base", "Filming prop: judged for holding only. It protects nobody; mark it so inside, and keep it apart from helmets that do."));
+            b.Findings.Add(new ReportFinding("base",
+                "Filming prop: judged for holding only. It protects nobody; mark it so inside, and keep it apart from helmets that do."));
             return;
         }
         if (breaksAway)
-            b.Findings.Add(new ReportFinding("base", $"It stands {Joints.Holes.Size(outside)} out past the shell; {Joints.Holes.Size(HelmetProtrusion.Allowed)} is what 49 CFR 571.218 S5.5 allows for rigid projections. This one has to come off in a snag: pull it off once and see."));
+            b.Findings.Add(new ReportFinding("base",
+                $"It stands {Joints.Holes.Size(outside)} out past the shell; {Joints.Holes.Size(HelmetProtrusion.Allowed)} is what 49 CFR 571.218 S5.5 allows for rigid projections. This one has to come off in a snag: pull it off once and see."));
         else
             b.Checks.Add(new HelmetProtrusion(id, outside));
         b.Checks.Add(new BreaksAway(id, holds, limit, source));

@@ -54,7 +54,8 @@ public sealed record MagnetCrossBar : BaseKind
         var (section, metal) = (b.Stock.Section(Bar), b.Stock.MaterialOf(Bar));
         var bolt = ClampParts.Diameter(b);
         var glue = Glues.Find(Glue);
-        b.Findings.Add(new ReportFinding("base", $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, {QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
+        b.Findings.Add(new ReportFinding("base",
+            $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, {QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
         var middle = b.Node("cross-bar", b.Surface.Point(b.Rig.At[0], 0) + (Rise + row.Height) * b.Surface.Normal);
         var bare = 0.0;
         foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })
@@ -63,7 +64,8 @@ public sealed record MagnetCrossBar : BaseKind
             var spot = b.Spot(id, "base", name + " magnet", side * Span / 2, 0);
             var grip = new MagnetGrip(row, spot, Felt, MeasuredPull, b.Rig.Run.Skin, HeadShare(bolt, row.Diameter));
             var gap = Felt + row.Coat + 0.0002;
-            var hold = Kinds.Holds.PanelHold.Place(b, spot, 2e6 * 0.001 / (gap + 0.001), 4e5 * 0.001 / (gap + 0.001), 40, Math.Min(bolt, row.Diameter) / 2, row.Height, row.Mass, row.Friction, "magnet");
+            var hold = Kinds.Holds.PanelHold.Place(b, spot, 2e6 * 0.001 / (gap + 0.001), 4e5 * 0.001 / (gap + 0.001), 40,
+                Math.Min(bolt, row.Diameter) / 2, row.Height, row.Mass, row.Friction, "magnet");
             if (!b.HoldsGone)
             {
                 // It tips and twists on the bolt head, which is smaller than the pot.

@@ -54,7 +54,8 @@ public sealed record WindowSlotPlate : BaseKind
         b.Checks.Add(new SectionStrength(b, "base", "shelf", "Shelf bends at the slot", shelf));
         b.Checks.Add(new BendCracks("base", "plate", metal, row.Height, BendRadius));
         if (row.Height > Slot)
-            b.Findings.Add(new ReportFinding("base", $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the glass.", true));
+            b.Findings.Add(new ReportFinding("base",
+                $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the glass.", true));
         var flat = Hook + Shelf + Leg + 2 * Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
         var mass = row.Width * row.Height * flat * metal.Density;
         b.PointMass(seat, Math.Max(0, mass - shelf.Mass) + Weight);
@@ -67,7 +68,8 @@ public sealed record WindowSlotPlate : BaseKind
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, 0.5,
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
-        b.Part("base", $"{row.Name}, {QuantityText.Of(flat, Dimension.Length)} flat with two bends, felt", Math.Max(mass, shelf.Mass), Math.Round(row.PricePerMetre * flat + 3, 1));
+        b.Part("base", $"{row.Name}, {QuantityText.Of(flat, Dimension.Length)} flat with two bends, felt", Math.Max(mass, shelf.Mass),
+            Math.Round(row.PricePerMetre * flat + 3, 1));
         if (Weight > 0)
             b.Part("base", "Bag of husks or sand", Weight, 2);
         b.Shape("shelf", "base", "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);

@@ -81,7 +81,8 @@ public sealed record Strut : BraceKind
         b.Checks.Add(new RodSlip(b, station, Id, piece, Holds));
         b.Checks.Add(new StrutBuckling(b, station, Id, piece));
         b.Checks.Add(new SectionStrength(b, station, Id, "Rod bends", piece));
-        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length, 3), Dimension.Length)}", section.Area * length * material.Density, Math.Round(row.PricePerMetre * length + 5, 1));
+        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length, 3), Dimension.Length)}",
+            section.Area * length * material.Density, Math.Round(row.PricePerMetre * length + 5, 1));
         b.Shape(Id + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
     }
 }

@@ -57,7 +57,8 @@ public sealed record Magnet : HoldKind
             b.Checks.Add(new MagnetHeat(b, spot, row));
         }
         if (!spot.Material.Magnetic)
-            b.Findings.Add(new ReportFinding(spot.Station, $"A magnet does not stick to {Words.Inside(spot.Material.Name)}. Try it on the panel; take cups, straps or a clamp instead.", true));
+            b.Findings.Add(new ReportFinding(spot.Station,
+                $"A magnet does not stick to {Words.Inside(spot.Material.Name)}. Try it on the panel; take cups, straps or a clamp instead.", true));
         b.Part(spot.Station, row.Name, row.Mass, row.Price);
         return hold;
     }

@@ -28,10 +28,12 @@ internal static class StrapLine
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
         b.Checks.Add(new StrapTension(b, strap.Id, station, line, row, knot, strap.Edge));
-        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length + 0.3, 1), Dimension.Length)}", row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
+        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length + 0.3, 1), Dimension.Length)}",
+            row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
         b.Checks.Add(new AnchorLoad(b, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
         if (strap.Fitting == StrapFitting.OpenHook)
-            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
+            b.Findings.Add(new ReportFinding(station,
+                $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
         b.Shape(strap.Id, station, "strap", [b.Point(node), .. BodyLine.Over(b.Host, from, anchor)], [row.Width]);
     }
 }

@@ -46,7 +46,9 @@ public sealed record CrossBar : ReachKind
         }
         else
             b.Rigid(foot, end);
-        b.Joint(ClampParts.Through(b, "cross-bar-bolt", reach, "bolt of the cross-bar", "m6", new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material, row.Width), new("Part below it", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
+        b.Joint(ClampParts.Through(b, "cross-bar-bolt", reach, "bolt of the cross-bar", "m6", new("Cross-bar", LayerRole.Clearance,
+            Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material, row.Width), new("Part below it",
+            LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
         b.Part(reach, $"{row.Name}, {QuantityText.Of(Math.Abs(Offset) + Lap, Dimension.Length)}", beam + lap, 5);
         return new Mount(end, b.Position(end), from.Axis);
     }

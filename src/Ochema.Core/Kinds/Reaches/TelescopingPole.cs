@@ -56,7 +56,8 @@ public sealed record TelescopingPole : ReachKind
             var row = b.Stock.Find<SectionRow>("sections", stock);
             var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side);
             b.Checks.Add(new SectionStrength(b, reach, b.Own(id), $"{Words.Capital(label)} bends", piece));
-            b.Part(reach, $"{row.Name}, {QuantityText.Of(Length / 2, Dimension.Length)}", piece.Section.Area * Length / 2 * piece.Material.Density, Math.Round(row.PricePerMetre * Length / 2 + 2));
+            b.Part(reach, $"{row.Name}, {QuantityText.Of(Length / 2, Dimension.Length)}",
+                piece.Section.Area * Length / 2 * piece.Material.Density, Math.Round(row.PricePerMetre * Length / 2 + 2));
             b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
             return piece;
         }
