@@ -18,6 +18,23 @@ internal static class ServerProcess
         return Process.Start(start)!;
     }
 
+    /// <summary>False on a machine that lets nobody mount a disk: what a full or read-only one does cannot be shown there.</summary>
+    public static bool CanMount { get; } = Mounts();
+
+    private static bool Mounts()
+    {
+        try
+        {
+            using var probe = Process.Start("unshare", ["--map-root-user", "--mount", "mount", "-t", "tmpfs", "-o", "size=64k", "none", "/tmp"]);
+            probe.WaitForExit();
+            return probe.ExitCode == 0;
+        }
+        catch (System.ComponentModel.Win32Exception)
+        {
+            return false;
+        }
+    }
+
     /// <summary>Waits until it answers.</summary>
     public static async Task Ready(Process server, int port)
     {
