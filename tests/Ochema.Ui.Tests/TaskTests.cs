@@ -55,7 +55,8 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         }
         catch (TimeoutException)
         {
-            Assert.Fail($"not saved: {browser.Find("[data-save]").Text}; {string.Join("; ", browser.Driver.FindElements(By.CssSelector("[role=alert]")).Select(a => a.Text))}");
+            var said = browser.Driver.FindElements(By.CssSelector("[role=alert]")).Select(a => a.Text);
+            Assert.Fail($"not saved: {browser.Find("[data-save]").Text}; {string.Join("; ", said)}");
         }
     }
 

@@ -16,7 +16,8 @@ public sealed class BendCracks(string station, string id, Material m, double thi
         var least = Bend.LeastRadius(m, thickness);
         sheet?.Formula("{ε} ÷ {ε0}", "outer-fibre strain t ÷ (2R + t), against that of the smallest radius (usual handbook multiples of the thickness)", "Bends along the rolling direction crack earlier; anneal or take a wider radius.")
             .Term("t", "thickness", thickness, Dimension.Length, Origin.Measures)
-            .Term("R", "inside radius", radius, Dimension.Length, Origin.Measures).Term("ε", "strain at the outside", strain, Dimension.Ratio, "t ÷ (2·R + t)")
+            .Term("R", "inside radius", radius, Dimension.Length, Origin.Measures)
+            .Term("ε", "strain at the outside", strain, Dimension.Ratio, "t ÷ (2·R + t)")
             .Term("R0", "smallest radius", least, Dimension.Length, m.BendRatio is null ? "from the elongation" : "usual handbook multiple")
             .Term("ε0", "strain at that radius", Bend.OuterFibreStrain(thickness, least), Dimension.Ratio, "t ÷ (2·R0 + t)")
             .Term("e", "elongation in a tensile test", m.Elongation, Dimension.Ratio, m.Source);

@@ -15,7 +15,8 @@ internal sealed class JointTightening(ScrewJoint joint) : Check(joint.Id + ".tig
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        sheet?.Formula("{T} ÷ ({K} × {d}) ÷ min({S}, {P})", "T = K·F·d (Shigley ch. 8)", "Oil on the thread: the same torque draws it half as tight again.")
+        sheet?.Formula("{T} ÷ ({K} × {d}) ÷ min({S}, {P})", "T = K·F·d (Shigley ch. 8)",
+            "Oil on the thread: the same torque draws it half as tight again.")
             .Term("T", "tightened with", joint.TightenedWith, Dimension.Torque, joint.Torque is null ? "what goes with its means" : "as set for this joint")
             .Term("K", "nut factor, dry", Threads.NutFactor, Dimension.Factor, "Shigley ch. 8")
                 .Term("d", "screw", joint.Thread.MajorDiameter, Dimension.Length, joint.Thread.Source)

@@ -13,5 +13,6 @@ public static class ThreadFit
     /// <param name="screw">Thread of the screw or stud.</param>
     /// <param name="socket">Thread of what it goes into.</param>
     public static string Mismatch(Fastener screw, Fastener socket, string into) =>
-        $"a {screw.Name} screw does not go into the {socket.Name} thread of the {Words.Inside(into)}: {(Bush(screw.Id, socket.Id) is { } bush ? $"put a {bush} between" : $"take {socket.Name}")}";
+        $"a {screw.Name} screw does not go into the {socket.Name} thread of the {Words.Inside(into)}: "
+            + $"{(Bush(screw.Id, socket.Id) is { } bush ? $"put a {bush} between" : $"take {socket.Name}")}";
 }

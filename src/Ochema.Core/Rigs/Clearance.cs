@@ -23,7 +23,8 @@ public static class Clearance
             yield return margin <= 0 && !(zone.Sight && Thin(hit))
                 ? new ReportFinding(hit.Station, $"The {What(hit)} stands in the {zone.Name}. {zone.Why}", Blocks: true)
                 : new ReportFinding(hit.Station, margin <= 0 ? $"The {What(hit)} crosses the {zone.Name}, thinly. {zone.Why}"
-                    : $"The {What(hit)} comes within {QuantityText.Of(margin, Quantities.Dimension.Length)} of the {zone.Name}{(margin < LooseEnd && hit.Type is "strap" ? ": tie its loose end" : ": mind its swing")}. {zone.Why}");
+                    : $"The {What(hit)} comes within {QuantityText.Of(margin, Quantities.Dimension.Length)} of the {zone.Name}"
+                        + $"{(margin < LooseEnd && hit.Type is "strap" ? ": tie its loose end" : ": mind its swing")}. {zone.Why}");
         }
         if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b, host) is { } part)
             yield return new ReportFinding(part.Station, $"The {What(part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, which the rules of the day refuse.", Blocks: true);

@@ -67,6 +67,7 @@ public sealed partial class RoomOrderTests
     [GeneratedRegex(@"\bKinds\.(Bases|Reaches|Isolators|Heads|Holds|Braces|Cameras|Lines)\b")]
     private static partial Regex KindNamed();
 
-    [GeneratedRegex(@"(?<![\w.])(Json|Quantities|Stock|Structure|Loads|Responses|Hosts|Joints|Rigs|Checks|Kinds|Analysis|Sharpness|Assessment|Search|Proving)\.(?:[A-Z]\w*\.)?[A-Z]\w*")]
+    [GeneratedRegex(@"(?<![\w.])(Json|Quantities|Stock|Structure|Loads|Responses|Hosts|Joints|"
+        + "Rigs|Checks|Kinds|Analysis|Sharpness|Assessment|Search|Proving)" + @"\.(?:[A-Z]\w*\.)?[A-Z]\w*")]
     private static partial Regex Reached();
 }

@@ -35,7 +35,8 @@ internal static class ClampParts
         var d = Diameter(b);
         if (!NominalSizes.ClampFits(smallest, largest, d))
             b.Findings.Add(new ReportFinding("base",
-                $"The clamp closes on {Holes.Size(smallest)} to {Holes.Size(largest)}, the tube is {Holes.Size(d)} across: nominal sizes are names, not measures.", true));
+                $"The clamp closes on {Holes.Size(smallest)} to {Holes.Size(largest)}, the tube is {Holes.Size(d)} across: "
+                + "nominal sizes are names, not measures.", true));
     }
 
     /// <summary>A plain steel stud as reach foot: a short round beam.</summary>

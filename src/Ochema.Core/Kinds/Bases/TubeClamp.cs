@@ -89,13 +89,15 @@ public sealed record TubeClamp : BaseKind
         var middle = b.Node("clamp-rail", 0.5 * (holds[0].Top.Position + holds[1].Top.Position));
         var rail = Section.Of(SectionShape.SquareTube, 0.025, 0.025, 0.002);
         var metal = b.Stock.Material("al-6063-t5");
+        var made = 0.0;
         foreach (var h in holds)
         {
             var piece = b.Beam("base", h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, rail, metal, h.Top.Axis);
             b.Checks.Add(new SectionStrength(b, "base", h.Id + "-rail", "Rail bends", piece));
-            b.Part("base", "Rail between the clamps, half", piece.Mass, 3);
+            made += piece.Mass;
             b.Shape(h.Id + "-rail", "base", "tube", [b.Point(h.Top.Node), b.Point(middle)], [0.025]);
         }
+        b.Part("base", "Rail between the clamps", made, 6);
         return new Mount(middle, b.Position(middle), holds[0].Top.Axis);
     }
 }

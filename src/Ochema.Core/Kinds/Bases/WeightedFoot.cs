@@ -60,7 +60,8 @@ public sealed record WeightedFoot : BaseKind
         });
         if (Recess > 0 && Recess < thread.HeadHeight)
             b.Findings.Add(new ReportFinding("base",
-                $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));
+                $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. "
+                + $"Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));
         b.Part("base", $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast", Mass, 9);
         b.Shape("pan", "base", "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
         return hold.Top;
