@@ -64,7 +64,8 @@ internal static class HelmetRules
         }
         if (breaksAway)
             b.Findings.Add(new ReportFinding("base",
-                $"It stands {Joints.Holes.Size(outside)} out past the shell; {Joints.Holes.Size(HelmetProtrusion.Allowed)} is what 49 CFR 571.218 S5.5 allows for rigid projections. "
+                $"It stands {Joints.Holes.Size(outside)} out past the shell; "
+                + $"{Joints.Holes.Size(HelmetProtrusion.Allowed)} is what 49 CFR 571.218 S5.5 allows for rigid projections. "
                 + $"This one has to come off in a snag: pull it off once and see."));
         else
             b.Checks.Add(new HelmetProtrusion(id, outside));

@@ -55,7 +55,8 @@ public sealed record MagnetCrossBar : BaseKind
         var bolt = ClampParts.Diameter(b);
         var glue = Glues.Find(Glue);
         b.Findings.Add(new ReportFinding("base",
-            $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, {QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, "
+            $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, "
+            + $"{QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, "
             + $"soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
         var middle = b.Node("cross-bar", b.Surface.Point(b.Rig.At[0], 0) + (Rise + row.Height) * b.Surface.Normal);
         var bare = 0.0;

@@ -54,7 +54,8 @@ public sealed record CradleHead : HeadKind
         b.Checks.Add(new CradleBand(b, head, Band));
         var mass = flat * body.Length * Thickness * sheet.Density;
         b.Part(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, "
-            + $"flat {QuantityText.Of(flat, Dimension.Length)} × {QuantityText.Of(body.Length, Dimension.Length)} of {QuantityText.Of(Thickness, Dimension.Length)} {sheet.Name}", mass, 2);
+            + $"flat {QuantityText.Of(flat, Dimension.Length)} × {QuantityText.Of(body.Length, Dimension.Length)} "
+            + $"of {QuantityText.Of(Thickness, Dimension.Length)} {sheet.Name}", mass, 2);
         var seat = HeadParts.Build(b, from, row, null, "Cradle turns on its screw");
         b.PointMass(seat.Node, mass);
         return seat;

@@ -42,7 +42,8 @@ internal static class TetherLine
                 b.Findings.Add(new ReportFinding("tether", $"{built.Name}: {fault}."));
             if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
                 b.Findings.Add(new ReportFinding("tether",
-                    $"If it comes off, {Words.Inside(built.Name)} lets it fall {QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, "
+                    $"If it comes off, {Words.Inside(built.Name)} lets it fall "
+                    + $"{QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, "
                     + $"and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
             b.Part("tether", $"{row.Name}, {QuantityText.Of(Math.Round(length, 1), Dimension.Length)}", row.MassPerMetre * length, row.PricePerMetre * length);
             b.Shape(id, "tether", "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);

@@ -45,7 +45,8 @@ public sealed record GooseneckReach : ReachKind
             var load = b.MassFrom(own == "camera" ? "head" : "head-2");
             b.Findings.Add(new ReportFinding(reach,
                 $"Held level, this gooseneck carries {QuantityText.Of(Gooseneck.LimitMass(row.HoldingMoment, Length, mass), Dimension.Mass)} at the most; "
-                + $"with {QuantityText.Of(load, Dimension.Mass)} on it, it droops {QuantityText.Of(Gooseneck.Droop(row.BendingStiffness, Length, load, mass), Dimension.Length)}."));
+                + $"with {QuantityText.Of(load, Dimension.Mass)} on it, "
+                + $"it droops {QuantityText.Of(Gooseneck.Droop(row.BendingStiffness, Length, load, mass), Dimension.Length)}."));
         });
         b.Part(reach, $"{row.Name}, {QuantityText.Of(Length, Dimension.Length)}, nuts", mass, Math.Round(row.PricePerMetre * Length + 2));
         b.Shape(b.Own("neck"), reach, "tube", [b.Point(root), b.Point(top)], [row.Diameter]);
