@@ -50,7 +50,7 @@ public static class Assessor
             Places = Survey.Places(rig),
             Parts = b.Parts,
             Mass = b.Mass,
-            Cost = b.Parts.Sum(p => p.Price * p.Quantity),
+            Cost = b.Parts.Cost,
             Figure = FigureBuilder.Build(model, judged.State, judged.Limits, driving, reports.FirstOrDefault(), rig.Run.Speed),
         };
     }
@@ -63,7 +63,7 @@ public static class Assessor
     {
         var model = new RigModel(rig, stock);
         var state = model.State([]);
-        var (mass, cost) = (model.Builder.Mass, model.Builder.Parts.Sum(p => p.Price * p.Quantity));
+        var (mass, cost) = (model.Builder.Mass, model.Builder.Parts.Cost);
         if (state.Mechanism is not null || model.Builder.Findings.Any(f => f.Blocks))
             return (0, Check.MostUse, mass, cost, null);
         var limits = new LimitSpeed(model, state, Driving(model));

@@ -29,11 +29,6 @@ public sealed record Hold(string Id, string Station, string Label, int Spring, i
 public sealed record BeamPiece(
     string Station, string Label, int First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass);
 
-/// <summary>A part of the shopping list.</summary>
-/// <param name="Mass">kg.</param>
-/// <param name="Price">In the user's currency.</param>
-public sealed record RigPart(string Station, string Name, double Quantity, double Mass, double Price);
-
 /// <summary>A point of the drawing that moves with a node.</summary>
 public sealed record FigurePoint(string Node, double[] P);
 

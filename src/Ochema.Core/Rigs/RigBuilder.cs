@@ -37,7 +37,10 @@ public sealed class RigBuilder
     public bool HoldsGone { get; }
 
     public List<Check> Checks { get; } = [];
-    public List<RigPart> Parts { get; } = [];
+
+    /// <summary>What it is made of: the stations' own pieces, then the screws, nuts and washers of its joints.</summary>
+    public PartList Parts { get; } = new();
+
     public List<FigureShape> Figure { get; } = [];
     public List<Hold> Holds { get; } = [];
     public List<BeamPiece> Pieces { get; } = [];
@@ -126,11 +129,14 @@ public sealed class RigBuilder
             say();
     }
 
+    /// <summary>A small part of the shelf.</summary>
+    public FittingRow Fitting(string id) => Stock.Find<FittingRow>("fittings", id);
+
     /// <summary>The model without cases.</summary>
     public ModelDocument Model => new() { Nodes = nodes, Members = members, RigidLinks = links, Springs = springs, Lines = lines, Masses = masses };
 
     /// <summary>Total mass, kg.</summary>
-    public double Mass => Parts.Sum(p => p.Mass * p.Quantity);
+    public double Mass => Parts.Mass;
 
     /// <summary>Relative wind at 1 Pa does not need the speed; the site's factor does.</summary>
     public double WindFactor => Rig.Site.WindFactor;
@@ -228,8 +234,6 @@ public sealed class RigBuilder
     /// <summary>Water that a member under the water line carries along, as density of its own, kg/m³ (buoyancy, which helps, is left out).</summary>
     private double Carried(Section s, int from, int to) =>
         host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
-
-    public void Part(string station, string name, double mass, double price, double quantity = 1) => Parts.Add(new RigPart(station, name, quantity, mass, price));
 
     public void Shape(string id, string station, string type, IReadOnlyList<FigurePoint> points, double[] size, Vec3? axis = null, Vec3? side = null) =>
         Figure.Add(new FigureShape(id, station, type, points, size, axis?.ToArray(), side?.ToArray()));

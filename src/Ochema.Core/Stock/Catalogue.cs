@@ -27,6 +27,7 @@ public sealed class Catalogue
     public IReadOnlyList<IsolatorRow> Isolators { get; }
     public IReadOnlyList<GooseneckRow> Goosenecks { get; }
     public IReadOnlyList<SpringRow> Springs { get; }
+    public IReadOnlyList<FittingRow> Fittings { get; }
 
     private Catalogue()
     {
@@ -44,6 +45,7 @@ public sealed class Catalogue
         Isolators = Load<IsolatorRow>("isolators");
         Goosenecks = Load<GooseneckRow>("goosenecks");
         Springs = Load<SpringRow>("springs");
+        Fittings = Load<FittingRow>("fittings");
     }
 
     /// <summary>All lists by the name that kinds refer to them by.</summary>
@@ -66,6 +68,7 @@ public sealed class Catalogue
         ["isolators"] = Isolators,
         ["goosenecks"] = Goosenecks,
         ["springs"] = Springs,
+        ["fittings"] = Fittings,
     };
 
     /// <summary>True when a list has such a row.</summary>

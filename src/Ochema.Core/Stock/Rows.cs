@@ -13,10 +13,40 @@ public interface IStockRow
     string? Range { get; }
 }
 
+/// <summary>A row that is bought by the piece.</summary>
+public interface IBoughtRow : IStockRow
+{
+    /// <summary>Of one, kg.</summary>
+    double Mass { get; }
+
+    /// <summary>Of one, in the user's currency.</summary>
+    double Price { get; }
+
+    /// <summary>Where in a shop it lies.</summary>
+    Aisle Aisle { get; }
+}
+
+/// <summary>Where in a shop something lies.</summary>
+public enum Aisle
+{
+    Metal,
+    Screws,
+    Plumbing,
+    Rigging,
+    Glue,
+    Camera,
+}
+
+/// <summary>A small part that is bought by the piece.</summary>
+/// <param name="Mass">kg; 0 where it is weighed with what it belongs to.</param>
+public sealed record FittingRow(
+    string Id, string Name, double Mass, double Price, Aisle Aisle, string Source, string? Range = null) : IBoughtRow;
+
 /// <summary>A material; <c>BendRatio</c> is the smallest inside bend radius in sheet thicknesses (usual handbook multiple). Moduli and strengths in Pa, density in kg/m³, elongation as a share.</summary>
 public sealed record Material(
     string Id, string Name, MaterialFamily Family, double YoungsModulus, double PoissonRatio, double Density,
-    double YieldStrength, double UltimateStrength, double Elongation, bool Magnetic, string Source, string? Range = null, double? BendRatio = null) : IStockRow
+    double YieldStrength, double UltimateStrength, double Elongation, bool Magnetic, string Source, string? Range = null, double? BendRatio = null,
+    double PricePerKilogram = 0) : IStockRow
 {
     public double ShearModulus => YoungsModulus / (2 * (1 + PoissonRatio));
 }
@@ -42,7 +72,8 @@ public sealed record SectionRow(
 /// <summary>A screw thread with drill sizes (m), stress area (m²) and proof stress (Pa).</summary>
 public sealed record Fastener(
     string Id, string Name, double MajorDiameter, double Pitch, double StressArea, double TapDrill, double ClearanceClose,
-    double ClearanceMedium, double ClearanceFree, double NutHeight, double AcrossFlats, double HeadHeight, double ProofStress, string Grade, string Source, string? Range = null) : IStockRow
+    double ClearanceMedium, double ClearanceFree, double NutHeight, double AcrossFlats, double HeadHeight, double ProofStress, string Grade, string Source,
+    string? Range = null, double ScrewPrice = 0, double NutPrice = 0, double WasherPrice = 0) : IStockRow
 {
     /// <summary>Proof load, N: proof stress × stress area (ISO 898-1, SAE J429).</summary>
     public double ProofLoad => ProofStress * StressArea;
@@ -54,24 +85,40 @@ public sealed record Fastener(
 /// <param name="CurvatureSag">How much panel sag across its diameter the lip follows, m.</param>
 public sealed record SuctionCupRow(
     string Id, string Name, double Diameter, double LipDiameter, double VacuumShare, double NormalStiffness, double ShearStiffness,
-    double RockingStiffness, double Mass, double Height, double CurvatureSag, double Price, string Source, string? Range = null) : IStockRow;
+    double RockingStiffness, double Mass, double Height, double CurvatureSag, double Price, string Source, string? Range = null) : IBoughtRow
+{
+    /// <inheritdoc/>
+    public Aisle Aisle => Aisle.Rigging;
+}
 
 /// <summary>A pot magnet. Pull N on thick bare steel, lengths m.</summary>
 /// <param name="Coat">Rubber on its face, m.</param>
 /// <param name="FullThickness">Sheet thickness that carries practically the whole field, m.</param>
 public sealed record MagnetRow(
     string Id, string Name, double Diameter, double RatedPull, double Coat, double Friction, double FullThickness,
-    double Mass, double Height, double TemperatureLimit, double Price, string Source, string? Range = null) : IStockRow;
+    double Mass, double Height, double TemperatureLimit, double Price, string Source, string? Range = null) : IBoughtRow
+{
+    /// <inheritdoc/>
+    public Aisle Aisle => Aisle.Rigging;
+}
 
 /// <summary>A double-sided foam pad. Strength and shear modulus Pa.</summary>
 public sealed record AdhesivePadRow(
     string Id, string Name, double Width, double Height, double Strength, double Thickness, double ShearModulus,
-    double Mass, double Price, string Source, string? Range = null) : IStockRow;
+    double Mass, double Price, string Source, string? Range = null) : IBoughtRow
+{
+    /// <inheritdoc/>
+    public Aisle Aisle => Aisle.Glue;
+}
 
 /// <summary>A head. Rated load kg, holding torque N·m, rotational stiffness N·m/rad, frontal area m².</summary>
 public sealed record HeadRow(
     string Id, string Name, string Type, double Height, double Mass, double RatedLoad, double HoldingTorque,
-    double RotationalStiffness, double FrontalArea, double Price, string Source, string? Range = null) : IStockRow;
+    double RotationalStiffness, double FrontalArea, double Price, string Source, string? Range = null) : IBoughtRow
+{
+    /// <inheritdoc/>
+    public Aisle Aisle => Aisle.Camera;
+}
 
 /// <summary>A camera body. Lengths m, read-out time s.</summary>
 /// <param name="BuiltIn">True when its lens cannot be changed.</param>
@@ -103,11 +150,22 @@ public sealed record StrapRow(
 /// <summary>An articulated arm of two links. Torque N·m, joint stiffness N·m/rad.</summary>
 public sealed record ArmRow(
     string Id, string Name, double LinkDiameter, double MassPerMetre, double JointTorque, double JointStiffness,
-    double UsualLength, double Price, string Material, string Source, string? Range = null) : IStockRow;
+    double UsualLength, double Price, string Material, string Source, string? Range = null) : IBoughtRow
+{
+    /// <summary>At its usual length, kg.</summary>
+    public double Mass => MassPerMetre * UsualLength;
+
+    /// <inheritdoc/>
+    public Aisle Aisle => Aisle.Rigging;
+}
 
 /// <summary>One soft mount: rubber, wire-rope loop or elastic cord. Stiffness N/m along and across, damping ratio, travel m, load kg.</summary>
 public sealed record IsolatorRow(
-    string Id, string Name, string Type, double Axial, double Lateral, double Damping, double Travel, double Mass, double Height, double Price, string Source, string? Range = null) : IStockRow;
+    string Id, string Name, string Type, double Axial, double Lateral, double Damping, double Travel, double Mass, double Height, double Price, string Source, string? Range = null) : IBoughtRow
+{
+    /// <inheritdoc/>
+    public Aisle Aisle => Aisle.Rigging;
+}
 
 /// <summary>A gooseneck. Holding moment N·m, bending stiffness N·m², mass kg/m.</summary>
 public sealed record GooseneckRow(
@@ -115,8 +173,14 @@ public sealed record GooseneckRow(
 
 /// <summary>A helical extension spring. Lengths m, initial tension N, shear modulus Pa.</summary>
 public sealed record SpringRow(
-    string Id, string Name, double Wire, double CoilDiameter, double Coils, double FreeLength, double InitialTension, double ShearModulus, double Price, string Source, string? Range = null) : IStockRow
+    string Id, string Name, double Wire, double CoilDiameter, double Coils, double FreeLength, double InitialTension, double ShearModulus, double Price, string Source, string? Range = null) : IBoughtRow
 {
+    /// <summary>Mass of the wire in its coils and two hooks of a coil each, kg.</summary>
+    public double Mass => Math.PI / 4 * Wire * Wire * Math.PI * CoilDiameter * (Coils + 2) * 7850;
+
+    /// <inheritdoc/>
+    public Aisle Aisle => Aisle.Rigging;
+
     /// <summary>Rate, N/m: G·d⁴/(8·D³·N) (Shigley's Mechanical Engineering Design, ch. 10).</summary>
     public double Rate => HelicalSpring.Rate(ShearModulus, Wire, CoilDiameter, Coils);
 }

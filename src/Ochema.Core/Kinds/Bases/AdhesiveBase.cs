@@ -37,7 +37,7 @@ public sealed record AdhesiveBase : BaseKind
         if (b.Host.BreakawayLimit is null && b.Rig.Straps.Count == 0 && !b.Rig.AllTethers.Any())
             b.Findings.Add(new ReportFinding("base", "Glue alone is refused: a strap, or a tether from the camera, goes with it.", true));
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Holding(b), "the pad torn off, strength × area");
-        return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle", price: 2);
+        return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle", b.Fitting("buckle-stem"));
     }
 
     private double Holding(RigBuilder b)

@@ -1,6 +1,5 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
-using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -26,8 +25,7 @@ internal static class Bracket
         var mass = width * thickness * flatLength * m.Density;
         // What is beyond the bolt and round the bend, at the bend.
         b.PointMass(corner, mass - flat.Mass - upright.Mass);
-        b.Part("base", $"L-bracket {QuantityText.Of(width, Dimension.Length)} × {QuantityText.Of(thickness, Dimension.Length)} {m.Name}, "
-            + $"{QuantityText.Of(flatLength, Dimension.Length)} flat", Math.Max(mass, flat.Mass + upright.Mass), 3);
+        b.Parts.Sheet("base", "L-bracket, flat", new(flatLength, width, thickness, m.Id, [new(footLength, Math.PI / 2, bendRadius)]), m);
         b.Shape(id + "-foot", "base", "tube", [b.Point(foot.Node), b.Point(corner)], [thickness * 2]);
         b.Shape(id + "-leg", "base", "tube", [b.Point(corner), b.Point(end)], [thickness * 2]);
         return new Mount(end, b.Position(end), foot.Axis);

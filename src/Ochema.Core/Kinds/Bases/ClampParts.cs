@@ -40,15 +40,15 @@ internal static class ClampParts
     }
 
     /// <summary>A plain steel stud as reach foot: a short round beam.</summary>
-    /// <param name="price">Of one that is bought by itself, and is a part of its own; null for one that its base comes with and weighs with.</param>
-    public static Mount Stem(RigBuilder b, Mount from, double height, double diameter, string id, string label, double? price = null)
+    /// <param name="row">What is bought for it; null for one that its base comes with and weighs with.</param>
+    public static Mount Stem(RigBuilder b, Mount from, double height, double diameter, string id, string label, FittingRow? row = null)
     {
         var top = b.Node(id, from.Position + height * from.Axis);
         var steel = b.Stock.Material("steel-1018");
         var section = Section.Of(SectionShape.Round, diameter, diameter, 0);
-        var piece = b.Beam("base", id, label, from.Node, top, section, steel, Vec3.UnitX, density: price is null ? 0 : null);
-        if (price is { } own)
-            b.Part("base", $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}", piece.Mass, own);
+        var piece = b.Beam("base", id, label, from.Node, top, section, steel, Vec3.UnitX, density: row is null ? 0 : null);
+        if (row is not null)
+            b.Parts.Bought("base", row, mass: piece.Mass, name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}");
         b.Checks.Add(new SectionStrength(b, "base", id, $"{Words.Capital(label)} bends", piece));
         b.Shape(id, "base", "tube", [b.Point(from.Node), b.Point(top)], [diameter]);
         return new Mount(top, b.Position(top), from.Axis);

@@ -34,7 +34,8 @@ public sealed record GlassClamp : BaseKind
 
     public override Mount Build(RigBuilder b)
     {
-        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.006, 0.15, PadRadius, 8e4, 60, ClampParts.RubberFriction);
+        var row = b.Fitting("window-clamp");
+        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.006, row.Mass, PadRadius, 8e4, 60, ClampParts.RubberFriction);
         var spot = b.Spot("base-hold", "base", "jaw", b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)
         {
@@ -44,7 +45,7 @@ public sealed record GlassClamp : BaseKind
         }
         if (b.Host.Kind != "hide")
             b.Findings.Add(new ReportFinding("base", "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
-        b.Part("base", "Padded window clamp", 0.15, 18);
+        b.Parts.Bought("base", row);
         var top = ClampParts.Stem(b, hold.Top, Height, 0.014, "stem", "clamp neck");
         b.Checks.Add(new GlassWeight(b, EdgeWeight));
         return top;

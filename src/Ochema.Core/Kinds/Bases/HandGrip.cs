@@ -47,14 +47,15 @@ public sealed record HandGrip : BaseKind
         var turn = hands * Wrist + (hands == 2 ? Arm * Apart * Apart / 2 : 0);
         var give = b.HoldsGone ? 0 : hands * Arm;
         var spring = b.Spring("base-hold", node, null, [give, give, give, b.HoldsGone ? 0 : turn, b.HoldsGone ? 0 : turn, b.HoldsGone ? 0 : hands * Wrist], b.Rig.Site.Damping ?? Damping);
-        b.PointMass(node, 0.12);
+        var handle = b.Fitting("handle");
+        b.PointMass(node, handle.Mass);
         var top = b.Node("base-hold-top", spot.Point + 0.02 * spot.Normal);
         b.Rigid(node, top);
         b.Shape("base-hold", "base", "pad", [b.Point(node)], [Diameter, 0.04], spot.Normal);
         b.Holds.Add(new Hold("base-hold", "base", hands == 1 ? "hand" : "hands", spring, node, new Mount(top, b.Position(top), spot.Normal)));
         if (!b.HoldsGone)
             b.Checks.Add(new HandLoad(spring, hands, Apart));
-        b.Part("base", "Handle with rubber grip", 0.12, 6);
+        b.Parts.Bought("base", handle);
         return new Mount(top, b.Position(top), spot.Normal);
     }
 }

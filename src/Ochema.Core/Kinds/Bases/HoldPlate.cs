@@ -150,9 +150,8 @@ public sealed record HoldPlate : BaseKind
             b.Offer(point, eye);
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
-        b.Part("base", $"Plate {QuantityText.Of(Length, Dimension.Length)} × {QuantityText.Of(Width, Dimension.Length)} × "
-            + $"{QuantityText.Of(Thickness, Dimension.Length)}, {material.Name}", mass, Math.Round(8 + mass * 9));
-        b.Part("base", "Threaded spacers, bolts, eye bolts", fittings, 2.5 * n);
+        b.Parts.Sheet("base", "Plate", new(Length, Width, Thickness, Material, []), material);
+        b.Parts.Bought("base", b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}, with its bolt");
         b.Shape("plate", "base", "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
         return new Mount(centre, b.Position(centre), normal);
     }

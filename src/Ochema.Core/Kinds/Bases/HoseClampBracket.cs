@@ -44,7 +44,8 @@ public sealed record HoseClampBracket : BaseKind
         var d = ClampParts.Diameter(b);
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var screw = b.Stock.Find<Fastener>("fasteners", "1-4-20");
-        var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, 0.05 * Bands, 0.02, 2e6, 500 * Bands, ClampParts.RubberFriction);
+        var band = b.Fitting("hose-clamp");
+        var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, band.Mass * Math.Round(Bands), 0.02, 2e6, 500 * Bands, ClampParts.RubberFriction);
         if (!b.HoldsGone)
         {
             var one = FrictionGrip.Band(Tension, d, ClampParts.RubberFriction);
@@ -52,7 +53,7 @@ public sealed record HoseClampBracket : BaseKind
             b.Checks.Add(new GripPrise(b, "base-hold", "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
         }
-        b.Part("base", "Hose clamps with rubber", 0.05 * Bands, 1.5 * Bands);
+        b.Parts.Bought("base", band, Math.Round(Bands));
         var top = Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U);
         b.Joint(new ScrewJoint
         {

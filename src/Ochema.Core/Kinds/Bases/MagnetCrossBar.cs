@@ -47,6 +47,9 @@ public sealed record MagnetCrossBar : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Bolts], Magnet: true);
 
+    /// <summary>Bar cut over its span: mitred, tried, trimmed (judgement, 1.1–1.3).</summary>
+    private const double CutLong = 1.2;
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<MagnetRow>("magnets", Magnet);
@@ -92,11 +95,14 @@ public sealed record MagnetCrossBar : BaseKind
             bare += piece.Mass;
             b.Checks.Add(new SectionStrength(b, "base", id + "-bar", "Bar bends", piece));
             b.Shape(id + "-bar", "base", "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);
-            b.Part("base", row.Name, row.Mass, row.Price);
+            b.Parts.Bought("base", row);
         }
-        // Cut long, with felt and glue.
-        b.PointMass(middle, 0.2 * bare);
-        b.Part("base", $"{bar.Name}, ends angled, {Words.Inside(glue.Name)}", 1.2 * bare, 6);
+        // Cut long for its mitres, with felt and glue.
+        b.PointMass(middle, (CutLong - 1) * bare);
+        var mitre = Math.Atan2(Rise, Span / 2) / 2;
+        b.Parts.Cut("base", bar, metal, CutLong * bare / (section.Area * metal.Density), what: "Cross-bar", mitres: [mitre, mitre]);
+        b.Parts.Bought("base", b.Fitting("glue-pack"), name: glue.Name);
+        b.Parts.Bought("base", b.Fitting("felt"));
         return new Mount(middle, b.Position(middle), b.Surface.Normal);
     }
 

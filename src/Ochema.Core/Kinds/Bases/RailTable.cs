@@ -47,9 +47,6 @@ public sealed record RailTable : BaseKind
 
     private IEnumerable<Move> Larger(Catalogue stock) => OnLargerHold(stock) is { } larger ? [new("larger-hold", "The next larger hold", larger)] : [];
 
-    /// <summary>A tube clamp of the table, kg (judgement, 0.1–0.4).</summary>
-    private const double Clamp = 0.2;
-
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Tube);
@@ -67,13 +64,14 @@ public sealed record RailTable : BaseKind
         var tops = new Dictionary<(int, int), int>();
         // Beyond its posts a rail only hangs there: half of it at each, with the clamp.
         var beyond = section.Area * Math.Max(0, Length - PostsApart) / 2 * metal.Density;
-        var made = 6 * Clamp + 4 * beyond;
+        var clampRow = b.Fitting("rail-clamp");
+        var posts = new List<double>();
         foreach (var ((x, y, name), hold) in spots.Zip(holds))
         {
             var top = tops[(x, y)] = b.Node(hold.Id + "-post", middle + x * Apart / 2 * forward + y * PostsApart / 2 * left);
             var piece = b.Beam("base", hold.Id + "-post", $"{name} post", hold.Top.Node, top, post, steel, forward);
-            b.PointMass(top, beyond + Clamp);
-            made += piece.Mass;
+            b.PointMass(top, beyond + clampRow.Mass);
+            posts.Add(piece.Length);
             b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-post", $"Post bends, {name}", piece));
             b.Shape(hold.Id + "-post", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
         }
@@ -87,7 +85,6 @@ public sealed record RailTable : BaseKind
             {
                 var id = $"{rail}-rail-{(y > 0 ? "left" : "right")}";
                 var piece = b.Beam("base", id, $"{rail} tube", centre, tops[(x, y)], section, metal, normal);
-                made += piece.Mass;
                 b.Checks.Add(new SectionStrength(b, "base", id, $"{Words.Capital(rail)} tube bends", piece));
                 b.Shape(id, "base", "tube", [b.Point(centre), b.Point(tops[(x, y)])], [row.Width]);
                 b.Offer((x, y) switch { (1, 1) => RigPoint.BaseFrontLeft, (1, -1) => RigPoint.BaseFrontRight, (-1, 1) => RigPoint.BaseRearLeft, _ => RigPoint.BaseRearRight }, tops[(x, y)]);
@@ -102,14 +99,16 @@ public sealed record RailTable : BaseKind
             var capacity = FrictionGrip.Halves(Threads.Preload(ClampTorque, 0.010), row.Width, ClampParts.MetalFriction);
             b.Checks.Add(new JointTorque(b, "base", name + "-clamp", $"Cross-bar clamp turns, {name}", spring, capacity.Torque, "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
             var piece = b.Beam("base", name + "-cross", "cross-bar", clamp, seat, section, metal, normal);
-            b.PointMass(clamp, Clamp);
-            made += piece.Mass;
+            b.PointMass(clamp, clampRow.Mass);
             b.Checks.Add(new SectionStrength(b, "base", name + "-cross", "Cross-bar bends", piece));
             b.Shape(name + "-cross", "base", "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
         }
         b.Joint(ClampParts.Through(b, "rail-clamp-bolt", "base", "bolts of the rail clamps", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with { Torque = ClampTorque });
-        b.Part("base", $"{row.Name}, {QuantityText.Of(2 * Length + Apart, Dimension.Length)}, clamps, posts", made,
-            Math.Round(row.PricePerMetre * (2 * Length + Apart) + 60));
+        b.Parts.Cut("base", row, metal, Math.Max(Length, PostsApart), 2, "Tube of the table");
+        b.Parts.Cut("base", row, metal, Apart, what: "Cross-bar");
+        foreach (var length in posts)
+            b.Parts.Bought("base", b.Fitting("stem-16"), mass: post.Area * length * steel.Density, name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");
+        b.Parts.Bought("base", clampRow, 6);
         return new Mount(seat, b.Position(seat), normal);
     }
 }

@@ -23,7 +23,7 @@ internal static class ScrewRow
         };
         var holds = names.Select((name, i) => ClampParts.Place(b, count == 1 ? "base-hold"
             : $"hold-{i + 1}", name, height, mass, 0.02, stiffness, rocking, s: (i - (count - 1) / 2.0) * apart)).ToList();
-        b.Part("base", count == 1 ? "Screw into the host" : $"Screws into the host, {count}", count * mass, 1);
+        b.Parts.Bought("base", b.Fitting("host-screw"), count, mass);
         if (count == 1)
             return (holds, holds[0].Top);
         var middle = b.Node("bracket-middle", 0.5 * (holds[0].Top.Position + holds[^1].Top.Position));

@@ -52,7 +52,7 @@ internal static class SingleHold
         var section = Section.Of(SectionShape.Round, StemDiameter, StemDiameter, 0);
         var stem = b.Beam("base", "stem", "stem", hold.Top.Node, top, section, steel, Structure.Vec3.UnitX);
         b.Checks.Add(new Checks.SectionStrength(b, "base", "stem", "Stem bends", stem));
-        b.Part("base", "Stem, 16 mm", section.Area * stemHeight * steel.Density, 4);
+        b.Parts.Bought("base", b.Fitting("stem-16"), mass: stem.Mass);
         b.Shape("stem", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [StemDiameter]);
         return new Mount(top, b.Position(top), hold.Top.Axis);
     }

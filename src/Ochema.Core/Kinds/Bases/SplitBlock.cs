@@ -82,10 +82,9 @@ public sealed record SplitBlock : BaseKind
                 FrictionGrip.Halves(squeeze, d, ClampParts.RubberFriction), "two halves squeezed round a bar, Coulomb friction", source));
             b.Checks.Add(new GripPrise(b, "base-hold", "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
-        b.Part("base", $"Hard rubber block {QuantityText.Of(Width, Dimension.Length)} × {QuantityText.Of(Width, Dimension.Length)} × "
-            + $"{QuantityText.Of(Thickness, Dimension.Length)}, halved", mass, 3);
+        b.Parts.Sheet("base", "Half block", new(Width, Width, Thickness / 2, rubber.Id, []), rubber, 2);
         b.Offers = thread.Id;
-        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem", "bolt as stud", price: 1);
+        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem", "bolt as stud", b.Fitting("stem-16"));
     }
 
     private IEnumerable<string> Faults(Fastener thread, double d, double heel)

@@ -35,11 +35,12 @@ public sealed record SpringClamp : BaseKind
     {
         if (b.Rig.Site.Diameter is { } d && d > Opens)
             b.Findings.Add(new ReportFinding("base", $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
-        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, 0.12, PadRadius, 6e4, 25, ClampParts.RubberFriction);
+        var row = b.Fitting("spring-clamp");
+        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, row.Mass, PadRadius, 6e4, 25, ClampParts.RubberFriction);
         if (!b.HoldsGone)
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction, b.Rig.Site.Form == SiteForm.Tube
                 ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement");
-        b.Part("base", "Padded spring clamp with stud", 0.12, 6);
+        b.Parts.Bought("base", row);
         b.Offers = "1-4-20";
         return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud");
     }

@@ -35,7 +35,8 @@ public sealed record StrapBase : BaseKind
 
     public override Mount Build(RigBuilder b)
     {
-        var hold = ClampParts.Place(b, "base-hold", "strap base", 0.006, 0.04, Foot / 2, 3e4, 3e4 * Foot * Foot / 8, ClampParts.RubberFriction, "pad");
+        var row = b.Fitting("strap-base");
+        var hold = ClampParts.Place(b, "base-hold", "strap base", 0.006, row.Mass, Foot / 2, 3e4, 3e4 * Foot * Foot / 8, ClampParts.RubberFriction, "pad");
         var spot = b.Spot("base-hold", "base", "strap base", b.Rig.At[0], b.Rig.At[1]);
         // Two ends pull down by the sine of their angle.
         var press = 2 * Tension * Math.Sin(Angle);
@@ -47,7 +48,7 @@ public sealed record StrapBase : BaseKind
                 ClampParts.RubberFriction, Foot / 3, "2 × tension × sine of the strap angle"));
         }
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Releases, "pulled off with a scale");
-        b.Part("base", "Strap base with hook-and-loop", 0.04, 9);
+        b.Parts.Bought("base", row);
         return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle");
     }
 }

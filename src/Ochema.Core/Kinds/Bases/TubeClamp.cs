@@ -47,6 +47,9 @@ public sealed record TubeClamp : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Edge]);
 
+    /// <summary>What joins two clamps.</summary>
+    private const string Rail = "square-al-25x2";
+
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         Count < 2 ? [] : [new("spread", "Clamps a third further apart", this with { Apart = Math.Min(0.8, Apart * Further) })];
 
@@ -59,7 +62,8 @@ public sealed record TubeClamp : BaseKind
         var closing = Threads.Preload(Torque, thread.MajorDiameter);
         var capacity = FrictionGrip.Halves(closing, d, friction);
         var n = (int)Math.Round(Count);
-        var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}", n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, 0.18, 0.02,
+        var clamp = b.Fitting("tube-clamp");
+        var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}", n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, clamp.Mass, 0.02,
             rocking: Lining == ClampLining.Rubber ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
         foreach (var h in holds)
         {
@@ -70,7 +74,7 @@ public sealed record TubeClamp : BaseKind
                     capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
-            b.Part("base", "Tube clamp", 0.18, 14);
+            b.Parts.Bought("base", clamp);
         }
         var stud = b.Stock.Find<Fastener>("fasteners", Stud);
         b.Joint(new ScrewJoint
@@ -87,17 +91,15 @@ public sealed record TubeClamp : BaseKind
         if (n == 1)
             return holds[0].Top;
         var middle = b.Node("clamp-rail", 0.5 * (holds[0].Top.Position + holds[1].Top.Position));
-        var rail = Section.Of(SectionShape.SquareTube, 0.025, 0.025, 0.002);
-        var metal = b.Stock.Material("al-6063-t5");
-        var made = 0.0;
+        var rail = b.Stock.Find<SectionRow>("sections", Rail);
+        var metal = b.Stock.MaterialOf(Rail);
         foreach (var h in holds)
         {
-            var piece = b.Beam("base", h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, rail, metal, h.Top.Axis);
+            var piece = b.Beam("base", h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, b.Stock.Section(Rail), metal, h.Top.Axis);
             b.Checks.Add(new SectionStrength(b, "base", h.Id + "-rail", "Rail bends", piece));
-            made += piece.Mass;
-            b.Shape(h.Id + "-rail", "base", "tube", [b.Point(h.Top.Node), b.Point(middle)], [0.025]);
+            b.Shape(h.Id + "-rail", "base", "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
-        b.Part("base", "Rail between the clamps", made, 6);
+        b.Parts.Cut("base", rail, metal, Apart, what: "Rail between the clamps");
         return new Mount(middle, b.Position(middle), holds[0].Top.Axis);
     }
 }

@@ -35,7 +35,7 @@ public sealed record WeightedBag : BaseKind
     {
         var k = FillModulus * Length * Width / Height;
         var hold = Standing.Build(b, "bag", Length, Width, Bag, Height, k, k * Width * Width / 12, 0.5);
-        b.Part("base", $"Bag, {QuantityText.Of(Bag, Dimension.Mass)} filled, with a plate", Bag, 8);
+        b.Parts.Bought("base", b.Fitting("bag"), mass: Bag);
         b.Shape("bag", "base", "plate", [b.Point(hold.Node, b.Position(hold.Node) + Height / 2 * hold.Top.Axis)], [Length, Width, Height], hold.Top.Axis, b.Surface.V);
         return hold.Top;
     }

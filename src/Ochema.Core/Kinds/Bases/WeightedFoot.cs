@@ -62,7 +62,7 @@ public sealed record WeightedFoot : BaseKind
             b.Findings.Add(new ReportFinding("base",
                 $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. "
                 + $"Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));
-        b.Part("base", $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast", Mass, 9);
+        b.Parts.Bought("base", b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast");
         b.Shape("pan", "base", "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
         return hold.Top;
     }

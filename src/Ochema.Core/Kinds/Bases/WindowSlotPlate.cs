@@ -68,10 +68,10 @@ public sealed record WindowSlotPlate : BaseKind
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, 0.5,
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
-        b.Part("base", $"{row.Name}, {QuantityText.Of(flat, Dimension.Length)} flat with two bends, felt", Math.Max(mass, shelf.Mass),
-            Math.Round(row.PricePerMetre * flat + 3, 1));
+        b.Parts.Cut("base", row, metal, Math.Max(flat, shelf.Length), what: "Bent bar, flat");
+        b.Parts.Bought("base", b.Fitting("felt"));
         if (Weight > 0)
-            b.Part("base", "Bag of husks or sand", Weight, 2);
+            b.Parts.Bought("base", b.Fitting("small-bag"), mass: Weight);
         b.Shape("shelf", "base", "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);
         b.Shape("leg", "base", "tube", [b.Point(seat, b.Position(seat) + Shelf / 2 * outward), b.Point(seat, b.Position(seat) + Shelf / 2 * outward - Leg * hold.Top.Axis)], [row.Height * 2]);
         return new Mount(seat, b.Position(seat), hold.Top.Axis);

@@ -72,7 +72,7 @@ public sealed record Strut : BraceKind
             // Nothing to build: said by name, not refused as a document.
             b.Findings.Add(new ReportFinding(station, $"Strut {Id}'s foot stands where the strut begins: move it away.", true));
             b.Spring(Id + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
-            b.Part(station, row.Name, 0, 5);
+            b.Parts.Bought(station, b.Fitting("strut-clamp"));
             return;
         }
         // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
@@ -81,8 +81,8 @@ public sealed record Strut : BraceKind
         b.Checks.Add(new RodSlip(b, station, Id, piece, Holds));
         b.Checks.Add(new StrutBuckling(b, station, Id, piece));
         b.Checks.Add(new SectionStrength(b, station, Id, "Rod bends", piece));
-        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length, 3), Dimension.Length)}",
-            section.Area * length * material.Density, Math.Round(row.PricePerMetre * length + 5, 1));
+        b.Parts.Bought(station, b.Fitting("strut-clamp"));
+        b.Parts.Cut(station, row, material, length);
         b.Shape(Id + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
     }
 }

@@ -37,7 +37,7 @@ internal static class CameraOnSeat
         var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
         var side = body.Length * body.Height + lens.Length * lens.Diameter;
         b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
-        b.Part(b.Own("camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass, 0);
+        b.Parts.Own(b.Own("camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass);
         b.Shape(b.Own("camera"), b.Own("camera"), "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
         var eye = middle + (body.Length / 2 + lens.Length) * view;
         if (lens.Length > 0)

@@ -53,9 +53,9 @@ public sealed record CradleHead : HeadKind
         b.Checks.Add(new BendCracks(head, head + "-sheet", sheet, Thickness, BendRadius));
         b.Checks.Add(new CradleBand(b, head, Band));
         var mass = flat * body.Length * Thickness * sheet.Density;
-        b.Part(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, "
-            + $"flat {QuantityText.Of(flat, Dimension.Length)} × {QuantityText.Of(body.Length, Dimension.Length)} "
-            + $"of {QuantityText.Of(Thickness, Dimension.Length)} {sheet.Name}", mass, 2);
+        b.Parts.Sheet(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
+            new(flat, body.Length, Thickness, Sheet, [new(Wall, Math.PI / 2, BendRadius), new(flat - Wall, Math.PI / 2, BendRadius)]), sheet);
+        b.Parts.Bought(head, b.Fitting("cradle-band"));
         var seat = HeadParts.Build(b, from, row, null, "Cradle turns on its screw");
         b.PointMass(seat.Node, mass);
         return seat;

@@ -66,7 +66,7 @@ internal static class HeadParts
                 Words.Capital(ThreadFit.Mismatch(b.Stock.Find<Fastener>("fasteners", offered),
                 b.Stock.Find<Fastener>("fasteners", "1-4-20"), row.Name)) + ".", true));
         b.Offers = null;
-        b.Part(head, row.Name, row.Mass, row.Price);
+        b.Parts.Bought(head, row);
         b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height], axis);
         return new Mount(seat, b.Position(seat), axis);
     }

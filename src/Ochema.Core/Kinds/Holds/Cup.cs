@@ -56,7 +56,7 @@ public sealed record Cup : HoldKind
             if (Vacuum is not null)
                 b.Checks.Add(new SuctionAltitude(b, spot, suction));
         }
-        b.Part(spot.Station, row.Name, row.Mass, row.Price);
+        b.Parts.Bought(spot.Station, row);
         return hold;
     }
 }

@@ -59,7 +59,7 @@ public sealed record Magnet : HoldKind
         if (!spot.Material.Magnetic)
             b.Findings.Add(new ReportFinding(spot.Station,
                 $"A magnet does not stick to {Words.Inside(spot.Material.Name)}. Try it on the panel; take cups, straps or a clamp instead.", true));
-        b.Part(spot.Station, row.Name, row.Mass, row.Price);
+        b.Parts.Bought(spot.Station, row);
         return hold;
     }
 }

@@ -26,12 +26,13 @@ public sealed record PendulumJoint : IsolatorKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
+        var joint = b.Fitting("soft-joint");
         var pivot = b.Node("pendulum", from.Position);
         var spring = b.Spring("pendulum-spring", from.Node, pivot, [1e7, 1e7, 1e7, Centring, Centring, 20 * Centring], Damping);
         b.Links.Add(("pendulum-spring", "isolator", "the soft joint"));
         var seat = b.Node("isolator", from.Position + Height * from.Axis);
         b.Rigid(pivot, seat);
-        b.PointMass(pivot, 0.25);
+        b.PointMass(pivot, joint.Mass);
         b.Checks.Add(new PendulumStop(spring, Centring, Stop));
         b.Soft = () =>
         {
@@ -41,7 +42,7 @@ public sealed record PendulumJoint : IsolatorKind
             var turning = Math.Max(1e-3, Centring + (from.Axis.Z < 0 ? 1 : -1) * load * Loads.MotionProfile.Gravity * arm);
             return new SoftState(load, 0, Stop * arm, Math.Sqrt(turning / Math.Max(1e-4, load * arm * arm)) / (2 * Math.PI));
         };
-        b.Part("isolator", "Soft joint with centring springs", 0.25, 25);
+        b.Parts.Bought("isolator", joint);
         b.Shape("isolator", "isolator", "joint", [b.Point(pivot)], [0.05], Vec3.UnitX);
         return new Mount(seat, b.Position(seat), from.Axis);
     }

@@ -1,5 +1,4 @@
 using Ochema.Core.Checks;
-using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -14,6 +13,7 @@ internal static class SoftMount
     public static Mount Build(RigBuilder b, Mount from, IsolatorRow row, double count, double spread, bool acrossIsAxial = false)
     {
         var n = Math.Round(count);
+        var plate = b.Fitting("isolator-plate");
         var foot = b.Node("isolator-foot", from.Position + row.Height / 2 * from.Axis);
         var top = b.Node("isolator-plate", b.Position(foot));
         b.Rigid(from.Node, foot);
@@ -24,16 +24,17 @@ internal static class SoftMount
         b.Links.Add(("isolator-spring", "isolator", "the soft mount"));
         var seat = b.Node("isolator", from.Position + row.Height * from.Axis);
         b.Rigid(top, seat);
-        b.PointMass(top, row.Mass * n + 0.15);
+        b.PointMass(top, row.Mass * n + 2 * plate.Mass);
         b.Checks.Add(new IsolatorTravel(spring, from.Axis, n * along, n * across, Turn(0), spread, row));
         b.Soft = () =>
         {
-            var load = b.Isolated + 0.15;
+            var load = b.Isolated + 2 * plate.Mass;
             // Along gravity: its axis when it stands, across it when it hangs on a wall.
             var k = Host(Vec3.UnitZ.Dot(from.Axis));
             return new SoftState(load, load * Loads.MotionProfile.Gravity / k, row.Travel, Math.Sqrt(k / load) / (2 * Math.PI));
         };
-        b.Part("isolator", $"{n:0} × {Words.Inside(row.Name)} and a plate", row.Mass * n + 0.15, row.Price * n + 6);
+        b.Parts.Bought("isolator", row, n);
+        b.Parts.Bought("isolator", plate, 2);
         b.Shape("isolator", "isolator", "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
         return new Mount(seat, b.Position(seat), from.Axis);
     }

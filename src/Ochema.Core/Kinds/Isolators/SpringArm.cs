@@ -52,8 +52,11 @@ public sealed record SpringArm : IsolatorKind
         return new(Link, Along, Above, Math.Round(Count) * HelicalSpring.Trimmed(row.Rate, row.Coils, cut), row.FreeLength - cut * row.Wire, Math.Round(Count) * row.InitialTension);
     }
 
+    /// <summary>A link with its bearings, kg/m (judgement, 0.6–1.4).</summary>
+    private const double LinkMass = 0.9;
+
     /// <summary>Mass of both links, kg.</summary>
-    private double Links => 0.9 * Link * 2;
+    private double Links => LinkMass * Link * 2;
 
     /// <summary>Mass at its end: camera, lens, head and half of the links, kg.</summary>
     public double Payload(RigDocument rig, Catalogue stock)
@@ -70,6 +73,8 @@ public sealed record SpringArm : IsolatorKind
         var row = b.Stock.Find<SpringRow>("springs", Spring);
         var arm = Arm(b.Stock);
         var links = Links;
+        var frame = b.Fitting("arm-frame");
+        var link = b.Stock.Find<SectionRow>("sections", "square-al-20x2");
         var payload = Payload(b.Rig, b.Stock);
         var rest = arm.Rest(payload);
         var angle = rest ?? (arm.LevelMass > payload ? Stop : -Stop);
@@ -83,7 +88,7 @@ public sealed record SpringArm : IsolatorKind
         var spring = b.Spring("arm-spring", foot, end, [stiff * 4, stiff * 4, rate, 800, 800, 800], Damping);
         b.Links.Add(("arm-spring", "isolator", "the sprung arm"));
         b.PointMass(end, links / 2);
-        b.PointMass(from.Node, links / 2 + 0.3);
+        b.PointMass(from.Node, links / 2 + frame.Mass + row.Mass * Math.Round(Count));
         b.Checks.Add(new ArmTravel(spring, rate, Link, Math.Clamp(angle, -Stop, Stop), Stop, payload));
         b.Checks.Add(new ArmLevel(arm, payload, angle, Stop));
         b.Checks.Add(new SpringStress(arm, row, Math.Round(Count), Stop));
@@ -91,8 +96,9 @@ public sealed record SpringArm : IsolatorKind
             b.Findings.Add(f);
         b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
-        b.Part("isolator", $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Math.Round(Count):0} × {Words.Inside(row.Name)}",
-            links + 0.3, 45 + row.Price * Math.Round(Count));
+        b.Parts.Bought("isolator", frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}: {Words.Inside(frame.Name)}");
+        b.Parts.Bought("isolator", row, Math.Round(Count));
+        b.Parts.Length("isolator", link, 2 * Link, LinkMass, link.PricePerMetre, Aisle.Metal);
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", "isolator", "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
         b.Shape("arm-coil", "isolator", "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ), b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);

@@ -1,5 +1,4 @@
 using Ochema.Core.Checks;
-using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -8,6 +7,9 @@ namespace Ochema.Core.Kinds.Lines;
 /// <summary>Straps in the model.</summary>
 internal static class StrapLine
 {
+    /// <summary>Left over at the buckle, to be wound and tied, m (common practice, no source).</summary>
+    private const double Tail = 0.3;
+
     public static void Build(RigBuilder b, Strap strap)
     {
         var row = b.Stock.Find<StrapRow>("straps", strap.Stock);
@@ -20,7 +22,7 @@ internal static class StrapLine
         if (length < 0.03)
         {
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
-            b.Part(station, row.Name, 0, 0);
+            b.Parts.Length(station, row, 0, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
             return;
         }
         var line = b.Line(strap.Id, node, anchor, row.AxialStiffness, strap.Pretension);
@@ -28,8 +30,7 @@ internal static class StrapLine
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
         b.Checks.Add(new StrapTension(b, strap.Id, station, line, row, knot, strap.Edge));
-        b.Part(station, $"{row.Name}, {QuantityText.Of(Math.Round(length + 0.3, 1), Dimension.Length)}",
-            row.MassPerMetre * (length + 0.3), row.PricePerMetre * (length + 0.3));
+        b.Parts.Length(station, row, Math.Round(length + Tail, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
         b.Checks.Add(new AnchorLoad(b, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new ReportFinding(station,

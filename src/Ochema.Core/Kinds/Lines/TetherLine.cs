@@ -45,7 +45,7 @@ internal static class TetherLine
                     $"If it comes off, {Words.Inside(built.Name)} lets it fall "
                     + $"{QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, "
                     + $"and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
-            b.Part("tether", $"{row.Name}, {QuantityText.Of(Math.Round(length, 1), Dimension.Length)}", row.MassPerMetre * length, row.PricePerMetre * length);
+            b.Parts.Length("tether", row, Math.Round(length, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
             b.Shape(id, "tether", "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }
     }

@@ -67,7 +67,7 @@ public sealed record ArticulatedArm : ReachKind
             b.Shape(b.Own($"{name}-arm"), b.Own("reach"), "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
             b.Shape(b.Own($"{name}-joint"), b.Own("reach"), "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
         }
-        b.Part(b.Own("reach"), row.Name, row.MassPerMetre * Length, row.Price);
+        b.Parts.Bought(b.Own("reach"), row, mass: row.MassPerMetre * Length);
         return new Mount(node, at, upright);
     }
 

@@ -51,9 +51,11 @@ public sealed record BoomTube : ReachKind
         b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque,
             "as you set it; scaffold clamps 60–120 N·m, judgement"));
         b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)));
-        b.Part(reach, $"{row.Name}, {QuantityText.Of(Height + StickOut, Dimension.Length)}, crossing clamp",
-            section.Area * (Height + StickOut) * metal.Density + 0.8, Math.Round(row.PricePerMetre * (Height + StickOut) + 14));
-        b.PointMass(mastTop, 0.8);
+        b.Parts.Cut(reach, row, metal, Height, what: "Mast");
+        b.Parts.Cut(reach, row, metal, StickOut, what: "Boom");
+        var clamp = b.Fitting("crossing-clamp");
+        b.Parts.Bought(reach, clamp);
+        b.PointMass(mastTop, clamp.Mass);
         b.Shape(b.Own("mast"), reach, "tube", [b.Point(from.Node), b.Point(mastTop)], [row.Width]);
         b.Shape(b.Own("boom"), reach, "tube", [b.Point(crossing), b.Point(end)], [row.Width]);
         return new Mount(end, b.Position(end), up);

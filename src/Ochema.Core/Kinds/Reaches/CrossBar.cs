@@ -35,12 +35,10 @@ public sealed record CrossBar : ReachKind
         var foot = ClearOf(b, from);
         var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
         var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
-        var (beam, lap) = (0.0, section.Area * (Math.Abs(Offset) > 0.004 ? Lap : Math.Abs(Offset) + Lap) * metal.Density);
-        b.PointMass(foot, lap);
+        b.PointMass(foot, section.Area * (Math.Abs(Offset) > 0.004 ? Lap : Math.Abs(Offset) + Lap) * metal.Density);
         if (Math.Abs(Offset) > 0.004)
         {
             var piece = b.Beam(reach, b.Own("cross"), "cross-bar", foot, end, section, metal, from.Axis);
-            beam = piece.Mass;
             b.Checks.Add(new SectionStrength(b, reach, b.Own("cross"), "Cross-bar bends", piece));
             b.Shape(b.Own("cross"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
         }
@@ -49,7 +47,7 @@ public sealed record CrossBar : ReachKind
         b.Joint(ClampParts.Through(b, "cross-bar-bolt", reach, "bolt of the cross-bar", "m6", new("Cross-bar", LayerRole.Clearance,
             Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material, row.Width), new("Part below it",
             LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
-        b.Part(reach, $"{row.Name}, {QuantityText.Of(Math.Abs(Offset) + Lap, Dimension.Length)}", beam + lap, 5);
+        b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap);
         return new Mount(end, b.Position(end), from.Axis);
     }
 

@@ -48,7 +48,7 @@ public sealed record GooseneckReach : ReachKind
                 + $"with {QuantityText.Of(load, Dimension.Mass)} on it, "
                 + $"it droops {QuantityText.Of(Gooseneck.Droop(row.BendingStiffness, Length, load, mass), Dimension.Length)}."));
         });
-        b.Part(reach, $"{row.Name}, {QuantityText.Of(Length, Dimension.Length)}, nuts", mass, Math.Round(row.PricePerMetre * Length + 2));
+        b.Parts.Length(reach, row, Length, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
         b.Shape(b.Own("neck"), reach, "tube", [b.Point(root), b.Point(top)], [row.Diameter]);
         b.Offers = "1-4-20";
         return new Mount(top, b.Position(top), upright);

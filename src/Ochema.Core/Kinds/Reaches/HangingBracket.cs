@@ -41,7 +41,8 @@ public sealed record HangingBracket : ReachKind
         b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-arm"), "Bracket arm bends", arm));
         b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-drop"), "Bracket drop bends", drop));
         b.Joint(ClampParts.Through(b, "bracket-bolt", reach, "bolt of the bracket", "m8", new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width), new("Base plate", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
-        b.Part(reach, $"Hanging bracket, {row.Name}", section.Area * (Out + Down) * metal.Density, Math.Round(row.PricePerMetre * (Out + Down) + 8));
+        b.Parts.Cut(reach, row, metal, Out, what: "Arm of the bracket", mitres: [0, Math.PI / 4]);
+        b.Parts.Cut(reach, row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0]);
         b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);
         b.Shape(b.Own("bracket-drop"), reach, "tube", [b.Point(corner), b.Point(seat)], [row.Width]);
         return new Mount(seat, b.Position(seat), -Vec3.UnitZ);

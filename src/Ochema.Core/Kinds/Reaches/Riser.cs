@@ -38,8 +38,7 @@ internal static class Post
         var (section, material) = (b.Stock.Section(row.Id), b.Stock.MaterialOf(row.Id));
         var piece = b.Beam(b.Own("reach"), b.Own(id), id, from.Node, top, section, material, Vec3.UnitX);
         b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own(id), check, piece));
-        b.Part(b.Own("reach"), $"{row.Name}, {QuantityText.Of(height, Dimension.Length)}", section.Area * height * material.Density,
-            Math.Round(row.PricePerMetre * height + 6, 1));
+        b.Parts.Cut(b.Own("reach"), row, material, height);
         b.Shape(b.Own(id), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
         return new Mount(top, b.Position(top), from.Axis);
     }

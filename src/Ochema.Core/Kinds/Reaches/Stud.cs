@@ -40,7 +40,7 @@ public sealed record Stud : ReachKind
         b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own("stud"), "Stud bends at its thread", piece));
         b.PointMass(from.Node, Nut);
         b.PointMass(top, Nut);
-        b.Part(b.Own("reach"), $"Threaded rod {thread.Name}, {QuantityText.Of(Length, Dimension.Length)}, two nuts", piece.Mass + 2 * Nut, 3);
+        b.Parts.Length(b.Own("reach"), thread, Length, (piece.Mass + 2 * Nut) / Length, 6, Aisle.Screws, "Threaded rod");
         b.Shape(b.Own("stud"), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
         b.Offers = thread.Id;
         return new Mount(top, b.Position(top), from.Axis);

@@ -56,8 +56,7 @@ public sealed record TelescopingPole : ReachKind
             var row = b.Stock.Find<SectionRow>("sections", stock);
             var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side);
             b.Checks.Add(new SectionStrength(b, reach, b.Own(id), $"{Words.Capital(label)} bends", piece));
-            b.Part(reach, $"{row.Name}, {QuantityText.Of(Length / 2, Dimension.Length)}",
-                piece.Section.Area * Length / 2 * piece.Material.Density, Math.Round(row.PricePerMetre * Length / 2 + 2));
+            b.Parts.Cut(reach, row, piece.Material, Length / 2, what: Words.Capital(label));
             b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
             return piece;
         }
@@ -73,8 +72,9 @@ public sealed record TelescopingPole : ReachKind
         b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
         Tube("pole-high", "upper tube", upper, tip, Upper);
-        b.PointMass(middle, 0.05);
-        b.Part(reach, "Twist lock", 0.05, 5);
+        var lockRow = b.Fitting("twist-lock");
+        b.PointMass(middle, lockRow.Mass);
+        b.Parts.Bought(reach, lockRow);
         b.Checks.Add(new LockTurn(b, reach, b.Own("pole-lock"), spring, direction, LockTorque));
         return new Mount(tip, b.Position(tip), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ);
     }

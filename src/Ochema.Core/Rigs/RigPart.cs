@@ -1,0 +1,50 @@
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>How a part comes to be.</summary>
+public enum PieceSort
+{
+    /// <summary>Bought by the piece.</summary>
+    Bought,
+
+    /// <summary>Cut from a bar, tube, rod or line.</summary>
+    Cut,
+
+    /// <summary>Cut from sheet, plate or block.</summary>
+    Sheet,
+
+    /// <summary>Something of one's own, weighed.</summary>
+    Own,
+}
+
+/// <summary>A piece cut from a bar, tube or line.</summary>
+/// <param name="Length">m.</param>
+/// <param name="Mitres">Angle of each end's cut from square, rad; first end, second end.</param>
+public sealed record CutPiece(double Length, double[] Mitres);
+
+/// <summary>A piece cut from sheet, plate or block, laid flat.</summary>
+/// <param name="Length">m.</param>
+/// <param name="Width">m.</param>
+/// <param name="Thickness">m.</param>
+/// <param name="Material">Catalogue id.</param>
+/// <param name="Bends">Its bends, in the order along its length.</param>
+public sealed record SheetPiece(double Length, double Width, double Thickness, string Material, IReadOnlyList<BendLine> Bends);
+
+/// <summary>A bend across a flat piece.</summary>
+/// <param name="At">Middle of the bend along the flat length, m.</param>
+/// <param name="Angle">rad.</param>
+/// <param name="Radius">Inside, m.</param>
+public sealed record BendLine(double At, double Angle, double Radius);
+
+/// <summary>
+/// A part: stated once by the kind that it belongs to; frame, list, cost and what is made of it derive from it. <c>Mass</c> (kg) and <c>Price</c> (in the
+/// user's currency) are of one.
+/// </summary>
+/// <param name="Row">Catalogue row that it is or is cut from; null where there is none.</param>
+/// <param name="Cut">Only of what is cut from a bar or line.</param>
+/// <param name="Sheet">Only of what is cut from sheet or block.</param>
+/// <param name="Joint">Id of the screwed joint that it belongs to; null for all else.</param>
+public sealed record RigPart(
+    string Station, string Name, double Quantity, double Mass, double Price, PieceSort Sort, Aisle Aisle, string? Row = null,
+    CutPiece? Cut = null, SheetPiece? Sheet = null, string? Joint = null);
