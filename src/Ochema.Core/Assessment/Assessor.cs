@@ -49,6 +49,7 @@ public static class Assessor
             Options = Survey.Options(rig),
             Places = Survey.Places(rig),
             Parts = b.Parts,
+            Joins = b.Joins,
             Mass = b.Mass,
             Cost = b.Parts.Cost,
             Figure = FigureBuilder.Build(model, judged.State, judged.Limits, driving, reports.FirstOrDefault(), rig.Run.Speed),

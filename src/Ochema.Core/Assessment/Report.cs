@@ -141,6 +141,9 @@ public sealed record AssessmentReport
     /// <summary>Screwed joints as sections to scale.</summary>
     public required IReadOnlyList<Joints.JointReport> Joints { get; init; }
 
+    /// <summary>How each part is joined to what it stands on.</summary>
+    public required IReadOnlyList<JoinReport> Joins { get; init; }
+
     /// <summary>Ways to hold on at this site, with the reason on whatever is struck out.</summary>
     public required IReadOnlyList<SurveyOption> Options { get; init; }
 

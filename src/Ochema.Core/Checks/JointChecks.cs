@@ -7,11 +7,13 @@ namespace Ochema.Core.Checks;
 /// <summary>Screwed joints put on a rig, with what can fail in them.</summary>
 internal static class JointChecks
 {
-    /// <summary>Adds a screwed joint with the user's own choices for it, and its checks.</summary>
-    public static ScrewJoint Joint(this RigBuilder b, ScrewJoint joint)
+    /// <summary>Adds a screwed joint with the user's own choices for it, its checks and its pieces.</summary>
+    /// <param name="at">Nodes that its screws hang on.</param>
+    public static ScrewJoint Joint(this RigBuilder b, ScrewJoint joint, params ReadOnlySpan<int> at)
     {
         var own = b.Rig.Joints.TryGetValue(joint.Id, out var choice) ? joint.With(choice) : joint;
         b.Joints.Add(own);
+        Joining.List(b, own, at);
         b.Checks.AddRange(Of(b, own));
         b.Findings.AddRange(own.Report().Findings.Select(f => new ReportFinding(own.Station, $"{own.Title}: {f.Text}", f.Blocks)));
         return own;

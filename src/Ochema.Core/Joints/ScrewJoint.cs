@@ -39,9 +39,10 @@ public enum LayerRole
 /// <param name="Countersink">Depth of a countersink in it, m.</param>
 /// <param name="Thread">Catalogue id of the thread it was bought with; null when it is tapped for the screw.</param>
 /// <param name="Bought">True for what is not drilled by the builder: washers, spacers, nuts.</param>
+/// <param name="Item">A piece of hardware that it is by itself.</param>
 public sealed record StackLayer(
     string Name, LayerRole Role, double Thickness, string Material, double Width = 0.03, double? Hole = null,
-        double? Edge = null, double Countersink = 0, string? Thread = null, bool Bought = false);
+        double? Edge = null, double Countersink = 0, string? Thread = null, bool Bought = false, HardwareItem Item = HardwareItem.None);
 
 /// <summary>What a screw is tightened with.</summary>
 public enum TightenedBy
@@ -98,13 +99,15 @@ public sealed record LayerReport(string Name, LayerRole Role, double From, doubl
 /// <param name="Grip">Thickness clamped before the first thread, m.</param>
 /// <param name="Engagement">Thread engaged, m; <paramref name="Wanted"/> is the least that is wanted.</param>
 /// <param name="Protrusion">Past the thread, m.</param>
+/// <param name="Screw">What is bought for it; null where the thread comes with one of the parts.</param>
 /// <param name="Buy">Nearest length on sale, m, null when none is long enough.</param>
 /// <param name="TapDrill">m; 0 when nothing is tapped.</param>
 /// <param name="Reassemblies">Times a tapped plastic thread may be made up; null for metal.</param>
 public sealed record JointReport(
     string Id, string Station, string Title, string Thread, double MajorDiameter, double HeadWidth, double HeadHeight, bool Countersunk, IReadOnlyList<LayerReport> Layers,
     double Length, double Grip, double Engagement, double Wanted, double Protrusion, double? Buy, double CutOff, double Clearance, double TapDrill,
-    double Preload, Loosening Means, int LooseningGrade, string LooseningSays, int? Reassemblies, IReadOnlyList<JointFinding> Findings, IReadOnlyList<string> Notes);
+    double Preload, Loosening Means, int LooseningGrade, string LooseningSays, int? Reassemblies, IReadOnlyList<JointFinding> Findings, IReadOnlyList<string> Notes,
+    string? Screw = null);
 
 /// <summary>
 /// A screwed joint: a stack of layers with a thread through it. It knows its grip, what is left to engage, whether it bottoms,
@@ -157,11 +160,19 @@ public sealed record ScrewJoint
     /// <summary>Screws of this kind there are, each with a load of its own.</summary>
     public int Screws { get; init; } = 1;
 
+    /// <summary>What the screw is on a list: "Screw", "Eye bolt"; null where it is part of what it joins.</summary>
+    public string? Screw { get; init; } = "Screw";
+
+    /// <summary>True where screw, nuts and washers come with what it joins.</summary>
+    public bool Included { get; init; }
+
+    /// <summary>True for studs and set screws.</summary>
+    public bool Headless { get; init; }
+
     /// <summary>True with a bush between a screw and a socket of another thread.</summary>
     public bool Bushed { get; init; }
 
     /// <summary>Middle of the screws to the far edge, m.</summary>
-
     public double Lever { get; init; } = 0.015;
 
     private double Major => Thread.MajorDiameter;
@@ -213,8 +224,7 @@ public sealed record ScrewJoint
         var thread = choice.Thread is { } id ? Catalogue.Shipped.Find<Fastener>("fasteners", id) : Thread;
         // Nuts and washers are those of the thread; sockets and spacers keep their own.
         if (thread != Thread)
-            layers = [.. layers.Select(l => l.Role == LayerRole.Nut ? l with { Thickness = thread.NutHeight, Width = thread.AcrossFlats }
-                : l is { Name: "Washer", Bought: true } ? l with { Width = 2.1 * thread.MajorDiameter } : l)];
+            layers = [.. layers.Select(l => Hardware.For(l, thread))];
         return this with
         {
             Layers = layers,
@@ -239,7 +249,7 @@ public sealed record ScrewJoint
     private const double SoftKeeps = 0.5;
 
     /// <summary>The screw looked at, m.</summary>
-    public double Screw
+    public double ScrewLength
     {
         get
         {
@@ -251,7 +261,7 @@ public sealed record ScrewJoint
     }
 
     /// <summary>Thread engaged by the screw looked at, m.</summary>
-    public double Engagement => Math.Clamp(Screw - Grip, 0, Layers[ThreadLayer].Thickness);
+    public double Engagement => Math.Clamp(ScrewLength - Grip, 0, Layers[ThreadLayer].Thickness);
 
     /// <summary>The section with everything that is wrong.</summary>
     public JointReport Report()
@@ -259,7 +269,7 @@ public sealed record ScrewJoint
         var findings = new List<JointFinding>();
         var at = ThreadLayer;
         var l = Layers[at];
-        var (grip, screw, wanted) = (Grip, Screw, Wanted);
+        var (grip, screw, wanted) = (Grip, ScrewLength, Wanted);
         var (least, most) = Range;
         var sale = StockLengths.Nearest(Thread, least, most);
         var past = screw - grip;
@@ -278,7 +288,7 @@ public sealed record ScrewJoint
         }
         else if (protrusion > AllowedProtrusion + 1e-5)
             findings.Add(new($"it stands {Holes.Size(protrusion)} proud, {Holes.Size(AllowedProtrusion)} is allowed: cut it or take {Holes.Size(most)}", -1, true));
-        if (sale is null && Length is null)
+        if (sale is null && Length is null && Screw is not null)
             findings.Add(new($"no screw on sale is {Holes.Size(least)} long: use threaded rod", -1, false));
         // Long bolts are sold with a plain shank: thread 2d + 6 mm (ISO 888), 2d + 1/4 in (ASME B18.2.1).
         var threaded = 2 * Major + (Threads.Inch(Thread) ? 0.00635 : 0.006);
@@ -319,8 +329,8 @@ public sealed record ScrewJoint
             drawn.Add(new(x.Name, x.Role, from, x.Thickness, x.Width, hole, x.Material.Length > 0 ? Catalogue.Shipped.Material(x.Material).Name : ""));
             from += x.Thickness;
         }
-        return new JointReport(Id, Station, Title, Thread.Name, Major, Thread.AcrossFlats, Countersunk ? Major / 2 : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement, wanted, protrusion,
-            sale?.Buy, sale?.CutOff ?? 0, Thread.ClearanceClose, l.Role == LayerRole.Tapped ? Thread.TapDrill : 0, Preload, Means, LooseningGrade.Of(Means), LooseningGrade.Says(Means), Threads.Reassemblies(nutMaterial), findings, notes);
+        return new JointReport(Id, Station, Title, Thread.Name, Major, Headless ? Major : Thread.AcrossFlats, Headless ? 0 : Countersunk ? Major / 2 : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement, wanted, protrusion,
+            sale?.Buy, sale?.CutOff ?? 0, Thread.ClearanceClose, l.Role == LayerRole.Tapped ? Thread.TapDrill : 0, Preload, Means, LooseningGrade.Of(Means), LooseningGrade.Says(Means), Threads.Reassemblies(nutMaterial), findings, notes, Included ? null : Screw);
     }
 
     /// <summary>Load, N, at which the thread strips with the engagement there is.</summary>
@@ -338,7 +348,8 @@ public sealed record ScrewJoint
     {
         var (force, moment) = Load!(f);
         var pull = Math.Abs(force.Dot(Axis)) / Count + moment.PerpendicularTo(Axis).Length / (Lever * Math.Max(1, Count / 2.0));
-        var slide = force.PerpendicularTo(Axis).Length / Count + (Count > 1 ? Math.Abs(moment.Dot(Axis)) / (Lever * Count) : 0);
+        // One screw alone is kept from turning by the friction of its faces, at two thirds of the lever.
+        var slide = force.PerpendicularTo(Axis).Length / Count + Math.Abs(moment.Dot(Axis)) / (Count > 1 ? Lever * Count : Lever * 2 / 3);
         return (pull, slide);
     }
 }

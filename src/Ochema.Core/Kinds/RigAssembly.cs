@@ -1,9 +1,9 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Kinds.Cameras;
 using Ochema.Core.Kinds.Lines;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
-
 namespace Ochema.Core.Kinds;
 
 /// <summary>Puts a rig together: the stations of its paths one after the other, then what helps them, then what is to be said of it.</summary>
@@ -29,7 +29,7 @@ public static class RigAssembly
         if (rig.Second is { } second)
             b.OnSecondPath(() =>
             {
-                var foot = second.Where == SecondPlace.Underneath ? new Mount(top.Node, top.Position, -top.Axis) : top;
+                var foot = SecondPlaceOf(b, top, second.Where);
                 b.SecondCamera = CameraOnSeat.Build(b, second.Head.Build(b, second.Reach.Build(b, foot)), second.Camera);
             });
         foreach (var brace in rig.Braces)
@@ -46,5 +46,28 @@ public static class RigAssembly
         b.Findings.AddRange(StrapPull.Findings(b));
         b.Findings.AddRange(Clearance.Findings(b, b.Host));
         return b;
+    }
+
+    /// <summary>
+    /// Where a second camera goes: another hole in a plate, another bolt through a block; a base that offers one thread only gets a plate across it.
+    /// </summary>
+    private static Mount SecondPlaceOf(RigBuilder b, Mount top, SecondPlace where)
+    {
+        var axis = where == SecondPlace.Underneath ? -top.Axis : top.Axis;
+        switch (top.Offers)
+        {
+            case ThroughPort plate:
+                return top with { Axis = axis, Offers = where == SecondPlace.Underneath ? plate with { Layers = [.. plate.Layers.Reverse()] } : plate };
+            case StudPort { Joint: not null } bolt:
+                return top with { Axis = axis, Offers = bolt with { Joint = null } };
+            default:
+                var across = b.Fitting("adapter-plate");
+                b.PointMass(top.Node, b.Parts.Bought(b.Own("head"), across).Mass);
+                return top with
+                {
+                    Axis = axis,
+                    Offers = new ThroughPort(across.Name, [new("Plate across", LayerRole.Clearance, JointMaker.AdapterPlate, "al-6061-t6", 0.05)], 0.08),
+                };
+        }
     }
 }

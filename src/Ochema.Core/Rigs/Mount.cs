@@ -1,4 +1,5 @@
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -8,7 +9,8 @@ namespace Ochema.Core.Rigs;
 /// <param name="Node">Index of the node.</param>
 /// <param name="Position">m, host axes.</param>
 /// <param name="Axis">Away from the panel.</param>
-public sealed record Mount(int Node, Vec3 Position, Vec3 Axis);
+/// <param name="Offers">What it is joined by; null within a part.</param>
+public sealed record Mount(int Node, Vec3 Position, Vec3 Axis, Port? Offers = null);
 
 /// <summary>A place on a panel for a hold.</summary>
 /// <param name="Id">Unique name of the hold.</param>

@@ -73,6 +73,9 @@ public sealed class RigBuilder
     /// <summary>The screwed joints.</summary>
     public List<ScrewJoint> Joints { get; } = [];
 
+    /// <summary>How the neighbours of the load path are joined, one after the other.</summary>
+    public List<JoinReport> Joins { get; } = [];
+
     /// <summary>Stations, nodes and parts of the second path carry this at their end.</summary>
     public const string SecondSuffix = "-2";
 
@@ -95,11 +98,11 @@ public sealed class RigBuilder
         return at < 0 ? Mass : Parts.Where(p => Array.IndexOf(chain, p.Station) is >= 0 and var i && i <= at).Sum(p => p.Mass * p.Quantity);
     }
 
-    /// <summary>Catalogue id of the thread that the last station ends in; null for a hole that a screw goes through.</summary>
-    public string? Offers { get; set; }
-
     /// <summary>The head of the path that is being built.</summary>
     public HeadKind HeadOfPath => path.Length == 0 ? Rig.Head : Rig.Second!.Head;
+
+    /// <summary>The camera of the path that is being built, as chosen.</summary>
+    public CameraChoice CameraOfPath => path.Length == 0 ? Rig.Camera : Rig.Second!.Camera;
 
     /// <summary>A name made unique for the path that is being built.</summary>
     public string Own(string name) => name + path;
@@ -167,6 +170,18 @@ public sealed class RigBuilder
 
     /// <summary>Node at the first end of a beam element.</summary>
     public int StartOf(int element) => nodes.FindIndex(n => n.Id == members[element].From);
+
+    /// <summary>Force and moment at the first end of a beam element in a case, host axes.</summary>
+    public (Vec3 Force, Vec3 Moment) EndLoad(CaseForces f, int element)
+    {
+        Span<double> e = stackalloc double[12];
+        f.Beam(element, e);
+        var x = (Position(EndOf(element)) - Position(StartOf(element))).Normalized();
+        var up = members[element].Up;
+        var z = new Vec3(up[0], up[1], up[2]).PerpendicularTo(x).Normalized();
+        var y = z.Cross(x);
+        return (e[0] * x + e[1] * y + e[2] * z, e[3] * x + e[4] * y + e[5] * z);
+    }
 
     /// <summary>Node at its second end.</summary>
     public int EndOf(int element) => nodes.FindIndex(n => n.Id == members[element].To);

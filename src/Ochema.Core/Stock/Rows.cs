@@ -150,7 +150,7 @@ public sealed record StrapRow(
 /// <summary>An articulated arm of two links. Torque N·m, joint stiffness N·m/rad.</summary>
 public sealed record ArmRow(
     string Id, string Name, double LinkDiameter, double MassPerMetre, double JointTorque, double JointStiffness,
-    double UsualLength, double Price, string Material, string Source, string? Range = null) : IBoughtRow
+    double UsualLength, double Price, string Material, string Thread, string Source, string? Range = null) : IBoughtRow
 {
     /// <summary>At its usual length, kg.</summary>
     public double Mass => MassPerMetre * UsualLength;

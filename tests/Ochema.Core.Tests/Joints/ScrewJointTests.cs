@@ -74,7 +74,7 @@ public class ScrewJointTests
         StackLayer[] shell = [new("Bracket", LayerRole.Clearance, 0.003, "al-6061-t6"), new("Shell", LayerRole.Tapped, 0.003, "abs"), new("Liner", LayerRole.KeepOut, 0.025, "")];
         var joint = Joint(Thread("m4"), shell) with { AllowedProtrusion = 0 };
         Assert.DoesNotContain(joint.Report().Findings, f => f.Blocks);
-        Assert.Equal(0.006, joint.Screw, 6);
+        Assert.Equal(0.006, joint.ScrewLength, 6);
         Assert.Contains((joint with { Length = 0.008 }).Report().Findings, f => f.Blocks && f.Layer == 2 && f.Text.Contains("liner"));
     }
 

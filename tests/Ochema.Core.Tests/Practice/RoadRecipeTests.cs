@@ -31,7 +31,7 @@ public class RoadRecipeTests
     [InlineData("helmet-drilled", "shell-screw.strength,neck.moment")]
     [InlineData("helmet-stuck", "base-hold.glue,base-hold.breakaway,base-hold.curve")]
     [InlineData("window-slot", "base-hold.tip,base-hold.slide,plate.bend")]
-    [InlineData("dashboard-pan", "base-hold.tip,base-hold.slide,pan-bolt.slip")]
+    [InlineData("dashboard-pan", "base-hold.tip,base-hold.slide,head-screw.slip")]
     [InlineData("spring-clamp", "base-hold.turn,neck-root.torque")]
     [InlineData("window-clamp", "glass.weight,glass.pull")]
     [InlineData("bolted-roof", "host-screw.strength,host-screw.slip")]

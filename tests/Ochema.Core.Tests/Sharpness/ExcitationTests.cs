@@ -111,7 +111,7 @@ public class ExcitationTests
         var (model, dynamics) = Of(rig with { Run = rig.Run with { HeadWind = 0 } });
         var shed = dynamics.Excitations.Random.Where(e => e.Label.StartsWith("wind shed", StringComparison.Ordinal)).ToList();
         Assert.Equal(2, shed.Count);
-        foreach (var (e, d) in shed.Zip([0.020, 0.016]))
+        foreach (var (e, d) in shed.Zip([0.030, 0.025]))
         {
             var peak = dynamics.Frequencies[Array.IndexOf(e.Spectrum, e.Spectrum.Max())];
             Assert.InRange(peak / (0.2 * rig.Run.Speed * model.Builder.WindFactor / d), 0.85, 1.15);

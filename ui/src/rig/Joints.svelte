@@ -8,6 +8,8 @@
   /** The screwed joints of the selected station: section to scale, what to buy, what is wrong, the user's own choices. */
   let { session }: { session: RigSession } = $props();
   let joints = $derived(session.report!.joints.filter((j) => j.station === session.selected));
+  /** Neighbours that are joined by something else than a screw. */
+  let others = $derived(session.report!.joins.filter((j) => j.station === session.selected && j.sort !== 'screwed'));
   let open = $state('');
 
   const own = (id: string) => (session.doc.joints ?? {})[id] as unknown as Record<string, unknown> | undefined;
@@ -25,6 +27,9 @@
   }
 </script>
 
+{#each others as o (o.says)}
+  <p class="mt-4 text-sm"><b class="block">How it is joined</b>{o.says}.</p>
+{/each}
 {#each joints as j (j.id)}
   <section class="mt-4" aria-label="Joint: {j.title}" data-joint={j.id}>
     <h3 class="leading-tight">{capital(j.title)}</h3>
@@ -38,12 +43,11 @@
       <p class="border-holds word-holds border-l-3 pl-2 text-sm font-semibold">The stack is right.</p>
     {/each}
     <dl class="mt-1 grid grid-cols-[1fr_auto] gap-x-3 text-sm">
-      <dt>Screw to buy</dt>
+      <dt>{j.screw ? `${j.screw} to buy` : 'Thread, comes with the part'}</dt>
       <dd class="text-right font-semibold">
-        {j.buy == null ? 'threaded rod' : quantity(j.buy, 'length')}{#if j.cutOff > 0.0001}, cut off {quantity(
-            j.cutOff,
-            'length',
-          )}{/if}
+        {#if !j.screw}{quantity(j.length, 'length')}{:else}{j.buy == null
+            ? 'threaded rod'
+            : quantity(j.buy, 'length')}{#if j.cutOff > 0.0001}, cut off {quantity(j.cutOff, 'length')}{/if}{/if}
       </dd>
       <dt>Grip</dt>
       <dd class="text-right">{quantity(j.grip, 'length')}</dd>

@@ -1,12 +1,12 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A stuck-on base, flat or curved to the shell.</summary>
@@ -37,7 +37,7 @@ public sealed record AdhesiveBase : BaseKind
         if (b.Host.BreakawayLimit is null && b.Rig.Straps.Count == 0 && !b.Rig.AllTethers.Any())
             b.Findings.Add(new ReportFinding("base", "Glue alone is refused: a strap, or a tether from the camera, goes with it.", true));
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Holding(b), "the pad torn off, strength × area");
-        return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle", b.Fitting("buckle-stem"));
+        return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle", b.Fitting("buckle-stem")) with { Offers = new BucklePort("Buckle") };
     }
 
     private double Holding(RigBuilder b)

@@ -52,8 +52,8 @@ public sealed record BoltedBracket : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", Screw);
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var n = (int)Math.Round(Count);
-        var (holds, foot) = ScrewRow.Place(b, n, Apart, row.Height / 2, 0.02 / n, 2e7, 3000);
-        List<StackLayer> stack = [ClampParts.Washer(thread), new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)];
+        var (holds, foot) = ScrewRow.Place(b, n, Apart, row.Height / 2, 2e7, 3000);
+        List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)];
         if (Pad > 0)
             stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-soft", row.Width));
         stack.Add(new("The host's thread", LayerRole.Blind, HostThread, b.Rig.Site.Material, 0.03));
@@ -69,7 +69,7 @@ public sealed record BoltedBracket : BaseKind
             Axis = foot.Axis,
             Lever = row.Width / 2,
             Screws = n,
-        });
+        }, [.. holds.Select(h => h.Node)]);
         return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U);
     }
 }

@@ -28,6 +28,7 @@ internal static class Bracket
         b.Parts.Sheet("base", "L-bracket, flat", new(flatLength, width, thickness, m.Id, [new(footLength, Math.PI / 2, bendRadius)]), m);
         b.Shape(id + "-foot", "base", "tube", [b.Point(foot.Node), b.Point(corner)], [thickness * 2]);
         b.Shape(id + "-leg", "base", "tube", [b.Point(corner), b.Point(end)], [thickness * 2]);
-        return new Mount(end, b.Position(end), foot.Axis);
+        return new Mount(end, b.Position(end), foot.Axis,
+            new ThroughPort("Bracket leg", [new("Bracket leg", LayerRole.Clearance, thickness, m.Id, width, Edge: width / 2)], width));
     }
 }

@@ -58,12 +58,6 @@ internal static class ClampParts
     public static ScrewJoint Through(RigBuilder b, string id, string station, string title, string thread, StackLayer first, StackLayer second)
     {
         var f = b.Stock.Find<Fastener>("fasteners", thread);
-        return new ScrewJoint { Id = b.Own(id), Station = station, Title = title, Thread = f, Means = Loosening.LockNut, Layers = [first, second, Washer(f), Nut(f)] };
+        return new ScrewJoint { Id = b.Own(id), Station = station, Title = title, Thread = f, Means = Loosening.LockNut, Layers = [first, second, Hardware.Washer(f), Hardware.LockNut(f)] };
     }
-
-    /// <summary>The nut layer of a thread.</summary>
-    public static StackLayer Nut(Fastener f) => new("Lock nut", LayerRole.Nut, f.NutHeight, "steel-s235", f.AcrossFlats, Bought: true);
-
-    /// <summary>A steel washer for a thread.</summary>
-    public static StackLayer Washer(Fastener f) => new("Washer", LayerRole.Clearance, 0.0016, "steel-s235", 2.1 * f.MajorDiameter, Bought: true);
 }

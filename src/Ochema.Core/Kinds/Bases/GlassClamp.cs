@@ -1,11 +1,11 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A padded clamp on the top edge of a raised pane.</summary>
@@ -48,7 +48,7 @@ public sealed record GlassClamp : BaseKind
         b.Parts.Bought("base", row);
         var top = ClampParts.Stem(b, hold.Top, Height, 0.014, "stem", "clamp neck");
         b.Checks.Add(new GlassWeight(b, EdgeWeight));
-        return top;
+        return top with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
     }
 }
 

@@ -1,11 +1,11 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
-
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A handle held by one hand or two: soft, damped, tired after a minute.</summary>
@@ -56,6 +56,6 @@ public sealed record HandGrip : BaseKind
         if (!b.HoldsGone)
             b.Checks.Add(new HandLoad(spring, hands, Apart));
         b.Parts.Bought("base", handle);
-        return new Mount(top, b.Position(top), spot.Normal);
+        return new Mount(top, b.Position(top), spot.Normal, new GraspPort("Handle"));
     }
 }

@@ -63,9 +63,6 @@ public sealed record HoldPlate : BaseKind
 
     internal override BaseKind? OnLargerHold(Catalogue stock) => Hold.Larger(stock) is { } larger ? this with { Hold = larger } : null;
 
-    /// <summary>A bolt and its share of the eye bolts, kg (judgement, 0.01–0.03).</summary>
-    private const double Fitting = 0.015;
-
     public override Mount Build(RigBuilder b)
     {
         var n = (int)Math.Round(Count);
@@ -95,9 +92,7 @@ public sealed record HoldPlate : BaseKind
             var corner = b.Node(hold.Id + "-plate", middle + place.X * hx * forward + place.Y * hy * left);
             corners.Add(corner);
             var spacer = b.Beam("base", hold.Id + "-spacer", $"{hold.Label} spacer", hold.Top.Node, corner, spacerSection, steel, forward);
-            // Its bolt, and the eye bolt beside it.
-            b.PointMass(corner, Fitting);
-            fittings += spacer.Mass + Fitting;
+            fittings += spacer.Mass;
             b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-spacer", $"Spacer bends, {hold.Label}", spacer));
             if ((b.Position(corner) - middle).Length > 0.01)
             {
@@ -120,14 +115,15 @@ public sealed record HoldPlate : BaseKind
             // Plywood wants a wide washer: the head pulls into it.
             Layers =
             [
-                material.Family == MaterialFamily.Wood ? new("Wide washer", LayerRole.Clearance, 0.003, "steel-s235", 0.04, Bought: true)
-                    : ClampParts.Washer(bolt), new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: inset),
+                material.Family == MaterialFamily.Wood ? Hardware.WideWasher(bolt)
+                    : Hardware.Washer(bolt), new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: inset),
                 new("Threaded spacer", LayerRole.Tapped, Math.Max(0.010, Spacer - 0.010), "steel-s235", 0.016, Thread: "m8", Bought: true),
             ],
             Load = f => f.Spring(holds[0].Spring),
             Axis = normal,
             Lever = 0.012,
-        });
+            Screws = n,
+        }, [.. corners]);
         if (b.Rig.Straps.Count > 0)
         {
             var eyeBolt = b.Stock.Find<Fastener>("fasteners", "m8");
@@ -138,8 +134,10 @@ public sealed record HoldPlate : BaseKind
                 Title = "eye bolts for the straps",
                 Thread = eyeBolt,
                 Means = Loosening.LockNut,
-                Layers = [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: 0.02), ClampParts.Washer(eyeBolt), ClampParts.Nut(eyeBolt)],
-            });
+                Layers = [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: 0.02), Hardware.Washer(eyeBolt), Hardware.LockNut(eyeBolt)],
+                Screw = "Eye bolt",
+                Screws = b.Rig.Straps.Select(s => s.From).Distinct().Count(),
+            }, [.. corners]);
         }
         var mass = material.Density * Length * Width * Thickness;
         b.PointMass(centre, mass, inertia: Inertia(mass, forward, left, normal));
@@ -151,9 +149,10 @@ public sealed record HoldPlate : BaseKind
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
         b.Parts.Sheet("base", "Plate", new(Length, Width, Thickness, Material, []), material);
-        b.Parts.Bought("base", b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}, with its bolt");
+        b.Parts.Bought("base", b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}");
         b.Shape("plate", "base", "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
-        return new Mount(centre, b.Position(centre), normal);
+        return new Mount(centre, b.Position(centre), normal,
+            new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05)], Math.Min(Length, Width)));
     }
 
     /// <summary>On upright panels the second direction is up, not left.</summary>

@@ -54,18 +54,6 @@ public sealed record HoseClampBracket : BaseKind
                 2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
         }
         b.Parts.Bought("base", band, Math.Round(Bands));
-        var top = Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U);
-        b.Joint(new ScrewJoint
-        {
-            Id = "bracket-screw",
-            Station = "base",
-            Title = "screw in the bracket",
-            Thread = screw,
-            Means = Loosening.JamNuts,
-            Layers = [ClampParts.Washer(screw), new("Bracket leg", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2),
-                new("Rubber washer", LayerRole.Soft, 0.002, "rubber-soft", 0.016),
-                new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02, Thread: "1-4-20")],
-        });
-        return top;
+        return Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U);
     }
 }

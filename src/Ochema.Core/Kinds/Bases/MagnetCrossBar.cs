@@ -103,7 +103,8 @@ public sealed record MagnetCrossBar : BaseKind
         b.Parts.Cut("base", bar, metal, CutLong * bare / (section.Area * metal.Density), what: "Cross-bar", mitres: [mitre, mitre]);
         b.Parts.Bought("base", b.Fitting("glue-pack"), name: glue.Name);
         b.Parts.Bought("base", b.Fitting("felt"));
-        return new Mount(middle, b.Position(middle), b.Surface.Normal);
+        return new Mount(middle, b.Position(middle), b.Surface.Normal,
+            new ThroughPort("Bar", [new("Bar", LayerRole.Clearance, bar.Width, bar.Material, bar.Width)], bar.Width));
     }
 
     /// <summary>A bolt head smaller than the pot carries that share of its field: the areas' ratio (judgement, 0.5–1 ×).</summary>

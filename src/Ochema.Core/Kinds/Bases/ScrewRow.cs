@@ -11,7 +11,7 @@ internal static class ScrewRow
     /// <param name="stiffness">Of one screw, N/m; <paramref name="rocking"/> N·m/rad.</param>
     /// <returns>The screws, and the middle of the bracket's foot.</returns>
     public static (IReadOnlyList<Hold> Holds, Mount Foot) Place(RigBuilder b, int count,
-        double apart, double height, double mass, double stiffness, double rocking)
+        double apart, double height, double stiffness, double rocking)
     {
         string[] names = count switch
         {
@@ -22,8 +22,7 @@ internal static class ScrewRow
             _ => ["first screw", "second screw", "third screw", "last screw"]
         };
         var holds = names.Select((name, i) => ClampParts.Place(b, count == 1 ? "base-hold"
-            : $"hold-{i + 1}", name, height, mass, 0.02, stiffness, rocking, s: (i - (count - 1) / 2.0) * apart)).ToList();
-        b.Parts.Bought("base", b.Fitting("host-screw"), count, mass);
+            : $"hold-{i + 1}", name, height, 0, 0.02, stiffness, rocking, s: (i - (count - 1) / 2.0) * apart)).ToList();
         if (count == 1)
             return (holds, holds[0].Top);
         var middle = b.Node("bracket-middle", 0.5 * (holds[0].Top.Position + holds[^1].Top.Position));

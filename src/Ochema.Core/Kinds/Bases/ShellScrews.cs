@@ -40,7 +40,7 @@ public sealed record ShellScrews : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", Screw);
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var site = b.Rig.Site;
-        var (holds, foot) = ScrewRow.Place(b, 2, Apart, row.Height / 2, 0.003, 2.5e6, 200);
+        var (holds, foot) = ScrewRow.Place(b, 2, Apart, row.Height / 2, 2.5e6, 200);
         var joint = b.Joint(new ScrewJoint
         {
             Id = "shell-screw",
@@ -60,7 +60,7 @@ public sealed record ShellScrews : BaseKind
             Lever = row.Width / 2,
             Screws = 2,
             Friction = 0.25,
-        });
+        }, [.. holds.Select(h => h.Node)]);
         HelmetRules.Add(b, "base-hold", Leg + 0.02, false, 2 * joint.StripLoad, "both threads stripped");
         return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, 0.012, Leg, BendRadius, thread, b.Surface.U);
     }

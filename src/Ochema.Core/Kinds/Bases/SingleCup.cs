@@ -1,11 +1,11 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
-
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>One cup with a stem.</summary>
@@ -44,6 +44,9 @@ internal static class SingleHold
 {
     private const double StemDiameter = 0.016;
 
+    /// <summary>Tapped into the stem, m (judgement, 12–20 mm).</summary>
+    private const double ThreadDepth = 0.016;
+
     public static Mount Build(RigBuilder b, HoldKind kind, string label, double stemHeight)
     {
         var hold = kind.Build(b, b.Spot("base-hold", "base", label, b.Rig.At[0], b.Rig.At[1]));
@@ -54,6 +57,7 @@ internal static class SingleHold
         b.Checks.Add(new Checks.SectionStrength(b, "base", "stem", "Stem bends", stem));
         b.Parts.Bought("base", b.Fitting("stem-16"), mass: stem.Mass);
         b.Shape("stem", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [StemDiameter]);
-        return new Mount(top, b.Position(top), hold.Top.Axis);
+        return new Mount(top, b.Position(top), hold.Top.Axis,
+            new SocketPort("Thread in the stem", null, Math.Min(ThreadDepth, 0.8 * stemHeight), steel.Id, Width: StemDiameter));
     }
 }

@@ -54,7 +54,7 @@ public sealed record SplitBlock : BaseKind
         foreach (var fault in Faults(thread, d, heel))
             b.Findings.Add(new ReportFinding("base", fault, true));
         var standOff = Stud - Socket;
-        StackLayer[] between = standOff > 0.0005 ? [new("Jam nut and washers", LayerRole.Clearance, standOff, "steel-s235", 0.014, Bought: true)] : [];
+        StackLayer[] between = standOff > 0.0005 ? [new("Jam nut and washers", LayerRole.Clearance, standOff, "steel-s235", 0.014, Bought: true, Item: HardwareItem.JamNut)] : [];
         var joint = b.Joint(new ScrewJoint
         {
             Id = "block-bolt",
@@ -65,7 +65,7 @@ public sealed record SplitBlock : BaseKind
             Torque = 4,
             Layers =
             [
-                ClampParts.Washer(thread), new("Lower half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),
+                Hardware.Washer(thread), new("Lower half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),
                     new("Upper half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),
                 .. between, new("Clip or head", LayerRole.Blind, Socket, "al-6061-t6", 0.02, Thread: "1-4-20"),
             ],
@@ -73,7 +73,7 @@ public sealed record SplitBlock : BaseKind
             Axis = hold.Top.Axis,
             Friction = ClampParts.RubberFriction,
             Lever = Width / 2,
-        });
+        }, hold.Node);
         var squeeze = joint.Preload * Math.Max(0.01, heel) / (Math.Max(0.01, heel) + arm);
         if (!b.HoldsGone)
         {
@@ -83,8 +83,7 @@ public sealed record SplitBlock : BaseKind
             b.Checks.Add(new GripPrise(b, "base-hold", "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
         b.Parts.Sheet("base", "Half block", new(Width, Width, Thickness / 2, rubber.Id, []), rubber, 2);
-        b.Offers = thread.Id;
-        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem", "bolt as stud", b.Fitting("stem-16"));
+        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem", "bolt as stud") with { Offers = new StudPort("Bolt", Bolt, Stud, Joint: "block-bolt") };
     }
 
     private IEnumerable<string> Faults(Fastener thread, double d, double heel)

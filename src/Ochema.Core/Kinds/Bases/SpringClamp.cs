@@ -41,7 +41,6 @@ public sealed record SpringClamp : BaseKind
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction, b.Rig.Site.Form == SiteForm.Tube
                 ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement");
         b.Parts.Bought("base", row);
-        b.Offers = "1-4-20";
-        return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud");
+        return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud") with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
     }
 }

@@ -1,10 +1,10 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
-
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A base held by a strap that lets go in a snag: through a helmet's vents, or round a tube.</summary>
@@ -49,6 +49,6 @@ public sealed record StrapBase : BaseKind
         }
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Releases, "pulled off with a scale");
         b.Parts.Bought("base", row);
-        return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle");
+        return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle") with { Offers = new BucklePort("Buckle") };
     }
 }

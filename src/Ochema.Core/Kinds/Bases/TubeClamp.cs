@@ -84,12 +84,13 @@ public sealed record TubeClamp : BaseKind
             Title = "stud in the clamp",
             Thread = stud,
             Means = Loosening.JamNuts,
-            Layers = [ClampParts.Nut(stud) with { Role = LayerRole.Clearance, Name = "Jam nut" },
+            Layers = [Hardware.JamNut(stud),
                 new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
+            Headless = true,
+            Included = true,
         });
-        b.Offers = stud.Id;
         if (n == 1)
-            return holds[0].Top;
+            return holds[0].Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) };
         var middle = b.Node("clamp-rail", 0.5 * (holds[0].Top.Position + holds[1].Top.Position));
         var rail = b.Stock.Find<SectionRow>("sections", Rail);
         var metal = b.Stock.MaterialOf(Rail);
@@ -100,8 +101,15 @@ public sealed record TubeClamp : BaseKind
             b.Shape(h.Id + "-rail", "base", "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
         b.Parts.Cut("base", rail, metal, Apart, what: "Rail between the clamps");
-        return new Mount(middle, b.Position(middle), holds[0].Top.Axis);
+        // Each end of the rail stands on a clamp's stud, with a nut.
+        foreach (var h in holds)
+            b.StandsOn(h.Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) }, new(h.Id + "-rail-nut", "base", $"rail on the {h.Label}",
+                new ThroughPort("Rail", [Wall(rail)], rail.Width), f => f.Spring(h.Spring), rail.Width / 2));
+        return new Mount(middle, b.Position(middle), holds[0].Top.Axis, new ThroughPort("Rail", [Wall(rail)], rail.Width));
     }
+
+    /// <summary>A hole right through a tube.</summary>
+    private static StackLayer Wall(SectionRow tube) => new("Rail", LayerRole.Clearance, tube.Width, tube.Material, tube.Width);
 }
 
 /// <summary>What a clamp is lined with.</summary>

@@ -1,9 +1,9 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
-
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A bag of husks, beans or sand with a plate on top.</summary>
@@ -26,6 +26,9 @@ public sealed record WeightedBag : BaseKind
     /// <summary>Filling: stiffness per area over height, N/m per m (judgement, 0.3–3 ×).</summary>
     private const double FillModulus = 1.5e5;
 
+    /// <summary>Plywood on top, m (judgement, 6–12 mm).</summary>
+    private const double Plate = 0.009;
+
     [JsonIgnore]
     public override Grip Grip => Needs;
 
@@ -37,6 +40,6 @@ public sealed record WeightedBag : BaseKind
         var hold = Standing.Build(b, "bag", Length, Width, Bag, Height, k, k * Width * Width / 12, 0.5);
         b.Parts.Bought("base", b.Fitting("bag"), mass: Bag);
         b.Shape("bag", "base", "plate", [b.Point(hold.Node, b.Position(hold.Node) + Height / 2 * hold.Top.Axis)], [Length, Width, Height], hold.Top.Axis, b.Surface.V);
-        return hold.Top;
+        return hold.Top with { Offers = new ThroughPort("Plate on the bag", [new("Plate on the bag", LayerRole.Clearance, Plate, "birch-ply", 0.05)], Math.Min(Length, Width)) };
     }
 }

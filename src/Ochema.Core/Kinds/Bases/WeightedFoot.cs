@@ -1,5 +1,4 @@
 using System.Text.Json.Serialization;
-using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
@@ -40,30 +39,19 @@ public sealed record WeightedFoot : BaseKind
         var flex = 4 * PanelStiffness.Rocking(steel, Thickness, Across / 2, 0.02);
         var hold = Standing.Build(b, "foot", Across * 0.9, Across * 0.9, Mass, Block, 2e5, flex, 0.4);
         var thread = b.Stock.Find<Fastener>("fasteners", "1-4-20");
-        b.Joint(new ScrewJoint
-        {
-            Id = "pan-bolt",
-            Station = "base",
-            Title = "bolt through the pan",
-            Thread = thread,
-            Means = Loosening.RubberWasher,
-            Layers =
-            [
-                ClampParts.Washer(thread), new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08), new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04),
-                new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016),
-                    new("Head or camera", LayerRole.Blind, 0.0055, "al-6061-t6", 0.02, Thread: "1-4-20"),
-            ],
-            Load = f => f.Spring(hold.Spring),
-            Axis = hold.Top.Axis,
-            Lever = 0.02,
-            Friction = 0.4,
-        });
         if (Recess > 0 && Recess < thread.HeadHeight)
             b.Findings.Add(new ReportFinding("base",
                 $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. "
                 + $"Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));
         b.Parts.Bought("base", b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast");
         b.Shape("pan", "base", "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
-        return hold.Top;
+        return hold.Top with
+        {
+            Offers = new ThroughPort("Pan",
+            [
+                new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08), new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04),
+                new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016, Bought: true),
+            ], 0.04),
+        };
     }
 }

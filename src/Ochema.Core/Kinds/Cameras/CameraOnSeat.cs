@@ -43,8 +43,11 @@ internal static class CameraOnSeat
         if (lens.Length > 0)
             b.Shape(b.Own("lens"), b.Own("camera"), "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
         var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, body, lens, c.Mass is not null);
-        if (b.HeadOfPath.ScrewsIn)
+        var head = b.HeadOfPath;
+        if (head.ScrewsIn)
             b.Joint(Socket(b, body));
+        b.Joins.Add(head.ScrewsIn ? new(b.Own("camera"), JoinSort.Screwed, b.Own("camera-screw"), "screw in the camera")
+            : new(b.Own("camera"), JoinSort.Snapped, null, $"Camera held by {string.Join(" and ", head.Keeps)}"));
         b.Checks.Add(new CameraScrew(b, b.Own("camera"), seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
         return camera;
     }
@@ -66,6 +69,7 @@ internal static class CameraOnSeat
             Means = Loosening.RubberWasher,
             Torque = 1.2,
             Length = plate + pad + 0.0042,
+            Included = true,
             Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04), new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035),
                 new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02, Thread: body.Socket)],
         };

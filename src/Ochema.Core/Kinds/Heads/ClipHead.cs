@@ -1,8 +1,8 @@
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
-
 namespace Ochema.Core.Kinds.Heads;
 
 /// <summary>The small plastic clip of an action camera.</summary>
@@ -27,5 +27,6 @@ public sealed record ClipHead : HeadKind
 
     internal override (string? Piece, string By)? Joins => null;
 
-    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Clip's hinge turns");
+    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Clip's hinge turns",
+        new BucklePort("Clip"));
 }

@@ -46,7 +46,7 @@ public sealed record CradleHead : HeadKind
     {
         var row = b.Stock.Find<HeadRow>("heads", Row);
         var sheet = b.Stock.Material(Sheet);
-        var body = b.Stock.Find<CameraRow>("cameras", b.Rig.Camera.Body);
+        var body = b.Stock.Find<CameraRow>("cameras", b.CameraOfPath.Body);
         var inside = body.Width + 2 * Pad;
         var flat = inside + 2 * Wall + 2 * Bend.Allowance(Math.PI / 2, BendRadius, Thickness) - 4 * BendRadius;
         var head = b.Own("head");
@@ -56,7 +56,8 @@ public sealed record CradleHead : HeadKind
         b.Parts.Sheet(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
             new(flat, body.Length, Thickness, Sheet, [new(Wall, Math.PI / 2, BendRadius), new(flat - Wall, Math.PI / 2, BendRadius)]), sheet);
         b.Parts.Bought(head, b.Fitting("cradle-band"));
-        var seat = HeadParts.Build(b, from, row, null, "Cradle turns on its screw");
+        var seat = HeadParts.Build(b, from, row, null, "Cradle turns on its screw",
+            new ThroughPort("Cradle's floor", [new("Cradle's floor", LayerRole.Clearance, Thickness, Sheet, inside)], inside));
         b.PointMass(seat.Node, mass);
         return seat;
     }

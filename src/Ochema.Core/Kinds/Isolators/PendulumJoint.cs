@@ -1,9 +1,10 @@
+using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
-
 namespace Ochema.Core.Kinds.Isolators;
 
 /// <summary>A joint that lets the head swing, brought back to the middle by springs.</summary>
@@ -44,7 +45,9 @@ public sealed record PendulumJoint : IsolatorKind
         };
         b.Parts.Bought("isolator", joint);
         b.Shape("isolator", "isolator", "joint", [b.Point(pivot)], [0.05], Vec3.UnitX);
-        return new Mount(seat, b.Position(seat), from.Axis);
+        ThroughPort Of(string half) => new(half, [new(half, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.05);
+        b.StandsOn(from, new("soft-mount-screw", "isolator", "screw of the soft joint", Of("Joint's upper half"), f => f.Spring(spring), 0.025));
+        return new Mount(seat, b.Position(seat), from.Axis, Of("Joint's lower half"));
     }
 }
 

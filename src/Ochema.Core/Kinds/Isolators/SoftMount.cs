@@ -1,13 +1,16 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
-
 namespace Ochema.Core.Kinds.Isolators;
 
 /// <summary>What soft mounts share: a plate on several of them.</summary>
 internal static class SoftMount
 {
+    /// <summary>Its plates, m.</summary>
+    private const double Plate = 0.003;
+
     /// <param name="count">How many carry together.</param>
     /// <param name="spread">Middle of the plate to each, m: what keeps a tall load from tipping.</param>
     public static Mount Build(RigBuilder b, Mount from, IsolatorRow row, double count, double spread, bool acrossIsAxial = false)
@@ -36,6 +39,8 @@ internal static class SoftMount
         b.Parts.Bought("isolator", row, n);
         b.Parts.Bought("isolator", plate, 2);
         b.Shape("isolator", "isolator", "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
-        return new Mount(seat, b.Position(seat), from.Axis);
+        var through = new ThroughPort("Soft mount's plate", [new("Soft mount's plate", LayerRole.Clearance, Plate, "al-6061-t6", 0.05)], 2 * spread);
+        b.StandsOn(from, new("soft-mount-screw", "isolator", "screw under the soft mount", through, f => f.Spring(spring), Math.Max(0.015, spread)));
+        return new Mount(seat, b.Position(seat), from.Axis, through);
     }
 }

@@ -1,3 +1,4 @@
+using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
@@ -102,7 +103,9 @@ public sealed record SpringArm : IsolatorKind
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", "isolator", "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
         b.Shape("arm-coil", "isolator", "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ), b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);
-        return new Mount(end, b.Position(end), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ);
+        ThroughPort Of(string post) => new(post, [new(post, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.06);
+        b.StandsOn(from, new("soft-mount-screw", "isolator", "screw of the arm's inner post", Of("Arm's inner post"), f => f.Spring(spring), 0.03));
+        return new Mount(end, b.Position(end), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ, Of("Arm's outer post"));
     }
 
     /// <summary>

@@ -1,10 +1,10 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
-
 namespace Ochema.Core.Kinds.Reaches;
 
 /// <summary>Two links with a joint at the foot and one at the elbow, all locked by one knob.</summary>
@@ -42,7 +42,6 @@ public sealed record ArticulatedArm : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        b.Offers = null;
         var row = b.Stock.Find<ArmRow>("arms", Arm);
         var section = Section.Of(SectionShape.Round, row.LinkDiameter, row.LinkDiameter, 0);
         var material = b.Stock.Material(row.Material);
@@ -53,13 +52,17 @@ public sealed record ArticulatedArm : ReachKind
         var torque = JointTorque ?? row.JointTorque;
         var node = from.Node;
         var at = from.Position;
+        var foot = 0;
         foreach (var (name, joint, lean) in new[] { ("lower", "Arm's foot joint", LowerLean), ("upper", "Elbow", UpperLean) })
         {
             var turned = b.Node(b.Own($"{name}-joint"), at);
             var spring = b.Spring(b.Own($"{name}-joint-spring"), node, turned, Joint(row));
             b.Checks.Add(new JointTorque(b, b.Own("reach"), b.Own($"{name}-joint"), $"{joint} turns", spring, torque, JointTorque is null ? row.Source : "your measurement"));
             if (name == "lower")
+            {
+                foot = spring;
                 b.Links.Add((b.Own("lower-joint-spring"), b.Own("reach"), "the arm's foot"));
+            }
             at += Length / 2 * Link(lean);
             node = b.Node(b.Own($"{name}-link"), at);
             var piece = b.Beam(b.Own("reach"), b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead, density: density);
@@ -68,7 +71,9 @@ public sealed record ArticulatedArm : ReachKind
             b.Shape(b.Own($"{name}-joint"), b.Own("reach"), "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
         }
         b.Parts.Bought(b.Own("reach"), row, mass: row.MassPerMetre * Length);
-        return new Mount(node, at, upright);
+        var stud = new StudPort("Arm's stud", row.Thread, null, true);
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "stud at the arm's foot", stud, f => f.Spring(foot), Math.Max(0.01, 0.7 * row.LinkDiameter)));
+        return new Mount(node, at, upright, stud);
     }
 
     private static double[] Joint(ArmRow row)

@@ -33,7 +33,6 @@ public sealed record BoomTube : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        b.Offers = null;
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
         var up = from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
@@ -50,7 +49,13 @@ public sealed record BoomTube : ReachKind
         b.Checks.Add(new SectionStrength(b, reach, b.Own("boom"), "Boom bends", boom));
         b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque,
             "as you set it; scaffold clamps 60–120 N·m, judgement"));
-        b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)));
+        b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04),
+            new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with
+        { Included = true });
+        var flange = b.Fitting("foot-flange");
+        b.PointMass(from.Node, b.Parts.Bought(reach, flange).Mass);
+        b.StandsOn(from, new(b.Own("reach-screw"), reach, "plate under the mast", new FlangePort("Mast's flange", 0.005, 0.07, 4, "m8", "flange-screw", "screws of the mast's flange"),
+            f => b.EndLoad(f, mast.First), 0.035));
         b.Parts.Cut(reach, row, metal, Height, what: "Mast");
         b.Parts.Cut(reach, row, metal, StickOut, what: "Boom");
         var clamp = b.Fitting("crossing-clamp");
@@ -58,6 +63,6 @@ public sealed record BoomTube : ReachKind
         b.PointMass(mastTop, clamp.Mass);
         b.Shape(b.Own("mast"), reach, "tube", [b.Point(from.Node), b.Point(mastTop)], [row.Width]);
         b.Shape(b.Own("boom"), reach, "tube", [b.Point(crossing), b.Point(end)], [row.Width]);
-        return new Mount(end, b.Position(end), up);
+        return new Mount(end, b.Position(end), up, new ThroughPort("Boom", [new("Boom", LayerRole.Clearance, row.Width, row.Material, row.Width)], row.Width));
     }
 }

@@ -1,7 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
-using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -28,7 +27,6 @@ public sealed record CrossBar : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        b.Offers = null;
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
         var reach = b.Own("reach");
@@ -36,19 +34,21 @@ public sealed record CrossBar : ReachKind
         var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
         var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
         b.PointMass(foot, section.Area * (Math.Abs(Offset) > 0.004 ? Lap : Math.Abs(Offset) + Lap) * metal.Density);
+        var bar = -1;
         if (Math.Abs(Offset) > 0.004)
         {
             var piece = b.Beam(reach, b.Own("cross"), "cross-bar", foot, end, section, metal, from.Axis);
+            bar = piece.First;
             b.Checks.Add(new SectionStrength(b, reach, b.Own("cross"), "Cross-bar bends", piece));
             b.Shape(b.Own("cross"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
         }
         else
             b.Rigid(foot, end);
-        b.Joint(ClampParts.Through(b, "cross-bar-bolt", reach, "bolt of the cross-bar", "m6", new("Cross-bar", LayerRole.Clearance,
-            Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material, row.Width), new("Part below it",
-            LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
+        var through = new ThroughPort("Cross-bar",
+            [new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material, row.Width)], row.Width);
+        b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar < 0 ? null : f => b.EndLoad(f, bar), row.Width / 2));
         b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap);
-        return new Mount(end, b.Position(end), from.Axis);
+        return new Mount(end, b.Position(end), from.Axis, through);
     }
 
     private int ClearOf(RigBuilder b, Mount from)

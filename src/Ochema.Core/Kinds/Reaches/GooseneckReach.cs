@@ -50,7 +50,8 @@ public sealed record GooseneckReach : ReachKind
         });
         b.Parts.Length(reach, row, Length, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
         b.Shape(b.Own("neck"), reach, "tube", [b.Point(root), b.Point(top)], [row.Diameter]);
-        b.Offers = "1-4-20";
-        return new Mount(top, b.Position(top), upright);
+        var stud = new StudPort("Gooseneck's stud", "1-4-20", null);
+        b.StandsOn(from, new(b.Own("reach-screw"), reach, "stud at the gooseneck's root", stud, f => f.Spring(spring), 0.008));
+        return new Mount(top, b.Position(top), upright, stud);
     }
 }

@@ -1,7 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
-using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -29,7 +28,6 @@ public sealed record HangingBracket : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        b.Offers = null;
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
         var reach = b.Own("reach");
@@ -40,11 +38,13 @@ public sealed record HangingBracket : ReachKind
         var drop = b.Beam(reach, b.Own("bracket-drop"), "bracket drop", corner, seat, section, metal, heading);
         b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-arm"), "Bracket arm bends", arm));
         b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-drop"), "Bracket drop bends", drop));
-        b.Joint(ClampParts.Through(b, "bracket-bolt", reach, "bolt of the bracket", "m8", new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width), new("Base plate", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)));
+        var through = new ThroughPort("Bracket",
+            [new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width)], row.Width);
+        b.StandsOn(from, new(b.Own("bracket-bolt"), reach, "bolt of the bracket", through, f => b.EndLoad(f, arm.First), row.Width / 2));
         b.Parts.Cut(reach, row, metal, Out, what: "Arm of the bracket", mitres: [0, Math.PI / 4]);
         b.Parts.Cut(reach, row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0]);
         b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);
         b.Shape(b.Own("bracket-drop"), reach, "tube", [b.Point(corner), b.Point(seat)], [row.Width]);
-        return new Mount(seat, b.Position(seat), -Vec3.UnitZ);
+        return new Mount(seat, b.Position(seat), -Vec3.UnitZ, through);
     }
 }

@@ -2,7 +2,6 @@ using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
-using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -29,36 +28,13 @@ public sealed record PostReach : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        b.Offers = null;
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var top = Post.Build(b, from, Height, row, "post", "Post bends");
-        var thread = b.Stock.Find<Fastener>("fasteners", Screw);
         var first = b.Pieces[^1].First;
-        b.Joint(new ScrewJoint
-        {
-            Id = b.Own("flange-screw"),
-            Station = b.Own("reach"),
-            Title = "flange screws",
-            Thread = thread,
-            Means = Loosening.LockNut,
-            Count = 4,
-            Lever = Flange / 2,
-            Axis = from.Axis,
-            Layers = [new("Flange", LayerRole.Clearance, 0.004, "steel-s235", 0.04), new("Plate", LayerRole.Clearance, 0.006, "al-6061-t6", 0.05), new("Lock nut", LayerRole.Nut, thread.NutHeight, "steel-s235", thread.AcrossFlats)],
-            Load = f => BeamEnd(b, f, first),
-        });
+        var flange = b.Fitting("foot-flange");
+        b.PointMass(from.Node, b.Parts.Bought(b.Own("reach"), flange).Mass);
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "plate under the flange",
+            new FlangePort("Flange", 0.004, Flange, 4, Screw, "flange-screw", "flange screws"), f => b.EndLoad(f, first), Flange / 2));
         return top;
-    }
-
-    /// <summary>Force and moment at the first end of a beam element, host axes: the post stands upright, so its local axes turn into them.</summary>
-    private static (Structure.Vec3, Structure.Vec3) BeamEnd(RigBuilder b, CaseForces f, int element)
-    {
-        Span<double> e = stackalloc double[12];
-        f.Beam(element, e);
-        var axis = (b.Position(b.EndOf(element)) - b.Position(b.StartOf(element))).Normalized();
-        var z = Structure.Vec3.UnitX.PerpendicularTo(axis) is { Length: > 0.05 } x ? x.Normalized() : Structure.Vec3.UnitY;
-        var y = z.Cross(axis);
-        Structure.Vec3 Host(double n, double v, double w) => n * axis + v * y + w * z;
-        return (Host(e[0], e[1], e[2]), Host(e[3], e[4], e[5]));
     }
 }

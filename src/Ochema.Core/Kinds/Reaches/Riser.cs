@@ -1,10 +1,10 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
-
 namespace Ochema.Core.Kinds.Reaches;
 
 /// <summary>A straight post on the base.</summary>
@@ -25,7 +25,14 @@ public sealed record Riser : ReachKind
         yield return NoReach.Instead;
     }
 
-    public override Mount Build(RigBuilder b, Mount from) => Post.Build(b, from, Height, b.Stock.Find<SectionRow>("sections", Section), "riser", "Riser bends");
+    public override Mount Build(RigBuilder b, Mount from)
+    {
+        var row = b.Stock.Find<SectionRow>("sections", Section);
+        var top = Post.Build(b, from, Height, row, "riser", "Riser bends");
+        var first = b.Pieces[^1].First;
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "screw in the riser's foot", new TubePort("Riser", row), f => b.EndLoad(f, first), row.Width / 2));
+        return top;
+    }
 }
 
 /// <summary>A straight piece along the mount's axis.</summary>
@@ -33,13 +40,12 @@ internal static class Post
 {
     public static Mount Build(RigBuilder b, Mount from, double height, SectionRow row, string id, string check)
     {
-        b.Offers = null;
         var top = b.Node(b.Own(id), from.Position + height * from.Axis);
         var (section, material) = (b.Stock.Section(row.Id), b.Stock.MaterialOf(row.Id));
         var piece = b.Beam(b.Own("reach"), b.Own(id), id, from.Node, top, section, material, Vec3.UnitX);
         b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own(id), check, piece));
         b.Parts.Cut(b.Own("reach"), row, material, height);
         b.Shape(b.Own(id), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
-        return new Mount(top, b.Position(top), from.Axis);
+        return new Mount(top, b.Position(top), from.Axis, new TubePort(Words.Capital(id), row));
     }
 }

@@ -1,10 +1,10 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
-
 namespace Ochema.Core.Kinds.Reaches;
 
 /// <summary>A threaded rod between the base and the head.</summary>
@@ -18,8 +18,8 @@ public sealed record Stud : ReachKind
     [Measure("Free length", Dimension.Length, 0.005, 0.3, HowTo = "nut to nut", Greatest = "Greatest free length", UsualTo = 0.12)]
     public double Length { get; init; } = 0.05;
 
-    /// <summary>A nut of its ends, kg (judgement, 0.004–0.02 by thread).</summary>
-    private const double Nut = 0.01;
+    /// <summary>Rod at each end that goes through nuts and into threads, m (judgement, 10–25 mm).</summary>
+    private const double End = 0.015;
 
     internal override IEnumerable<Move> Moves(Catalogue stock)
     {
@@ -38,11 +38,12 @@ public sealed record Stud : ReachKind
         var top = b.Node(b.Own("stud"), from.Position + Length * from.Axis);
         var piece = b.Beam(b.Own("reach"), b.Own("stud"), "stud", from.Node, top, section, steel, Vec3.UnitX);
         b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own("stud"), "Stud bends at its thread", piece));
-        b.PointMass(from.Node, Nut);
-        b.PointMass(top, Nut);
-        b.Parts.Length(b.Own("reach"), thread, Length, (piece.Mass + 2 * Nut) / Length, 6, Aisle.Screws, "Threaded rod");
+        b.PointMass(from.Node, End * piece.Mass / Length);
+        b.PointMass(top, End * piece.Mass / Length);
+        b.Parts.Length(b.Own("reach"), thread, Length + 2 * End, piece.Mass / Length, 6, Aisle.Screws, "Threaded rod");
         b.Shape(b.Own("stud"), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
-        b.Offers = thread.Id;
-        return new Mount(top, b.Position(top), from.Axis);
+        var rod = new StudPort("Stud", thread.Id, null);
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "foot of the stud", rod, f => b.EndLoad(f, piece.First), thread.AcrossFlats / 2));
+        return new Mount(top, b.Position(top), from.Axis, rod);
     }
 }

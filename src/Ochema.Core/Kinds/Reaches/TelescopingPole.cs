@@ -47,7 +47,6 @@ public sealed record TelescopingPole : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        b.Offers = null;
         var direction = Math.Cos(Lean) * (from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ) + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
         var reach = b.Own("reach");
@@ -67,7 +66,9 @@ public sealed record TelescopingPole : ReachKind
                 : $"The upper tube rattles in the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}; a sleeve of tape or the next size.", inner.Width > PartFit.Bore(outer) + 0.00005));
         var middle = b.Node(b.Own("pole-lock"), from.Position + Length / 2 * direction);
         var upper = b.Node(b.Own("pole-upper"), b.Position(middle));
-        Tube("pole-low", "lower tube", from.Node, middle, Lower);
+        var low = Tube("pole-low", "lower tube", from.Node, middle, Lower);
+        b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lower tube", outer), f => b.EndLoad(f, low.First), outer.Width / 2,
+            Axis: direction));
         var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Overlap, Overlap, Overlap], 0.05);
         b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
@@ -76,6 +77,6 @@ public sealed record TelescopingPole : ReachKind
         b.PointMass(middle, lockRow.Mass);
         b.Parts.Bought(reach, lockRow);
         b.Checks.Add(new LockTurn(b, reach, b.Own("pole-lock"), spring, direction, LockTorque));
-        return new Mount(tip, b.Position(tip), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ);
+        return new Mount(tip, b.Position(tip), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ, new TubePort("Upper tube", inner));
     }
 }

@@ -1,0 +1,98 @@
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>Joins a part to what it stands on, and lists what that takes.</summary>
+internal static class Joining
+{
+    /// <summary>Makes the joint of what the mount offers and what the foot has, with its checks and pieces.</summary>
+    /// <param name="from">What is stood on.</param>
+    /// <param name="foot">What stands on it.</param>
+    public static void StandsOn(this RigBuilder b, Mount from, Foot foot)
+    {
+        if (from.Offers is not { } below)
+            return;
+        if (below is StudPort { Joint: { } own } stud && foot.Port is SocketPort or BucklePort)
+        {
+            // The lower part's own bolt goes on into this one: one screw, one joint.
+            b.Joins.Add(new(foot.Station, JoinSort.Screwed, own, b.Joints.First(j => j.Id == own).Title));
+            if (foot.Port is BucklePort)
+                Between(b, from, foot.Station, own, "buckle-adapter");
+            if (foot.Port is SocketPort { Thread: { } socket } && socket != stud.Thread && ThreadFit.Bush(socket, stud.Thread) is null)
+                b.Findings.Add(new ReportFinding(foot.Station, Words.Capital(ThreadFit.Mismatch(
+                    b.Stock.Find<Fastener>("fasteners", stud.Thread), b.Stock.Find<Fastener>("fasteners", socket), foot.Port.Name)) + ".", true));
+            return;
+        }
+        var made = JointMaker.Make(below, foot.Port, b.Stock);
+        for (var i = 0; i < made.Count; i++)
+        {
+            var (id, title) = foot.Port is FlangePort flange && i == made.Count - 1 ? (b.Own(flange.Joint), flange.Title) : (foot.Id, foot.Title);
+            Put(b, from, foot, made[i], id, title);
+        }
+    }
+
+    private static void Put(RigBuilder b, Mount from, Foot foot, MadeJoint made, string id, string title)
+    {
+        foreach (var fitting in made.Fittings ?? [])
+            Between(b, from, foot.Station, id, fitting);
+        if (made.Sort != JoinSort.Screwed)
+        {
+            b.Joins.Add(new(foot.Station, made.Sort, null, made.Sort == JoinSort.Held ? $"{foot.Port.Name}: held in the hands"
+                : $"{foot.Port.Name} snaps into the {Words.Inside(from.Offers!.Name)}"));
+            return;
+        }
+        b.Joint(new ScrewJoint
+        {
+            Id = id,
+            Station = foot.Station,
+            Title = title,
+            Thread = made.Thread!,
+            Layers = made.Layers,
+            Length = made.Length,
+            Screw = made.Screw,
+            Headless = made.Headless,
+            Means = made.Means,
+            Torque = made.Count == 1 ? foot.Torque : null,
+            Load = foot.Load,
+            Axis = foot.Axis ?? from.Axis,
+            Count = made.Count,
+            Lever = made.Lever ?? foot.Lever,
+        }, from.Node);
+        b.Joins.Add(new(foot.Station, made.Sort, id, title));
+    }
+
+    /// <summary>What goes between two parts: listed, and its mass where they meet.</summary>
+    private static void Between(RigBuilder b, Mount from, string station, string joint, string fitting)
+    {
+        var row = b.Fitting(fitting);
+        b.Parts.Hardware(new(station, row.Name, 1, row.Mass, row.Price, PieceSort.Bought, row.Aisle, row.Id, Joint: joint));
+        b.PointMass(from.Node, row.Mass);
+    }
+
+    /// <summary>Puts the screws, nuts, washers and bush of a joint on the list, and their mass at its nodes.</summary>
+    public static void List(RigBuilder b, ScrewJoint joint, ReadOnlySpan<int> at)
+    {
+        if (joint.Included)
+            return;
+        var (f, count) = (joint.Thread, Math.Max(joint.Count, joint.Screws));
+        var before = b.Parts.Mass;
+        void Add(string name, double mass, double price, string? row) =>
+            b.Parts.Hardware(new(joint.Station, name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id));
+        if (joint.Screw is { } screw)
+            Add($"{screw} {f.Name} × {QuantityText.Of(joint.ScrewLength, Dimension.Length)}", Hardware.ScrewMass(f, joint.ScrewLength, !joint.Headless),
+                Hardware.ScrewPrice(f, joint.ScrewLength), f.Id);
+        foreach (var layer in joint.Layers.Where(l => l.Item != HardwareItem.None))
+            Add($"{layer.Name} {f.Name}", Hardware.Mass(f, layer), Hardware.Price(f, layer), f.Id);
+        if (joint.Bushed)
+        {
+            var bush = b.Fitting("bush");
+            Add(bush.Name, bush.Mass, bush.Price, bush.Id);
+        }
+        var share = (b.Parts.Mass - before) / Math.Max(1, at.Length);
+        foreach (var node in at)
+            b.PointMass(node, share);
+    }
+}

@@ -1,0 +1,190 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Joints;
+
+/// <summary>How two parts are joined.</summary>
+public enum JoinSort
+{
+    /// <summary>By a screw, stud or bolt.</summary>
+    Screwed,
+
+    /// <summary>By a buckle or hinge that snaps.</summary>
+    Snapped,
+
+    /// <summary>By a band, by hands.</summary>
+    Held,
+}
+
+/// <summary>A joint as the house makes it of two ports.</summary>
+/// <param name="Layers">From the head, or the end that stays, towards the tip.</param>
+/// <param name="Downwards">True where the screw goes in from above.</param>
+/// <param name="Length">Of a thread that one of the parts brings with it, from under its head, m; null for a screw to be bought.</param>
+/// <param name="Screw">What it is; null where the thread is part of one of the two.</param>
+/// <param name="Headless">True for studs and set screws.</param>
+/// <param name="Fittings">What goes between, rows of the shelf.</param>
+/// <param name="Count">Screws that share the load.</param>
+/// <param name="Lever">Middle of its screws to the edge, m; null: the part's own.</param>
+public sealed record MadeJoint(
+    JoinSort Sort, Fastener? Thread, IReadOnlyList<StackLayer> Layers, bool Downwards = false, double? Length = null, string? Screw = "Screw",
+    bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null);
+
+/// <summary>
+/// Makes the joint between what a part offers above and what the next has underneath: which way the screw goes, through what, into what, and what goes
+/// between where they do not fit each other. Ways of joining are common practice, no source.
+/// </summary>
+public static class JointMaker
+{
+    /// <summary>Thread taken where neither part has one.</summary>
+    private const string Usual = "1-4-20";
+
+    /// <summary>Depth of the thread in an end plug, m (judgement, 15–30 mm).</summary>
+    private const double PlugDepth = 0.020;
+
+    /// <summary>Plate that goes under a flange where there is none, m.</summary>
+    public const double AdapterPlate = 0.006;
+    private const double AdapterRoom = 0.080;
+
+    /// <summary>U-bolt round a bar, and its leg beside the bar to the bar's middle beyond half its width, m (judgement).</summary>
+    private const string UBolt = "m8";
+    private const double UBoltAside = 0.006;
+
+    /// <summary>Thread in the plastic foot of a buckle's adapter, m (judgement, 5–7 mm).</summary>
+    private const double AdapterSocket = 0.006;
+
+    /// <summary>The joint, or the joints where something of its own goes between; the first stands on the lower part.</summary>
+    /// <param name="below">What the lower part offers.</param>
+    /// <param name="above">What the upper part has underneath.</param>
+    public static IReadOnlyList<MadeJoint> Make(Port below, Port above, Catalogue stock)
+    {
+        Fastener Row(string id) => stock.Find<Fastener>("fasteners", id);
+        switch (below, above)
+        {
+            case (BucklePort, BucklePort):
+                return [new(JoinSort.Snapped, null, [])];
+            case (GraspPort, TubePort):
+                return [new(JoinSort.Held, null, [])];
+            case (GraspPort, _):
+                return Make(new StudPort(below.Name, Usual, null), above, stock);
+            case (BucklePort, _):
+                return With("buckle-adapter", Make(new StudPort("Buckle's adapter", Usual, 0.0065, Shouldered: true), above, stock));
+            case (_, BucklePort):
+                return With("buckle-adapter", Make(below, new SocketPort("Clip's adapter", Usual, AdapterSocket, "brass", Width: 0.015), stock));
+            case (TubePort tube, _):
+                return With("end-plug", Make(Plug(tube, stock), above, stock));
+            case (_, TubePort tube):
+                return With("end-plug", Make(below, Plug(tube, stock), stock));
+            case (ThroughPort plate, FlangePort flange) when plate.Room >= flange.Circle:
+                return [Bolted(Row(flange.Thread), [new(flange.Name, LayerRole.Clearance, flange.Thickness, "steel-s235", 0.04)], plate.Layers) with
+                {
+                    Count = flange.Screws,
+                    Lever = flange.Circle / 2,
+                }];
+            case (ThroughPort bar, FlangePort flange):
+                {
+                    // A bar is too narrow for the flange: a plate on it, held by two U-bolts round it, each with a leg on either side.
+                    var thread = Row(UBolt);
+                    var plate = new StackLayer("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05);
+                    return
+                    [
+                        new(JoinSort.Screwed, thread, [.. bar.Layers.Select(l => l with { Bought = true, Edge = null }), plate,
+                            Hardware.LockNut(thread) with { Item = HardwareItem.None }], Screw: null, Means: Loosening.LockNut,
+                            Fittings: ["adapter-plate", "u-bolt", "u-bolt"], Count: 4, Lever: bar.Room / 2 + UBoltAside),
+                        .. Make(new ThroughPort("Adapter plate", [plate], 1), flange, stock),
+                    ];
+                }
+            case (_, FlangePort):
+                {
+                    var adapter = new ThroughPort("Adapter plate", [new("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05)], AdapterRoom);
+                    return [.. With("adapter-plate", Make(below, adapter, stock)), .. Make(adapter with { Room = 1 }, above, stock)];
+                }
+            case (ThroughPort plate, SocketPort socket):
+                return [new(JoinSort.Screwed, Row(socket.Thread ?? socket.Suits), [Under(plate, Row(socket.Thread ?? socket.Suits)), .. plate.Layers, Layer(socket)])];
+            case (ThroughPort plate, ThroughPort upper):
+                {
+                    var thread = Row(upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6");
+                    return [Bolted(thread, upper.Layers.Reverse(), plate.Layers)];
+                }
+            case (ThroughPort plate, StudPort { Length: null } stud):
+                {
+                    var thread = Row(stud.Thread);
+                    return [new(JoinSort.Screwed, thread, [Hardware.JamNut(thread), Under(plate, thread), .. plate.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)],
+                    Screw: null, Headless: true, Means: Loosening.LockNut)];
+                }
+            case (ThroughPort { Layers: [{ Role: LayerRole.Clearance } one] }, StudPort stud) when stock.Material(one.Material).Family == MaterialFamily.Metal:
+                // A short stud on a plate: the plate is tapped for it.
+                return [new(JoinSort.Screwed, Row(stud.Thread), [one with { Role = LayerRole.Tapped }], true, stud.Length, null, true)];
+            case (ThroughPort plate, StudPort stud):
+                {
+                    var thread = Row(stud.Thread);
+                    return With("coupling-nut", [new(JoinSort.Screwed, thread, [Under(plate, thread), .. plate.Layers, Hardware.CouplingNut(thread)])]);
+                }
+            case (StudPort stud, SocketPort socket):
+                {
+                    var thread = Row(stud.Thread);
+                    // A plug in a tube is wider than the nut: a wide washer gives it a face to stand on.
+                    StackLayer[] locked = stud.Shouldered ? [] : socket.Blind ? [Hardware.JamNut(thread)] : [Hardware.JamNut(thread), Hardware.WideWasher(thread)];
+                    return [new(JoinSort.Screwed, thread, [.. locked, Layer(socket)], Length: stud.Length, Screw: null, Headless: true, Means: Locks(stud))];
+                }
+            case (StudPort stud, ThroughPort upper):
+                {
+                    var thread = Row(stud.Thread);
+                    StackLayer[] locked = stud.Shouldered ? [] : [Hardware.JamNut(thread)];
+                    return [new(JoinSort.Screwed, thread, [.. locked, .. upper.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)], Length: stud.Length,
+                    Screw: null, Headless: true, Means: Loosening.LockNut)];
+                }
+            case (StudPort stud, StudPort upper):
+                {
+                    var (thread, other) = (Row(stud.Thread), upper.Thread);
+                    return With("coupling-nut", [new(JoinSort.Screwed, thread, [Hardware.JamNut(thread), Hardware.CouplingNut(Row(other))], Screw: null, Headless: true,
+                    Means: Loosening.JamNuts)]);
+                }
+            case (SocketPort socket, SocketPort upper):
+                {
+                    var thread = Row(socket.Thread ?? upper.Thread ?? upper.Suits);
+                    var set = Math.Min(socket.Depth, 1.5 * thread.MajorDiameter);
+                    return [new(JoinSort.Screwed, thread, [Layer(socket) with { Role = LayerRole.Clearance, Thickness = set, Bought = true }, Layer(upper)],
+                    Screw: "Set screw", Headless: true, Means: Loosening.ThreadLock)];
+                }
+            case (SocketPort socket, ThroughPort upper):
+                {
+                    var thread = Row(socket.Thread ?? socket.Suits);
+                    return [new(JoinSort.Screwed, thread, [Hardware.Washer(thread), .. upper.Layers.Reverse(), Layer(socket)], true)];
+                }
+            case (SocketPort socket, StudPort stud):
+                {
+                    var thread = Row(stud.Thread);
+                    StackLayer[] locked = stud.Shouldered ? [] : [Hardware.JamNut(thread)];
+                    return [new(JoinSort.Screwed, thread, [.. locked, Layer(socket)], true, stud.Length, null, true, Locks(stud))];
+                }
+            default:
+                throw new InvalidOperationException($"no joint of {below.GetType().Name} and {above.GetType().Name}");
+        }
+    }
+
+    private static Loosening Locks(StudPort stud) => stud.Shouldered ? Loosening.ToolTightMarked : Loosening.JamNuts;
+
+    /// <summary>What the head of a screw presses on: wood and rubber want it wide.</summary>
+    private static StackLayer Under(ThroughPort plate, Fastener f) =>
+        plate.Layers[0].Role == LayerRole.Soft || plate.Layers[0].Material is "birch-ply" or "beech" or "pine" or "hdpe" ? Hardware.WideWasher(f) : Hardware.Washer(f);
+
+    private static MadeJoint Bolted(Fastener thread, IEnumerable<StackLayer> upper, IReadOnlyList<StackLayer> lower) =>
+        new(JoinSort.Screwed, thread, [.. upper, .. lower.Reverse(), Hardware.Washer(thread), Hardware.LockNut(thread)], true, Screw: "Bolt", Means: Loosening.LockNut);
+
+    private static StackLayer Layer(SocketPort socket) =>
+        new(socket.Name, socket.Blind ? LayerRole.Blind : LayerRole.Tapped, socket.Depth, socket.Material, socket.Width, Thread: socket.Thread,
+            Bought: socket.Thread is not null);
+
+    /// <summary>The plug in a tube's end, tapped for what is screwed into it; in the end of a bar the thread itself.</summary>
+    private static SocketPort Plug(TubePort tube, Catalogue stock)
+    {
+        var solid = tube.Tube.Wall <= 0 || tube.Tube.Shape is SectionShape.Round;
+        var width = solid ? tube.Tube.Width : tube.Tube.Width - 2 * tube.Tube.Wall;
+        return new(solid ? $"End of the {Words.Inside(tube.Name)}" : $"End plug of the {Words.Inside(tube.Name)}", null, PlugDepth,
+            solid ? stock.Material(tube.Tube.Material).Id : "al-6061-t6", false, width,
+            width switch { >= 0.024 => "m10", >= 0.014 => "m8", _ => "m6" });
+    }
+
+    private static List<MadeJoint> With(string fitting, IReadOnlyList<MadeJoint> made) =>
+        [made[0] with { Fittings = [.. made[0].Fittings ?? [], fitting] }, .. made.Skip(1)];
+}

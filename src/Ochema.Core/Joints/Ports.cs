@@ -1,0 +1,47 @@
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Joints;
+
+/// <summary>What a part offers to the part it is joined to, above it or below it.</summary>
+/// <param name="Name">In the user's words: "Plate", "Head's socket".</param>
+public abstract record Port(string Name);
+
+/// <summary>A thread inside the part.</summary>
+/// <param name="Thread">Catalogue id; null where it is tapped by the builder, for whatever is screwed in.</param>
+/// <param name="Depth">Of thread, m.</param>
+/// <param name="Material">Catalogue id of what it is cut in.</param>
+/// <param name="Blind">True with a bottom, on which a long screw would stand.</param>
+/// <param name="Width">Drawn width, m.</param>
+/// <param name="Suits">Thread that it is tapped with where the other part has none of its own, catalogue id.</param>
+public sealed record SocketPort(
+    string Name, string? Thread, double Depth, string Material, bool Blind = true, double Width = 0.03, string Suits = "1-4-20") : Port(Name);
+
+/// <summary>A thread that stands out of the part.</summary>
+/// <param name="Thread">Catalogue id.</param>
+/// <param name="Length">How far it stands out, m; null for a rod that is cut to what is needed.</param>
+/// <param name="Shouldered">True where a shoulder of its own locks it: it needs no jam nut.</param>
+/// <param name="Joint">Id of a joint of the part itself that reaches through to what is joined, which is the joint then; null where there is none.</param>
+public sealed record StudPort(string Name, string Thread, double? Length, bool Shouldered = false, string? Joint = null) : Port(Name);
+
+/// <summary>A hole through the part.</summary>
+/// <param name="Layers">What a screw passes, from below upwards.</param>
+/// <param name="Room">Width of the flat place, m.</param>
+public sealed record ThroughPort(string Name, IReadOnlyList<StackLayer> Layers, double Room) : Port(Name);
+
+/// <summary>The open end of a tube or bar.</summary>
+public sealed record TubePort(string Name, SectionRow Tube) : Port(Name);
+
+/// <summary>A flange on screws of its own.</summary>
+/// <param name="Thickness">m.</param>
+/// <param name="Circle">Diameter of the circle that its screws stand on, m.</param>
+/// <param name="Screws">How many.</param>
+/// <param name="Thread">Of its screws, catalogue id.</param>
+/// <param name="Joint">Id of the joint that its screws make.</param>
+/// <param name="Title">Of that joint.</param>
+public sealed record FlangePort(string Name, double Thickness, double Circle, int Screws, string Thread, string Joint, string Title) : Port(Name);
+
+/// <summary>A buckle that slides in and snaps.</summary>
+public sealed record BucklePort(string Name) : Port(Name);
+
+/// <summary>Hands: a tube goes straight into them.</summary>
+public sealed record GraspPort(string Name) : Port(Name);
