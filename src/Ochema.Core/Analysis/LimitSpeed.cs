@@ -138,7 +138,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             if (by.Check is null)
                 return (BracketStability(high), by);
             var caseIndex = IndexOf(by.Case!);
-            high = Bracket(v => At(caseIndex, v) is { } f ? by.Check.Use(f) : Check.MostUse, high, target);
+            // One case at speeds nobody asks for again: nothing is kept of them.
+            high = Bracket(v => model.Forces(state, cases[caseIndex], v) is { } f ? by.Check.Use(f) : Check.MostUse, high, target);
             worst = At(checks, high);
             if (worst.Use <= target + Tolerance)
                 return (high, by);

@@ -23,7 +23,18 @@ internal static class FigureBuilder
         return new FigureReport(
             b.Figure, s.Grid(13, 13), b.Rig.Site.Id, forces is null ? [] : Arrows(model, forces), forces is null ? "" : cases[index].Label,
             forces is null ? new Dictionary<string, double[]>() : Displacements(model, state, forces), lens,
-            PanelFrame.Of(b.Rig.Site.Id, s), Handles(b), b.Host.ZonesFor(b.Rig.Survey));
+            PanelFrame.Of(b.Rig.Site.Id, s), Handles(b), b.Host.ZonesFor(b.Rig.Survey),
+            [.. b.Host.People.Select(p => Seen(p, c, lens))]);
+    }
+
+    /// <summary>Where the lens finds somebody's head.</summary>
+    private static PersonSeen Seen(PersonFigure person, CameraBuild camera, LensReport lens)
+    {
+        var to = person.Head - camera.Eye;
+        var ahead = to.Dot(camera.View);
+        var (aside, above) = (Math.Abs(to.Dot(camera.Up.Cross(camera.View))), Math.Abs(to.Dot(camera.Up)));
+        var seen = ahead > 0 && aside < ahead * Math.Tan(lens.HorizontalField / 2) && above < ahead * Math.Tan(lens.VerticalField / 2);
+        return new(person.Id, person.Name, to.Length, seen);
     }
 
     /// <summary>Wind or water and inertia as two arrows at the camera.</summary>

@@ -95,7 +95,13 @@ public sealed record Change(string Id, string Station, string Title, double? Lim
 /// <summary>Drawing of the rig: shapes bound to nodes, the base's panel, load arrows.</summary>
 public sealed record FigureReport(
     IReadOnlyList<FigureShape> Shapes, double[][][] Panel, string PanelId, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase,
-    IReadOnlyDictionary<string, double[]> Displacements, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles, IReadOnlyList<KeepClear> Zones);
+    IReadOnlyDictionary<string, double[]> Displacements, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles, IReadOnlyList<KeepClear> Zones,
+    IReadOnlyList<PersonSeen> People);
+
+/// <summary>Somebody on the host, as the lens sees them.</summary>
+/// <param name="Distance">From the lens to the head, m.</param>
+/// <param name="Seen">True when the head is in the picture.</param>
+public sealed record PersonSeen(string Id, string Name, double Distance, bool Seen);
 
 /// <summary>What the lens sees from where: eye and directions (host axes), field of view (rad).</summary>
 public sealed record LensReport(double[] Eye, double[] View, double[] Up, double HorizontalField, double VerticalField, string Label);

@@ -112,6 +112,14 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
     protected override IReadOnlyList<HostWheel> Wheels() =>
         [new([1.45, 0, 0.18], 0.18, 0.12), new([-0.3, 1.15, 0.2], 0.2, 0.15), new([-0.3, -1.15, 0.2], 0.2, 0.15)];
 
+    public override Backdrop Backdrop => Backdrop.Air;
+
+    /// <summary>Drawn low over the fields, so that they are seen to pass.</summary>
+    public override double GroundHeight => -60;
+
+    public override IReadOnlyList<PersonFigure> People =>
+        [new("pilot", "the pilot", new(0.05, 0.25, 1.02), 0.2, new(0.52, 0.25, 1.12), new(0.9, 0.25, 0.9), new(0.5, 0.25, 1.42), 0.12)];
+
     protected override IReadOnlyList<HostSurface> Drawing()
     {
         HostSurface Wing(string i, double side)

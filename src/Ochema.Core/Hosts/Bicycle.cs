@@ -101,6 +101,11 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
 
     protected override IReadOnlyList<HostWheel> Wheels() => [new([Half, 0, Radius], Radius, 0.04), new([-Half, 0, Radius], Radius, 0.04)];
 
+    public override Backdrop Backdrop => Backdrop.Road;
+
+    public override IReadOnlyList<PersonFigure> People =>
+        [new("rider", "the rider", new(-0.25, 0, 1.04), -0.72, new(0.12, 0, 0.80), new(-0.04, 0, 0.28), new(0.33, 0, barHeight), barHalf - 0.06, 0.1, true)];
+
     protected override IReadOnlyList<HostSurface> Drawing()
     {
         Vec3 head = new(0.30, 0, 0.86), seat = new(-0.20, 0, 0.78), crank = new(-0.06, 0, 0.28), rear = new(-Half, 0, Radius), front = new(Half, 0, Radius);

@@ -138,6 +138,14 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         HostDrawing.At("thwart-left", "Round the thwart, left", new Vec3(-0.2, beam / 2 - 0.2, freeboard - 0.12)),
     ];
 
+    public override Backdrop Backdrop => Backdrop.Water;
+
+    public override IReadOnlyList<PersonFigure> People => decked
+        ? [new("paddler", "the paddler", new(-0.15, 0, freeboard - 0.06), 0.05, new(0.42, 0, freeboard + 0.04), new(0.85, 0, freeboard - 0.12),
+            new(0.38, 0, freeboard + 0.36), 0.3)]
+        : [new("helmsman", "the helmsman", new(-length / 2 + 0.62, 0.16, freeboard + 0.06), -0.05, new(-length / 2 + 1.05, 0.16, freeboard + 0.10),
+            new(-length / 2 + 1.1, 0.16, -0.02), new(-length / 2 + 0.8, 0, freeboard + 0.3), 0.2)];
+
     protected override IReadOnlyList<HostSurface> Drawing()
     {
         var (h, w, f) = (length / 2, beam / 2, freeboard);
@@ -157,6 +165,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         else
         {
             list.Add(new HostSurface("thwart", "thwart", Surface(Sites.First(s => s.Id == "thwart")).Grid()));
+            list.Add(HostDrawing.Face("floor", "trim", new(h * 0.62, 0.34 * w, 0.03), new(h * 0.62, -0.34 * w, 0.03), new(-h + 0.03, -0.7 * w, 0.03), new(-h + 0.03, 0.7 * w, 0.03)));
             list.Add(HostDrawing.Face("transom", "trim", new(-h + 0.02, 0.83 * w, f), new(-h + 0.02, -0.83 * w, f), new(-h + 0.02, -0.6 * w, -0.05), new(-h + 0.02, 0.6 * w, -0.05)));
         }
         if (engine is not null)

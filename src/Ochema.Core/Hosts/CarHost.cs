@@ -1,4 +1,5 @@
 using Ochema.Core.Loads;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Hosts;
 
@@ -34,6 +35,18 @@ public class CarHost(CarShape shape) : Host
     public override IReadOnlyList<KeepClear> Zones => CarPlaces.Zones(Shape, 1);
     public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => survey.DriverSits == Side.Right ? CarPlaces.Zones(Shape, -1) : Zones;
     public override string Below => "the road";
+    public override Backdrop Backdrop => Backdrop.Road;
+
+    public override IReadOnlyList<PersonFigure> People => [Seated("driver", "the driver", 1), Seated("passenger", "the passenger", -1)];
+
+    /// <summary>Somebody on a front seat; the driver's hands are on the wheel.</summary>
+    /// <param name="side">1 on the left, −1 on the right.</param>
+    protected PersonFigure Seated(string id, string name, int side)
+    {
+        Vec3 hip = new(Shape.DoorRear + 0.32, side * 0.37, Shape.RoofFront.Z - 0.98);
+        return new(id, name, hip, 0.38, hip + new Vec3(0.47, 0, 0.10), hip + new Vec3(0.80, 0, -0.22),
+            hip + (side > 0 ? new Vec3(0.36, 0, 0.42) : new Vec3(0.28, 0, 0.12)), side > 0 ? 0.17 : 0.1);
+    }
 
     public override (double Front, double Rear, double Side) Outline => (Shape.Nose, -Shape.Tail, Shape.HalfWidth);
 
@@ -105,6 +118,8 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
     public override IReadOnlyList<KeepClear> Zones => [];
     public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => [];
     public override string Below => "the ground";
+    public override Backdrop Backdrop => Backdrop.Ground;
+    public override IReadOnlyList<PersonFigure> People => [Seated("photographer", "the photographer", 1)];
 
     public override IReadOnlyList<string> Cautions =>
     [

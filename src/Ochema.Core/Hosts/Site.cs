@@ -114,7 +114,7 @@ public sealed record Anchor(string Id, string Name, double[] A, double[] B, doub
 }
 
 /// <summary>One surface of a host's drawing: a grid of points (rows × columns × xyz, m).</summary>
-/// <param name="Kind">paint, glass, trim or the id of a site.</param>
+/// <param name="Kind">paint, glass, trim, cloth, skin or the id of a site.</param>
 public sealed record HostSurface(string Id, string Kind, double[][][] Grid);
 
 /// <summary>A wheel of a host's drawing.</summary>
@@ -135,4 +135,5 @@ public sealed record HostPreset(
     string Id, string Name, string Kind, IReadOnlyList<Site> Sites, IReadOnlyList<Anchor> Anchors,
     IReadOnlyList<PanelFrame> Frames, IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions,
     IReadOnlyList<KeepClear> Zones, string SpeedName, Loads.GoingWords Going,
-        IReadOnlyList<Loads.MotionFactor> Motion, bool HasEngine, double TopSpeed, int Goings, bool StandsStill);
+        IReadOnlyList<Loads.MotionFactor> Motion, bool HasEngine, double TopSpeed, int Goings, bool StandsStill,
+    IReadOnlyList<HostPerson> People, Backdrop Backdrop, double GroundHeight);

@@ -171,16 +171,19 @@ public sealed class RigBuilder
     /// <summary>Node at the first end of a beam element.</summary>
     public int StartOf(int element) => nodes.FindIndex(n => n.Id == members[element].From);
 
-    /// <summary>Force and moment at the first end of a beam element in a case, host axes.</summary>
-    public (Vec3 Force, Vec3 Moment) EndLoad(CaseForces f, int element)
+    /// <summary>Force and moment at the first end of a beam element, host axes.</summary>
+    public Func<CaseForces, (Vec3 Force, Vec3 Moment)> EndLoad(int element)
     {
-        Span<double> e = stackalloc double[12];
-        f.Beam(element, e);
         var x = (Position(EndOf(element)) - Position(StartOf(element))).Normalized();
         var up = members[element].Up;
         var z = new Vec3(up[0], up[1], up[2]).PerpendicularTo(x).Normalized();
         var y = z.Cross(x);
-        return (e[0] * x + e[1] * y + e[2] * z, e[3] * x + e[4] * y + e[5] * z);
+        return f =>
+        {
+            Span<double> e = stackalloc double[12];
+            f.Beam(element, e);
+            return (e[0] * x + e[1] * y + e[2] * z, e[3] * x + e[4] * y + e[5] * z);
+        };
     }
 
     /// <summary>Node at its second end.</summary>

@@ -10,7 +10,11 @@
     paint: 'var(--paint)',
     glass: 'var(--glass)',
     trim: 'var(--trim)',
+    cloth: 'var(--cloth)',
+    skin: 'var(--skin)',
     tube: 'none',
+    sleeve: 'none',
+    hand: 'none',
     tyre: '#26302c',
     rim: 'none',
     camera: '#222b28',
@@ -20,21 +24,14 @@
     rig: 'var(--color-accent)',
     camera: 'var(--color-accent)',
     tube: 'var(--trim)',
+    sleeve: 'var(--cloth)',
+    hand: 'var(--skin)',
     rim: '#26302c',
   };
 </script>
 
 {#if drawing}
-  <svg viewBox={drawing.box.join(' ')} class="h-full w-full" aria-hidden="true">
-    <ellipse
-      cx={drawing.box[0] + drawing.box[2] / 2}
-      cy={drawing.box[1] + drawing.box[3] - 0.42 * drawing.size}
-      rx={drawing.box[2] * 0.47}
-      ry={0.36 * drawing.size}
-      visibility={host?.kind === 'helmet' ? 'hidden' : 'visible'}
-      fill="currentColor"
-      opacity="0.1"
-    />
+  <svg viewBox={drawing.box.join(' ')} preserveAspectRatio="xMidYMid slice" class="h-full w-full" aria-hidden="true">
     {#each drawing.outlines as o, i (i)}
       <path
         d={o.d}

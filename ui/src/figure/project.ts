@@ -3,7 +3,7 @@ import type { Figure, Host } from '../api/client';
 /** A filled outline of the card's drawing, far ones first. */
 export interface Outline {
   d: string;
-  kind: 'paint' | 'glass' | 'trim' | 'tube' | 'tyre' | 'rim' | 'rig' | 'camera';
+  kind: 'paint' | 'glass' | 'trim' | 'cloth' | 'skin' | 'tube' | 'sleeve' | 'hand' | 'tyre' | 'rim' | 'rig' | 'camera';
   width: number;
 }
 
@@ -55,10 +55,36 @@ function circle(centre: readonly number[], radius: number): Point[] {
   });
 }
 
-/** The car and the rig on it as outlines, with the box they need. */
+const span = (points: Point[], axis: 0 | 1) => {
+  const all = points.map((p) => p[axis]);
+  return [Math.min(...all), Math.max(...all)] as const;
+};
+
+/** How much larger than the rig the window on it is, and how much of the host it is at the least. */
+const [AROUND, LEAST] = [2.1, 0.24];
+/** Width over height of a card's picture. */
+const CARD = 2.2;
+
+/** The window on the drawing: the rig, and enough of its host to know where it stands. */
+function window(rig: Point[], all: Point[], pad: number) {
+  const [[x0, x1], [y0, y1]] = [span(all, 0), span(all, 1)];
+  const [[u0, u1], [v0, v1]] = [span(rig, 0), span(rig, 1)];
+  const whole = Math.max(x1 - x0, CARD * (y1 - y0)) + 2 * pad;
+  const wide = Math.min(whole, Math.max(AROUND * Math.max(u1 - u0, CARD * (v1 - v0)), LEAST * whole));
+  const tall = wide / CARD;
+  // No emptier than it must be: it slides back over the host where it would look past its edge.
+  const slide = (middle: number, size: number, low: number, high: number) =>
+    high - low + 2 * pad <= size
+      ? (low + high - size) / 2
+      : Math.min(Math.max(middle - size / 2, low - pad), high + pad - size);
+  return [slide((u0 + u1) / 2, wide, x0, x1), slide((v0 + v1) / 2, tall, y0, y1), wide, tall] as const;
+}
+
+/** The host and the rig on it as outlines, with the window that a card shows of them. */
 export function drawFigure(host: Host, figure: Figure) {
   const outlines: (Outline & { depth: number })[] = [];
   const all: Point[] = [];
+  const rig: Point[] = [];
   const xs0 = host.surfaces.flatMap((s) => s.grid.flat().map((p) => p[0]!));
   /** Lines are as thick as they would be on a car. */
   const size = Math.min(1, Math.max(0.1, (Math.max(...xs0) - Math.min(...xs0)) / 4.2));
@@ -85,13 +111,13 @@ export function drawFigure(host: Host, figure: Figure) {
     if (isTube(grid)) {
       add(
         grid.map((r) => project(middle(r))),
-        'tube',
+        s.kind === 'cloth' ? 'sleeve' : s.kind === 'skin' ? 'hand' : 'tube',
         Math.max(0.014 * size, across(grid[0]!)),
         false,
       );
       continue;
     }
-    const kind = s.kind === 'glass' || s.kind === 'trim' ? s.kind : 'paint';
+    const kind = ['glass', 'trim', 'cloth', 'skin'].includes(s.kind) ? (s.kind as Outline['kind']) : 'paint';
     if (grid[0]!.length > 15)
       // Round bodies: the hull of what is seen.
       add(hull(grid.flat().map(project)), kind);
@@ -109,6 +135,7 @@ export function drawFigure(host: Host, figure: Figure) {
   for (const s of figure.shapes) {
     if (s.type === 'tether') continue;
     const pts = s.points.map((p) => project(p.p));
+    if (s.type !== 'strap') rig.push(...pts);
     if (s.type === 'camera' || s.type === 'plate') {
       const [c, f] = [s.points[0]!.p, s.axis!];
       const l = s.side!;
@@ -164,9 +191,5 @@ export function drawFigure(host: Host, figure: Figure) {
     else add(pts, 'rig', Math.max(0.022 * size, s.size[0]! * 0.9), false, 4);
   }
   outlines.sort((a, b) => a.depth - b.depth);
-  const xs = all.map((p) => p[0]);
-  const ys = all.map((p) => p[1]);
-  const pad = 0.1 * size;
-  const [x, y] = [Math.min(...xs) - pad, Math.min(...ys) - pad];
-  return { outlines, size, box: [x, y, Math.max(...xs) - x + pad, Math.max(...ys) - y + 1.4 * pad] as const };
+  return { outlines, size, box: window(rig, all, 0.1 * size) };
 }

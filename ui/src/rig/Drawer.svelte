@@ -99,7 +99,7 @@
   bind:this={drawer}
   id="drawer"
   tabindex="-1"
-  class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3"
+  class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t max-sm:border-l-0"
   aria-label="Details"
 >
   {#if session.selected !== 'versions'}<OtherCase {session} />{/if}

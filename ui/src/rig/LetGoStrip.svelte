@@ -31,7 +31,7 @@
   }
 </script>
 
-<div class="absolute inset-x-3 bottom-2" data-answers>
+<div class="absolute inset-x-3 bottom-2 max-[1100px]:static max-[1100px]:px-3 max-[1100px]:py-2" data-answers>
   <p class="text-xs leading-tight">
     <span class="bg-base-100/85 rounded-sm px-1">What if one lets go <span class="key">L</span></span>
   </p>

@@ -16,6 +16,7 @@
   let labels = $state.raw<Label[]>([]);
   let dragText = $state('');
   let exaggeration = $state(0);
+  let frame = $state.raw<{ width: number; height: number } | null>(null);
   let pins = $state.raw<{ site: string; x: number; y: number }[]>([]);
 
   let report = $derived(session.report!);
@@ -71,6 +72,8 @@
     );
     view.setLensRect(inset?.getBoundingClientRect() ?? null);
     exaggeration = view.exaggeration;
+    const box = canvas.parentElement!;
+    frame = view.lensFrame(box.clientWidth, box.clientHeight);
   });
 
   function drag(to: DragTo) {
@@ -161,6 +164,23 @@
       {/if}
     {/each}
   {/if}
+  {#if session.lensLarge && !movement && view && frame}
+    <div
+      class="border-base-content pointer-events-none absolute top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2 border-2"
+      style:width="{frame.width}px"
+      style:height="{frame.height}px"
+      style:box-shadow="0 0 0 100vmax color-mix(in oklab, var(--color-base-content) 45%, transparent)"
+      data-frame
+    ></div>
+    <p class="bg-base-100/90 absolute top-3 left-4 rounded-sm px-2 text-sm" data-through>
+      {[
+        lens.label,
+        ...report.figure.people.map(
+          (who) => `${who.name} ${quantity(who.distance, 'length')}${who.seen ? '' : ', not in the picture'}`,
+        ),
+      ].join(' · ')}
+    </p>
+  {/if}
   {#if dragText}
     <output
       class="border-base-content bg-base-100 absolute bottom-16 left-4 rounded-sm border px-2 py-0.5 font-semibold"
@@ -175,7 +195,7 @@
   <button
     bind:this={inset}
     hidden={!!movement}
-    class="border-base-content absolute top-3 right-3 w-44 overflow-hidden rounded-xs border-2"
+    class="border-base-content absolute top-3 right-3 w-44 max-sm:w-28 overflow-hidden rounded-xs border-2"
     style:aspect-ratio={aspect}
     onclick={() => (session.lensLarge = !session.lensLarge)}
   >

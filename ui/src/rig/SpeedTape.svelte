@@ -86,7 +86,11 @@
   }
 </script>
 
-<div class="border-base-content bg-base-200 border-t" bind:clientWidth={width} data-answers>
+<div
+  class="border-base-content bg-base-200 min-w-0 border-t max-sm:sticky max-sm:bottom-0 max-sm:z-10"
+  bind:clientWidth={width}
+  data-answers
+>
   <svg
     bind:this={svg}
     {width}

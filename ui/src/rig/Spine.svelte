@@ -37,7 +37,7 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <nav
-  class="border-rule bg-base-300/40 relative flex min-h-0 flex-col overflow-y-auto border-r px-2 pt-2 pb-1"
+  class="border-rule bg-base-300/40 relative flex min-h-0 flex-col max-[1100px]:row-span-2 overflow-y-auto border-r px-2 pt-2 pb-1"
   aria-label="Load path"
   onkeydown={keys}
 >
@@ -104,13 +104,12 @@
       </li>
     {/each}
   </ol>
-  <div class="mt-auto grid grid-cols-3 gap-1 px-1 pt-2">
+  <div class="mt-auto grid grid-cols-[auto_auto_auto] gap-1 px-1 pt-2">
     {#each [['rig', 'Whole rig'], ['run', 'Conditions'], ['add', 'Add to it'], ['schools', 'Two schools'], ['versions', `Versions · v${session.version}`]] as [id, label] (id)}
       <button
-        class="btn btn-xs border-rule px-0.5 font-semibold {id === 'versions' ? 'col-span-2' : ''} {session.selected ===
-        id
-          ? 'btn-primary'
-          : 'bg-base-100'}"
+        class="btn btn-xs border-rule px-0.5 font-semibold whitespace-nowrap {id === 'versions'
+          ? 'col-span-2'
+          : ''} {session.selected === id ? 'btn-primary' : 'bg-base-100'}"
         aria-pressed={session.selected === id}
         onclick={() => session.select(id!)}>{label}</button
       >

@@ -9,6 +9,9 @@ export interface Palette {
   trim: THREE.Color;
   ground: THREE.Color;
   water: THREE.Color;
+  road: THREE.Color;
+  cloth: THREE.Color;
+  skin: THREE.Color;
   sky: THREE.Color;
   accent: THREE.Color;
   holds: THREE.Color;
@@ -26,6 +29,9 @@ export function palette(): Palette {
     trim: read('--trim'),
     ground: read('--ground'),
     water: read('--water'),
+    road: read('--road'),
+    cloth: read('--cloth'),
+    skin: read('--skin'),
     sky: read('--sky'),
     accent: read('--color-accent'),
     holds: read('--holds'),
@@ -72,17 +78,22 @@ export function carGroup(host: Host, p: Palette, panel: { id: string; grid: numb
     color: p.glass,
     side: THREE.DoubleSide,
     transparent: true,
-    opacity: 0.93,
+    // Who sits behind it is seen.
+    opacity: 0.4,
+    depthWrite: false,
   });
+  const cloth = new THREE.MeshLambertMaterial({ color: p.cloth, side: THREE.DoubleSide });
+  const skin = new THREE.MeshLambertMaterial({ color: p.skin, side: THREE.DoubleSide });
   const trim = new THREE.MeshLambertMaterial({ color: p.trim, side: THREE.DoubleSide });
   for (const s of host.surfaces) {
     const onPanel = s.id === panel.id && s.kind === s.id;
     const grid = onPanel ? panel.grid : s.grid;
-    const mesh = gridMesh(grid, s.kind === 'glass' ? glass : s.kind === 'trim' ? trim : paint);
+    const materials: Partial<Record<string, THREE.Material>> = { glass, trim, cloth, skin };
+    const mesh = gridMesh(grid, materials[s.kind] ?? paint);
     mesh.name = 'panel:' + s.id;
     mesh.userData.site = host.sites.some((x) => x.id === s.id) ? s.id : undefined;
     group.add(mesh);
-    if (s.kind !== 'trim') group.add(gridRim(grid, p.ink, s.kind === 'glass' ? 0.45 : 0.3));
+    if (!['trim', 'cloth', 'skin'].includes(s.kind)) group.add(gridRim(grid, p.ink, s.kind === 'glass' ? 0.45 : 0.3));
   }
   const tyre = new THREE.MeshLambertMaterial({ color: 0x26302c });
   const rim = new THREE.MeshLambertMaterial({ color: p.paint.clone().offsetHSL(0, -0.02, 0.08) });
@@ -149,20 +160,84 @@ export function zoneGroup(zones: Figure['zones'], p: Palette) {
   return group;
 }
 
-/** Ground with a soft contact shadow. */
-export function groundGroup(p: Palette, scale = 1, water = false) {
+/** A repeatable scatter: the same meadow each time. */
+function scatter(seed: number) {
+  let state = seed;
+  return () => (state = (state * 16807) % 2147483647) / 2147483647;
+}
+
+const flat = (color: THREE.Color, x: number, y: number, long: number, wide: number, z: number) => {
+  const mesh = new THREE.Mesh(new THREE.PlaneGeometry(long, wide), new THREE.MeshBasicMaterial({ color }));
+  mesh.position.set(x, y, z);
+  return mesh;
+};
+
+/** Many small things on the ground, by which its level and its passing are seen. */
+function specks(color: THREE.Color, count: number, reach: number, size: [number, number, number], keepOff = 0) {
+  const random = scatter(7);
+  const mesh = new THREE.InstancedMesh(
+    new THREE.SphereGeometry(1, 7, 5),
+    new THREE.MeshBasicMaterial({ color }),
+    count,
+  );
+  const at = new THREE.Matrix4();
+  for (let i = 0; i < count; i++) {
+    const [r, a] = [reach * Math.sqrt(random()), random() * 2 * Math.PI];
+    let y = r * Math.sin(a);
+    if (Math.abs(y - 1.75) < keepOff) y = 1.75 + Math.sign(y - 1.75) * (keepOff + 3 * random());
+    const grown = 0.6 + 0.8 * random();
+    at.makeScale(size[0] * grown, size[1] * grown, size[2] * grown).setPosition(r * Math.cos(a), y, 0.01);
+    mesh.setMatrixAt(i, at);
+  }
+  return mesh;
+}
+
+/** Half the width of a lane of traffic and where its middle lies, m: traffic on the right. */
+const [LANE, OTHER] = [1.75, 3.5];
+
+/** What lies round a host: by its lines, tufts, ripples or fields one sees how level and how fast the picture is. */
+export function groundGroup(p: Palette, host: Host, scale = 1) {
   const group = new THREE.Group();
-  const ground = new THREE.Mesh(
-    new THREE.CircleGeometry(60, 64),
-    new THREE.MeshBasicMaterial({ color: water ? p.water : p.ground }),
-  );
-  const shadow = new THREE.Mesh(
-    new THREE.CircleGeometry(1, 48),
-    new THREE.MeshBasicMaterial({ color: p.ink, transparent: true, opacity: 0.13, depthWrite: false }),
-  );
-  shadow.scale.set(2.75 * scale, 1.15 * Math.max(scale, 0.35), 1);
-  shadow.position.z = 0.004;
-  group.add(ground, shadow);
+  const far = host.backdrop === 'air' ? 1500 : 90;
+  const base = host.backdrop === 'water' ? p.water : p.ground;
+  const darker = base.clone().lerp(p.ink, 0.14);
+  group.add(new THREE.Mesh(new THREE.CircleGeometry(far, 64), new THREE.MeshBasicMaterial({ color: base })));
+  if (host.backdrop === 'road') {
+    const line = p.sky.clone().lerp(new THREE.Color(0xffffff), 0.4);
+    group.add(flat(p.road, 0, LANE, 180, 2 * OTHER + 0.6, 0.002));
+    for (const y of [-LANE + 0.1, LANE + OTHER - 0.1]) group.add(flat(line, 0, y, 180, 0.12, 0.004));
+    for (let x = -81; x <= 81; x += 9) group.add(flat(line, x, LANE, 3, 0.12, 0.004));
+    const post = new THREE.MeshLambertMaterial({ color: line });
+    for (let x = -62; x <= 75; x += 25)
+      for (const y of [-LANE - 0.9, LANE + OTHER + 0.9])
+        group.add(bar(new THREE.Vector3(x, y, 0), new THREE.Vector3(x, y, 0.75), 0.07, post));
+    group.add(specks(darker, 900, 70, [0.12, 0.09, 0.05], OTHER + 0.9));
+  } else if (host.backdrop === 'water') group.add(specks(base.clone().lerp(p.sky, 0.55), 900, 60, [0.03, 0.4, 0.004]));
+  else if (host.backdrop === 'air') {
+    const random = scatter(11);
+    for (let x = -12; x < 12; x++)
+      for (let y = -12; y < 12; y++)
+        group.add(
+          flat(
+            base.clone().lerp(random() < 0.5 ? p.paint : p.ink, 0.06 + 0.22 * random()),
+            x * 60 + 30,
+            y * 45 + 22,
+            58,
+            43,
+            0.5,
+          ),
+        );
+  } else group.add(specks(darker, 900, 50, [0.16, 0.12, 0.07]));
+  if (host.groundHeight > -1) {
+    const shadow = new THREE.Mesh(
+      new THREE.CircleGeometry(1, 48),
+      new THREE.MeshBasicMaterial({ color: p.ink, transparent: true, opacity: 0.16, depthWrite: false }),
+    );
+    shadow.scale.set(2.75 * scale, 1.15 * Math.max(scale, 0.35), 1);
+    shadow.position.z = 0.008;
+    group.add(shadow);
+  }
+  group.position.z = host.groundHeight;
   return group;
 }
 
@@ -243,20 +318,29 @@ export function shapeMesh(
     }
     case 'lens':
       return bar(at[0]!, at[1]!, size[0]!, new THREE.MeshLambertMaterial({ color: 0x37433f }));
-    case 'strap':
-      return bar(
-        at[0]!,
-        at[1]!,
-        Math.max(0.009, size[0]! * 0.45) * weight,
-        new THREE.MeshLambertMaterial({ color: verdict === 'holds' ? p.accent : p[verdict] }),
-      );
+    case 'strap': {
+      // Piece by piece over the body that it lies on.
+      const group = new THREE.Group();
+      const webbing = new THREE.MeshLambertMaterial({ color: verdict === 'holds' ? p.accent : p[verdict] });
+      for (let i = 0; i + 1 < at.length; i++)
+        group.add(bar(at[i]!, at[i + 1]!, Math.max(0.009, size[0]! * 0.45) * weight, webbing));
+      return group;
+    }
     case 'tether': {
-      const sag = at[0]!
-        .clone()
-        .add(at[1]!)
-        .multiplyScalar(0.5)
-        .add(new THREE.Vector3(0, 0, -0.12));
-      const curve = new THREE.QuadraticBezierCurve3(at[0], sag, at[1]);
+      // It hangs a little where nothing is under it.
+      const points =
+        at.length > 2
+          ? at
+          : [
+              at[0]!,
+              at[0]!
+                .clone()
+                .add(at[1]!)
+                .multiplyScalar(0.5)
+                .add(new THREE.Vector3(0, 0, -0.06)),
+              at[1]!,
+            ];
+      const curve = new THREE.CatmullRomCurve3(points, false, 'centripetal');
       const line = new THREE.Line(
         new THREE.BufferGeometry().setFromPoints(curve.getPoints(24)),
         new THREE.LineDashedMaterial({ color: p.ink, dashSize: 0.03, gapSize: 0.02 }),

@@ -33,13 +33,17 @@ export type DragTo =
   | { handle: Handle; value: number };
 
 const HANDLE_REACH = 18;
+/** Share of the picture's height and width that the rig fills when it is opened. */
+const [FILLS, FILLS_ACROSS] = [0.46, 0.62];
+/** Share of the height that the frame takes through the lens, when that is the large picture. */
+const FRAME = 0.86;
 
 /** The three-dimensional scene, drawn only when something changed. */
 export class SceneView {
   private readonly renderer: THREE.WebGLRenderer;
   private readonly scene = new THREE.Scene();
-  private readonly eye = new THREE.PerspectiveCamera(32, 1, 0.05, 200);
-  private readonly lens = new THREE.PerspectiveCamera(40, 1.5, 0.02, 200);
+  private readonly eye = new THREE.PerspectiveCamera(32, 1, 0.05, 1600);
+  private readonly lens = new THREE.PerspectiveCamera(40, 1.5, 0.02, 1600);
   private readonly controls: OrbitControls;
   private car: THREE.Group | null = null;
   private zones: THREE.Group | null = null;
@@ -53,6 +57,8 @@ export class SceneView {
   private input: SceneInput | null = null;
   private lastHost = '';
   private aimed = false;
+  /** Size of what is drawn beside the rig (arrows, handles): 1 for a rig of about half a metre. */
+  private near = 1;
   private dragged: Handle | null = null;
   private startValue = 0;
   private startPointer = new THREE.Vector2();
@@ -101,20 +107,16 @@ export class SceneView {
       this.lastHost = key;
       this.scene.clear();
       this.scene.background = p.sky;
-      this.scene.fog = new THREE.Fog(p.sky, 14, 45);
+      this.scene.fog = input.host.backdrop === 'air' ? new THREE.Fog(p.sky, 150, 900) : new THREE.Fog(p.sky, 18, 85);
       const sun = new THREE.DirectionalLight(0xfff4e0, 1.7);
       sun.position.set(3, 4, 8);
       this.car = carGroup(input.host, p, { id: input.report.figure.panelId, grid: input.report.figure.panel });
       this.scale = hostScale(input.host);
       this.zones = zoneGroup(input.report.figure.zones, p);
-      this.controls.minDistance = 0.5 * this.scale;
-      this.eye.near = 0.05 * this.scale;
+      this.controls.minDistance = 0.15;
+      this.eye.near = 0.02;
       this.scene.add(new THREE.HemisphereLight(0xffffff, p.ground, 2.1), sun, this.car, this.rig, this.zones);
-      const ground = groundGroup(p, this.scale, input.host.kind === 'boat');
-      // A head is carried at a rider's height; an aeroplane is shown in the air.
-      if (input.host.kind === 'helmet') ground.position.z = -1.5;
-      if (input.host.kind === 'aeroplane') ground.position.z = -3;
-      this.scene.add(ground);
+      this.scene.add(groundGroup(p, input.host, this.scale));
     }
     if (this.input && this.input.host.id !== input.host.id) this.aimed = false;
     this.input = input;
@@ -140,7 +142,6 @@ export class SceneView {
   /** Looks at the rig from ahead and to the side. */
   aim() {
     const f = this.input!.report.figure;
-    const target = vec(f.frame.origin).lerp(vec(f.lens.eye), 0.5);
     const outward = vec(f.frame.normal);
     const from =
       outward.z > 0.5
@@ -150,15 +151,29 @@ export class SceneView {
           : outward.x < -0.5
             ? new THREE.Vector3(-3.1, 2.0, 1.0)
             : new THREE.Vector3(1.7, 3.2, 0.8);
-    // The headline stands above: the rig sits a little below the middle.
-    // As near as the host's size asks, but far enough for the whole rig.
-    const reach = Math.max(
-      ...f.shapes.filter((s) => s.type !== 'tether').flatMap((s) => s.points.map((q) => vec(q.p).distanceTo(target))),
-    );
-    const close = Math.max(0.2, this.scale, reach);
-    target.z += 0.16 * close;
-    this.controls.target.copy(target);
-    this.eye.position.copy(target).addScaledVector(from, close);
+    // As near as fills a good part of the picture with the rig itself; straps and tethers may run out of it.
+    const own = f.shapes.filter((s) => s.type !== 'tether' && s.type !== 'strap');
+    const points = own.flatMap((s) => s.points.map((q) => vec(q.p)));
+    const middle = new THREE.Box3().setFromPoints(points).getCenter(new THREE.Vector3());
+    const direction = from.normalize();
+    this.controls.target.copy(middle);
+    let far = 3 * Math.max(0.1, ...points.map((q) => q.distanceTo(middle)));
+    for (let round = 0; round < 6; round++) {
+      this.eye.position.copy(middle).addScaledVector(direction, far);
+      this.eye.lookAt(middle);
+      this.eye.updateMatrixWorld();
+      const seen = points.map((q) => q.clone().project(this.eye));
+      const span = (axis: 'x' | 'y') =>
+        (Math.max(...seen.map((q) => q[axis])) - Math.min(...seen.map((q) => q[axis]))) / 2;
+      // A part's own thickness is not in its points: a little more than what is measured.
+      far = Math.max(0.25, far * Math.max((span('y') + 0.04) / FILLS, span('x') / FILLS_ACROSS, 0.2));
+    }
+    // The headline stands above and the let-go cases below: the rig sits a little under the middle.
+    const up = new THREE.Vector3(0, 0, 1).addScaledVector(direction, -direction.z).normalize();
+    middle.addScaledVector(up, 0.06 * far * Math.tan((this.eye.fov * Math.PI) / 360));
+    this.controls.target.copy(middle);
+    this.eye.position.copy(middle).addScaledVector(direction, far);
+    this.near = Math.min(1.4, Math.max(0.12, far / 2.6));
     this.controls.update();
     this.aimed = true;
     this.invalidate();
@@ -230,13 +245,7 @@ export class SceneView {
     const most = Math.max(1, ...loads.map((a) => Math.hypot(...a.force)));
     this.arrows = (this.input!.movement ? [] : loads).map((a) => {
       const force = vec(a.force);
-      const drawn = arrow(
-        vec(a.at),
-        force,
-        0.12 + 0.28 * (force.length() / most),
-        p.accent,
-        Math.max(0.25, this.scale),
-      );
+      const drawn = arrow(vec(a.at), force, 0.12 + 0.28 * (force.length() / most), p.accent, this.near);
       drawn.group.traverse((o) => (o.userData.own = true));
       this.rig.add(drawn.group);
       return { at: drawn.tail, text: `${a.label} ${forceText(force.length())}` };
@@ -244,7 +253,7 @@ export class SceneView {
     for (const h of this.input!.movement ? [] : report.figure.handles) {
       const chosen = h.station === selected || h.id === selected;
       const ball = new THREE.Mesh(
-        new THREE.SphereGeometry((chosen ? 0.026 : 0.018) * Math.max(0.25, this.scale), 16, 12),
+        new THREE.SphereGeometry((chosen ? 0.022 : 0.015) * this.near, 16, 12),
         new THREE.MeshBasicMaterial({
           color: chosen ? p.accent : p.paint,
           depthTest: false,
@@ -273,9 +282,22 @@ export class SceneView {
     const inset = r ? { x: r.left - box.left, y: box.bottom - r.bottom, w: r.width, h: r.height } : null;
     const full = { x: 0, y: 0, w: size.x, h: size.y };
     this.renderer.setScissorTest(true);
+    if (lensLarge) {
+      // All round the frame what lies beside it is seen, too.
+      const frame = this.lensFrame(size.x, size.y);
+      this.lens.fov = (2 * Math.atan((Math.tan(l.verticalField / 2) * size.y) / frame.height) * 180) / Math.PI;
+    }
     this.draw(lensLarge ? this.lens : this.eye, full, lensLarge);
     if (inset) this.draw(lensLarge ? this.eye : this.lens, inset, !lensLarge);
     this.labels(size, lensLarge);
+  }
+
+  /** The edge of the picture in a view of a given size, pixels. */
+  lensFrame(width: number, height: number) {
+    const l = this.input!.report.figure.lens;
+    const aspect = Math.tan(l.horizontalField / 2) / Math.tan(l.verticalField / 2);
+    const tall = Math.min(height * FRAME, (width * FRAME) / aspect);
+    return { width: tall * aspect, height: tall };
   }
 
   private draw(camera: THREE.PerspectiveCamera, r: { x: number; y: number; w: number; h: number }, through: boolean) {
@@ -304,9 +326,13 @@ export class SceneView {
     this.onview();
   }
 
-  /** Load labels keep out of the headline. */
+  /** Load labels keep out of the headline and of the view through the lens. */
   private below(p: { x: number; y: number }) {
-    return { x: p.x, y: Math.max(p.y, 128) };
+    const box = this.canvas.getBoundingClientRect();
+    const r = this.lensRect;
+    const y = Math.max(p.y, 128);
+    const beside = r ? r.left - box.left - 75 : Infinity;
+    return { x: Math.min(Math.max(p.x, 75), r && y < r.bottom - box.top + 24 ? beside : box.width - 75), y };
   }
 
   /** Where the host's sites stand on the page, to pick one. */

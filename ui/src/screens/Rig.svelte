@@ -90,7 +90,10 @@
   onclick={() => document.getElementById('answer')?.focus()}>Skip to the answer</button
 >
 
-<div class="grid h-full grid-rows-[46px_1fr_auto]" data-keys={settings.keys ? 'on' : 'off'}>
+<div
+  class="grid h-full grid-rows-[minmax(46px,auto)_1fr_auto] max-sm:h-auto max-sm:min-h-full"
+  data-keys={settings.keys ? 'on' : 'off'}
+>
   <Header>
     {#snippet title()}
       <a class="hover:underline" href="#/">{session.filmName || 'Yard'}</a>
@@ -151,16 +154,23 @@
     </main>
   {:else}
     {#if view === 'shake'}<Shake {session} />{:else}
-      <main class="grid min-h-0 grid-cols-[270px_1fr_320px]" class:unanswered={session.unanswered}>
+      <main
+        class="grid min-h-0 grid-cols-[270px_minmax(0,1fr)_320px] max-[1100px]:grid-cols-[250px_minmax(0,1fr)] max-[1100px]:grid-rows-[minmax(340px,1.3fr)_minmax(0,1fr)] max-sm:flex max-sm:flex-col"
+        class:unanswered={session.unanswered}
+      >
         <h1 class="sr-only">{session.doc.name}</h1>
         <Spine {session} />
-        <div class="relative min-w-0">
-          {#await scene}
-            <p class="text-quiet absolute inset-0 grid place-items-center" aria-busy="true">Rolling it out …</p>
-          {:then module}
-            <module.default {session} />
-          {/await}
-          {#if !session.lensLarge}<VerdictHeadline {session} />{/if}
+        <div class="relative min-w-0 max-[1100px]:flex max-[1100px]:flex-col max-sm:order-first">
+          <div
+            class="absolute inset-0 max-[1100px]:relative max-[1100px]:min-h-0 max-[1100px]:flex-1 max-sm:h-[26rem] max-sm:flex-none"
+          >
+            {#await scene}
+              <p class="text-quiet absolute inset-0 grid place-items-center" aria-busy="true">Rolling it out …</p>
+            {:then module}
+              <module.default {session} />
+            {/await}
+            {#if !session.lensLarge}<VerdictHeadline {session} />{/if}
+          </div>
           <LetGoStrip {session} />
           {#if session.saveState === 'conflict'}
             <div class="bg-base-100 border-lets-go absolute inset-x-8 bottom-20 rounded-md border-2 p-3" role="alert">

@@ -48,9 +48,12 @@
 {:else if !report}
   <main class="row-span-2 grid place-items-center" aria-busy="true"><p class="text-quiet">Shaking it …</p></main>
 {:else}
-  <main class="row-span-2 grid min-h-0 grid-cols-[318px_1fr_320px]" data-shake>
+  <main
+    class="row-span-2 grid min-h-0 grid-cols-[318px_minmax(0,1fr)_320px] max-[1100px]:grid-cols-[300px_minmax(0,1fr)] max-[1100px]:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)] max-sm:block"
+    data-shake
+  >
     <section
-      class="border-rule bg-base-100 relative min-h-0 overflow-y-auto border-r px-4 py-3"
+      class="border-rule bg-base-100 relative min-h-0 overflow-y-auto border-r px-4 py-3 max-[1100px]:row-span-2"
       aria-label="The picture"
     >
       <p class="text-2xl leading-tight font-bold" aria-live="polite" data-sharp={report.picture.word}>
@@ -112,7 +115,7 @@
         <h2 class="sr-only">Shaking and response</h2>
         <SpectrumPlot {report} {log} {mode} onmode={(i) => (mode = i)} />
       </div>
-      <div class="relative min-h-0">
+      <div class="relative min-h-0 max-[1100px]:min-h-64 max-sm:h-80">
         {#await scene then module}
           <module.default {session} movement={shown?.movement} />
         {/await}

@@ -38,18 +38,30 @@
   /** One dash for each source of shaking, as in the key below. */
   const dashes = ['1 2', '5 2', '8 2 1 2', '3 3', '10 3', '2 5'];
   const ticks = [0.5, 1, 2, 5, 10, 20, 50, 100, 200];
-  /** Names above their lines, pushed apart. */
+  /** Names above their lines, pushed apart: to the right first, and back from the right end where they would run over it. */
   let labels = $derived.by(() => {
+    const shown = report.modes.map((m, i) => ({ m, i })).filter(({ m }) => m.frequency > low && m.frequency < high);
     let last = -100;
-    return report.modes
-      .map((m, i) => ({ m, i }))
-      .filter(({ m }) => m.frequency > low && m.frequency < high)
-      .map(({ m, i }) => {
-        const at = Math.max(x(m.frequency), last + 19);
-        last = at;
-        return { m, i, at };
-      })
-      .filter((l) => l.at < width - RIGHT);
+    const places = shown.map(({ m }) => (last = Math.max(x(m.frequency), last + 19)));
+    let next = width - RIGHT + 10;
+    for (let k = places.length - 1; k >= 0; k--) next = places[k] = Math.min(places[k]!, next - 19);
+    return shown.map(({ m, i }, k) => ({ m, i, at: places[k]! }));
+  });
+  const [ROW, CHARACTER] = [13, 6.4];
+  /** Engine and propeller orders, each name in the first row where it meets no other; what finds no row is in the list of sources alone. */
+  let orders = $derived.by(() => {
+    const rows: [number, number][][] = Array.from({ length: Math.floor((BOTTOM - MIDDLE - 26) / ROW) }, () => []);
+    return report.steady
+      .filter((s) => s.frequency > low && s.frequency < high)
+      .map((s) => {
+        const name = s.label.replace('engine, ', '');
+        const wide = name.length * CHARACTER + 6;
+        const left = s.frequency > 80;
+        const from = left ? x(s.frequency) - 3 - wide : x(s.frequency) + 3;
+        const row = rows.findIndex((r) => r.every(([a, b]) => from + wide < a || from > b));
+        rows[row]?.push([from, from + wide]);
+        return { s, name, left, row };
+      });
   });
 </script>
 
@@ -95,34 +107,35 @@
       stroke-width="2"
       stroke-dasharray="7 3"
     />
-    {#each report.steady as s, order (s.label)}
-      {#if s.frequency > low && s.frequency < high}
-        {#if s.to > s.frequency}
-          <rect
-            x={x(s.frequency)}
-            y={MIDDLE + 18 + 12 * order}
-            width={x(Math.min(s.to, high)) - x(s.frequency)}
-            height="2"
-            fill="var(--color-accent)"
-          />
-        {/if}
-        <path
-          d="M{x(s.frequency)} {MIDDLE + 6}V{BOTTOM}"
-          stroke="var(--color-accent)"
-          stroke-width="2"
-          stroke-dasharray="2 3"
+    {#each orders as { s, row } (s.label)}
+      {#if s.to > s.frequency}
+        <rect
+          x={x(s.frequency)}
+          y={MIDDLE + 18 + ROW * Math.max(0, row)}
+          width={x(Math.min(s.to, high)) - x(s.frequency)}
+          height="2"
+          fill="var(--color-accent)"
         />
-        <text
-          x={x(s.frequency) + (s.frequency > 80 ? -3 : 3)}
-          y={MIDDLE + 16 + 12 * order}
-          text-anchor={s.frequency > 80 ? 'end' : 'start'}
-          font-size="12"
-          stroke="var(--color-base-200)"
-          stroke-width="3"
-          paint-order="stroke"
-          fill="var(--color-accent)">{s.label.replace('engine, ', '')}</text
-        >
       {/if}
+      <path
+        d="M{x(s.frequency)} {MIDDLE + 6}V{BOTTOM}"
+        stroke="var(--color-accent)"
+        stroke-width="2"
+        stroke-dasharray="2 3"
+      />
+    {/each}
+    {#each orders.filter((o) => o.row >= 0) as { s, name, left, row } (s.label)}
+      <text
+        x={x(s.frequency) + (left ? -3 : 3)}
+        y={MIDDLE + 16 + ROW * row}
+        text-anchor={left ? 'end' : 'start'}
+        font-size="12"
+        stroke="var(--color-base-200)"
+        stroke-width="3"
+        paint-order="stroke"
+        fill="var(--color-accent)"
+        data-order>{name}</text
+      >
     {/each}
     {#if log}
       <path d={logLine} fill="none" stroke="currentColor" stroke-width="1.2" />

@@ -55,7 +55,7 @@ public sealed record BoomTube : ReachKind
         var flange = b.Fitting("foot-flange");
         b.PointMass(from.Node, b.Parts.Bought(reach, flange).Mass);
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "plate under the mast", new FlangePort("Mast's flange", 0.005, 0.07, 4, "m8", "flange-screw", "screws of the mast's flange"),
-            f => b.EndLoad(f, mast.First), 0.035));
+            b.EndLoad(mast.First), 0.035));
         b.Parts.Cut(reach, row, metal, Height, what: "Mast");
         b.Parts.Cut(reach, row, metal, StickOut, what: "Boom");
         var clamp = b.Fitting("crossing-clamp");

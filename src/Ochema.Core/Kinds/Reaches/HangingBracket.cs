@@ -40,7 +40,7 @@ public sealed record HangingBracket : ReachKind
         b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-drop"), "Bracket drop bends", drop));
         var through = new ThroughPort("Bracket",
             [new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width)], row.Width);
-        b.StandsOn(from, new(b.Own("bracket-bolt"), reach, "bolt of the bracket", through, f => b.EndLoad(f, arm.First), row.Width / 2));
+        b.StandsOn(from, new(b.Own("bracket-bolt"), reach, "bolt of the bracket", through, b.EndLoad(arm.First), row.Width / 2));
         b.Parts.Cut(reach, row, metal, Out, what: "Arm of the bracket", mitres: [0, Math.PI / 4]);
         b.Parts.Cut(reach, row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0]);
         b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);

@@ -34,7 +34,7 @@ public sealed record PostReach : ReachKind
         var flange = b.Fitting("foot-flange");
         b.PointMass(from.Node, b.Parts.Bought(b.Own("reach"), flange).Mass);
         b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "plate under the flange",
-            new FlangePort("Flange", 0.004, Flange, 4, Screw, "flange-screw", "flange screws"), f => b.EndLoad(f, first), Flange / 2));
+            new FlangePort("Flange", 0.004, Flange, 4, Screw, "flange-screw", "flange screws"), b.EndLoad(first), Flange / 2));
         return top;
     }
 }

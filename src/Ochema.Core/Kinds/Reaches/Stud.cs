@@ -43,7 +43,7 @@ public sealed record Stud : ReachKind
         b.Parts.Length(b.Own("reach"), thread, Length + 2 * End, piece.Mass / Length, 6, Aisle.Screws, "Threaded rod");
         b.Shape(b.Own("stud"), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
         var rod = new StudPort("Stud", thread.Id, null);
-        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "foot of the stud", rod, f => b.EndLoad(f, piece.First), thread.AcrossFlats / 2));
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "foot of the stud", rod, b.EndLoad(piece.First), thread.AcrossFlats / 2));
         return new Mount(top, b.Position(top), from.Axis, rod);
     }
 }
