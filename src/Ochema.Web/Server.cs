@@ -66,6 +66,7 @@ public static class Server
             o.SerializerOptions.Encoder = StrictJson.Options.Encoder;
         });
         builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
+        builder.Services.AddSingleton<Designs>();
         builder.Services.AddOpenApi("v1", ApiDescription.Configure);
         var app = builder.Build();
 

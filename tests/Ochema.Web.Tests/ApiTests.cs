@@ -244,6 +244,32 @@ public sealed class ApiTests : IDisposable
         Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).StatusCode);
     }
 
+    [Theory] // /api/assess/drive: what a change of speed alone changes, small, and the same whether the design was kept or not
+    [InlineData(2)]
+    [InlineData(3)]
+    [InlineData(8)]
+    public async Task AChangeOfSpeedIsAnsweredInLittle(int demo)
+    {
+        async Task<(string Text, JsonNode Json)> Ask(string path, double speed)
+        {
+            var rig = JsonNode.Parse(Host.DemoDocument(demo))!.AsObject();
+            rig["run"]!["speed"] = speed;
+            var text = await (await host.Client.PostAsync(path, Host.Json(rig.ToJsonString()))).Content.ReadAsStringAsync();
+            return (text, JsonNode.Parse(text)!);
+        }
+        var (cold, _) = await Ask("/api/assess/drive", 3.5);
+        await Ask("/api/assess?advice=false", 4.5);
+        var (warm, drive) = await Ask("/api/assess/drive", 3.5);
+        var (_, whole) = await Ask("/api/assess?advice=false", 3.5);
+        Assert.True(warm.Length < 20_000 && cold.Length < 20_000);
+        Assert.Equal((string?)whole["verdict"]!["word"], (string?)drive["verdict"]!["word"]);
+        var uses = whole["checks"]!.AsArray().ToDictionary(c => (string)c!["id"]!, c => (double)c!["use"]!);
+        Assert.All(drive["checks"]!.AsArray(), c => Assert.Equal(uses[(string)c!["id"]!], (double)c["use"]!, 9));
+        Assert.Equal(uses.Count, drive["checks"]!.AsArray().Count);
+        var wrong = await host.Client.PostAsync("/api/assess/drive", Host.Json("""{"schema":1}"""));
+        Assert.Equal(HttpStatusCode.BadRequest, wrong.StatusCode);
+    }
+
     [Fact]
     public async Task ChoicesForJointsAreReadAndCheckedByPath()
     {

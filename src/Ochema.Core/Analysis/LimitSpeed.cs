@@ -27,6 +27,13 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         public Dictionary<Check, double[]> Uses { get; } = [];
     }
 
+    /// <summary>Forgets all speeds but standing still and the highest, which every question looks at.</summary>
+    public void Forget()
+    {
+        foreach (var speed in speeds.Keys.Where(v => v != 0 && v != Highest).ToList())
+            speeds.Remove(speed);
+    }
+
     /// <summary>True when some case at this speed has no equilibrium.</summary>
     public bool Unstable(double speed) => state.Mechanism is not null || Enumerable.Range(0, cases.Count).Any(i => At(i, speed) is null);
 

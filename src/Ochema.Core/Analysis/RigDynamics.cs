@@ -39,8 +39,15 @@ internal sealed class RigDynamics
 
     public ModalResponse Modal { get; }
 
-    /// <summary>What drives the rig at its design speed.</summary>
-    public Excitations Excitations { get; }
+    /// <summary>What drives the rig at the speed that is asked about.</summary>
+    public Excitations Excitations { get; private set; }
+
+    /// <summary>Asks about another speed, m/s: what drives it is another, its modes and loads stay.</summary>
+    public void At(RigModel model, double speed) => Excitations = new Excitations(model, Modal.Modes, Frequencies, speed);
+
+    /// <summary>Largest steady tremble of the host at a speed, m/s²: the only load of a kept design that may hang on it.</summary>
+    public static double Tremble(Rigs.RigBuilder b, double speed) =>
+        b.Host.Shake.Steady(speed, b.Rig.Run.Rpm).Select(s => s.Amplitude).DefaultIfEmpty(0).Max();
 
     /// <summary>Hz.</summary>
     public double[] Frequencies { get; }
@@ -81,7 +88,7 @@ internal sealed class RigDynamics
                 return answer <= 0 || host[axis] <= 0 ? 0
                     : Math.Min(1, host[axis] / Peaks / answer) * Math.Sqrt(Math.Clamp(below / (host[axis] * host[axis] / (Peaks * Peaks)), 0, 1));
             })];
-            trembles[axis] = Excitations.SteadyShares[axis] * profile.Steady(rig.Run.Speed, rig.Run.Rpm).Select(s => s.Amplitude).DefaultIfEmpty(0).Max();
+            trembles[axis] = Excitations.SteadyShares[axis] * Tremble(model.Builder, rig.Run.Speed);
             steady[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Excitations.SteadyShares[axis] * m.Omega2 * worst[n])];
         }
         bool Matters(double[] weights, int n) => Math.Abs(weights[n]) > Counts * weights.Max(Math.Abs);

@@ -9,11 +9,23 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Assessment;
 
 /// <summary>What happens when something lets go: each hold, any two of them, each link of the path, each brace and strap, all straps, all holds.</summary>
-internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, double intactUse, double? intactLimit)
+internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving)
 {
     private readonly RigBuilder b = model.Builder;
-    private readonly double speed = model.Builder.Rig.Run.Speed;
     private readonly ConcurrentDictionary<int, bool> governing = [];
+
+    /// <summary>What is kept of each state from speed to speed: its uses where it was looked at, and its limit speed, which no other speed changes.</summary>
+    private readonly ConcurrentDictionary<string, Kept> kept = [];
+    private readonly Lazy<RigModel?> alone = new(() => model.Builder.Rig.Straps.Count == 0 ? null : new RigModel(model.Builder.Rig, model.Builder.Stock, holdsGone: true));
+    private double speed;
+    private double intactUse;
+    private double? intactLimit;
+
+    private sealed class Kept(LimitSpeed limits)
+    {
+        public LimitSpeed Limits { get; } = limits;
+        public (double? Speed, bool Known) Found { get; set; }
+    }
 
     /// <summary>Cases in which nothing is overcome but the grip of holds along their panel: what breaks does not mend when straps slacken.</summary>
     private readonly ConcurrentDictionary<string, bool> onlySlides = [];
@@ -21,9 +33,15 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
     private static readonly Dictionary<string, double[]> Still = [];
 
     /// <summary>All states with something gone, the whole rig left out. They share nothing but the factored rig, so they are worked out side by side.</summary>
+    /// <param name="at">Speed that is asked about, m/s.</param>
+    /// <param name="use">Highest use of the whole rig there.</param>
+    /// <param name="limit">Its limit speed, m/s.</param>
     /// <param name="forWord">Only those that decide the word of the verdict: each hold of the base, and the straps alone.</param>
-    public IEnumerable<LetGoReport> All(bool forWord = false)
+    public IEnumerable<LetGoReport> All(double at, double use, double? limit, bool forWord = false)
     {
+        (speed, intactUse, intactLimit) = (at, use, limit);
+        governing.Clear();
+        onlySlides.Clear();
         var first = LetGoCases.Of(b).Where(c => !forWord || c.Kind == "hold").ToList();
         var tasks = first.Select(c => (Func<LetGoReport>)(() =>
                 Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id),
@@ -32,10 +50,10 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             .Prepend(StrapsAlone).ToList();
         var reports = SideBySide(tasks.Count, i => tasks[i]());
         var after = first.TakeWhile(c => c.Kind == "hold").Count();
-        if (first.Select((c, i) => (c, i)).FirstOrDefault(p => p.c.Kind == "holds-alone") is ({ }, var at) && reports[1 + at] is { Use: <= 1 } alone)
+        if (first.Select((c, i) => (c, i)).FirstOrDefault(p => p.c.Kind == "holds-alone") is ({ }, var i0) && reports[1 + i0] is { Use: <= 1 } holds)
             for (var i = 0; i < first.Count; i++)
                 if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && onlySlides.ContainsKey(first[i].Id))
-                    reports[1 + i] = Shifted(reports[1 + i], alone);
+                    reports[1 + i] = Shifted(reports[1 + i], holds);
         return [.. reports[1..(1 + after)], .. !forWord && Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
     }
 
@@ -58,7 +76,9 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         if (state.Mechanism is { } m)
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
                 0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, []);
-        var limits = new LimitSpeed(of, state, cases);
+        var own = kept.GetOrAdd(c.Id + string.Join(',', c.Gone), _ => new Kept(new LimitSpeed(of, state, cases)));
+        var limits = own.Limits;
+        limits.Forget();
         if (limits.Unstable(speed))
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
                 limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>(), Still, []);
@@ -74,10 +94,12 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
             onlySlides[c.Id] = true;
         var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
         // A rig with a part gone is never credited with more than the whole one.
-        var found = limits.Find(checks.FindAll(x => !x.Fixed), speed, upTo: Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)));
+        if (!own.Found.Known)
+            own.Found = (limits.Find(checks.FindAll(x => !x.Fixed), speed,
+                upTo: Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)))?.Speed, true);
         worst = Math.Max(worst, noBetter);
         var f = limits.At(worstCase, speed)!;
-        return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(found?.Speed, noFaster), worstCheck.Title, cases[worstCase].Label, uses,
+        return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title, cases[worstCase].Label, uses,
             FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f));
     }
 
@@ -92,7 +114,11 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         {
             string[] gone = [pairs[i].A.Id, pairs[i].B.Id];
             var state = model.State(gone);
-            return state.Mechanism is not null ? Check.MostUse : Hardest(new LimitSpeed(model, state, driving), gone);
+            if (state.Mechanism is not null)
+                return Check.MostUse;
+            var limits = kept.GetOrAdd("pair " + string.Join(',', gone), _ => new Kept(new LimitSpeed(model, state, driving))).Limits;
+            limits.Forget();
+            return Hardest(limits, gone);
         });
         var worst = pairs[Array.IndexOf(uses, uses.Max())];
         var pair = new LetGoCase("two-holds", "two-holds", $"Without any two holds ({worst.A.Label} and {worst.B.Label} are the worst)",
@@ -144,8 +170,9 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, doub
         if (rig.Straps.Count == 0)
             return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any()
                 ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
-        var alone = new RigModel(rig, b.Stock, holdsGone: true);
-        return Judged(alone, alone.State([]), c, Carrying(alone.Builder),
+        var rest = alone.Value!;
+        rest.Builder.Speed = speed;
+        return Judged(rest, rest.State([]), c, Carrying(rest.Builder),
             [.. driving.Where(x => !x.Dynamic)], null, 0);
     }
 

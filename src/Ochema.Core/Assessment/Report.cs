@@ -111,6 +111,19 @@ public sealed record LensReport(double[] Eye, double[] View, double[] Up, double
 /// <param name="Mode">panel (two numbers on a site), anchor (closed point and share), measure (one number along an axis).</param>
 public sealed record DragHandle(string Id, string Station, string Label, string Path, string Mode, double[] P, double[] Value, string Site, double[]? Axis, double Minimum, double Maximum);
 
+/// <summary>A check at another speed.</summary>
+public sealed record CheckUse(string Id, double Use, double Counts, Verdict Verdict, string Case);
+
+/// <summary>A let-go case at another speed.</summary>
+public sealed record LetGoUse(string Id, double Use, Verdict Verdict, string Says, string Case, IReadOnlyDictionary<string, double> Uses);
+
+/// <summary>What changes with the speed alone, in the order of the whole report; what is not here stays as that says.</summary>
+/// <param name="Speed">m/s.</param>
+public sealed record DriveReport(
+    double Speed, VerdictReport Verdict, VerdictReport Shock, IReadOnlyList<StationReport> Stations, IReadOnlyList<CheckUse> Checks,
+    IReadOnlyList<LetGoUse> LetGo, Sharpness.PictureWords Sharpness, Sharpness.PictureWords? SecondSharpness, IReadOnlyList<RetentionReport> Retentions,
+    IReadOnlyList<ReportFinding> Findings, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase);
+
 /// <summary>All answers for a rig as it stands.</summary>
 public sealed record AssessmentReport
 {
@@ -140,6 +153,10 @@ public sealed record AssessmentReport
 
     /// <summary>Shake, smear and wobble in pixels.</summary>
     public required Sharpness.PictureWords Sharpness { get; init; }
+
+    /// <summary>The same for the second camera; absent where there is none.</summary>
+    public Sharpness.PictureWords? SecondSharpness { get; init; }
+
     public required IReadOnlyList<RetentionReport> Retentions { get; init; }
     public required IReadOnlyList<ReportFinding> Findings { get; init; }
     public required IReadOnlyList<string> Cautions { get; init; }

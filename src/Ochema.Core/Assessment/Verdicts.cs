@@ -63,7 +63,7 @@ internal static class Verdicts
     {
         var word = Judge.Of(worst.Counts);
         var says = word == Verdict.LetsGo
-            ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(b.Rig.Run.Speed, Dimension.Speed)}."
+            ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(b.Speed, Dimension.Speed)}."
             : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
             : $"Nothing gives at any {b.Host.AtTop}.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
@@ -103,7 +103,7 @@ internal static class Verdicts
             return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
         var (motion, rig) = (model.Builder.Host.Motion, model.Builder.Rig);
         var pulse = motion.Pulse[motion.Index(rig.Run.Road)];
-        var worst = new LimitSpeed(model, state, jolts).At([.. model.Builder.Checks.Where(c => !c.Fixed)], rig.Run.Speed);
+        var worst = new LimitSpeed(model, state, jolts).At([.. model.Builder.Checks.Where(c => !c.Fixed)], model.Builder.Speed);
         return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id,
             $"{Words.Capital(MotionProfile.A(motion.Names.Jolt))} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");
     }

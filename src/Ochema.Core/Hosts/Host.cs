@@ -109,7 +109,7 @@ public abstract class HostFamily
 public static class HostLibrary
 {
     public static IReadOnlyList<Host> All { get; } =
-        [.. typeof(HostFamily).Assembly.GetTypes().Where(t => !t.IsAbstract && t.IsSubclassOf(typeof(HostFamily)))
+        [.. Json.KindAssemblies.Types.Where(t => !t.IsAbstract && t.IsSubclassOf(typeof(HostFamily)))
             .Select(t => (HostFamily)Activator.CreateInstance(t)!).OrderBy(f => f.Order).SelectMany(f => f.Presets)];
 
     /// <summary>The host with an id, or null.</summary>

@@ -38,7 +38,7 @@ public sealed class FamilyAttribute(string station, int order) : Attribute
 public abstract record Kind
 {
     // Read once: reading an attribute makes a new one, and costs more than most checks.
-    private static readonly FrozenDictionary<Type, KindAttribute> Infos = typeof(Kind).Assembly.GetTypes()
+    private static readonly FrozenDictionary<Type, KindAttribute> Infos = KindAssemblies.Types
         .Select(t => (Type: t, Info: t.GetCustomAttribute<KindAttribute>())).Where(t => t.Info is not null).ToFrozenDictionary(t => t.Type, t => t.Info!);
 
     /// <summary>The kind's attribute.</summary>

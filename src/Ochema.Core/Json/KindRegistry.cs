@@ -8,12 +8,12 @@ public static class KindRegistry
 {
     /// <summary>The stations a kind can belong to, in the order of the chain.</summary>
     public static IReadOnlyList<(string Station, Type Type)> Families { get; } =
-        [.. typeof(KindRegistry).Assembly.GetTypes().Select(t => (Type: t, Family: t.GetCustomAttribute<FamilyAttribute>(inherit: false)))
+        [.. KindAssemblies.Types.Select(t => (Type: t, Family: t.GetCustomAttribute<FamilyAttribute>(inherit: false)))
             .Where(t => t.Family is not null).OrderBy(t => t.Family!.Order).Select(t => (t.Family!.Station, t.Type))];
 
     private static readonly Dictionary<Type, IReadOnlyList<Type>> ByFamily = Families.ToDictionary(
         f => f.Type,
-        f => (IReadOnlyList<Type>)[.. typeof(KindRegistry).Assembly.GetTypes().Where(t => !t.IsAbstract
+        f => (IReadOnlyList<Type>)[.. KindAssemblies.Types.Where(t => !t.IsAbstract
             && t.IsSubclassOf(f.Type)).OrderBy(t => Kind.InfoOf(t).Id, StringComparer.Ordinal)]);
 
     /// <summary>The kinds of a family, by id.</summary>

@@ -107,11 +107,14 @@ public sealed class RigBuilder
     /// <summary>A name made unique for the path that is being built.</summary>
     public string Own(string name) => name + path;
 
+    /// <summary>Speed that is asked about, m/s: the document's, or another that a kept design is asked about. What is built does not hang on it.</summary>
+    public double Speed { get; internal set; }
+
     /// <summary>A rig of which nothing is built yet.</summary>
     /// <exception cref="DocumentException">There is no such host.</exception>
     internal RigBuilder(RigDocument rig, Catalogue stock, bool holdsGone)
     {
-        (Rig, Stock, HoldsGone) = (rig, stock, holdsGone);
+        (Rig, Stock, HoldsGone, Speed) = (rig, stock, holdsGone, rig.Run.Speed);
         Factors = FactorTable.For(rig.Run.Consequence, rig.Factors);
         host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
         Surface = host.Surface(rig.Site);

@@ -13,6 +13,9 @@ internal sealed class CameraMotion
     private readonly RigDynamics dynamics;
     private readonly IReadOnlyList<RigMode> modes;
 
+    /// <summary>Rotation and movement of the camera in each mode.</summary>
+    private readonly (Vec3 Rotation, Vec3 Move)[] goes;
+
     public double[] Frequencies => dynamics.Frequencies;
 
     /// <summary>Rotation that shifts the picture, rad²/Hz, by what drives it.</summary>
@@ -30,21 +33,26 @@ internal sealed class CameraMotion
     /// <summary>Acceleration of the camera along the host's axes, m/s²: root mean square of all, and peak (three times the random, and the trembles).</summary>
     public IReadOnlyList<(double Rms, double Peak)> Acceleration { get; }
 
-    public CameraMotion(RigModel model)
+    /// <param name="second">True for the camera of the second path, which has to be there.</param>
+    public CameraMotion(RigModel model, bool second = false)
     {
         (dynamics, modes) = (model.Dynamics!, model.Modes);
         var b = model.Builder;
-        var (up, view) = (b.Camera.Up, b.Camera.View);
+        var (camera, choice, head) = second ? (b.SecondCamera!, b.Rig.Second!.Camera, b.Rig.Second.Head) : (b.Camera, b.Rig.Camera, b.Rig.Head);
+        var node = model.System.NodeIndex(b.NodeId(camera.Node));
+        goes = second ? [.. modes.Select(m => model.System.Displacement(m.Shape, node) is var (u, turn) ? (turn, u) : default)]
+            : [.. modes.Select(m => (m.Rotation, m.Move))];
+        var (up, view) = (camera.Up, camera.View);
         var left = up.Cross(view);
-        var roll = 0.25 * b.Camera.Body.SensorWidth / b.Camera.Lens.FocalLength;
+        var roll = 0.25 * camera.Body.SensorWidth / camera.Lens.FocalLength;
         var count = Frequencies.Length;
         (Sum, Floor) = (new double[count], new double[count]);
         var sources = new List<(string Label, double[] Spectrum)>();
         // Transfer of each mode at each frequency, for all sources.
         var transfer = Frequencies.Select(f => modes.Select(m => m.Transfer(2 * Math.PI * f)).ToArray()).ToArray();
         // A camera that moves aside by x shifts what is near as a turn by x ÷ distance does: to the left with a pan, up against a turn about the left.
-        var near = b.Rig.Camera.Subject is { } distance ? 1 / distance : 0;
-        var passes = Frequencies.Select(f => b.Rig.Head.Passes(f)).ToArray();
+        var near = choice.Subject is { } distance ? 1 / distance : 0;
+        var passes = Frequencies.Select(f => head.Passes(f)).ToArray();
         var random = new double[3];
         var moved = new[] { new double[count], new double[count], new double[count] };
         foreach (var group in dynamics.Excitations.Random.GroupBy(e => e.Label))
@@ -57,9 +65,9 @@ internal sealed class CameraMotion
                 {
                     var s = e.Spectrum[i];
                     var moves = Respond(transfer[i], e.Forces, e.Host, 2 * Math.PI * Frequencies[i]);
-                    var (head, a) = (passes[i], moves.Acceleration);
-                    var (pan, tilt) = (s * Turns(head, moves, up, left, near, view), s * Turns(head, moves, left, up, -near, view));
-                    spectrum[i] += pan + tilt + roll * roll * s * Turns(head, moves, view, up, 0, left);
+                    var (pass, a) = (passes[i], moves.Acceleration);
+                    var (pan, tilt) = (s * Turns(pass, moves, up, left, near, view), s * Turns(pass, moves, left, up, -near, view));
+                    spectrum[i] += pan + tilt + roll * roll * s * Turns(pass, moves, view, up, 0, left);
                     (moved[0][i], moved[1][i], moved[2][i]) = (s * Power(a.X), s * Power(a.Y), s * Power(a.Z));
                 }
                 for (var axis = 0; axis < 3; axis++)
@@ -89,13 +97,13 @@ internal sealed class CameraMotion
             (double Power, double[] Squares) Trembles(double f)
             {
                 var w = 2 * Math.PI * f;
-                var (h, head) = (modes.Select(m => m.Transfer(w)).ToArray(), b.Rig.Head.Passes(f));
+                var (h, pass) = (modes.Select(m => m.Transfer(w)).ToArray(), head.Passes(f));
                 var (sum, moved) = (0.0, new double[3]);
                 for (var axis = 0; axis < 3; axis++)
                 {
                     var moves = Respond(h, tremble.Forces[axis], tremble.Amplitudes[axis] * Axes[axis], w);
                     var a = moves.Acceleration;
-                    sum += 0.5 * (Turns(head, moves, up, left, near, view) + Turns(head, moves, left, up, -near, view));
+                    sum += 0.5 * (Turns(pass, moves, up, left, near, view) + Turns(pass, moves, left, up, -near, view));
                     (moved[0], moved[1], moved[2]) = (moved[0] + Power(a.X), moved[1] + Power(a.Y), moved[2] + Power(a.Z));
                 }
                 return (sum, moved);
@@ -130,7 +138,7 @@ internal sealed class CameraMotion
         for (var n = 0; n < forces.Length; n++)
         {
             var (real, imaginary) = (forces[n] * transfer[n].Real, forces[n] * transfer[n].Imaginary);
-            var (turn, move) = (modes[n].Rotation, modes[n].Move);
+            var (turn, move) = goes[n];
             (rotation, rotated) = (rotation + real * turn, rotated + imaginary * turn);
             (position, moved) = (position + real * move, moved + imaginary * move);
         }

@@ -35,12 +35,17 @@ public static class Shaker
     internal static PictureWords Words(RigModel model) =>
         model.Dynamics is null ? new PictureWords(Sharp.Unusable, [], "It can move freely: there is no picture.") : Words(model, new CameraMotion(model));
 
-    private static PictureWords Words(RigModel model, CameraMotion motion)
+    /// <summary>The same for the second camera; null where there is none.</summary>
+    internal static PictureWords? SecondWords(RigModel model) => model.Builder.SecondCamera is null ? null
+        : model.Dynamics is null ? Words(model) : Words(model, new CameraMotion(model, second: true), second: true);
+
+    private static PictureWords Words(RigModel model, CameraMotion motion, bool second = false)
     {
-        var (b, c) = (model.Builder, model.Builder.Rig.Camera);
+        var b = model.Builder;
+        var (camera, c) = second ? (b.SecondCamera!, b.Rig.Second!.Camera) : (b.Camera, b.Rig.Camera);
         var delivered = c.Delivery == Delivery.Hd ? 1920 : 3840;
-        var focal = PictureSpread.FocalPixels(b.Camera.Lens.FocalLength, b.Camera.Body.SensorWidth, delivered);
-        var corner = c.Stabiliser == Stabiliser.Off ? 0 : b.Camera.Body.Stabilisation switch { "strong" => 5, "none" => 0, _ => 2.5 };
+        var focal = PictureSpread.FocalPixels(camera.Lens.FocalLength, camera.Body.SensorWidth, delivered);
+        var corner = c.Stabiliser == Stabiliser.Off ? 0 : camera.Body.Stabilisation switch { "strong" => 5, "none" => 0, _ => 2.5 };
         PictureNumber Number(string id, string label, double time, double stabilised)
         {
             var weights = motion.Frequencies.Select(f => Weight(f, time, stabilised)).ToArray();
@@ -58,7 +63,7 @@ public static class Shaker
         [
             Number("shake", "Shake, frame to frame", 1 / c.FrameRate, corner),
             Number("smear", "Smear, within one exposure", Math.Min(c.Exposure, 1 / c.FrameRate), 0),
-            Number("wobble", "Wobble, within one read-out", b.Camera.Body.ReadOutTime, 0),
+            Number("wobble", "Wobble, within one read-out", camera.Body.ReadOutTime, 0),
         ];
         var (shake, inside) = (numbers[0], numbers[1].Pixels >= numbers[2].Pixels ? numbers[1] : numbers[2]);
         var text = (inside.Word == Sharp.Sharp ? "Each frame is sharp."

@@ -17,6 +17,7 @@ internal static class ComputeApi
     public static void Map(IEndpointRouteBuilder app)
     {
         app.MapPost("/api/assess", Assess).Accepts<RigDocument>("application/json").Produces<AssessmentReport>().ProducesProblem(400);
+        app.MapPost("/api/assess/drive", Drive).Accepts<RigDocument>("application/json").Produces<DriveReport>().ProducesProblem(400);
         app.MapPost("/api/advice", Advice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
         app.MapPost("/api/shake", Shake).Accepts<RigDocument>("application/json").Produces<ShakeReport>().ProducesProblem(400);
         app.MapPost("/api/shake/advice", ShakeAdvice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<ShakeChange>>().ProducesProblem(400);
@@ -32,8 +33,17 @@ internal static class ComputeApi
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
     }
 
-    private static Task<IResult> Assess(HttpRequest request, bool advice = true) => Answer(request, rig => advice ? Adviser.Assess(rig,
-        Catalogue.Shipped) : Assessor.Assess(rig, Catalogue.Shipped));
+    private static Task<IResult> Assess(HttpRequest request, Designs designs, bool advice = true) => Answer(request, rig =>
+    {
+        if (advice)
+            return Adviser.Assess(rig, Catalogue.Shipped);
+        var design = new Design(rig, Catalogue.Shipped);
+        var report = design.Whole();
+        designs.Keep(rig, design);
+        return report;
+    });
+
+    private static Task<IResult> Drive(HttpRequest request, Designs designs) => Answer(request, designs.Drive);
 
     private static Task<IResult> Advice(HttpRequest request) => Answer(request, (rig, stop) => Adviser.Best(rig, Catalogue.Shipped, stop));
 

@@ -40,7 +40,12 @@ public class HostTests
 
     [Theory]
     [MemberData(nameof(Ids))]
-    public void EveryHostHasARecipeOrIsAVariantOfOneThatHas(string id) => Assert.Contains(RecipeLibrary.All, r => r.Group == HostLibrary.Find(id)!.Kind);
+    public void EveryHostHasARecipeOrIsAVariantOfOneThatHas(string id)
+    {
+        // Those of the tests are not shipped.
+        if (HostLibrary.Find(id) is { } host && host.GetType().Assembly == typeof(Host).Assembly)
+            Assert.Contains(RecipeLibrary.All, r => r.Group == host.Kind);
+    }
 
     [Fact]
     public void WhatLeansIsPressedDownAndNotPushedAside()

@@ -60,7 +60,8 @@
           </span>
         {/if}
       </button>
-      {#if session.opened === c.id}<Working working={c.working} use={c.use} loads={c.loads} />{/if}
+      {#if session.opened === c.id && session.partial}<p class="text-quiet text-sm" aria-busy="true">working …</p>
+      {:else if session.opened === c.id}<Working working={c.working} use={c.use} loads={c.loads} />{/if}
     </div>
   {:else}
     <p class="text-quiet text-sm">Carries no load of its own.</p>

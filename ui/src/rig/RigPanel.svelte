@@ -41,13 +41,20 @@
 {/if}
 
 <h3 class="mt-4">Will the picture be sharp?</h3>
+{#snippet pixels(picture: typeof report.sharpness)}
+  <b class="word-{sharpWords[picture.word].state}">{sharpWords[picture.word].word}.</b>
+  {#each picture.numbers as n, i (n.id)}{i ? ', ' : ''}{n.id}
+    {n.pixels.toFixed(1)} px{n.id === 'shake'
+      ? ` (${sharpWords[n.word].word.toLowerCase()})`
+      : ''}{:else}{picture.text}{/each}.
+{/snippet}
 <p class="text-sm">
-  <b class="word-{sharpWords[report.sharpness.word].state}">{sharpWords[report.sharpness.word].word}.</b>
-  {#each report.sharpness.numbers as n, i (n.id)}{i ? ', ' : ''}{n.id}
-    {n.pixels.toFixed(1)} px{n.id === 'shake' ? ` (${sharpWords[n.word].word.toLowerCase()})` : ''}{:else}{report
-      .sharpness.text}{/each}.
+  {@render pixels(report.sharpness)}
   <a class="font-semibold underline" href="#/rig/{session.id}/shake">Why, and what to do</a>
 </p>
+{#if report.secondSharpness}
+  <p class="mt-1 text-sm" data-second-picture>The second camera: {@render pixels(report.secondSharpness)}</p>
+{/if}
 <p class="mt-1 text-sm">{fill(report.picture.text)}</p>
 <p class="text-quiet mt-1 text-xs">
   First frequencies: {report.frequencies.map((f) => f.toFixed(1)).join(' · ')} Hz

@@ -47,6 +47,7 @@
       const box = canvas.getBoundingClientRect();
       return p && { x: p.x + box.left, y: p.y + box.top };
     };
+    (window as unknown as { ochemaFills: () => unknown }).ochemaFills = () => view?.fills() ?? null;
     return () => {
       resize.disconnect();
       view!.dispose();

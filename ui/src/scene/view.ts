@@ -355,6 +355,14 @@ export class SceneView {
     return h ? this.toScreen(vec(h.p), this.renderer.getSize(new THREE.Vector2())) : null;
   }
 
+  /** Share of the picture's height that the rig takes, straps and tethers left out: for tests and scripts. */
+  fills() {
+    if (!this.input) return null;
+    const own = this.input.report.figure.shapes.filter((s) => s.type !== 'tether' && s.type !== 'strap');
+    const ys = own.flatMap((s) => s.points.map((q) => vec(q.p).project(this.eye).y));
+    return (Math.max(...ys) - Math.min(...ys)) / 2;
+  }
+
   private pointer(e: PointerEvent) {
     const box = this.canvas.getBoundingClientRect();
     return new THREE.Vector2(e.clientX - box.left, e.clientY - box.top);

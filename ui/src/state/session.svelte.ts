@@ -4,6 +4,8 @@ import { findUnsaved, remove, unsavedKey, write } from './kept';
 import { api, ApiError, ask, type Change, type Report, type RigDocument, type Schemas } from '../api/client';
 
 const ASSESS_ADVICE_AFTER = 500;
+/** After a change of speed: when the workings are fetched again. */
+const WHOLE_AFTER = 250;
 const SAVE_AFTER = 700;
 const RETRY_AFTER = 3000;
 /** An answer that takes longer than this is said to be on its way. */
@@ -28,6 +30,8 @@ export class RigSession {
   /** The document that the report is of. */
   private reportFor = $state.raw<RigDocument | null>(null);
   private slow = $state(false);
+  /** True while the workings are still those of another speed. */
+  partial = $state(false);
   advice = $state.raw<Change[] | null>(null);
   /** The document the advice was computed for. */
   adviceFor = $state.raw<RigDocument | null>(null);
@@ -223,8 +227,35 @@ export class RigSession {
     this.later('save', SAVE_AFTER, () => this.save());
   }
 
+  /** The same rig at another speed: all else that is known of it stays. */
+  private onlySpeed(doc: RigDocument) {
+    const from = this.reportFor;
+    if (!this.report || !from || from.run.speed === doc.run.speed) return false;
+    const still = (d: RigDocument) => JSON.stringify({ ...d, run: { ...d.run, speed: 0 } });
+    return still(from) === still(doc);
+  }
+
+  private async drive(doc: RigDocument): Promise<Report> {
+    const [now, drive] = [this.report!, await ask(api.POST('/api/assess/drive', { body: doc }))];
+    const byId = <T extends { id: string }>(list: T[]) => Object.fromEntries(list.map((x) => [x.id, x]));
+    const [checks, cases] = [byId(now.checks), byId(now.letGo)];
+    return {
+      ...now,
+      verdict: drive.verdict,
+      shock: drive.shock,
+      stations: drive.stations,
+      checks: drive.checks.map((c) => ({ ...checks[c.id]!, ...c })),
+      letGo: drive.letGo.map((c) => ({ ...cases[c.id]!, ...c })),
+      sharpness: drive.sharpness,
+      ...(drive.secondSharpness ? { secondSharpness: drive.secondSharpness } : {}),
+      retentions: drive.retentions,
+      findings: drive.findings,
+      figure: { ...now.figure, arrows: drive.arrows, arrowsCase: drive.arrowsCase },
+    };
+  }
+
   /** Latest wins: while one answer is on its way, only the newest wish is remembered. */
-  private async assess(doc: RigDocument) {
+  private async assess(doc: RigDocument, whole = false) {
     this.wanted = doc;
     if (this.assessing) return;
     this.assessing = true;
@@ -233,8 +264,13 @@ export class RigSession {
       const asked: RigDocument = this.wanted;
       this.wanted = null;
       try {
-        const report = await ask(api.POST('/api/assess', { body: asked, params: { query: { advice: false } } }));
-        [this.report, this.reportFor] = [report, asked];
+        const quick = !whole && this.onlySpeed(asked);
+        const report = quick
+          ? await this.drive(asked)
+          : await ask(api.POST('/api/assess', { body: asked, params: { query: { advice: false } } }));
+        [this.report, this.reportFor, this.partial] = [report, asked, quick];
+        clearTimeout(this.timers.whole);
+        if (quick) this.later('whole', WHOLE_AFTER, () => this.assess(this.doc, true));
         [this.problem, this.slow] = [null, false];
         this.later('slow', SLOW_AFTER, () => (this.slow = true));
         if (this.letGo >= report.letGo.length) this.letGo = 0;

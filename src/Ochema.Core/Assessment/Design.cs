@@ -1,0 +1,150 @@
+using Ochema.Core.Analysis;
+using Ochema.Core.Hosts;
+using Ochema.Core.Json;
+using Ochema.Core.Kinds;
+using Ochema.Core.Loads;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
+using Ochema.Core.Sharpness;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Assessment;
+
+/// <summary>
+/// A rig factored once and kept: limit speeds, states with parts gone and modes do not hang on the speed that is asked about, so that another speed is
+/// answered by looking at its uses alone. One question at a time.
+/// </summary>
+public sealed class Design
+{
+    private readonly Lock gate = new();
+    private readonly Dictionary<Check, double?> found = [];
+    private readonly IReadOnlyList<RigCase> cases;
+    private readonly List<RigCase> driving;
+    private readonly StateResponse state;
+    private readonly LimitSpeed limits;
+    private readonly LetGo letGo;
+    private readonly double tremble;
+    private (double? Speed, bool Known) tight;
+
+    internal RigModel Model { get; }
+
+    /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
+    public Design(RigDocument rig, Catalogue stock)
+    {
+        Model = new RigModel(rig, stock);
+        var b = Model.Builder;
+        cases = b.Host.Motion.Cases(rig.Run.Road);
+        driving = Assessor.Driving(Model);
+        state = Model.State([]);
+        limits = new LimitSpeed(Model, state, driving);
+        letGo = new LetGo(Model, driving);
+        tremble = RigDynamics.Tremble(b, rig.Run.Speed);
+    }
+
+    /// <summary>What two documents have in common that differ in speed, name and notes only.</summary>
+    public static string KeyOf(RigDocument rig) => StrictJson.Write(rig with { Name = "x", Notes = "", Run = rig.Run with { Speed = 0 } });
+
+    /// <summary>All answers but advice, at the speed of the document it was made of.</summary>
+    public AssessmentReport Whole() => Assessor.Whole(this, Model.Builder.Rig.Run.Speed);
+
+    /// <summary>What a change of speed alone changes, m/s; null where the host trembles otherwise there and the design has to be made anew.</summary>
+    public DriveReport? At(double speed)
+    {
+        lock (gate)
+        {
+            var b = Model.Builder;
+            if (RigDynamics.Tremble(b, speed) != tremble)
+                return null;
+            Ask(speed);
+            // What is said while building may name the speed: drops of tethers do.
+            var beside = Task.Run(() => (Shaker.Words(Model), Shaker.SecondWords(Model),
+                RigAssembly.Build(b.Rig with { Run = b.Rig.Run with { Speed = speed } }, b.Stock).Findings));
+            var judged = Judge(speed, workings: false);
+            var (sharp, second, fresh) = beside.GetAwaiter().GetResult();
+            List<ReportFinding> said = [.. judged.Findings.TakeWhile(_ => judged.Moves).Take(1), .. fresh,
+                .. judged.Findings.Skip(judged.Moves ? 1 : 0).Where(x => !b.Findings.Contains(x))];
+            var worst = judged.Reports.Count > 0 ? judged.Reports[0] : null;
+            var at = Math.Max(0, driving.FindIndex(c => c.Label == worst?.Case));
+            var f = judged.Moves ? null : limits.At(at, speed);
+            return new(speed, judged.Verdict with { TightSpeed = judged.Moves ? 0 : TightSpeed(speed) },
+                Verdicts.Jolt(Model, state, [.. driving.Where(c => c.Jolt != 0)]), StationRows.Of(b, judged.Reports, judged.Findings),
+                [.. judged.Reports.Select(r => new CheckUse(r.Id, r.Use, r.Counts, r.Verdict, r.Case))],
+                [.. judged.LetGo.Select(l => new LetGoUse(l.Id, l.Use, l.Verdict, l.Says, l.Case, l.Uses))], sharp, second, judged.Retentions,
+                [.. said.Concat(Hum.Findings(Model, sharp)).DistinctBy(x => x.Text)], f is null ? [] : FigureBuilder.Arrows(Model, f),
+                f is null ? "" : driving[at].Label);
+        }
+    }
+
+    /// <summary>Speed at which the first strength check passes 80 %, m/s; null when none does.</summary>
+    internal double? TightSpeed(double near)
+    {
+        if (!tight.Known)
+            tight = (limits.Find([.. Model.Builder.Checks.Where(c => !c.Fixed && c.Sort == CheckSort.Strength)], near, Assessment.Judge.TightFrom)?.Speed, true);
+        return tight.Speed;
+    }
+
+    private void Ask(double speed)
+    {
+        Model.Builder.Speed = speed;
+        Model.Dynamics?.At(Model, speed);
+    }
+
+    /// <summary>The rig judged at a speed, m/s.</summary>
+    /// <param name="forWord">Only what decides the word: of what may let go, the holds and the straps alone.</param>
+    /// <param name="workings">False where nobody looks at the workings.</param>
+    internal Judged Judge(double speed, bool forWord = false, bool workings = true)
+    {
+        var b = Model.Builder;
+        limits.Forget();
+        var moves = Instability(speed);
+        var findings = b.Findings.ToList();
+        if (moves is not null)
+            findings.Insert(0, new ReportFinding("base", moves, true));
+        foreach (var v in moves is null ? [speed, 0, limits.Highest] : (ReadOnlySpan<double>)[])
+            limits.Look(b.Checks, v);
+        List<CheckReport> reports = moves is not null ? []
+            : [.. b.Checks.Select(c => Report(c, speed, workings)).OrderByDescending(r => r.Counts)
+            .ThenByDescending(r => r.Sort == CheckSort.Tightening ? -1 : r.Use)];
+        var states = States(reports, speed, moves, forWord);
+        var retentions = Retention.Of(b, states);
+        if (moves is null && Retention.Refused(b, states) is { } refused)
+            findings.Add(new ReportFinding("base", refused, true));
+        findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.No).Select(q => new ReportFinding("site", q.Refused, true)));
+        findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
+        return new(Model, state, limits, cases, driving, moves is not null, reports, states,
+            retentions, findings, Verdicts.Overall(b, reports, findings, retentions, states));
+    }
+
+    private List<LetGoReport> States(List<CheckReport> intact, double speed, string? moves, bool forWord)
+    {
+        var worst = intact.FirstOrDefault();
+        var strength = intact.FirstOrDefault(r => r.Sort == CheckSort.Strength);
+        double? limit = moves is null ? intact.Where(r => r.LimitSpeed is not null).Min(r => r.LimitSpeed) : 0;
+        var use = worst?.Counts ?? Check.MostUse;
+        var whole = new LetGoReport("intact", "intact", "Whole", [], use, Assessment.Judge.Of(use), limit, moves ?? worst!.Title, worst?.Case ?? "",
+            intact.GroupBy(r => r.Station).ToDictionary(g => g.Key, g => g.Max(r => r.Counts)), new Dictionary<string, double[]>(), []);
+        return [whole, .. letGo.All(speed, strength?.Use ?? 0, limit, forWord)];
+    }
+
+    private CheckReport Report(Check check, double speed, bool workings)
+    {
+        var (worst, at) = limits.Each([check], speed)[0];
+        var forces = limits.At(at, speed)!;
+        var sheet = new Worksheet();
+        if (workings)
+            check.Use(forces, sheet);
+        var counts = check.Counts(worst);
+        double? limit = check.Sort == CheckSort.Service || check.Reserve ? null : check.Fixed ? (counts >= 1 ? 0 : null) : LimitOf(check, speed);
+        return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, counts, check.Sort, Assessment.Judge.Of(counts), check.Fixed
+            ? "" : driving[at].Label, limit, workings ? sheet.Done() : Nothing, workings && check.Joint is { } spring ? forces.Split(spring) : []);
+    }
+
+    private static readonly Working Nothing = new("", [], "", "");
+
+    private double? LimitOf(Check check, double near) =>
+        found.TryGetValue(check, out var limit) ? limit : found[check] = limits.Find([check], near)?.Speed;
+
+    private string? Instability(double speed) =>
+        state.Mechanism is { } m ? $"The {LetGo.Readable(Model.Builder, m.Node)} can {m.Motion} freely: something is missing there."
+        : limits.Unstable(speed) ? "With its slack straps the rig is free to move at this speed: no stable state." : null;
+}

@@ -1,0 +1,53 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Web.Api;
+
+/// <summary>The designs that were asked about last, kept factored: what is dragged along the speed tape is the same design again and again.</summary>
+internal sealed class Designs
+{
+    /// <summary>A few megabytes each.</summary>
+    private const int Most = 4;
+
+    private readonly Lock gate = new();
+    private readonly LinkedList<(string Key, Design Design)> kept = [];
+
+    /// <summary>Keeps a design for the next question about it.</summary>
+    public void Keep(RigDocument rig, Design design)
+    {
+        var key = Design.KeyOf(rig);
+        lock (gate)
+        {
+            Take(key);
+            kept.AddFirst((key, design));
+            while (kept.Count > Most)
+                kept.RemoveLast();
+        }
+    }
+
+    /// <summary>What a change of speed alone changes.</summary>
+    public DriveReport Drive(RigDocument rig)
+    {
+        var key = Design.KeyOf(rig);
+        Design? known;
+        lock (gate)
+            known = Take(key) is { } node ? kept.AddFirst(node).Value.Design : null;
+        if (known?.At(rig.Run.Speed) is { } report)
+            return report;
+        var fresh = new Design(rig, Catalogue.Shipped);
+        Keep(rig, fresh);
+        return fresh.At(rig.Run.Speed)!;
+    }
+
+    private (string Key, Design Design)? Take(string key)
+    {
+        for (var node = kept.First; node is not null; node = node.Next)
+            if (node.Value.Key == key)
+            {
+                kept.Remove(node);
+                return node.Value;
+            }
+        return null;
+    }
+}

@@ -1,0 +1,89 @@
+using System.Text.Json.Nodes;
+using Ochema.Core.Assessment;
+using Ochema.Core.Hosts;
+using Ochema.Core.Json;
+using Ochema.Core.Rigs;
+using Ochema.Core.Search;
+using Ochema.Core.Stock;
+using Ochema.Core.Tests.Support;
+
+namespace Ochema.Core.Tests.Practice;
+
+/// <summary>To add a base, a reach, a head, a host is to add a file: nothing else knows of those of <see cref="ThrowAwayBase"/> and its neighbours.</summary>
+public sealed class OneFileIsEnoughTests
+{
+    private static readonly Catalogue Stock = Catalogue.Shipped;
+
+    private static RigDocument Rig()
+    {
+        var host = HostLibrary.Find("throw-away-table")!;
+        var rig = RigFiles.Named("dashboard-pan");
+        return rig with
+        {
+            Name = "Thrown together",
+            Host = host.Id,
+            Site = host.Sites[0],
+            At = [0, 0],
+            Base = new ThrowAwayBase(),
+            Reach = new ThrowAwayReach(),
+            Head = new ThrowAwayHead(),
+            Survey = new SiteSurvey(),
+            Straps = [],
+            Braces = [],
+            Tether = null,
+            Tethers = [],
+            Run = rig.Run with { Speed = 1 },
+        };
+    }
+
+    [Fact]
+    public void ItIsPublishedWithItsFields()
+    {
+        var all = KindDescriptors.All(Stock);
+        Assert.Equal("Brick", all.Single(k => k.Id == "throw-away-base").Fields.Single().Label);
+        Assert.Contains(all.Single(k => k.Id == "throw-away-reach").Fields, f => f.Name == "length" && f.Maximum == 1.5);
+        Assert.Contains(all, k => k.Id == "throw-away-head");
+    }
+
+    [Fact]
+    public void ItIsWrittenAndReadBack()
+    {
+        var text = StrictJson.Write(Rig());
+        Assert.Equal("throw-away-base", (string?)JsonNode.Parse(text)!["base"]!["kind"]);
+        Assert.Equal(text, StrictJson.Write(RigReader.Read(text, Stock)));
+    }
+
+    [Fact]
+    public void ItIsDrawnJoinedListedAndJudged()
+    {
+        var report = Assessor.Assess(RigReader.Read(StrictJson.Write(Rig()), Stock), Stock);
+        Assert.Contains(report.Figure.Shapes, s => s.Id == "broom");
+        Assert.Contains(report.Parts, p => p.Name == "Brick");
+        Assert.Contains(report.Parts, p => p.Row == "end-plug");
+        Assert.Contains(report.Joins, j => j.Station == "reach" && j.Joint == "broom-screw");
+        Assert.Contains(report.Joints, j => j.Id == "head-screw" && j.Layers[0].Name.StartsWith("End of the broomstick", StringComparison.Ordinal));
+        Assert.Contains(report.Checks, c => c.Id == "broom.strength");
+        Assert.Contains("Mind the toes.", report.Cautions);
+        Assert.Contains("It whips.", report.Cautions);
+        Assert.Contains("The tea is hot.", report.Cautions);
+        Assert.Equal(5, report.TopSpeed);
+        Assert.NotEqual("", report.Verdict.Text);
+    }
+
+    [Fact]
+    public void ItIsTriedInAdviceAndOfferedInstead()
+    {
+        var rig = Rig() with { Reach = new ThrowAwayReach { Length = 1.2 } };
+        Assert.Contains(Adviser.Best(rig, Stock), c => c.Id == "half-a-broomstick");
+        Assert.Contains(Adviser.Alternatives(RigFiles.Named("dashboard-pan"), "reach", Stock), c => c.Document.Reach is ThrowAwayReach);
+    }
+
+    [Fact]
+    public void AHostBringsItsPlacesAndItsDrawing()
+    {
+        var published = HostLibrary.Find("throw-away-table")!.Published;
+        Assert.Equal("Top", published.Sites.Single().Name);
+        Assert.NotEmpty(published.Surfaces);
+        Assert.Contains(HostLibrary.All, h => h.Id == "throw-away-table");
+    }
+}

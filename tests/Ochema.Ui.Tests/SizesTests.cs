@@ -1,0 +1,84 @@
+using OpenQA.Selenium;
+
+namespace Ochema.Ui.Tests;
+
+/// <summary>Screens on a small window and a phone, and how much of the scene the rig is.</summary>
+public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrowser>
+{
+    private readonly Browser browser = shared.Browser;
+
+    /// <summary>A page as wide and high as said; the window itself cannot be made that narrow.</summary>
+    private void Size(int width, int height) => browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+        new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = false });
+
+    [Theory]
+    [InlineData("#/rig/demo-3-roof-road-ahead", 768, 1024)]
+    [InlineData("#/rig/demo-3-roof-road-ahead", 390, 844)]
+    [InlineData("#/rig/demo-3-roof-road-ahead/shake", 768, 1024)]
+    [InlineData("#/rig/demo-3-roof-road-ahead/shake", 390, 844)]
+    [InlineData("", 390, 844)]
+    public void NothingScrollsSideways(string hash, int width, int height)
+    {
+        Size(width, height);
+        try
+        {
+            browser.Open(hash);
+            if (hash.Length > 0)
+                browser.Find(hash.EndsWith("shake", StringComparison.Ordinal) ? "[data-sharp]" : "[data-row]");
+            Thread.Sleep(500);
+            Assert.Equal("", browser.Script<string>("""
+                const wide = [...document.querySelectorAll('main *, header *')].filter((e) => {
+                  const r = e.getBoundingClientRect();
+                  return r.width && r.right > innerWidth + 1 && !e.closest('svg') && getComputedStyle(e).position !== 'absolute';
+                });
+                return document.documentElement.scrollWidth > innerWidth ? 'the page' : wide.slice(0, 3).map((e) => e.outerHTML.slice(0, 120)).join(' | ');
+                """));
+        }
+        finally
+        {
+            Size(1280, 800);
+        }
+    }
+
+    [Theory]
+    [InlineData("demo-1-bonnet-close-up")]
+    [InlineData("demo-3-roof-road-ahead")]
+    [InlineData("demo-4-sidecar-face")]
+    [InlineData("demo-5-courier-helmet")]
+    [InlineData("demo-7-press-house-window")]
+    [InlineData("demo-8-orchard-from-above")]
+    [InlineData("demo-9-skiff-ferryman")]
+    public void TheRigFillsTheSceneWhenItIsOpened(string id)
+    {
+        browser.OpenRig(id);
+        var share = Browser.Until("the scene", () => browser.Script<object?>("return window.ochemaFills?.() ?? null") is { } v && Convert.ToDouble(v) > 0 ? v : null);
+        Assert.InRange(Convert.ToDouble(share), 0.4, 0.95);
+    }
+
+    [Theory] // engine and propeller orders lie close together: their names must not run into each other
+    [InlineData("demo-8-orchard-from-above")]
+    [InlineData("demo-3-roof-road-ahead")]
+    public void NamesOnThePlotKeepClearOfEachOther(string id)
+    {
+        browser.Open($"#/rig/{id}/shake");
+        browser.Find("[data-order]");
+        Assert.Equal("", browser.Script<string>("""
+            const boxes = [...document.querySelectorAll('[data-order]')].map((e) => ({ t: e.textContent, r: e.getBoundingClientRect() }));
+            const meet = (a, b) => a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 3 && b.top < a.bottom - 3;
+            for (let i = 0; i < boxes.length; i++)
+              for (let j = 0; j < i; j++) if (meet(boxes[i].r, boxes[j].r)) return boxes[i].t + ' and ' + boxes[j].t;
+            return '';
+            """));
+    }
+
+    [Fact]
+    public void ThroughTheLensThePictureHasItsEdgeAndItsPeople()
+    {
+        browser.OpenRig("demo-4-sidecar-face");
+        browser.Find("[data-scene=ready]");
+        browser.Driver.FindElement(By.TagName("body")).SendKeys("v");
+        browser.Find("[data-frame]");
+        Assert.Contains("the rider", browser.Find("[data-through]").Text);
+        Assert.DoesNotContain("the rider, not", browser.Find("[data-through]").Text);
+    }
+}
