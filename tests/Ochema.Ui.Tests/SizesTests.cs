@@ -31,7 +31,8 @@ public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrows
                   const r = e.getBoundingClientRect();
                   return r.width && r.right > innerWidth + 1 && !e.closest('svg') && getComputedStyle(e).position !== 'absolute';
                 });
-                return document.documentElement.scrollWidth > innerWidth ? 'the page' : wide.slice(0, 3).map((e) => e.outerHTML.slice(0, 120)).join(' | ');
+                return document.documentElement.scrollWidth > innerWidth ? 'the page'
+                    : wide.slice(0, 3).map((e) => e.outerHTML.slice(0, 120)).join(' | ');
                 """));
         }
         finally
@@ -51,7 +52,8 @@ public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrows
     public void TheRigFillsTheSceneWhenItIsOpened(string id)
     {
         browser.OpenRig(id);
-        var share = Browser.Until("the scene", () => browser.Script<object?>("return window.ochemaFills?.() ?? null") is { } v && Convert.ToDouble(v) > 0 ? v : null);
+        var share = Browser.Until("the scene", () => browser.Script<object?>("return window.ochemaFills?.() ?? null") is { } v
+            && Convert.ToDouble(v) > 0 ? v : null);
         Assert.InRange(Convert.ToDouble(share), 0.4, 0.95);
     }
 

@@ -79,7 +79,8 @@ public sealed class Design
     internal double? TightSpeed(double near)
     {
         if (!tight.Known)
-            tight = (limits.Find([.. Model.Builder.Checks.Where(c => !c.Fixed && c.Sort == CheckSort.Strength)], near, Assessment.Judge.TightFrom)?.Speed, true);
+            tight = (limits.Find([.. Model.Builder.Checks.Where(c => !c.Fixed && c.Sort == CheckSort.Strength)], near,
+                Assessment.Judge.TightFrom)?.Speed, true);
         return tight.Speed;
     }
 

@@ -16,7 +16,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving)
 
     /// <summary>What is kept of each state from speed to speed: its uses where it was looked at, and its limit speed, which no other speed changes.</summary>
     private readonly ConcurrentDictionary<string, Kept> kept = [];
-    private readonly Lazy<RigModel?> alone = new(() => model.Builder.Rig.Straps.Count == 0 ? null : new RigModel(model.Builder.Rig, model.Builder.Stock, holdsGone: true));
+    private readonly Lazy<RigModel?> alone = new(() => model.Builder.Rig.Straps.Count == 0 ? null
+        : new RigModel(model.Builder.Rig, model.Builder.Stock, holdsGone: true));
     private double speed;
     private double intactUse;
     private double? intactLimit;
@@ -99,7 +100,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving)
                 upTo: Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)))?.Speed, true);
         worst = Math.Max(worst, noBetter);
         var f = limits.At(worstCase, speed)!;
-        return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title, cases[worstCase].Label, uses,
+        return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title,
+            cases[worstCase].Label, uses,
             FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f));
     }
 

@@ -95,7 +95,8 @@ public sealed record Change(string Id, string Station, string Title, double? Lim
 /// <summary>Drawing of the rig: shapes bound to nodes, the base's panel, load arrows.</summary>
 public sealed record FigureReport(
     IReadOnlyList<FigureShape> Shapes, double[][][] Panel, string PanelId, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase,
-    IReadOnlyDictionary<string, double[]> Displacements, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles, IReadOnlyList<KeepClear> Zones,
+    IReadOnlyDictionary<string, double[]> Displacements, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles,
+        IReadOnlyList<KeepClear> Zones,
     IReadOnlyList<PersonSeen> People);
 
 /// <summary>Somebody on the host, as the lens sees them.</summary>
@@ -121,7 +122,8 @@ public sealed record LetGoUse(string Id, double Use, Verdict Verdict, string Say
 /// <param name="Speed">m/s.</param>
 public sealed record DriveReport(
     double Speed, VerdictReport Verdict, VerdictReport Shock, IReadOnlyList<StationReport> Stations, IReadOnlyList<CheckUse> Checks,
-    IReadOnlyList<LetGoUse> LetGo, Sharpness.PictureWords Sharpness, Sharpness.PictureWords? SecondSharpness, IReadOnlyList<RetentionReport> Retentions,
+    IReadOnlyList<LetGoUse> LetGo, Sharpness.PictureWords Sharpness, Sharpness.PictureWords? SecondSharpness,
+        IReadOnlyList<RetentionReport> Retentions,
     IReadOnlyList<ReportFinding> Findings, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase);
 
 /// <summary>All answers for a rig as it stands.</summary>

@@ -82,7 +82,8 @@ internal static class Joining
         void Add(string name, double mass, double price, string? row) =>
             b.Parts.Hardware(new(joint.Station, name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id));
         if (joint.Screw is { } screw)
-            Add($"{screw} {f.Name} × {QuantityText.Of(joint.ScrewLength, Dimension.Length)}", Hardware.ScrewMass(f, joint.ScrewLength, !joint.Headless),
+            Add($"{screw} {f.Name} × {QuantityText.Of(joint.ScrewLength, Dimension.Length)}",
+                Hardware.ScrewMass(f, joint.ScrewLength, !joint.Headless),
                 Hardware.ScrewPrice(f, joint.ScrewLength), f.Id);
         foreach (var layer in joint.Layers.Where(l => l.Item != HardwareItem.None))
             Add($"{layer.Name} {f.Name}", Hardware.Mass(f, layer), Hardware.Price(f, layer), f.Id);

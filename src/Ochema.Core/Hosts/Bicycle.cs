@@ -104,7 +104,8 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
     public override Backdrop Backdrop => Backdrop.Road;
 
     public override IReadOnlyList<PersonFigure> People =>
-        [new("rider", "the rider", new(-0.25, 0, 1.04), -0.72, new(0.12, 0, 0.80), new(-0.04, 0, 0.28), new(0.33, 0, barHeight), barHalf - 0.06, 0.1, true)];
+        [new("rider", "the rider", new(-0.25, 0, 1.04), -0.72, new(0.12, 0, 0.80), new(-0.04, 0, 0.28), new(0.33, 0, barHeight),
+            barHalf - 0.06, 0.1, true)];
 
     protected override IReadOnlyList<HostSurface> Drawing()
     {

@@ -165,7 +165,8 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         else
         {
             list.Add(new HostSurface("thwart", "thwart", Surface(Sites.First(s => s.Id == "thwart")).Grid()));
-            list.Add(HostDrawing.Face("floor", "trim", new(h * 0.62, 0.34 * w, 0.03), new(h * 0.62, -0.34 * w, 0.03), new(-h + 0.03, -0.7 * w, 0.03), new(-h + 0.03, 0.7 * w, 0.03)));
+            list.Add(HostDrawing.Face("floor", "trim", new(h * 0.62, 0.34 * w, 0.03), new(h * 0.62, -0.34 * w, 0.03),
+                new(-h + 0.03, -0.7 * w, 0.03), new(-h + 0.03, 0.7 * w, 0.03)));
             list.Add(HostDrawing.Face("transom", "trim", new(-h + 0.02, 0.83 * w, f), new(-h + 0.02, -0.83 * w, f), new(-h + 0.02, -0.6 * w, -0.05), new(-h + 0.02, 0.6 * w, -0.05)));
         }
         if (engine is not null)

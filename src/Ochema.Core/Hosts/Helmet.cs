@@ -111,7 +111,8 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
         HostDrawing.Dome("shell", "paint", Centre, HalfAxes, 0, 1.75),
         HostDrawing.Dome("face", "skin", Centre - 0.02 * Vec3.UnitZ, new Vec3(0.105, 0.08, 0.14), 1.3, Math.PI),
         HostDrawing.Tube("neck", "skin", 0.12, new Vec3(-0.02, 0, 0.10), new Vec3(-0.04, 0, -0.06)),
-        HostDrawing.Body("shoulders", "cloth", (0.08, -0.12, 0.10, 0.03), (0.04, -0.12, 0.24, 0.07), (-0.08, -0.12, 0.25, 0.08), (-0.14, -0.12, 0.10, 0.03)),
+        HostDrawing.Body("shoulders", "cloth", (0.08, -0.12, 0.10, 0.03), (0.04, -0.12, 0.24, 0.07), (-0.08, -0.12, 0.25, 0.08),
+            (-0.14, -0.12, 0.10, 0.03)),
         .. Sites.Select(s => new HostSurface(s.Id, s.Id, Surface(s).Grid(7, 7))),
     ];
 }

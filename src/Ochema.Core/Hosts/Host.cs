@@ -56,12 +56,17 @@ public abstract class Host
 
     /// <summary>Everything published about it.</summary>
     public HostPreset Published => published ??= new(
-        Id, Name, Kind, Sites, Anchors, [.. Sites.Select(s => PanelFrame.Of(s.Id, Surface(s)))], [.. Drawing().Concat(People.SelectMany(p => p.Surfaces())).Select(Rounded)], Wheels(), Cautions,
+        Id, Name, Kind, Sites, Anchors, [.. Sites.Select(s => PanelFrame.Of(s.Id, Surface(s)))],
+            [.. Drawing().Concat(People.SelectMany(p => p.Surfaces())).Select(Rounded)], Wheels(), Cautions,
             Zones, SpeedName, Motion.Over, Motion.Factors, Shake.Revolutions(0) is not null, TopSpeed, Motion.Bumps.Count, StandsStill,
             [.. People.Select(p => new HostPerson(p.Id, p.Name, p.Head.ToArray()))], Backdrop, GroundHeight);
 
     /// <summary>A drawing to the millimetre: a third of the bytes.</summary>
-    private static HostSurface Rounded(HostSurface s) => s with { Grid = [.. s.Grid.Select(r => r.Select(p => p.Select(v => Math.Round(v, 3)).ToArray()).ToArray())] };
+    private static HostSurface Rounded(HostSurface s) => s with
+    {
+        Grid = [.. s.Grid.Select(r =>
+        r.Select(p => p.Select(v => Math.Round(v, 3)).ToArray()).ToArray())]
+    };
 
     /// <summary>Who is on it, as drawn and filmed.</summary>
     public virtual IReadOnlyList<PersonFigure> People => [];

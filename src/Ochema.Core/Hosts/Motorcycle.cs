@@ -172,7 +172,8 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
     public override IReadOnlyList<PersonFigure> People =>
     [
         new("rider", "the rider", new(-0.36, 0, 0.88), -0.22, new(0.06, 0, 0.80), new(-0.12, 0, 0.36), new(0.17, 0, 1.10), 0.38, 0.2, true),
-        .. sidecar ? [new PersonFigure("passenger", "the passenger", new(-0.42, SidecarTrack + 0.42, 0.56), 0.25, new(0.05, SidecarTrack + 0.42, 0.72),
+        .. sidecar ? [new PersonFigure("passenger", "the passenger", new(-0.42, SidecarTrack + 0.42, 0.56), 0.25,
+            new(0.05, SidecarTrack + 0.42, 0.72),
             new(0.35, SidecarTrack + 0.42, 0.5), new(0.02, SidecarTrack + 0.42, 0.86), 0.12, 0.08, true)] : (PersonFigure[])[],
     ];
 

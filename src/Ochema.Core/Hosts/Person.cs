@@ -81,11 +81,13 @@ public sealed class Person : Host
     [
         HostDrawing.Dome("head", "skin", new Vec3(0, 0, 1.66), new Vec3(0.10, 0.08, 0.13), 0, Math.PI),
         HostDrawing.Tube("neck", "skin", 0.1, new Vec3(-0.02, 0, 1.55), new Vec3(-0.02, 0, 1.42)),
-        HostDrawing.Body("chest", "cloth", (0.13, 1.22, 0.10, 0.12), (0.09, 1.22, 0.19, 0.24), (0, 1.2, 0.21, 0.28), (-0.10, 1.22, 0.18, 0.24), (-0.13, 1.22, 0.1, 0.12)),
+        HostDrawing.Body("chest", "cloth", (0.13, 1.22, 0.10, 0.12), (0.09, 1.22, 0.19, 0.24), (0, 1.2, 0.21, 0.28),
+            (-0.10, 1.22, 0.18, 0.24), (-0.13, 1.22, 0.1, 0.12)),
         HostDrawing.Tube("leg-left", "trim", 0.15, new Vec3(0, 0.1, 0.95), new Vec3(0.02, 0.11, 0.5), new Vec3(0, 0.12, 0.05)),
         HostDrawing.Tube("leg-right", "trim", 0.15, new Vec3(0, -0.1, 0.95), new Vec3(0.02, -0.11, 0.5), new Vec3(0, -0.12, 0.05)),
         HostDrawing.Tube("arm-left", "cloth", 0.08, new Vec3(0, 0.2, 1.42), new Vec3(0.02, 0.27, 1.16), new Vec3(Hands.X, 0.02, Hands.Z + 0.06)),
-        HostDrawing.Tube("arm-right", "cloth", 0.08, new Vec3(0, -0.2, 1.42), new Vec3(0.0, -0.27, 1.12), new Vec3(Hands.X - 0.02, -0.02, Hands.Z - 0.08)),
+        HostDrawing.Tube("arm-right", "cloth", 0.08, new Vec3(0, -0.2, 1.42), new Vec3(0.0, -0.27, 1.12),
+            new Vec3(Hands.X - 0.02, -0.02, Hands.Z - 0.08)),
     ];
 }
 

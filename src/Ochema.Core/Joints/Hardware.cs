@@ -24,7 +24,8 @@ public static class Hardware
 
     /// <summary>A wide one, for wood and thin sheet.</summary>
     public static StackLayer WideWasher(Fastener f) =>
-        new("Wide washer", LayerRole.Clearance, WideThickness, "steel-s235", Math.Max(0.02, WideWidth * f.MajorDiameter), Bought: true, Item: HardwareItem.WideWasher);
+        new("Wide washer", LayerRole.Clearance, WideThickness, "steel-s235", Math.Max(0.02, WideWidth * f.MajorDiameter), Bought: true,
+            Item: HardwareItem.WideWasher);
 
     /// <summary>The nut at the end.</summary>
     public static StackLayer LockNut(Fastener f) =>

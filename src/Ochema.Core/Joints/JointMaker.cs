@@ -95,11 +95,13 @@ public static class JointMaker
                 }
             case (_, FlangePort):
                 {
-                    var adapter = new ThroughPort("Adapter plate", [new("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05)], AdapterRoom);
+                    var adapter = new ThroughPort("Adapter plate",
+                        [new("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05)], AdapterRoom);
                     return [.. With("adapter-plate", Make(below, adapter, stock)), .. Make(adapter with { Room = 1 }, above, stock)];
                 }
             case (ThroughPort plate, SocketPort socket):
-                return [new(JoinSort.Screwed, Row(socket.Thread ?? socket.Suits), [Under(plate, Row(socket.Thread ?? socket.Suits)), .. plate.Layers, Layer(socket)])];
+                return [new(JoinSort.Screwed, Row(socket.Thread ?? socket.Suits),
+                    [Under(plate, Row(socket.Thread ?? socket.Suits)), .. plate.Layers, Layer(socket)])];
             case (ThroughPort plate, ThroughPort upper):
                 {
                     var thread = Row(upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6");
@@ -108,42 +110,50 @@ public static class JointMaker
             case (ThroughPort plate, StudPort { Length: null } stud):
                 {
                     var thread = Row(stud.Thread);
-                    return [new(JoinSort.Screwed, thread, [Hardware.JamNut(thread), Under(plate, thread), .. plate.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)],
+                    return [new(JoinSort.Screwed, thread, [Hardware.JamNut(thread), Under(plate, thread), .. plate.Layers,
+                        Hardware.Washer(thread), Hardware.LockNut(thread)],
                     Screw: null, Headless: true, Means: Loosening.LockNut)];
                 }
-            case (ThroughPort { Layers: [{ Role: LayerRole.Clearance } one] }, StudPort stud) when stock.Material(one.Material).Family == MaterialFamily.Metal:
+            case (ThroughPort { Layers: [{ Role: LayerRole.Clearance } one] },
+                StudPort stud) when stock.Material(one.Material).Family == MaterialFamily.Metal:
                 // A short stud on a plate: the plate is tapped for it.
                 return [new(JoinSort.Screwed, Row(stud.Thread), [one with { Role = LayerRole.Tapped }], true, stud.Length, null, true)];
             case (ThroughPort plate, StudPort stud):
                 {
                     var thread = Row(stud.Thread);
-                    return With("coupling-nut", [new(JoinSort.Screwed, thread, [Under(plate, thread), .. plate.Layers, Hardware.CouplingNut(thread)])]);
+                    return With("coupling-nut", [new(JoinSort.Screwed, thread,
+                        [Under(plate, thread), .. plate.Layers, Hardware.CouplingNut(thread)])]);
                 }
             case (StudPort stud, SocketPort socket):
                 {
                     var thread = Row(stud.Thread);
                     // A plug in a tube is wider than the nut: a wide washer gives it a face to stand on.
-                    StackLayer[] locked = stud.Shouldered ? [] : socket.Blind ? [Hardware.JamNut(thread)] : [Hardware.JamNut(thread), Hardware.WideWasher(thread)];
-                    return [new(JoinSort.Screwed, thread, [.. locked, Layer(socket)], Length: stud.Length, Screw: null, Headless: true, Means: Locks(stud))];
+                    StackLayer[] locked = stud.Shouldered ? [] : socket.Blind ? [Hardware.JamNut(thread)]
+                        : [Hardware.JamNut(thread), Hardware.WideWasher(thread)];
+                    return [new(JoinSort.Screwed, thread, [.. locked, Layer(socket)], Length: stud.Length, Screw: null, Headless: true,
+                        Means: Locks(stud))];
                 }
             case (StudPort stud, ThroughPort upper):
                 {
                     var thread = Row(stud.Thread);
                     StackLayer[] locked = stud.Shouldered ? [] : [Hardware.JamNut(thread)];
-                    return [new(JoinSort.Screwed, thread, [.. locked, .. upper.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)], Length: stud.Length,
+                    return [new(JoinSort.Screwed, thread, [.. locked, .. upper.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)],
+                        Length: stud.Length,
                     Screw: null, Headless: true, Means: Loosening.LockNut)];
                 }
             case (StudPort stud, StudPort upper):
                 {
                     var (thread, other) = (Row(stud.Thread), upper.Thread);
-                    return With("coupling-nut", [new(JoinSort.Screwed, thread, [Hardware.JamNut(thread), Hardware.CouplingNut(Row(other))], Screw: null, Headless: true,
+                    return With("coupling-nut", [new(JoinSort.Screwed, thread,
+                        [Hardware.JamNut(thread), Hardware.CouplingNut(Row(other))], Screw: null, Headless: true,
                     Means: Loosening.JamNuts)]);
                 }
             case (SocketPort socket, SocketPort upper):
                 {
                     var thread = Row(socket.Thread ?? upper.Thread ?? upper.Suits);
                     var set = Math.Min(socket.Depth, 1.5 * thread.MajorDiameter);
-                    return [new(JoinSort.Screwed, thread, [Layer(socket) with { Role = LayerRole.Clearance, Thickness = set, Bought = true }, Layer(upper)],
+                    return [new(JoinSort.Screwed, thread, [Layer(socket) with { Role = LayerRole.Clearance, Thickness = set,
+                        Bought = true }, Layer(upper)],
                     Screw: "Set screw", Headless: true, Means: Loosening.ThreadLock)];
                 }
             case (SocketPort socket, ThroughPort upper):
@@ -166,10 +176,12 @@ public static class JointMaker
 
     /// <summary>What the head of a screw presses on: wood and rubber want it wide.</summary>
     private static StackLayer Under(ThroughPort plate, Fastener f) =>
-        plate.Layers[0].Role == LayerRole.Soft || plate.Layers[0].Material is "birch-ply" or "beech" or "pine" or "hdpe" ? Hardware.WideWasher(f) : Hardware.Washer(f);
+        plate.Layers[0].Role == LayerRole.Soft || plate.Layers[0].Material is "birch-ply" or "beech" or "pine" or "hdpe"
+            ? Hardware.WideWasher(f) : Hardware.Washer(f);
 
     private static MadeJoint Bolted(Fastener thread, IEnumerable<StackLayer> upper, IReadOnlyList<StackLayer> lower) =>
-        new(JoinSort.Screwed, thread, [.. upper, .. lower.Reverse(), Hardware.Washer(thread), Hardware.LockNut(thread)], true, Screw: "Bolt", Means: Loosening.LockNut);
+        new(JoinSort.Screwed, thread, [.. upper, .. lower.Reverse(), Hardware.Washer(thread), Hardware.LockNut(thread)], true,
+            Screw: "Bolt", Means: Loosening.LockNut);
 
     private static StackLayer Layer(SocketPort socket) =>
         new(socket.Name, socket.Blind ? LayerRole.Blind : LayerRole.Tapped, socket.Depth, socket.Material, socket.Width, Thread: socket.Thread,

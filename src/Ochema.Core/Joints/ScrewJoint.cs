@@ -106,7 +106,8 @@ public sealed record LayerReport(string Name, LayerRole Role, double From, doubl
 public sealed record JointReport(
     string Id, string Station, string Title, string Thread, double MajorDiameter, double HeadWidth, double HeadHeight, bool Countersunk, IReadOnlyList<LayerReport> Layers,
     double Length, double Grip, double Engagement, double Wanted, double Protrusion, double? Buy, double CutOff, double Clearance, double TapDrill,
-    double Preload, Loosening Means, int LooseningGrade, string LooseningSays, int? Reassemblies, IReadOnlyList<JointFinding> Findings, IReadOnlyList<string> Notes,
+    double Preload, Loosening Means, int LooseningGrade, string LooseningSays, int? Reassemblies, IReadOnlyList<JointFinding> Findings,
+        IReadOnlyList<string> Notes,
     string? Screw = null);
 
 /// <summary>
@@ -329,8 +330,11 @@ public sealed record ScrewJoint
             drawn.Add(new(x.Name, x.Role, from, x.Thickness, x.Width, hole, x.Material.Length > 0 ? Catalogue.Shipped.Material(x.Material).Name : ""));
             from += x.Thickness;
         }
-        return new JointReport(Id, Station, Title, Thread.Name, Major, Headless ? Major : Thread.AcrossFlats, Headless ? 0 : Countersunk ? Major / 2 : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement, wanted, protrusion,
-            sale?.Buy, sale?.CutOff ?? 0, Thread.ClearanceClose, l.Role == LayerRole.Tapped ? Thread.TapDrill : 0, Preload, Means, LooseningGrade.Of(Means), LooseningGrade.Says(Means), Threads.Reassemblies(nutMaterial), findings, notes, Included ? null : Screw);
+        return new JointReport(Id, Station, Title, Thread.Name, Major, Headless ? Major : Thread.AcrossFlats,
+            Headless ? 0 : Countersunk ? Major / 2 : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement, wanted, protrusion,
+            sale?.Buy, sale?.CutOff ?? 0, Thread.ClearanceClose, l.Role == LayerRole.Tapped ? Thread.TapDrill : 0, Preload, Means,
+                LooseningGrade.Of(Means), LooseningGrade.Says(Means), Threads.Reassemblies(nutMaterial), findings, notes,
+                Included ? null : Screw);
     }
 
     /// <summary>Load, N, at which the thread strips with the engagement there is.</summary>

@@ -57,7 +57,12 @@ public static class RigAssembly
         switch (top.Offers)
         {
             case ThroughPort plate:
-                return top with { Axis = axis, Offers = where == SecondPlace.Underneath ? plate with { Layers = [.. plate.Layers.Reverse()] } : plate };
+                return top with
+                {
+                    Axis = axis,
+                    Offers = where == SecondPlace.Underneath
+                    ? plate with { Layers = [.. plate.Layers.Reverse()] } : plate
+                };
             case StudPort { Joint: not null } bolt:
                 return top with { Axis = axis, Offers = bolt with { Joint = null } };
             default:
@@ -66,7 +71,8 @@ public static class RigAssembly
                 return top with
                 {
                     Axis = axis,
-                    Offers = new ThroughPort(across.Name, [new("Plate across", LayerRole.Clearance, JointMaker.AdapterPlate, "al-6061-t6", 0.05)], 0.08),
+                    Offers = new ThroughPort(across.Name, [new("Plate across", LayerRole.Clearance, JointMaker.AdapterPlate, "al-6061-t6",
+                        0.05)], 0.08),
                 };
         }
     }

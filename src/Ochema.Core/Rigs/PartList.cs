@@ -37,16 +37,20 @@ public sealed class PartList : IReadOnlyList<RigPart>
     /// <param name="length">m.</param>
     /// <param name="what">What it is; null: the bar's name.</param>
     /// <param name="mitres">Angle of each end's cut from square, rad.</param>
-    public RigPart Cut(string station, SectionRow row, Material material, double length, double quantity = 1, string? what = null, double[]? mitres = null) =>
+    public RigPart Cut(string station, SectionRow row, Material material, double length, double quantity = 1, string? what = null,
+        double[]? mitres = null) =>
         Add(new(station, $"{(what is null ? row.Name : $"{what}: {Words.Inside(row.Name)}")}, {QuantityText.Of(length, Dimension.Length)}", quantity,
-            Section.Of(row.Shape, row.Width, row.Height, row.Wall).Area * length * material.Density, row.PricePerMetre * length, PieceSort.Cut, Aisle.Metal,
+            Section.Of(row.Shape, row.Width, row.Height, row.Wall).Area * length * material.Density, row.PricePerMetre * length,
+                PieceSort.Cut, Aisle.Metal,
             row.Id, Cut: new(length, mitres ?? [0, 0])));
 
     /// <summary>Cut from what is sold by the length and is no bar: a line, a gooseneck.</summary>
     /// <param name="length">m.</param>
     /// <param name="what">What it is where the row's name does not say.</param>
-    public RigPart Length(string station, IStockRow row, double length, double massPerMetre, double pricePerMetre, Aisle aisle, string? what = null) =>
-        Add(new(station, $"{(what is null ? row.Name : $"{what} {row.Name}")}, {QuantityText.Of(length, Dimension.Length)}", 1, massPerMetre * length, pricePerMetre * length, PieceSort.Cut, aisle,
+    public RigPart Length(string station, IStockRow row, double length, double massPerMetre, double pricePerMetre, Aisle aisle,
+        string? what = null) =>
+        Add(new(station, $"{(what is null ? row.Name : $"{what} {row.Name}")}, {QuantityText.Of(length, Dimension.Length)}", 1,
+            massPerMetre * length, pricePerMetre * length, PieceSort.Cut, aisle,
             row.Id, Cut: new(length, [0, 0])));
 
     /// <summary>Cut from sheet, plate or block: weighed by its size, paid by its mass.</summary>
@@ -55,7 +59,8 @@ public sealed class PartList : IReadOnlyList<RigPart>
     {
         var mass = piece.Length * piece.Width * piece.Thickness * material.Density;
         return Add(new(station, $"{what} {QuantityText.Of(piece.Length, Dimension.Length)} × {QuantityText.Of(piece.Width, Dimension.Length)} × "
-            + $"{QuantityText.Of(piece.Thickness, Dimension.Length)}, {material.Name}", quantity, mass, mass * material.PricePerKilogram, PieceSort.Sheet,
+            + $"{QuantityText.Of(piece.Thickness, Dimension.Length)}, {material.Name}", quantity, mass, mass * material.PricePerKilogram,
+                PieceSort.Sheet,
             material.Family is MaterialFamily.Metal ? Aisle.Metal : Aisle.Rigging, material.Id, Sheet: piece));
     }
 

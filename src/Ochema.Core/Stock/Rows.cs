@@ -72,7 +72,8 @@ public sealed record SectionRow(
 /// <summary>A screw thread with drill sizes (m), stress area (m²) and proof stress (Pa).</summary>
 public sealed record Fastener(
     string Id, string Name, double MajorDiameter, double Pitch, double StressArea, double TapDrill, double ClearanceClose,
-    double ClearanceMedium, double ClearanceFree, double NutHeight, double AcrossFlats, double HeadHeight, double ProofStress, string Grade, string Source,
+    double ClearanceMedium, double ClearanceFree, double NutHeight, double AcrossFlats, double HeadHeight, double ProofStress,
+        string Grade, string Source,
     string? Range = null, double ScrewPrice = 0, double NutPrice = 0, double WasherPrice = 0) : IStockRow
 {
     /// <summary>Proof load, N: proof stress × stress area (ISO 898-1, SAE J429).</summary>
@@ -161,7 +162,8 @@ public sealed record ArmRow(
 
 /// <summary>One soft mount: rubber, wire-rope loop or elastic cord. Stiffness N/m along and across, damping ratio, travel m, load kg.</summary>
 public sealed record IsolatorRow(
-    string Id, string Name, string Type, double Axial, double Lateral, double Damping, double Travel, double Mass, double Height, double Price, string Source, string? Range = null) : IBoughtRow
+    string Id, string Name, string Type, double Axial, double Lateral, double Damping, double Travel, double Mass, double Height,
+        double Price, string Source, string? Range = null) : IBoughtRow
 {
     /// <inheritdoc/>
     public Aisle Aisle => Aisle.Rigging;
@@ -173,7 +175,8 @@ public sealed record GooseneckRow(
 
 /// <summary>A helical extension spring. Lengths m, initial tension N, shear modulus Pa.</summary>
 public sealed record SpringRow(
-    string Id, string Name, double Wire, double CoilDiameter, double Coils, double FreeLength, double InitialTension, double ShearModulus, double Price, string Source, string? Range = null) : IBoughtRow
+    string Id, string Name, double Wire, double CoilDiameter, double Coils, double FreeLength, double InitialTension, double ShearModulus,
+        double Price, string Source, string? Range = null) : IBoughtRow
 {
     /// <summary>Mass of the wire in its coils and two hooks of a coil each, kg.</summary>
     public double Mass => Math.PI / 4 * Wire * Wire * Math.PI * CoilDiameter * (Coils + 2) * 7850;

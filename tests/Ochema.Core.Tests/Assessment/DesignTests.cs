@@ -42,7 +42,8 @@ public sealed class DesignTests
                 Near.Share(a.Pixels, b.Pixels, 1e-9);
             Assert.Equal(whole.Retentions.Select(r => r.Has), drive.Retentions.Select(r => r.Has));
             Assert.Equal(whole.Findings.Select(f => f.Text).Order(), drive.Findings.Select(f => f.Text).Order());
-            Assert.True(Encoding.UTF8.GetByteCount(StrictJson.Write(drive)) <= 20_000, $"{name}: {Encoding.UTF8.GetByteCount(StrictJson.Write(drive))} bytes");
+            Assert.True(Encoding.UTF8.GetByteCount(StrictJson.Write(drive)) <= 20_000,
+                $"{name}: {Encoding.UTF8.GetByteCount(StrictJson.Write(drive))} bytes");
         }
     }
 

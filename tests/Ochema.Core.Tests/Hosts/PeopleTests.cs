@@ -66,6 +66,7 @@ public sealed class PeopleTests
     }
 
     [Fact] // drawn to the millimetre: what is published of hosts is the most of the first answer
-    public void DrawingsArePublishedToTheMillimetre() => Assert.All(HostLibrary.All.SelectMany(h => h.Published.Surfaces).SelectMany(s => s.Grid).SelectMany(r => r)
+    public void DrawingsArePublishedToTheMillimetre() => Assert.All(HostLibrary.All.SelectMany(h => h.Published.Surfaces).SelectMany(s =>
+        s.Grid).SelectMany(r => r)
         .SelectMany(p => p), v => Assert.Equal(Math.Round(v, 3), v, 12));
 }

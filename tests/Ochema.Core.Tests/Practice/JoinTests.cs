@@ -30,7 +30,8 @@ public sealed class JoinTests
         foreach (var joint in b.Joints)
         {
             Assert.Empty(joint.Report().Findings);
-            Assert.True(joint.Layers[joint.ThreadLayer].Thread is null || joint.Layers[joint.ThreadLayer].Thread == joint.Thread.Id || joint.Bushed, joint.Id);
+            Assert.True(joint.Layers[joint.ThreadLayer].Thread is null || joint.Layers[joint.ThreadLayer].Thread == joint.Thread.Id
+                || joint.Bushed, joint.Id);
         }
     }
 
@@ -38,7 +39,16 @@ public sealed class JoinTests
     public void SoDoesASecondPath(string name)
     {
         var rig = RigFiles.Named(name);
-        var b = RigAssembly.Build(rig with { Second = new SecondPath { Camera = rig.Camera, Head = rig.Head, Reach = rig.Reach, Where = SecondPlace.Underneath } }, Stock);
+        var b = RigAssembly.Build(rig with
+        {
+            Second = new SecondPath
+            {
+                Camera = rig.Camera,
+                Head = rig.Head,
+                Reach = rig.Reach,
+                Where = SecondPlace.Underneath
+            }
+        }, Stock);
         foreach (var station in Stations(rig).Except(["isolator"]))
             Assert.Contains(b.Joins, j => j.Station == station + "-2");
     }
@@ -57,10 +67,19 @@ public sealed class JoinTests
                 foreach (var soft in Fresh<IsolatorKind>())
                     foreach (var head in Fresh<HeadKind>())
                     {
-                        var rig = place with { Base = on, Reach = reach, Isolator = soft, Head = head, Joints = new Dictionary<string, JointChoice>() };
+                        var rig = place with
+                        {
+                            Base = on,
+                            Reach = reach,
+                            Isolator = soft,
+                            Head = head,
+                            Joints = new Dictionary<string,
+                            JointChoice>()
+                        };
                         var b = RigAssembly.Build(rig, Stock);
                         foreach (var station in Stations(rig))
-                            Assert.True(b.Joins.Any(j => j.Station == station), $"{on.GetType().Name} {reach.GetType().Name} {soft.GetType().Name} {head.GetType().Name}: {station}");
+                            Assert.True(b.Joins.Any(j => j.Station == station),
+                                $"{on.GetType().Name} {reach.GetType().Name} {soft.GetType().Name} {head.GetType().Name}: {station}");
                         Assert.Equal(b.Joints.Count, b.Joints.Select(j => j.Id).Distinct().Count());
                         foreach (var joint in b.Joints.Where(j => !j.Included && j.Screw is not null))
                             Assert.Contains(b.Parts, p => p.Joint == joint.Id && p.Row == joint.Thread.Id);
@@ -105,7 +124,8 @@ public sealed class JoinTests
     [InlineData("helmet-drilled", "shell-screw", "m4", 3, 4, 8, 0)]
     // jam nut 8.33 + wide washer 3 + plug 20 right through; 1.5 × 9.525 wanted in aluminium
     [InlineData("gear-rail-boom", "reach-screw", "3-8-16", 11.33, 14.29, 31.75, 0.42)]
-    public void ScrewsAreOfTheLengthThatAHandWorksOut(string recipe, string joint, string thread, double grip, double wanted, double sold, double past)
+    public void ScrewsAreOfTheLengthThatAHandWorksOut(string recipe, string joint, string thread, double grip, double wanted, double sold,
+        double past)
     {
         var j = RigAssembly.Build(RigFiles.Named(recipe), Stock).Joints.Single(x => x.Id == joint);
         var report = j.Report();

@@ -25,20 +25,27 @@ public sealed class SecondCameraTests
     public void ALongerLensBesideItSeesMore()
     {
         var rig = RigFiles.Named("3-roof-road-ahead");
-        var report = Assessor.Assess(With(rig, new SecondPath { Camera = rig.Camera with { Lens = "prime-85" }, Head = rig.Head, Reach = rig.Reach }), Catalogue.Shipped);
+        var report = Assessor.Assess(With(rig, new SecondPath
+        {
+            Camera = rig.Camera with { Lens = "prime-85" },
+            Head = rig.Head,
+            Reach = rig.Reach
+        }), Catalogue.Shipped);
         foreach (var (a, b) in report.Sharpness.Numbers.Zip(report.SecondSharpness!.Numbers))
             Assert.True(b.Pixels > 1.5 * a.Pixels, $"{a.Id}: {a.Pixels} and {b.Pixels}");
     }
 
     [Fact]
-    public void WithoutOneThereIsNoSecondPicture() => Assert.Null(Assessor.Assess(RigFiles.Named("3-roof-road-ahead"), Catalogue.Shipped).SecondSharpness);
+    public void WithoutOneThereIsNoSecondPicture() => Assert.Null(Assessor.Assess(RigFiles.Named("3-roof-road-ahead"),
+        Catalogue.Shipped).SecondSharpness);
 
     [Fact]
     public void ItsCradleIsBentToItsOwnSize()
     {
         var rig = RigFiles.Named("bar-magnets");
         var second = new SecondPath { Camera = rig.Camera with { Body = "phone" }, Head = new CradleHead(), Reach = rig.Reach };
-        var parts = Assessor.Assess(With(rig, second), Catalogue.Shipped).Parts.Where(p => p.Sheet is not null && p.Name.StartsWith("Cradle", StringComparison.Ordinal)).ToList();
+        var parts = Assessor.Assess(With(rig, second), Catalogue.Shipped).Parts.Where(p => p.Sheet is not null
+            && p.Name.StartsWith("Cradle", StringComparison.Ordinal)).ToList();
         Assert.Equal(2, parts.Count);
         var phone = Catalogue.Shipped.Find<CameraRow>("cameras", "phone");
         Assert.Equal(phone.Length, parts.Single(p => p.Station == "head-2").Sheet!.Width, 9);

@@ -15,7 +15,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Tests.Support;
 
 /// <summary>A base that nobody needs: what a file of its own is enough for is tried with it.</summary>
-[Kind("throw-away-base", "Brick with a bolt", "Stands by its weight.", Caution = "Mind the toes.", Sketch = "host 60; rect 30 30 60 30; dim brick 100 30 100 60")]
+[Kind("throw-away-base", "Brick with a bolt", "Stands by its weight.", Caution = "Mind the toes.",
+    Sketch = "host 60; rect 30 30 60 30; dim brick 100 30 100 60")]
 public sealed record ThrowAwayBase : BaseKind
 {
     [Measure("Brick", Dimension.Mass, 0.5, 20, HowTo = "on a kitchen scale")]
@@ -34,7 +35,8 @@ public sealed record ThrowAwayBase : BaseKind
 }
 
 /// <summary>A reach that nobody needs.</summary>
-[Kind("throw-away-reach", "Broomstick", "Long and cheap.", Caution = "It whips.", Sketch = "rect 40 60 40 6; line 60 10 60 60; dim length 76 10 76 60")]
+[Kind("throw-away-reach", "Broomstick", "Long and cheap.", Caution = "It whips.",
+    Sketch = "rect 40 60 40 6; line 60 10 60 60; dim length 76 10 76 60")]
 public sealed record ThrowAwayReach : ReachKind
 {
     [Measure("Length", Dimension.Length, 0.05, 1.5, HowTo = "end to end")]
@@ -51,7 +53,8 @@ public sealed record ThrowAwayReach : ReachKind
         b.Checks.Add(new SectionStrength(b, reach, b.Own("broom"), "Broomstick bends", stick));
         b.Parts.Cut(reach, row, wood, Length);
         b.Shape(b.Own("broom"), reach, "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
-        b.StandsOn(from, new(b.Own("broom-screw"), reach, "screw in the broomstick", new TubePort("Broomstick", row), b.EndLoad(stick.First), row.Width / 2));
+        b.StandsOn(from, new(b.Own("broom-screw"), reach, "screw in the broomstick", new TubePort("Broomstick", row),
+            b.EndLoad(stick.First), row.Width / 2));
         return new(top, b.Position(top), from.Axis, new TubePort("Broomstick", row));
     }
 }
@@ -81,11 +84,13 @@ public sealed class ThrowAwayHost : Host
     public override PanelSurface Surface(Site site) => HostDrawing.Panel(new(0, 0, 0.8), Vec3.UnitX, Vec3.UnitZ, 1e3, 1e3, 0.4, 0.25);
 
     protected override IReadOnlyList<Site> MakeSites() =>
-        [new() { Id = "top", Name = "Top", Form = SiteForm.Floor, Material = "steel-body", Thickness = 0.001, ClearRadius = 0.3, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1 }];
+        [new() { Id = "top", Name = "Top", Form = SiteForm.Floor, Material = "steel-body", Thickness = 0.001, ClearRadius = 0.3,
+            CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1 }];
 
     protected override IReadOnlyList<Anchor> MakeAnchors() => [HostDrawing.At("leg", "Leg of the trolley", new(0.3, 0.2, 0.7), 400)];
 
-    protected override IReadOnlyList<HostSurface> Drawing() => [HostDrawing.Face("top", "top", new(0.4, 0.25, 0.8), new(0.4, -0.25, 0.8), new(-0.4, -0.25, 0.8), new(-0.4, 0.25, 0.8))];
+    protected override IReadOnlyList<HostSurface> Drawing() =>
+        [HostDrawing.Face("top", "top", new(0.4, 0.25, 0.8), new(0.4, -0.25, 0.8), new(-0.4, -0.25, 0.8), new(-0.4, 0.25, 0.8))];
 }
 
 /// <summary>It ships with the tests alone.</summary>

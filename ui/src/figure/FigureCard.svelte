@@ -4,8 +4,9 @@
   import { drawFigure } from './project';
 
   let { hostId, figure }: { hostId: string; figure: Figure } = $props();
+  let [width, height] = $state([352, 160]);
   let host = $derived(catalogue.host(hostId));
-  let drawing = $derived(host ? drawFigure(host, figure) : null);
+  let drawing = $derived(host ? drawFigure(host, figure, width / height) : null);
   const fills = {
     paint: 'var(--paint)',
     glass: 'var(--glass)',
@@ -31,17 +32,19 @@
 </script>
 
 {#if drawing}
-  <svg viewBox={drawing.box.join(' ')} preserveAspectRatio="xMidYMid slice" class="h-full w-full" aria-hidden="true">
-    {#each drawing.outlines as o, i (i)}
-      <path
-        d={o.d}
-        fill={fills[o.kind]}
-        stroke={strokes[o.kind] ?? 'currentColor'}
-        stroke-width={o.width}
-        stroke-linecap="round"
-        stroke-linejoin="round"
-        stroke-opacity={o.kind === 'paint' || o.kind === 'glass' ? 0.55 : 1}
-      />
-    {/each}
-  </svg>
+  <div class="h-full w-full" bind:clientWidth={width} bind:clientHeight={height}>
+    <svg viewBox={drawing.box.join(' ')} preserveAspectRatio="xMidYMid slice" class="h-full w-full" aria-hidden="true">
+      {#each drawing.outlines as o, i (i)}
+        <path
+          d={o.d}
+          fill={fills[o.kind]}
+          stroke={strokes[o.kind] ?? 'currentColor'}
+          stroke-width={o.width}
+          stroke-linecap="round"
+          stroke-linejoin="round"
+          stroke-opacity={o.kind === 'paint' || o.kind === 'glass' ? 0.55 : 1}
+        />
+      {/each}
+    </svg>
+  </div>
 {/if}

@@ -62,16 +62,13 @@ const span = (points: Point[], axis: 0 | 1) => {
 
 /** How much larger than the rig the window on it is, and how much of the host it is at the least. */
 const [AROUND, LEAST] = [2.1, 0.24];
-/** Width over height of a card's picture. */
-const CARD = 2.2;
-
 /** The window on the drawing: the rig, and enough of its host to know where it stands. */
-function window(rig: Point[], all: Point[], pad: number) {
+function window(rig: Point[], all: Point[], pad: number, aspect: number) {
   const [[x0, x1], [y0, y1]] = [span(all, 0), span(all, 1)];
   const [[u0, u1], [v0, v1]] = [span(rig, 0), span(rig, 1)];
-  const whole = Math.max(x1 - x0, CARD * (y1 - y0)) + 2 * pad;
-  const wide = Math.min(whole, Math.max(AROUND * Math.max(u1 - u0, CARD * (v1 - v0)), LEAST * whole));
-  const tall = wide / CARD;
+  const whole = Math.max(x1 - x0, aspect * (y1 - y0)) + 2 * pad;
+  const wide = Math.min(whole, Math.max(AROUND * Math.max(u1 - u0, aspect * (v1 - v0)), LEAST * whole));
+  const tall = wide / aspect;
   // No emptier than it must be: it slides back over the host where it would look past its edge.
   const slide = (middle: number, size: number, low: number, high: number) =>
     high - low + 2 * pad <= size
@@ -80,8 +77,8 @@ function window(rig: Point[], all: Point[], pad: number) {
   return [slide((u0 + u1) / 2, wide, x0, x1), slide((v0 + v1) / 2, tall, y0, y1), wide, tall] as const;
 }
 
-/** The host and the rig on it as outlines, with the window that a card shows of them. */
-export function drawFigure(host: Host, figure: Figure) {
+/** The host and the rig on it as outlines, with the window that a card of an aspect (width over height) shows of them. */
+export function drawFigure(host: Host, figure: Figure, aspect: number) {
   const outlines: (Outline & { depth: number })[] = [];
   const all: Point[] = [];
   const rig: Point[] = [];
@@ -191,5 +188,5 @@ export function drawFigure(host: Host, figure: Figure) {
     else add(pts, 'rig', Math.max(0.022 * size, s.size[0]! * 0.9), false, 4);
   }
   outlines.sort((a, b) => a.depth - b.depth);
-  return { outlines, size, box: window(rig, all, 0.1 * size) };
+  return { outlines, size, box: window(rig, all, 0.1 * size, aspect) };
 }

@@ -34,9 +34,27 @@ export type DragTo =
 
 const HANDLE_REACH = 18;
 /** Share of the picture's height and width that the rig fills when it is opened. */
-const [FILLS, FILLS_ACROSS] = [0.46, 0.62];
+const [FILLS, FILLS_ACROSS] = [0.45, 0.76];
 /** Share of the height that the frame takes through the lens, when that is the large picture. */
 const FRAME = 0.86;
+
+/** Points round the rig's own parts, straps and tethers left out: their middles and how far they reach to each side. */
+function ownPoints(f: Figure) {
+  const axes = [new THREE.Vector3(1, 0, 0), new THREE.Vector3(0, 1, 0), new THREE.Vector3(0, 0, 1)];
+  return f.shapes
+    .filter((s) => s.type !== 'tether' && s.type !== 'strap')
+    .flatMap((s) => {
+      const [axis, side] = [s.axis && vec(s.axis), s.side && vec(s.side)];
+      const box = (s.type === 'camera' || s.type === 'plate') && axis && side;
+      const across = box ? side.clone().cross(axis) : null;
+      const reaches = !box
+        ? axes.map((a) => a.clone().multiplyScalar(s.size[0]! / 2))
+        : (s.type === 'camera' ? [axis, side, across!] : [across!, side, axis]).map((a, i) =>
+            a.clone().multiplyScalar(s.size[i]! / 2),
+          );
+      return s.points.flatMap((q) => reaches.flatMap((r) => [vec(q.p).add(r), vec(q.p).sub(r)]));
+    });
+}
 
 /** The three-dimensional scene, drawn only when something changed. */
 export class SceneView {
@@ -152,8 +170,7 @@ export class SceneView {
             ? new THREE.Vector3(-3.1, 2.0, 1.0)
             : new THREE.Vector3(1.7, 3.2, 0.8);
     // As near as fills a good part of the picture with the rig itself; straps and tethers may run out of it.
-    const own = f.shapes.filter((s) => s.type !== 'tether' && s.type !== 'strap');
-    const points = own.flatMap((s) => s.points.map((q) => vec(q.p)));
+    const points = ownPoints(f);
     const middle = new THREE.Box3().setFromPoints(points).getCenter(new THREE.Vector3());
     const direction = from.normalize();
     this.controls.target.copy(middle);
@@ -165,8 +182,7 @@ export class SceneView {
       const seen = points.map((q) => q.clone().project(this.eye));
       const span = (axis: 'x' | 'y') =>
         (Math.max(...seen.map((q) => q[axis])) - Math.min(...seen.map((q) => q[axis]))) / 2;
-      // A part's own thickness is not in its points: a little more than what is measured.
-      far = Math.max(0.25, far * Math.max((span('y') + 0.04) / FILLS, span('x') / FILLS_ACROSS, 0.2));
+      far = Math.max(0.2, far * Math.max(span('y') / FILLS, span('x') / FILLS_ACROSS, 0.2));
     }
     // The headline stands above and the let-go cases below: the rig sits a little under the middle.
     const up = new THREE.Vector3(0, 0, 1).addScaledVector(direction, -direction.z).normalize();
@@ -358,8 +374,7 @@ export class SceneView {
   /** Share of the picture's height that the rig takes, straps and tethers left out: for tests and scripts. */
   fills() {
     if (!this.input) return null;
-    const own = this.input.report.figure.shapes.filter((s) => s.type !== 'tether' && s.type !== 'strap');
-    const ys = own.flatMap((s) => s.points.map((q) => vec(q.p).project(this.eye).y));
+    const ys = ownPoints(this.input.report.figure).map((q) => q.project(this.eye).y);
     return (Math.max(...ys) - Math.min(...ys)) / 2;
   }
 

@@ -53,7 +53,8 @@ public sealed record BoltedBracket : BaseKind
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var n = (int)Math.Round(Count);
         var (holds, foot) = ScrewRow.Place(b, n, Apart, row.Height / 2, 2e7, 3000);
-        List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)];
+        List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width,
+            Edge: row.Width / 2)];
         if (Pad > 0)
             stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-soft", row.Width));
         stack.Add(new("The host's thread", LayerRole.Blind, HostThread, b.Rig.Site.Material, 0.03));

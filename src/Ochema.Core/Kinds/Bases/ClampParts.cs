@@ -58,6 +58,14 @@ internal static class ClampParts
     public static ScrewJoint Through(RigBuilder b, string id, string station, string title, string thread, StackLayer first, StackLayer second)
     {
         var f = b.Stock.Find<Fastener>("fasteners", thread);
-        return new ScrewJoint { Id = b.Own(id), Station = station, Title = title, Thread = f, Means = Loosening.LockNut, Layers = [first, second, Hardware.Washer(f), Hardware.LockNut(f)] };
+        return new ScrewJoint
+        {
+            Id = b.Own(id),
+            Station = station,
+            Title = title,
+            Thread = f,
+            Means = Loosening.LockNut,
+            Layers = [first, second, Hardware.Washer(f), Hardware.LockNut(f)]
+        };
     }
 }

@@ -134,7 +134,8 @@ public sealed record HoldPlate : BaseKind
                 Title = "eye bolts for the straps",
                 Thread = eyeBolt,
                 Means = Loosening.LockNut,
-                Layers = [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: 0.02), Hardware.Washer(eyeBolt), Hardware.LockNut(eyeBolt)],
+                Layers = [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: 0.02), Hardware.Washer(eyeBolt),
+                    Hardware.LockNut(eyeBolt)],
                 Screw = "Eye bolt",
                 Screws = b.Rig.Straps.Select(s => s.From).Distinct().Count(),
             }, [.. corners]);

@@ -45,7 +45,8 @@ public sealed record HoseClampBracket : BaseKind
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var screw = b.Stock.Find<Fastener>("fasteners", "1-4-20");
         var band = b.Fitting("hose-clamp");
-        var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, band.Mass * Math.Round(Bands), 0.02, 2e6, 500 * Bands, ClampParts.RubberFriction);
+        var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, band.Mass * Math.Round(Bands), 0.02, 2e6, 500 * Bands,
+            ClampParts.RubberFriction);
         if (!b.HoldsGone)
         {
             var one = FrictionGrip.Band(Tension, d, ClampParts.RubberFriction);

@@ -106,15 +106,21 @@ public sealed record RailTable : BaseKind
             b.Checks.Add(new SectionStrength(b, "base", name + "-cross", "Cross-bar bends", piece));
             b.Shape(name + "-cross", "base", "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
         }
-        b.Joint(ClampParts.Through(b, "rail-clamp-bolt", "base", "bolts of the rail clamps", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04), new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with { Torque = ClampTorque, Included = true });
+        b.Joint(ClampParts.Through(b, "rail-clamp-bolt", "base", "bolts of the rail clamps", "m10",
+            new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04),
+            new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with
+        { Torque = ClampTorque, Included = true });
         b.Parts.Cut("base", row, metal, Math.Max(Length, PostsApart), 2, "Tube of the table");
         b.Parts.Cut("base", row, metal, Apart, what: "Cross-bar");
         foreach (var length in posts)
-            b.Parts.Bought("base", b.Fitting("stem-16"), mass: post.Area * length * steel.Density, name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");
+            b.Parts.Bought("base", b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
+                name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");
         b.Parts.Bought("base", clampRow, 6);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
-        var (plate, aluminium, bolts) = (new SheetPiece(0.12, HeadPlate, 0.006, "al-6061-t6", []), b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));
+        var (plate, aluminium, bolts) = (new SheetPiece(0.12, HeadPlate, 0.006, "al-6061-t6", []), b.Stock.Material("al-6061-t6"),
+            b.Fitting("u-bolt"));
         b.PointMass(seat, b.Parts.Sheet("base", "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought("base", bolts, 2).Mass);
-        return new Mount(seat, b.Position(seat), normal, new ThroughPort("Head plate", [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate));
+        return new Mount(seat, b.Position(seat), normal, new ThroughPort("Head plate",
+            [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate));
     }
 }

@@ -54,7 +54,8 @@ public sealed record SplitBlock : BaseKind
         foreach (var fault in Faults(thread, d, heel))
             b.Findings.Add(new ReportFinding("base", fault, true));
         var standOff = Stud - Socket;
-        StackLayer[] between = standOff > 0.0005 ? [new("Jam nut and washers", LayerRole.Clearance, standOff, "steel-s235", 0.014, Bought: true, Item: HardwareItem.JamNut)] : [];
+        StackLayer[] between = standOff > 0.0005 ? [new("Jam nut and washers", LayerRole.Clearance, standOff, "steel-s235", 0.014,
+            Bought: true, Item: HardwareItem.JamNut)] : [];
         var joint = b.Joint(new ScrewJoint
         {
             Id = "block-bolt",
@@ -83,7 +84,9 @@ public sealed record SplitBlock : BaseKind
             b.Checks.Add(new GripPrise(b, "base-hold", "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
         b.Parts.Sheet("base", "Half block", new(Width, Width, Thickness / 2, rubber.Id, []), rubber, 2);
-        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem", "bolt as stud") with { Offers = new StudPort("Bolt", Bolt, Stud, Joint: "block-bolt") };
+        return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem",
+            "bolt as stud") with
+        { Offers = new StudPort("Bolt", Bolt, Stud, Joint: "block-bolt") };
     }
 
     private IEnumerable<string> Faults(Fastener thread, double d, double heel)

@@ -36,7 +36,8 @@ public sealed record StrapBase : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var row = b.Fitting("strap-base");
-        var hold = ClampParts.Place(b, "base-hold", "strap base", 0.006, row.Mass, Foot / 2, 3e4, 3e4 * Foot * Foot / 8, ClampParts.RubberFriction, "pad");
+        var hold = ClampParts.Place(b, "base-hold", "strap base", 0.006, row.Mass, Foot / 2, 3e4, 3e4 * Foot * Foot / 8,
+            ClampParts.RubberFriction, "pad");
         var spot = b.Spot("base-hold", "base", "strap base", b.Rig.At[0], b.Rig.At[1]);
         // Two ends pull down by the sine of their angle.
         var press = 2 * Tension * Math.Sin(Angle);

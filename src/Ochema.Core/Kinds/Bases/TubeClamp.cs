@@ -63,7 +63,8 @@ public sealed record TubeClamp : BaseKind
         var capacity = FrictionGrip.Halves(closing, d, friction);
         var n = (int)Math.Round(Count);
         var clamp = b.Fitting("tube-clamp");
-        var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}", n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, clamp.Mass, 0.02,
+        var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}",
+            n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, clamp.Mass, 0.02,
             rocking: Lining == ClampLining.Rubber ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
         foreach (var h in holds)
         {

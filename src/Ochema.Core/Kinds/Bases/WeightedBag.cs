@@ -40,6 +40,10 @@ public sealed record WeightedBag : BaseKind
         var hold = Standing.Build(b, "bag", Length, Width, Bag, Height, k, k * Width * Width / 12, 0.5);
         b.Parts.Bought("base", b.Fitting("bag"), mass: Bag);
         b.Shape("bag", "base", "plate", [b.Point(hold.Node, b.Position(hold.Node) + Height / 2 * hold.Top.Axis)], [Length, Width, Height], hold.Top.Axis, b.Surface.V);
-        return hold.Top with { Offers = new ThroughPort("Plate on the bag", [new("Plate on the bag", LayerRole.Clearance, Plate, "birch-ply", 0.05)], Math.Min(Length, Width)) };
+        return hold.Top with
+        {
+            Offers = new ThroughPort("Plate on the bag",
+            [new("Plate on the bag", LayerRole.Clearance, Plate, "birch-ply", 0.05)], Math.Min(Length, Width))
+        };
     }
 }

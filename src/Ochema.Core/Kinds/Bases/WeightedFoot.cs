@@ -49,7 +49,8 @@ public sealed record WeightedFoot : BaseKind
         {
             Offers = new ThroughPort("Pan",
             [
-                new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08), new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04),
+                new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08),
+                    new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04),
                 new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016, Bought: true),
             ], 0.04),
         };

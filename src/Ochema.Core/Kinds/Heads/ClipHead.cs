@@ -27,6 +27,7 @@ public sealed record ClipHead : HeadKind
 
     internal override (string? Piece, string By)? Joins => null;
 
-    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Clip's hinge turns",
+    public override Mount Build(RigBuilder b, Mount from) =>
+        HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Clip's hinge turns",
         new BucklePort("Clip"));
 }

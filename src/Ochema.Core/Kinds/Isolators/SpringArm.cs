@@ -97,7 +97,7 @@ public sealed record SpringArm : IsolatorKind
             b.Findings.Add(f);
         b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
-        b.Parts.Bought("isolator", frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}: {Words.Inside(frame.Name)}");
+        b.Parts.Bought("isolator", frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}");
         b.Parts.Bought("isolator", row, Math.Round(Count));
         b.Parts.Length("isolator", link, 2 * Link, LinkMass, link.PricePerMetre, Aisle.Metal);
         foreach (var up in new[] { 0.5, -0.5 })

@@ -72,7 +72,8 @@ public sealed record ArticulatedArm : ReachKind
         }
         b.Parts.Bought(b.Own("reach"), row, mass: row.MassPerMetre * Length);
         var stud = new StudPort("Arm's stud", row.Thread, null, true);
-        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "stud at the arm's foot", stud, f => f.Spring(foot), Math.Max(0.01, 0.7 * row.LinkDiameter)));
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "stud at the arm's foot", stud, f => f.Spring(foot),
+            Math.Max(0.01, 0.7 * row.LinkDiameter)));
         return new Mount(node, at, upright, stud);
     }
 

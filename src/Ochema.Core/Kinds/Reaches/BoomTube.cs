@@ -49,20 +49,22 @@ public sealed record BoomTube : ReachKind
         b.Checks.Add(new SectionStrength(b, reach, b.Own("boom"), "Boom bends", boom));
         b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque,
             "as you set it; scaffold clamps 60–120 N·m, judgement"));
-        b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10", new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04),
+        b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10",
+            new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04),
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with
         { Included = true });
-        var flange = b.Fitting("foot-flange");
-        b.PointMass(from.Node, b.Parts.Bought(reach, flange).Mass);
-        b.StandsOn(from, new(b.Own("reach-screw"), reach, "plate under the mast", new FlangePort("Mast's flange", 0.005, 0.07, 4, "m8", "flange-screw", "screws of the mast's flange"),
+        b.StandsOn(from, new(b.Own("reach-screw"), reach, "plate under the mast",
+            new FlangePort("Mast's flange", 0.005, 0.07, 4, "m8", "flange-screw", "screws of the mast's flange"),
             b.EndLoad(mast.First), 0.035));
         b.Parts.Cut(reach, row, metal, Height, what: "Mast");
         b.Parts.Cut(reach, row, metal, StickOut, what: "Boom");
+        b.PointMass(from.Node, b.Parts.Bought(reach, b.Fitting("foot-flange")).Mass);
         var clamp = b.Fitting("crossing-clamp");
         b.Parts.Bought(reach, clamp);
         b.PointMass(mastTop, clamp.Mass);
         b.Shape(b.Own("mast"), reach, "tube", [b.Point(from.Node), b.Point(mastTop)], [row.Width]);
         b.Shape(b.Own("boom"), reach, "tube", [b.Point(crossing), b.Point(end)], [row.Width]);
-        return new Mount(end, b.Position(end), up, new ThroughPort("Boom", [new("Boom", LayerRole.Clearance, row.Width, row.Material, row.Width)], row.Width));
+        return new Mount(end, b.Position(end), up, new ThroughPort("Boom",
+            [new("Boom", LayerRole.Clearance, row.Width, row.Material, row.Width)], row.Width));
     }
 }

@@ -45,7 +45,8 @@ public sealed record CrossBar : ReachKind
         else
             b.Rigid(foot, end);
         var through = new ThroughPort("Cross-bar",
-            [new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material, row.Width)], row.Width);
+            [new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material,
+                row.Width)], row.Width);
         b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar < 0 ? null : b.EndLoad(bar), row.Width / 2));
         b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap);
         return new Mount(end, b.Position(end), from.Axis, through);

@@ -30,7 +30,8 @@ public sealed record Riser : ReachKind
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var top = Post.Build(b, from, Height, row, "riser", "Riser bends");
         var first = b.Pieces[^1].First;
-        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "screw in the riser's foot", new TubePort("Riser", row), b.EndLoad(first), row.Width / 2));
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "screw in the riser's foot", new TubePort("Riser", row),
+            b.EndLoad(first), row.Width / 2));
         return top;
     }
 }

@@ -67,7 +67,8 @@ public sealed record TelescopingPole : ReachKind
         var middle = b.Node(b.Own("pole-lock"), from.Position + Length / 2 * direction);
         var upper = b.Node(b.Own("pole-upper"), b.Position(middle));
         var low = Tube("pole-low", "lower tube", from.Node, middle, Lower);
-        b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lower tube", outer), b.EndLoad(low.First), outer.Width / 2,
+        b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lower tube", outer),
+            b.EndLoad(low.First), outer.Width / 2,
             Axis: direction));
         var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Overlap, Overlap, Overlap], 0.05);
         b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
