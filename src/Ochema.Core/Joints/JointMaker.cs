@@ -101,7 +101,7 @@ public static class JointMaker
                 }
             case (ThroughPort plate, SocketPort socket):
                 return [new(JoinSort.Screwed, Row(socket.Thread ?? socket.Suits),
-                    [Under(plate, Row(socket.Thread ?? socket.Suits)), .. plate.Layers, Layer(socket)])];
+                    [Under(plate, Row(socket.Thread ?? socket.Suits), stock), .. plate.Layers, Layer(socket)])];
             case (ThroughPort plate, ThroughPort upper):
                 {
                     var thread = Row(upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6");
@@ -110,7 +110,7 @@ public static class JointMaker
             case (ThroughPort plate, StudPort { Length: null } stud):
                 {
                     var thread = Row(stud.Thread);
-                    return [new(JoinSort.Screwed, thread, [Hardware.JamNut(thread), Under(plate, thread), .. plate.Layers,
+                    return [new(JoinSort.Screwed, thread, [Hardware.JamNut(thread), Under(plate, thread, stock), .. plate.Layers,
                         Hardware.Washer(thread), Hardware.LockNut(thread)],
                     Screw: null, Headless: true, Means: Loosening.LockNut)];
                 }
@@ -122,7 +122,7 @@ public static class JointMaker
                 {
                     var thread = Row(stud.Thread);
                     return With("coupling-nut", [new(JoinSort.Screwed, thread,
-                        [Under(plate, thread), .. plate.Layers, Hardware.CouplingNut(thread)])]);
+                        [Under(plate, thread, stock), .. plate.Layers, Hardware.CouplingNut(thread)])]);
                 }
             case (StudPort stud, SocketPort socket):
                 {
@@ -175,8 +175,8 @@ public static class JointMaker
     private static Loosening Locks(StudPort stud) => stud.Shouldered ? Loosening.ToolTightMarked : Loosening.JamNuts;
 
     /// <summary>What the head of a screw presses on: wood and rubber want it wide.</summary>
-    private static StackLayer Under(ThroughPort plate, Fastener f) =>
-        plate.Layers[0].Role == LayerRole.Soft || plate.Layers[0].Material is "birch-ply" or "beech" or "pine" or "hdpe"
+    private static StackLayer Under(ThroughPort plate, Fastener f, Catalogue stock) =>
+        plate.Layers[0].Role == LayerRole.Soft || stock.Material(plate.Layers[0].Material).Family is MaterialFamily.Wood or MaterialFamily.Plastic
             ? Hardware.WideWasher(f) : Hardware.Washer(f);
 
     private static MadeJoint Bolted(Fastener thread, IEnumerable<StackLayer> upper, IReadOnlyList<StackLayer> lower) =>

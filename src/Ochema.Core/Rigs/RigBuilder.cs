@@ -162,6 +162,14 @@ public sealed class RigBuilder
         return free;
     }
 
+    /// <summary>Keeps a name of the user's own for what goes by it in the model: let-go cases take parts away by their names.</summary>
+    /// <exception cref="DocumentException">The model calls something of this rig so already.</exception>
+    public void Claim(string id, string path)
+    {
+        if (elementNames.Contains(id) || Holds.Exists(h => h.Id == id))
+            throw new DocumentException(path, $"'{id}' is a name of another part");
+    }
+
     /// <summary>Adds a node; its name is made unique.</summary>
     public int Node(string id, Vec3 p)
     {

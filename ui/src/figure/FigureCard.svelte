@@ -3,10 +3,29 @@
   import { catalogue } from '../state/catalogue.svelte';
   import { drawFigure } from './project';
 
-  let { hostId, figure }: { hostId: string; figure: Figure } = $props();
-  let [width, height] = $state([352, 160]);
-  let host = $derived(catalogue.host(hostId));
-  let drawing = $derived(host ? drawFigure(host, figure, width / height) : null);
+  /** Aspect: width over height of the place for it. */
+  let { hostId, figure, aspect }: { hostId: string; figure: Figure; aspect: number } = $props();
+  let seen = $state(false);
+
+  /** Drawn when it is about to be seen: a yard of hundreds opens at once. */
+  function soonSeen(node: Element) {
+    const watch = new IntersectionObserver(
+      (entries) => {
+        if (!entries.some((e) => e.isIntersecting)) return;
+        seen = true;
+        watch.disconnect();
+      },
+      { rootMargin: '300px' },
+    );
+    watch.observe(node);
+    return () => watch.disconnect();
+  }
+
+  $effect(() => {
+    if (seen) void catalogue.draw(hostId);
+  });
+  let host = $derived(catalogue.drawn(hostId));
+  let drawing = $derived(seen && host ? drawFigure(host, figure, aspect) : null);
   const fills = {
     paint: 'var(--paint)',
     glass: 'var(--glass)',
@@ -31,8 +50,8 @@
   };
 </script>
 
-{#if drawing}
-  <div class="h-full w-full" bind:clientWidth={width} bind:clientHeight={height}>
+<div class="h-full w-full" {@attach soonSeen}>
+  {#if drawing}
     <svg viewBox={drawing.box.join(' ')} preserveAspectRatio="xMidYMid slice" class="h-full w-full" aria-hidden="true">
       {#each drawing.outlines as o, i (i)}
         <path
@@ -46,5 +65,5 @@
         />
       {/each}
     </svg>
-  </div>
-{/if}
+  {/if}
+</div>

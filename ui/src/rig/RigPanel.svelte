@@ -9,18 +9,21 @@
   let report = $derived(session.report!);
   const id = $props.id();
 
-  /** Like parts stand in one line. */
-  let parts = $derived.by(() => {
-    const lines: { name: string; count: number; mass: number; price: number }[] = [];
+  /** As they lie in a shop; like parts stand in one line. */
+  let aisles = $derived.by(() => {
+    const lines: { aisle: string; name: string; count: number; mass: number; price: number }[] = [];
     for (const p of report.parts) {
       const same = lines.find((l) => l.name === p.name);
-      const line = same ?? { name: p.name, count: 0, mass: 0, price: 0 };
+      const line = same ?? { aisle: p.aisle, name: p.name, count: 0, mass: 0, price: 0 };
       line.count += p.quantity;
       line.mass += p.mass * p.quantity;
       line.price += p.price * p.quantity;
       if (!same) lines.push(line);
     }
-    return lines;
+    const order = ['camera', 'rigging', 'metal', 'plumbing', 'screws', 'glue'];
+    return order
+      .map((aisle) => ({ aisle, parts: lines.filter((l) => l.aisle === aisle) }))
+      .filter((a) => a.parts.length);
   });
 </script>
 
@@ -95,16 +98,21 @@
 {/if}
 
 <h3 class="mt-4">Parts, {quantity(report.mass, 'mass')}, {quantity(report.cost, 'money')}</h3>
-<ul class="text-sm">
-  {#each parts as p (p.name)}
-    <li class="flex justify-between gap-2">
-      <span>{p.count > 1 ? `${p.count} × ` : ''}{p.count > 1 ? uncapital(fill(p.name)) : fill(p.name)}</span><span
-        class="text-quiet whitespace-nowrap tabular-nums"
-        >{quantity(p.mass, 'mass')} · {p.price > 0 ? quantity(p.price, 'money') : 'yours'}</span
-      >
-    </li>
-  {/each}
-</ul>
+{#each aisles as a (a.aisle)}
+  <h4 class="text-quiet mt-1 text-xs">{capital(a.aisle)}</h4>
+  <ul class="text-sm">
+    {#each a.parts as p (p.name)}
+      <li class="flex justify-between gap-2">
+        <span>{p.count > 1 ? `${p.count} × ` : ''}{p.count > 1 ? uncapital(fill(p.name)) : fill(p.name)}</span><span
+          class="text-quiet whitespace-nowrap tabular-nums"
+          >{p.mass > 0 ? quantity(p.mass, 'mass') + ' · ' : ''}{p.price > 0
+            ? quantity(p.price, 'money')
+            : 'yours'}</span
+        >
+      </li>
+    {/each}
+  </ul>
+{/each}
 
 <h3 class="mt-4">Cautions</h3>
 <ul class="border-tight border-l-3 pl-2 text-sm">

@@ -52,7 +52,7 @@
           onclick={() => onpick(recipe.document)}
         >
           <span class="bg-base-200 h-24 rounded-sm">
-            {#if report}<FigureCard hostId={recipe.document.host} figure={report.figure} />{/if}
+            {#if report}<FigureCard hostId={recipe.document.host} figure={report.figure} aspect={1.17} />{/if}
           </span>
           <span class="min-w-0 text-xs leading-snug">
             <b class="block text-base leading-tight">{recipe.name}</b>

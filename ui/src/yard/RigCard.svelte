@@ -19,7 +19,7 @@
   class="border-rule bg-base-100 hover:border-base-content group relative grid [contain-intrinsic-size:auto_19rem] [content-visibility:auto] grid-rows-[10rem_1fr] rounded-md border"
 >
   <div class="bg-base-200 overflow-hidden rounded-t-md">
-    {#if card}<FigureCard hostId={card.host} figure={card.figure} />{/if}
+    {#if card}<FigureCard hostId={card.host} figure={card.figure} aspect={2.2} />{/if}
   </div>
   <div class="flex flex-col px-3 pt-2 pb-2.5">
     <h3 class="leading-tight">

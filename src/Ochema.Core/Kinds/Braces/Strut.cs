@@ -56,6 +56,7 @@ public sealed record Strut : BraceKind
     {
         var station = "brace:" + Id;
         var path = $"braces[{b.Rig.Braces.ToList().IndexOf(this)}]";
+        b.Claim(Id, path + ".id");
         var spot = b.SpotOn(Site, path + ".site", Id, station, $"{Id} {(Foot is Magnet ? "foot magnet" : Foot is Cup ? "foot cup" : "foot pad")}", At[0], At[1]);
         var hold = Foot.Build(b, spot);
         var row = b.Stock.Find<SectionRow>("sections", Section);

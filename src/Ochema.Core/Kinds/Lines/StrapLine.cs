@@ -25,6 +25,7 @@ internal static class StrapLine
             b.Parts.Length(station, row, 0, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
             return;
         }
+        b.Claim(strap.Id, $"straps[{i}].id");
         var line = b.Line(strap.Id, node, anchor, row.AxialStiffness, strap.Pretension);
         var knot = Lashing.Knots.First(k => k.Id == strap.End);
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
