@@ -18,10 +18,12 @@ internal static class Joining
         if (below is StudPort { Joint: { } own } stud && foot.Port is SocketPort or BucklePort)
         {
             // The lower part's own bolt goes on into this one: one screw, one joint.
-            b.Joins.Add(new(foot.Station, JoinSort.Screwed, own, b.Joints.First(j => j.Id == own).Title));
+            var bolt = b.Joints.First(j => j.Id == own);
+            b.Joins.Add(new(foot.Station, JoinSort.Screwed, own, bolt.Title));
             if (foot.Port is BucklePort)
                 Between(b, from, foot.Station, own, "buckle-adapter");
-            if (foot.Port is SocketPort { Thread: { } socket } && socket != stud.Thread && ThreadFit.Bush(socket, stud.Thread) is null)
+            if (foot.Port is SocketPort { Thread: { } socket } && socket != stud.Thread
+                && !(bolt.Bushed && ThreadFit.Bush(stud.Thread, socket) is not null))
                 b.Findings.Add(new ReportFinding(foot.Station, Words.Capital(ThreadFit.Mismatch(
                     b.Stock.Find<Fastener>("fasteners", stud.Thread), b.Stock.Find<Fastener>("fasteners", socket), foot.Port.Name)) + ".", true));
             return;

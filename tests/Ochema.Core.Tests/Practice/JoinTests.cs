@@ -168,4 +168,14 @@ public sealed class JoinTests
         var joint = new ScrewJoint { Id = "j", Station = "head", Title = "stud", Thread = made.Thread, Layers = made.Layers };
         Assert.Contains(joint.Report().Findings, f => f.Blocks && f.Text.Contains("does not go into"));
     }
+
+    [Fact] // the block's own bolt is the joint of what stands on it: its thread has to go in there, or a bush between
+    public void ABlocksBoltGoesIntoTheHeadOrIsRefused()
+    {
+        var rig = RigFiles.Named("split-block") with { Head = new Core.Kinds.Heads.BallHead() };
+        bool Refused(RigDocument r) => RigAssembly.Build(r, Stock).Findings.Any(f => f.Blocks && f.Text.Contains("does not go into"));
+        Assert.True(Refused(rig));
+        Assert.False(Refused(rig with { Joints = new Dictionary<string, JointChoice> { ["block-bolt"] = new() { Bush = Core.Hosts.Answer.Yes } } }));
+        Assert.False(Refused(RigFiles.Named("split-block")));
+    }
 }
