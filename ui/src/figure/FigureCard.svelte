@@ -21,7 +21,10 @@
     return () => watch.disconnect();
   }
 
-  let host = $derived(catalogue.host(hostId));
+  $effect(() => {
+    if (seen) void catalogue.draw(hostId);
+  });
+  let host = $derived(catalogue.drawn(hostId));
   let drawing = $derived(seen && host ? drawFigure(host, figure, aspect) : null);
   const fills = {
     paint: 'var(--paint)',

@@ -54,8 +54,9 @@
     };
   });
 
+  $effect(() => void catalogue.draw(session.doc.host));
   $effect(() => {
-    const host = catalogue.host(session.doc.host);
+    const host = catalogue.drawn(session.doc.host);
     if (!view || !host || !session.shown) return;
     view.snap = settings.system === 'metric' ? 0.01 : 0.0127;
     view.show(
@@ -127,7 +128,7 @@
   role="application"
   aria-label="The rig on its host. Drag its feet, or select a row and use the arrow keys."
   tabindex="0"
-  data-scene={view ? 'ready' : ''}
+  data-scene={view && catalogue.drawn(session.doc.host) ? 'ready' : ''}
   onkeydown={keys}
   onpointerup={() => (dragText = '')}
 >

@@ -1,4 +1,4 @@
-import { api, ask, type Host, type Kind, type Schemas } from '../api/client';
+import { api, ApiError, ask, type Host, type Kind, type Schemas } from '../api/client';
 
 /** What ships with the server and does not change while it runs. */
 class CatalogueState {
@@ -7,11 +7,14 @@ class CatalogueState {
   hosts = $state.raw<Host[]>([]);
   kinds = $state.raw<Kind[]>([]);
   factors = $state.raw<Schemas['RequiredFactor'][]>([]);
+  /** Hosts with their drawings, those that were looked at. */
+  private drawings = $state.raw<Record<string, Host>>({});
+  private asked: Record<string, boolean> = {};
 
   async load() {
     const [units, hosts, kinds, factors] = await Promise.all([
       ask(api.GET('/api/units')),
-      ask(api.GET('/api/hosts')),
+      ask(api.GET('/api/hosts', { params: { query: { drawings: false } } })),
       ask(api.GET('/api/kinds')),
       ask(api.GET('/api/factors')),
     ]);
@@ -26,6 +29,25 @@ class CatalogueState {
 
   host(id: string) {
     return this.hosts.find((h) => h.id === id);
+  }
+
+  /** A host with its drawing, once that is here. */
+  drawn(id: string): Host | undefined {
+    return this.drawings[id];
+  }
+
+  /** Fetches the drawing of a host; tried again at the next asking when it does not come. */
+  async draw(id: string) {
+    if (this.asked[id]) return;
+    this.asked[id] = true;
+    try {
+      const host = await ask(api.GET('/api/hosts/{id}', { params: { path: { id } } }));
+      this.drawings = { ...this.drawings, [id]: host };
+    } catch (e) {
+      if (!(e instanceof ApiError)) throw e;
+      this.asked[id] = false;
+      setTimeout(() => void this.draw(id), 3000);
+    }
   }
 
   kind(station: string, id: string) {

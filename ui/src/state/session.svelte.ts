@@ -23,6 +23,9 @@ type Node = Record<string, unknown>;
 /** What stands in the way of an answer or a save, and whether it is tried again by itself. */
 export type Trouble = { text: string; again: boolean };
 
+/** Rigs that were left while something of theirs was on its way to the server. */
+const leaving: Record<string, Promise<void>> = {};
+
 /** One rig being worked on: its document, its answers, undo, saving. */
 export class RigSession {
   doc = $state.raw<RigDocument>(null!);
@@ -64,6 +67,7 @@ export class RigSession {
   private keepKey = '';
   private closed = false;
   private held = false;
+  private writes: Promise<unknown> = Promise.resolve();
 
   constructor(readonly id: string) {}
 
@@ -105,6 +109,7 @@ export class RigSession {
   }
 
   async load() {
+    await leaving[this.id];
     const rig = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
     [this.version, this.filmName, this.saved] = [rig.version, rig.filmName, rig.document];
     this.doc = rig.document;
@@ -293,14 +298,24 @@ export class RigSession {
     }
   }
 
-  async save(): Promise<void> {
+  /** Writes to the server one after the other: each builds on the version that the one before it got. */
+  private inTurn(write: () => Promise<void>): Promise<void> {
+    const turn = this.writes.then(write);
+    this.writes = turn.catch(() => {});
+    return turn;
+  }
+
+  save(): Promise<void> {
+    return this.inTurn(() => this.store());
+  }
+
+  private async store(): Promise<void> {
     if (this.held && !this.closed) return;
     const doc = this.doc;
     if (doc === this.saved || this.saveState === 'conflict') {
       if (doc === this.saved) this.saveState = 'saved';
       return;
     }
-    if (this.saveState === 'saving') return this.later('save', SAVE_AFTER, () => this.save());
     this.saveState = 'saving';
     try {
       const stored = await ask(
@@ -330,15 +345,17 @@ export class RigSession {
   }
 
   /** After a conflict: takes what is stored and puts this window's document on top of it as the next version. */
-  async keepMine() {
-    try {
-      const stored = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
-      [this.version, this.saveState, this.unsaved] = [stored.version, 'waiting', null];
-    } catch (e) {
-      this.unsaved = this.trouble('save', e, () => this.keepMine());
-      return;
-    }
-    await this.save();
+  keepMine(): Promise<void> {
+    return this.inTurn(async () => {
+      try {
+        const stored = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
+        [this.version, this.saveState, this.unsaved] = [stored.version, 'waiting', null];
+      } catch (e) {
+        this.unsaved = this.trouble('save', e, () => this.keepMine());
+        return;
+      }
+      await this.store();
+    });
   }
 
   async takeTheirs() {
@@ -349,22 +366,20 @@ export class RigSession {
 
   /** Goes back to a saved state, as a new version; what is not saved yet is saved first, so that it is one too. */
   async restore(number: number) {
-    await this.save();
     try {
-      const stored = await ask(
-        api.POST('/api/rigs/{id}/versions/{number}/restore', {
-          params: { path: { id: this.id, number } },
-          headers: { 'If-Match': `"${this.version}"` },
-        }),
-      );
-      this.past = [...this.past, this.doc];
-      [this.doc, this.saved, this.version, this.saveState] = [
-        stored.document,
-        stored.document,
-        stored.version,
-        'saved',
-      ];
-      remove(this.keepKey);
+      await this.inTurn(async () => {
+        await this.store();
+        const stored = await ask(
+          api.POST('/api/rigs/{id}/versions/{number}/restore', {
+            params: { path: { id: this.id, number } },
+            headers: { 'If-Match': `"${this.version}"` },
+          }),
+        );
+        this.past = [...this.past, this.doc];
+        [this.doc, this.saved] = [stored.document, stored.document];
+        [this.version, this.saveState] = [stored.version, 'saved'];
+        remove(this.keepKey);
+      });
     } catch (e) {
       if (!(e instanceof ApiError)) throw e;
       notices.say(`It was not brought back: ${e.message}`);
@@ -394,7 +409,7 @@ export class RigSession {
   close() {
     this.closed = true;
     for (const t of Object.values(this.timers)) clearTimeout(t);
-    void this.save();
+    leaving[this.id] = this.save();
   }
 
   /** What went wrong. Where it may pass by itself (no server, a full or locked disk) it is tried again, saving and asking each by its own clock. */

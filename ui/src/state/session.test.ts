@@ -1,0 +1,201 @@
+import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { RigSession } from './session.svelte';
+import type { RigDocument } from '../api/client';
+
+// Before the modules: they ask for the window's locks when they are loaded.
+vi.hoisted(() => vi.stubGlobal('navigator', {}));
+
+/** A server that keeps one rig and takes its time to store it. */
+class Server {
+  version = 1;
+  document = { name: 'Roof', run: { speed: 20 } } as unknown as RigDocument;
+  storing = 0;
+  atOnce = 0;
+  mostAtOnce = 0;
+  refusals = 0;
+  broken = false;
+  kept: Record<string, string> = {};
+
+  async put(body: RigDocument, match: string) {
+    this.mostAtOnce = Math.max(this.mostAtOnce, ++this.atOnce);
+    const onVersion = this.version;
+    await new Promise((done) => setTimeout(done, this.storing));
+    this.atOnce--;
+    if (this.broken) return answer(503, { detail: 'The disk is full.' });
+    if (match !== `"${this.version}"` || onVersion !== this.version) {
+      this.refusals++;
+      return answer(412, { detail: 'It was changed elsewhere.' });
+    }
+    [this.document, this.version] = [body, this.version + 1];
+    return answer(200, this.stored);
+  }
+
+  get stored() {
+    return { version: this.version, filmName: 'Film', document: this.document };
+  }
+}
+
+function answer(status: number, body: unknown) {
+  const ok = status === 200;
+  return { response: { ok, status } as Response, data: ok ? body : undefined, error: ok ? undefined : body };
+}
+
+let server: Server;
+
+vi.mock('../api/client', async (real) => ({
+  ...(await real<object>()),
+  api: {
+    GET: async () => answer(200, server.stored),
+    PUT: (_: string, call: { body: RigDocument; headers: Record<string, string> }) =>
+      server.put(call.body, call.headers['If-Match']!),
+    POST: async (path: string, call: { params?: { path?: { number: number } } }) => {
+      if (path.endsWith('/restore')) {
+        server.version++;
+        server.document = { ...server.document, name: `as at ${call.params!.path!.number}` };
+        return answer(200, server.stored);
+      }
+      return answer(200, path.endsWith('advice') ? [] : { checks: [], letGo: [{}], stations: [] });
+    },
+  },
+}));
+
+const renamed = (session: RigSession, name: string) =>
+  session.change(name, { ...session.doc, name } as unknown as RigDocument);
+
+async function opened() {
+  const session = new RigSession('r1');
+  const loading = session.load();
+  await vi.advanceTimersByTimeAsync(1);
+  await loading;
+  return session;
+}
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  server = new Server();
+  const kept = server.kept;
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => kept[key] ?? null,
+    setItem: (key: string, value: string) => void (kept[key] = value),
+    removeItem: (key: string) => void delete kept[key],
+  });
+});
+
+describe('saving', () => {
+  test('a change is stored after a pause, once', async () => {
+    const session = await opened();
+    renamed(session, 'A');
+    renamed(session, 'B');
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(server.document.name).toBe('B');
+    expect([session.saveState, session.version]).toEqual(['saved', 2]);
+  });
+
+  test('a change made while a slow save is under way waits for it and does not meet its own save', async () => {
+    const session = await opened();
+    server.storing = 2500;
+    renamed(session, 'A');
+    await vi.advanceTimersByTimeAsync(1000);
+    renamed(session, 'B');
+    await vi.advanceTimersByTimeAsync(1000);
+    renamed(session, 'C');
+    await vi.advanceTimersByTimeAsync(20000);
+    expect(server.mostAtOnce).toBe(1);
+    expect(server.refusals).toBe(0);
+    expect(server.document.name).toBe('C');
+    expect(session.saveState).toBe('saved');
+  });
+
+  test('a rig left while it is being saved and opened again goes on from what was saved', async () => {
+    const first = await opened();
+    server.storing = 2000;
+    renamed(first, 'A');
+    first.close();
+    const second = new RigSession('r1');
+    const loading = second.load();
+    await vi.advanceTimersByTimeAsync(5000);
+    await loading;
+    renamed(second, 'B');
+    await vi.advanceTimersByTimeAsync(10000);
+    expect(server.refusals).toBe(0);
+    expect([server.document.name, second.saveState]).toEqual(['B', 'saved']);
+  });
+
+  test('a version is brought back only after what was under way is stored', async () => {
+    const session = await opened();
+    server.storing = 1500;
+    renamed(session, 'A');
+    await vi.advanceTimersByTimeAsync(800);
+    const back = session.restore(1);
+    await vi.advanceTimersByTimeAsync(5000);
+    await back;
+    expect([server.refusals, session.doc.name, session.saveState]).toEqual([0, 'as at 1', 'saved']);
+  });
+
+  test('another window that saved first is a conflict, and neither document is lost', async () => {
+    const session = await opened();
+    server.version = 5;
+    server.document = { ...server.document, name: 'theirs' };
+    renamed(session, 'mine');
+    await vi.advanceTimersByTimeAsync(2000);
+    expect([session.saveState, session.doc.name, server.document.name]).toEqual(['conflict', 'mine', 'theirs']);
+    const mine = session.keepMine();
+    await vi.advanceTimersByTimeAsync(2000);
+    await mine;
+    expect([session.saveState, server.document.name, session.version]).toEqual(['saved', 'mine', 6]);
+  });
+
+  test('what cannot be stored is tried again until it is, and kept by the browser meanwhile', async () => {
+    const session = await opened();
+    server.broken = true;
+    renamed(session, 'A');
+    await vi.advanceTimersByTimeAsync(2000);
+    expect([session.saveState, session.unsaved?.text]).toEqual(['failing', 'The disk is full.']);
+    expect(Object.values(server.kept).some((x) => x.includes('"A"'))).toBe(true);
+    server.broken = false;
+    await vi.advanceTimersByTimeAsync(5000);
+    expect([session.saveState, server.document.name]).toEqual(['saved', 'A']);
+    expect(Object.values(server.kept).some((x) => x.includes('"A"'))).toBe(false);
+  });
+
+  test('nothing is saved while something is dragged; what was dragged is one version', async () => {
+    const session = await opened();
+    session.hold(true);
+    for (let i = 0; i < 5; i++) {
+      session.setPath('run.speed', 20 + i);
+      await vi.advanceTimersByTimeAsync(1000);
+    }
+    expect(server.version).toBe(1);
+    session.hold(false);
+    await vi.advanceTimersByTimeAsync(2000);
+    expect([server.version, server.document.run.speed]).toEqual([2, 24]);
+  });
+});
+
+describe('undo', () => {
+  test('quick changes with one key are undone together, others one by one, and a change ends what was undone', async () => {
+    const session = await opened();
+    session.setPath('run.speed', 21);
+    session.setPath('run.speed', 22);
+    session.setPath('name', 'B');
+    session.undo();
+    expect([session.doc.name, session.doc.run.speed]).toEqual(['Roof', 22]);
+    session.undo();
+    expect(session.doc.run.speed).toBe(20);
+    session.redo();
+    expect(session.doc.run.speed).toBe(22);
+    session.setPath('name', 'C');
+    expect(session.canRedo).toBe(false);
+  });
+
+  test('a path goes into lists by the id of a part and makes what is missing', async () => {
+    const session = await opened();
+    session.setPath('braces', [{ id: 'left', length: 1 }]);
+    session.setPath('braces.[left].length', 2);
+    session.setPath('conditions.wind', 3);
+    expect(session.doc).toMatchObject({ braces: [{ id: 'left', length: 2 }], conditions: { wind: 3 } });
+    const before = session.doc;
+    session.setPath('braces.[gone].length', 4);
+    expect(session.doc).toBe(before);
+  });
+});
