@@ -1,4 +1,6 @@
+using System.IO.Compression;
 using Microsoft.AspNetCore.Connections;
+using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.AspNetCore.Routing.Template;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.FileProviders;
@@ -65,7 +67,10 @@ public static class Server
             o.SerializerOptions.NumberHandling = StrictJson.Options.NumberHandling;
             o.SerializerOptions.Encoder = StrictJson.Options.Encoder;
         });
-        builder.Services.AddResponseCompression(o => o.EnableForHttps = true);
+        // The level below "best": a third fewer bytes than the fastest, for a millisecond.
+        builder.Services.AddResponseCompression(o => o.EnableForHttps = true)
+            .Configure<BrotliCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal)
+            .Configure<GzipCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal);
         builder.Services.AddSingleton<Designs>();
         builder.Services.AddOpenApi("v1", ApiDescription.Configure);
         var app = builder.Build();

@@ -104,6 +104,39 @@ public sealed class ApiTests : IDisposable
         Assert.Equal("run.speed", (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
     }
 
+    [Fact] // architecture.md: first screen with at most 60 kB of data
+    public async Task TheYardsFirstAnswerIsSmall()
+    {
+        await host.Get("/api/films");
+        long bytes = 0;
+        foreach (var part in new[] { "/api/units", "/api/hosts/names", "/api/films" })
+        {
+            var ask = new HttpRequestMessage(HttpMethod.Get, part) { Headers = { { "Accept-Encoding", "br" } } };
+            bytes += (await (await host.Client.SendAsync(ask)).Content.ReadAsByteArrayAsync()).LongLength;
+        }
+        Assert.InRange(bytes, 4_000, 60_000);
+        var names = (await host.Get("/api/hosts/names")).AsArray();
+        Assert.Equal((await host.Get("/api/hosts")).AsArray().Select(h => (string)h!["id"]!), names.Select(n => (string)n!["id"]!));
+        var one = await host.Get("/api/hosts/" + (string)names[0]!["id"]!);
+        Assert.NotEmpty(one["surfaces"]!.AsArray());
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.GetAsync("/api/hosts/barge")).StatusCode);
+    }
+
+    [Fact]
+    public async Task ARigIsTakenToAnotherHost()
+    {
+        Task<HttpResponseMessage> To(string to, string site) => host.Client.PostAsync("/api/relocate",
+            Host.Json($$"""{"document":{{Host.DemoDocument(3)}},"host":"{{to}}","site":"{{site}}"}"""));
+        var there = (string)(await host.Get("/api/hosts")).AsArray().First(h => (string)h!["kind"]! == "bicycle")!["id"]!;
+        var moved = await (await To(there, "")).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.Equal(there, (string)moved!["document"]!["host"]!);
+        var judged = await host.Client.PostAsync("/api/assess", Host.Json(moved["document"]!.ToJsonString()));
+        Assert.Equal(HttpStatusCode.OK, judged.StatusCode);
+        var wrong = await To(there, "wing");
+        Assert.Equal(HttpStatusCode.BadRequest, wrong.StatusCode);
+        Assert.Equal("site", (string)(await wrong.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+    }
+
     [Fact]
     public async Task WhatBuildersAskTheOtherWayRoundIsAnswered()
     {

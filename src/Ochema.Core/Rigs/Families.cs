@@ -116,6 +116,9 @@ public abstract record BraceKind : Kind
     /// <summary>Where on the host its foot stands; null for what stands on no site.</summary>
     [JsonIgnore]
     public virtual Footing? Footing => null;
+
+    /// <summary>The same with its foot on another site of the host.</summary>
+    internal virtual BraceKind StandingOn(string site) => this;
 }
 
 /// <summary>The place of a foot.</summary>

@@ -14,9 +14,9 @@ internal static class CatalogueApi
         app.MapGet("/api/recipes", () => Results.Json(RecipeLibrary.All)).Produces<IReadOnlyList<Recipe>>();
         app.MapGet("/api/kinds", () => Results.Json(AllKinds)).Produces<IReadOnlyList<KindDescriptor>>();
         app.MapGet("/api/stock", () => Results.Json(Catalogue.Shipped)).Produces<Catalogue>();
-        // Drawings are the most of it: whoever lists hosts can do without, and asks for one when it is drawn.
-        app.MapGet("/api/hosts", (bool drawings = true) => Results.Json(HostLibrary.All.Select(h => drawings ? h.Published : h.Published with { Surfaces = [] })))
-            .Produces<IReadOnlyList<HostPreset>>();
+        app.MapGet("/api/hosts", () => Results.Json(HostLibrary.All.Select(h => h.Published))).Produces<IReadOnlyList<HostPreset>>();
+        // A list of rigs names their hosts and no more; the rest of a host is asked for when a rig on it is opened.
+        app.MapGet("/api/hosts/names", () => Results.Json(HostLibrary.All.Select(HostName.Of))).Produces<IReadOnlyList<HostName>>();
         app.MapGet("/api/hosts/{id}", (string id) => HostLibrary.Find(id) is { } host ? Results.Json(host.Published)
             : Problems.NotFound($"There is no host '{id}'.")).Produces<HostPreset>().ProducesProblem(404);
         app.MapGet("/api/factors", () => Results.Json(FactorTable.All)).Produces<IReadOnlyList<RequiredFactor>>();

@@ -30,6 +30,7 @@ internal static class ComputeApi
         app.MapPost("/api/alternatives", Alternatives).Accepts<AlternativesRequest>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
         app.MapPost("/api/straps", Straps).Accepts<StrapsRequest>("application/json").Produces<IReadOnlyList<StrapEnd>>().ProducesProblem(400);
         app.MapPost("/api/inverse", Inverse).Accepts<InverseRequest>("application/json").Produces<IReadOnlyList<InverseAnswer>>().ProducesProblem(400);
+        app.MapPost("/api/relocate", Relocate).Accepts<RelocateRequest>("application/json").Produces<RelocatedRig>().ProducesProblem(400);
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
     }
 
@@ -88,6 +89,13 @@ internal static class ComputeApi
         if (!(ask.Pretension >= StrapEnds.Pretension.Minimum && ask.Pretension <= StrapEnds.Pretension.Maximum))
             throw new DocumentException("pretension", $"is not between {StrapEnds.Pretension.Minimum:0} and {StrapEnds.Pretension.Maximum:0} N");
         return Written(StrapEnds.Of(ask.Document, ask.Pretension, Catalogue.Shipped, Stop(request)));
+    });
+
+    private static Task<IResult> Relocate(HttpRequest request) => Problems.Reading(request, body =>
+    {
+        var ask = StrictJson.Read<RelocateRequest>(body);
+        RigReader.Check(ask.Document, Catalogue.Shipped);
+        return Written(Relocation.To(ask.Document, ask.Host, ask.Site));
     });
 
     private static Task<IResult> Inverse(HttpRequest request) => Problems.Reading(request, body =>

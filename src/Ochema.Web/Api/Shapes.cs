@@ -6,6 +6,17 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Web.Api;
 
+/// <summary>What lists need to know of a host.</summary>
+public sealed record HostName(string Id, string Name, string Kind, bool StandsStill)
+{
+    internal static HostName Of(Core.Hosts.Host host) => new(host.Id, host.Name, host.Kind, host.StandsStill);
+}
+
+/// <summary>A rig and the place it is to be taken to.</summary>
+/// <param name="Host">Id of the host.</param>
+/// <param name="Site">Id of the place there; empty for the one that is most like the present place.</param>
+public sealed record RelocateRequest(RigDocument Document, string Host, string Site = "");
+
 /// <summary>A film with its rigs.</summary>
 public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyList<RigSummary> Rigs, IReadOnlyList<UnreadableRig> Unreadable);
 

@@ -24,7 +24,7 @@
   $effect(() => {
     if (seen) void catalogue.draw(hostId);
   });
-  let host = $derived(catalogue.drawn(hostId));
+  let host = $derived(catalogue.host(hostId));
   let drawing = $derived(seen && host ? drawFigure(host, figure, aspect) : null);
   const fills = {
     paint: 'var(--paint)',

@@ -75,11 +75,11 @@ export const percent = (use: number) => (use >= 9.99 ? '> 999 %' : `${Math.round
 
 /** A speed of the host; of the wind where it stands. */
 export const speedText = (si: number, hostId: string) =>
-  quantity(si, 'speed') + (catalogue.host(hostId)?.standsStill ? ' of wind' : '');
+  quantity(si, 'speed') + (catalogue.name(hostId)?.standsStill ? ' of wind' : '');
 
 /** A limit speed; where there is none the host does no speed at which anything gives. */
 export const limitText = (limit: number | null | undefined, hostId: string) =>
-  limit != null ? quantity(limit, 'speed') : catalogue.host(hostId)?.standsStill ? 'any wind' : 'any speed';
+  limit != null ? quantity(limit, 'speed') : catalogue.name(hostId)?.standsStill ? 'any wind' : 'any speed';
 
 /** Texts of the server carry quantities as {speed:12.5}. */
 export function fill(text: string) {

@@ -54,9 +54,8 @@
     };
   });
 
-  $effect(() => void catalogue.draw(session.doc.host));
   $effect(() => {
-    const host = catalogue.drawn(session.doc.host);
+    const host = catalogue.host(session.doc.host);
     if (!view || !host || !session.shown) return;
     view.snap = settings.system === 'metric' ? 0.01 : 0.0127;
     view.show(
@@ -128,7 +127,7 @@
   role="application"
   aria-label="The rig on its host. Drag its feet, or select a row and use the arrow keys."
   tabindex="0"
-  data-scene={view && catalogue.drawn(session.doc.host) ? 'ready' : ''}
+  data-scene={view ? 'ready' : ''}
   onkeydown={keys}
   onpointerup={() => (dragText = '')}
 >

@@ -19,7 +19,7 @@
   label="Host"
   value={session.doc.host}
   choices={catalogue.hosts.map((h) => ({ id: h.id, label: h.name }))}
-  onchange={(id) => session.moveTo(id, session.doc.site.id)}
+  onchange={(id) => session.moveTo(id)}
 />
 <h3 class="mt-3">Places on it</h3>
 <ul class="text-sm">

@@ -70,7 +70,7 @@
             <span class="block"><b>Bad:</b> {recipe.bad}</span>
             <span class="text-quiet block"><b>Measure:</b> {recipe.measure.join('; ')}.</span>
             <span class="text-quiet block"
-              >{catalogue.host(recipe.document.host)?.name}, {recipe.document.site.name.toLowerCase()}</span
+              >{catalogue.name(recipe.document.host)?.name}, {recipe.document.site.name.toLowerCase()}</span
             >
           </span>
         </button>

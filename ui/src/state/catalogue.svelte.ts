@@ -4,50 +4,59 @@ import { api, ApiError, ask, type Host, type Kind, type Schemas } from '../api/c
 class CatalogueState {
   units = $state.raw<Schemas['DisplayUnit'][]>([]);
   drills = $state.raw<Schemas['Drill'][]>([]);
-  hosts = $state.raw<Host[]>([]);
+  /** Names of the hosts, for lists. */
+  hosts = $state.raw<Schemas['HostName'][]>([]);
   kinds = $state.raw<Kind[]>([]);
   factors = $state.raw<Schemas['RequiredFactor'][]>([]);
-  /** Hosts with their drawings, those that were looked at. */
-  private drawings = $state.raw<Record<string, Host>>({});
-  private asked: Record<string, boolean> = {};
+  /** The hosts that were looked at, whole. */
+  private whole = $state.raw<Record<string, Host>>({});
+  private asked: Record<string, Promise<void>> = {};
+  private opened: Promise<void> | null = null;
 
+  /** What every screen needs. */
   async load() {
-    const [units, hosts, kinds, factors] = await Promise.all([
-      ask(api.GET('/api/units')),
-      ask(api.GET('/api/hosts', { params: { query: { drawings: false } } })),
-      ask(api.GET('/api/kinds')),
-      ask(api.GET('/api/factors')),
-    ]);
-    [this.units, this.drills, this.hosts, this.kinds, this.factors] = [
-      units.display,
-      units.drills,
-      hosts,
-      kinds,
-      factors,
-    ];
+    const [units, hosts] = await Promise.all([ask(api.GET('/api/units')), ask(api.GET('/api/hosts/names'))]);
+    [this.units, this.drills, this.hosts] = [units.display, units.drills, hosts];
   }
 
-  host(id: string) {
+  /** What a rig on a host is worked on with. */
+  async open(hostId: string) {
+    this.opened ??= once(
+      async () => {
+        [this.kinds, this.factors] = await Promise.all([ask(api.GET('/api/kinds')), ask(api.GET('/api/factors'))]);
+      },
+      () => (this.opened = null),
+    );
+    await Promise.all([this.opened, this.fetch(hostId)]);
+  }
+
+  name(id: string) {
     return this.hosts.find((h) => h.id === id);
   }
 
-  /** A host with its drawing, once that is here. */
-  drawn(id: string): Host | undefined {
-    return this.drawings[id];
+  /** A host that was opened or drawn. */
+  host(id: string): Host | undefined {
+    return this.whole[id];
   }
 
-  /** Fetches the drawing of a host; tried again at the next asking when it does not come. */
+  /** Fetches a host for its drawing; tried again when it does not come. */
   async draw(id: string) {
-    if (this.asked[id]) return;
-    this.asked[id] = true;
     try {
-      const host = await ask(api.GET('/api/hosts/{id}', { params: { path: { id } } }));
-      this.drawings = { ...this.drawings, [id]: host };
+      await this.fetch(id);
     } catch (e) {
       if (!(e instanceof ApiError)) throw e;
-      this.asked[id] = false;
       setTimeout(() => void this.draw(id), 3000);
     }
+  }
+
+  private fetch(id: string): Promise<void> {
+    return (this.asked[id] ??= once(
+      async () => {
+        const host = await ask(api.GET('/api/hosts/{id}', { params: { path: { id } } }));
+        this.whole = { ...this.whole, [id]: host };
+      },
+      () => delete this.asked[id],
+    ));
   }
 
   kind(station: string, id: string) {
@@ -80,6 +89,13 @@ class CatalogueState {
         ),
     };
   }
+}
+
+/** Does something once; what did not come is asked for again the next time. */
+function once(work: () => Promise<void>, failed: () => unknown): Promise<void> {
+  const under = work();
+  under.catch(failed);
+  return under;
 }
 
 export const catalogue = new CatalogueState();

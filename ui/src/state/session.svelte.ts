@@ -1,7 +1,7 @@
 import { catalogue } from './catalogue.svelte';
 import { notices } from './notices.svelte';
 import { findUnsaved, remove, unsavedKey, write } from './kept';
-import { api, ApiError, ask, type Change, type Report, type RigDocument, type Schemas } from '../api/client';
+import { api, ApiError, ask, type Change, type Report, type RigDocument } from '../api/client';
 
 const ASSESS_ADVICE_AFTER = 500;
 /** After a change of speed: when the workings are fetched again. */
@@ -110,12 +110,13 @@ export class RigSession {
 
   async load() {
     await leaving[this.id];
-    const rig = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
+    const rig = await this.stored();
     [this.version, this.filmName, this.saved] = [rig.version, rig.filmName, rig.document];
     this.doc = rig.document;
     this.keepKey = await unsavedKey(this.id);
     const kept = await findUnsaved<RigDocument>(this.id);
     if (kept) {
+      await catalogue.open(kept.document.host);
       // A change that did not reach the server before the window closed.
       this.past = [rig.document];
       this.doc = kept.document;
@@ -132,6 +133,13 @@ export class RigSession {
       notices.say(`Your last change cannot be used and was left out: ${left.text}`);
       await this.assess(this.doc);
     }
+  }
+
+  /** What the server has of it, with all that is needed to show it. */
+  private async stored() {
+    const rig = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
+    await catalogue.open(rig.document.host);
+    return rig;
   }
 
   /** Makes a change. Changes with the same key in quick succession are undone together. */
@@ -181,47 +189,25 @@ export class RigSession {
     this.change(key, copy as unknown as RigDocument);
   }
 
-  /** Moves the whole rig to another place; feet that stood on the old one go along. Undo brings it back. */
-  moveTo(hostId: string, siteId: string) {
-    const to = catalogue.host(hostId);
-    const site = to?.sites.find((s) => s.id === siteId) ?? to?.sites[0];
-    if (!to || !site) return;
+  /** Moves the whole rig to another place, on another host to the one most like it; feet that stood on the old one go along. Undo brings it back. */
+  async moveTo(host: string, site = ''): Promise<void> {
     const doc = this.doc;
-    const near = (anchor: string) =>
-      anchor === RIG_BASE || to.anchors.some((a) => a.id === anchor) ? anchor : to.anchors[0]!.id;
-    const tied = (t: Schemas['Tether']) => ({ ...t, to: { ...t.to, anchor: near(t.to.anchor) } });
-    const fallen: string[] = [];
-    /** What was measured of the old place is not of the new one. */
-    const unmeasured = <T>(station: string, value: T, id?: string): T => {
-      const copy = { ...value } as Record<string, unknown>;
-      for (const f of catalogue.kind(station, (copy.kind as string | undefined) ?? id ?? '')?.fields ?? []) {
-        if (f.of?.includes('site') && copy[f.name] != null) {
-          delete copy[f.name];
-          fallen.push(f.label);
-        }
-        if (f.type === 'part' && copy[f.name]) copy[f.name] = unmeasured('hold', copy[f.name], f.kinds?.[0]);
-      }
-      return copy as T;
-    };
-    this.change('site', {
-      ...doc,
-      base: unmeasured('base', doc.base),
-      host: hostId,
-      site,
-      at: [0, 0],
-      survey: {},
-      braces: (doc.braces ?? [])
-        .filter((b) => to.sites.some((s) => s.id === (b.site === doc.site.id ? site.id : b.site)))
-        .map((b) => (b.site === doc.site.id ? { ...unmeasured('brace', b), site: site.id } : b)),
-      straps: doc.straps?.map((s) => ({ ...s, to: { ...s.to, anchor: near(s.to.anchor) } })),
-      ...(doc.tether ? { tether: tied(doc.tether) } : {}),
-      ...(doc.tethers ? { tethers: doc.tethers.map(tied) } : {}),
-      run: { ...doc.run, speed: Math.min(doc.run.speed, to.topSpeed) },
-    });
-    if (fallen.length)
-      notices.say(
-        `${fallen.filter((f, i) => fallen.indexOf(f) === i).join(', ')}: measured at the place before, so measure again.`,
-      );
+    try {
+      const [moved] = await Promise.all([
+        ask(api.POST('/api/relocate', { body: { document: doc, host, site } })),
+        catalogue.open(host),
+      ]);
+      // What was changed meanwhile is not undone by an answer that does not know of it.
+      if (this.doc !== doc) return this.moveTo(host, site);
+      this.change('site', moved.document);
+      if (moved.measureAgain.length)
+        notices.say(`${moved.measureAgain.join(', ')}: measured at the place before, so measure again.`);
+      if (moved.left.length)
+        notices.say(`Struts left out, for what they stood on is not there: ${moved.left.join(', ')}.`);
+    } catch (e) {
+      if (!(e instanceof ApiError)) throw e;
+      notices.say(`It was not moved: ${e.message}`);
+    }
   }
 
   private set(doc: RigDocument) {
@@ -348,7 +334,7 @@ export class RigSession {
   keepMine(): Promise<void> {
     return this.inTurn(async () => {
       try {
-        const stored = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
+        const stored = await this.stored();
         [this.version, this.saveState, this.unsaved] = [stored.version, 'waiting', null];
       } catch (e) {
         this.unsaved = this.trouble('save', e, () => this.keepMine());
@@ -375,6 +361,7 @@ export class RigSession {
             headers: { 'If-Match': `"${this.version}"` },
           }),
         );
+        await catalogue.open(stored.document.host);
         this.past = [...this.past, this.doc];
         [this.doc, this.saved] = [stored.document, stored.document];
         [this.version, this.saveState] = [stored.version, 'saved'];
@@ -393,7 +380,7 @@ export class RigSession {
     const quiet = () => !this.closed && this.saveState === 'saved' && this.doc === this.saved;
     if (!quiet()) return;
     try {
-      const stored = await ask(api.GET('/api/rigs/{id}', { params: { path: { id: this.id } } }));
+      const stored = await this.stored();
       if (stored.version <= this.version || !quiet()) return;
       [this.past, this.future, this.lastKey] = [[...this.past.slice(-MOST_UNDO), this.doc], [], ''];
       [this.doc, this.saved, this.version] = [stored.document, stored.document, stored.version];

@@ -45,7 +45,7 @@ let server: Server;
 vi.mock('../api/client', async (real) => ({
   ...(await real<object>()),
   api: {
-    GET: async () => answer(200, server.stored),
+    GET: async (path: string) => answer(200, path === '/api/rigs/{id}' ? server.stored : []),
     PUT: (_: string, call: { body: RigDocument; headers: Record<string, string> }) =>
       server.put(call.body, call.headers['If-Match']!),
     POST: async (path: string, call: { params?: { path?: { number: number } } }) => {

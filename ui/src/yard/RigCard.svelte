@@ -37,7 +37,7 @@
         <b class="word-{sharpWords[card.sharpness.word].state}">{sharpWords[card.sharpness.word].word.toLowerCase()}</b>
       </p>
       <p class="text-quiet mt-1 text-xs">
-        v{rig.version} · {quantity(card.mass, 'mass')} · {catalogue.host(card.host)?.name}, {card.site}
+        v{rig.version} · {quantity(card.mass, 'mass')} · {catalogue.name(card.host)?.name}, {card.site}
       </p>
       <p class="border-accent mt-1.5 border-l-3 pl-2 text-sm font-semibold">{card.nextThing}</p>
     {:else}

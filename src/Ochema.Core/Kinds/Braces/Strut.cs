@@ -52,6 +52,8 @@ public sealed record Strut : BraceKind
     [JsonIgnore]
     public override Footing? Footing => new(Site, At, Foot.Grip);
 
+    internal override BraceKind StandingOn(string site) => this with { Site = site };
+
     public override void Build(RigBuilder b)
     {
         var station = "brace:" + Id;
