@@ -19,6 +19,9 @@ public static class KindRegistry
     /// <summary>The kinds of a family, by id.</summary>
     public static IReadOnlyList<Type> Of(Type family) => ByFamily[family];
 
+    /// <summary>One of each kind of a family as it is before anything is chosen, by id.</summary>
+    public static IEnumerable<T> Fresh<T>() where T : Kind => Of(typeof(T)).Select(t => (T)Activator.CreateInstance(t)!);
+
     /// <summary>Lets documents name kinds by id.</summary>
     public static void AddToJson(JsonTypeInfo type)
     {

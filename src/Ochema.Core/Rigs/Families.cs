@@ -36,6 +36,15 @@ public abstract record BaseKind : Kind
     /// <summary>The same on the next larger hold of the shelf; null when there is none, or it has no holds of the shelf.</summary>
     internal virtual BaseKind? OnLargerHold(Stock.Catalogue stock) => null;
 
+    /// <summary>How many holds it can stand on and does: least, most, now; null where that is no question.</summary>
+    internal virtual (int Least, int Most, int Now)? HoldCounts => null;
+
+    /// <summary>The same on so many of its holds.</summary>
+    internal virtual BaseKind WithHolds(int count) => this;
+
+    /// <summary>The answers it stands for at a place of a form; <paramref name="own"/> where it is what the rig stands on.</summary>
+    internal virtual IEnumerable<Stance> Stances(Hosts.SiteForm form, bool own) => [];
+
     /// <summary>How much further apart feet are tried.</summary>
     internal const double Further = 4.0 / 3;
 }
@@ -67,6 +76,12 @@ public abstract record IsolatorKind : Kind
 
     /// <summary>What may be tried instead of it.</summary>
     internal virtual IEnumerable<Move> Moves(Stock.Catalogue stock) => [];
+
+    /// <summary>What of it is tried when a soft mount is looked for: every row, number and setting that could do.</summary>
+    internal virtual IEnumerable<(string Id, string Title, IsolatorKind Kind)> Tried(RigDocument rig, Stock.Catalogue stock) => [];
+
+    /// <summary>The answer it stands for.</summary>
+    internal virtual Stance? Stance => null;
 }
 
 /// <summary>What turns a camera on its head, as shares of power.</summary>
@@ -110,12 +125,18 @@ public abstract record BraceKind : Kind
 
     public abstract void Build(RigBuilder b);
 
+    /// <summary>What it is called in a sentence: "strut".</summary>
+    internal abstract string Noun { get; }
+
     /// <summary>What independently keeps it.</summary>
     internal virtual IReadOnlyList<string> Keeps => ["its foot", "its clamp"];
 
     /// <summary>Where on the host its foot stands; null for what stands on no site.</summary>
     [JsonIgnore]
     public virtual Footing? Footing => null;
+
+    /// <summary>What is proposed where there is no brace yet, with its foot at a place of a site; null for a kind that nobody proposes.</summary>
+    internal virtual BraceKind? Proposed(string id, Hosts.Site site, double[] at, Stock.Catalogue stock) => null;
 
     /// <summary>The same with its foot on another site of the host.</summary>
     internal virtual BraceKind StandingOn(string site) => this;
@@ -137,6 +158,12 @@ public abstract record HoldKind : Kind
     /// <summary>What it asks of a place.</summary>
     [JsonIgnore]
     public abstract Grip Grip { get; }
+
+    /// <summary>What it is called among others of its kind: "cup".</summary>
+    internal abstract string Noun { get; }
+
+    /// <summary>The answer it stands for at a place of a form: a plate on it is meant.</summary>
+    internal virtual Stance? Stance(Hosts.SiteForm form) => null;
 
     /// <summary>Outside diameter on the panel, m.</summary>
     public abstract double Diameter(Stock.Catalogue stock);

@@ -90,7 +90,7 @@ public static class Adviser
     {
         foreach (var (move, station, changed) in Moves.Of(rig, stock))
             yield return (move.Id, station, move.Title, changed);
-        foreach (var (id, title, changed) in Instead.Braces(rig))
+        foreach (var (id, title, changed) in Instead.Braces(rig, stock))
             yield return (id, "braces", title, changed);
         foreach (var (id, title, changed) in Instead.Straps(rig))
             yield return (id, "straps", title, changed);

@@ -2,8 +2,6 @@ using System.Reflection;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
-using Ochema.Core.Kinds.Braces;
-using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -25,7 +23,7 @@ internal static class Instead
             yield break;
         }
         if (station is "braces" or "straps")
-            foreach (var (id, title, changed) in station == "braces" ? Braces(rig) : Straps(rig))
+            foreach (var (id, title, changed) in station == "braces" ? Braces(rig, stock) : Straps(rig))
                 yield return (id, station, title, changed);
         if (current is null)
             yield break;
@@ -62,7 +60,7 @@ internal static class Instead
     private const double BraceReach = 0.9;
 
     /// <summary>A brace to where there is none: ahead to the left and right, or behind, a forearm away from the base, on its own panel or the nearest.</summary>
-    public static IEnumerable<(string Id, string Title, RigDocument Changed)> Braces(RigDocument rig)
+    public static IEnumerable<(string Id, string Title, RigDocument Changed)> Braces(RigDocument rig, Catalogue stock)
     {
         if (rig.Braces.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
@@ -75,19 +73,23 @@ internal static class Instead
         var below = stands - panel.Origin;
         var (ownS, ownT) = site == rig.Site ? (rig.At[0], rig.At[1]) : (below.Dot(panel.U), below.Dot(panel.V));
         var angles = new[] { (45.0, "left, ahead"), (-45.0, "right, ahead"), (135.0, "left, behind"), (-135.0, "right, behind") };
-        var taken = rig.Braces.OfType<Strut>().Where(s => s.Site == site.Id).Select(s => Math.Atan2(s.At[1] - ownT, s.At[0] - ownS)).ToList();
+        var taken = rig.Braces.Select(b => b.Footing).OfType<Footing>().Where(s => s.Site == site.Id).Select(s => Math.Atan2(s.At[1] - ownT, s.At[0] - ownS)).ToList();
         var free = angles.Where(a => taken.All(t => Math.Abs(Math.IEEERemainder(t - a.Item1 * Math.PI / 180, 2 * Math.PI)) > 0.7)).ToList();
-        Strut At(double degrees, string id)
+        BraceKind? At(BraceKind kind, double degrees, string id)
         {
             var (sin, cos) = Math.SinCos(degrees * Math.PI / 180);
             var (s, t) = panel.Clamp(ownS + 0.45 * cos, ownT + 0.45 * sin);
-            HoldKind foot = Catalogue.Shipped.Material(site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" };
-            return new Strut { Id = id, Site = site.Id, At = [s, t], Foot = foot };
+            return kind.Proposed(id, site, [s, t], stock);
         }
-        foreach (var (degrees, name) in free.Take(rig.Braces.Count == 0 ? 3 : 2))
-            yield return ($"brace {name}", $"A strut to the {name}", rig with { Braces = [.. rig.Braces, At(degrees, NewId(rig, 1))] });
-        if (rig.Braces.Count == 0 && free.Count >= 2)
-            yield return ("two braces", "Two struts, well apart", rig with { Braces = [.. rig.Braces, At(free[0].Item1, NewId(rig, 1)), At(free[1].Item1, NewId(rig, 2))] });
+        foreach (var kind in KindRegistry.Fresh<BraceKind>().Where(k => At(k, 0, "") is not null))
+        {
+            var ids = Enumerable.Range(1, 20).Select(i => $"{kind.Noun}-{i}").Where(i => rig.Braces.All(b => b.Id != i)).ToList();
+            foreach (var (degrees, name) in free.Take(rig.Braces.Count == 0 ? 3 : 2))
+                yield return ($"{kind.Noun} {name}", $"A {kind.Noun} to the {name}", rig with { Braces = [.. rig.Braces, At(kind, degrees, ids[0])!] });
+            if (rig.Braces.Count == 0 && free.Count >= 2)
+                yield return ($"two {kind.Noun}s", $"Two {kind.Noun}s, well apart",
+                    rig with { Braces = [At(kind, free[0].Item1, ids[0])!, At(kind, free[1].Item1, ids[1])!] });
+        }
     }
 
     /// <summary>Straps longer than this are not proposed, m (judgement).</summary>
@@ -149,12 +151,6 @@ internal static class Instead
                 new Strap { Id = $"left-{rig.Straps.Count + 1}", Stock = "ratchet-25", From = one.From, To = one.To, Pretension = Pretension },
                 new Strap { Id = $"right-{rig.Straps.Count + 2}", Stock = "ratchet-25", From = two.From, To = two.To, Pretension = Pretension }],
         });
-    }
-
-    private static string NewId(RigDocument rig, int n)
-    {
-        var used = rig.Braces.Select(b => b.Id).ToHashSet();
-        return Enumerable.Range(1, 20).Select(i => $"strut-{i}").Where(i => !used.Contains(i)).ElementAt(n - 1);
     }
 
     /// <summary>The kind in every size of its one catalogue list.</summary>

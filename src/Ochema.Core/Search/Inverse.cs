@@ -2,7 +2,6 @@ using System.Reflection;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
-using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
@@ -46,8 +45,8 @@ public static class Inverse
         var weighed = typeof(CameraChoice).GetProperty(nameof(CameraChoice.Mass))!;
         questions.Add(() => Greatest("camera", weighed, weighed.GetCustomAttribute<MeasureAttribute>()!, mass, v =>
             rig with { Camera = rig.Camera with { Mass = v } }, stock, atMost, stop));
-        if (Plate(rig) is { } plate)
-            questions.Add(() => Fewest(rig, plate, use, stock, atMost, stop));
+        if (rig.Base.HoldCounts is { } counts)
+            questions.Add(() => Fewest(rig, counts, use, stock, atMost, stop));
         return Trials.Each(questions, q => q(), stop);
     }
 
@@ -87,22 +86,21 @@ public static class Inverse
         return new(id, station, m.Greatest, m.Dimension, now, good, At(good).Use, by, with(good));
     }
 
-    private static InverseAnswer Fewest(RigDocument rig, HoldPlate plate, double use, Catalogue stock, double atMost, CancellationToken stop)
+    private static InverseAnswer Fewest(
+        RigDocument rig, (int Least, int Most, int Now) counts, double use, Catalogue stock, double atMost, CancellationToken stop)
     {
-        var m = typeof(HoldPlate).GetProperty(nameof(HoldPlate.Count))!.GetCustomAttribute<MeasureAttribute>()!;
-        var now = rig.Base is HoldPlate p ? p.Count : 1;
         var by = "";
-        for (var n = rig.Base is HoldPlate ? m.Minimum : 1; n <= m.Maximum; n++)
+        for (var n = counts.Least; n <= counts.Most; n++)
         {
-            var tried = n == 1 ? rig : rig with { Base = plate with { Count = n } };
+            var tried = rig with { Base = rig.Base.WithHolds(n) };
             var at = Try(tried, stock, stop);
             if (at.Use <= atMost && Spare(tried, stock) is { } without)
                 at = (Check.MostUse, without, at.Mass);
             if (at.Use <= atMost)
-                return new("base.count", "base", "Fewest holds", Dimension.Count, now, n, at.Use, by, tried);
+                return new("base.count", "base", "Fewest holds", Dimension.Count, counts.Now, n, at.Use, by, tried);
             by = at.By;
         }
-        return new("base.count", "base", "Fewest holds", Dimension.Count, now, null, use, by, null);
+        return new("base.count", "base", "Fewest holds", Dimension.Count, counts.Now, null, use, by, null);
     }
 
     /// <summary>What speaks against so few holds although they carry the loads: that it is refused, or that one of several may not be lost. Null when
@@ -111,17 +109,8 @@ public static class Inverse
     {
         var judged = Judged.Of(rig, stock);
         return judged.Verdict.Why is Why.Refused or Why.Moves ? judged.Verdict.Text
-            : rig.Base is HoldPlate ? judged.LetGo.FirstOrDefault(l => l.Kind == "hold" && l.Use > 1)?.Title : null;
+            : rig.Base.HoldCounts is { Now: > 1 } ? judged.LetGo.FirstOrDefault(l => l.Kind == "hold" && l.Use > 1)?.Title : null;
     }
-
-    /// <summary>The plate that the rig stands on or would stand on with more than one of its hold.</summary>
-    private static HoldPlate? Plate(RigDocument rig) => rig.Base switch
-    {
-        HoldPlate p => p,
-        SingleCup s => new HoldPlate { Hold = s.Cup },
-        SingleMagnet s => new HoldPlate { Hold = s.Magnet },
-        _ => null,
-    };
 
     /// <summary>Rounded to what can be built and weighed, never upwards.</summary>
     private static double Down(double v, Dimension d) => d == Dimension.Length ? Math.Floor(v * 1000) / 1000 : Math.Floor(v * 100) / 100;

@@ -1,8 +1,5 @@
 using Ochema.Core.Assessment;
-using Ochema.Core.Hosts;
-using Ochema.Core.Kinds.Bases;
-using Ochema.Core.Kinds.Holds;
-using Ochema.Core.Kinds.Isolators;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -35,46 +32,26 @@ public static class Schools
             if (computed.Count > 1)
                 list.Add(new School(id, question, computed));
         }
-        Add("hold", "Cups, magnets, or clamps and threads?", Holds(rig));
+        var form = rig.Site.Form;
+        var bases = rig.Base.Stances(form, own: true).Concat(
+            KindRegistry.Fresh<BaseKind>().Where(b => b.GetType() != rig.Base.GetType()).SelectMany(b => b.Stances(form, own: false))).ToList();
+        var isolators = KindRegistry.Fresh<IsolatorKind>().Select(i => rig.Isolator.GetType() == i.GetType() ? rig.Isolator : i)
+            .Where(i => i.Stance is not null).Select(i => i.Stance! with { Now = i == rig.Isolator });
+        Add("hold", "Cups, magnets, or clamps and threads?", Sides(SchoolQuestion.Hold, bases, s => rig with { Base = (BaseKind)s.Kind }));
         Add("straps", "The hold is the strength, or the straps are?",
         [
             ("Holds alone", "Quick, nothing over the paint.", rig.Straps.Count == 0, rig with { Straps = [] }),
-            .. Instead.Straps(rig with { Straps = [] }).Take(1).Select(s => ("With two straps", "Holds only position it; straps carry.", rig.Straps.Count > 0, rig.Straps.Count > 0 ? rig : s.Changed)),
+            .. Instead.Straps(rig with { Straps = [] }).Take(1).Select(s => ("With two straps", "Holds only position it; straps carry.",
+                rig.Straps.Count > 0, rig.Straps.Count > 0 ? rig : s.Changed)),
         ]);
-        Add("soft", "Stiff or soft?",
-        [
-            ("Stiff", "Small cameras with good stabilisation: braced into a triangle.", rig.Isolator is NoIsolator, rig with { Isolator = new NoIsolator() }),
-            ("Wire-rope loops", "A heavier camera, rough roads.", rig.Isolator is WireRopeLoops, rig with { Isolator = rig.Isolator as WireRopeLoops ?? new WireRopeLoops() }),
-            ("Sprung arm", "Heavy camera with a gimbal.", rig.Isolator is SpringArm, rig with { Isolator = rig.Isolator as SpringArm ?? new SpringArm() }),
-        ]);
-        if (rig.Base is WindowSlotPlate plate)
-            Add("weight", "Light and stiff, or heavy and steady?",
-            [
-                ("Aluminium", "Travels well.", plate.Bar.Contains("-al-", StringComparison.Ordinal), rig with { Base = plate with { Bar = "flat-al-40x5" } }),
-                ("Steel", "Stays put.", plate.Bar.Contains("steel", StringComparison.Ordinal), rig with { Base = plate with { Bar = "flat-steel-50x6" } }),
-            ]);
+        Add("soft", "Stiff or soft?", Sides(SchoolQuestion.Soft, isolators, s => rig with { Isolator = (IsolatorKind)s.Kind }));
+        Add("weight", "Light and stiff, or heavy and steady?", Sides(SchoolQuestion.Weight, bases, s => rig with { Base = (BaseKind)s.Kind }));
         return list;
     }
 
-    private static IEnumerable<(string, string, bool, RigDocument)> Holds(RigDocument rig)
-    {
-        if (rig.Site.Form == SiteForm.Panel)
-        {
-            yield return ("Cups", "Go on glass, aluminium and composite; leak, and mind dirt, curves and altitude.", rig.Base is HoldPlate { Hold: Cup } or SingleCup, rig.Base is HoldPlate { Hold: Cup } or SingleCup ? rig : rig with { Base = new HoldPlate { Hold = new Cup() } });
-            yield return ("Magnets", "Need steel; slide long before they pull off.", rig.Base is HoldPlate { Hold: Magnet } or SingleMagnet, rig.Base is HoldPlate { Hold: Magnet } or SingleMagnet ? rig : rig with { Base = new HoldPlate { Hold = new Magnet { Stock = "magnet-88-rubber" } } });
-            yield return ("Rails on posts", "Bigger feet further apart.", rig.Base is RailTable, rig.Base is RailTable ? rig : rig with { Base = new RailTable() });
-        }
-        else if (rig.Site.Form == SiteForm.Tube)
-        {
-            yield return ("Tube clamp", "Off in a second, marks nothing.", rig.Base is TubeClamp, rig with { Base = rig.Base as TubeClamp ?? new TubeClamp() });
-            yield return ("Hose clamp and bracket", "Costs next to nothing, stays on.", rig.Base is HoseClampBracket, rig with { Base = rig.Base as HoseClampBracket ?? new HoseClampBracket() });
-            yield return ("Strap that releases", "Lets go before it breaks something.", rig.Base is StrapBase, rig with { Base = rig.Base as StrapBase ?? new StrapBase() });
-        }
-        else if (rig.Site.Form == SiteForm.Shell)
-        {
-            yield return ("Stuck on", "No hole; three days to cure.", rig.Base is AdhesiveBase, rig with { Base = rig.Base as AdhesiveBase ?? new AdhesiveBase { Radius = 0.13 } });
-            yield return ("Strap that releases", "Comes off in a snag.", rig.Base is StrapBase, rig with { Base = rig.Base as StrapBase ?? new StrapBase() });
-            yield return ("Drilled: prop only", "Stiff; the helmet protects nobody any more.", rig.Base is ShellScrews, rig with { Base = rig.Base as ShellScrews ?? new ShellScrews(), Survey = rig.Survey with { FilmingProp = Answer.Yes } });
-        }
-    }
+    /// <summary>The answers to a question, one of each title: what the rig does already before what it could do.</summary>
+    private static IEnumerable<(string, string, bool, RigDocument)> Sides(string question, IEnumerable<Stance> stances, Func<Stance, RigDocument> rig) =>
+        from s in stances.Where(s => s.Question == question).OrderByDescending(s => s.Now).DistinctBy(s => s.Title).OrderBy(s => s.Order)
+        let with = rig(s)
+        select (s.Title, s.Says, s.Now, s.Survey is null ? with : with with { Survey = s.Survey(with.Survey) });
 }

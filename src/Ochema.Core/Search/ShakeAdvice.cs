@@ -42,7 +42,7 @@ public static class ShakeAdvice
 
     private static IEnumerable<(string Id, string Title, RigDocument Rig)> Stiffer(RigDocument rig, Catalogue stock)
     {
-        foreach (var (id, title, changed) in Instead.Braces(rig))
+        foreach (var (id, title, changed) in Instead.Braces(rig, stock))
             yield return (id, title, changed);
         foreach (var (move, _, changed) in Moves.Of(rig, stock).Where(m => m.Move.Stiffens))
             yield return (move.Id, move.Title, changed);

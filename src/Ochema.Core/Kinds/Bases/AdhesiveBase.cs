@@ -27,6 +27,12 @@ public sealed record AdhesiveBase : BaseKind
     [JsonIgnore]
     public override Grip Grip => Pad.Grip;
 
+    /// <summary>A pad ground to a shell's curve, m (judgement, 100–160 mm).</summary>
+    private const double OnAShell = 0.13;
+
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Shell ? []
+        : [new(SchoolQuestion.Hold, 0, "Stuck on", "No hole; three days to cure.", own ? this : this with { Radius = OnAShell }, own)];
+
     public override Mount Build(RigBuilder b)
     {
         var spot = b.Spot("base-hold", "base", "pad", b.Rig.At[0], b.Rig.At[1]);

@@ -63,6 +63,17 @@ public sealed record HoldPlate : BaseKind
 
     internal override BaseKind? OnLargerHold(Catalogue stock) => Hold.Larger(stock) is { } larger ? this with { Hold = larger } : null;
 
+    internal override (int Least, int Most, int Now)? HoldCounts => (2, 6, (int)Math.Round(Count));
+
+    internal override BaseKind WithHolds(int count) => this with { Count = count };
+
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+        from fresh in KindRegistry.Fresh<HoldKind>()
+        let mine = own && Hold.GetType() == fresh.GetType()
+        let stance = (mine ? Hold : fresh).Stance(form)
+        where stance is not null
+        select stance with { Kind = mine ? this : new HoldPlate { Hold = (HoldKind)stance.Kind }, Now = mine };
+
     public override Mount Build(RigBuilder b)
     {
         var n = (int)Math.Round(Count);
@@ -70,7 +81,7 @@ public sealed record HoldPlate : BaseKind
         var inset = Hold.Diameter(b.Stock) / 2 + 0.005;
         var (hx, hy) = (Math.Max(0.02, Length / 2 - inset), Math.Max(0.02, Width / 2 - inset));
         var material = b.Stock.Material(Material);
-        var holds = Layout(n).Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", "base", $"{Name(p.Name, surface)} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy))).ToList();
+        var holds = Layout(n).Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", "base", $"{Name(p.Name, surface)} {Hold.Noun}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy))).ToList();
 
         // The plate is flat and parallel to the panel at its middle; spacers and pads take up the crown.
         var normal = surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);

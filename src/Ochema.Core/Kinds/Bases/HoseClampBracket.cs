@@ -39,6 +39,9 @@ public sealed record HoseClampBracket : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Tube]);
 
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Tube ? []
+        : [new(SchoolQuestion.Hold, 1, "Hose clamp and bracket", "Costs next to nothing, stays on.", this, own)];
+
     public override Mount Build(RigBuilder b)
     {
         var d = ClampParts.Diameter(b);

@@ -50,6 +50,9 @@ public sealed record RailTable : BaseKind
 
     private IEnumerable<Move> Larger(Catalogue stock) => OnLargerHold(stock) is { } larger ? [new("larger-hold", "The next larger hold", larger)] : [];
 
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Panel ? []
+        : [new(SchoolQuestion.Hold, 2, "Rails on posts", "Bigger feet further apart.", this, own)];
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Tube);

@@ -36,6 +36,13 @@ public sealed record SingleCup : BaseKind
 
     internal override BaseKind? OnLargerHold(Catalogue stock) => Cup.Larger(stock) is Cup larger ? this with { Cup = larger } : null;
 
+    internal override (int Least, int Most, int Now)? HoldCounts => (1, 6, 1);
+
+    internal override BaseKind WithHolds(int count) => count == 1 ? this : new HoldPlate { Hold = Cup, Count = count };
+
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+        own && Cup.Stance(form) is { } stance ? [stance with { Kind = this }] : [];
+
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Cup, "cup", StemHeight);
 }
 

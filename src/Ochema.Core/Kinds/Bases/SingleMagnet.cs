@@ -36,5 +36,12 @@ public sealed record SingleMagnet : BaseKind
 
     internal override BaseKind? OnLargerHold(Catalogue stock) => Magnet.Larger(stock) is Magnet larger ? this with { Magnet = larger } : null;
 
+    internal override (int Least, int Most, int Now)? HoldCounts => (1, 6, 1);
+
+    internal override BaseKind WithHolds(int count) => count == 1 ? this : new HoldPlate { Hold = Magnet, Count = count };
+
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+        own && Magnet.Stance(form) is { } stance ? [stance with { Kind = this }] : [];
+
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Magnet, "magnet", StemHeight);
 }

@@ -42,6 +42,15 @@ public sealed record WindowSlotPlate : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Slot]);
 
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own)
+    {
+        if (!own)
+            yield break;
+        bool Of(string metal) => Bar.StartsWith("flat-" + metal, StringComparison.Ordinal);
+        yield return new(SchoolQuestion.Weight, 0, "Aluminium", "Travels well.", this with { Bar = "flat-al-40x5" }, Of("al"));
+        yield return new(SchoolQuestion.Weight, 1, "Steel", "Stays put.", this with { Bar = "flat-steel-50x6" }, Of("steel"));
+    }
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Bar);

@@ -49,8 +49,18 @@ public sealed record Strut : BraceKind
 
     internal override IReadOnlyList<string> Keeps => Lanyard == Answer.Yes ? [.. base.Keeps, "its lanyard"] : base.Keeps;
 
+    internal override string Noun => "strut";
+
     [JsonIgnore]
     public override Footing? Footing => new(Site, At, Foot.Grip);
+
+    internal override BraceKind? Proposed(string id, Site site, double[] at, Catalogue stock) => new Strut
+    {
+        Id = id,
+        Site = site.Id,
+        At = at,
+        Foot = stock.Material(site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" },
+    };
 
     internal override BraceKind StandingOn(string site) => this with { Site = site };
 
@@ -59,7 +69,7 @@ public sealed record Strut : BraceKind
         var station = "brace:" + Id;
         var path = $"braces[{b.Rig.Braces.ToList().IndexOf(this)}]";
         b.Claim(Id, path + ".id");
-        var spot = b.SpotOn(Site, path + ".site", Id, station, $"{Id} {(Foot is Magnet ? "foot magnet" : Foot is Cup ? "foot cup" : "foot pad")}", At[0], At[1]);
+        var spot = b.SpotOn(Site, path + ".site", Id, station, $"{Id} foot {Foot.Noun}", At[0], At[1]);
         var hold = Foot.Build(b, spot);
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, material) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));

@@ -32,6 +32,11 @@ public sealed record Cup : HoldKind
 
     private static readonly Grip Needs = new([SiteForm.Panel], Suction: true);
 
+    internal override string Noun => "cup";
+
+    internal override Stance? Stance(SiteForm form) => form != SiteForm.Panel ? null : new(SchoolQuestion.Hold, 0, "Cups",
+        "Go on glass, aluminium and composite; leak, and mind dirt, curves and altitude.", this);
+
     public override double Diameter(Catalogue stock) => stock.Find<SuctionCupRow>("cups", Stock).Diameter;
 
     /// <summary>Another cup in its place: what was measured of this one does not count for it.</summary>

@@ -29,6 +29,11 @@ public sealed record Magnet : HoldKind
 
     private static readonly Grip Needs = new([SiteForm.Panel], Magnet: true);
 
+    internal override string Noun => "magnet";
+
+    internal override Stance? Stance(SiteForm form) => form != SiteForm.Panel ? null : new(SchoolQuestion.Hold, 1, "Magnets",
+        "Need steel; slide long before they pull off.", this with { Stock = "magnet-88-rubber" });
+
     public override double Diameter(Catalogue stock) => stock.Find<MagnetRow>("magnets", Stock).Diameter;
 
     /// <summary>Another magnet in its place: what was measured of this one does not count for it.</summary>

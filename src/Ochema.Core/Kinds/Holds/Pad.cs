@@ -24,6 +24,8 @@ public sealed record Pad : HoldKind
 
     private static readonly Grip Needs = new([SiteForm.Panel, SiteForm.Shell], Glue: true);
 
+    internal override string Noun => "pad";
+
     public override double Diameter(Catalogue stock) => stock.Find<AdhesivePadRow>("adhesives", Stock).Width;
 
     public override HoldKind? Larger(Catalogue stock)

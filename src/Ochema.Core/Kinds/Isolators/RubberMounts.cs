@@ -19,5 +19,8 @@ public sealed record RubberMounts : IsolatorKind
     [Measure("Spread", Dimension.Length, 0.015, 0.25, HowTo = "plate's middle to each mount")]
     public double Spread { get; init; } = 0.05;
 
+    internal override IEnumerable<(string Id, string Title, IsolatorKind Kind)> Tried(RigDocument rig, Catalogue stock) =>
+        SoftMount.Tried(stock, "rubber", (row, count, spread) => this with { Stock = row, Count = count, Spread = spread });
+
     public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count, Spread);
 }

@@ -69,6 +69,40 @@ public sealed record SpringArm : IsolatorKind
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         Damping < 0.3 ? [new("damper", "A damper on the arm, set to 40 %", this with { Damping = 0.4 }, Stiffens: false)] : [];
 
+    internal override Stance? Stance => new(SchoolQuestion.Soft, 2, "Sprung arm", "Heavy camera with a gimbal.", this);
+
+    /// <summary>Damping ratios of an arm: its pivots' friction alone with little, and a damper set for rough roads (common practice, no source).</summary>
+    private static readonly double[] Dampings = [0.08, 0.4];
+
+    /// <summary>An arm this near to level needs no more trimming, rad.</summary>
+    private const double Level = 3 * Math.PI / 180;
+
+    /// <summary>For each spring and number the hook point and cut that stand level with what is on the arm, the softest of them.</summary>
+    internal override IEnumerable<(string Id, string Title, IsolatorKind Kind)> Tried(RigDocument rig, Catalogue stock)
+    {
+        var payload = Payload(rig, stock);
+        foreach (var row in stock.Springs)
+            foreach (var count in new[] { 1.0, 2, 3, 4 })
+            {
+                var level =
+                    from share in Enumerable.Range(8, 12).Select(i => 0.05 * i)
+                    from cut in Enumerable.Range(0, (int)Math.Min(40, row.Coils / 2) + 1)
+                    let kind = this with { Spring = row.Id, Count = count, Cut = cut, Along = share * Link }
+                    let arm = kind.Arm(stock)
+                    let rest = arm.Rest(payload)
+                    where rest is { } angle && Math.Abs(angle) < Level && arm.VerticalRate(angle) > 0
+                    orderby arm.VerticalRate(rest.Value), cut
+                    select kind;
+                if (level.FirstOrDefault() is not { } best)
+                    continue;
+                foreach (var damping in Dampings)
+                    yield return ($"arm-{row.Id}-{count:0}-{damping * 100:0}",
+                        $"Sprung arm: {count:0} × {Words.Inside(row.Name)}, {(best.Cut > 0 ? $"{best.Cut:0} coils cut off, " : "")}"
+                            + $"hooked {best.Along * 1000:0} mm along, {(damping > 0.2 ? $"damper at {damping:P0}" : "no damper")}",
+                        best with { Damping = damping });
+            }
+    }
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<SpringRow>("springs", Spring);
