@@ -324,7 +324,7 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         Assert.StartsWith("Tight", Focus().Text);
         Press("a");
         Browser.Until("what can be added", () => browser.Driver.FindElements(By.CssSelector("[data-change='two braces']:enabled")).Count > 0);
-        TabTo("two struts", e => e.GetAttribute("data-change") == "two braces", 200);
+        TabTo("two struts", e => e.GetAttribute("data-change") == "two struts", 200);
         Press(Keys.Enter);
         Browser.Until("two struts", () => browser.Driver.FindElements(By.CssSelector("[data-row^='brace:']")).Count == 2);
         // What was pressed is gone; the focus is not lost to the page.

@@ -8,7 +8,7 @@ namespace Ochema.Core.Analysis;
 public static class RigModelDocument
 {
     /// <summary>
-    /// The model of a rig. With <paramref name="strapsAlone"/> the one in which all holds have let go and their feet only push and rub.
+    /// The model of a rig, its springs along the host axes. With <paramref name="strapsAlone"/> the one in which all holds have let go and their feet only push and rub.
     /// </summary>
     public static ModelDocument Of(RigDocument rig, Catalogue stock, bool strapsAlone = false)
     {
@@ -28,6 +28,6 @@ public static class RigModelDocument
                 cases.Add(model.Document(worst ?? driving[0], speed, $"without {gone.Id}: {(worst ?? driving[0]).Id}", gone.Gone));
             }
         }
-        return ModelSolver.Solve(model.Builder.Model with { Cases = cases });
+        return ModelSolver.Solve(TurnedSprings.Plain(model.Builder.Model with { Cases = cases }));
     }
 }

@@ -217,6 +217,27 @@ public sealed class RigBuilder
         return springs.Count - 1;
     }
 
+    /// <summary>
+    /// A spring that is one thing along an axis and another across it, N/m, and about them, N·m/rad: sheet under a hold, a soft mount. It keeps
+    /// its axis; along the host axes it would be coupled.
+    /// </summary>
+    /// <param name="axis">Unit vector.</param>
+    public int SpringAlong(
+        Vec3 axis, string id, int from, int? to, double along, double across, double about, double rocking, double damping = 0.03)
+    {
+        // Along a host axis nothing is coupled.
+        double Mix(double share, double one, double other) => share * share * one + (1 - share * share) * other;
+        if (Math.Max(Math.Abs(axis.X), Math.Max(Math.Abs(axis.Y), Math.Abs(axis.Z))) > 1 - Straight)
+            return Spring(id, from, to, [Mix(axis.X, along, across), Mix(axis.Y, along, across), Mix(axis.Z, along, across),
+                Mix(axis.X, about, rocking), Mix(axis.Y, about, rocking), Mix(axis.Z, about, rocking)], damping);
+        var spring = Spring(id, from, to, [along, across, across, about, rocking, rocking], damping);
+        springs[spring] = springs[spring] with { Axis = axis };
+        return spring;
+    }
+
+    /// <summary>1 − cos of a slope that is none.</summary>
+    private const double Straight = 1e-9;
+
     /// <summary>Damping ratio of a spring.</summary>
     public double DampingOf(int spring) => dampings[spring];
 

@@ -25,6 +25,8 @@ internal sealed class FrameSystem
     public LineElement[] Lines { get; }
     private readonly (int From, int To)[] beamEnds;
     private readonly (int From, int To)[] springEnds;
+    /// <summary>What its six stiffnesses are along and about; null for the host axes.</summary>
+    private readonly (Vec3 X, Vec3 Y, Vec3 Z)?[] springAxes;
     private readonly int[] firstColumn;
     private readonly int[][] beamDofs;
     private readonly double[][,] beamStiffness;
@@ -38,6 +40,7 @@ internal sealed class FrameSystem
         Size = 6 * groups.Count;
         beamEnds = [.. model.Members.Select(m => (nodeIndex[m.From], nodeIndex[m.To]))];
         springEnds = [.. model.Springs.Select(s => (nodeIndex[s.From], s.To is null ? -1 : nodeIndex[s.To]))];
+        springAxes = [.. model.Springs.Select(s => s.Axis is { } axis ? ((Vec3, Vec3, Vec3)?)axis.Frame() : null)];
         Beams = new BeamElement[model.Members.Count];
         for (var i = 0; i < Beams.Length; i++)
             Beams[i] = new BeamElement(model.Members[i], model.Nodes[beamEnds[i].From].Position, model.Nodes[beamEnds[i].To].Position);
@@ -188,6 +191,13 @@ internal sealed class FrameSystem
             (du, dr) = (du - tu, dr - tr);
         }
         var k = Model.Springs[spring].K;
+        if (springAxes[spring] is var (x, y, z))
+        {
+            Vec3 Turned(Vec3 v, int at) => -k[at] * v.Dot(x) * x - k[at + 1] * v.Dot(y) * y - k[at + 2] * v.Dot(z) * z;
+            var (force, moment) = (Turned(du, 0), Turned(dr, 3));
+            (into[0], into[1], into[2], into[3], into[4], into[5]) = (force.X, force.Y, force.Z, moment.X, moment.Y, moment.Z);
+            return;
+        }
         (into[0], into[1], into[2]) = (-k[0] * du.X, -k[1] * du.Y, -k[2] * du.Z);
         (into[3], into[4], into[5]) = (-k[3] * dr.X, -k[4] * dr.Y, -k[5] * dr.Z);
     }
@@ -216,6 +226,11 @@ internal sealed class FrameSystem
     {
         Span<double> force = stackalloc double[6];
         SpringForce(u, spring, force);
+        if (springAxes[spring] is var (x, y, z))
+        {
+            Vec3 f = new(force[0], force[1], force[2]), m = new(force[3], force[4], force[5]);
+            (force[0], force[1], force[2], force[3], force[4], force[5]) = (f.Dot(x), f.Dot(y), f.Dot(z), m.Dot(x), m.Dot(y), m.Dot(z));
+        }
         var energy = 0.0;
         for (var i = 0; i < 6; i++)
             if (Model.Springs[spring].K[i] is > 0 and var k)
@@ -231,10 +246,11 @@ internal sealed class FrameSystem
     {
         var (from, to) = springEnds[spring];
         var columns = new double[6][];
+        var (x, y, z) = springAxes[spring] ?? (Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ);
         for (var i = 0; i < 6; i++)
         {
             columns[i] = new double[Size];
-            Vec3 unit = new(i % 3 == 0 ? 1 : 0, i % 3 == 1 ? 1 : 0, i % 3 == 2 ? 1 : 0);
+            var unit = (i % 3) switch { 0 => x, 1 => y, _ => z };
             AddLoad(columns[i], from, i < 3 ? unit : Vec3.Zero, i < 3 ? Vec3.Zero : unit);
             if (to >= 0)
                 AddLoad(columns[i], to, i < 3 ? -unit : Vec3.Zero, i < 3 ? Vec3.Zero : -unit);
@@ -271,15 +287,27 @@ internal sealed class FrameSystem
         var (from, to) = springEnds[spring];
         var block = new double[12, 12];
         var s = Model.Springs[spring].K;
-        for (var i = 0; i < 6; i++)
+        void Add(int i, int j, double k)
         {
-            block[i, i] = s[i];
+            block[i, j] += k;
             if (to >= 0)
             {
-                block[i + 6, i + 6] = s[i];
-                block[i, i + 6] = block[i + 6, i] = -s[i];
+                block[i + 6, j + 6] += k;
+                block[i, j + 6] -= k;
+                block[i + 6, j] -= k;
             }
         }
+        if (springAxes[spring] is var (x, y, z))
+            foreach (var (axis, at) in new[] { (x.ToArray(), 0), (y.ToArray(), 1), (z.ToArray(), 2) })
+                for (var i = 0; i < 3; i++)
+                    for (var j = 0; j < 3; j++)
+                    {
+                        Add(i, j, s[at] * axis[i] * axis[j]);
+                        Add(i + 3, j + 3, s[at + 3] * axis[i] * axis[j]);
+                    }
+        else
+            for (var i = 0; i < 6; i++)
+                Add(i, i, s[i]);
         AddBlock(k, to >= 0 ? Dofs(from, to) : Dofs(from), ToBodies(block, from, to));
     }
 

@@ -68,6 +68,13 @@ public sealed record ModelSpring(string Id, string From, double[] K)
     /// <summary>Second node; null for the ground.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.Never)]
     public string? To { get; init; }
+
+    /// <summary>
+    /// Unit vector about which it is turned: <see cref="K"/> is then along it, across it twice, about it, about its normals twice. Inside only: documents
+    /// that go out have such a spring as one along the host axes and a member, see <see cref="TurnedSprings"/>.
+    /// </summary>
+    [JsonIgnore]
+    internal Vec3? Axis { get; init; }
 }
 
 /// <summary>

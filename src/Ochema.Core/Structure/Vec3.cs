@@ -37,6 +37,13 @@ public readonly record struct Vec3(double X, double Y, double Z)
         return c * this + s * axis.Cross(this) + (1 - c) * axis.Dot(this) * axis;
     }
 
+    /// <summary>This unit vector with two that stand at right angles to it and to each other.</summary>
+    public (Vec3 X, Vec3 Y, Vec3 Z) Frame()
+    {
+        var side = Cross(Math.Abs(X) < 0.9 ? UnitX : UnitY).Normalized();
+        return (this, side, Cross(side));
+    }
+
     public double[] ToArray() => [X, Y, Z];
 
     public static Vec3 From(IReadOnlyList<double> a) => new(a[0], a[1], a[2]);

@@ -142,7 +142,7 @@ public class PictureTests
     {
         var advice = ShakeAdvice.Of(RigFiles.CupAndArm(), Catalogue.Shipped);
         Assert.True(advice.Count >= 3);
-        Assert.Contains(advice, a => a.Id == "two braces");
+        Assert.Contains(advice, a => a.Id == "two struts");
         foreach (var a in advice)
             Near.Share(Number(a.Document, "smear"), a.Smear, 1e-6, a.Title);
     }

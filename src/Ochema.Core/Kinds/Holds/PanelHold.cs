@@ -35,7 +35,7 @@ internal static class PanelHold
         int spring;
         if (b.HoldsGone)
         {
-            spring = b.Spring(spot.Id, node, null, HostAxes(spot.Normal, 0, RubbingStiffness, 0, RubbingStiffness * radius * radius));
+            spring = b.SpringAlong(spot.Normal, spot.Id, node, null, 0, RubbingStiffness, RubbingStiffness * radius * radius, 0);
             var side = spot.Normal.Cross(Math.Abs(spot.Normal.X) < 0.9 ? Vec3.UnitX : Vec3.UnitY).Normalized();
             var other = spot.Normal.Cross(side);
             var pads = new List<int>();
@@ -49,7 +49,7 @@ internal static class PanelHold
         }
         else
         {
-            spring = b.Spring(spot.Id, node, null, HostAxes(spot.Normal, kn, ks, kr, spin), site.Damping ?? Damping(type));
+            spring = b.SpringAlong(spot.Normal, spot.Id, node, null, kn, ks, spin, kr, site.Damping ?? Damping(type));
             if (site.Form is SiteForm.Panel or SiteForm.Shell)
                 b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
         }
@@ -72,16 +72,5 @@ internal static class PanelHold
         b.Checks.Add(new HoldSlides(b, spot, spring, grasp, group));
         b.Checks.Add(new HoldTip(b, spot, spring, grasp, tips));
         b.Checks.Add(new HoldStraightOff(b, spot, spring, grasp));
-    }
-
-    /// <summary>
-    /// Six stiffnesses along the host axes of a spring that has one value along <paramref name="n"/> and another across it: the
-    /// diagonal of the turned matrix. Exact on level and upright panels; on a bonnet of 10° slope the parts left out are under 20 % of
-    /// the difference, well inside what the panel estimate is good for.
-    /// </summary>
-    private static double[] HostAxes(Vec3 n, double along, double across, double rocking, double spin)
-    {
-        double Mix(double c, double a, double x) => a * c * c + x * (1 - c * c);
-        return [Mix(n.X, along, across), Mix(n.Y, along, across), Mix(n.Z, along, across), Mix(n.X, spin, rocking), Mix(n.Y, spin, rocking), Mix(n.Z, spin, rocking)];
     }
 }

@@ -3,7 +3,6 @@ using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
-using Ochema.Core.Structure;
 namespace Ochema.Core.Kinds.Isolators;
 
 /// <summary>What soft mounts share: a plate on several of them.</summary>
@@ -31,19 +30,19 @@ internal static class SoftMount
         var top = b.Node("isolator-plate", b.Position(foot));
         b.Rigid(from.Node, foot);
         var (along, across) = acrossIsAxial ? (row.Lateral, row.Axial) : (row.Axial, row.Lateral);
-        double Host(double axis) => n * (axis * axis * along + (1 - axis * axis) * across);
-        double Turn(double axis) => n * spread * spread * ((1 - axis * axis) * 0.5 * along + axis * axis * across);
-        var spring = b.Spring("isolator-spring", foot, top, [Host(from.Axis.X), Host(from.Axis.Y), Host(from.Axis.Z), Turn(from.Axis.X), Turn(from.Axis.Y), Turn(from.Axis.Z)], row.Damping);
+        var (about, rocking) = (n * spread * spread * across, n * spread * spread * 0.5 * along);
+        var spring = b.SpringAlong(from.Axis, "isolator-spring", foot, top, n * along, n * across, about, rocking, row.Damping);
         b.Links.Add(("isolator-spring", "isolator", "the soft mount"));
         var seat = b.Node("isolator", from.Position + row.Height * from.Axis);
         b.Rigid(top, seat);
         b.PointMass(top, row.Mass * n + 2 * plate.Mass);
-        b.Checks.Add(new IsolatorTravel(spring, from.Axis, n * along, n * across, Turn(0), spread, row));
+        b.Checks.Add(new IsolatorTravel(spring, from.Axis, n * along, n * across, rocking, spread, row));
         b.Soft = () =>
         {
             var load = b.Isolated + 2 * plate.Mass;
-            // Along gravity: its axis when it stands, across it when it hangs on a wall.
-            var k = Host(Vec3.UnitZ.Dot(from.Axis));
+            // Along gravity: its axis when it stands, across it when it hangs on a wall, both one behind the other between.
+            var upright = from.Axis.Z * from.Axis.Z;
+            var k = n / (upright / along + (1 - upright) / across);
             return new SoftState(load, load * Loads.MotionProfile.Gravity / k, row.Travel, Math.Sqrt(k / load) / (2 * Math.PI));
         };
         b.Parts.Bought("isolator", row, n);
