@@ -30,8 +30,7 @@ internal static class Rocking
                 ? $"It floats on its soft mount at {QuantityText.Of(f, Dimension.Frequency)}, below {most}."
             : f < band.Low / Near ? $"{rocks}, below {most}: it sways more than it trembles."
             : f < Near * band.High
-            ? $"{rocks}, within reach of {most}: {(rig.Site.Form == SiteForm.Hand ? "a shorter one, or hands wider apart, lifts it."
-                : rig.Braces.Count > 1 ? "shorter or stiffer lifts it." : "struts both ways lift it.")}"
+            ? $"{rocks}, within reach of {most}: {rig.Site.Form.Lifts(rig.Braces.Count > 1)}"
             : f < Clear * band.High ? $"{rocks}, above {most} but not clear of it."
             : $"{rocks}, clear of {most}.";
         return new(f, text);

@@ -11,43 +11,6 @@ public enum SurfaceState
     Textured,
 }
 
-/// <summary>What sort of place a site is; holds ask for some and cannot use others.</summary>
-public enum SiteForm
-{
-    /// <summary>Sheet metal or moulding, flat or crowned.</summary>
-    Panel,
-
-    /// <summary>A helmet's shell with a liner behind it.</summary>
-    Shell,
-
-    /// <summary>A round tube or bar that a clamp goes round.</summary>
-    Tube,
-
-    /// <summary>A closed ring of round bar: tow eye, U-bolt.</summary>
-    Ring,
-
-    /// <summary>Two steel bolt heads, top of a handlebar.</summary>
-    Bolts,
-
-    /// <summary>The slot between a door and its glass.</summary>
-    Slot,
-
-    /// <summary>A raised pane, gripped at its edge.</summary>
-    PaneEdge,
-
-    /// <summary>A threaded point or bracket of the host's own.</summary>
-    Threaded,
-
-    /// <summary>A level place that things stand on: floor, dashboard, ground.</summary>
-    Floor,
-
-    /// <summary>An edge, rail or branch that a jaw can grip.</summary>
-    Edge,
-
-    /// <summary>Somebody's hands.</summary>
-    Hand,
-}
-
 /// <summary>
 /// A place on a host as the preset has it, all editable. The radii and slopes of presets are judgement; measure your own
 /// (a straightedge and a ruler give the crown: R = chord²/(8·gap)).
@@ -59,10 +22,10 @@ public sealed record Site
 
     public SiteForm Form { get; init; } = SiteForm.Panel;
 
-    [Measure("Diameter", Dimension.Length, 0.004, 0.4, HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one", Measured = true, Forms = "tube,ring,bolts,edge")]
+    [Measure("Diameter", Dimension.Length, 0.004, 0.4, HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one", Measured = true)]
     public double? Diameter { get; init; }
 
-    [Measure("Soft layer behind", Dimension.Length, 0, 0.08, HowTo = "helmet liner behind the shell: nothing may enter it", Forms = "shell")]
+    [Measure("Soft layer behind", Dimension.Length, 0, 0.08, HowTo = "helmet liner behind the shell: nothing may enter it")]
     public double Liner { get; init; }
 
     /// <summary>Catalogue id of the material.</summary>
@@ -76,11 +39,11 @@ public sealed record Site
     [Measure("Clear radius", Dimension.Length, 0.04, 0.8, HowTo = "from the middle of the hold to the nearest stiffened edge, fold or support")]
     public required double ClearRadius { get; init; }
 
-    [Measure("Crown radius", Dimension.Length, 0.05, 30, HowTo = "straightedge across: chord² ÷ (8 × gap)", Forms = "panel,shell", UsualFrom = 0.1)]
+    [Measure("Crown radius", Dimension.Length, 0.05, 30, HowTo = "straightedge across: chord² ÷ (8 × gap)", UsualFrom = 0.1)]
     public required double CrownRadius { get; init; }
 
     [Measure("Coat on the panel", Dimension.Length, 0, 0.005,
-        HowTo = "paint {length:0.0001}; add film, pad or cloth", Forms = "panel,shell,bolts", UsualTo = 0.003)]
+        HowTo = "paint {length:0.0001}; add film, pad or cloth", UsualTo = 0.003)]
     public required double Coat { get; init; }
 
     [Measure("Slope", Dimension.Angle, -1.6, 1.6, HowTo = "falling towards the front is positive; phone level")]
@@ -99,7 +62,7 @@ public sealed record Site
     /// <summary>Day of the tap test, YYYY-MM-DD.</summary>
     public string? CalibratedOn { get; init; }
 
-    [Option("Surface today", Forms = "panel,shell")]
+    [Option("Surface today")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
 }
 

@@ -28,10 +28,10 @@ public enum Sides
 /// <summary>The short set of questions that is answered at the place, before anything is bought, and the rules of the day.</summary>
 public sealed record SiteSurvey
 {
-    [Option("Does a magnet stick here, at each foot?", HowTo = "try it: filler, aluminium and stainless look like steel", Forms = "panel,bolts")]
+    [Option("Does a magnet stick here, at each foot?", HowTo = "try it: filler, aluminium and stainless look like steel")]
     public Answer MagnetSticks { get; init; }
 
-    [Option("Flat or evenly curved under every hold?", HowTo = "no crease, swage line, seam or vent within the lip", Forms = "panel,shell")]
+    [Option("Flat or evenly curved under every hold?", HowTo = "no crease, swage line, seam or vent within the lip")]
     public Answer Even { get; init; }
 
     [Option("Free of any other job?", HowTo = "towing, lamps, plate, cooling, view, instruments, keys, steering lock to lock, hatch")]
@@ -43,7 +43,7 @@ public sealed record SiteSurvey
     [Option("Drilling allowed?", HowTo = "ask the owner; never into a lining, a tank or a cable")]
     public Answer DrillingAllowed { get; init; }
 
-    [Option("Glue allowed?", HowTo = "pads leave traces on old paint", Forms = "panel,shell")]
+    [Option("Glue allowed?", HowTo = "pads leave traces on old paint")]
     public Answer GlueAllowed { get; init; }
 
     [Option("May it stand beyond the outline?", HowTo = "road and event rules")]
@@ -67,6 +67,6 @@ public sealed record SiteSurvey
     [Option("Paddled on", HowTo = "the side of a single blade; both for a double one", Hosts = "boat")]
     public Sides Paddled { get; init; }
 
-    [Option("Declared a filming prop?", HowTo = "a drilled helmet protects nobody: never worn at risk again", Forms = "shell")]
+    [Option("Declared a filming prop?", HowTo = "a drilled helmet protects nobody: never worn at risk again")]
     public Answer FilmingProp { get; init; }
 }

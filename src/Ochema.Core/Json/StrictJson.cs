@@ -83,6 +83,8 @@ public static partial class StrictJson
         var name = type.Replace("System.Nullable`1[", "", StringComparison.Ordinal).TrimEnd(']');
         if (name.Contains("List`1", StringComparison.Ordinal) || name.EndsWith('[') || type.EndsWith("[]", StringComparison.Ordinal))
             return "is not a list";
+        if (NamedChoices.Names(name) is { } names)
+            return $"is none of {string.Join(", ", names)}";
         if (typeof(StrictJson).Assembly.GetType(name) is { IsEnum: true } choice)
             return $"is none of {string.Join(", ", Enum.GetNames(choice).Select(JsonNamingPolicy.KebabCaseLower.ConvertName))}";
         return name switch

@@ -17,9 +17,6 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
     /// <summary>How to take it, a few words.</summary>
     public string HowTo { get; init; } = "";
 
-    /// <summary>Only for sites of these forms (comma-separated); empty for all.</summary>
-    public string Forms { get; init; } = "";
-
     /// <summary>The question builders ask of it, as "Greatest height": more of it is wanted and costs strength; empty for all others.</summary>
     public string Greatest { get; init; } = "";
 
@@ -66,9 +63,6 @@ public sealed class OptionAttribute(string label) : Attribute
 
     /// <summary>Only for these kinds of host (comma-separated); empty for all.</summary>
     public string Hosts { get; init; } = "";
-
-    /// <summary>Only for sites of these forms (comma-separated); empty for all.</summary>
-    public string Forms { get; init; } = "";
 }
 
 /// <summary>A part that is itself of a kind: the holds of a plate, the foot of a brace.</summary>

@@ -14,7 +14,7 @@ internal static class BodyLine
     /// <summary>Points between two ends and the far end itself; only the far end where nothing is in the way.</summary>
     public static IReadOnlyList<FigurePoint> Over(Host host, Vec3 from, Vec3 to)
     {
-        var panels = host.Sites.Where(s => s.Form is SiteForm.Panel or SiteForm.Shell).Select(host.Surface).ToList();
+        var panels = host.Sites.Where(s => s.Form.IsSkin).Select(host.Surface).ToList();
         var lifted = false;
         var points = new List<FigurePoint>();
         for (var i = 1; i < Pieces; i++)

@@ -16,6 +16,8 @@ public static class DocumentSchema
             TreatNullObliviousAsNonNullable = true,
             TransformSchemaNode = (context, node) =>
             {
+                if (NamedChoices.Names(context.TypeInfo.Type.FullName ?? "") is { } names)
+                    node = new JsonObject { ["type"] = "string", ["enum"] = new JsonArray([.. names.Select(n => (JsonNode)n)]) };
                 if (node is JsonObject o && context.PropertyInfo?.AttributeProvider is { } attributes)
                     foreach (var a in attributes.GetCustomAttributes(inherit: false))
                         if (a is MeasureAttribute m)

@@ -67,7 +67,12 @@ public static class KindDescriptors
         : [.. type.GetProperties().Where(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name) == choice.Beside)
             .SelectMany(p => MeasureReader.Rows(p.GetCustomAttribute<StockChoiceAttribute>()!, stock)).Where(r => MeasureReader.Fit(row, r)).Select(r => r.Id)];
 
-    private static string[]? FormsOf(string forms) => forms.Length == 0 ? null : forms.Split(',');
+    private static string[]? Listed(string names) => names.Length == 0 ? null : names.Split(',');
+
+    /// <summary>The forms of place that have a measure or question of the place; null where all do, and for what is of no place.</summary>
+    private static string[]? FormsOf(PropertyInfo p) =>
+        (p.DeclaringType == typeof(Site) || p.DeclaringType == typeof(SiteSurvey))
+            && NamedChoices.Of<SiteForm>().Where(f => f.Has.Contains(p.Name)).Select(f => f.Id).ToArray() is { Length: > 0 } forms ? forms : null;
 
     private static List<FieldDescriptor> Fields(Type type, object? fresh, Catalogue stock)
     {
@@ -77,8 +82,8 @@ public static class KindDescriptors
             var name = JsonNamingPolicy.CamelCase.ConvertName(p.Name);
             JsonElement? initial = fresh is null || p.GetIndexParameters().Length > 0 || p.GetValue(fresh) is not { } v ? null : JsonSerializer.SerializeToElement(v, p.PropertyType, StrictJson.Options);
             if (p.GetCustomAttribute<MeasureAttribute>() is { } m)
-                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null, FormsOf(m.Forms), null,
-                    double.IsFinite(m.UsualFrom) ? m.UsualFrom : null, double.IsFinite(m.UsualTo) ? m.UsualTo : null, FormsOf(m.Of)));
+                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null, FormsOf(p), null,
+                    double.IsFinite(m.UsualFrom) ? m.UsualFrom : null, double.IsFinite(m.UsualTo) ? m.UsualTo : null, Listed(m.Of)));
             else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial,
                     [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source, With: FitsWith(r, c, type, stock)))], null,
@@ -86,7 +91,7 @@ public static class KindDescriptors
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
                 list.Add(new(name, "option", o.Label, o.HowTo, null, null, null, false, initial,
                     [.. Names(p.PropertyType).Select(n => new ChoiceDescriptor(JsonNamingPolicy.KebabCaseLower.ConvertName(n), LabelOf(p.PropertyType, n)))],
-                        null, FormsOf(o.Forms), FormsOf(o.Hosts)));
+                        null, FormsOf(p), Listed(o.Hosts)));
             else if (p.GetCustomAttribute<PartAttribute>() is { } part)
             {
                 var kinds = typeof(HoldKind).IsAssignableFrom(p.PropertyType) && p.PropertyType.IsAbstract

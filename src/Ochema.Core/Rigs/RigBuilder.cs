@@ -317,7 +317,7 @@ public sealed class RigBuilder
     {
         if (Math.Abs(s) > surface.HalfU + 1e-6 || Math.Abs(t) > surface.HalfV + 1e-6)
         {
-            if (site.Form is SiteForm.Panel or SiteForm.Shell)
+            if (site.Form.IsSkin)
                 Findings.Add(new ReportFinding(station, $"The {label} reaches over the edge of the {site.Name.ToLowerInvariant()}; it is computed at the edge."));
             (s, t) = surface.Clamp(s, t);
         }

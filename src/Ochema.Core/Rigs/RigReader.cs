@@ -61,7 +61,7 @@ public static class RigReader
             Record(joint, "joints." + id, stock);
         }
         if (host.Sites.First(s => s.Id == rig.Site.Id).Form != rig.Site.Form)
-            throw new DocumentException("site.form", $"'{rig.Site.Id}' is a {host.Sites.First(s => s.Id == rig.Site.Id).Form.ToString().ToLowerInvariant()}, not a {rig.Site.Form.ToString().ToLowerInvariant()}");
+            throw new DocumentException("site.form", $"'{rig.Site.Id}' is {host.Sites.First(s => s.Id == rig.Site.Id).Form.Words}, not {rig.Site.Form.Words}");
         var ids = new HashSet<string>();
         List(rig.Braces, "braces", (b, path) =>
         {

@@ -18,7 +18,7 @@ public static class Survey
         var material = Catalogue.Shipped.Material(site.Material);
         var place = site.Name.ToLowerInvariant();
         if (!grip.Forms.Contains(site.Form))
-            return $"{place}: {Words(site.Form)}; this needs {string.Join(" or ", grip.Forms.Select(Words))}";
+            return $"{place}: {site.Form.Words}; this needs {string.Join(" or ", grip.Forms.Select(f => f.Words))}";
         if (grip.Magnet && survey.MagnetSticks == Answer.No)
             return "you found that a magnet does not stick there";
         if (grip.Magnet && survey.MagnetSticks != Answer.Yes && !material.Magnetic)
@@ -84,19 +84,4 @@ public static class Survey
         if (rig.Survey.DrillingAllowed == Answer.NotAsked && rig.Base.Grip.Drills)
             yield return new ReportFinding("site", "It makes holes in the host: ask the owner first.");
     }
-
-    private static string Words(SiteForm form) => form switch
-    {
-        SiteForm.Panel => "a panel",
-        SiteForm.Shell => "a helmet's shell",
-        SiteForm.Tube => "a round tube",
-        SiteForm.Ring => "a closed ring",
-        SiteForm.Bolts => "a pair of bolt heads",
-        SiteForm.Slot => "a door's window slot",
-        SiteForm.PaneEdge => "the edge of raised glass",
-        SiteForm.Threaded => "a threaded point of the host",
-        SiteForm.Floor => "a level place to stand on",
-        SiteForm.Hand => "somebody's hands",
-        _ => "an edge to grip",
-    };
 }

@@ -63,7 +63,7 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
             && new Structure.Vec3(w.Centre[0] - End.X, 0, w.Centre[2] - End.Z).Length - w.Radius < reach))
             yield return "a wheel";
         foreach (var zone in b.Host.ZonesFor(b.Rig.Survey)
-            .Where(z => !(z.Inside && b.Rig.Site.Form is Hosts.SiteForm.Panel or Hosts.SiteForm.Bolts) && Clearance.Distance(End, z) < reach))
+            .Where(z => !(z.Inside && b.Rig.Site.Form.IsOnTop) && Clearance.Distance(End, z) < reach))
             yield return "the " + zone.Name;
     }
 }

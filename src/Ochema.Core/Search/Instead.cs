@@ -65,8 +65,8 @@ internal static class Instead
         if (rig.Braces.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
         var stands = host.Surface(rig.Site).Point(rig.At[0], rig.At[1]);
-        var site = rig.Site.Form == SiteForm.Panel ? rig.Site
-            : host.Sites.Where(s => s.Form == SiteForm.Panel && (host.Surface(s).Origin - stands).Length < BraceReach).MinBy(s => (host.Surface(s).Origin - stands).Length);
+        var site = rig.Site.Form.TakesFeet ? rig.Site
+            : host.Sites.Where(s => s.Form.TakesFeet && (host.Surface(s).Origin - stands).Length < BraceReach).MinBy(s => (host.Surface(s).Origin - stands).Length);
         if (site is null)
             yield break;
         var panel = host.Surface(site);
@@ -113,7 +113,7 @@ internal static class Instead
             yield break;
         }
         // Worn hosts have to let go; what stands inside has the body between it and anything to strap to.
-        if (host.BreakawayLimit is not null || rig.Site.Form is SiteForm.Hand or SiteForm.Floor or SiteForm.Slot or SiteForm.PaneEdge)
+        if (host.BreakawayLimit is not null || rig.Site.Form.IsInside)
             yield break;
         var (n, left, along) = (b.Surface.NormalAt(rig.At[0], rig.At[1]), b.Surface.V, b.Surface.U);
         var middle = b.Position(b.At(RigPoint.BaseTop));

@@ -1,5 +1,4 @@
 using Ochema.Core.Analysis;
-using Ochema.Core.Hosts;
 
 namespace Ochema.Core.Sharpness;
 
@@ -33,7 +32,7 @@ internal static class ModeNames
         var place = model.Builder.Rig.Site;
         return model.Builder.Holds.FirstOrDefault(h => h.Id == spring) switch
         {
-            { Station: "base" } when place.Form == SiteForm.Panel => $"on the {place.Name.ToLowerInvariant()} skin",
+            { Station: "base" } when place.Form.Where(place) is { } where => where,
             { } hold => $"on its {hold.Label}",
             null when spring.StartsWith("isolator", StringComparison.Ordinal) || spring.StartsWith("arm", StringComparison.Ordinal) || spring.StartsWith("pendulum", StringComparison.Ordinal) => "on its soft mount",
             _ => $"at the {spring.Replace("-spring", "").Replace('-', ' ')}",

@@ -1,11 +1,20 @@
+using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+using Ochema.Core.Json;
 
 namespace Ochema.Web.Api;
 
 /// <summary>The OpenAPI document.</summary>
 internal static class ApiDescription
 {
-    public static void Configure(OpenApiOptions options) => options.AddDocumentTransformer((document, _, _) =>
+    public static void Configure(OpenApiOptions options) => options.AddSchemaTransformer((schema, context, _) =>
+    {
+        // What documents carry as a name of a list.
+        if (NamedChoices.Names(context.JsonTypeInfo.Type.FullName ?? "") is { } names)
+            (schema.Type, schema.Enum) = (JsonSchemaType.String, [.. names.Select(n => (JsonNode)n)]);
+        return Task.CompletedTask;
+    }).AddDocumentTransformer((document, _, _) =>
     {
         document.Info.Title = "Ochema";
         document.Info.Version = "1";

@@ -71,6 +71,26 @@ public sealed class OneFileIsEnoughTests
     }
 
     [Fact]
+    public void APlaceOfItsOwnFormIsReadPublishedAndGivesWay()
+    {
+        var cushion = HostLibrary.Find("throw-away-table")!.Sites[1];
+        var text = StrictJson.Write(Rig() with { Site = cushion });
+        Assert.Equal("throw-away-cushion", (string?)JsonNode.Parse(text)!["site"]!["form"]);
+        var rig = RigReader.Read(text, Stock);
+        Assert.Equal(cushion, rig.Site);
+        Assert.Contains("throw-away-cushion", KindDescriptors.All(Stock).Single(k => k.Station == "site").Fields.Single(f => f.Name == "coat").Forms!);
+        Assert.Contains("throw-away-cushion", DocumentSchema.Create().ToJsonString());
+        var (hard, soft) = (Assessor.Assess(Rig(), Stock), Assessor.Assess(rig, Stock));
+        Assert.True(soft.Picture.FirstFrequency < 0.5 * hard.Picture.FirstFrequency);
+        Assert.EndsWith("take the cushion away.", Assessor.Assess(rig with { Run = rig.Run with { Road = Core.Loads.Going.Rough } }, Stock).Picture.Text);
+        Assert.Contains(soft.Options, o => o.Reason?.Contains("a cushion; this needs", StringComparison.Ordinal) == true);
+        Assert.Contains(Relocation.To(Rig(), rig.Host, "cushion").Document.Site.Form.Words, cushion.Form.Words);
+        var wrong = Assert.Throws<DocumentException>(() => RigReader.Read(text.Replace("throw-away-cushion", "pillow", StringComparison.Ordinal), Stock));
+        Assert.Equal("site.form", wrong.Path);
+        Assert.Contains("panel", wrong.Reason);
+    }
+
+    [Fact]
     public void ItIsTriedInAdviceAndOfferedInstead()
     {
         var rig = Rig() with { Reach = new ThrowAwayReach { Length = 1.2 } };
@@ -82,7 +102,7 @@ public sealed class OneFileIsEnoughTests
     public void AHostBringsItsPlacesAndItsDrawing()
     {
         var published = HostLibrary.Find("throw-away-table")!.Published;
-        Assert.Equal("Top", published.Sites.Single().Name);
+        Assert.Equal("Top", published.Sites[0].Name);
         Assert.NotEmpty(published.Surfaces);
         Assert.Contains(HostLibrary.All, h => h.Id == "throw-away-table");
     }

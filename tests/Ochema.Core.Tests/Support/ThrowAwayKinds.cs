@@ -23,7 +23,7 @@ public sealed record ThrowAwayBase : BaseKind
     public double Brick { get; init; } = 6;
 
     [JsonIgnore]
-    public override Grip Grip => new([SiteForm.Floor, SiteForm.Slot]);
+    public override Grip Grip => new([SiteForm.Floor, SiteForm.Slot, new CushionForm()]);
 
     public override Mount Build(RigBuilder b)
     {
@@ -59,6 +59,20 @@ public sealed record ThrowAwayReach : ReachKind
     }
 }
 
+/// <summary>A place that nobody needs: a cushion, on which everything wobbles.</summary>
+public sealed record CushionForm : SiteForm
+{
+    public override string Id => "throw-away-cushion";
+
+    public override string Words => "a cushion";
+
+    public override IReadOnlyList<string> Has => [nameof(Site.Coat)];
+
+    public override SiteGive Give(Site site, Material material, double radius) => new(2e4, 2e4, 300);
+
+    public override string Lifts(bool braced) => "take the cushion away.";
+}
+
 /// <summary>A head that nobody needs.</summary>
 [Kind("throw-away-head", "Cork", "It is a cork.")]
 public sealed record ThrowAwayHead : HeadKind
@@ -85,6 +99,8 @@ public sealed class ThrowAwayHost : Host
 
     protected override IReadOnlyList<Site> MakeSites() =>
         [new() { Id = "top", Name = "Top", Form = SiteForm.Floor, Material = "steel-body", Thickness = 0.001, ClearRadius = 0.3,
+            CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1 },
+        new() { Id = "cushion", Name = "Cushion on it", Form = new CushionForm(), Material = "pine", Thickness = 0.05, ClearRadius = 0.3,
             CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1 }];
 
     protected override IReadOnlyList<Anchor> MakeAnchors() => [HostDrawing.At("leg", "Leg of the trolley", new(0.3, 0.2, 0.7), 400)];

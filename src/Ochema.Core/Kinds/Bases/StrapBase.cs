@@ -33,12 +33,10 @@ public sealed record StrapBase : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Shell, SiteForm.Tube]);
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form switch
-    {
-        SiteForm.Tube => [new(SchoolQuestion.Hold, 2, "Strap that releases", "Lets go before it breaks something.", this, own)],
-        SiteForm.Shell => [new(SchoolQuestion.Hold, 1, "Strap that releases", "Comes off in a snag.", this, own)],
-        _ => [],
-    };
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+        form == SiteForm.Tube ? [new(SchoolQuestion.Hold, 2, "Strap that releases", "Lets go before it breaks something.", this, own)]
+        : form == SiteForm.Shell ? [new(SchoolQuestion.Hold, 1, "Strap that releases", "Comes off in a snag.", this, own)]
+        : [];
 
     public override Mount Build(RigBuilder b)
     {

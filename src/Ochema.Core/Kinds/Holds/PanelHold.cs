@@ -50,7 +50,7 @@ internal static class PanelHold
         else
         {
             spring = b.SpringAlong(spot.Normal, spot.Id, node, null, kn, ks, spin, kr, site.Damping ?? Damping(type));
-            if (site.Form is SiteForm.Panel or SiteForm.Shell)
+            if (site.Form.IsSkin)
                 b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
         }
         b.PointMass(node, mass, 0.5 * height * spot.Normal);

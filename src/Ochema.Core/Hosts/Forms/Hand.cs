@@ -1,0 +1,19 @@
+namespace Ochema.Core.Hosts;
+
+/// <summary>Somebody's hands.</summary>
+public sealed record HandForm : SiteForm
+{
+    public override string Id => "hand";
+
+    public override string Words => "somebody's hands";
+
+    public override bool IsInside => true;
+
+    public override string Lifts(bool braced) => "a shorter one, or hands wider apart, lifts it.";
+}
+
+public abstract partial record SiteForm
+{
+    /// <summary>Somebody's hands.</summary>
+    public static SiteForm Hand { get; } = new HandForm();
+}

@@ -1,0 +1,22 @@
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Hosts;
+
+/// <summary>A round tube or bar that a clamp goes round.</summary>
+public sealed record TubeForm : SiteForm
+{
+    public override string Id => "tube";
+
+    public override string Words => "a round tube";
+
+    public override IReadOnlyList<string> Has =>
+        [nameof(Site.Diameter)];
+
+    public override SiteGive Give(Site site, Material material, double radius) => HeldBar(site, material);
+}
+
+public abstract partial record SiteForm
+{
+    /// <summary>A round tube or bar that a clamp goes round.</summary>
+    public static SiteForm Tube { get; } = new TubeForm();
+}
