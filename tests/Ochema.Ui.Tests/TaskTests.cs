@@ -191,6 +191,23 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
     }
 
     [Fact]
+    public void WhoIsOnItIsFilmedAndTheirDistanceFollows()
+    {
+        var id = Copy("demo-4-sidecar-face");
+        Row("camera");
+        browser.Find("[data-person=passenger] button").Click();
+        Browser.Until("the passenger is in the picture", () => browser.Find("[data-person=passenger]").Text.Contains("the subject", StringComparison.Ordinal)
+            && browser.Find("[data-person=passenger]").Text.Contains(", in the", StringComparison.Ordinal));
+        Saved();
+        Assert.Equal("passenger", (string)Stored(id)["camera"]!["who"]!);
+        Assert.Null(Stored(id)["camera"]!["subject"]);
+        browser.Find("[data-person=passenger] button").Click();
+        Browser.Until("nobody", () => !browser.Find("[data-people]").Text.Contains("the subject", StringComparison.Ordinal));
+        Saved();
+        Assert.Null(Stored(id)["camera"]!["who"]);
+    }
+
+    [Fact]
     public void AStrapToAPointOfMyChoice()
     {
         var id = Copy(Roof);

@@ -23,18 +23,21 @@ internal static class FigureBuilder
         return new FigureReport(
             b.Figure, s.Grid(13, 13), b.Rig.Site.Id, forces is null ? [] : Arrows(model, forces), forces is null ? "" : cases[index].Label,
             forces is null ? new Dictionary<string, double[]>() : Displacements(model, state, forces), lens,
-            PanelFrame.Of(b.Rig.Site.Id, s), Handles(b), b.Host.ZonesFor(b.Rig.Survey),
-            [.. b.Host.People.Select(p => Seen(p, c, lens))]);
+            PanelFrame.Of(b.Rig.Site.Id, s), Handles(b), b.Host.KeptClear(b.Rig.Survey, b.Rig.Site),
+            [.. b.Host.People.Select(p => Seen(p, c))],
+            b.SecondCamera is { } second ? [.. b.Host.People.Select(p => Seen(p, second))] : null);
     }
 
     /// <summary>Where the lens finds somebody's head.</summary>
-    private static PersonSeen Seen(PersonFigure person, CameraBuild camera, LensReport lens)
+    private static PersonSeen Seen(PersonFigure person, CameraBuild camera)
     {
         var to = person.Head - camera.Eye;
         var ahead = to.Dot(camera.View);
         var (aside, above) = (Math.Abs(to.Dot(camera.Up.Cross(camera.View))), Math.Abs(to.Dot(camera.Up)));
-        var seen = ahead > 0 && aside < ahead * Math.Tan(lens.HorizontalField / 2) && above < ahead * Math.Tan(lens.VerticalField / 2);
-        return new(person.Id, person.Name, to.Length, seen);
+        double Edge(double sensor) => ahead * sensor / 2 / camera.Lens.FocalLength;
+        var seen = ahead > 0 && aside < Edge(camera.Body.SensorWidth) && above < Edge(camera.Body.SensorHeight);
+        var (pan, tilt, _) = camera.Aim(person.Head);
+        return new(person.Id, person.Name, to.Length, seen, pan, tilt);
     }
 
     /// <summary>Wind or water and inertia as two arrows at the camera.</summary>

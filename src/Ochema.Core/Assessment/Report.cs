@@ -97,12 +97,14 @@ public sealed record FigureReport(
     IReadOnlyList<FigureShape> Shapes, double[][][] Panel, string PanelId, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase,
     IReadOnlyDictionary<string, double[]> Displacements, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles,
         IReadOnlyList<KeepClear> Zones,
-    IReadOnlyList<PersonSeen> People);
+    IReadOnlyList<PersonSeen> People, IReadOnlyList<PersonSeen>? SecondPeople = null);
 
 /// <summary>Somebody on the host, as the lens sees them.</summary>
 /// <param name="Distance">From the lens to the head, m.</param>
 /// <param name="Seen">True when the head is in the picture.</param>
-public sealed record PersonSeen(string Id, string Name, double Distance, bool Seen);
+/// <param name="Pan">To the left, rad: where the camera has to be turned to look at the head.</param>
+/// <param name="Tilt">Up, rad.</param>
+public sealed record PersonSeen(string Id, string Name, double Distance, bool Seen, double Pan, double Tilt);
 
 /// <summary>What the lens sees from where: eye and directions (host axes), field of view (rad).</summary>
 public sealed record LensReport(double[] Eye, double[] View, double[] Up, double HorizontalField, double VerticalField, string Label);

@@ -117,6 +117,10 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
     /// <summary>Drawn low over the fields, so that they are seen to pass.</summary>
     public override double GroundHeight => -60;
 
+    public override bool CoversPeople => true;
+
+    public override bool IsInside(Site site) => site.Id == "cabin-tube" || base.IsInside(site);
+
     public override IReadOnlyList<PersonFigure> People =>
         [new("pilot", "the pilot", new(0.05, 0.25, 1.02), 0.2, new(0.52, 0.25, 1.12), new(0.9, 0.25, 0.9), new(0.5, 0.25, 1.42), 0.12)];
 

@@ -37,6 +37,9 @@ public class CarHost(CarShape shape) : Host
     public override string Below => "the road";
     public override Backdrop Backdrop => Backdrop.Road;
 
+    public override bool CoversPeople => true;
+    public override bool IsInside(Site site) => site.Id == "roll-hoop" || base.IsInside(site);
+
     public override IReadOnlyList<PersonFigure> People => [Seated("driver", "the driver", 1), Seated("passenger", "the passenger", -1)];
 
     /// <summary>Somebody on a front seat; the driver's hands are on the wheel.</summary>

@@ -83,6 +83,16 @@ public abstract class Host
     /// <summary>The same as the survey found it: which side is driven or paddled.</summary>
     public virtual IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => Zones;
 
+    /// <summary>All that must stay free for a rig at a site: those places, and the heads of who is on it where nothing is between them and the rig.</summary>
+    public IReadOnlyList<KeepClear> KeptClear(SiteSurvey survey, Site site) => CoversPeople && !IsInside(site) ? ZonesFor(survey)
+        : [.. ZonesFor(survey), .. People.Select(p => p.Room(CoversPeople))];
+
+    /// <summary>True for a site that is behind the host's skin.</summary>
+    public virtual bool IsInside(Site site) => site.Form.IsInside;
+
+    /// <summary>True where who is on it sits behind its skin.</summary>
+    public virtual bool CoversPeople => false;
+
     /// <summary>What is below it: "the road".</summary>
     public virtual string Below => "the ground";
 

@@ -28,6 +28,17 @@ public sealed record PersonFigure(
     /// <summary>Middle of the head, m.</summary>
     public Vec3 Head => Shoulders + new Vec3(0.05, 0, 0.22);
 
+    /// <summary>Room that a head needs round it, m: as far as it goes in a jolt with a belt on, or when it looks round (judgement, 0.05–0.2 m).</summary>
+    private const double HeadRoom = 0.1;
+
+    /// <summary>The room of the head, which must stay free.</summary>
+    /// <param name="inside">Behind the host's skin.</param>
+    internal KeepClear Room(bool inside)
+    {
+        Vec3 half = new(0.095 + HeadRoom, 0.077 + HeadRoom, 0.115 + HeadRoom);
+        return new(Id + "-head", "room of " + Name + "'s head", (Head - half).ToArray(), (Head + half).ToArray(), "A head comes this far in a jolt.", Inside: inside);
+    }
+
     /// <summary>Its parts: cloth, skin, and trim for a helmet.</summary>
     public IEnumerable<HostSurface> Surfaces()
     {

@@ -15,7 +15,7 @@ public static class Clearance
 
     internal static IEnumerable<ReportFinding> Findings(RigBuilder b, Host host)
     {
-        foreach (var zone in host.ZonesFor(b.Rig.Survey))
+        foreach (var zone in host.KeptClear(b.Rig.Survey, b.Rig.Site))
         {
             var (hit, margin) = Nearest(b, zone);
             if (hit is null)

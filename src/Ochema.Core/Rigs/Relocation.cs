@@ -40,6 +40,7 @@ public static class Relocation
             again.Add(MeasureReader.Declared(typeof(Strap)).First(d => d.Property.Name == nameof(Strap.AnchorHolds)).Measure!.Label);
             return null;
         }
+        CameraChoice Seeing(CameraChoice c) => c.Who is null || to.People.Any(p => p.Id == c.Who) ? c : c with { Who = null };
         Tether Tied(Tether t) => t with { To = Near(t.To), AnchorHolds = Pulled(t.AnchorHolds, t.To) };
         var there = rig with
         {
@@ -55,6 +56,8 @@ public static class Relocation
             Straps = [.. rig.Straps.Select(s => s with { To = Near(s.To), AnchorHolds = Pulled(s.AnchorHolds, s.To) })],
             Tether = rig.Tether is { } first ? Tied(first) : null,
             Tethers = [.. rig.Tethers.Select(Tied)],
+            Camera = Seeing(rig.Camera),
+            Second = rig.Second is { } second ? second with { Camera = Seeing(second.Camera) } : null,
             Run = rig.Run with { Speed = Math.Min(rig.Run.Speed, to.TopSpeed) },
         };
         return new(there, [.. again.Distinct()], [.. stays[false].Select(b => b.Id)]);

@@ -90,6 +90,9 @@ public sealed record CameraChoice
     [Measure("Near subject on the host", Dimension.Length, 0.2, 50, HowTo = "camera to a face behind the screen, say; leave empty when it looks far away", Measured = true)]
     public double? Subject { get; init; }
 
+    /// <summary>Id of somebody on the host who is the subject: how near they are follows from where the camera is; null for nobody.</summary>
+    public string? Who { get; init; }
+
     [Measure("Worth", Dimension.Money, 0, 1e6, HowTo = "body, lens and all; from {money:1000} on one hold alone is refused", Measured = true, Of = "body,lens")]
     public double? Worth { get; init; }
 

@@ -41,6 +41,7 @@ public static class RigReader
         Record(rig.Head, "head", stock);
         Record(rig.Camera, "camera", stock);
         Zoom(rig.Camera, "camera", stock);
+        Who(rig.Camera, "camera", host);
         Record(rig.Run, "run", stock);
         Record(rig.Isolator, "isolator", stock);
         Record(rig.Survey, "survey", stock);
@@ -52,6 +53,7 @@ public static class RigReader
             Record(second.Head, "second.head", stock);
             Record(second.Camera, "second.camera", stock);
             Zoom(second.Camera, "second.camera", stock);
+            Who(second.Camera, "second.camera", host);
         }
         if (rig.Joints.Count > MostJoints)
             throw new DocumentException("joints", $"has {rig.Joints.Count} entries; at most {MostJoints} are read");
@@ -98,6 +100,13 @@ public static class RigReader
     }
 
     private static string Said(double si, Dimension dimension) => QuantityFormatter.Format(si, dimension, UnitSystem.Metric);
+
+    private static void Who(CameraChoice camera, string path, Host host)
+    {
+        if (camera.Who is { } who && host.People.All(p => p.Id != who))
+            throw new DocumentException(path + ".who", host.People.Count == 0 ? "nobody is on this host"
+                : $"nobody '{who}' is on this host; known: {string.Join(", ", host.People.Select(p => p.Id))}");
+    }
 
     private static void Zoom(CameraChoice camera, string path, Catalogue stock)
     {

@@ -62,7 +62,7 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         if (b.Host.Published.Wheels.Any(w => Math.Abs(Structure.Vec3.From(w.Centre).Y - End.Y) < reach + w.Width / 2
             && new Structure.Vec3(w.Centre[0] - End.X, 0, w.Centre[2] - End.Z).Length - w.Radius < reach))
             yield return "a wheel";
-        foreach (var zone in b.Host.ZonesFor(b.Rig.Survey)
+        foreach (var zone in b.Host.KeptClear(b.Rig.Survey, b.Rig.Site)
             .Where(z => !(z.Inside && b.Rig.Site.Form.IsOnTop) && Clearance.Distance(End, z) < reach))
             yield return "the " + zone.Name;
     }

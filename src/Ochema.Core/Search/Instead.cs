@@ -62,7 +62,8 @@ internal static class Instead
     /// <summary>A brace to where there is none: ahead to the left and right, or behind, a forearm away from the base, on its own panel or the nearest.</summary>
     public static IEnumerable<(string Id, string Title, RigDocument Changed)> Braces(RigDocument rig, Catalogue stock)
     {
-        if (rig.Braces.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
+        // From inside there is the body of the host between it and every panel.
+        if (rig.Braces.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host || host.IsInside(rig.Site))
             yield break;
         var stands = host.Surface(rig.Site).Point(rig.At[0], rig.At[1]);
         var site = rig.Site.Form.TakesFeet ? rig.Site
@@ -113,7 +114,7 @@ internal static class Instead
             yield break;
         }
         // Worn hosts have to let go; what stands inside has the body between it and anything to strap to.
-        if (host.BreakawayLimit is not null || rig.Site.Form.IsInside)
+        if (host.BreakawayLimit is not null || host.IsInside(rig.Site))
             yield break;
         var (n, left, along) = (b.Surface.NormalAt(rig.At[0], rig.At[1]), b.Surface.V, b.Surface.U);
         var middle = b.Position(b.At(RigPoint.BaseTop));

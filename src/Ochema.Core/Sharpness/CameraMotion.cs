@@ -51,7 +51,7 @@ internal sealed class CameraMotion
         // Transfer of each mode at each frequency, for all sources.
         var transfer = Frequencies.Select(f => modes.Select(m => m.Transfer(2 * Math.PI * f)).ToArray()).ToArray();
         // A camera that moves aside by x shifts what is near as a turn by x ÷ distance does: to the left with a pan, up against a turn about the left.
-        var near = choice.Subject is { } distance ? 1 / distance : 0;
+        var near = camera.Subject is { } distance ? 1 / distance : 0;
         var passes = Frequencies.Select(f => head.Passes(f)).ToArray();
         var random = new double[3];
         var moved = new[] { new double[count], new double[count], new double[count] };

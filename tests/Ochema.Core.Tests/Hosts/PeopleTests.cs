@@ -1,5 +1,9 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
+using Ochema.Core.Json;
+using Ochema.Core.Rigs;
+using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
@@ -69,4 +73,65 @@ public sealed class PeopleTests
     public void DrawingsArePublishedToTheMillimetre() => Assert.All(HostLibrary.All.SelectMany(h => h.Published.Surfaces).SelectMany(s =>
         s.Grid).SelectMany(r => r)
         .SelectMany(p => p), v => Assert.Equal(Math.Round(v, 3), v, 12));
+
+    [Fact] // turned as it says, the lens looks at the head, from as far as it says
+    public void AimedAtSomebodyTheyAreInTheMiddle()
+    {
+        foreach (var (name, rig) in RigFiles.All.Where(r => HostLibrary.Find(r.Rig.Host)!.People.Count > 0))
+            foreach (var person in Assessor.Assess(rig, Catalogue.Shipped).Figure.People.Where(p => Math.Abs(p.Tilt) < 1.2))
+            {
+                var aimed = rig with { Camera = rig.Camera with { Pan = person.Pan, Tilt = person.Tilt, Who = person.Id, Subject = null } };
+                var b = new RigModel(aimed, Catalogue.Shipped).Builder;
+                var to = HostLibrary.Find(rig.Host)!.People.Single(p => p.Id == person.Id).Head - b.Camera.Eye;
+                Assert.True(to.Normalized().Dot(b.Camera.View) > 0.9999 || to.Length < 0.05, $"{name}, {person.Id}");
+                Assert.Equal(Math.Max(0.2, to.Length), b.Camera.Subject!.Value, 1e-6);
+                Assert.True(Assessor.Assess(aimed, Catalogue.Shipped).Figure.People.Single(p => p.Id == person.Id).Seen || to.Length < 0.05);
+            }
+    }
+
+    [Fact] // near subjects on the host see the camera move: the computed distance counts as the measured one does
+    public void WhoIsTheSubjectCountsAsNearAsTheyAre()
+    {
+        var rig = RigFiles.Named("1-bonnet-close-up") with { };
+        rig = rig with { Camera = rig.Camera with { Who = "driver", Subject = null } };
+        var near = new RigModel(rig, Catalogue.Shipped).Builder.Camera.Subject!.Value;
+        double Smear(RigDocument r) => Assessor.Assess(r, Catalogue.Shipped).Sharpness!.Numbers.Single(n => n.Id == "smear").Pixels;
+        var measured = rig with { Camera = rig.Camera with { Who = null, Subject = near } };
+        var far = rig with { Camera = rig.Camera with { Who = null } };
+        Near.Share(Smear(measured), Smear(rig), 1e-9);
+        Assert.True(Math.Abs(Smear(far) / Smear(rig) - 1) > 0.01);
+        // What was measured beats it.
+        Assert.Equal(2, new RigModel(rig with { Camera = rig.Camera with { Subject = 2 } }, Catalogue.Shipped).Builder.Camera.Subject);
+    }
+
+    [Fact]
+    public void NobodyIsFilmedWhoIsNotThere()
+    {
+        var rig = RigFiles.Named("1-bonnet-close-up");
+        var wrong = Assert.Throws<DocumentException>(() => RigReader.Check(rig with { Camera = rig.Camera with { Who = "rider" } }, Catalogue.Shipped));
+        Assert.Equal("camera.who", wrong.Path);
+        Assert.Contains("driver", wrong.Reason);
+        var moved = Relocation.To(rig with { Camera = rig.Camera with { Who = "driver" } }, HostLibrary.All.First(h => h.Kind == "bicycle").Id, "").Document;
+        Assert.Null(moved.Camera.Who);
+    }
+
+    [Fact] // behind the skin only what is there too comes near a head; outside nothing is in between
+    public void HeadsAreKeptClearOf()
+    {
+        foreach (var host in HostLibrary.All.Where(h => h.People.Count > 0))
+            foreach (var site in host.Sites)
+                Assert.Equal(!host.CoversPeople || host.IsInside(site), host.KeptClear(new(), site).Any(z => z.Id.EndsWith("-head", StringComparison.Ordinal)));
+        var rig = RigFiles.Named("bicycle-bar");
+        var rider = HostLibrary.Find(rig.Host)!.People[0];
+        var seat = new RigModel(rig, Catalogue.Shipped).Builder;
+        var up = rider.Head - seat.Position(seat.Camera.Node);
+        Assert.DoesNotContain(Assessor.Assess(rig, Catalogue.Shipped).Findings, f => f.Text.Contains("head", StringComparison.Ordinal) && f.Blocks);
+        // A boom that holds the camera into the face.
+        var into = rig with { Reach = new Ochema.Core.Kinds.Reaches.ArticulatedArm { Length = up.Length, LowerLean = Math.Atan2(up.X, up.Z), UpperLean = Math.Atan2(up.X, up.Z) } };
+        Assert.Contains(Assessor.Assess(into, Catalogue.Shipped).Findings, f => f.Text.Contains("room of the rider's head", StringComparison.Ordinal));
+    }
+
+    [Fact] // a strut through the roof is no advice
+    public void NothingIsBracedThroughTheBody() =>
+        Assert.Empty(Instead.Braces(RigFiles.Named("roll-hoop"), Catalogue.Shipped));
 }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { Kind } from '../api/client';
+  import type { Kind, Schemas } from '../api/client';
   import { capital, fill, uncapital } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
@@ -10,6 +10,7 @@
   import ConditionsPanel from './ConditionsPanel.svelte';
   import Fields from './Fields.svelte';
   import Joints from './Joints.svelte';
+  import People from './People.svelte';
   import OtherCase from './OtherCase.svelte';
   import Schools from './Schools.svelte';
   import PlaceFields from './PlaceFields.svelte';
@@ -134,6 +135,13 @@
     </h3>
     {#key session.selected}
       <Fields {session} kind={subject.kind} value={subject.value} path={subject.path} />
+      {#if subject.family === 'camera' || subject.family === 'camera-2'}
+        <People
+          {session}
+          path={subject.family === 'camera' ? 'camera' : 'second.camera'}
+          camera={subject.value as unknown as Schemas['CameraChoice']}
+        />
+      {/if}
       <PlaceFields {session} family={subject.family} path={subject.path} value={subject.value} />
     {/key}
     {#if subject.kind?.caution}

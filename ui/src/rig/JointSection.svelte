@@ -13,7 +13,7 @@
   /** Pixels per metre: as large as fits, never more than 12 to a millimetre. */
   let scale = $derived(Math.min(12000, 130 / widest, 190 / length));
   let height = $derived(length * scale + 18);
-  const middle = 96;
+  const middle = 70;
   let y = $derived((m: number) => 8 + (m + joint.headHeight) * scale);
   let marked = $derived(new Set(joint.findings.map((f) => f.layer)));
   /** Names stand beside their layers, pushed apart where the layers are thin. */
@@ -70,13 +70,13 @@
       {/if}
     {/if}
     <path
-      d="M{middle + Math.max(w / 2, 8) + 2} {y(l.from + l.thickness / 2)}L166 {names[i]}h4"
+      d="M{middle + Math.max(w / 2, 8) + 2} {y(l.from + l.thickness / 2)}L140 {names[i]}h4"
       fill="none"
       stroke="currentColor"
       opacity="0.5"
     />
     <text
-      x="173"
+      x="147"
       y={names[i]! + 4}
       font-size="12"
       fill={bad ? 'var(--lets-go)' : 'currentColor'}

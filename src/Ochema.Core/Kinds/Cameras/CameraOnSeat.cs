@@ -11,6 +11,9 @@ namespace Ochema.Core.Kinds.Cameras;
 /// <summary>A camera put on its seat: its body, its mass and face, its screw.</summary>
 internal static class CameraOnSeat
 {
+    /// <summary>No lens looks at anything nearer, m.</summary>
+    private const double Nearest = 0.2;
+
     public static CameraBuild Build(RigBuilder b, Mount seat, CameraChoice c)
     {
         var body = b.Stock.Find<CameraRow>("cameras", c.Body);
@@ -42,7 +45,9 @@ internal static class CameraOnSeat
         var eye = middle + (body.Length / 2 + lens.Length) * view;
         if (lens.Length > 0)
             b.Shape(b.Own("lens"), b.Own("camera"), "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
-        var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, body, lens, c.Mass is not null);
+        // Who is on the host is as near as they are; a distance that was measured beats it.
+        var near = c.Subject ?? (b.Host.People.FirstOrDefault(p => p.Id == c.Who) is { } who ? Math.Max(Nearest, (who.Head - eye).Length) : null);
+        var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, middle, near, body, lens, c.Mass is not null);
         var head = b.HeadOfPath;
         if (head.ScrewsIn)
             b.Joint(Socket(b, body));
