@@ -20,6 +20,7 @@ internal sealed class RigModel
     private readonly double[][] unit;
     private readonly double[][] rows;
     private readonly ConcurrentDictionary<string, StateResponse> states = [];
+    private readonly ConcurrentDictionary<string, Removal[]> removals = [];
     private readonly List<(int Yaw, double? Diameter)> windLoads = [];
     private readonly List<Dictionary<int, Vec3>> memberLoads = [];
     private readonly double density;
@@ -294,14 +295,8 @@ internal sealed class RigModel
 
     private StateResponse Without(IReadOnlyList<string> without)
     {
-        var columns = new List<(double[] Vector, double Stiffness)>();
         var gone = without.ToHashSet();
-        for (var s = 0; s < Builder.Model.Springs.Count; s++)
-            if (gone.Contains(Builder.Model.Springs[s].Id))
-                columns.AddRange(System.SpringColumns(s).Zip(Builder.Model.Springs[s].K).Where(p => p.Second > 0));
-        for (var l = 0; l < System.Lines.Length; l++)
-            if (gone.Contains(System.Lines[l].Line.Id))
-                columns.Add((System.Lines[l].Vector, System.Lines[l].Stiffness));
+        var columns = without.SelectMany(id => removals.GetOrAdd(id, RemovalsOf)).ToList();
         var left = columns.Count == 0 ? rows : Updated(columns);
         if (left is null)
         {
@@ -318,19 +313,41 @@ internal sealed class RigModel
         return Respond(left, gone, [.. Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id))]);
     }
 
+    /// <summary>One way in which something that may go resists, and what a unit of it does to the whole rig: asked for again with each pair it is in.</summary>
+    /// <param name="Vector">In body unknowns: U.</param>
+    /// <param name="Stiffness">N/m or N·m/rad.</param>
+    /// <param name="Moved">K⁻¹U.</param>
+    /// <param name="Row">All that follows from that.</param>
+    /// <param name="OfUnits">Uᵀu of each unit load.</param>
+    private sealed record Removal(double[] Vector, double Stiffness, double[] Moved, double[] Row, double[] OfUnits);
+
+    private Removal[] RemovalsOf(string id)
+    {
+        Removal Of(double[] vector, double stiffness)
+        {
+            var moved = Solve(vector);
+            return new(vector, stiffness, moved, Row(moved), [.. unit.Select(u => VectorMath.Dot(vector, u))]);
+        }
+        return
+        [
+            .. Enumerable.Range(0, Builder.Model.Springs.Count).Where(s => Builder.Model.Springs[s].Id == id)
+                .SelectMany(s => System.SpringColumns(s).Zip(Builder.Model.Springs[s].K)).Where(c => c.Second > 0).Select(c => Of(c.First, c.Second)),
+            .. System.Lines.Where(l => l.Line.Id == id).Select(l => Of(l.Vector, l.Stiffness)),
+        ];
+    }
+
     /// <summary>
     /// u' = u + Z·(1/k − UᵀZ)⁻¹·Uᵀu with Z = K⁻¹U, and so with all that follows from u in proportion;
     /// null when the small matrix is near singular.
     /// </summary>
-    private double[][]? Updated(List<(double[] Vector, double Stiffness)> columns)
+    private double[][]? Updated(List<Removal> columns)
     {
         var n = columns.Count;
-        var z = columns.Select(c => Solve(c.Vector)).ToArray();
         var l = new double[n, n];
         for (var i = 0; i < n; i++)
             for (var j = 0; j <= i; j++)
             {
-                var v = (i == j ? 1 / columns[i].Stiffness : 0) - VectorMath.Dot(columns[i].Vector, z[j]);
+                var v = (i == j ? 1 / columns[i].Stiffness : 0) - VectorMath.Dot(columns[i].Vector, columns[j].Moved);
                 for (var k = 0; k < j; k++)
                     v -= l[i, k] * l[j, k];
                 if (i != j)
@@ -340,14 +357,13 @@ internal sealed class RigModel
                 else
                     l[i, i] = Math.Sqrt(v);
             }
-        var moved = z.Select(u => Row(u)).ToArray();
         var result = new double[unit.Length][];
         var y = new double[n];
         for (var b = 0; b < unit.Length; b++)
         {
             for (var i = 0; i < n; i++)
             {
-                y[i] = VectorMath.Dot(columns[i].Vector, unit[b]);
+                y[i] = columns[i].OfUnits[b];
                 for (var k = 0; k < i; k++)
                     y[i] -= l[i, k] * y[k];
                 y[i] /= l[i, i];
@@ -360,7 +376,7 @@ internal sealed class RigModel
             }
             result[b] = (double[])rows[b].Clone();
             for (var i = 0; i < n; i++)
-                VectorMath.AddScaled(result[b], y[i], moved[i]);
+                VectorMath.AddScaled(result[b], y[i], columns[i].Row);
         }
         return result;
     }

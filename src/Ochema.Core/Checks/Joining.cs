@@ -48,6 +48,7 @@ internal static class Joining
         }
         b.Joint(new ScrewJoint
         {
+            Stock = b.Stock,
             Id = id,
             Station = foot.Station,
             Title = title,

@@ -123,6 +123,10 @@ public sealed record ScrewJoint
     private const double TurnsPastNut = 2;
 
     public required string Id { get; init; }
+
+    /// <summary>The shelf that its materials and threads are rows of.</summary>
+    public required Catalogue Stock { get; init; }
+
     public required string Station { get; init; }
 
     /// <summary>In the user's words: "spacer to plate".</summary>
@@ -189,7 +193,7 @@ public sealed record ScrewJoint
         get
         {
             var l = Layers[ThreadLayer];
-            var rule = Threads.WantedEngagement(Thread, Catalogue.Shipped.Material(l.Material));
+            var rule = Threads.WantedEngagement(Thread, Stock.Material(l.Material));
             return l.Role switch { LayerRole.Nut => l.Thickness, LayerRole.Blind => Math.Min(rule, 0.7 * l.Thickness), _ => Math.Min(rule, l.Thickness) };
         }
     }
@@ -222,7 +226,7 @@ public sealed record ScrewJoint
         }
         if (choice.Pad is > 0 and var pad)
             layers.Insert(Math.Max(0, ThreadLayer), new StackLayer("Pad added", LayerRole.Soft, pad, "rubber-soft"));
-        var thread = choice.Thread is { } id ? Catalogue.Shipped.Find<Fastener>("fasteners", id) : Thread;
+        var thread = choice.Thread is { } id ? Stock.Find<Fastener>("fasteners", id) : Thread;
         // Nuts and washers are those of the thread; sockets and spacers keep their own.
         if (thread != Thread)
             layers = [.. layers.Select(l => Hardware.For(l, thread))];
@@ -306,17 +310,17 @@ public sealed record ScrewJoint
                 else if (layer.Role is LayerRole.Clearance or LayerRole.Soft && Holes.Oversize(Thread, hole) is { } wide)
                     findings.Add(new($"{Words.Inside(layer.Name)}: {wide}", i, false));
             }
-            if (layer.Edge is { } edge && layer.Material.Length > 0 && Holes.EdgeDistance(Thread, Catalogue.Shipped.Material(layer.Material)) is var want && edge < want - 1e-5)
+            if (layer.Edge is { } edge && layer.Material.Length > 0 && Holes.EdgeDistance(Thread, Stock.Material(layer.Material)) is var want && edge < want - 1e-5)
                 findings.Add(new($"{Words.Inside(layer.Name)}: the hole is {Holes.Size(edge)} from the edge, {Holes.Size(want)} is wanted", i, false));
             if (layer.Countersink > Holes.DeepestCountersink(layer.Thickness) + 1e-6)
                 findings.Add(new($"{Words.Inside(layer.Name)}: a countersink of {Holes.Size(layer.Countersink)} leaves a knife edge in {Holes.Size(layer.Thickness)}: two thirds at the most", i, false));
         }
         if (l.Thread is { } own && own != Thread.Id && !(Bushed && ThreadFit.Bush(Thread.Id, own) is not null))
-            findings.Add(new(ThreadFit.Mismatch(Thread, Catalogue.Shipped.Find<Fastener>("fasteners", own), l.Name), at, true));
+            findings.Add(new(ThreadFit.Mismatch(Thread, Stock.Find<Fastener>("fasteners", own), l.Name), at, true));
         var notes = new List<string>();
         if (Layers.Any(x => x.Role == LayerRole.Soft))
             notes.Add("Soft layers creep: tighten again after the first run.");
-        var nutMaterial = Catalogue.Shipped.Material(l.Material);
+        var nutMaterial = Stock.Material(l.Material);
         if (Threads.Reassemblies(nutMaterial) is { } times)
             notes.Add($"Tapped plastic: about {times} times on and off, then a new hole or an insert.");
         if (Layers.Any(x => x.Material.StartsWith("al-", StringComparison.Ordinal))
@@ -327,7 +331,7 @@ public sealed record ScrewJoint
         foreach (var x in Layers)
         {
             var hole = x.Hole ?? (x.Role switch { LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut => Thread.TapDrill, LayerRole.Gap or LayerRole.KeepOut => x.Role == LayerRole.Gap ? x.Width : 0, _ => Thread.ClearanceClose });
-            drawn.Add(new(x.Name, x.Role, from, x.Thickness, x.Width, hole, x.Material.Length > 0 ? Catalogue.Shipped.Material(x.Material).Name : ""));
+            drawn.Add(new(x.Name, x.Role, from, x.Thickness, x.Width, hole, x.Material.Length > 0 ? Stock.Material(x.Material).Name : ""));
             from += x.Thickness;
         }
         return new JointReport(Id, Station, Title, Thread.Name, Major, Headless ? Major : Thread.AcrossFlats,
@@ -343,7 +347,7 @@ public sealed record ScrewJoint
         get
         {
             var l = Layers[ThreadLayer];
-            return Threads.StripLoad(Thread, Math.Max(1e-5, Engagement), l.Hole ?? Thread.TapDrill, Catalogue.Shipped.Material(l.Material), ScrewStrength);
+            return Threads.StripLoad(Thread, Math.Max(1e-5, Engagement), l.Hole ?? Thread.TapDrill, Stock.Material(l.Material), ScrewStrength);
         }
     }
 

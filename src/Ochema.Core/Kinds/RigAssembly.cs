@@ -42,7 +42,7 @@ public static class RigAssembly
             b.Checks.Add(new FrictionFeet(b, b.FrictionFeet));
         b.Findings.AddRange(rig.Joints.Keys.Where(id => b.Joints.TrueForAll(j => j.Id != id)).Order(StringComparer.Ordinal)
             .Select(id => new ReportFinding("rig", $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
-        b.Findings.AddRange(Survey.Findings(rig, b.Host));
+        b.Findings.AddRange(Survey.Findings(rig, b.Host, b.Stock));
         b.Findings.AddRange(StrapPull.Findings(b));
         b.Findings.AddRange(Clearance.Findings(b, b.Host));
         return b;

@@ -13,9 +13,9 @@ public sealed record SurveyOption(string Kind, string Label, string? Reason);
 public static class Survey
 {
     /// <summary>Why this grip cannot be used here, or null.</summary>
-    public static string? Refusal(Grip grip, Site site, SiteSurvey survey, Host host)
+    public static string? Refusal(Grip grip, Site site, SiteSurvey survey, Host host, Catalogue stock)
     {
-        var material = Catalogue.Shipped.Material(site.Material);
+        var material = stock.Material(site.Material);
         var place = site.Name.ToLowerInvariant();
         if (!grip.Forms.Contains(site.Form))
             return $"{place}: {site.Form.Words}; this needs {string.Join(" or ", grip.Forms.Select(f => f.Words))}";
@@ -46,26 +46,26 @@ public static class Survey
         [.. KindRegistry.Of(typeof(BaseKind)).Select(t => (Kind.InfoOf(t), ((BaseKind)Activator.CreateInstance(t)!).Grip))];
 
     /// <summary>Every kind of base at the rig's site, with the reason on whatever is struck out.</summary>
-    public static IReadOnlyList<SurveyOption> Options(RigDocument rig)
+    public static IReadOnlyList<SurveyOption> Options(RigDocument rig, Catalogue stock)
     {
         var host = HostLibrary.Find(rig.Host)!;
-        return [.. Bases.Select(k => new SurveyOption(k.Info.Id, k.Info.Label, Refusal(k.Grip, rig.Site, rig.Survey, host)))
+        return [.. Bases.Select(k => new SurveyOption(k.Info.Id, k.Info.Label, Refusal(k.Grip, rig.Site, rig.Survey, host, stock)))
             .OrderBy(o => o.Reason is not null).ThenBy(o => o.Label, StringComparer.Ordinal)];
     }
 
     /// <summary>Every site of the host, with the reason why the rig's base cannot go there.</summary>
-    public static IReadOnlyList<SurveyOption> Places(RigDocument rig)
+    public static IReadOnlyList<SurveyOption> Places(RigDocument rig, Catalogue stock)
     {
         var host = HostLibrary.Find(rig.Host)!;
-        return [.. host.Sites.Select(s => new SurveyOption(s.Id, s.Name, Refusal(rig.Base.Grip, s.Id == rig.Site.Id ? rig.Site : s, s.Id == rig.Site.Id ? rig.Survey : new(), host)))];
+        return [.. host.Sites.Select(s => new SurveyOption(s.Id, s.Name, Refusal(rig.Base.Grip, s.Id == rig.Site.Id ? rig.Site : s, s.Id == rig.Site.Id ? rig.Survey : new(), host, stock)))];
     }
 
     /// <summary>What the survey says of the rig as it stands.</summary>
-    internal static IEnumerable<ReportFinding> Findings(RigDocument rig, Host host)
+    internal static IEnumerable<ReportFinding> Findings(RigDocument rig, Host host, Catalogue stock)
     {
-        if (Refusal(rig.Base.Grip, rig.Site, rig.Survey, host) is { } reason)
+        if (Refusal(rig.Base.Grip, rig.Site, rig.Survey, host, stock) is { } reason)
         {
-            var can = Options(rig).Where(o => o.Reason is null).Select(o => o.Label.ToLowerInvariant()).Take(4).ToList();
+            var can = Options(rig, stock).Where(o => o.Reason is null).Select(o => o.Label.ToLowerInvariant()).Take(4).ToList();
             var instead = can.Count > 0 ? $"It takes: {string.Join(", ", can)}." : "Nothing holds there; pick another place.";
             yield return new ReportFinding("base", $"This base cannot be used here: {reason}. {instead}", Blocks: true);
         }
@@ -75,7 +75,7 @@ public static class Survey
                 continue;
             var own = foot.Site == rig.Site.Id;
             var site = own ? rig.Site : host.Sites.First(s => s.Id == foot.Site);
-            if (Refusal(foot.Grip, site, own ? rig.Survey : new(), host) is { } why)
+            if (Refusal(foot.Grip, site, own ? rig.Survey : new(), host, stock) is { } why)
                 yield return new ReportFinding("brace:" + strut.Id,
                     $"Strut {strut.Id}'s foot cannot stand on the {site.Name.ToLowerInvariant()}: {why}.", Blocks: true);
         }

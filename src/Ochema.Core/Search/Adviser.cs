@@ -92,7 +92,7 @@ public static class Adviser
             yield return (move.Id, station, move.Title, changed);
         foreach (var (id, title, changed) in Instead.Braces(rig, stock))
             yield return (id, "braces", title, changed);
-        foreach (var (id, title, changed) in Instead.Straps(rig))
+        foreach (var (id, title, changed) in Instead.Straps(rig, stock))
             yield return (id, "straps", title, changed);
         foreach (var c in Instead.Of(rig, "head", stock).Where(c => c.Changed.Head.GetType() == rig.Head.GetType()).Take(2))
             yield return c;

@@ -23,7 +23,7 @@ internal static class Instead
             yield break;
         }
         if (station is "braces" or "straps")
-            foreach (var (id, title, changed) in station == "braces" ? Braces(rig, stock) : Straps(rig))
+            foreach (var (id, title, changed) in station == "braces" ? Braces(rig, stock) : Straps(rig, stock))
                 yield return (id, station, title, changed);
         if (current is null)
             yield break;
@@ -31,7 +31,7 @@ internal static class Instead
         foreach (var type in KindRegistry.Of(family))
         {
             var info = Kind.InfoOf(type);
-            if (station == "base" && Survey.Refusal(((BaseKind)Activator.CreateInstance(type)!).Grip, rig.Site, rig.Survey, HostLibrary.Find(rig.Host)!) is not null)
+            if (station == "base" && Survey.Refusal(((BaseKind)Activator.CreateInstance(type)!).Grip, rig.Site, rig.Survey, HostLibrary.Find(rig.Host)!, stock) is not null)
                 continue;
             var fresh = type == current.GetType() ? current : (Kind)Activator.CreateInstance(type)!;
             var sizes = Sizes(fresh, stock).ToList();
@@ -100,14 +100,14 @@ internal static class Instead
     private const double Pretension = 200;
 
     /// <summary>A pair of straps abeam of the base, to closed points that lie outwards and below, so that they press and oppose each other.</summary>
-    public static IEnumerable<(string Id, string Title, RigDocument Changed)> Straps(RigDocument rig)
+    public static IEnumerable<(string Id, string Title, RigDocument Changed)> Straps(RigDocument rig, Catalogue stock)
     {
         if (rig.Straps.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
         RigBuilder b;
         try
         {
-            b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, Catalogue.Shipped);
+            b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, stock);
         }
         catch (DocumentException)
         {

@@ -41,7 +41,7 @@ public static class Schools
         Add("straps", "The hold is the strength, or the straps are?",
         [
             ("Holds alone", "Quick, nothing over the paint.", rig.Straps.Count == 0, rig with { Straps = [] }),
-            .. Instead.Straps(rig with { Straps = [] }).Take(1).Select(s => ("With two straps", "Holds only position it; straps carry.",
+            .. Instead.Straps(rig with { Straps = [] }, stock).Take(1).Select(s => ("With two straps", "Holds only position it; straps carry.",
                 rig.Straps.Count > 0, rig.Straps.Count > 0 ? rig : s.Changed)),
         ]);
         Add("soft", "Stiff or soft?", Sides(SchoolQuestion.Soft, isolators, s => rig with { Isolator = (IsolatorKind)s.Kind }));

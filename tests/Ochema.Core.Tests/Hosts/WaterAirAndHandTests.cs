@@ -127,9 +127,9 @@ public class WaterAirAndHandTests
     public void NothingButHandsHoldsInHands()
     {
         var rig = Recipe("hand-pole");
-        Assert.Equal(["hand-grip"], Survey.Options(rig).Where(o => o.Reason is null).Select(o => o.Kind));
-        Assert.DoesNotContain(Survey.Options(Recipe("gear-rail-boom")), o => o.Kind == "hand-grip" && o.Reason is null);
-        Assert.DoesNotContain(Survey.Options(Recipe("gear-rail-boom")), o => o.Kind == "single-magnet" && o.Reason is null);
+        Assert.Equal(["hand-grip"], Survey.Options(rig, Catalogue.Shipped).Where(o => o.Reason is null).Select(o => o.Kind));
+        Assert.DoesNotContain(Survey.Options(Recipe("gear-rail-boom"), Catalogue.Shipped), o => o.Kind == "hand-grip" && o.Reason is null);
+        Assert.DoesNotContain(Survey.Options(Recipe("gear-rail-boom"), Catalogue.Shipped), o => o.Kind == "single-magnet" && o.Reason is null);
     }
 
     [Fact]

@@ -45,7 +45,7 @@ public class AnythingGetsAVerdictTests
     {
         var host = HostLibrary.Find(id)!;
         var site = host.Sites[0];
-        var basis = Fresh<BaseKind>().First(b => Survey.Refusal(b.Grip, site, new(), host) is null || b is ShellScrews);
+        var basis = Fresh<BaseKind>().First(b => Survey.Refusal(b.Grip, site, new(), host, Catalogue.Shipped) is null || b is ShellScrews);
         var rig = Plain(host, site) with { Base = basis };
         foreach (var reach in Fresh<ReachKind>())
             foreach (var head in Fresh<HeadKind>())

@@ -47,6 +47,15 @@ public sealed partial class RoomOrderTests
         Assert.Empty(naming);
     }
 
+    [Fact] // an own row counts wherever a shipped one does: whoever computes is given the shelf
+    public void TheShippedCatalogueIsReachedFromOutsideOnly()
+    {
+        var core = Path.Combine(Root(), "src/Ochema.Core");
+        Assert.Equal(["RecipeLibrary"], Directory.GetFiles(core, "*.cs", SearchOption.AllDirectories)
+            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && Comment().Replace(File.ReadAllText(f), "").Contains("Catalogue.Shipped", StringComparison.Ordinal))
+            .Select(f => Path.GetFileNameWithoutExtension(f)));
+    }
+
     private static string Root()
     {
         var at = AppContext.BaseDirectory;

@@ -177,7 +177,7 @@ public class SanityTests
             {
                 var site = host.Sites.First(s => s.Id == strut.Site);
                 Assert.Equal(SiteForm.Panel, site.Form);
-                Assert.Null(Survey.Refusal(strut.Foot.Grip, site, new SiteSurvey(), host));
+                Assert.Null(Survey.Refusal(strut.Foot.Grip, site, new SiteSurvey(), host, Catalogue.Shipped));
                 // Within reach, and not under the base itself.
                 var apart = (host.Surface(site).Point(strut.At[0], strut.At[1]) - host.Surface(rig.Site).Point(rig.At[0], rig.At[1])).Length;
                 Assert.True(apart is > 0.05 and < 1.6, $"{title}: {apart:0.00} m away");

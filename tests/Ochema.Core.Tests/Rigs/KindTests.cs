@@ -52,7 +52,7 @@ public partial class KindTests
         {
             var grip = ((BaseKind)Activator.CreateInstance(type)!).Grip;
             var survey = new SiteSurvey { FilmingProp = Answer.Yes };
-            Assert.Contains(HostLibrary.All.SelectMany(h => h.Sites.Select(s => (h, s))), p => Survey.Refusal(grip, p.s, survey, p.h) is null);
+            Assert.Contains(HostLibrary.All.SelectMany(h => h.Sites.Select(s => (h, s))), p => Survey.Refusal(grip, p.s, survey, p.h, Catalogue.Shipped) is null);
         }
     }
 
@@ -62,7 +62,7 @@ public partial class KindTests
         foreach (var host in HostLibrary.All)
             foreach (var site in host.Sites)
                 Assert.Contains(KindRegistry.Of(typeof(BaseKind)), t => Survey.Refusal(((BaseKind)Activator.CreateInstance(t)!).Grip,
-                    site, new SiteSurvey(), host) is null);
+                    site, new SiteSurvey(), host, Catalogue.Shipped) is null);
     }
 
     [Fact]

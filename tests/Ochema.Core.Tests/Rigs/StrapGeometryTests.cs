@@ -22,7 +22,7 @@ public class StrapGeometryTests
     public void ProposedStrapsPressAndOpposeEachOther(string name)
     {
         var rig = RigFiles.Named(name) with { Straps = [] };
-        foreach (var (_, _, changed) in Instead.Straps(rig))
+        foreach (var (_, _, changed) in Instead.Straps(rig, Catalogue.Shipped))
         {
             var b = RigAssembly.Build(changed, Catalogue.Shipped);
             Assert.All(StrapPull.Runs(b), r => Assert.True(r.Presses > 0 && r.Length < 1.4, $"{name}: {r}"));

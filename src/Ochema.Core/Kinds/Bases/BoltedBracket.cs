@@ -60,6 +60,7 @@ public sealed record BoltedBracket : BaseKind
         stack.Add(new("The host's thread", LayerRole.Blind, HostThread, b.Rig.Site.Material, 0.03));
         b.Joint(new ScrewJoint
         {
+            Stock = b.Stock,
             Id = "host-screw",
             Station = "base",
             Title = "bracket on the host",

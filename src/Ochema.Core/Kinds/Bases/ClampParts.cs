@@ -60,6 +60,7 @@ internal static class ClampParts
         var f = b.Stock.Find<Fastener>("fasteners", thread);
         return new ScrewJoint
         {
+            Stock = b.Stock,
             Id = b.Own(id),
             Station = station,
             Title = title,

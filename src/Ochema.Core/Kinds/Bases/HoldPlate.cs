@@ -117,6 +117,7 @@ public sealed record HoldPlate : BaseKind
         var bolt = b.Stock.Find<Fastener>("fasteners", "m8");
         b.Joint(new ScrewJoint
         {
+            Stock = b.Stock,
             Id = "spacer-bolt",
             Station = "base",
             Title = "bolts through the plate",
@@ -140,6 +141,7 @@ public sealed record HoldPlate : BaseKind
             var eyeBolt = b.Stock.Find<Fastener>("fasteners", "m8");
             b.Joint(new ScrewJoint
             {
+                Stock = b.Stock,
                 Id = "eye-bolt",
                 Station = "base",
                 Title = "eye bolts for the straps",

@@ -47,6 +47,7 @@ public sealed record ShellScrews : BaseKind
         var (holds, foot) = ScrewRow.Place(b, 2, Apart, row.Height / 2, 2.5e6, 200);
         var joint = b.Joint(new ScrewJoint
         {
+            Stock = b.Stock,
             Id = "shell-screw",
             Station = "base",
             Title = "screws in the shell",

@@ -58,6 +58,7 @@ public sealed record SplitBlock : BaseKind
             Bought: true, Item: HardwareItem.JamNut)] : [];
         var joint = b.Joint(new ScrewJoint
         {
+            Stock = b.Stock,
             Id = "block-bolt",
             Station = "base",
             Title = "bolt through the block",

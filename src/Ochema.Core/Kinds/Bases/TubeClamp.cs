@@ -83,6 +83,7 @@ public sealed record TubeClamp : BaseKind
         var stud = b.Stock.Find<Fastener>("fasteners", Stud);
         b.Joint(new ScrewJoint
         {
+            Stock = b.Stock,
             Id = "clamp-stud",
             Station = "base",
             Title = "stud in the clamp",

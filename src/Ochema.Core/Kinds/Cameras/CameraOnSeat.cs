@@ -67,6 +67,7 @@ internal static class CameraOnSeat
         const double plate = 0.005, pad = 0.001, depth = 0.0045;
         return new ScrewJoint
         {
+            Stock = b.Stock,
             Id = b.Own("camera-screw"),
             Station = b.Own("camera"),
             Title = "screw in the camera",

@@ -127,7 +127,7 @@ public sealed record SpringArm : IsolatorKind
         b.Checks.Add(new ArmTravel(spring, rate, Link, Math.Clamp(angle, -Stop, Stop), Stop, payload));
         b.Checks.Add(new ArmLevel(arm, payload, angle, Stop));
         b.Checks.Add(new SpringStress(arm, row, Math.Round(Count), Stop));
-        foreach (var f in Advice(arm, row, payload, rest))
+        foreach (var f in Advice(b.Stock, arm, row, payload, rest))
             b.Findings.Add(f);
         b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
@@ -149,7 +149,7 @@ public sealed record SpringArm : IsolatorKind
     private double Damper(ParallelogramArm arm, double angle, double rate, double payload) =>
         2 * Damping * Math.Sqrt(rate * payload) * Math.Pow(arm.SpringLength(angle) * Link / (Along * Above), 2);
 
-    private IEnumerable<ReportFinding> Advice(ParallelogramArm arm, SpringRow row, double payload, double? rest)
+    private IEnumerable<ReportFinding> Advice(Catalogue stock, ParallelogramArm arm, SpringRow row, double payload, double? rest)
     {
         var degrees = (rest ?? (arm.LevelMass > payload ? Stop : -Stop)) * 180 / Math.PI;
         var frequency = Math.Sqrt(Math.Max(0, arm.VerticalRate(rest ?? 0)) / payload) / (2 * Math.PI);
@@ -160,7 +160,7 @@ public sealed record SpringArm : IsolatorKind
         {
             // Each coil that goes makes the rest stiffer and the spring shorter.
             var n = 0;
-            while (n < row.Coils * 0.6 && (this with { Cut = Cut + n }).Arm(Catalogue.Shipped).LevelMass < payload)
+            while (n < row.Coils * 0.6 && (this with { Cut = Cut + n }).Arm(stock).LevelMass < payload)
                 n++;
             yield return new ReportFinding("isolator", n < row.Coils * 0.6 ? $"To level it: cut {n} of {row.Coils - Cut:0} coils off each spring, or hook it further out." : "To level it: another spring beside these.");
         }
