@@ -20,6 +20,8 @@
   let pins = $state.raw<{ site: string; x: number; y: number }[]>([]);
 
   let report = $derived(session.report!);
+  // The host alone: the scene is drawn anew when an answer has come, not while one is waited for.
+  let host = $derived(catalogue.host(session.doc.host));
   let lens = $derived(report.figure.lens);
   let aspect = $derived(Math.tan(lens.horizontalField / 2) / Math.tan(lens.verticalField / 2));
   let handle = $derived(report.figure.handles.find((h) => h.id === session.selected || h.station === session.selected));
@@ -55,7 +57,6 @@
   });
 
   $effect(() => {
-    const host = catalogue.host(session.doc.host);
     if (!view || !host || !session.shown) return;
     view.snap = settings.system === 'metric' ? 0.01 : 0.0127;
     view.show(
@@ -84,7 +85,7 @@
       dragText = `${to.handle.label} ${quantity(to.value, 'length')}`;
     } else if ('anchor' in to) {
       session.setPath(path, { anchor: to.anchor, t: to.t }, 'drag:' + path);
-      dragText = catalogue.host(session.doc.host)?.anchors.find((a) => a.id === to.anchor)?.name ?? '';
+      dragText = host?.anchors.find((a) => a.id === to.anchor)?.name ?? '';
     } else {
       if (path !== 'at' && to.site !== to.handle.site)
         session.setPath(path.replace(/at$/, 'site'), to.site, 'drag:' + path);
@@ -101,7 +102,7 @@
     if (handle.mode === 'panel')
       drag({ handle, site: handle.site, at: [handle.value[0]! + d[0]! * step, handle.value[1]! + d[1]! * step] });
     else if (handle.mode === 'anchor') {
-      const anchors = catalogue.host(session.doc.host)!.anchors;
+      const anchors = host!.anchors;
       const i = anchors.findIndex((a) => a.id === handle.site);
       if (d[0])
         drag({

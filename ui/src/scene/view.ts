@@ -56,6 +56,9 @@ function ownPoints(f: Figure) {
     });
 }
 
+/** A picture that takes longer than this, ms, waits for the answers. */
+const SLOW = 30;
+
 /** The three-dimensional scene, drawn only when something changed. */
 export class SceneView {
   private readonly renderer: THREE.WebGLRenderer;
@@ -68,6 +71,9 @@ export class SceneView {
   /** Where a swinging mode stands, rad. */
   private phase = Math.PI / 2;
   private swinging = 0;
+  private delayed = 0;
+  /** The last picture, ms. */
+  private took = 0;
   /** Size of the host beside a car. */
   private scale = 1;
   private readonly rig = new THREE.Group();
@@ -113,6 +119,7 @@ export class SceneView {
 
   dispose() {
     clearTimeout(this.swinging);
+    clearTimeout(this.delayed);
     cancelAnimationFrame(this.frame);
     this.controls.dispose();
     this.renderer.dispose();
@@ -142,7 +149,7 @@ export class SceneView {
     this.zones!.visible = input.selected === 'site' || input.report.findings.some((f) => f.blocks);
     if (!this.aimed) this.aim();
     this.drawRig(p);
-    this.invalidate();
+    this.invalidate(true);
     clearTimeout(this.swinging);
     if (input.movement && !matchMedia('(prefers-reduced-motion: reduce)').matches) this.swing(p);
   }
@@ -197,6 +204,8 @@ export class SceneView {
 
   /** Where the small view stands on the page. */
   setLensRect(rect: DOMRect | null) {
+    const [a, b] = [this.lensRect, rect];
+    if (a && b && a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height) return;
     this.lensRect = rect;
     this.invalidate();
   }
@@ -208,9 +217,23 @@ export class SceneView {
     this.invalidate();
   }
 
-  invalidate() {
+  /**
+   * Draws with the next frame. Without a graphics card a picture takes longer than an answer: what an answer changed is drawn after it then, so that
+   * the next key is not kept waiting by it.
+   */
+  private invalidate(afterAnswer = false) {
+    clearTimeout(this.delayed);
+    if (afterAnswer && this.took > SLOW) {
+      this.delayed = window.setTimeout(() => this.invalidate(), this.took);
+      return;
+    }
     cancelAnimationFrame(this.frame);
-    this.frame = requestAnimationFrame(() => this.render());
+    this.frame = requestAnimationFrame(() => {
+      const began = performance.now();
+      this.render();
+      // Seen with the frame after: the work is done elsewhere meanwhile.
+      requestAnimationFrame(() => (this.took = performance.now() - began));
+    });
   }
 
   private displacements(): [Figure['displacements'], number] {

@@ -66,6 +66,7 @@ export class RigSession {
   private timers: Record<string, ReturnType<typeof setTimeout>> = {};
   private keepKey = '';
   private closed = false;
+  private advising: AbortController | null = null;
   private held = false;
   private writes: Promise<unknown> = Promise.resolve();
 
@@ -212,6 +213,8 @@ export class RigSession {
 
   private set(doc: RigDocument) {
     this.doc = doc;
+    // Advice on what was is of no use any more, and keeps the server from answering.
+    this.advising?.abort();
     if (this.saveState !== 'conflict') this.saveState = 'waiting';
     this.keep();
     void this.assess(doc);
@@ -276,8 +279,9 @@ export class RigSession {
 
   private async advise() {
     const doc = this.doc;
+    this.advising = new AbortController();
     try {
-      const advice = await ask(api.POST('/api/advice', { body: doc }));
+      const advice = await ask(api.POST('/api/advice', { body: doc, signal: this.advising.signal }));
       if (doc === this.doc) [this.advice, this.adviceFor] = [advice, doc];
     } catch (e) {
       if (!(e instanceof ApiError)) throw e;
