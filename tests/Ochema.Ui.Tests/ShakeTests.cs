@@ -30,7 +30,7 @@ public sealed class ShakeTests(SharedBrowser shared) : IClassFixture<SharedBrows
         Assert.Equal(wobble, Pixels("wobble"));
         browser.Button("Undo").Click();
         Browser.Until("as before", () => Pixels("smear") == smear);
-        browser.Find("[data-shake-change='two braces']:enabled").Click();
+        browser.Find("[data-shake-change='two struts']:enabled").Click();
         Browser.Until("sharper", () => Pixels("smear") < 0.6 * smear);
         // The card in the yard says the new word.
         Browser.Until("saved", () => browser.Driver.FindElements(By.CssSelector("[data-save=saved]")).Count > 0);

@@ -67,7 +67,7 @@ public sealed class StoryTests : IDisposable
         double First() => double.Parse(System.Text.RegularExpressions.Regex.Match(browser.Find("aside").Text, @"First frequencies: ([\d.]+)").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
         var before = First();
         browser.Button("Add to it").Click();
-        browser.Find("[data-change='two braces']:enabled").Click();
+        browser.Find("[data-change='two struts']:enabled").Click();
         Browser.Until("braces", () => browser.Driver.FindElements(By.CssSelector("[data-row^='brace:']")).Count == 2);
         browser.Find("[data-change='two straps']:enabled").Click();
         Browser.Until("straps", () => browser.Driver.FindElements(By.CssSelector("[data-row^='strap:']")).Count == 2);

@@ -340,7 +340,7 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         Browser.Until("the answer", () => Focus().GetAttribute("id") == "answer");
         Assert.StartsWith("Tight", Focus().Text);
         Press("a");
-        Browser.Until("what can be added", () => browser.Driver.FindElements(By.CssSelector("[data-change='two braces']:enabled")).Count > 0);
+        Browser.Until("what can be added", () => browser.Driver.FindElements(By.CssSelector("[data-change='two struts']:enabled")).Count > 0);
         TabTo("two struts", e => e.GetAttribute("data-change") == "two struts", 200);
         Press(Keys.Enter);
         Browser.Until("two struts", () => browser.Driver.FindElements(By.CssSelector("[data-row^='brace:']")).Count == 2);

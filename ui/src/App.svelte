@@ -1,6 +1,7 @@
 <script lang="ts">
   import { ApiError } from './api/client';
-  import Rig from './screens/Rig.svelte';
+  import RigScreens from './screens/RigScreens.svelte';
+  import { routeOf } from './screens/table';
   import Yard from './screens/Yard.svelte';
   import { catalogue } from './state/catalogue.svelte';
 
@@ -20,15 +21,14 @@
   }
   void load();
 
-  let route = $derived(/^#\/rig\/([\w-]+)(?:\/(shake))?/.exec(hash));
-  let rigId = $derived(route?.[1]);
+  let route = $derived(routeOf(hash));
 </script>
 
 <svelte:window onhashchange={() => (hash = location.hash)} />
 
 {#if ready}
-  {#if rigId}
-    {#key rigId}<Rig id={rigId} view={route?.[2] ?? 'rig'} />{/key}
+  {#if route}
+    {#key route.rig}<RigScreens id={route.rig} view={route.screen} />{/key}
   {:else}
     <Yard />
   {/if}

@@ -23,6 +23,19 @@ type Node = Record<string, unknown>;
 /** What stands in the way of an answer or a save, and whether it is tried again by itself. */
 export type Trouble = { text: string; again: boolean };
 
+/** Takes away what was measured of another place or end, down into parts; the labels of what went. */
+function forget(part: Node, family: string, of: string): string[] {
+  const lost: string[] = [];
+  const fields = catalogue.kind(family, (part.kind as string | undefined) ?? family)?.fields ?? [];
+  for (const f of fields)
+    if (f.type === 'part' && part[f.name]) lost.push(...forget(part[f.name] as Node, 'hold', of));
+    else if (f.of?.includes(of) && part[f.name] != null) {
+      delete part[f.name];
+      lost.push(f.label);
+    }
+  return lost;
+}
+
 /** Rigs that were left while something of theirs was on its way to the server. */
 const leaving: Record<string, Promise<void>> = {};
 
@@ -185,6 +198,11 @@ export class RigSession {
       if (!at) return;
     }
     const last = steps.at(-1)!;
+    const anchor = (end: unknown) => (end as { anchor?: string } | undefined)?.anchor;
+    if (at[last] !== undefined && (last === 'site' || (last === 'to' && anchor(at[last]) !== anchor(value)))) {
+      const lost = forget(at, steps[0]!.replace(/s$/, ''), last);
+      if (lost.length) notices.say(`${lost.join(', ')}: measured of the one before, so measure again.`);
+    }
     if (value === undefined) delete at[last];
     else at[last] = value;
     this.change(key, copy as unknown as RigDocument);

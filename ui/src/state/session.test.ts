@@ -1,5 +1,7 @@
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { RigSession } from './session.svelte';
+import { catalogue } from './catalogue.svelte';
+import { notices } from './notices.svelte';
 import type { RigDocument } from '../api/client';
 
 // Before the modules: they ask for the window's locks when they are loaded.
@@ -169,6 +171,43 @@ describe('saving', () => {
     session.hold(false);
     await vi.advanceTimersByTimeAsync(2000);
     expect([server.version, server.document.run.speed]).toEqual([2, 24]);
+  });
+});
+
+describe('another place', () => {
+  const field = (name: string, of?: string[], type = 'quantity') => ({ name, label: name, type, of });
+
+  test('what was pulled on at one end, or measured of one panel, does not count for another', async () => {
+    const session = await opened();
+    catalogue.kinds = [
+      { station: 'strap', id: 'strap', fields: [field('anchorHolds', ['to']), field('pretension')] },
+      { station: 'brace', id: 'strut', fields: [field('foot', undefined, 'part'), field('holds')] },
+      { station: 'hold', id: 'magnet', fields: [field('measuredPull', ['stock', 'site']), field('pad')] },
+    ] as unknown as typeof catalogue.kinds;
+    session.setPath('straps', [{ id: 'a', to: { anchor: 'tow-eye', t: 0 }, anchorHolds: 5000, pretension: 300 }]);
+    session.setPath('braces', [
+      {
+        id: 'left',
+        kind: 'strut',
+        site: 'bonnet',
+        holds: 400,
+        foot: { kind: 'magnet', measuredPull: 200, pad: 0.001 },
+      },
+    ]);
+    // Along the same edge it is the same end.
+    session.setPath('straps.0.to', { anchor: 'tow-eye', t: 0.5 });
+    expect(session.doc.straps![0]).toMatchObject({ anchorHolds: 5000 });
+    session.setPath('straps.[a].to', { anchor: 'door', t: 0.5 });
+    expect(session.doc.straps![0]).toEqual({ id: 'a', to: { anchor: 'door', t: 0.5 }, pretension: 300 });
+    expect(notices.text).toContain('anchorHolds');
+    session.setPath('braces.0.site', 'roof');
+    expect(session.doc.braces![0]).toEqual({
+      id: 'left',
+      kind: 'strut',
+      site: 'roof',
+      holds: 400,
+      foot: { kind: 'magnet', pad: 0.001 },
+    });
   });
 });
 

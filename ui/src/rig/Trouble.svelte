@@ -1,0 +1,34 @@
+<script lang="ts">
+  import type { RigSession } from '../state/session.svelte';
+
+  /** What stands in the way of an answer or a save, on whatever screen of the rig. */
+  let { session }: { session: RigSession } = $props();
+</script>
+
+<div
+  class="pointer-events-none fixed inset-x-0 bottom-40 z-10 grid place-items-center px-8 *:pointer-events-auto *:max-w-3xl"
+>
+  {#if session.saveState === 'conflict'}
+    <div class="bg-base-100 border-lets-go rounded-md border-2 p-3" role="alert">
+      <b>This rig was changed in another window.</b> Your change is still here.
+      <button class="btn btn-xs btn-primary ml-2" onclick={() => session.keepMine()}>Save mine as the newest</button>
+      <button class="btn btn-xs ml-1" onclick={() => session.takeTheirs()}>Take the other</button>
+    </div>
+  {:else if session.unsaved ?? session.problem}
+    {@const trouble = (session.unsaved ?? session.problem)!}
+    <div class="bg-base-100 rounded-md border-2 p-3 {trouble.again ? 'border-tight' : 'border-lets-go'}" role="alert">
+      <b
+        >{session.unsaved
+          ? 'Your change is not saved.'
+          : trouble.again
+            ? 'No answer from the server.'
+            : 'This change cannot be used.'}</b
+      >
+      {trouble.text}
+      {#if trouble.again}It is kept here and tried again by itself.{:else}<button
+          class="btn btn-xs ml-2"
+          onclick={() => session.undo()}>Undo it</button
+        >{/if}
+    </div>
+  {/if}
+</div>

@@ -1,0 +1,27 @@
+import type { Component } from 'svelte';
+import Rig from './Rig.svelte';
+import Shake from './Shake.svelte';
+import type { RigSession } from '../state/session.svelte';
+
+/** A screen of a rig. */
+export interface RigScreen {
+  id: string;
+  /** In the strip across the top. */
+  label: string;
+  component: Component<{ session: RigSession }>;
+  /** The single keys that act on it. */
+  keys: string;
+  path: (rig: string) => string;
+}
+
+/** The screens of a rig, in the order of the work. To add one is to add a line. */
+export const rigScreens: readonly RigScreen[] = [
+  { id: 'rig', label: 'Rig', component: Rig, keys: '?[]lLvdzyar', path: (rig) => `#/rig/${rig}` },
+  { id: 'shake', label: 'Shake', component: Shake, keys: '?[]zy', path: (rig) => `#/rig/${rig}/shake` },
+];
+
+/** What an address asks for: a rig and one of its screens, else the yard. */
+export function routeOf(hash: string): { rig: string; screen: string } | null {
+  const [, rig, screen] = /^#\/rig\/([\w-]+)(?:\/([\w-]+))?$/.exec(hash) ?? [];
+  return rig ? { rig, screen: rigScreens.some((s) => s.id === screen) ? screen! : rigScreens[0]!.id } : null;
+}
