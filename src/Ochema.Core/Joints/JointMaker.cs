@@ -18,7 +18,6 @@ public enum JoinSort
 
 /// <summary>A joint as the house makes it of two ports.</summary>
 /// <param name="Layers">From the head, or the end that stays, towards the tip.</param>
-/// <param name="Downwards">True where the screw goes in from above.</param>
 /// <param name="Length">Of a thread that one of the parts brings with it, from under its head, m; null for a screw to be bought.</param>
 /// <param name="Screw">What it is; null where the thread is part of one of the two.</param>
 /// <param name="Headless">True for studs and set screws.</param>
@@ -26,7 +25,7 @@ public enum JoinSort
 /// <param name="Count">Screws that share the load.</param>
 /// <param name="Lever">Middle of its screws to the edge, m; null: the part's own.</param>
 public sealed record MadeJoint(
-    JoinSort Sort, Fastener? Thread, IReadOnlyList<StackLayer> Layers, bool Downwards = false, double? Length = null, string? Screw = "Screw",
+    JoinSort Sort, Fastener? Thread, IReadOnlyList<StackLayer> Layers, double? Length = null, string? Screw = "Screw",
     bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null);
 
 /// <summary>
@@ -117,7 +116,7 @@ public static class JointMaker
             case (ThroughPort { Layers: [{ Role: LayerRole.Clearance } one] },
                 StudPort stud) when stock.Material(one.Material).Family == MaterialFamily.Metal:
                 // A short stud on a plate: the plate is tapped for it.
-                return [new(JoinSort.Screwed, Row(stud.Thread), [one with { Role = LayerRole.Tapped }], true, stud.Length, null, true)];
+                return [new(JoinSort.Screwed, Row(stud.Thread), [one with { Role = LayerRole.Tapped }], stud.Length, null, true)];
             case (ThroughPort plate, StudPort stud):
                 {
                     var thread = Row(stud.Thread);
@@ -159,13 +158,13 @@ public static class JointMaker
             case (SocketPort socket, ThroughPort upper):
                 {
                     var thread = Row(socket.Thread ?? socket.Suits);
-                    return [new(JoinSort.Screwed, thread, [Hardware.Washer(thread), .. upper.Layers.Reverse(), Layer(socket)], true)];
+                    return [new(JoinSort.Screwed, thread, [Hardware.Washer(thread), .. upper.Layers.Reverse(), Layer(socket)])];
                 }
             case (SocketPort socket, StudPort stud):
                 {
                     var thread = Row(stud.Thread);
                     StackLayer[] locked = stud.Shouldered ? [] : [Hardware.JamNut(thread)];
-                    return [new(JoinSort.Screwed, thread, [.. locked, Layer(socket)], true, stud.Length, null, true, Locks(stud))];
+                    return [new(JoinSort.Screwed, thread, [.. locked, Layer(socket)], stud.Length, null, true, Locks(stud))];
                 }
             default:
                 throw new InvalidOperationException($"no joint of {below.GetType().Name} and {above.GetType().Name}");
@@ -180,7 +179,7 @@ public static class JointMaker
             ? Hardware.WideWasher(f) : Hardware.Washer(f);
 
     private static MadeJoint Bolted(Fastener thread, IEnumerable<StackLayer> upper, IReadOnlyList<StackLayer> lower) =>
-        new(JoinSort.Screwed, thread, [.. upper, .. lower.Reverse(), Hardware.Washer(thread), Hardware.LockNut(thread)], true,
+        new(JoinSort.Screwed, thread, [.. upper, .. lower.Reverse(), Hardware.Washer(thread), Hardware.LockNut(thread)],
             Screw: "Bolt", Means: Loosening.LockNut);
 
     private static StackLayer Layer(SocketPort socket) =>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { scaleLinear } from 'd3-scale';
   import { fill, fromUnit, inUnit, number, quantity, unitOf } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
@@ -20,7 +21,7 @@
     const most = Math.max(unit.symbol === 'mph' ? 100 : 160, design * 1.25, (limit ?? 0) * 1.15);
     return Math.min(Math.ceil(most / step) * step, Math.floor(inUnit(report.topSpeed, 'speed') + 0.01));
   });
-  let x = $derived((v: number) => LEFT + (v / end) * (width - 2 * LEFT));
+  let x = $derived(scaleLinear([0, end], [LEFT, width - LEFT]).clamp(false));
   let tickStep = $derived(unit.symbol === 'mph' ? 10 : 20);
   let ticks = $derived(Array.from({ length: Math.floor(end / tickStep) + 1 }, (_, i) => i * tickStep));
 
@@ -64,7 +65,7 @@
 
   function to(clientX: number) {
     const box = svg.getBoundingClientRect();
-    const v = Math.round(((clientX - box.left - LEFT) / (width - 2 * LEFT)) * end);
+    const v = Math.round(x.invert(clientX - box.left));
     session.setPath('run.speed', Math.min(report.topSpeed, fromUnit(Math.max(0, Math.min(end, v)), 'speed')), 'speed');
   }
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { scaleLog } from 'd3-scale';
+  import { line } from 'd3-shape';
   import type { Schemas } from '../api/client';
 
   /** Excitation of the host below, rotation of the camera above, over one frequency axis, with the modes and the engine's orders. */
@@ -14,27 +16,22 @@
   const [LEFT, RIGHT, TOP, MIDDLE, BOTTOM] = [52, 14, 34, 190, 286];
   let width = $state(640);
   const [low, high] = [0.5, 200];
-  let x = $derived((f: number) => LEFT + ((width - LEFT - RIGHT) * Math.log(f / low)) / Math.log(high / low));
+  let x = $derived(scaleLog([low, high], [LEFT, width - RIGHT]));
   /** Six decades below the largest are shown. */
   const scale = (values: readonly number[], top: number, bottom: number) => {
-    const most = Math.max(1e-30, ...values);
-    const ceiling = Math.pow(10, Math.ceil(Math.log10(most)));
-    const floor = ceiling / 1e6;
-    return {
-      y: (v: number) => top + ((bottom - top) * Math.log(ceiling / Math.max(v, floor))) / Math.log(ceiling / floor),
-      ceiling,
-      floor,
-    };
+    const ceiling = Math.pow(10, Math.ceil(Math.log10(Math.max(1e-30, ...values))));
+    return scaleLog([ceiling / 1e6, ceiling], [bottom, top]).clamp(true);
   };
-  const line = (values: readonly number[], y: (v: number) => number) =>
-    'M' + report.frequencies.map((f, i) => `${x(f).toFixed(1)} ${y(values[i]!).toFixed(1)}`).join('L');
+  type Scale = ReturnType<typeof scale>;
+  /** Values over frequencies; what is nothing at all lies on the axis. */
+  const curve = (frequencies: readonly number[], values: readonly number[], y: Scale) =>
+    line<number>(
+      (f) => x(f),
+      (_, i) => y(Math.max(values[i]!, y.domain()[0]!)),
+    ).digits(1)([...frequencies])!;
   let upper = $derived(scale(report.rotation, TOP, MIDDLE - 12));
   let lower = $derived(scale(report.excitation, MIDDLE + 6, BOTTOM));
-  let logLine = $derived.by(() => {
-    if (!log) return '';
-    const s = scale(log.density, TOP, MIDDLE - 12);
-    return 'M' + log.frequencies.map((f, i) => `${x(f).toFixed(1)} ${s.y(log.density[i]!).toFixed(1)}`).join('L');
-  });
+  let logLine = $derived(log ? curve(log.frequencies, log.density, scale(log.density, TOP, MIDDLE - 12)) : '');
   /** One dash for each source of shaking, as in the key below. */
   const dashes = ['1 2', '5 2', '8 2 1 2', '3 3', '10 3', '2 5'];
   const ticks = [0.5, 1, 2, 5, 10, 20, 50, 100, 200];
@@ -87,21 +84,21 @@
       fill="var(--quiet)">{report.band.label}</text
     >
     <path
-      d="{line(report.rotation, upper.y)}L{x(high)} {MIDDLE - 12}L{x(low)} {MIDDLE - 12}Z"
+      d="{curve(report.frequencies, report.rotation, upper)}L{x(high)} {MIDDLE - 12}L{x(low)} {MIDDLE - 12}Z"
       fill="var(--holds)"
       opacity="0.16"
     />
-    <path d={line(report.rotation, upper.y)} fill="none" stroke="var(--holds)" stroke-width="2" />
+    <path d={curve(report.frequencies, report.rotation, upper)} fill="none" stroke="var(--holds)" stroke-width="2" />
     {#each report.sources as s, i (s.label)}
       <path
-        d={line(s.rotation, upper.y)}
+        d={curve(report.frequencies, s.rotation, upper)}
         fill="none"
         stroke="currentColor"
         stroke-dasharray={dashes[i % dashes.length]}
       />
     {/each}
     <path
-      d={line(report.excitation, lower.y)}
+      d={curve(report.frequencies, report.excitation, lower)}
       fill="none"
       stroke="var(--color-accent)"
       stroke-width="2"
