@@ -83,4 +83,33 @@ public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrows
         Assert.Contains("the rider", browser.Find("[data-through]").Text);
         Assert.DoesNotContain("the rider, not", browser.Find("[data-through]").Text);
     }
+
+    [Theory] // what the speed is called stands whole on the tape, wherever its marker is
+    [InlineData("demo-9-skiff-ferryman", 1280)]
+    [InlineData("demo-9-skiff-ferryman", 768)]
+    [InlineData("demo-2-bonnet-close-up-braced", 1280)]
+    public void TheSpeedsNameStaysOnTheTape(string rig, int width)
+    {
+        Size(width, 800);
+        try
+        {
+            browser.OpenRig(rig);
+            bool Whole() => browser.Script<bool>("""
+                const [n, t] = ['[data-speed-name]', '[aria-label="Speed tape"]'].map((s) => document.querySelector(s).getBoundingClientRect());
+                return n.width > 20 && n.left >= t.left && n.right <= t.right;
+                """);
+            Browser.Until("the name", Whole);
+            browser.Script<object?>("for (let i = 0; i < 60; i++) window.dispatchEvent(new KeyboardEvent('keydown', { key: ']', bubbles: true }));");
+            Browser.Until("the top", () => browser.Script<bool>("""
+                const s = document.querySelector('[role=slider]');
+                return +s.getAttribute('aria-valuenow') > 0.9 * s.getAttribute('aria-valuemax');
+                """));
+            Assert.True(Whole());
+        }
+        finally
+        {
+            browser.Script<object?>("window.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', bubbles: true }));");
+            Size(1280, 800);
+        }
+    }
 }

@@ -58,6 +58,17 @@
     return { placed, left };
   });
 
+  /** Width of a letter, and of the unit at the right end with its gap. */
+  const [LETTER, UNIT] = [6.8, 44];
+  let speedName = $derived(catalogue.host(session.doc.host)?.speedName ?? '');
+  /** Under the marker, and inside the tape with all its letters. */
+  let nameAt = $derived.by(() => {
+    const half = (speedName.length * LETTER) / 2;
+    return Math.min(Math.max(x(design), half + 4), width - UNIT - half);
+  });
+  /** Left of the marker where that stands at the right end. */
+  let moreAt = $derived(x(design) > width - 150 ? x(design) - 18 : width - 8);
+
   const printed = (label: string) => (label.length > 36 ? label.slice(0, 35) + '…' : label);
 
   let dragging = false;
@@ -137,6 +148,10 @@
       <text x={x(t)} y={BAR + 29} text-anchor="middle" font-size="12" fill="currentColor">{t}</text>
     {/each}
     <text x={width - 6} y={HEIGHT - 5} text-anchor="end" font-size="12" fill="var(--quiet)">{unit.symbol}</text>
+    <!-- Stems first: they pass behind the flags of other rows. -->
+    {#each flags.placed as f (f.checks[0])}
+      <path d="M{x(f.speed)} {4 + f.row * PITCH}V{BAR}" stroke="currentColor" stroke-width="1.3" />
+    {/each}
     {#each flags.placed as f, i (f.checks[0])}
       <g
         data-flag
@@ -151,7 +166,6 @@
           if (f.checks[0]) session.why(f.checks[0]);
         }}
       >
-        <path d="M{x(f.speed)} {4 + f.row * PITCH}V{BAR}" stroke="currentColor" stroke-width="1.3" />
         <rect
           x={f.x}
           y={4 + f.row * PITCH}
@@ -176,7 +190,7 @@
       >
     {/if}
     {#if flags.left}
-      <text x={width - 8} y={BAR - 4} text-anchor="end" font-size="12" fill="var(--quiet)"
+      <text x={moreAt} y={BAR - 4} text-anchor="end" font-size="12" fill="var(--quiet)"
         >{flags.left} more after these</text
       >
     {/if}
@@ -213,8 +227,14 @@
         {number(session.doc.run.speed, 'speed')}
       </text>
     </g>
-    <text x={x(design)} y={HEIGHT - 5} text-anchor="middle" font-size="12" font-weight="700" fill="currentColor"
-      >{catalogue.host(session.doc.host)?.speedName}</text
+    <text
+      x={nameAt}
+      y={HEIGHT - 5}
+      text-anchor="middle"
+      font-size="12"
+      font-weight="700"
+      fill="currentColor"
+      data-speed-name>{speedName}</text
     >
   </svg>
 </div>
