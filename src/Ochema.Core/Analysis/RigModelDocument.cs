@@ -8,7 +8,8 @@ namespace Ochema.Core.Analysis;
 public static class RigModelDocument
 {
     /// <summary>
-    /// The model of a rig, its springs along the host axes. With <paramref name="strapsAlone"/> the one in which all holds have let go and their feet only push and rub.
+    /// The model of a rig, its springs along the host axes. With <paramref name="strapsAlone"/> the one in which all holds have let go and
+    /// their feet only push and rub.
     /// </summary>
     public static ModelDocument Of(RigDocument rig, Catalogue stock, bool strapsAlone = false)
     {

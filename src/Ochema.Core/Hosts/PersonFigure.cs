@@ -36,7 +36,8 @@ public sealed record PersonFigure(
     internal KeepClear Room(bool inside)
     {
         Vec3 half = new(0.095 + HeadRoom, 0.077 + HeadRoom, 0.115 + HeadRoom);
-        return new(Id + "-head", "room of " + Name + "'s head", (Head - half).ToArray(), (Head + half).ToArray(), "A head comes this far in a jolt.", Inside: inside);
+        return new(Id + "-head", "room of " + Name + "'s head", (Head - half).ToArray(), (Head + half).ToArray(),
+            "A head comes this far in a jolt.", Inside: inside);
     }
 
     /// <summary>Its parts: cloth, skin, and trim for a helmet.</summary>

@@ -22,7 +22,8 @@ public sealed record Site
 
     public SiteForm Form { get; init; } = SiteForm.Panel;
 
-    [Measure("Diameter", Dimension.Length, 0.004, 0.4, HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one", Measured = true)]
+    [Measure("Diameter", Dimension.Length, 0.004, 0.4,
+        HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one", Measured = true)]
     public double? Diameter { get; init; }
 
     [Measure("Soft layer behind", Dimension.Length, 0, 0.08, HowTo = "helmet liner behind the shell: nothing may enter it")]

@@ -310,7 +310,8 @@ public sealed record ScrewJoint
                 else if (layer.Role is LayerRole.Clearance or LayerRole.Soft && Holes.Oversize(Thread, hole) is { } wide)
                     findings.Add(new($"{Words.Inside(layer.Name)}: {wide}", i, false));
             }
-            if (layer.Edge is { } edge && layer.Material.Length > 0 && Holes.EdgeDistance(Thread, Stock.Material(layer.Material)) is var want && edge < want - 1e-5)
+            if (layer.Edge is { } edge && layer.Material.Length > 0
+                && Holes.EdgeDistance(Thread, Stock.Material(layer.Material)) is var want && edge < want - 1e-5)
                 findings.Add(new($"{Words.Inside(layer.Name)}: the hole is {Holes.Size(edge)} from the edge, {Holes.Size(want)} is wanted", i, false));
             if (layer.Countersink > Holes.DeepestCountersink(layer.Thickness) + 1e-6)
                 findings.Add(new($"{Words.Inside(layer.Name)}: a countersink of {Holes.Size(layer.Countersink)} leaves a knife edge in {Holes.Size(layer.Thickness)}: two thirds at the most", i, false));

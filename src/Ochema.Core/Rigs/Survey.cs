@@ -57,7 +57,8 @@ public static class Survey
     public static IReadOnlyList<SurveyOption> Places(RigDocument rig, Catalogue stock)
     {
         var host = HostLibrary.Find(rig.Host)!;
-        return [.. host.Sites.Select(s => new SurveyOption(s.Id, s.Name, Refusal(rig.Base.Grip, s.Id == rig.Site.Id ? rig.Site : s, s.Id == rig.Site.Id ? rig.Survey : new(), host, stock)))];
+        return [.. host.Sites.Select(s => new SurveyOption(s.Id, s.Name,
+            Refusal(rig.Base.Grip, s.Id == rig.Site.Id ? rig.Site : s, s.Id == rig.Site.Id ? rig.Survey : new(), host, stock)))];
     }
 
     /// <summary>What the survey says of the rig as it stands.</summary>

@@ -31,7 +31,8 @@ internal static class Instead
         foreach (var type in KindRegistry.Of(family))
         {
             var info = Kind.InfoOf(type);
-            if (station == "base" && Survey.Refusal(((BaseKind)Activator.CreateInstance(type)!).Grip, rig.Site, rig.Survey, HostLibrary.Find(rig.Host)!, stock) is not null)
+            if (station == "base" && Survey.Refusal(((BaseKind)Activator.CreateInstance(type)!).Grip, rig.Site, rig.Survey,
+                HostLibrary.Find(rig.Host)!, stock) is not null)
                 continue;
             var fresh = type == current.GetType() ? current : (Kind)Activator.CreateInstance(type)!;
             var sizes = Sizes(fresh, stock).ToList();
@@ -67,14 +68,16 @@ internal static class Instead
             yield break;
         var stands = host.Surface(rig.Site).Point(rig.At[0], rig.At[1]);
         var site = rig.Site.Form.TakesFeet ? rig.Site
-            : host.Sites.Where(s => s.Form.TakesFeet && (host.Surface(s).Origin - stands).Length < BraceReach).MinBy(s => (host.Surface(s).Origin - stands).Length);
+            : host.Sites.Where(s => s.Form.TakesFeet && (host.Surface(s).Origin - stands).Length < BraceReach).MinBy(s =>
+                (host.Surface(s).Origin - stands).Length);
         if (site is null)
             yield break;
         var panel = host.Surface(site);
         var below = stands - panel.Origin;
         var (ownS, ownT) = site == rig.Site ? (rig.At[0], rig.At[1]) : (below.Dot(panel.U), below.Dot(panel.V));
         var angles = new[] { (45.0, "left, ahead"), (-45.0, "right, ahead"), (135.0, "left, behind"), (-135.0, "right, behind") };
-        var taken = rig.Braces.Select(b => b.Footing).OfType<Footing>().Where(s => s.Site == site.Id).Select(s => Math.Atan2(s.At[1] - ownT, s.At[0] - ownS)).ToList();
+        var taken = rig.Braces.Select(b => b.Footing).OfType<Footing>().Where(s => s.Site == site.Id).Select(s =>
+            Math.Atan2(s.At[1] - ownT, s.At[0] - ownS)).ToList();
         var free = angles.Where(a => taken.All(t => Math.Abs(Math.IEEERemainder(t - a.Item1 * Math.PI / 180, 2 * Math.PI)) > 0.7)).ToList();
         BraceKind? At(BraceKind kind, double degrees, string id)
         {

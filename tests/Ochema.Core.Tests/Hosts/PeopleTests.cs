@@ -127,7 +127,15 @@ public sealed class PeopleTests
         var up = rider.Head - seat.Position(seat.Camera.Node);
         Assert.DoesNotContain(Assessor.Assess(rig, Catalogue.Shipped).Findings, f => f.Text.Contains("head", StringComparison.Ordinal) && f.Blocks);
         // A boom that holds the camera into the face.
-        var into = rig with { Reach = new Ochema.Core.Kinds.Reaches.ArticulatedArm { Length = up.Length, LowerLean = Math.Atan2(up.X, up.Z), UpperLean = Math.Atan2(up.X, up.Z) } };
+        var into = rig with
+        {
+            Reach = new Ochema.Core.Kinds.Reaches.ArticulatedArm
+            {
+                Length = up.Length,
+                LowerLean = Math.Atan2(up.X, up.Z),
+                UpperLean = Math.Atan2(up.X, up.Z)
+            }
+        };
         Assert.Contains(Assessor.Assess(into, Catalogue.Shipped).Findings, f => f.Text.Contains("room of the rider's head", StringComparison.Ordinal));
     }
 

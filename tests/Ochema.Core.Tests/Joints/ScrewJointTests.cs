@@ -12,7 +12,8 @@ public class ScrewJointTests
 
     private static StackLayer Sheet(double mm, double? hole = null, double? edge = null) => new("Sheet", LayerRole.Clearance, mm / 1000, "al-6061-t6", 0.03, hole, edge);
 
-    private static ScrewJoint Joint(Fastener thread, params StackLayer[] layers) => new() { Stock = Catalogue.Shipped, Id = "j", Station = "base", Title = "test", Thread = thread, Layers = layers };
+    private static ScrewJoint Joint(Fastener thread, params StackLayer[] layers) =>
+        new() { Stock = Catalogue.Shipped, Id = "j", Station = "base", Title = "test", Thread = thread, Layers = layers };
 
     private static ScrewJoint Nut(string thread, params StackLayer[] layers) => Joint(Thread(thread), [.. layers, new("Nut", LayerRole.Nut, Thread(thread).NutHeight, "steel-s235", 0.01)]);
 

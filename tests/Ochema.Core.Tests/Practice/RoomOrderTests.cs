@@ -52,7 +52,8 @@ public sealed partial class RoomOrderTests
     {
         var core = Path.Combine(Root(), "src/Ochema.Core");
         Assert.Equal(["RecipeLibrary"], Directory.GetFiles(core, "*.cs", SearchOption.AllDirectories)
-            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal) && Comment().Replace(File.ReadAllText(f), "").Contains("Catalogue.Shipped", StringComparison.Ordinal))
+            .Where(f => !f.Contains("/obj/", StringComparison.Ordinal)
+                && Comment().Replace(File.ReadAllText(f), "").Contains("Catalogue.Shipped", StringComparison.Ordinal))
             .Select(f => Path.GetFileNameWithoutExtension(f)));
     }
 

@@ -52,7 +52,8 @@ public partial class KindTests
         {
             var grip = ((BaseKind)Activator.CreateInstance(type)!).Grip;
             var survey = new SiteSurvey { FilmingProp = Answer.Yes };
-            Assert.Contains(HostLibrary.All.SelectMany(h => h.Sites.Select(s => (h, s))), p => Survey.Refusal(grip, p.s, survey, p.h, Catalogue.Shipped) is null);
+            Assert.Contains(HostLibrary.All.SelectMany(h => h.Sites.Select(s => (h, s))),
+                p => Survey.Refusal(grip, p.s, survey, p.h, Catalogue.Shipped) is null);
         }
     }
 

@@ -62,7 +62,8 @@ public class RelocationTests
     public void APointOfTheSameNameOnAnotherHostHasNotBeenPulledOn()
     {
         var rig = Measured();
-        var other = HostLibrary.All.First(h => h.Id != rig.Host && h.Kind == HostLibrary.Find(rig.Host)!.Kind && h.Anchors.Any(a => a.Id == rig.Straps[0].To.Anchor));
+        var other = HostLibrary.All.First(h => h.Id != rig.Host && h.Kind == HostLibrary.Find(rig.Host)!.Kind
+            && h.Anchors.Any(a => a.Id == rig.Straps[0].To.Anchor));
         var (moved, again, _) = Relocation.To(rig, other.Id, "");
         Assert.All(moved.Straps, s => Assert.Null(s.AnchorHolds));
         Assert.Contains("What it ends at holds", again);
@@ -102,7 +103,14 @@ public class RelocationTests
         {
             var rig = recipe.Document;
             var moved = Relocation.To(rig, rig.Host, rig.Site.Id).Document;
-            Assert.Equal(StrictJson.Write(rig with { At = [0, 0], Survey = new(), Site = moved.Site, Base = moved.Base, Braces = moved.Braces }), StrictJson.Write(moved));
+            Assert.Equal(StrictJson.Write(rig with
+            {
+                At = [0, 0],
+                Survey = new(),
+                Site = moved.Site,
+                Base = moved.Base,
+                Braces = moved.Braces
+            }), StrictJson.Write(moved));
         }
     }
 }

@@ -73,7 +73,12 @@ public class TurnedSpringTests
         var exact = Stem(0.1745, K);
         var cut = exact with { Springs = [new("skin", "foot", diagonal)] };
         Assert.True(ModelSolver.Solve(cut).Modes!.Max(m => m.Frequency) > 0);
-        var bounce = (ModelDocument d) => ModelSolver.Solve(d with { Cases = [new ModelCase { Id = "up", Loads = [new("foot") { F = axis.ToArray() }] }], RigidLinks = d.RigidLinks })
+        var bounce = (ModelDocument d) => ModelSolver.Solve(d with
+        {
+            Cases = [new ModelCase { Id = "up",
+            Loads = [new("foot") { F = axis.ToArray() }] }],
+            RigidLinks = d.RigidLinks
+        })
             .Displacement("foot").Zip(axis.ToArray(), (x, y) => x * y).Sum();
         Near.Share(1 / K[0], bounce(exact), 0.02, "along its axis");
         Assert.True(bounce(cut) < 0.75 * bounce(exact), $"{bounce(cut):G4} against {bounce(exact):G4}");
@@ -85,7 +90,8 @@ public class TurnedSpringTests
         foreach (var recipe in RecipeLibrary.All.Where(r => r.Document.Straps.Count > 0))
         {
             var model = new RigModel(recipe.Document, Catalogue.Shipped, holdsGone: true);
-            Assert.All(model.Builder.Model.Springs.Where(s => s.Axis is not null && model.Builder.FrictionFeet.Any(f => model.Builder.Model.Springs[f.Spring] == s)),
+            Assert.All(model.Builder.Model.Springs.Where(s => s.Axis is not null
+                && model.Builder.FrictionFeet.Any(f => model.Builder.Model.Springs[f.Spring] == s)),
                 s => Assert.Equal((0, 0), (s.K[0], s.K[4])));
         }
     }

@@ -10,7 +10,8 @@ public sealed record PanelForm : SiteForm
     public override string Words => "a panel";
 
     public override IReadOnlyList<string> Has =>
-        [nameof(Site.CrownRadius), nameof(Site.Coat), nameof(Site.Surface), nameof(SiteSurvey.MagnetSticks), nameof(SiteSurvey.Even), nameof(SiteSurvey.GlueAllowed)];
+        [nameof(Site.CrownRadius), nameof(Site.Coat), nameof(Site.Surface), nameof(SiteSurvey.MagnetSticks), nameof(SiteSurvey.Even),
+            nameof(SiteSurvey.GlueAllowed)];
 
     public override bool IsSkin => true;
 

@@ -10,7 +10,8 @@ public sealed record ShellForm : SiteForm
     public override string Words => "a helmet's shell";
 
     public override IReadOnlyList<string> Has =>
-        [nameof(Site.Liner), nameof(Site.CrownRadius), nameof(Site.Coat), nameof(Site.Surface), nameof(SiteSurvey.Even), nameof(SiteSurvey.GlueAllowed), nameof(SiteSurvey.FilmingProp)];
+        [nameof(Site.Liner), nameof(Site.CrownRadius), nameof(Site.Coat), nameof(Site.Surface), nameof(SiteSurvey.Even),
+            nameof(SiteSurvey.GlueAllowed), nameof(SiteSurvey.FilmingProp)];
 
     public override bool IsSkin => true;
 

@@ -81,7 +81,8 @@ public sealed record HoldPlate : BaseKind
         var inset = Hold.Diameter(b.Stock) / 2 + 0.005;
         var (hx, hy) = (Math.Max(0.02, Length / 2 - inset), Math.Max(0.02, Width / 2 - inset));
         var material = b.Stock.Material(Material);
-        var holds = Layout(n).Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", "base", $"{Name(p.Name, surface)} {Hold.Noun}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy))).ToList();
+        var holds = Layout(n).Select((p, i) => Hold.Build(b,
+            b.Spot($"hold-{i + 1}", "base", $"{Name(p.Name, surface)} {Hold.Noun}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy))).ToList();
 
         // The plate is flat and parallel to the panel at its middle; spacers and pads take up the crown.
         var normal = surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
