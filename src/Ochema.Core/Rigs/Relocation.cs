@@ -57,7 +57,12 @@ public static class Relocation
             Tether = rig.Tether is { } first ? Tied(first) : null,
             Tethers = [.. rig.Tethers.Select(Tied)],
             Camera = Seeing(rig.Camera),
-            Second = rig.Second is { } second ? second with { Camera = Seeing(second.Camera) } : null,
+            Second = rig.Second is { } second ? second with
+            {
+                Reach = Measured(second.Reach),
+                Head = Measured(second.Head),
+                Camera = Seeing(second.Camera),
+            } : null,
             Run = rig.Run with { Speed = Math.Min(rig.Run.Speed, to.TopSpeed) },
         };
         return new(there, [.. again.Distinct()], [.. stays[false].Select(b => b.Id)]);

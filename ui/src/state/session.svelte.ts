@@ -219,10 +219,12 @@ export class RigSession {
       // What was changed meanwhile is not undone by an answer that does not know of it.
       if (this.doc !== doc) return this.moveTo(host, site);
       this.change('site', moved.document);
-      if (moved.measureAgain.length)
-        notices.say(`${moved.measureAgain.join(', ')}: measured at the place before, so measure again.`);
-      if (moved.left.length)
-        notices.say(`Struts left out, for what they stood on is not there: ${moved.left.join(', ')}.`);
+      const said = [
+        moved.measureAgain.length &&
+          `${moved.measureAgain.join(', ')}: measured at the place before, so measure again.`,
+        moved.left.length && `Struts left out, for what they stood on is not there: ${moved.left.join(', ')}.`,
+      ].filter(Boolean);
+      if (said.length) notices.say(said.join(' '));
     } catch (e) {
       if (!(e instanceof ApiError)) throw e;
       notices.say(`It was not moved: ${e.message}`);
