@@ -43,7 +43,7 @@ public static class Survey
     }
 
     private static readonly IReadOnlyList<(KindAttribute Info, Grip Grip)> Bases =
-        [.. KindRegistry.Of(typeof(BaseKind)).Select(t => (Kind.InfoOf(t), ((BaseKind)Activator.CreateInstance(t)!).Grip))];
+        [.. KindRegistry.Fresh<BaseKind>().Select(b => (Kind.InfoOf(b.GetType()), b.Grip))];
 
     /// <summary>Every kind of base at the rig's site, with the reason on whatever is struck out.</summary>
     public static IReadOnlyList<SurveyOption> Options(RigDocument rig, Catalogue stock)
