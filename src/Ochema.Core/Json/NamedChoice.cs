@@ -15,9 +15,12 @@ public abstract record NamedChoice
 public static class NamedChoices
 {
     private static readonly FrozenDictionary<string, IReadOnlyList<NamedChoice>> ByType = KindAssemblies.Types
-        .Where(t => t.IsSubclassOf(typeof(NamedChoice)) && !t.IsAbstract).GroupBy(t => t.BaseType!.FullName!)
+        .Where(t => t.IsSubclassOf(typeof(NamedChoice)) && !t.IsAbstract).GroupBy(t => Family(t).FullName!)
         .ToFrozenDictionary(g => g.Key, g => (IReadOnlyList<NamedChoice>)
             [.. g.Select(t => (NamedChoice)Activator.CreateInstance(t)!).OrderBy(c => c.Id, StringComparer.Ordinal)]);
+
+    /// <summary>The type that its like are looked up by, however far it derives from it.</summary>
+    private static Type Family(Type type) => type.BaseType == typeof(NamedChoice) ? type : Family(type.BaseType!);
 
     /// <summary>All of a base type, by name.</summary>
     public static IEnumerable<T> Of<T>() where T : NamedChoice => ByType[typeof(T).FullName!].Cast<T>();
