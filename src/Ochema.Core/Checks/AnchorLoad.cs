@@ -21,7 +21,7 @@ public sealed class AnchorLoad(RigBuilder b, Strap strap, string station, int li
         var (t, holds) = (f.Tension(line), strap.AnchorHolds ?? anchor.Holds ?? Unknown);
         sheet?.Formula("{k} × {T} ÷ {H}", "force balance", "Rust, a clip instead of a fold.")
             .Factor(b, FactorTable.Bolt).Term("T", "tension", t, Dimension.Force)
-            .Term("H", "it holds", holds, Dimension.Force, strap.AnchorHolds is not null ? "your pull"
+            .Term("H", "it holds", holds, Dimension.Force, strap.AnchorHolds is { } own ? Taken.Origin(b.Rig, "your pull", "anchorHolds", own)
                 : anchor.Holds is null ? "not known: pull on it with a scale, or ask" : "judgement, 0.5–2 ×");
         return Ratio(factor * t, holds);
     }

@@ -14,7 +14,7 @@ public sealed class HeadLoad(RigBuilder b, string station, HeadRow row) : Check(
     {
         var camera = b.CameraOf(Station);
         sheet?.Formula("{m} ÷ {R}", "rating as given for a head at rest", "Bumps: the joint's torque is checked apart.")
-            .Term("m", "camera", camera.Mass, Dimension.Mass, camera.Weighed ? "you weighed it" : camera.Body.Source)
+            .Term("m", "camera", camera.Mass, Dimension.Mass, camera.Weighed ? Taken.Origin(b.Rig, "you weighed it", "mass", camera.Mass) : camera.Body.Source)
             .Term("R", "rated load", row.RatedLoad, Dimension.Mass, row.Source);
         return Ratio(camera.Mass, row.RatedLoad);
     }

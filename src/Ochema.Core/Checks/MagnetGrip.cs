@@ -11,7 +11,8 @@ public sealed class MagnetGrip
 {
     /// <param name="skin">Temperature of what it sits on, K.</param>
     /// <param name="share">Share of its field that a small bolt head carries.</param>
-    public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, double skin, double share = 1)
+    /// <param name="yours">Where a measured pull is from.</param>
+    public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, double skin, double share = 1, string yours = "your pull on this panel")
     {
         Row = row;
         Thickness = ThicknessShare(spot.Site.Thickness, row.FullThickness);
@@ -19,7 +20,7 @@ public sealed class MagnetGrip
         Warm = WarmShare(skin, row.TemperatureLimit);
         Pull = !spot.Material.Magnetic ? 0 : Warm * (measured ?? row.RatedPull * Thickness * Gap * share);
         Source = !spot.Material.Magnetic ? $"{spot.Material.Name} is not magnetic"
-            : measured is not null ? Warm < 1 ? $"your pull on this panel × {Warm:0.00} for the heat" : "your pull on this panel"
+            : measured is not null ? Warm < 1 ? $"{yours} × {Warm:0.00} for the heat" : yours
             : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the sheet × {Gap:0.00} for the coat{(share < 1 ? $" × {share:0.00} for the small head" : "")}{(Warm < 1 ? $" × {Warm:0.00} for the heat" : "")}; judgement until you pull it";
     }
 
@@ -40,6 +41,10 @@ public sealed class MagnetGrip
     public double Pull { get; }
 
     public string Source { get; }
+
+    /// <summary>Where a pull that was measured is from.</summary>
+    public static string Yours(RigDocument rig, double? measured) =>
+        measured is { } m ? Taken.Origin(rig, "your pull on this panel", "measuredPull", m) : "";
 
     /// <summary>Above this limit, K, the magnet is a ferrite; below it neodymium.</summary>
     private const double FerriteFrom = 420;

@@ -23,7 +23,8 @@ public sealed class Suction
         Ambient = Atmosphere.Pressure(b.Rig.Run.Altitude);
         (Seal, Friction) = Surfaces[surface];
         Vacuum = gauge ?? row.VacuumShare * Ambient;
-        VacuumSource = gauge is null ? $"{row.VacuumShare:0.##} of the air's {Ambient / 1e5:0.00} bar (ISO 2533); {row.Source}" : "your gauge";
+        VacuumSource = gauge is { } read ? Taken.Origin(b.Rig, "your gauge", "vacuum", read)
+            : $"{row.VacuumShare:0.##} of the air's {Ambient / 1e5:0.00} bar (ISO 2533); {row.Source}";
         Left = LeftAfter(since, halfLife ?? HalfLife(surface, b.Rig.Run.Sun));
         Force = Left * Seal * Math.Min(Vacuum, Ambient) * Math.PI / 4 * row.LipDiameter * row.LipDiameter;
     }

@@ -66,16 +66,18 @@ public sealed record JointChoice
     [StockChoice("Thread", "fasteners")]
     public string? Thread { get; init; }
 
-    [Measure("Screw as bought or cut", Dimension.Length, 0.003, 0.4, HowTo = "under the head to the tip; a countersunk one with its head; leave empty for the length to buy", Measured = true)]
+    [Measure("Screw as bought or cut", Dimension.Length, 0.003, 0.4,
+        HowTo = "under the head to the tip; a countersunk one with its head; leave empty for the length to buy", Measured = true, Chosen = true)]
     public double? Length { get; init; }
 
-    [Measure("Hole drilled", Dimension.Drill, 0.001, 0.05, HowTo = "the drill you used; leave empty for the right one", Measured = true)]
+    [Measure("Hole drilled", Dimension.Drill, 0.001, 0.05, HowTo = "the drill you used; leave empty for the right one", Measured = true, Chosen = true)]
     public double? Hole { get; init; }
 
-    [Measure("Pad added in the stack", Dimension.Length, 0, 0.02, HowTo = "rubber, felt, tape under the part: it eats thread", Measured = true)]
+    [Measure("Pad added in the stack", Dimension.Length, 0, 0.02, HowTo = "rubber, felt, tape under the part: it eats thread", Measured = true, Chosen = true)]
     public double? Pad { get; init; }
 
-    [Measure("Tightened with", Dimension.Torque, 0.1, 150, HowTo = "torque wrench, or scale × spanner length; leave empty for the usual", Measured = true)]
+    [Measure("Tightened with", Dimension.Torque, 0.1, 150, HowTo = "torque wrench, or scale × spanner length; leave empty for the usual",
+        Measured = true, Chosen = true)]
     public double? Torque { get; init; }
 
     [Option("… by", HowTo = "when you do not know the torque: fingers {torque:0.8}, a knob {torque:2.5}, a short spanner {torque:12}, a drill {torque:30}")]

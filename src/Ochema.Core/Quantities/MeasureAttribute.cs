@@ -23,6 +23,9 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
     /// <summary>True when leaving it empty means "use the catalogue value".</summary>
     public bool Measured { get; init; }
 
+    /// <summary>True for what is optional and chosen, not read off something: no day of measuring belongs to it.</summary>
+    public bool Chosen { get; init; }
+
     /// <summary>
     /// What it was measured of (fields beside it, comma-separated; <c>site</c> is the place): with another of that it does not count any
     /// more.

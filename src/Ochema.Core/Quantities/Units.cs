@@ -31,6 +31,14 @@ public enum Dimension
     Money,
     LineLoad,
 
+    /// <summary>Mass a metre of what is sold by length, kg/m.</summary>
+    LineMass,
+
+    Density,
+
+    /// <summary>Moment over curvature, N·m².</summary>
+    BendingStiffness,
+
     /// <summary>A drilled hole: a length that is said by the name of its drill, never in sixteenths.</summary>
     Drill,
 }
@@ -128,6 +136,14 @@ public static class Units
         new("in²", Dimension.Area, Inch * Inch, 0, "in²", "in2"),
         new("€", Dimension.Money, 1, 0, "€", "eur"),
         new("N/m", Dimension.LineLoad, 1, 0, "n/m"),
+        new("g/m", Dimension.LineMass, 1e-3, 0, "g/m"),
+        new("kg/m", Dimension.LineMass, 1, 0, "kg/m"),
+        new("oz/ft", Dimension.LineMass, Pound / 16 / (12 * Inch), 0, "oz/ft"),
+        new("lb/ft", Dimension.LineMass, Pound / (12 * Inch), 0, "lb/ft"),
+        new("kg/m³", Dimension.Density, 1, 0, "kg/m³", "kg/m3"),
+        new("lb/ft³", Dimension.Density, Pound / (12 * Inch * 12 * Inch * 12 * Inch), 0, "lb/ft³", "lb/ft3"),
+        new("N·m²", Dimension.BendingStiffness, 1, 0, "n·m²", "nm²", "nm2", "n·m2"),
+        new("lbf·in²", Dimension.BendingStiffness, Pound * StandardGravity * Inch * Inch, 0, "lbf·in²", "lbf·in2", "lb·in2"),
         new("mm", Dimension.Drill, 1e-3, 0, "mm"),
         new("in", Dimension.Drill, Inch, 0, "in", "inch", "\""),
     ];
@@ -160,6 +176,9 @@ public static class Units
         .. Both(Dimension.Area, "cm²", 1, "in²", 2, step: 5, inchStep: 1),
         .. Both(Dimension.Money, "€", 0, "€", 0, step: 50),
         .. Both(Dimension.LineLoad, "N/m", 0, "N/m", 0),
+        .. Both(Dimension.LineMass, "g/m", 0, "oz/ft", 2, step: 5, inchStep: 0.1),
+        .. Both(Dimension.Density, "kg/m³", 0, "lb/ft³", 0, step: 10),
+        .. Both(Dimension.BendingStiffness, "N·m²", 1, "lbf·in²", 0),
         .. Both(Dimension.Drill, "mm", 1, "in", 3, step: 0.1, inchStep: 1 / 64.0),
     ];
 

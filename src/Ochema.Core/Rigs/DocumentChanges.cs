@@ -17,6 +17,7 @@ public static class DocumentChanges
     public static IReadOnlyList<string> Of(RigDocument before, RigDocument after, Catalogue stock)
     {
         var said = new List<string>();
+        stock = stock.With(before.Stock).With(after.Stock);
         if (before.Name != after.Name)
             said.Add($"named “{after.Name}”");
         if (before.Notes != after.Notes)
@@ -44,6 +45,10 @@ public static class DocumentChanges
         Values("survey", before.Survey, after.Survey, stock, said);
         Table("factor", before.Factors, after.Factors, said);
         Table("joint", before.Joints, after.Joints, said);
+        foreach (var (list, rows) in (after.Stock ?? new()).Lists)
+            foreach (var row in rows)
+                if ((before.Stock ?? new()).Of(list).FirstOrDefault(r => r.Id == row.Id) is { } then && !then.Equals(row))
+                    Values($"your {Words.Inside(row.Name)}", then, row, stock, said);
         return said.Count > 0 || StrictJson.Write(before) == StrictJson.Write(after) ? said : ["a detail"];
     }
 

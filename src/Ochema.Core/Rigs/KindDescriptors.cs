@@ -16,12 +16,16 @@ namespace Ochema.Core.Rigs;
 /// <param name="UsualFrom">SI: smaller values are asked about.</param>
 /// <param name="UsualTo">SI: larger values are asked about.</param>
 /// <param name="Of">Fields beside it that it was measured of, and <c>site</c>: when one of them changes it falls away.</param>
+/// <param name="Own">True where a row of the user's own may be chosen.</param>
+/// <param name="Dated">True for what is read off something: the day of measuring belongs to it.</param>
+/// <param name="List">The list of the shelf that it is chosen from.</param>
 /// <param name="Beside">The field beside it whose choice its own has to fit.</param>
 public sealed record FieldDescriptor(
     string Name, string Type, string Label, string HowTo, Dimension? Dimension, double? Minimum, double? Maximum, bool Measured,
     JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds,
         IReadOnlyList<string>? Forms = null, IReadOnlyList<string>? Hosts = null, double? UsualFrom = null, double? UsualTo = null,
-        IReadOnlyList<string>? Of = null, string? Beside = null);
+        IReadOnlyList<string>? Of = null, string? Beside = null, string? List = null,
+        bool Dated = false, bool Own = false);
 
 /// <summary>A choice of a field.</summary>
 /// <param name="With">Choices of the field <c>beside</c> that it fits; null where it fits all.</param>
@@ -46,6 +50,9 @@ public static class KindDescriptors
         Plain("joint", "Joint", typeof(JointChoice), stock),
         Plain("second", "Second camera", typeof(SecondPath), stock),
     ];
+
+    /// <summary>The measurements of a list's rows.</summary>
+    public static IReadOnlyList<FieldDescriptor> OfRows(StockList list, Catalogue stock) => Fields(list.Row, null, stock);
 
     private static KindDescriptor Plain(string station, string label, Type type, Catalogue stock) => new(station, station, label, "", "", null, Fields(type, null, stock));
 
@@ -83,11 +90,13 @@ public static class KindDescriptors
             JsonElement? initial = fresh is null || p.GetIndexParameters().Length > 0 || p.GetValue(fresh) is not { } v ? null : JsonSerializer.SerializeToElement(v, p.PropertyType, StrictJson.Options);
             if (p.GetCustomAttribute<MeasureAttribute>() is { } m)
                 list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null, FormsOf(p), null,
-                    double.IsFinite(m.UsualFrom) ? m.UsualFrom : null, double.IsFinite(m.UsualTo) ? m.UsualTo : null, Listed(m.Of)));
+                    double.IsFinite(m.UsualFrom) ? m.UsualFrom : null, double.IsFinite(m.UsualTo) ? m.UsualTo : null, Listed(m.Of),
+                    Dated: m.Measured && !m.Chosen));
             else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial,
                     [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source, With: FitsWith(r, c, type, stock)))], null,
-                    Beside: c.Beside.Length > 0 ? c.Beside : null));
+                    Beside: c.Beside.Length > 0 ? c.Beside : null, List: c.List,
+                    Own: StockList.All.Any(l => l.Id == c.List && l.Own)));
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
                 list.Add(new(name, "option", o.Label, o.HowTo, null, null, null, false, initial,
                     [.. Names(p.PropertyType).Select(n => new ChoiceDescriptor(JsonNamingPolicy.KebabCaseLower.ConvertName(n), LabelOf(p.PropertyType, n)))],

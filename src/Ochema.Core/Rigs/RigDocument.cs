@@ -3,6 +3,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
 
@@ -55,6 +56,12 @@ public sealed record RigDocument
     /// <summary>What was found at the site and what the rules of the day say.</summary>
     public SiteSurvey Survey { get; init; } = new();
 
+    /// <summary>Rows of the user's own that this rig is made of; null for none.</summary>
+    public OwnStock? Stock { get; init; }
+
+    /// <summary>When and how values were measured, by their path, as "base.hold.measuredPull"; null where none is known.</summary>
+    public IReadOnlyDictionary<string, Taken>? Measured { get; init; }
+
     /// <summary>The user's own choices for screwed joints, by joint id.</summary>
     public IReadOnlyDictionary<string, JointChoice> Joints { get; init; } = new Dictionary<string, JointChoice>();
 }
@@ -68,7 +75,8 @@ public sealed record CameraChoice
     [StockChoice("Lens", "lenses", Beside = "body")]
     public required string Lens { get; init; }
 
-    [Measure("Zoomed to", Dimension.Length, 0.001, 1, HowTo = "of a zoom only; leave empty for where it is usually left", Measured = true, Of = "lens")]
+    [Measure("Zoomed to", Dimension.Length, 0.001, 1, HowTo = "of a zoom only; leave empty for where it is usually left", Measured = true,
+        Chosen = true, Of = "lens")]
     public double? FocalLength { get; init; }
 
     [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale; leave empty for the catalogue",
@@ -93,7 +101,8 @@ public sealed record CameraChoice
     /// <summary>Id of somebody on the host who is the subject: how near they are follows from where the camera is; null for nobody.</summary>
     public string? Who { get; init; }
 
-    [Measure("Worth", Dimension.Money, 0, 1e6, HowTo = "body, lens and all; from {money:1000} on one hold alone is refused", Measured = true, Of = "body,lens")]
+    [Measure("Worth", Dimension.Money, 0, 1e6, HowTo = "body, lens and all; from {money:1000} on one hold alone is refused",
+        Measured = true, Chosen = true, Of = "body,lens")]
     public double? Worth { get; init; }
 
     [Option("Stabiliser", HowTo = "in the camera")]
@@ -291,10 +300,10 @@ public sealed record RunConditions
     [Measure("Altitude", Dimension.Altitude, -400, 5000, UsualFrom = -50, UsualTo = 3500)]
     public double Altitude { get; init; }
 
-    [Measure("Engine speed", Dimension.Rotation, 0, 15000, HowTo = "rpm; leave empty for the usual at this speed", Measured = true)]
+    [Measure("Engine speed", Dimension.Rotation, 0, 15000, HowTo = "rpm; leave empty for the usual at this speed", Measured = true, Chosen = true)]
     public double? Rpm { get; init; }
 
-    [Measure("… up to", Dimension.Rotation, 0, 15000, HowTo = "rpm; the worst from the one to the other counts", Measured = true)]
+    [Measure("… up to", Dimension.Rotation, 0, 15000, HowTo = "rpm; the worst from the one to the other counts", Measured = true, Chosen = true)]
     public double? RpmTo { get; init; }
 
     [Option("Road, air or water")]

@@ -10,6 +10,7 @@ public static class RigReader
 {
     private const int MostHelpers = 12;
     private const int MostJoints = 60;
+    private const int MostMeasured = 200;
     private const int LongestName = 120;
     private const int LongestNotes = 4000;
 
@@ -29,11 +30,16 @@ public static class RigReader
             throw new DocumentException("schema", $"{rig.Schema} is not a schema this version reads (it reads {RigDocument.CurrentSchema})");
         Text(rig.Name, "name", 1, LongestName);
         Text(rig.Notes, "notes", 0, LongestNotes);
+        if (rig.Stock is { } own)
+        {
+            OwnStockReader.Check(own, "stock", stock);
+            stock = stock.With(own);
+        }
         var host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'; known: {string.Join(", ", HostLibrary.All.Select(h => h.Id))}");
         Site(rig.Site.Id, "site.id", host);
         Text(rig.Site.Name, "site.name", 1, LongestName);
         Record(rig.Site, "site", stock);
-        if (rig.Site.CalibratedOn is { } day && !DateOnly.TryParseExact(day, "yyyy-MM-dd", out _))
+        if (rig.Site.CalibratedOn is { } day && !Taken.IsDay(day))
             throw new DocumentException("site.calibratedOn", "is no day as YYYY-MM-DD");
         Pair(rig.At, "at");
         Record(rig.Base, "base", stock);
@@ -91,6 +97,19 @@ public static class RigReader
             Record(x, path, stock);
             TetherEnd(x.To, path + ".to", host);
         });
+        if (rig.Measured is { Count: > MostMeasured } many)
+            throw new DocumentException("measured", $"has {many.Count} entries; at most {MostMeasured} are read");
+        foreach (var (of, taken) in rig.Measured ?? new Dictionary<string, Taken>())
+        {
+            Text(of, "measured", 1, 100);
+            if (taken is null)
+                throw new DocumentException($"measured.{of}", "is null");
+            if (!Taken.IsDay(taken.On))
+                throw new DocumentException($"measured.{of}.on", "is no day as YYYY-MM-DD");
+            if (!double.IsFinite(taken.Value))
+                throw new DocumentException($"measured.{of}.value", "is not a number");
+            Text(taken.How, $"measured.{of}.how", 0, LongestName);
+        }
         foreach (var (name, value) in rig.Factors)
         {
             var factor = FactorTable.All.FirstOrDefault(f => f.Name == name) ?? throw new DocumentException($"factors.{name}", "is no factor that is known");
@@ -120,14 +139,15 @@ public static class RigReader
                 + ".focalLength", $"the {Words.Inside(lens.Name)} goes from {Said(shortest, Dimension.Length)} to {Said(longest, Dimension.Length)}");
     }
 
-    private static void Record(object record, string path, Catalogue stock)
+    internal static void Record(object record, string path, Catalogue stock)
     {
         foreach (var (property, name, measure, choice, part) in MeasureReader.Declared(record.GetType()))
         {
-            var at = $"{path}.{name}";
+            var at = path.Length == 0 ? name : $"{path}.{name}";
             var value = property.GetValue(record);
-            if (measure is { } m && value is double v)
+            if (measure is { } m && value is double or int)
             {
+                var v = Convert.ToDouble(value, System.Globalization.CultureInfo.InvariantCulture);
                 if (!(v >= m.Minimum && v <= m.Maximum))
                     throw new DocumentException(at,
                         $"{Words.Inside(m.Label)} must be between {Said(m.Minimum, m.Dimension)} and {Said(m.Maximum, m.Dimension)}");
@@ -203,7 +223,7 @@ public static class RigReader
                 throw new DocumentException($"{path}[{i}]", "must be within 5 m of the panel's middle");
     }
 
-    private static void Text(string text, string path, int shortest, int longest)
+    internal static void Text(string text, string path, int shortest, int longest)
     {
         if (text.Length < shortest)
             throw new DocumentException(path, "is empty");

@@ -9,7 +9,7 @@ namespace Ochema.Core.Stock;
 public sealed class Catalogue
 {
     /// <summary>The shipped catalogue.</summary>
-    public static Catalogue Shipped { get; } = new();
+    public static Catalogue Shipped { get; } = new(new Files());
 
     private readonly Dictionary<string, IStockRow> byKey = [];
 
@@ -29,47 +29,54 @@ public sealed class Catalogue
     public IReadOnlyList<SpringRow> Springs { get; }
     public IReadOnlyList<FittingRow> Fittings { get; }
 
-    private Catalogue()
+    private Catalogue(Shelf shelf)
     {
-        Materials = Load<Material>("materials");
-        Sections = Load<SectionRow>("sections");
-        Fasteners = Load<Fastener>("fasteners");
-        Cups = Load<SuctionCupRow>("cups", "suction-cups");
-        Magnets = Load<MagnetRow>("magnets");
-        Adhesives = Load<AdhesivePadRow>("adhesives");
-        Heads = Load<HeadRow>("heads");
-        Cameras = Load<CameraRow>("cameras");
-        Lenses = Load<LensRow>("lenses");
-        Straps = Load<StrapRow>("straps");
-        Arms = Load<ArmRow>("arms");
-        Isolators = Load<IsolatorRow>("isolators");
-        Goosenecks = Load<GooseneckRow>("goosenecks");
-        Springs = Load<SpringRow>("springs");
-        Fittings = Load<FittingRow>("fittings");
+        Materials = shelf.Load<Material>("materials");
+        Sections = shelf.Load<SectionRow>("sections");
+        Fasteners = shelf.Load<Fastener>("fasteners");
+        Cups = shelf.Load<SuctionCupRow>("cups", "suction-cups");
+        Magnets = shelf.Load<MagnetRow>("magnets");
+        Adhesives = shelf.Load<AdhesivePadRow>("adhesives");
+        Heads = shelf.Load<HeadRow>("heads");
+        Cameras = shelf.Load<CameraRow>("cameras");
+        Lenses = shelf.Load<LensRow>("lenses");
+        Straps = shelf.Load<StrapRow>("straps");
+        Arms = shelf.Load<ArmRow>("arms");
+        Isolators = shelf.Load<IsolatorRow>("isolators");
+        Goosenecks = shelf.Load<GooseneckRow>("goosenecks");
+        Springs = shelf.Load<SpringRow>("springs");
+        Fittings = shelf.Load<FittingRow>("fittings");
+        Lists = new Dictionary<string, IReadOnlyList<IStockRow>>
+        {
+            ["materials"] = Materials,
+            ["sections"] = Sections,
+            ["fasteners"] = Fasteners,
+            ["cups"] = Cups,
+            ["magnets"] = Magnets,
+            ["adhesives"] = Adhesives,
+            ["heads"] = Heads,
+            ["cameras"] = Cameras,
+            ["lenses"] = Lenses,
+            ["straps"] = Straps,
+            ["arms"] = Arms,
+            ["glues"] = Glues.All,
+            ["knots"] = Lashing.Knots,
+            ["isolators"] = Isolators,
+            ["goosenecks"] = Goosenecks,
+            ["springs"] = Springs,
+            ["fittings"] = Fittings,
+        };
+        foreach (var (list, rows) in Lists)
+            foreach (var row in rows)
+                byKey[list + "/" + row.Id] = row;
     }
 
     /// <summary>All lists by the name that kinds refer to them by.</summary>
     [JsonIgnore]
-    public IReadOnlyDictionary<string, IReadOnlyList<IStockRow>> Lists => new Dictionary<string, IReadOnlyList<IStockRow>>
-    {
-        ["materials"] = Materials,
-        ["sections"] = Sections,
-        ["fasteners"] = Fasteners,
-        ["cups"] = Cups,
-        ["magnets"] = Magnets,
-        ["adhesives"] = Adhesives,
-        ["heads"] = Heads,
-        ["cameras"] = Cameras,
-        ["lenses"] = Lenses,
-        ["straps"] = Straps,
-        ["arms"] = Arms,
-        ["glues"] = Glues.All,
-        ["knots"] = Lashing.Knots,
-        ["isolators"] = Isolators,
-        ["goosenecks"] = Goosenecks,
-        ["springs"] = Springs,
-        ["fittings"] = Fittings,
-    };
+    public IReadOnlyDictionary<string, IReadOnlyList<IStockRow>> Lists { get; }
+
+    /// <summary>What ships and, after it, rows of the user's own. Without any it is this one itself.</summary>
+    public Catalogue With(OwnStock? own) => own is null || own.IsEmpty ? this : new(new Beside(this, own));
 
     /// <summary>True when a list has such a row.</summary>
     public bool Has(string list, string id) => byKey.ContainsKey(list + "/" + id);
@@ -90,14 +97,32 @@ public sealed class Catalogue
 
     public Material MaterialOf(string sectionId) => Material(Find<SectionRow>("sections", sectionId).Material);
 
-    private List<T> Load<T>(string list, string? file = null)
-        where T : IStockRow
+    /// <summary>Where the rows of a list come from.</summary>
+    private abstract class Shelf
     {
-        using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream($"Ochema.Core.Stock.Data.{file ?? list}.json")
-            ?? throw new InvalidOperationException($"catalogue file {list} is missing");
-        var rows = JsonSerializer.Deserialize<List<T>>(stream, StrictJson.Options)!;
-        foreach (var r in rows)
-            byKey.Add(list + "/" + r.Id, r);
-        return rows;
+        public abstract IReadOnlyList<T> Load<T>(string list, string? file = null)
+            where T : IStockRow;
+    }
+
+    /// <summary>The embedded data files.</summary>
+    private sealed class Files : Shelf
+    {
+        public override IReadOnlyList<T> Load<T>(string list, string? file = null)
+        {
+            using var stream = Assembly.GetExecutingAssembly().GetManifestResourceStream($"Ochema.Core.Stock.Data.{file ?? list}.json")
+                ?? throw new InvalidOperationException($"catalogue file {list} is missing");
+            return JsonSerializer.Deserialize<List<T>>(stream, StrictJson.Options)!;
+        }
+    }
+
+    /// <summary>Another shelf with rows laid beside; a row of the same id takes the place of the one there.</summary>
+    private sealed class Beside(Catalogue shelf, OwnStock own) : Shelf
+    {
+        public override IReadOnlyList<T> Load<T>(string list, string? file = null)
+        {
+            var rows = shelf.Lists[list];
+            return own.Of(list) is { Count: > 0 } more
+                ? [.. rows.Where(r => more.All(o => o.Id != r.Id)).Concat(more).Cast<T>()] : (IReadOnlyList<T>)rows;
+        }
     }
 }

@@ -10,7 +10,11 @@ namespace Ochema.Core.Stock;
 /// <param name="OpenTime">Time to put it together, s.</param>
 /// <param name="Cure">Time to full strength at 20 °C, s.</param>
 /// <param name="SoftensAt">Temperature at which it is down to half, K.</param>
-public sealed record Glue(string Id, string Name, IReadOnlyList<string> Pairs, double Shear, double Peel, double OpenTime, double Cure, double SoftensAt, string Preparation, string Source, bool CarriesLoad = true) : Stock.IStockRow
+public sealed record Glue(
+    string Id, string Name, IReadOnlyList<string> Pairs, [property: Measure("Shear strength", Dimension.Stress, 0, 1e9)] double Shear, double Peel,
+    [property: Measure("Open time", Dimension.Duration, 0, 1e6)] double OpenTime, [property: Measure("Cures in", Dimension.Duration, 0, 1e7)] double Cure,
+    [property: Measure("Half as strong at", Dimension.Temperature, 250, 600)] double SoftensAt,
+    string Preparation, string Source, bool CarriesLoad = true) : IStockRow
 {
     /// <inheritdoc/>
     public string? Range => "strengths 0.5–1.5 ×";

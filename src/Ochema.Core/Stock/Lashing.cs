@@ -4,7 +4,8 @@ namespace Ochema.Core.Stock;
 /// <summary>A knot or end: what it is for and what strength it leaves.</summary>
 /// <param name="Keeps">Share of the line's strength left (Ashley and climbing tests vary; judgement, ±0.1).</param>
 /// <param name="ForElastic">True when it holds in elastic cord.</param>
-public sealed record Knot(string Id, string Name, double Keeps, bool ForElastic, string Use, string Source) : Stock.IStockRow
+public sealed record Knot(
+    string Id, string Name, [property: Measure("Strength left", Dimension.Ratio, 0, 1)] double Keeps, bool ForElastic, string Use, string Source) : IStockRow
 {
     /// <inheritdoc/>
     public string? Range => "strength left ±0.1";

@@ -1,3 +1,5 @@
+using Ochema.Core.Quantities;
+
 namespace Ochema.Core.Stock;
 
 /// <summary>A catalogue row. Every row says where its numbers are from.</summary>
@@ -11,6 +13,9 @@ public interface IStockRow
 
     /// <summary>How far a judged value may be off.</summary>
     string? Range { get; }
+
+    /// <summary>What of its numbers cannot be together: field and reason; null when they can.</summary>
+    (string Field, string Reason)? Wrong => null;
 }
 
 /// <summary>A row that is bought by the piece.</summary>
@@ -40,12 +45,17 @@ public enum Aisle
 /// <summary>A small part that is bought by the piece.</summary>
 /// <param name="Mass">kg; 0 where it is weighed with what it belongs to.</param>
 public sealed record FittingRow(
-    string Id, string Name, double Mass, double Price, Aisle Aisle, string Source, string? Range = null) : IBoughtRow;
+    string Id, string Name, [property: Measure("Mass", Dimension.Mass, 0, 10)] double Mass,
+    [property: Measure("Price", Dimension.Money, 0, 1000)] double Price, Aisle Aisle, string Source, string? Range = null) : IBoughtRow;
 
 /// <summary>A material; <c>BendRatio</c> is the smallest inside bend radius in sheet thicknesses (usual handbook multiple). Moduli and strengths in Pa, density in kg/m³, elongation as a share.</summary>
 public sealed record Material(
-    string Id, string Name, MaterialFamily Family, double YoungsModulus, double PoissonRatio, double Density,
-    double YieldStrength, double UltimateStrength, double Elongation, bool Magnetic, string Source, string? Range = null, double? BendRatio = null,
+    string Id, string Name, MaterialFamily Family, [property: Measure("Young's modulus", Dimension.Stress, 1e7, 1e12)] double YoungsModulus,
+    double PoissonRatio, [property: Measure("Density", Dimension.Density, 10, 2e4)] double Density,
+    [property: Measure("Yields at", Dimension.Stress, 1e5, 5e9)] double YieldStrength,
+    [property: Measure("Breaks at", Dimension.Stress, 1e5, 5e9)] double UltimateStrength,
+    [property: Measure("Stretches before it breaks", Dimension.Ratio, 0, 10)] double Elongation, bool Magnetic, string Source,
+        string? Range = null, double? BendRatio = null,
     double PricePerKilogram = 0) : IStockRow
 {
     public double ShearModulus => YoungsModulus / (2 * (1 + PoissonRatio));
@@ -61,129 +71,15 @@ public enum MaterialFamily
     Glass,
 }
 
-/// <summary>A bar, tube or strip. Lengths in m, price per m.</summary>
-/// <param name="Width">Across (diameter of round ones).</param>
-/// <param name="Height">The other way (thickness of flat bar and sheet).</param>
-/// <param name="Wall">Wall thickness; 0 for solid round bar.</param>
-public sealed record SectionRow(
-    string Id, string Name, SectionShape Shape, string Material, double Width, double Height, double Wall,
-    double PricePerMetre, string Source, string? Range = null) : IStockRow;
-
 /// <summary>A screw thread with drill sizes (m), stress area (m²) and proof stress (Pa).</summary>
 public sealed record Fastener(
-    string Id, string Name, double MajorDiameter, double Pitch, double StressArea, double TapDrill, double ClearanceClose,
-    double ClearanceMedium, double ClearanceFree, double NutHeight, double AcrossFlats, double HeadHeight, double ProofStress,
-        string Grade, string Source,
+    string Id, string Name, [property: Measure("Across", Dimension.Length, 0.0005, 0.1)] double MajorDiameter, double Pitch, double StressArea,
+    [property: Measure("Tap drill", Dimension.Drill, 0.0005, 0.1)] double TapDrill, double ClearanceClose,
+    [property: Measure("Clearance drill", Dimension.Drill, 0.0005, 0.1)] double ClearanceMedium, double ClearanceFree, double NutHeight,
+    [property: Measure("Spanner", Dimension.Length, 0.001, 0.1)] double AcrossFlats, double HeadHeight,
+    [property: Measure("Proof stress", Dimension.Stress, 1e7, 5e9)] double ProofStress, string Grade, string Source,
     string? Range = null, double ScrewPrice = 0, double NutPrice = 0, double WasherPrice = 0) : IStockRow
 {
     /// <summary>Proof load, N: proof stress × stress area (ISO 898-1, SAE J429).</summary>
     public double ProofLoad => ProofStress * StressArea;
-}
-
-/// <summary>A suction cup. Lengths m, stiffnesses N/m and N·m/rad, mass kg.</summary>
-/// <param name="LipDiameter">Diameter of the sealing line that the vacuum acts within.</param>
-/// <param name="VacuumShare">Pressure difference after pumping as a share of the ambient pressure.</param>
-/// <param name="CurvatureSag">How much panel sag across its diameter the lip follows, m.</param>
-public sealed record SuctionCupRow(
-    string Id, string Name, double Diameter, double LipDiameter, double VacuumShare, double NormalStiffness, double ShearStiffness,
-    double RockingStiffness, double Mass, double Height, double CurvatureSag, double Price, string Source, string? Range = null) : IBoughtRow
-{
-    /// <inheritdoc/>
-    public Aisle Aisle => Aisle.Rigging;
-}
-
-/// <summary>A pot magnet. Pull N on thick bare steel, lengths m.</summary>
-/// <param name="Coat">Rubber on its face, m.</param>
-/// <param name="FullThickness">Sheet thickness that carries practically the whole field, m.</param>
-public sealed record MagnetRow(
-    string Id, string Name, double Diameter, double RatedPull, double Coat, double Friction, double FullThickness,
-    double Mass, double Height, double TemperatureLimit, double Price, string Source, string? Range = null) : IBoughtRow
-{
-    /// <inheritdoc/>
-    public Aisle Aisle => Aisle.Rigging;
-}
-
-/// <summary>A double-sided foam pad. Strength and shear modulus Pa.</summary>
-public sealed record AdhesivePadRow(
-    string Id, string Name, double Width, double Height, double Strength, double Thickness, double ShearModulus,
-    double Mass, double Price, string Source, string? Range = null) : IBoughtRow
-{
-    /// <inheritdoc/>
-    public Aisle Aisle => Aisle.Glue;
-}
-
-/// <summary>A head. Rated load kg, holding torque N·m, rotational stiffness N·m/rad, frontal area m².</summary>
-public sealed record HeadRow(
-    string Id, string Name, string Type, double Height, double Mass, double RatedLoad, double HoldingTorque,
-    double RotationalStiffness, double FrontalArea, double Price, string Source, string? Range = null) : IBoughtRow
-{
-    /// <inheritdoc/>
-    public Aisle Aisle => Aisle.Camera;
-}
-
-/// <summary>A camera body. Lengths m, read-out time s.</summary>
-/// <param name="BuiltIn">True when its lens cannot be changed.</param>
-public sealed record CameraRow(
-    string Id, string Name, double SensorWidth, double SensorHeight, int PixelsAcross, double ReadOutTime, double Mass,
-    double Length, double Width, double Height, double CentreHeight, string Stabilisation, string Socket, string Source, string? Range = null,
-    bool BuiltIn = false) : IStockRow;
-
-/// <summary>A lens. Lengths m.</summary>
-/// <param name="FocalLength">Of a zoom: where it is usually left.</param>
-/// <param name="Shortest">Shortest focal length of a zoom; null for all others.</param>
-/// <param name="Longest">Longest focal length of a zoom.</param>
-public sealed record LensRow(
-    string Id, string Name, double FocalLength, double Mass, double Length, double Diameter, string Source, string? Range = null,
-    double? Shortest = null, double? Longest = null) : IStockRow
-{
-    /// <summary>Part of its body: weighed with it.</summary>
-    public bool BuiltIn => Mass == 0;
-
-    /// <summary>The lens set to a focal length, m; as it is usually left where none is given.</summary>
-    public LensRow At(double? focalLength) => focalLength is { } f ? this with { FocalLength = f } : this;
-}
-
-/// <summary>A strap, cord or wire. Axial stiffness N (force per unit strain), breaking strength N.</summary>
-public sealed record StrapRow(
-    string Id, string Name, double Width, double AxialStiffness, double BreakingStrength, double MassPerMetre,
-    double PricePerMetre, string Source, string? Range = null) : IStockRow;
-
-/// <summary>An articulated arm of two links. Torque N·m, joint stiffness N·m/rad.</summary>
-public sealed record ArmRow(
-    string Id, string Name, double LinkDiameter, double MassPerMetre, double JointTorque, double JointStiffness,
-    double UsualLength, double Price, string Material, string Thread, string Source, string? Range = null) : IBoughtRow
-{
-    /// <summary>At its usual length, kg.</summary>
-    public double Mass => MassPerMetre * UsualLength;
-
-    /// <inheritdoc/>
-    public Aisle Aisle => Aisle.Rigging;
-}
-
-/// <summary>One soft mount: rubber, wire-rope loop or elastic cord. Stiffness N/m along and across, damping ratio, travel m, load kg.</summary>
-public sealed record IsolatorRow(
-    string Id, string Name, string Type, double Axial, double Lateral, double Damping, double Travel, double Mass, double Height,
-        double Price, string Source, string? Range = null) : IBoughtRow
-{
-    /// <inheritdoc/>
-    public Aisle Aisle => Aisle.Rigging;
-}
-
-/// <summary>A gooseneck. Holding moment N·m, bending stiffness N·m², mass kg/m.</summary>
-public sealed record GooseneckRow(
-    string Id, string Name, double Diameter, double HoldingMoment, double BendingStiffness, double MassPerMetre, double PricePerMetre, string Source, string? Range = null) : IStockRow;
-
-/// <summary>A helical extension spring. Lengths m, initial tension N, shear modulus Pa.</summary>
-public sealed record SpringRow(
-    string Id, string Name, double Wire, double CoilDiameter, double Coils, double FreeLength, double InitialTension, double ShearModulus,
-        double Price, string Source, string? Range = null) : IBoughtRow
-{
-    /// <summary>Mass of the wire in its coils and two hooks of a coil each, kg.</summary>
-    public double Mass => Math.PI / 4 * Wire * Wire * Math.PI * CoilDiameter * (Coils + 2) * 7850;
-
-    /// <inheritdoc/>
-    public Aisle Aisle => Aisle.Rigging;
-
-    /// <summary>Rate, N/m: G·d⁴/(8·D³·N) (Shigley's Mechanical Engineering Design, ch. 10).</summary>
-    public double Rate => HelicalSpring.Rate(ShearModulus, Wire, CoilDiameter, Coils);
 }

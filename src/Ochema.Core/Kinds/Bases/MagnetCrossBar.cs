@@ -67,7 +67,8 @@ public sealed record MagnetCrossBar : BaseKind
         {
             var id = name + "-magnet";
             var spot = b.Spot(id, "base", name + " magnet", side * Span / 2, 0);
-            var grip = new MagnetGrip(row, spot, Felt, MeasuredPull, b.Rig.Run.Skin, HeadShare(bolt, row.Diameter));
+            var grip = new MagnetGrip(row, spot, Felt, MeasuredPull, b.Rig.Run.Skin, HeadShare(bolt, row.Diameter),
+                MagnetGrip.Yours(b.Rig, MeasuredPull));
             var gap = Felt + row.Coat + 0.0002;
             var hold = Kinds.Holds.PanelHold.Place(b, spot, 2e6 * 0.001 / (gap + 0.001), 4e5 * 0.001 / (gap + 0.001), 40,
                 Math.Min(bolt, row.Diameter) / 2, row.Height, row.Mass, row.Friction, "magnet");

@@ -37,7 +37,8 @@ internal static class HeadParts
         b.Links.Add((b.Own("head-joint"), head, row.Type is "clip" ? "the clip" : "the head"));
         b.PointMass(lower, row.Mass, (0.5 - JointAt) * row.Height * axis);
         b.Faces.Add(WindFace.OnNode(lower, (Vec3.UnitX, 1.1 * row.FrontalArea), (Vec3.UnitY, 1.1 * row.FrontalArea)));
-        b.Checks.Add(new JointTorque(b, head, b.Own("head-joint"), turns, spring, measuredTorque ?? row.HoldingTorque, measuredTorque is null ? row.Source : "your measurement"));
+        b.Checks.Add(new JointTorque(b, head, b.Own("head-joint"), turns, spring, measuredTorque ?? row.HoldingTorque,
+            measuredTorque is { } own ? Taken.Origin(b.Rig, "your measurement", "holdingTorque", own) : row.Source));
         b.Checks.Add(new HeadLoad(b, head, row));
         b.StandsOn(from, new(head + "-screw", head, "screw under the head", underneath ?? Socket(row), f => f.Spring(spring),
             Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3), row.RatedLoad > 5 ? 8 : 4));

@@ -49,7 +49,8 @@ public sealed record Magnet : HoldKind
     public override Hold Build(RigBuilder b, HoldSpot spot)
     {
         var row = b.Stock.Find<MagnetRow>("magnets", Stock);
-        var pull = new MagnetGrip(row, spot, Pad, MeasuredPull, b.Rig.Run.Skin);
+        var pull = new MagnetGrip(row, spot, Pad, MeasuredPull, b.Rig.Run.Skin,
+            yours: MagnetGrip.Yours(b.Rig, MeasuredPull));
         // Metal on paint is stiff beside the sheet it stands on, but creeps a little along it before it slides (judgement, 0.3–3 ×);
         // rubber and pads give by their thickness.
         var gap = row.Coat + Pad;

@@ -57,7 +57,8 @@ public sealed record ArticulatedArm : ReachKind
         {
             var turned = b.Node(b.Own($"{name}-joint"), at);
             var spring = b.Spring(b.Own($"{name}-joint-spring"), node, turned, Joint(row));
-            b.Checks.Add(new JointTorque(b, b.Own("reach"), b.Own($"{name}-joint"), $"{joint} turns", spring, torque, JointTorque is null ? row.Source : "your measurement"));
+            b.Checks.Add(new JointTorque(b, b.Own("reach"), b.Own($"{name}-joint"), $"{joint} turns", spring, torque,
+                JointTorque is { } t ? Taken.Origin(b.Rig, "your measurement", "jointTorque", t) : row.Source));
             if (name == "lower")
             {
                 foot = spring;
