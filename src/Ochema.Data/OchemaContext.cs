@@ -3,12 +3,13 @@ using Microsoft.EntityFrameworkCore.Design;
 
 namespace Ochema.Data;
 
-/// <summary>The one database: films, rigs, versions.</summary>
+/// <summary>The one database: films, rigs, versions, shelf.</summary>
 public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbContext(options)
 {
     public DbSet<FilmRecord> Films => Set<FilmRecord>();
     public DbSet<RigRecord> Rigs => Set<RigRecord>();
     public DbSet<VersionRecord> Versions => Set<VersionRecord>();
+    public DbSet<ShelfRecord> Shelf => Set<ShelfRecord>();
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -18,6 +19,11 @@ public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbC
             e.Property(r => r.Version).IsConcurrencyToken();
             e.HasOne(r => r.Film).WithMany(f => f.Rigs).HasForeignKey(r => r.FilmId).OnDelete(DeleteBehavior.Cascade);
             e.HasIndex(r => new { r.FilmId, r.DeletedAt });
+        });
+        modelBuilder.Entity<ShelfRecord>(e =>
+        {
+            e.HasKey(r => new { r.List, r.Id });
+            e.Property(r => r.Version).IsConcurrencyToken();
         });
         modelBuilder.Entity<VersionRecord>(e =>
         {

@@ -63,6 +63,24 @@ public sealed class VersionRecord
     public string? Judged { get; set; }
 }
 
+/// <summary>A row of the user's own shelf.</summary>
+public sealed class ShelfRecord
+{
+    /// <summary>Name of its list.</summary>
+    public required string List { get; set; }
+
+    /// <summary>Unique within its list.</summary>
+    public required string Id { get; set; }
+
+    /// <summary>The row as JSON.</summary>
+    public required string Row { get; set; }
+
+    /// <summary>Counts saves; the ETag, and the concurrency token.</summary>
+    public int Version { get; set; }
+
+    public DateTime UpdatedAt { get; set; }
+}
+
 /// <summary>What was computed for a document, to be kept beside it. The store does not look into it.</summary>
 /// <param name="Stamp">Which document by which computation.</param>
 /// <param name="Card">What lists show, as JSON; null when the document cannot be read.</param>

@@ -72,6 +72,7 @@ public static class Server
             .Configure<BrotliCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal)
             .Configure<GzipCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal);
         builder.Services.AddSingleton<Designs>();
+        builder.Services.AddSingleton<OwnShelf>();
         builder.Services.AddOpenApi("v1", ApiDescription.Configure);
         var app = builder.Build();
 
@@ -102,6 +103,7 @@ public static class Server
         VersionsApi.Map(app);
         BinApi.Map(app);
         CatalogueApi.Map(app);
+        ShelfApi.Map(app);
         ComputeApi.Map(app);
         QuantitiesApi.Map(app);
     }

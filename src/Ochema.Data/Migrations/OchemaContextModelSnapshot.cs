@@ -75,6 +75,30 @@ namespace Ochema.Data.Migrations
                     b.ToTable("Rigs");
                 });
 
+            modelBuilder.Entity("Ochema.Data.ShelfRecord", b =>
+                {
+                    b.Property<string>("List")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Row")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("UpdatedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("List", "Id");
+
+                    b.ToTable("Shelf");
+                });
+
             modelBuilder.Entity("Ochema.Data.VersionRecord", b =>
                 {
                     b.Property<int>("Id")

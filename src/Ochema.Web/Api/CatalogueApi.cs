@@ -1,18 +1,17 @@
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Data;
 
 namespace Ochema.Web.Api;
 
 /// <summary>What ships: recipes, kinds with their measurements, stock, hosts, factors, the document schema.</summary>
 internal static class CatalogueApi
 {
-    private static readonly IReadOnlyList<KindDescriptor> AllKinds = KindDescriptors.All(Catalogue.Shipped);
-
     public static void Map(IEndpointRouteBuilder app)
     {
         app.MapGet("/api/recipes", () => Results.Json(RecipeLibrary.All)).Produces<IReadOnlyList<Recipe>>();
-        app.MapGet("/api/kinds", () => Results.Json(AllKinds)).Produces<IReadOnlyList<KindDescriptor>>();
+        app.MapGet("/api/kinds", async (OchemaContext db, OwnShelf own) => Results.Json(await own.KindsAsync(db))).Produces<IReadOnlyList<KindDescriptor>>();
         app.MapGet("/api/stock", () => Results.Json(Catalogue.Shipped)).Produces<Catalogue>();
         app.MapGet("/api/hosts", () => Results.Json(HostLibrary.All.Select(h => h.Published))).Produces<IReadOnlyList<HostPreset>>();
         // A list of rigs names their hosts and no more; the rest of a host is asked for when a rig on it is opened.

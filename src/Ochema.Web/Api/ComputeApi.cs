@@ -34,26 +34,26 @@ internal static class ComputeApi
         app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
     }
 
-    private static Task<IResult> Assess(HttpRequest request, Designs designs, bool advice = true) => Answer(request, rig =>
+    private static Task<IResult> Assess(HttpRequest request, Designs designs, bool advice = true) => Answer(request, (rig, stock, _) =>
     {
         if (advice)
-            return Adviser.Assess(rig, Catalogue.Shipped);
-        var design = new Design(rig, Catalogue.Shipped);
+            return Adviser.Assess(rig, stock);
+        var design = new Design(rig, stock);
         var report = design.Whole();
         designs.Keep(rig, design);
         return report;
     });
 
-    private static Task<IResult> Drive(HttpRequest request, Designs designs) => Answer(request, designs.Drive);
+    private static Task<IResult> Drive(HttpRequest request, Designs designs) => Answer(request, (rig, stock, _) => designs.Drive(rig, stock));
 
-    private static Task<IResult> Advice(HttpRequest request) => Answer(request, (rig, stop) => Adviser.Best(rig, Catalogue.Shipped, stop));
+    private static Task<IResult> Advice(HttpRequest request) => Answer(request, (rig, stock, stop) => Adviser.Best(rig, stock, stop));
 
-    private static Task<IResult> Shake(HttpRequest request) => Answer(request, rig => Shaker.Of(rig, Catalogue.Shipped));
+    private static Task<IResult> Shake(HttpRequest request) => Answer(request, (rig, stock, _) => Shaker.Of(rig, stock));
 
     private static Task<IResult> ShakeAdvice(HttpRequest request) =>
-        Answer(request, (rig, stop) => Core.Search.ShakeAdvice.Of(rig, Catalogue.Shipped, stop));
+        Answer(request, (rig, stock, stop) => Core.Search.ShakeAdvice.Of(rig, stock, stop));
 
-    private static Task<IResult> Isolators(HttpRequest request) => Answer(request, (rig, stop) => IsolatorSearch.Of(rig, Catalogue.Shipped, stop));
+    private static Task<IResult> Isolators(HttpRequest request) => Answer(request, (rig, stock, stop) => IsolatorSearch.Of(rig, stock, stop));
 
     private static Task<IResult> ReadLog(HttpRequest request) => Problems.Reading(request, body =>
     {
@@ -61,34 +61,36 @@ internal static class ComputeApi
         return Written(TapTest.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit));
     });
 
-    private static Task<IResult> SimulateTap(HttpRequest request, int seed = 1) => Answer(request, rig => new LogText(TapTest.Simulate(rig, Catalogue.Shipped, seed)));
+    private static Task<IResult> SimulateTap(HttpRequest request, int seed = 1) =>
+        Answer(request, (rig, stock, _) => new LogText(TapTest.Simulate(rig, stock, seed)));
 
     private static Task<IResult> Calibrate(HttpRequest request, TimeProvider clock) => Problems.Reading(request, body =>
     {
         var ask = StrictJson.Read<CalibrateRequest>(body);
-        RigReader.Check(ask.Document, Catalogue.Shipped);
+        var stock = Stocked(ask.Document);
         var day = clock.GetLocalNow().ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
-        return Written(TapTest.Calibrate(ask.Document, Catalogue.Shipped, ask.Frequency, ask.Damping, day, ask.Axis));
+        return Written(TapTest.Calibrate(ask.Document, stock, ask.Frequency, ask.Damping, day, ask.Axis));
     });
 
-    private static Task<IResult> Schools(HttpRequest request) => Answer(request, (rig, stop) => Core.Search.Schools.Of(rig, Catalogue.Shipped, stop));
+    private static Task<IResult> Schools(HttpRequest request) => Answer(request, (rig, stock, stop) => Core.Search.Schools.Of(rig, stock, stop));
 
-    private static Task<IResult> Model(HttpRequest request, bool strapsAlone = false) => Answer(request, rig => RigModelDocument.Of(rig, Catalogue.Shipped, strapsAlone));
+    private static Task<IResult> Model(HttpRequest request, bool strapsAlone = false) =>
+        Answer(request, (rig, stock, _) => RigModelDocument.Of(rig, stock, strapsAlone));
 
     private static Task<IResult> Alternatives(HttpRequest request) => Problems.Reading(request, body =>
     {
         var ask = StrictJson.Read<AlternativesRequest>(body);
-        RigReader.Check(ask.Document, Catalogue.Shipped);
-        return Written(Adviser.Alternatives(ask.Document, ask.Station, Catalogue.Shipped, Stop(request)));
+        var stock = Stocked(ask.Document);
+        return Written(Adviser.Alternatives(ask.Document, ask.Station, stock, Stop(request)));
     });
 
     private static Task<IResult> Straps(HttpRequest request) => Problems.Reading(request, body =>
     {
         var ask = StrictJson.Read<StrapsRequest>(body);
-        RigReader.Check(ask.Document, Catalogue.Shipped);
+        var stock = Stocked(ask.Document);
         if (!(ask.Pretension >= StrapEnds.Pretension.Minimum && ask.Pretension <= StrapEnds.Pretension.Maximum))
             throw new DocumentException("pretension", $"is not between {StrapEnds.Pretension.Minimum:0} and {StrapEnds.Pretension.Maximum:0} N");
-        return Written(StrapEnds.Of(ask.Document, ask.Pretension, Catalogue.Shipped, Stop(request)));
+        return Written(StrapEnds.Of(ask.Document, ask.Pretension, stock, Stop(request)));
     });
 
     private static Task<IResult> Relocate(HttpRequest request) => Problems.Reading(request, body =>
@@ -101,16 +103,26 @@ internal static class ComputeApi
     private static Task<IResult> Inverse(HttpRequest request) => Problems.Reading(request, body =>
     {
         var ask = StrictJson.Read<InverseRequest>(body);
-        RigReader.Check(ask.Document, Catalogue.Shipped);
+        var stock = Stocked(ask.Document);
         if (ask.AtMost is not (>= 0.2 and <= 1))
             throw new DocumentException("atMost", "is not between 0.2 and 1");
-        return Written(Core.Search.Inverse.Of(ask.Document, Catalogue.Shipped, ask.AtMost, Stop(request)));
+        return Written(Core.Search.Inverse.Of(ask.Document, stock, ask.AtMost, Stop(request)));
     });
 
-    private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, T> compute) => Answer(request, (rig, _) => compute(rig));
+    /// <summary>Reads a rig and computes with what ships and its own rows.</summary>
+    private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, Catalogue, CancellationToken, T> compute) =>
+        Problems.Reading(request, body =>
+        {
+            var rig = RigReader.Read(body, Catalogue.Shipped);
+            return Written(compute(rig, Catalogue.Shipped.With(rig.Stock), Stop(request)));
+        });
 
-    private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, CancellationToken, T> compute) =>
-        Problems.Reading(request, body => Written(compute(RigReader.Read(body, Catalogue.Shipped), Stop(request))));
+    /// <summary>Checks a document; what ships and its own rows.</summary>
+    private static Catalogue Stocked(RigDocument rig)
+    {
+        RigReader.Check(rig, Catalogue.Shipped);
+        return Catalogue.Shipped.With(rig.Stock);
+    }
 
     /// <summary>Set when whoever asked has gone on.</summary>
     private static CancellationToken Stop(HttpRequest request) => request.HttpContext.RequestAborted;

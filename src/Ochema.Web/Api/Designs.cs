@@ -27,7 +27,7 @@ internal sealed class Designs
     }
 
     /// <summary>What a change of speed alone changes.</summary>
-    public DriveReport Drive(RigDocument rig)
+    public DriveReport Drive(RigDocument rig, Catalogue stock)
     {
         var key = Design.KeyOf(rig);
         Design? known;
@@ -35,7 +35,7 @@ internal sealed class Designs
             known = Take(key) is { } node ? kept.AddFirst(node).Value.Design : null;
         if (known?.At(rig.Run.Speed) is { } report)
             return report;
-        var fresh = new Design(rig, Catalogue.Shipped);
+        var fresh = new Design(rig, stock);
         Keep(rig, fresh);
         return fresh.At(rig.Run.Speed)!;
     }

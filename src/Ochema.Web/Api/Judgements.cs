@@ -92,7 +92,7 @@ internal static class Judgements
 
     private static Judgement Of(RigDocument rig, string document)
     {
-        var report = Assessor.Assess(rig, Catalogue.Shipped);
+        var report = Assessor.Assess(rig, Catalogue.Shipped.With(rig.Stock));
         var card = new RigCard(rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Sharpness,
             report.Mass, report.Cost, Small(report.Figure), NextThing(report));
         return new(Stamp(document), StrictJson.Write(card), JsonSerializer.Serialize(report.Verdict.Word, StrictJson.Options).Trim('"'),

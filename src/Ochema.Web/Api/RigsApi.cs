@@ -64,7 +64,7 @@ internal static class RigsApi
         return Results.Json(list);
     }
 
-    private static Task<IResult> Create(HttpRequest request, OchemaContext db, TimeProvider clock) => Problems.Reading(request, async body =>
+    private static Task<IResult> Create(HttpRequest request, OchemaContext db, TimeProvider clock, OwnShelf own) => Problems.Reading(request, async body =>
     {
         var create = StrictJson.Read<NewRig>(body);
         var judged = Checked(create.Document, "document.");
@@ -79,7 +79,9 @@ internal static class RigsApi
             db.Films.Add(film = new FilmRecord { Id = OwnFilm, Name = "My rigs", CreatedAt = now });
         var rig = RigStore.New(Guid.NewGuid().ToString("N"), film.Id, create.Document, now, judged);
         db.Rigs.Add(rig);
+        await ShelfStore.AddMissingAsync(db, create.Document.Stock, now);
         await db.SaveChangesAsync();
+        own.Forget();
         request.HttpContext.Response.Headers.Location = $"/api/rigs/{rig.Id}";
         return Stored(request.HttpContext, rig, film.Name, 201);
     });

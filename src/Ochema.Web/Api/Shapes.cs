@@ -99,3 +99,15 @@ public sealed record LogText(string Text);
 
 /// <summary>A rig and what its tap test measured: Hz, damping ratio, and the axis that rang.</summary>
 public sealed record CalibrateRequest(RigDocument Document, double Frequency, double? Damping = null, int? Axis = null);
+
+/// <summary>A list of the shelf with what ships.</summary>
+/// <param name="One">One of it, as "suction cup".</param>
+/// <param name="Own">True where the user may have rows of their own.</param>
+/// <param name="Fields">Measurements of its rows.</param>
+/// <param name="Rows">What ships.</param>
+public sealed record ShelfList(string Id, string Label, string One, bool Own, IReadOnlyList<FieldDescriptor> Fields, IReadOnlyList<JsonElement> Rows);
+
+/// <summary>A row of the user's own.</summary>
+/// <param name="Row">As documents carry it.</param>
+/// <param name="Fault">Why it cannot be used any more; null when it can.</param>
+public sealed record ShelfRow(string List, string Id, int Version, DateTime UpdatedAt, JsonElement Row, string? Fault);

@@ -1,9 +1,7 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
-using Ochema.Core.Rigs;
 using Ochema.Core.Search;
-using Ochema.Core.Stock;
 
 namespace Ochema.Web.Commands;
 
@@ -15,7 +13,7 @@ internal static class AssessCommand
         var json = args.Contains("--json");
         return Files.Each([.. args.Where(a => a != "--json")], error, "usage: ochema assess FILE [--json]", file =>
         {
-            var report = Adviser.Assess(RigReader.Read(Files.Read(file, input), Catalogue.Shipped), Catalogue.Shipped);
+            var report = Files.Rig(file, input, (rig, stock) => Adviser.Assess(rig, stock));
             if (json)
                 output.WriteLine(StrictJson.Write(report));
             else

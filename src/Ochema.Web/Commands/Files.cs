@@ -1,4 +1,6 @@
 using Ochema.Core.Json;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
 
 namespace Ochema.Web.Commands;
 
@@ -18,6 +20,14 @@ internal static class Files
         {
             throw new DocumentException(file, "cannot be opened");
         }
+    }
+
+    /// <summary>What is computed of a file's rig, with what ships and its own rows.</summary>
+    /// <exception cref="DocumentException">The file is no rig document.</exception>
+    public static T Rig<T>(string file, TextReader input, Func<RigDocument, Catalogue, T> compute)
+    {
+        var rig = RigReader.Read(Read(file, input), Catalogue.Shipped);
+        return compute(rig, Catalogue.Shipped.With(rig.Stock));
     }
 
     /// <summary>Runs a command on one file; a document that cannot be read is one line on standard error and exit code 1.</summary>

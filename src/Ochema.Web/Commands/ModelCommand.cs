@@ -1,7 +1,5 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Json;
-using Ochema.Core.Rigs;
-using Ochema.Core.Stock;
 
 namespace Ochema.Web.Commands;
 
@@ -10,5 +8,5 @@ internal static class ModelCommand
 {
     public static int Run(string[] args, TextReader input, TextWriter output, TextWriter error) =>
         Files.Each([.. args.Where(a => a != "--straps-alone")], error, "usage: ochema model FILE [--straps-alone]", file =>
-            output.WriteLine(StrictJson.Write(RigModelDocument.Of(RigReader.Read(Files.Read(file, input), Catalogue.Shipped), Catalogue.Shipped, args.Contains("--straps-alone")))));
+            output.WriteLine(StrictJson.Write(Files.Rig(file, input, (rig, stock) => RigModelDocument.Of(rig, stock, args.Contains("--straps-alone"))))));
 }
