@@ -9,6 +9,8 @@ public sealed class PageTests(SharedBrowser shared) : IClassFixture<SharedBrowse
 
     [Theory]
     [InlineData("")]
+    [InlineData("#/shelf/magnets/magnet-90")]
+    [InlineData("#/shelf/fasteners")]
     [InlineData("#/rig/demo-1-bonnet-close-up")]
     [InlineData("#/rig/demo-3-roof-road-ahead")]
     public void NothingIsCutOffAndAxeFindsNothingSerious(string hash)

@@ -25,6 +25,10 @@ public sealed class Shots
         browser.Button("Start a rig from a recipe").Click();
         Browser.Until("recipes", () => browser.Driver.FindElements(By.CssSelector("[data-recipe] svg")).Count > 6);
         Shot("recipes");
+        browser.Open("#/shelf/magnets/magnet-90");
+        browser.Button("Make one of your own").Click();
+        browser.Find("aside textarea");
+        Shot("shelf");
         browser.OpenRig("demo-4-sidecar-face");
         browser.Find("[data-row=site]").Click();
         Shot("survey");

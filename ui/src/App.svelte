@@ -1,7 +1,8 @@
 <script lang="ts">
   import { ApiError } from './api/client';
   import RigScreens from './screens/RigScreens.svelte';
-  import { routeOf } from './screens/table';
+  import { routeOf, shelfOf } from './screens/table';
+  import Shelf from './screens/Shelf.svelte';
   import Yard from './screens/Yard.svelte';
   import { catalogue } from './state/catalogue.svelte';
 
@@ -22,6 +23,7 @@
   void load();
 
   let route = $derived(routeOf(hash));
+  let onShelf = $derived(shelfOf(hash));
 </script>
 
 <svelte:window onhashchange={() => (hash = location.hash)} />
@@ -29,6 +31,8 @@
 {#if ready}
   {#if route}
     {#key route.rig}<RigScreens id={route.rig} view={route.screen} />{/key}
+  {:else if onShelf}
+    <Shelf list={onShelf.list} row={onShelf.row} />
   {:else}
     <Yard />
   {/if}

@@ -7,16 +7,26 @@
     value: string;
     choices: readonly { id: string; label: string }[];
     onchange: (id: string) => void;
+    /** A small button beside the label. */
+    action?: string;
+    onaction?: () => void;
   }
-  let { label, hint = '', value, choices, onchange }: Props = $props();
+  let { label, hint = '', value, choices, onchange, action = '', onaction }: Props = $props();
   const id = $props.id();
 </script>
 
 <div class="border-rule border-b border-dotted py-1.5">
-  <label for={id} class="block leading-tight">
-    {label}
-    {#if hint}<span class="text-quiet text-xs"> · {fill(hint)}</span>{/if}
-  </label>
+  <div class="flex items-baseline justify-between gap-2">
+    <label for={id} class="block leading-tight">
+      {label}
+      {#if hint}<span class="text-quiet text-xs"> · {fill(hint)}</span>{/if}
+    </label>
+    {#if action}
+      <button class="link text-quiet min-h-6 shrink-0 text-xs" aria-label="{action} {label}" onclick={onaction}
+        >{action}</button
+      >
+    {/if}
+  </div>
   <select
     {id}
     class="select border-rule bg-base-100 mt-1 h-7 w-full px-2 font-semibold"

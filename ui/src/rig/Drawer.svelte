@@ -10,6 +10,7 @@
   import ConditionsPanel from './ConditionsPanel.svelte';
   import Fields from './Fields.svelte';
   import Joints from './Joints.svelte';
+  import NewerOnShelf from './NewerOnShelf.svelte';
   import People from './People.svelte';
   import OtherCase from './OtherCase.svelte';
   import Schools from './Schools.svelte';
@@ -103,7 +104,7 @@
   class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t max-sm:border-l-0"
   aria-label="Details"
 >
-  {#if session.selected !== 'versions'}<OtherCase {session} />{/if}
+  {#if session.selected !== 'versions'}<OtherCase {session} /><NewerOnShelf {session} />{/if}
   {#if session.selected === 'rig'}
     <RigPanel {session} />
   {:else if session.selected === 'run'}

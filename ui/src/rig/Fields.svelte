@@ -1,11 +1,13 @@
 <script lang="ts">
-  import type { Kind } from '../api/client';
+  import type { Field, Kind, Schemas } from '../api/client';
   import ChoiceField from '../parts/ChoiceField.svelte';
   import QuantityField from '../parts/QuantityField.svelte';
   import Sketch from '../parts/Sketch.svelte';
   import { catalogue } from '../state/catalogue.svelte';
   import { notices } from '../state/notices.svelte';
   import type { RigSession } from '../state/session.svelte';
+  import OwnRowDialog from '../shelf/OwnRowDialog.svelte';
+  import TakenNote from './TakenNote.svelte';
   import Self from './Fields.svelte';
 
   /** Draws the fields of a kind or record from what the server publishes about it. */
@@ -59,9 +61,23 @@
   /** A typed measurement; what was measured together with the old one falls away. */
   function measured(name: string, v: number | undefined, where: string) {
     const lost = (kind?.fields ?? []).filter((f) => f.of?.includes(name) && value[f.name] != null);
+    const dated = kind?.fields.find((f) => f.name === name)?.dated;
     if (lost.length && where === at(name)) set(name, v);
+    else if (dated && !onset) session.measure(where, v);
     else setAt(where, v);
   }
+  /** When and with what the present value was measured. */
+  const taken = (name: string) => {
+    const known = session.doc.measured?.[at(name)];
+    return known && known.value === value[name] ? known : null;
+  };
+  /** Choices of a list with the row that the rig brings along, where this shelf has it not. */
+  function rows(f: Field): Schemas['ChoiceDescriptor'][] {
+    const own = ((session.doc.stock ?? {}) as Record<string, { id: string; name: string }[]>)[f.list ?? ''] ?? [];
+    const brought = own.filter((r) => r.id === value[f.name] && !f.choices?.some((c) => c.id === r.id));
+    return [...(f.choices ?? []), ...brought.map((r) => ({ id: r.id, label: `${r.name}, came with this rig` }))];
+  }
+  let making = $state<{ list: string; from: string; name: string } | null>(null);
   let hostKind = $derived(catalogue.host(session.doc.host)?.kind ?? '');
   let fields = $derived(
     (kind?.fields ?? []).filter(
@@ -94,6 +110,9 @@
       usualTo={f.usualTo}
       onchange={(v, where) => measured(f.name, v, where)}
     />
+    {#if f.dated && !onset && value[f.name] != null}
+      <TakenNote taken={taken(f.name)} onsaid={(said) => session.taken(at(f.name), said)} />
+    {/if}
   {:else if f.type === 'part'}
     {@const kinds = f.kinds ?? []}
     {@const holdKind = part(f.name).kind ?? kinds[0]!}
@@ -114,15 +133,27 @@
       onset={onset && ((p, v) => onset(p, v))}
     />
   {:else}
+    {@const own = f.type === 'stock' && !onset && !optionalChoices && f.own}
     <ChoiceField
       label={f.label}
       hint={f.howTo}
+      action={own ? 'Yours differs?' : ''}
+      onaction={() => (making = { list: f.list!, from: value[f.name] as string, name: f.name })}
       value={(value[f.name] as string | undefined) ??
         (optionalChoices ? '' : ((f.default as string) ?? f.choices?.[0]?.id ?? ''))}
-      choices={choices(
-        (f.choices ?? []).filter((c) => !f.beside || !c.with || c.with.includes(value[f.beside] as string)),
-      )}
+      choices={choices(rows(f).filter((c) => !f.beside || !c.with || c.with.includes(value[f.beside] as string)))}
       onchange={(id) => set(f.name, id)}
     />
   {/if}
 {/each}
+
+{#if making}
+  {@const { list, from, name } = making}
+  <OwnRowDialog
+    {list}
+    {from}
+    carried={session.doc.stock}
+    onclose={() => (making = null)}
+    onmade={(id) => set(name, id)}
+  />
+{/if}

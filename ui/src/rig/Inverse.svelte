@@ -1,30 +1,23 @@
 <script lang="ts">
-  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import { api, ask, type Schemas } from '../api/client';
   import { percent, quantity } from '../parts/quantity';
+  import { Late } from '../state/late.svelte';
+  import { withShelf } from '../state/shelf.svelte';
   import type { RigSession } from '../state/session.svelte';
 
   /** How high, how far, how heavy, on how few holds: worked out when asked, for the margin chosen. */
   let { session }: { session: RigSession } = $props();
   let open = $state(false);
   let atMost = $state(0.8);
-  let answers = $state.raw<Schemas['InverseAnswer'][] | null>(null);
-  let basis = $state.raw<RigDocument | null>(null);
-  let problem = $state('');
+  const late = new Late<Schemas['InverseAnswer'][]>();
   const id = $props.id();
 
   $effect(() => {
     if (!open) return;
-    const [document, share] = [session.doc, atMost];
-    const stop = new AbortController();
-    const timer = setTimeout(async () => {
-      try {
-        const found = await ask(api.POST('/api/inverse', { body: { document, atMost: share }, signal: stop.signal }));
-        if (document === session.doc && share === atMost) [answers, basis, problem] = [found, document, ''];
-      } catch (e) {
-        if (!stop.signal.aborted) problem = e instanceof ApiError ? e.message : 'These could not be computed.';
-      }
-    }, 350);
-    return () => (clearTimeout(timer), stop.abort());
+    const [doc, share] = [session.doc, atMost];
+    return late.ask(doc, 350, (signal) =>
+      ask(api.POST('/api/inverse', { body: { document: withShelf(doc), atMost: share }, signal })),
+    );
   });
 </script>
 
@@ -40,18 +33,18 @@
     </select>
   </label>
   {#if open}
-    {#if problem}
-      <p class="text-lets-go text-sm">{problem}</p>
-    {:else if !answers}
+    {#if late.problem}
+      <p class="text-lets-go text-sm">{late.problem}</p>
+    {:else if !late.value}
       <p class="text-quiet text-sm" aria-busy="true">Trying sizes …</p>
     {:else}
       <ul class="text-sm">
-        {#each answers as a (a.id)}
+        {#each late.value as a (a.id)}
           <li class="border-rule border-b border-dotted">
             <button
               class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
               data-answer={a.id}
-              disabled={!a.document || basis !== session.doc}
+              disabled={!a.document || late.of !== session.doc}
               onclick={() => a.document && session.change('take:' + a.id, a.document)}
             >
               <span class="font-semibold">{a.title}</span>

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import { api, ask, type Schemas } from '../api/client';
   import { fill, limitText, percent } from '../parts/quantity';
   import { verdictWord } from '../parts/verdict';
   import QuantityField from '../parts/QuantityField.svelte';
   import { catalogue } from '../state/catalogue.svelte';
+  import { Late } from '../state/late.svelte';
   import type { RigSession } from '../state/session.svelte';
 
   /** One strap to a closed point of the user's choice: each point with how the strap would run, or why it is of no use. */
@@ -12,22 +13,13 @@
   /** What was typed; until then what a strap comes with. */
   let typed = $state<number | null>(null);
   let pretension = $derived(typed ?? (field?.default as number | undefined) ?? 0);
-  let ends = $state.raw<Schemas['StrapEnd'][] | null>(null);
-  let basis = $state.raw<RigDocument | null>(null);
-  let problem = $state('');
+  const late = new Late<Schemas['StrapEnd'][]>();
 
   $effect(() => {
     const [document, pull] = [session.doc, pretension];
-    const stop = new AbortController();
-    const timer = setTimeout(async () => {
-      try {
-        ends = await ask(api.POST('/api/straps', { body: { document, pretension: pull }, signal: stop.signal }));
-        [basis, problem] = [document, ''];
-      } catch (e) {
-        if (!stop.signal.aborted) problem = e instanceof ApiError ? e.message : 'These could not be computed.';
-      }
-    }, 350);
-    return () => (clearTimeout(timer), stop.abort());
+    return late.ask(document, 350, (signal) =>
+      ask(api.POST('/api/straps', { body: { document, pretension: pull }, signal })),
+    );
   });
 
   function take(end: Schemas['StrapEnd']) {
@@ -53,18 +45,18 @@
       onchange={(v) => (typed = v ?? null)}
     />
   {/if}
-  {#if problem}
-    <p class="text-lets-go text-sm">{problem}</p>
-  {:else if !ends}
+  {#if late.problem}
+    <p class="text-lets-go text-sm">{late.problem}</p>
+  {:else if !late.value}
     <p class="text-quiet text-sm" aria-busy="true">Trying the closed points …</p>
   {:else}
     <ul>
-      {#each ends as e (e.anchor)}
+      {#each late.value as e (e.anchor)}
         <li class="border-rule border-b border-dotted" data-anchor={e.anchor}>
           {#if e.change}
             <button
               class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
-              disabled={basis !== session.doc}
+              disabled={late.of !== session.doc}
               onclick={() => take(e)}
             >
               <span class="font-semibold">To {e.name.toLowerCase()}</span>

@@ -1,25 +1,17 @@
 <script lang="ts">
-  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import { api, ask, type Schemas } from '../api/client';
   import { difference, limitText, percent, quantity, words } from '../parts/quantity';
+  import { Late } from '../state/late.svelte';
+  import { withShelf } from '../state/shelf.svelte';
   import type { RigSession } from '../state/session.svelte';
 
   /** Where practitioners disagree: each answer computed on this rig, side by side. */
   let { session }: { session: RigSession } = $props();
-  let schools = $state.raw<Schemas['School'][] | null>(null);
-  let basis = $state.raw<RigDocument | null>(null);
-  let problem = $state('');
+  const late = new Late<Schemas['School'][]>();
 
   $effect(() => {
-    const document = session.doc;
-    const timer = setTimeout(async () => {
-      try {
-        const answer = await ask(api.POST('/api/schools', { body: document }));
-        if (document === session.doc) [schools, basis, problem] = [answer, document, ''];
-      } catch (e) {
-        problem = e instanceof ApiError ? e.message : 'These could not be computed.';
-      }
-    }, 400);
-    return () => clearTimeout(timer);
+    const doc = session.doc;
+    return late.ask(doc, 400, (signal) => ask(api.POST('/api/schools', { body: withShelf(doc), signal })));
   });
 </script>
 
@@ -27,12 +19,12 @@
 <p class="text-quiet mt-0.5 text-sm">
   Each way tried on this rig, side by side. Click one to take it; undo takes it back.
 </p>
-{#if problem}
-  <p class="text-lets-go text-sm" role="alert">{problem}</p>
-{:else if !schools}
+{#if late.problem}
+  <p class="text-lets-go text-sm" role="alert">{late.problem}</p>
+{:else if !late.value}
   <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying both ways …</p>
 {:else}
-  {#each schools as s (s.id)}
+  {#each late.value as s (s.id)}
     <section class="mt-4" aria-label={s.question}>
       <h3>{s.question}</h3>
       <div class="mt-1 grid gap-1.5" style:grid-template-columns="repeat({s.sides.length}, minmax(0, 1fr))">
@@ -42,7 +34,7 @@
               ? 'border-base-content border-2'
               : 'hover:bg-base-300/50'}"
             data-school="{s.id}.{side.title}"
-            disabled={side.now || basis !== session.doc}
+            disabled={side.now || late.of !== session.doc}
             onclick={() => session.change('school:' + s.id, side.change.document)}
           >
             <b class="text-sm leading-tight">{side.title}</b>

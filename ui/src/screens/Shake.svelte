@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { api, ApiError, ask, type Kind, type Schemas } from '../api/client';
+  import { api, ask, type Kind, type Schemas } from '../api/client';
   import { percent, quantity } from '../parts/quantity';
   import Fields from '../rig/Fields.svelte';
   import IsolatorFinder from '../shake/IsolatorFinder.svelte';
@@ -11,11 +11,13 @@
   import TestChart from '../shake/TestChart.svelte';
   import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
+  import { Late } from '../state/late.svelte';
   import type { RigSession } from '../state/session.svelte';
 
   let { session }: { session: RigSession } = $props();
-  let report = $state.raw<Schemas['ShakeReport'] | null>(null);
-  let problem = $state('');
+  const late = new Late<Schemas['ShakeReport']>('The shake could not be computed.');
+  let report = $derived(late.value);
+  let problem = $derived(late.problem);
   let mode = $state(0);
   let rolling = $state(true);
   let log = $state.raw<Schemas['LogReport'] | null>(null);
@@ -23,15 +25,7 @@
 
   $effect(() => {
     const document = session.doc;
-    const timer = setTimeout(async () => {
-      try {
-        const answer = await ask(api.POST('/api/shake', { body: document }));
-        if (document === session.doc) [report, problem] = [answer, ''];
-      } catch (e) {
-        problem = e instanceof ApiError ? e.message : 'The shake could not be computed.';
-      }
-    }, 60);
-    return () => clearTimeout(timer);
+    return late.ask(document, 60, (signal) => ask(api.POST('/api/shake', { body: document, signal })));
   });
 
   /** Only what belongs to the picture. */

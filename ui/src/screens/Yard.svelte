@@ -134,6 +134,7 @@
         />
         <button class="btn btn-sm border-rule" disabled={!filmName.trim()}>Add film</button>
       </form>
+      <a class="btn btn-sm btn-ghost" href="#/shelf">Shelf</a>
       <button class="btn btn-sm btn-ghost" onclick={() => (bin = true)}>Bin</button>
     </div>
 

@@ -20,6 +20,12 @@ export const rigScreens: readonly RigScreen[] = [
   { id: 'shake', label: 'Shake', component: Shake, keys: '?[]zy', path: (rig) => `#/rig/${rig}/shake` },
 ];
 
+/** What an address of the shelf asks for: a list and one of its rows, each empty for none; null for another address. */
+export function shelfOf(hash: string): { list: string; row: string } | null {
+  const found = /^#\/shelf(?:\/([\w-]+))?(?:\/([\w-]+))?$/.exec(hash);
+  return found && { list: found[1] ?? '', row: found[2] ?? '' };
+}
+
 /** What an address asks for: a rig and one of its screens, else the yard. */
 export function routeOf(hash: string): { rig: string; screen: string } | null {
   const [, rig, screen] = /^#\/rig\/([\w-]+)(?:\/([\w-]+))?$/.exec(hash) ?? [];

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
   import { percent } from '../parts/quantity';
+  import { withShelf } from '../state/shelf.svelte';
   import type { RigSession } from '../state/session.svelte';
   import { sharpWords } from './words';
 
@@ -18,7 +19,7 @@
     stop = new AbortController();
     const document = session.doc;
     try {
-      found = await ask(api.POST('/api/shake/isolators', { body: document, signal: stop.signal }));
+      found = await ask(api.POST('/api/shake/isolators', { body: withShelf(document), signal: stop.signal }));
       basis = document;
     } catch (e) {
       if (!stop.signal.aborted) problem = e instanceof ApiError ? e.message : 'The search did not work.';

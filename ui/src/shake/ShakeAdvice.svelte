@@ -1,34 +1,26 @@
 <script lang="ts">
-  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import { api, ask, type Schemas } from '../api/client';
+  import { Late } from '../state/late.svelte';
+  import { withShelf } from '../state/shelf.svelte';
   import type { RigSession } from '../state/session.svelte';
   import { sharpWords } from './words';
 
   /** Changes tried for the picture, with the three numbers of each. */
   let { session, numbers }: { session: RigSession; numbers: readonly Schemas['PictureNumber'][] } = $props();
-  let changes = $state.raw<Schemas['ShakeChange'][] | null>(null);
-  let basis = $state.raw<RigDocument | null>(null);
-  let problem = $state('');
+  const late = new Late<Schemas['ShakeChange'][]>();
   const digits = (v: number) => (v >= 9.95 ? v.toFixed(0) : v.toFixed(1));
 
   $effect(() => {
-    const document = session.doc;
-    const timer = setTimeout(async () => {
-      try {
-        const answer = await ask(api.POST('/api/shake/advice', { body: document }));
-        if (document === session.doc) [changes, basis, problem] = [answer, document, ''];
-      } catch (e) {
-        problem = e instanceof ApiError ? e.message : 'These could not be computed.';
-      }
-    }, 500);
-    return () => clearTimeout(timer);
+    const doc = session.doc;
+    return late.ask(doc, 500, (signal) => ask(api.POST('/api/shake/advice', { body: withShelf(doc), signal })));
   });
 </script>
 
 <h3>What to change for the picture</h3>
 <p class="text-quiet text-xs">Each tried on this rig: shake, smear, wobble in pixels. Click to take it.</p>
-{#if problem}
-  <p class="text-lets-go text-sm" role="alert">{problem}</p>
-{:else if !changes}
+{#if late.problem}
+  <p class="text-lets-go text-sm" role="alert">{late.problem}</p>
+{:else if !late.value}
   <p class="text-quiet text-sm" aria-busy="true">Trying changes …</p>
 {:else}
   <table class="mt-1 w-full text-sm">
@@ -39,13 +31,13 @@
       </tr>
     </thead>
     <tbody>
-      {#each changes as c (c.id)}
+      {#each late.value as c (c.id)}
         <tr class="border-rule border-t border-dotted align-top">
           <td class="py-1">
             <button
               class="text-left leading-tight font-semibold hover:underline"
               data-shake-change={c.id}
-              disabled={basis !== session.doc}
+              disabled={late.of !== session.doc}
               onclick={() => session.change('shake:' + c.id, c.document)}>{c.title}</button
             >
             <span class="block text-xs word-{sharpWords[c.word].state}">{sharpWords[c.word].word.toLowerCase()}</span>

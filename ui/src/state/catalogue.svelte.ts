@@ -1,4 +1,5 @@
 import { api, ApiError, ask, type Host, type Kind, type Schemas } from '../api/client';
+import { shelf } from './shelf.svelte';
 
 /** What ships with the server and does not change while it runs. */
 class CatalogueState {
@@ -23,11 +24,20 @@ class CatalogueState {
   async open(hostId: string) {
     this.opened ??= once(
       async () => {
-        [this.kinds, this.factors] = await Promise.all([ask(api.GET('/api/kinds')), ask(api.GET('/api/factors'))]);
+        [this.kinds, this.factors] = await Promise.all([
+          ask(api.GET('/api/kinds')),
+          ask(api.GET('/api/factors')),
+          shelf.loadOwn(),
+        ]);
       },
       () => (this.opened = null),
     );
     await Promise.all([this.opened, this.fetch(hostId)]);
+  }
+
+  /** The shelf has changed: so have the choices. */
+  async restock() {
+    if (this.opened) this.kinds = await ask(api.GET('/api/kinds'));
   }
 
   name(id: string) {

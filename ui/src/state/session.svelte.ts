@@ -1,4 +1,6 @@
 import { catalogue } from './catalogue.svelte';
+import { carried, down, newerOnShelf, steps, today, valueAt, type Node, type OwnRow } from './document';
+import { shelf, withShelf } from './shelf.svelte';
 import { notices } from './notices.svelte';
 import { findUnsaved, remove, unsavedKey, write } from './kept';
 import { api, ApiError, ask, type Change, type Report, type RigDocument } from '../api/client';
@@ -17,8 +19,6 @@ export const RIG_BASE = 'rig-base';
 
 /** What saving is doing, for the header. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'failing' | 'refused';
-
-type Node = Record<string, unknown>;
 
 /** What stands in the way of an answer or a save, and whether it is tried again by itself. */
 export type Trouble = { text: string; again: boolean };
@@ -162,7 +162,7 @@ export class RigSession {
     if (key !== this.lastKey || now - this.lastKeyAt > 900) this.past = [...this.past.slice(-MOST_UNDO), this.doc];
     [this.lastKey, this.lastKeyAt] = [key, now];
     this.future = [];
-    this.set(next);
+    this.set(carried(next, shelf.own));
   }
 
   undo() {
@@ -189,23 +189,51 @@ export class RigSession {
    */
   setPath(path: string, value: unknown, key = path) {
     const copy = structuredClone($state.snapshot(this.doc)) as unknown as Node;
-    const steps = path.match(/\[[^\]]*\]|[^.]+/g)!;
+    const way = steps(path);
     let at: Node | undefined = copy;
-    for (const step of steps.slice(0, -1)) {
-      at = step.startsWith('[')
-        ? (at as unknown as Node[]).find((x) => x.id === step.slice(1, -1))
-        : ((at[step] ??= {}) as Node);
+    for (const step of way.slice(0, -1)) {
+      if (!step.startsWith('[')) at[step] ??= {};
+      at = down(at, step) as Node | undefined;
       if (!at) return;
     }
-    const last = steps.at(-1)!;
+    const last = way.at(-1)!;
     const anchor = (end: unknown) => (end as { anchor?: string } | undefined)?.anchor;
     if (at[last] !== undefined && (last === 'site' || (last === 'to' && anchor(at[last]) !== anchor(value)))) {
-      const lost = forget(at, steps[0]!.replace(/s$/, ''), last);
+      const lost = forget(at, way[0]!.replace(/s$/, ''), last);
       if (lost.length) notices.say(`${lost.join(', ')}: measured of the one before, so measure again.`);
     }
     if (value === undefined) delete at[last];
     else at[last] = value;
     this.change(key, copy as unknown as RigDocument);
+  }
+
+  /** Sets a value that was read off something today; undefined takes it and its day away. */
+  measure(path: string, value: number | undefined) {
+    this.setPath(path, value);
+    if (value === undefined || valueAt(this.doc, path) !== value) return;
+    const taken = { value, on: today(), how: this.doc.measured?.[path]?.how ?? '' };
+    this.change(path, { ...this.doc, measured: { ...this.doc.measured, [path]: taken } });
+  }
+
+  /** Says when or with what a value was measured. */
+  taken(path: string, said: { on?: string; how?: string }) {
+    const value = valueAt(this.doc, path);
+    if (typeof value !== 'number') return;
+    const known = this.doc.measured?.[path];
+    const now = { on: today(), how: '', ...(known?.value === value ? known : {}), ...said, value };
+    this.change(`taken ${path}`, { ...this.doc, measured: { ...this.doc.measured, [path]: now } });
+  }
+
+  /** Takes the shelf's newer values of this rig's own rows. */
+  takeShelf() {
+    const newer = Object.fromEntries(newerOnShelf(this.doc, shelf.own).map((r) => [r.id, r]));
+    const stock = Object.fromEntries(
+      Object.entries((this.doc.stock ?? {}) as Record<string, OwnRow[]>).map(([list, rows]) => [
+        list,
+        (rows ?? []).map((r) => newer[r.id] ?? r),
+      ]),
+    );
+    this.change('shelf', { ...this.doc, stock: stock as unknown as RigDocument['stock'] });
   }
 
   /** Moves the whole rig to another place, on another host to the one most like it; feet that stood on the old one go along. Undo brings it back. */
@@ -301,7 +329,7 @@ export class RigSession {
     const doc = this.doc;
     this.advising = new AbortController();
     try {
-      const advice = await ask(api.POST('/api/advice', { body: doc, signal: this.advising.signal }));
+      const advice = await ask(api.POST('/api/advice', { body: withShelf(doc), signal: this.advising.signal }));
       if (doc === this.doc) [this.advice, this.adviceFor] = [advice, doc];
     } catch (e) {
       if (!(e instanceof ApiError)) throw e;

@@ -1,0 +1,93 @@
+import type { RigDocument, Schemas } from '../api/client';
+
+/** What a document is walked as. */
+export type Node = Record<string, unknown>;
+
+/** A row of the user's own, as documents carry it. */
+export type OwnRow = { id: string; name: string; source: string; range?: string } & Node;
+
+/** Ids of own rows begin so. */
+export const OWN = 'own-';
+
+/** The steps of a path like "run.speed", "at.0" or "braces.[left].length": a name in brackets is the one of a list with that id. */
+export const steps = (path: string) => path.match(/\[[^\]]*\]|[^.]+/g) ?? [];
+
+/** One step down; undefined where there is nothing. */
+export function down(at: unknown, step: string): unknown {
+  if (at == null) return undefined;
+  return step.startsWith('[') ? (at as Node[]).find((x) => x.id === step.slice(1, -1)) : (at as Node)[step];
+}
+
+/** What stands at a path. */
+export const valueAt = (doc: unknown, path: string) => steps(path).reduce(down, doc);
+
+/** Every text of a document that names an own row. */
+function named(part: unknown, into = new Set<string>()): Set<string> {
+  if (typeof part === 'string') {
+    if (part.startsWith(OWN)) into.add(part);
+  } else if (part && typeof part === 'object') for (const x of Object.values(part)) named(x, into);
+  return into;
+}
+
+/**
+ * The document with just the own rows that it names, those it has before those of the shelf, and with the days of those measured values that still stand
+ * in it.
+ */
+export function carried(doc: RigDocument, shelf: readonly Schemas['ShelfRow'][]): RigDocument {
+  const { stock, measured, ...rest } = doc;
+  const ids = named(rest);
+  const had = Object.entries((stock ?? {}) as Record<string, OwnRow[]>);
+  const rows: Record<string, OwnRow[]> = {};
+  for (const [list, own] of had) for (const row of own ?? []) if (ids.delete(row.id)) (rows[list] ??= []).push(row);
+  const kept = Object.values(rows).flat().length;
+  for (const own of shelf) if (!own.fault && ids.delete(own.id)) (rows[own.list] ??= []).push(own.row as OwnRow);
+  const now = Object.values(rows).flat().length;
+  const taken = Object.entries(measured ?? {}).filter(([path, t]) => valueAt(rest, path) === t.value);
+  const sameRows = kept === now && kept === had.flatMap(([, own]) => own ?? []).length;
+  // Nothing to do leaves it the very same: what is known of it stays known.
+  if (sameRows && taken.length === Object.keys(measured ?? {}).length) return doc;
+  const next = { ...doc };
+  if (taken.length) next.measured = Object.fromEntries(taken);
+  else delete next.measured;
+  if (now) next.stock = rows as unknown as RigDocument['stock'];
+  else delete next.stock;
+  return next;
+}
+
+/** The document with all of the shelf beside it, for questions that try what else there is. */
+export function besideShelf(doc: RigDocument, shelf: readonly Schemas['ShelfRow'][]): RigDocument {
+  const stock = structuredClone(doc.stock ?? {}) as Record<string, OwnRow[]>;
+  const has = new Set(Object.values(stock).flatMap((rows) => (rows ?? []).map((r) => r.id)));
+  for (const own of shelf) if (!own.fault && !has.has(own.id)) (stock[own.list] ??= []).push(own.row as OwnRow);
+  return Object.keys(stock).length ? { ...doc, stock: stock as unknown as RigDocument['stock'] } : doc;
+}
+
+/** Own rows of the document that the shelf has otherwise by now. */
+export function newerOnShelf(doc: RigDocument, shelf: readonly Schemas['ShelfRow'][]): OwnRow[] {
+  const same = (a: Node, b: Node) => [...new Set([...Object.keys(a), ...Object.keys(b)])].every((k) => a[k] === b[k]);
+  return Object.entries((doc.stock ?? {}) as Record<string, OwnRow[]>).flatMap(([list, rows]) =>
+    (rows ?? []).flatMap((row) => {
+      const own = shelf.find((s) => s.list === list && s.id === row.id && !s.fault);
+      return own && !same(own.row as Node, row) ? [own.row as OwnRow] : [];
+    }),
+  );
+}
+
+/** An id for a new own row, none of those taken. */
+export function ownId(name: string, taken: readonly string[]): string {
+  const plain = name
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 40);
+  let id = OWN + (plain || 'row');
+  for (let n = 2; taken.includes(id); n++) id = `${OWN}${plain || 'row'}-${n}`;
+  return id;
+}
+
+/** Today where the user is, as YYYY-MM-DD. */
+export function today(now = new Date()) {
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}
