@@ -131,7 +131,7 @@ public sealed class RoadTests(SharedBrowser shared) : IClassFixture<SharedBrowse
     {
         browser.OpenRig("demo-2-bonnet-close-up-braced");
         new Actions(browser.Driver).SendKeys("a").Perform();
-        browser.Button("A second camera on the same base").Click();
+        browser.Find("[data-change='second beside']:enabled").Click();
         Browser.Until("its rows", () => browser.Driver.FindElements(By.CssSelector("[data-row='camera-2'], [data-row='head-2'], [data-row='reach-2']")).Count == 3);
         browser.Button("Add to it").Click();
         Browser.Until("soft mounts", () => browser.Driver.FindElements(By.CssSelector("[data-change^='wire-rope-loops']:enabled")).FirstOrDefault()).Click();

@@ -3,7 +3,7 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Analysis;
 
 /// <summary>One way in which something is gone.</summary>
-/// <param name="Station">Spine row whose piece comes off, for links of the path; empty for the others.</param>
+/// <param name="Station">Spine row whose piece comes off, for links of the path and struts; empty for the others.</param>
 internal sealed record LetGoCase(string Id, string Kind, string Title, IReadOnlyList<string> Gone, string Station = "");
 
 /// <summary>Each hold, link of the path, brace and strap taken away in turn; then all straps. (Straps alone is a model of its own.)</summary>
@@ -15,11 +15,11 @@ internal static class LetGoCases
         foreach (var h in b.Holds)
             list.Add(h.Station == "base"
                 ? new(h.Id, "hold", "Without the " + h.Label, [h.Id])
-                : new(h.Id, "brace", $"Without strut {h.Id}", [h.Id]));
-        foreach (var s in b.Rig.Straps)
-            list.Add(new(s.Id, "strap", $"Without strap {s.Id}", [s.Id]));
-        if (b.Rig.Straps.Count > 0)
-            list.Add(new("holds-alone", "holds-alone", "Holds alone", [.. b.Rig.Straps.Select(s => s.Id)]));
+                : new(h.Id, "brace", $"Without strut {h.Station[(h.Station.IndexOf(':', StringComparison.Ordinal) + 1)..]}", [h.Id], h.Station));
+        var straps = b.Rig.Straps.Select(s => (s.Id, Name: b.NameOf("strap:" + s.Id, s.Id))).ToList();
+        list.AddRange(straps.Select(s => new LetGoCase(s.Name, "strap", $"Without strap {s.Id}", [s.Name])));
+        if (straps.Count > 0)
+            list.Add(new("holds-alone", "holds-alone", "Holds alone", [.. straps.Select(s => s.Name)]));
         return list;
     }
 

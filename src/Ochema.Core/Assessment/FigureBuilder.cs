@@ -74,7 +74,7 @@ internal static class FigureBuilder
         for (var i = 0; i < rig.Braces.Count; i++)
             if (rig.Braces[i] is { Id: var id, Footing: { } foot })
                 list.Add(new("brace:" + id, "brace:" + id, "foot", $"braces.{i}.at", "panel",
-                    b.Position(b.Holds.First(h => h.Id == id).Node).ToArray(), foot.At, foot.Site, null, 0, 0));
+                    b.Position(b.Holds.First(h => h.Station == "brace:" + id).Node).ToArray(), foot.At, foot.Site, null, 0, 0));
         for (var i = 0; i < rig.Straps.Count; i++)
         {
             var end = b.Anchor(rig.Straps[i].To, $"straps[{i}].to");

@@ -45,7 +45,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving)
         onlySlides.Clear();
         var first = LetGoCases.Of(b).Where(c => !forWord || c.Kind == "hold").ToList();
         var tasks = first.Select(c => (Func<LetGoReport>)(() =>
-                Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != "brace:" + c.Id),
+                Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != c.Station),
                     driving, intactLimit, intactUse)))
             .Concat(forWord ? [] : LetGoCases.Links(b).Select(c => (Func<LetGoReport>)(() => Link(c))))
             .Prepend(StrapsAlone).ToList();

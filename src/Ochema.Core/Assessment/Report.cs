@@ -30,9 +30,13 @@ public sealed record CheckReport(
         string Case, double? LimitSpeed, Working Working, IReadOnlyList<LoadShare> Loads);
 
 /// <summary>A row of the spine.</summary>
+/// <param name="Family">What stands there: camera, head, isolator, reach, base, brace, strap, tether or site.</param>
+/// <param name="At">Where it stands in the document, as "second.head" or "braces.[left]"; null for what several places say.</param>
+/// <param name="Branch">True for what branches off the path to the first camera.</param>
+/// <param name="Name">What let-go cases call it among what is gone; null for what none takes away whole.</param>
 /// <param name="Refused">Why what stands here is refused; null when it is not.</param>
 public sealed record StationReport(string Id, string Label, string Part, double Use, Verdict Verdict, string? Check, string Says,
-    double? Mass, string? Refused = null);
+    double? Mass, string Family, string? At, bool Branch, string? Name = null, string? Refused = null);
 
 /// <summary>A flag on the speed tape: the speed (m/s) at which a check reaches 100 %.</summary>
 public sealed record SpeedFlag(string Check, string Station, string Title, double Speed);

@@ -34,18 +34,18 @@ internal static class Retention
             list.Add(new(piece, station, by.Count, asks, by, caught.Any(c => c.Use <= 1) ? "the tether"
                 : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", by.Count == 1, missing));
         }
-        foreach (var (head, reach, camera, suffix) in new[] { (rig.Head, rig.Reach, "Camera", "") }.Concat(rig.Second is { } s
-            ? [(s.Head, s.Reach, "Second camera", RigBuilder.SecondSuffix)] : []))
+        foreach (var (head, reach, camera, path) in new[] { (rig.Head, rig.Reach, "Camera", RigPath.First) }.Concat(rig.Second is { } s
+            ? [(s.Head, s.Reach, "Second camera", RigPath.Second)] : []))
         {
             var tether = needs > 2 ? "One more tether from it, to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
-            Piece(camera, "camera" + suffix, head.Keeps, needs, tether);
+            Piece(camera, path.Own("camera"), head.Keeps, needs, tether);
             if (head.Joins is var (piece, by))
-                Piece(piece ?? (suffix.Length == 0 ? "Head" : "Its head"), "head" + suffix, [by], needs, tether);
-            if (suffix.Length == 0 && rig.Isolator is not NoIsolator)
+                Piece(piece ?? (path.IsSecond ? "Its head" : "Head"), path.Own("head"), [by], needs, tether);
+            if (!path.IsSecond && rig.Isolator is not NoIsolator)
                 Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
             if (reach.Stands)
-                Piece(suffix.Length == 0 ? "Reach" : "Its reach", "reach" + suffix, rig.Braces.Count > 1
-                    && suffix.Length == 0 ? ["its foot", "its struts"] : ["its foot"], needs, tether);
+                Piece(path.IsSecond ? "Its reach" : "Reach", path.Own("reach"), rig.Braces.Count > 1
+                    && !path.IsSecond ? ["its foot", "its struts"] : ["its foot"], needs, tether);
         }
         foreach (var brace in rig.Braces)
         {
@@ -100,18 +100,17 @@ internal static class Retention
     /// <summary>Tethers that would catch what comes off at a station, each with the share of what it holds that this takes.</summary>
     internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(RigBuilder b, string station)
     {
-        var second = station.EndsWith(RigBuilder.SecondSuffix, StringComparison.Ordinal);
-        int Rank(string s) => s.Replace(RigBuilder.SecondSuffix, "", StringComparison.Ordinal) switch
+        var path = RigPath.Of(station);
+        int Rank(string s) => RigPath.Kind(s) switch
         {
-            "camera" =>
-            3,
+            "camera" => 3,
             "head" => 2,
             "isolator" or "reach" => 1,
             _ => 0
         };
         int Of(TetherPoint p) => p switch { TetherPoint.Camera or TetherPoint.SecondCamera => 3, TetherPoint.Head => 2, _ => 1 };
         return [.. b.Tethers.Where(t => (Rank(station) > 0 || t.Choice.To.Anchor != AnchorEnd.OnRig)
-            && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == second)
+            && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == path.IsSecond)
             && Of(t.Choice.From) >= Rank(station)).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
     }
 }

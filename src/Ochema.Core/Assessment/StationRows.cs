@@ -10,38 +10,40 @@ internal static class StationRows
 {
     public static List<StationReport> Of(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings)
     {
-        StationReport Row(string id, string label, string part)
+        StationReport Row(string id, string label, string part, string family, string? at, bool branch = false, string? name = null)
         {
             var worst = reports.Where(r => r.Station == id && r.Sort != CheckSort.Tightening || r.Station == id && r.Counts > 0).MaxBy(r => r.Counts);
             var use = worst?.Counts ?? 0;
             var refused = findings.FirstOrDefault(f => f.Blocks && f.Station == id)?.Text;
             return new(id, label, part, use, refused is null ? Judge.Of(use) : Verdict.LetsGo, worst?.Id, worst is null ? "carries no load of its own"
-                : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity), refused);
+                : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity),
+                family, at, branch, name, refused);
         }
         string Part(string station) => b.Parts.FirstOrDefault(p => p.Station == station)?.Name ?? "";
-        var rows = new List<StationReport>
+        StationReport OnPath(RigPath path, string family, string label, Kind? made = null)
         {
-            Row("camera", "Camera", Part("camera")),
-            Row("head", "Head", Part("head")),
-        };
-        if (b.Rig.Isolator is not NoIsolator)
-            rows.Add(Row("isolator", "Soft mount", Part("isolator")));
-        rows.Add(Row("reach", "Reach", Part("reach") is { Length: > 0 } r ? r : Kind.InfoOf(b.Rig.Reach.GetType()).Label));
-        if (b.Rig.Second is { } second)
-        {
-            rows.Add(Row("camera-2", "Second camera", Part("camera-2")));
-            rows.Add(Row("head-2", "Its head", Part("head-2")));
-            rows.Add(Row("reach-2", "Its reach", Part("reach-2") is { Length: > 0 } own ? own : Kind.InfoOf(second.Reach.GetType()).Label));
+            var id = path.Own(family);
+            return Row(id, label, Part(id) is { Length: > 0 } part ? part : made is null ? "" : Kind.InfoOf(made.GetType()).Label, family,
+                path.IsSecond ? $"second.{family}" : family, path.IsSecond);
         }
-        rows.AddRange(b.Rig.Braces.Select(x => Row("brace:" + x.Id, $"Strut {x.Id}", b.Parts.LastOrDefault(p => p.Station == "brace:" + x.Id)?.Name ?? "")));
+        StationReport Helper(string family, string id, string label, string part) =>
+            Row($"{family}:{id}", label, part, family, $"{family}s.[{id}]", true, b.NameOf($"{family}:{id}", id));
+        var rows = new List<StationReport> { OnPath(RigPath.First, "camera", "Camera"), OnPath(RigPath.First, "head", "Head") };
+        if (b.Rig.Isolator is not NoIsolator)
+            rows.Add(OnPath(RigPath.First, "isolator", "Soft mount"));
+        rows.Add(OnPath(RigPath.First, "reach", "Reach", b.Rig.Reach));
+        if (b.Rig.Second is { } second)
+            rows.AddRange([OnPath(RigPath.Second, "camera", "Second camera"), OnPath(RigPath.Second, "head", "Its head"),
+                OnPath(RigPath.Second, "reach", "Its reach", second.Reach)]);
+        rows.AddRange(b.Rig.Braces.Select(x => Helper("brace", x.Id, $"Strut {x.Id}", b.Parts.LastOrDefault(p => p.Station == "brace:" + x.Id)?.Name ?? "")));
         var holds = b.Holds.Where(h => h.Station == "base").ToList();
-        rows.Add(Row("base", "Base", b.Rig.Base.Called(holds.Count, Part("base"))));
-        rows.AddRange(b.Rig.Straps.Select(s => Row("strap:" + s.Id, $"Strap {s.Id}", Part("strap:" + s.Id))));
+        rows.Add(Row("base", "Base", b.Rig.Base.Called(holds.Count, Part("base")), "base", "base"));
+        rows.AddRange(b.Rig.Straps.Select(s => Helper("strap", s.Id, $"Strap {s.Id}", Part("strap:" + s.Id))));
         if (b.Rig.AllTethers.Any())
-            rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether")));
+            rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether"), "tether", null, true));
         var site = b.Rig.Site;
         rows.Add(Row("site", "Place",
-            $"{site.Name}, {Words.Inside(b.Stock.Material(site.Material).Name)}, {QuantityText.Of(site.Thickness, Dimension.Length)}"));
+            $"{site.Name}, {Words.Inside(b.Stock.Material(site.Material).Name)}, {QuantityText.Of(site.Thickness, Dimension.Length)}", "site", "site"));
         return rows;
     }
 }

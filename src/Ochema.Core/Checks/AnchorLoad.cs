@@ -6,8 +6,8 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Checks;
 
 /// <summary>What a strap ends at: k·T ≤ what it holds, usual or pulled on; where nobody knows, it is asked.</summary>
-public sealed class AnchorLoad(RigBuilder b, Strap strap, string station, int line, Anchor anchor)
-    : Check(strap.Id + ".anchor", station, strap.Id, $"{anchor.Name} gives")
+public sealed class AnchorLoad(RigBuilder b, string part, Strap strap, string station, int line, Anchor anchor)
+    : Check(part + ".anchor", station, part, $"{anchor.Name} gives")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];
 

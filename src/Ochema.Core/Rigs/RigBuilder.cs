@@ -27,7 +27,6 @@ public sealed class RigBuilder
     private readonly List<ModelMass> masses = [];
     private readonly Dictionary<RigPoint, int> points = [];
     private readonly Host host;
-    private string path = "";
 
     public RigDocument Rig { get; }
     public Catalogue Stock { get; }
@@ -60,7 +59,7 @@ public sealed class RigBuilder
     public CameraBuild? SecondCamera { get; internal set; }
 
     /// <summary>The camera of the path that the named station belongs to.</summary>
-    public CameraBuild CameraOf(string station) => station.EndsWith(SecondSuffix, StringComparison.Ordinal) ? SecondCamera! : Camera;
+    public CameraBuild CameraOf(string station) => RigPath.Of(station).IsSecond ? SecondCamera! : Camera;
 
     public Host Host => host;
 
@@ -76,9 +75,6 @@ public sealed class RigBuilder
     /// <summary>How the neighbours of the load path are joined, one after the other.</summary>
     public List<JoinReport> Joins { get; } = [];
 
-    /// <summary>Stations, nodes and parts of the second path carry this at their end.</summary>
-    public const string SecondSuffix = "-2";
-
     /// <summary>Lines that are slack until something lets go.</summary>
     public List<TetherBuilt> Tethers { get; } = [];
 
@@ -93,19 +89,22 @@ public sealed class RigBuilder
     /// <summary>Mass from a station up to its camera, kg; the base's is that of all.</summary>
     public double MassFrom(string station)
     {
-        string[] chain = station.EndsWith(SecondSuffix, StringComparison.Ordinal) ? ["camera-2", "head-2", "reach-2"] : ["camera", "head", "isolator", "reach"];
-        var at = Array.IndexOf(chain, station);
-        return at < 0 ? Mass : Parts.Where(p => Array.IndexOf(chain, p.Station) is >= 0 and var i && i <= at).Sum(p => p.Mass * p.Quantity);
+        var chain = RigPath.Of(station).Stations.ToList();
+        var at = chain.IndexOf(station);
+        return at < 0 ? Mass : Parts.Where(p => chain.IndexOf(p.Station) is >= 0 and var i && i <= at).Sum(p => p.Mass * p.Quantity);
     }
 
+    /// <summary>The path that is being built.</summary>
+    public RigPath Path { get; private set; } = RigPath.First;
+
     /// <summary>The head of the path that is being built.</summary>
-    public HeadKind HeadOfPath => path.Length == 0 ? Rig.Head : Rig.Second!.Head;
+    public HeadKind HeadOfPath => Path.IsSecond ? Rig.Second!.Head : Rig.Head;
 
     /// <summary>The camera of the path that is being built, as chosen.</summary>
-    public CameraChoice CameraOfPath => path.Length == 0 ? Rig.Camera : Rig.Second!.Camera;
+    public CameraChoice CameraOfPath => Path.IsSecond ? Rig.Second!.Camera : Rig.Camera;
 
     /// <summary>A name made unique for the path that is being built.</summary>
-    public string Own(string name) => name + path;
+    public string Own(string name) => Path.Own(name);
 
     /// <summary>Speed that is asked about, m/s: the document's, or another that a kept design is asked about. What is built does not hang on it.</summary>
     public double Speed { get; internal set; }
@@ -123,9 +122,9 @@ public sealed class RigBuilder
     /// <summary>What is built meanwhile belongs to the second path.</summary>
     internal void OnSecondPath(Action build)
     {
-        path = SecondSuffix;
+        Path = RigPath.Second;
         build();
-        path = "";
+        Path = RigPath.First;
     }
 
     /// <summary>Says what was to be said once the whole rig is built.</summary>
@@ -162,12 +161,25 @@ public sealed class RigBuilder
         return free;
     }
 
-    /// <summary>Keeps a name of the user's own for what goes by it in the model: let-go cases take parts away by their names.</summary>
-    /// <exception cref="DocumentException">The model calls something of this rig so already.</exception>
-    public void Claim(string id, string path)
+    private readonly Dictionary<string, string> userNames = [];
+
+    /// <summary>Names of let-go cases that are no part's.</summary>
+    private static readonly string[] CaseNames = ["intact", "holds-alone", "straps-alone", "tether"];
+
+    /// <summary>
+    /// What the model, the checks and the let-go cases call a strut or strap of the user's: its own id, or its whole row ("strap:reach") where the house calls
+    /// something of this rig so. Parts are taken away by this name, so no other part may have it.
+    /// </summary>
+    /// <param name="row">Its row on the spine.</param>
+    /// <param name="id">The user's id.</param>
+    public string NameOf(string row, string id)
     {
-        if (elementNames.Contains(id) || Holds.Exists(h => h.Id == id))
-            throw new DocumentException(path, $"'{id}' is a name of another part");
+        if (userNames.TryGetValue(row, out var known))
+            return known;
+        var taken = nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id) || id.StartsWith("tether-", StringComparison.Ordinal)
+            || Holds.Exists(h => h.Id == id || h.Station == id) || Checks.Exists(c => c.Part == id || c.Station == id) || Parts.Any(p => p.Station == id)
+            || Links.Exists(l => l.Spring == id || l.Station == id) || Figure.Exists(f => f.Id == id);
+        return userNames[row] = taken ? row : id;
     }
 
     /// <summary>Adds a node; its name is made unique.</summary>

@@ -186,12 +186,6 @@ public static class RigReader
             throw new DocumentException(path, "takes letters, digits and dashes only");
         if (!seen.Add(id))
             throw new DocumentException(path, $"'{id}' is used twice");
-        // Names the model gives to its own parts must stay free.
-        if (id is "camera" or "head" or "base" or "plate" or "tether" or "intact" or "holds-alone" or "straps-alone"
-            || id.StartsWith("hold-", StringComparison.Ordinal) || id.StartsWith("base-", StringComparison.Ordinal)
-            || id.EndsWith("-spring", StringComparison.Ordinal) || id.EndsWith("-joint", StringComparison.Ordinal)
-                || id.StartsWith("tether-", StringComparison.Ordinal))
-            throw new DocumentException(path, $"'{id}' is a name of another part");
     }
 
     private static void TetherEnd(AnchorEnd end, string path, Host host)

@@ -61,7 +61,8 @@ public static class Adviser
     {
         var b = RigAssembly.Build(rig, stock);
         foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"),
-            (TetherPoint.SecondCamera, "camera-2", "the second camera"), (TetherPoint.Head, "head", "the head"), (TetherPoint.Reach, "reach", "the reach") })
+            (TetherPoint.SecondCamera, RigPath.Second.Own("camera"), "the second camera"), (TetherPoint.Head, "head", "the head"),
+                (TetherPoint.Reach, "reach", "the reach") })
             if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station)) is { } plan
                 && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock, stop) is { } change)
                 yield return change;

@@ -22,6 +22,9 @@ internal static class Instead
                 yield return (c.Id, station, c.Name, rig with { Camera = Fitted(rig.Camera with { Body = c.Id, Mass = null, Worth = null }, c, stock) });
             yield break;
         }
+        if (station == "second" && rig.Second is null)
+            foreach (var (id, title, path) in SecondCamera.Proposed())
+                yield return (id, station, title, rig with { Second = path });
         if (station is "braces" or "straps")
             foreach (var (id, title, changed) in station == "braces" ? Braces(rig, stock) : Straps(rig, stock))
                 yield return (id, station, title, changed);

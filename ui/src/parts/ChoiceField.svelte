@@ -15,18 +15,20 @@
   const id = $props.id();
 </script>
 
-<div class="border-rule border-b border-dotted py-1.5">
-  <div class="flex items-baseline justify-between gap-2">
-    <label for={id} class="block leading-tight">
-      {label}
-      {#if hint}<span class="text-quiet text-xs"> · {fill(hint)}</span>{/if}
-    </label>
-    {#if action}
-      <button class="link text-quiet min-h-6 shrink-0 text-xs" aria-label="{action} {label}" onclick={onaction}
-        >{action}</button
-      >
-    {/if}
-  </div>
+<div class="border-rule relative border-b border-dotted py-1.5">
+  <label for={id} class="block leading-tight {action ? 'pr-24' : ''}">
+    {label}
+    {#if hint}<span class="text-quiet text-xs"> · {fill(hint)}</span>{/if}
+  </label>
+  {#if action}
+    <button
+      class="link text-quiet absolute top-0.5 right-0 min-h-6 text-xs"
+      aria-label="{action} {label}"
+      onclick={onaction}
+    >
+      {action}
+    </button>
+  {/if}
   <select
     {id}
     class="select border-rule bg-base-100 mt-1 h-7 w-full px-2 font-semibold"

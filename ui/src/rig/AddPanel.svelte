@@ -4,17 +4,6 @@
   import OneStrap from './OneStrap.svelte';
 
   let { session }: { session: RigSession } = $props();
-
-  /** A second, small camera under or beside the first, to be changed from there. */
-  function second() {
-    session.setPath('second', {
-      reach: { kind: 'cross-bar', offset: -0.12, height: 0.02, section: 'square-al-20x2' },
-      head: { kind: 'clip-head', stock: 'clip-steel' },
-      camera: { body: 'action', lens: 'built-in-wide', pan: 0, tilt: 0 },
-      where: 'on-top',
-    });
-    session.select('camera-2');
-  }
 </script>
 
 <h2 class="text-lg">Add to the rig</h2>
@@ -24,7 +13,6 @@
 <OneStrap {session} />
 <Alternatives {session} station="isolator" title="Something soft" />
 {#if !session.doc.second}
-  <h3 class="text-quiet mt-4 text-xs font-normal">Second camera</h3>
-  <button class="btn btn-sm border-rule mt-1" onclick={second}>A second camera on the same base</button>
+  <Alternatives {session} station="second" title="A second camera on the same base" />
 {/if}
 <Alternatives {session} station="tether" title="Tethers" />

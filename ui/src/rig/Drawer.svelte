@@ -3,6 +3,7 @@
   import type { Kind, Schemas } from '../api/client';
   import { capital, fill, uncapital } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
+  import { valueAt } from '../state/document';
   import type { RigSession } from '../state/session.svelte';
   import AddPanel from './AddPanel.svelte';
   import Alternatives from './Alternatives.svelte';
@@ -22,28 +23,18 @@
 
   let { session }: { session: RigSession } = $props();
 
+  /** The selected row of the load path; null where another panel is open, or its row is not worked out yet. */
+  let row = $derived(session.report!.stations.find((s) => s.id === session.selected) ?? null);
+
   /** What the selected row is in the document. */
   let subject = $derived.by(() => {
-    const doc = session.doc as unknown as Record<string, Record<string, unknown> & { kind?: string }>;
-    const [family, id] = session.selected.split(':') as [string, string | undefined];
-    if (family === 'brace' || family === 'strap') {
-      const list = family === 'brace' ? session.doc.braces : session.doc.straps;
-      const value = (list ?? []).find((x) => x.id === id) as unknown as
-        (Record<string, unknown> & { kind?: string }) | undefined;
-      if (!value) return null;
-      // By its name, not its place in the list: another may be taken away before a typed value is understood.
-      return { path: `${family}s.[${id}]`, value, kind: catalogue.kind(family, value.kind ?? 'strap'), family };
-    }
-    const second = /^(camera|head|reach)-2$/.exec(family);
-    if (second && session.doc.second) {
-      const name = second[1] as 'camera' | 'head' | 'reach';
-      const value = session.doc.second[name] as unknown as Record<string, unknown> & { kind?: string };
-      return { path: `second.${name}`, value, kind: catalogue.kind(name, value.kind ?? name), family };
-    }
-    const value = doc[family];
+    // By its name, not its place in a list: another may be taken away before a typed value is understood.
+    if (!row?.at) return null;
+    const value = valueAt(session.doc, row.at) as (Record<string, unknown> & { kind?: string }) | undefined;
     if (!value) return null;
-    return { path: family, value, kind: catalogue.kind(family, value.kind ?? family), family };
+    return { path: row.at, value, kind: catalogue.kind(row.family, value.kind ?? row.family), family: row.family };
   });
+  let second = $derived(subject?.path.startsWith('second.') ?? false);
 
   /** What the title calls a row's family. */
   const families: Record<string, string> = { brace: 'strut', isolator: 'soft mount' };
@@ -51,15 +42,17 @@
 
   let title = $derived(
     subject
-      ? `${capital(named(subject.family).replace(/-2$/, ', second'))}: ${uncapital(subject.kind?.label ?? '')}`
-      : `${capital(named(session.selected.split(':')[0]!.replace(/-2$/, '')))} ${session.selected.split(':')[1] ?? ''}`.trim(),
+      ? `${capital(named(subject.family))}${second ? ', second' : ''}: ${uncapital(subject.kind?.label ?? '')}`
+      : (row?.label ?? ''),
   );
-  let swappable = $derived(subject && ['base', 'reach', 'isolator', 'head', 'camera'].includes(subject.family));
+  let swappable = $derived(
+    subject && !second && ['base', 'reach', 'isolator', 'head', 'camera'].includes(subject.family),
+  );
 
   function remove() {
     const s = session.selected;
     if (!subject) return;
-    if (subject.family.endsWith('-2')) session.setPath('second', undefined);
+    if (second) session.setPath('second', undefined);
     else {
       const list = subject.family === 'brace' ? session.doc.braces! : session.doc.straps!;
       session.setPath(
@@ -136,21 +129,17 @@
     </h3>
     {#key session.selected}
       <Fields {session} kind={subject.kind} value={subject.value} path={subject.path} />
-      {#if subject.family === 'camera' || subject.family === 'camera-2'}
-        <People
-          {session}
-          path={subject.family === 'camera' ? 'camera' : 'second.camera'}
-          camera={subject.value as unknown as Schemas['CameraChoice']}
-        />
+      {#if subject.family === 'camera'}
+        <People {session} path={subject.path} camera={subject.value as unknown as Schemas['CameraChoice']} />
       {/if}
       <PlaceFields {session} family={subject.family} path={subject.path} value={subject.value} />
     {/key}
     {#if subject.kind?.caution}
       <p class="border-tight mt-2 border-l-3 pl-2 text-sm">{subject.kind.caution}</p>
     {/if}
-    {#if ['brace', 'strap'].includes(subject.family) || subject.family.endsWith('-2')}
+    {#if ['brace', 'strap'].includes(subject.family) || second}
       <button class="btn btn-xs border-rule mt-2" onclick={remove}
-        >Take this {subject.family.endsWith('-2') ? 'second camera' : named(subject.family)} away</button
+        >Take this {second ? 'second camera' : named(subject.family)} away</button
       >
     {/if}
     <Joints {session} />

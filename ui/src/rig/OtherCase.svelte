@@ -5,14 +5,14 @@
   /** Says, while the screen shows the rig with something gone, what of the drawer is of that and what stays of the whole rig. */
   let { session }: { session: RigSession } = $props();
   let shown = $derived(session.report!.letGo[session.letGo]!);
-  let row = $derived(session.report!.stations.some((s) => s.id === session.selected));
+  let row = $derived(session.report!.stations.find((s) => s.id === session.selected));
 </script>
 
 {#if shown.kind !== 'intact'}
   <p class="border-tight mb-2 border-l-3 pl-2 text-sm" data-other-case>
     <b>{fill(shown.title)}:</b>
     {#if !row}shown in the path, the scene and the speeds.
-    {:else if shown.gone.some((g) => session.selected.endsWith(':' + g))}this is gone.
+    {:else if shown.gone.includes(row?.name ?? '')}this is gone.
     {:else if shown.uses[session.selected] != null}this row uses <b>{percent(shown.uses[session.selected]!)}</b>.
     {:else}this row carries nothing.{/if}
     All else in this drawer, changes and workings too, is of the whole rig.

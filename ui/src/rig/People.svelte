@@ -7,7 +7,7 @@
   interface Props {
     session: RigSession;
     /** The camera's place in the document. */
-    path: 'camera' | 'second.camera';
+    path: string;
     camera: Schemas['CameraChoice'];
   }
   let { session, path, camera }: Props = $props();

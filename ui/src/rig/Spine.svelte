@@ -12,12 +12,11 @@
   let sharp = $derived(sharpWords[report.sharpness.word]);
   /** Many rows: one line each. */
   let tight = $derived(report.stations.length > 10);
-  const branch = (id: string) => id.includes(':') || id === 'tether' || id.endsWith('-2');
 
   /** In a let-go case the rows show that case. */
   let rows = $derived(
     report.stations.map((s) => {
-      const gone = shown.kind !== 'intact' && shown.gone.some((g) => s.id.endsWith(':' + g));
+      const gone = shown.kind !== 'intact' && shown.gone.includes(s.name ?? '');
       const use = shown.kind === 'intact' ? s.use : (shown.uses[s.id] ?? 0);
       return { ...s, use, gone, verdict: shown.kind === 'intact' ? s.verdict : verdictOf(use) };
     }),
@@ -47,15 +46,15 @@
   <ol class="relative">
     <div class="bg-base-content absolute top-3 bottom-8 left-[0.9rem] w-0.75" aria-hidden="true"></div>
     {#each rows as s (s.id)}
-      <li class="relative {branch(s.id) ? 'pl-5' : ''}">
+      <li class="relative {s.branch ? 'pl-5' : ''}">
         <button
           data-row={s.id}
-          class="relative block w-full rounded-md border py-1 pr-2 text-left {branch(s.id) ? 'pl-5' : 'pl-8'}
+          class="relative block w-full rounded-md border py-1 pr-2 text-left {s.branch ? 'pl-5' : 'pl-8'}
             {session.selected === s.id ? 'border-base-content bg-base-100' : 'hover:bg-base-100/60 border-transparent'}"
           aria-pressed={session.selected === s.id}
           onclick={() => session.select(s.id)}
         >
-          {#if branch(s.id)}
+          {#if s.branch}
             <span class="bg-base-content absolute top-4 -left-2.5 h-0.75 w-4" aria-hidden="true"></span>
             <span
               class="border-base-content bg-base-100 absolute top-[0.7rem] left-1 size-3 rounded-full border-2"
@@ -68,7 +67,7 @@
             ></span>
           {/if}
           <span class="flex items-baseline justify-between gap-2">
-            <span class="min-w-0 {tight ? 'truncate' : 'leading-tight'} {branch(s.id) ? 'text-sm' : ''}">
+            <span class="min-w-0 {tight ? 'truncate' : 'leading-tight'} {s.branch ? 'text-sm' : ''}">
               <span class="text-quiet text-xs {tight ? '' : 'block leading-none'}">{s.label}</span>
               <b>{fill(s.part).split(',')[0]}</b>
             </span>

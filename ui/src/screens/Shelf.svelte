@@ -70,7 +70,7 @@
         aria-current={rowId === r.id ? 'true' : undefined}>{r.name}</a
       >
       <span class="text-quiet line-clamp-1 text-xs">
-        {#if yours}<b class="text-accent">yours</b>,{' '}{/if}{fault
+        {#if yours}<b class="text-accent">yours</b>,&nbsp;{/if}{fault
           ? `cannot be used: ${fault}`
           : fill([r.source, r.range].filter(Boolean).join('; '))}
       </span>

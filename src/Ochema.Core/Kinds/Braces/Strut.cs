@@ -68,34 +68,34 @@ public sealed record Strut : BraceKind
     {
         var station = "brace:" + Id;
         var path = $"braces[{b.Rig.Braces.ToList().IndexOf(this)}]";
-        b.Claim(Id, path + ".id");
-        var spot = b.SpotOn(Site, path + ".site", Id, station, $"{Id} foot {Foot.Noun}", At[0], At[1]);
+        var name = b.NameOf(station, Id);
+        var spot = b.SpotOn(Site, path + ".site", name, station, $"{Id} foot {Foot.Noun}", At[0], At[1]);
         var hold = Foot.Build(b, spot);
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, material) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
-        var pivot = b.Node(Id + "-pivot", hold.Top.Position + JointHeight * hold.Top.Axis);
+        var pivot = b.Node(name + "-pivot", hold.Top.Position + JointHeight * hold.Top.Axis);
         b.Rigid(hold.Top.Node, pivot);
-        var foot = b.Node(Id + "-end", b.Position(pivot));
-        b.Spring(Id + "-foot-joint", pivot, foot, [ClampSlip, ClampSlip, ClampSlip, FootTurn, FootTurn, FootTurn]);
+        var foot = b.Node(name + "-end", b.Position(pivot));
+        b.Spring(name + "-foot-joint", pivot, foot, [ClampSlip, ClampSlip, ClampSlip, FootTurn, FootTurn, FootTurn]);
         var clamped = b.At(From);
-        var upper = b.Node(Id + "-clamp", b.Position(clamped));
+        var upper = b.Node(name + "-clamp", b.Position(clamped));
         var length = (b.Position(upper) - b.Position(pivot)).Length;
         if (length < ShortestRod)
         {
             // Nothing to build: said by name, not refused as a document.
             b.Findings.Add(new ReportFinding(station, $"Strut {Id}'s foot stands where the strut begins: move it away.", true));
-            b.Spring(Id + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
+            b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
             b.Parts.Bought(station, b.Fitting("strut-clamp"));
             return;
         }
         // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
-        var clamp = b.Spring(Id + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
-        var piece = b.Beam(station, Id + "-rod", "strut", foot, upper, section, material, Vec3.UnitX);
-        b.Checks.Add(new RodSlip(b, station, Id, piece, Holds));
-        b.Checks.Add(new StrutBuckling(b, station, Id, piece));
-        b.Checks.Add(new SectionStrength(b, station, Id, "Rod bends", piece));
+        var clamp = b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
+        var piece = b.Beam(station, name + "-rod", "strut", foot, upper, section, material, Vec3.UnitX);
+        b.Checks.Add(new RodSlip(b, station, name, piece, Holds));
+        b.Checks.Add(new StrutBuckling(b, station, name, piece));
+        b.Checks.Add(new SectionStrength(b, station, name, "Rod bends", piece));
         b.Parts.Bought(station, b.Fitting("strut-clamp"));
         b.Parts.Cut(station, row, material, length);
-        b.Shape(Id + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
+        b.Shape(name + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
     }
 }

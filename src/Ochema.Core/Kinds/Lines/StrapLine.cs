@@ -25,17 +25,17 @@ internal static class StrapLine
             b.Parts.Length(station, row, 0, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
             return;
         }
-        b.Claim(strap.Id, $"straps[{i}].id");
-        var line = b.Line(strap.Id, node, anchor, row.AxialStiffness, strap.Pretension);
+        var name = b.NameOf(station, strap.Id);
+        var line = b.Line(name, node, anchor, row.AxialStiffness, strap.Pretension);
         var knot = Lashing.Knots.First(k => k.Id == strap.End);
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
-        b.Checks.Add(new StrapTension(b, strap.Id, station, line, row, knot, strap.Edge));
+        b.Checks.Add(new StrapTension(b, name, station, line, row, knot, strap.Edge));
         b.Parts.Length(station, row, Math.Round(length + Tail, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
-        b.Checks.Add(new AnchorLoad(b, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
+        b.Checks.Add(new AnchorLoad(b, name, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new ReportFinding(station,
                 $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
-        b.Shape(strap.Id, station, "strap", [b.Point(node), .. BodyLine.Over(b.Host, from, anchor)], [row.Width]);
+        b.Shape(name, station, "strap", [b.Point(node), .. BodyLine.Over(b.Host, from, anchor)], [row.Width]);
     }
 }

@@ -39,10 +39,10 @@ public sealed record GooseneckReach : ReachKind
         b.Beam(reach, b.Own("neck"), "gooseneck", root, top, section, steel, Vec3.UnitY, density: row.MassPerMetre / section.Area);
         b.Checks.Add(new JointTorque(b, reach, b.Own("neck-root"), "Gooseneck gives way", spring, row.HoldingMoment, row.Source + ", 0.6–1.4 ×"));
         var mass = row.MassPerMetre * Length;
-        var own = b.Own("camera");
+        var head = b.Own("head");
         b.Later(() =>
         {
-            var load = b.MassFrom(own == "camera" ? "head" : "head-2");
+            var load = b.MassFrom(head);
             b.Findings.Add(new ReportFinding(reach,
                 $"Held level, this gooseneck carries {QuantityText.Of(Gooseneck.LimitMass(row.HoldingMoment, Length, mass), Dimension.Mass)} at the most; "
                 + $"with {QuantityText.Of(load, Dimension.Mass)} on it, "

@@ -1,0 +1,29 @@
+using Ochema.Core.Kinds.Heads;
+using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Kinds;
+
+/// <summary>A second, small camera on the same base, to be changed from there.</summary>
+public static class SecondCamera
+{
+    /// <summary>Where it may go: beside the first on a bar, or on the far side of the same bolt.</summary>
+    public static IEnumerable<(string Id, string Title, SecondPath Path)> Proposed()
+    {
+        var small = new CameraChoice { Body = "action", Lens = "built-in-wide" };
+        var clip = new ClipHead { Stock = "clip-steel" };
+        yield return ("second beside", "A second, small camera beside it, on a bar", new SecondPath
+        {
+            Reach = new CrossBar { Offset = -0.12, Height = 0.02, Section = "square-al-20x2" },
+            Head = clip,
+            Camera = small,
+        });
+        yield return ("second underneath", "A second, small camera underneath", new SecondPath
+        {
+            Reach = new NoReach(),
+            Head = clip,
+            Camera = small,
+            Where = SecondPlace.Underneath,
+        });
+    }
+}
