@@ -40,7 +40,7 @@ public sealed class ShelfTests : IDisposable
         Browser.Until("the form", () => browser.Driver.FindElements(By.CssSelector("dialog textarea")).Count > 0);
         Assert.Equal("", browser.Axe());
         Fill("Pull on thick bare steel", "95 N");
-        Browser.Until("understood", () => browser.Script<bool>("return [...document.querySelectorAll('dialog input')].some(i => i.value === '95 N')"));
+        // At once: what was typed last is waited for.
         browser.Button("Put it on the shelf and use it").Click();
         Browser.Until("in the rig", () => browser.Find("[data-row=base]").Text is var now && now != before && now.Contains("my rubber-coated", StringComparison.Ordinal));
         Browser.Until("saved with its row", () => (double?)Stored()["stock"]?["magnets"]?[0]?["ratedPull"] == 95);
@@ -50,7 +50,6 @@ public sealed class ShelfTests : IDisposable
         browser.Open($"#/shelf/magnets/{id}");
         browser.Button("Change it").Click();
         Fill("Pull on thick bare steel", "380 N");
-        Browser.Until("understood", () => browser.Script<bool>("return [...document.querySelectorAll('aside input')].some(i => i.value === '380 N')"));
         browser.Button("Keep it on the shelf").Click();
         Browser.Until("kept", () => (double)Get("api/shelf")[0]!["row"]!["ratedPull"]! == 380);
         browser.OpenRig(Rig);

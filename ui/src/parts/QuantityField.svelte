@@ -3,6 +3,7 @@
   import { api, ask, ApiError, type Dimension } from '../api/client';
   import { notices } from '../state/notices.svelte';
   import { settings } from '../state/settings.svelte';
+  import { underWay } from './pending';
   import { fill, fromUnit, inUnit, quantity, stepOf } from './quantity';
 
   interface Props {
@@ -51,7 +52,10 @@
   let gone = false;
   onDestroy(() => (gone = true));
 
-  async function commit(typed: string) {
+  const commit = (typed: string) => underWay(understand(typed));
+
+  /** True when it was taken. */
+  async function understand(typed: string): Promise<boolean> {
     if (typed.trim() === shown.trim()) return stop();
     // As it is now: the field may stand for another part, or be gone, when the answer comes.
     const [take, belongs, name] = [onchange, where, label];
@@ -70,16 +74,17 @@
       doubted = r.question && r.value != null ? { value: r.value, where: belongs } : null;
       if (error || r.value == null) return lost(name, typed);
       take(r.value, belongs);
-      stop();
+      return stop();
     } catch (e) {
       error = e instanceof ApiError ? e.message : 'That was not understood.';
-      lost(name, typed);
+      return lost(name, typed);
     }
   }
 
   /** A text that could not be taken is not lost without a word when its field is gone. */
   function lost(name: string, typed: string) {
     if (gone) notices.say(`${name}: “${typed}” was not taken. ${error}`);
+    return false;
   }
 
   function keep() {
@@ -89,6 +94,7 @@
 
   function stop() {
     [editing, error, suggestions, doubted] = [false, '', [], null];
+    return true;
   }
 
   function step(direction: number, large: boolean) {

@@ -1,5 +1,6 @@
 import { ApiError } from '../api/client';
 import { day } from '../parts/dates';
+import { understood } from '../parts/pending';
 import { catalogue } from '../state/catalogue.svelte';
 import { ownId, today, type OwnRow } from '../state/document';
 import { shelf } from '../state/shelf.svelte';
@@ -34,6 +35,11 @@ export class RowDraft {
   /** Puts it on the shelf; its id, or null and why not. */
   async save(): Promise<string | null> {
     [this.busy, this.problem] = [true, ''];
+    // A number typed last may still be on its way to be understood.
+    if (!(await understood())) {
+      [this.busy, this.problem] = [false, 'One of the numbers was not understood: see its field.'];
+      return null;
+    }
     const id = this.fresh
       ? ownId(
           this.row.name,
