@@ -63,6 +63,7 @@ internal static class Joining
             Axis = foot.Axis ?? from.Axis,
             Count = made.Count,
             Lever = made.Lever ?? foot.Lever,
+            Plug = made.Plug,
         }, from.Node);
         b.Joins.Add(new(foot.Station, made.Sort, id, title));
     }
@@ -90,6 +91,11 @@ internal static class Joining
                 Hardware.ScrewPrice(f, joint.ScrewLength), f.Id);
         foreach (var layer in joint.Layers.Where(l => l.Item != HardwareItem.None))
             Add($"{layer.Name} {f.Name}", Hardware.Mass(f, layer), Hardware.Price(f, layer), f.Id);
+        if (joint.Layers.Any(l => l.InsertIn is not null))
+        {
+            var insert = b.Fitting("thread-insert");
+            Add($"{insert.Name} {f.Name}", insert.Mass, insert.Price, insert.Id);
+        }
         if (joint.Bushed)
         {
             var bush = b.Fitting("bush");

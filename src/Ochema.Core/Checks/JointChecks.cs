@@ -11,6 +11,7 @@ internal static class JointChecks
     /// <param name="at">Nodes that its screws hang on.</param>
     public static ScrewJoint Joint(this RigBuilder b, ScrewJoint joint, params ReadOnlySpan<int> at)
     {
+        joint = joint with { Layers = LayerIds.Of(joint.Layers) };
         var own = b.Rig.Joints.TryGetValue(joint.Id, out var choice) ? joint.With(choice) : joint;
         b.Joints.Add(own);
         Joining.List(b, own, at);
@@ -20,7 +21,8 @@ internal static class JointChecks
     }
 
     private static IEnumerable<Check> Of(RigBuilder b, ScrewJoint joint) =>
-        [new JointTightening(joint), .. joint.Load is null ? (Check[])[] : [new JointStrength(b, joint), new JointSlip(b, joint), .. Pulled(b, joint)]];
+        [new JointTightening(joint), .. joint.Load is null ? (Check[])[] : [new JointStrength(b, joint), new JointSlip(b, joint), .. Pulled(b, joint),
+            .. joint.Plug is { } plug ? (Check[])[new PlugHolds(b, joint, plug)] : []]];
 
     /// <summary>Wood and thin sheet that the head may be pulled through.</summary>
     private static IEnumerable<Check> Pulled(RigBuilder b, ScrewJoint joint)
@@ -28,8 +30,10 @@ internal static class JointChecks
         for (var i = 0; i < joint.ThreadLayer; i++)
             if (joint.Layers[i] is { Role: LayerRole.Clearance, Bought: false, Material.Length: > 0 } sheet)
             {
-                var under = i > 0 && joint.Layers[i - 1].Bought ? joint.Layers[i - 1].Width : joint.Thread.AcrossFlats;
-                yield return new JointPullThrough(b, joint, sheet, under);
+                var under = i > 0 && joint.Layers[i - 1].Bought ? joint.Layers[i - 1].Width
+                    : joint.Countersunk ? 2 * joint.Thread.MajorDiameter : joint.Thread.AcrossFlats;
+                // Where the head is sunk, only the sheet below it is left to be punched.
+                yield return new JointPullThrough(b, joint, sheet with { Thickness = Math.Max(0, sheet.Thickness - sheet.Countersink) }, under);
                 yield break;
             }
     }

@@ -39,6 +39,28 @@ public static class Hardware
     public static StackLayer CouplingNut(Fastener f) =>
         new("Coupling nut", LayerRole.Blind, 1.5 * f.MajorDiameter, "steel-s235", f.AcrossFlats, Thread: f.Id, Bought: true);
 
+    /// <summary>Rubber washers and felt pads as they come, m (judgement, 1–4 mm).</summary>
+    private const double RubberThickness = 0.002;
+    private const double FeltThickness = 0.002;
+    private const double ShimThickness = 0.0005;
+
+    /// <summary>What was put between, for a thread.</summary>
+    public static StackLayer Added(AddedLayer added, Fastener f)
+    {
+        var layer = added.What switch
+        {
+            Between.Washer => Washer(f),
+            Between.WideWasher => WideWasher(f),
+            Between.Shim => Washer(f) with { Name = "Shim", Thickness = ShimThickness },
+            Between.Felt => new("Felt", LayerRole.Soft, FeltThickness, "rubber-soft", 3 * f.MajorDiameter, Bought: true),
+            _ => new("Rubber washer", LayerRole.Soft, RubberThickness, "rubber-soft", WasherWidth * f.MajorDiameter, Bought: true),
+        };
+        return added.Thickness is { } t ? layer with { Thickness = t } : layer;
+    }
+
+    /// <summary>Depth of a countersunk head of 90°, twice the screw across, m (ISO 10642 by proportion, from memory).</summary>
+    public static double CountersunkDepth(Fastener f) => f.MajorDiameter / 2;
+
     /// <summary>The same layer for another thread.</summary>
     internal static StackLayer For(StackLayer layer, Fastener f) => layer.Item switch
     {

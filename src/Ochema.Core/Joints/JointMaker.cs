@@ -24,9 +24,11 @@ public enum JoinSort
 /// <param name="Fittings">What goes between, rows of the shelf.</param>
 /// <param name="Count">Screws that share the load.</param>
 /// <param name="Lever">Middle of its screws to the edge, m; null: the part's own.</param>
+/// <param name="Plug">Plug in a tube's end that its thread is in.</param>
 public sealed record MadeJoint(
     JoinSort Sort, Fastener? Thread, IReadOnlyList<StackLayer> Layers, double? Length = null, string? Screw = "Screw",
-    bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null);
+    bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null,
+    TubePlug? Plug = null);
 
 /// <summary>
 /// Makes the joint between what a part offers above and what the next has underneath: which way the screw goes, through what, into what, and what goes
@@ -70,9 +72,9 @@ public static class JointMaker
             case (_, BucklePort):
                 return With("buckle-adapter", Make(below, new SocketPort("Clip's adapter", Usual, AdapterSocket, "brass", Width: 0.015), stock));
             case (TubePort tube, _):
-                return With("end-plug", Make(Plug(tube, stock), above, stock));
+                return Plugged(tube, Make(Plug(tube, stock), above, stock), stock);
             case (_, TubePort tube):
-                return With("end-plug", Make(below, Plug(tube, stock), stock));
+                return Plugged(tube, Make(below, Plug(tube, stock), stock), stock);
             case (ThroughPort plate, FlangePort flange) when plate.Room >= flange.Circle:
                 return [Bolted(Row(flange.Thread), [new(flange.Name, LayerRole.Clearance, flange.Thickness, "steel-s235", 0.04)], plate.Layers) with
                 {
@@ -189,12 +191,19 @@ public static class JointMaker
     /// <summary>The plug in a tube's end, tapped for what is screwed into it; in the end of a bar the thread itself.</summary>
     private static SocketPort Plug(TubePort tube, Catalogue stock)
     {
-        var solid = tube.Tube.Wall <= 0 || tube.Tube.Shape is SectionShape.Round;
+        var solid = IsSolid(tube);
         var width = solid ? tube.Tube.Width : tube.Tube.Width - 2 * tube.Tube.Wall;
         return new(solid ? $"End of the {Words.Inside(tube.Name)}" : $"End plug of the {Words.Inside(tube.Name)}", null, PlugDepth,
             solid ? stock.Material(tube.Tube.Material).Id : "al-6061-t6", false, width,
             width switch { >= 0.024 => "m10", >= 0.014 => "m8", _ => "m6" });
     }
+
+    private static bool IsSolid(TubePort tube) => tube.Tube.Wall <= 0 || tube.Tube.Shape is SectionShape.Round;
+
+    /// <summary>A tube's end needs a plug, kept in it; a bar is tapped itself.</summary>
+    private static IReadOnlyList<MadeJoint> Plugged(TubePort tube, IReadOnlyList<MadeJoint> made, Catalogue stock) => IsSolid(tube) ? made
+        : [.. With("end-plug", made).Select((m, i) => i > 0 ? m
+            : m with { Plug = new TubePlug(tube.Tube.Width - 2 * tube.Tube.Wall, tube.Tube.Wall, PlugDepth, stock.Material(tube.Tube.Material)) })];
 
     private static List<MadeJoint> With(string fitting, IReadOnlyList<MadeJoint> made) =>
         [made[0] with { Fittings = [.. made[0].Fittings ?? [], fitting] }, .. made.Skip(1)];

@@ -42,7 +42,17 @@ public enum LayerRole
 /// <param name="Item">A piece of hardware that it is by itself.</param>
 public sealed record StackLayer(
     string Name, LayerRole Role, double Thickness, string Material, double Width = 0.03, double? Hole = null,
-        double? Edge = null, double Countersink = 0, string? Thread = null, bool Bought = false, HardwareItem Item = HardwareItem.None);
+        double? Edge = null, double Countersink = 0, string? Thread = null, bool Bought = false, HardwareItem Item = HardwareItem.None)
+{
+    /// <summary>Names a layer within its joint; empty until the house has made the stack.</summary>
+    public string Id { get; init; } = "";
+
+    /// <summary>True for what is measured elsewhere or is nobody's to change: what the tip must not enter.</summary>
+    public bool IsFixed => Role == LayerRole.KeepOut;
+
+    /// <summary>Material that a thread insert sits in, catalogue id; null without one.</summary>
+    public string? InsertIn { get; init; }
+}
 
 /// <summary>What a screw is tightened with.</summary>
 public enum TightenedBy
@@ -60,41 +70,15 @@ public static class Tightening
     public static double Torque(TightenedBy by) => by switch { TightenedBy.Fingers => 0.8, TightenedBy.Knob => 2.5, TightenedBy.Spanner => 12, _ => 30 };
 }
 
-/// <summary>The user's own choices for a joint, as built.</summary>
-public sealed record JointChoice
-{
-    [StockChoice("Thread", "fasteners")]
-    public string? Thread { get; init; }
-
-    [Measure("Screw as bought or cut", Dimension.Length, 0.003, 0.4,
-        HowTo = "under the head to the tip; a countersunk one with its head; leave empty for the length to buy", Measured = true, Chosen = true)]
-    public double? Length { get; init; }
-
-    [Measure("Hole drilled", Dimension.Drill, 0.001, 0.05, HowTo = "the drill you used; leave empty for the right one", Measured = true, Chosen = true)]
-    public double? Hole { get; init; }
-
-    [Measure("Pad added in the stack", Dimension.Length, 0, 0.02, HowTo = "rubber, felt, tape under the part: it eats thread", Measured = true, Chosen = true)]
-    public double? Pad { get; init; }
-
-    [Measure("Tightened with", Dimension.Torque, 0.1, 150, HowTo = "torque wrench, or scale × spanner length; leave empty for the usual",
-        Measured = true, Chosen = true)]
-    public double? Torque { get; init; }
-
-    [Option("… by", HowTo = "when you do not know the torque: fingers {torque:0.8}, a knob {torque:2.5}, a short spanner {torque:12}, a drill {torque:30}")]
-    public TightenedBy? By { get; init; }
-
-    [Option("Against turning loose")]
-    public Loosening? Means { get; init; }
-
-    [Option("Bush between the threads", HowTo = "3/8-16 outside, 1/4-20 inside: in the socket or on the stud")]
-    public Hosts.Answer Bush { get; init; }
-}
-
 /// <summary>Something about a joint. <paramref name="Layer"/> is the layer it is marked on, −1 for the screw.</summary>
 public sealed record JointFinding(string Text, int Layer, bool Blocks);
 
 /// <summary>A layer as drawn: where it begins under the head, m.</summary>
-public sealed record LayerReport(string Name, LayerRole Role, double From, double Thickness, double Width, double Hole, string Material);
+/// <param name="Edge">Hole's middle to the nearest edge, m; null when far or not known.</param>
+/// <param name="Drilled">True where the builder drills it.</param>
+/// <param name="Fixed">True for what is measured elsewhere: it is not changed here.</param>
+public sealed record LayerReport(
+    string Id, string Name, LayerRole Role, double From, double Thickness, double Width, double Hole, string Material, double? Edge, bool Drilled, bool Fixed);
 
 /// <summary>A screwed joint as published: a section to scale, what to buy, what is wrong.</summary>
 /// <param name="Length">The screw looked at, m: the user's, or the one to buy after cutting.</param>
@@ -104,13 +88,14 @@ public sealed record LayerReport(string Name, LayerRole Role, double From, doubl
 /// <param name="Screw">What is bought for it; null where the thread comes with one of the parts.</param>
 /// <param name="Buy">Nearest length on sale, m, null when none is long enough.</param>
 /// <param name="TapDrill">m; 0 when nothing is tapped.</param>
+/// <param name="Plugged">True where its thread is in a plug in the end of a tube.</param>
 /// <param name="Reassemblies">Times a tapped plastic thread may be made up; null for metal.</param>
 public sealed record JointReport(
     string Id, string Station, string Title, string Thread, double MajorDiameter, double HeadWidth, double HeadHeight, bool Countersunk, IReadOnlyList<LayerReport> Layers,
     double Length, double Grip, double Engagement, double Wanted, double Protrusion, double? Buy, double CutOff, double Clearance, double TapDrill,
     double Preload, Loosening Means, int LooseningGrade, string LooseningSays, int? Reassemblies, IReadOnlyList<JointFinding> Findings,
         IReadOnlyList<string> Notes,
-    string? Screw = null);
+    string? Screw = null, bool Plugged = false);
 
 /// <summary>
 /// A screwed joint: a stack of layers with a thread through it. It knows its grip, what is left to engage, whether it bottoms,
@@ -214,10 +199,23 @@ public sealed record ScrewJoint
         }
     }
 
+    /// <summary>The plug in a tube's end that its thread is in; null where it is in something else.</summary>
+    public TubePlug? Plug { get; init; }
+
+    /// <summary>What of the user's choices is not used here, in words.</summary>
+    public IReadOnlyList<string> Unused { get; init; } = [];
+
     /// <summary>The joint with the user's choices put in.</summary>
     public ScrewJoint With(JointChoice choice)
     {
+        var unused = new List<string>();
         var layers = Layers.ToList();
+        foreach (var own in choice.Layers ?? [])
+            if (layers.FindIndex(l => l.Id == own.Layer) is >= 0 and var i && !layers[i].IsFixed)
+                layers[i] = layers[i] with { Thickness = own.Thickness ?? layers[i].Thickness, Hole = own.Hole ?? layers[i].Hole,
+                    Edge = own.Edge ?? layers[i].Edge };
+            else
+                unused.Add($"what you said of its layer “{own.Layer}” is not used: it has no such layer now");
         if (choice.Hole is { } hole)
         {
             // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate, else the first soft block.
@@ -227,19 +225,54 @@ public sealed record ScrewJoint
                 layers[at] = layers[at] with { Hole = hole };
         }
         if (choice.Pad is > 0 and var pad)
-            layers.Insert(Math.Max(0, ThreadLayer), new StackLayer("Pad added", LayerRole.Soft, pad, "rubber-soft"));
+            layers.Insert(Math.Max(0, ThreadLayer), new StackLayer("Pad added", LayerRole.Soft, pad, "rubber-soft") { Id = "pad-added" });
         var thread = choice.Thread is { } id ? Stock.Find<Fastener>("fasteners", id) : Thread;
         // Nuts and washers are those of the thread; sockets and spacers keep their own.
         if (thread != Thread)
             layers = [.. layers.Select(l => Hardware.For(l, thread))];
+        foreach (var (added, n) in (choice.Added ?? []).Select((a, n) => (a, n)))
+        {
+            var nearThread = layers.FindIndex(l => l.Role is LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut);
+            var before = added.Before is { } on ? layers.FindIndex(l => l.Id == on) : nearThread;
+            if (before < 0 || before > nearThread)
+                unused.Add($"the {Words.Inside(added.What.ToString())} you added has no place in it now");
+            else
+                layers.Insert(before, Hardware.Added(added, thread) with { Id = $"added-{n + 1}" });
+        }
+        var sunk = choice.Head == ScrewHead.Countersunk && !Headless;
+        if (sunk)
+        {
+            // Flush: no washer under a head that sits in the sheet.
+            while (layers[0].Item is HardwareItem.Washer or HardwareItem.WideWasher)
+                layers.RemoveAt(0);
+            if (layers[0].Role == LayerRole.Clearance)
+                layers[0] = layers[0] with { Countersink = Hardware.CountersunkDepth(thread) };
+            else
+                unused.Add("a countersunk head wants a sheet to sit in, and there is none under it");
+        }
+        else if (choice.Head == ScrewHead.Countersunk)
+            unused.Add("it has no head to sink: its thread is a stud");
+        if (choice.Insert == Hosts.Answer.Yes)
+        {
+            var at = layers.FindIndex(l => l.Role is LayerRole.Tapped or LayerRole.Blind);
+            if (at >= 0 && !layers[at].Bought && Stock.Material(layers[at].Material).Family != MaterialFamily.Metal)
+                layers[at] = layers[at] with { InsertIn = layers[at].Material, Material = "brass", Hole = null };
+            else
+                unused.Add("an insert goes into wood or plastic that is tapped: there is none here");
+        }
+        if (choice.Plug is not null && Plug is null)
+            unused.Add("no end plug is in it");
         return this with
         {
             Layers = layers,
             Thread = thread,
+            Countersunk = Countersunk || sunk,
+            Plug = Plug is { } plug && choice.Plug is { } kept ? plug with { Kept = kept } : Plug,
             Bushed = choice.Bush == Hosts.Answer.Yes,
             Length = choice.Length ?? Length,
             Torque = choice.Torque ?? (choice.By is { } by ? Tightening.Torque(by) : Torque),
             Means = choice.Means ?? Means,
+            Unused = unused,
         };
     }
 
@@ -320,7 +353,10 @@ public sealed record ScrewJoint
         }
         if (l.Thread is { } own && own != Thread.Id && !(Bushed && ThreadFit.Bush(Thread.Id, own) is not null))
             findings.Add(new(ThreadFit.Mismatch(Thread, Stock.Find<Fastener>("fasteners", own), l.Name), at, true));
+        findings.AddRange(Unused.Select(u => new JointFinding(u, -1, false)));
         var notes = new List<string>();
+        if (Layers.Any(x => x.InsertIn is not null))
+            notes.Add($"Insert: drill {Holes.Size(ThreadInsert.Hole(Thread))}, screw or press it in flush; glue it in wood.");
         if (Layers.Any(x => x.Role == LayerRole.Soft))
             notes.Add("Soft layers creep: tighten again after the first run.");
         var nutMaterial = Stock.Material(l.Material);
@@ -334,14 +370,17 @@ public sealed record ScrewJoint
         foreach (var x in Layers)
         {
             var hole = x.Hole ?? (x.Role switch { LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut => Thread.TapDrill, LayerRole.Gap or LayerRole.KeepOut => x.Role == LayerRole.Gap ? x.Width : 0, _ => Thread.ClearanceClose });
-            drawn.Add(new(x.Name, x.Role, from, x.Thickness, x.Width, hole, x.Material.Length > 0 ? Stock.Material(x.Material).Name : ""));
+            drawn.Add(new(x.Id, x.InsertIn is null ? x.Name : x.Name + ", insert", x.Role, from, x.Thickness, x.Width, hole,
+                x.Material.Length > 0 ? Stock.Material(x.Material).Name : "", x.Edge,
+                !x.Bought && x.Role is LayerRole.Clearance or LayerRole.Soft or LayerRole.Tapped or LayerRole.Blind
+                    && x.Item == HardwareItem.None && x.Thread is null, x.IsFixed));
             from += x.Thickness;
         }
-        return new JointReport(Id, Station, Title, Thread.Name, Major, Headless ? Major : Thread.AcrossFlats,
-            Headless ? 0 : Countersunk ? Major / 2 : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement, wanted, protrusion,
+        return new JointReport(Id, Station, Title, Thread.Name, Major, Headless ? Major : Countersunk ? 2 * Major : Thread.AcrossFlats,
+            Headless ? 0 : Countersunk ? Hardware.CountersunkDepth(Thread) : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement, wanted, protrusion,
             sale?.Buy, sale?.CutOff ?? 0, Thread.ClearanceClose, l.Role == LayerRole.Tapped ? Thread.TapDrill : 0, Preload, Means,
                 LooseningGrade.Of(Means), LooseningGrade.Says(Means), Threads.Reassemblies(nutMaterial), findings, notes,
-                Included ? null : Screw);
+                Included ? null : Screw, Plug is not null);
     }
 
     /// <summary>Load, N, at which the thread strips with the engagement there is.</summary>
@@ -350,7 +389,8 @@ public sealed record ScrewJoint
         get
         {
             var l = Layers[ThreadLayer];
-            return Threads.StripLoad(Thread, Math.Max(1e-5, Engagement), l.Hole ?? Thread.TapDrill, Stock.Material(l.Material), ScrewStrength);
+            var strips = Threads.StripLoad(Thread, Math.Max(1e-5, Engagement), l.Hole ?? Thread.TapDrill, Stock.Material(l.Material), ScrewStrength);
+            return l.InsertIn is { } around ? Math.Min(strips, ThreadInsert.PullOut(Thread, l.Thickness, Stock.Material(around))) : strips;
         }
     }
 

@@ -48,6 +48,8 @@ public static class KindDescriptors
         Plain("run", "Conditions", typeof(RunConditions), stock),
         Plain("survey", "Survey", typeof(SiteSurvey), stock),
         Plain("joint", "Joint", typeof(JointChoice), stock),
+        Plain("layer", "Layer", typeof(LayerChoice), stock),
+        Plain("added", "Put between", typeof(AddedLayer), stock),
         Plain("second", "Second camera", typeof(SecondPath), stock),
     ];
 

@@ -67,6 +67,16 @@ public static class RigReader
         {
             Text(id, "joints", 1, 60);
             Record(joint, "joints." + id, stock);
+            List(joint.Layers ?? [], $"joints.{id}.layers", (layer, at) =>
+            {
+                Text(layer.Layer, at + ".layer", 1, 60);
+                Record(layer, at, stock);
+            });
+            List(joint.Added ?? [], $"joints.{id}.added", (added, at) =>
+            {
+                Text(added.Before ?? "x", at + ".before", 1, 60);
+                Record(added, at, stock);
+            });
         }
         if (host.Sites.First(s => s.Id == rig.Site.Id).Form != rig.Site.Form)
             throw new DocumentException("site.form", $"'{rig.Site.Id}' is {host.Sites.First(s => s.Id == rig.Site.Id).Form.Words}, not {rig.Site.Form.Words}");

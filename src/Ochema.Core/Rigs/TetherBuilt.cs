@@ -17,8 +17,12 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     Hosts.Anchor Anchor, Structure.Vec3 End, double Length, StrapRow Row)
 {
     /// <summary>What it keeps when its own piece comes off, kg: camera and head for one tied to the camera.</summary>
-    public double Keeps(RigBuilder b) => b.MassFrom(Choice.From switch { TetherPoint.Reach => "reach",
-        TetherPoint.SecondCamera => RigPath.Second.Own("head"), _ => "head" });
+    public double Keeps(RigBuilder b) => b.MassFrom(Choice.From switch
+    {
+        TetherPoint.Reach => "reach",
+        TetherPoint.SecondCamera => RigPath.Second.Own("head"),
+        _ => "head"
+    });
 
     /// <summary>The fall of a mass, kg, on it.</summary>
     public TetherFall Fall(RigBuilder b, double mass)

@@ -44,8 +44,11 @@ public sealed class NamesTests
     {
         var rig = RigFiles.Named(name);
         var anchor = RigAssembly.Build(rig, Stock).Host.Anchors[0].Id;
-        RigDocument Called(string id) => rig with { Straps = [.. rig.Straps,
-            new Strap { Id = id, Stock = "cam-25", From = RigPoint.BaseTop, To = new AnchorEnd(anchor, 0.5) }] };
+        RigDocument Called(string id) => rig with
+        {
+            Straps = [.. rig.Straps,
+            new Strap { Id = id, Stock = "cam-25", From = RigPoint.BaseTop, To = new AnchorEnd(anchor, 0.5) }]
+        };
         var plain = Judged(Called("some-strap"));
         Assert.All(Taken(rig), id => Assert.Equal(plain, Judged(Called(id))));
     }
@@ -56,8 +59,11 @@ public sealed class NamesTests
     public void AStrutOfAnyNameIsJudgedAsOneOfAnother(string name)
     {
         var rig = RigFiles.Named(name);
-        RigDocument Called(string id) => rig with { Braces = [.. rig.Braces,
-            new Strut { Id = id, Site = rig.Site.Id, At = [0.1, 0.2], From = RigPoint.HeadTop }] };
+        RigDocument Called(string id) => rig with
+        {
+            Braces = [.. rig.Braces,
+            new Strut { Id = id, Site = rig.Site.Id, At = [0.1, 0.2], From = RigPoint.HeadTop }]
+        };
         var plain = Judged(Called("some-strut"));
         Assert.All(Taken(rig), id => Assert.Equal(plain, Judged(Called(id))));
     }

@@ -8,13 +8,15 @@
   const WIDTH = 288;
   const id = $props.id();
   let total = $derived(joint.layers.reduce((s, l) => s + l.thickness, 0));
-  let length = $derived(Math.max(joint.length, total) + joint.headHeight);
+  let length = $derived(Math.max(joint.length, total) + (joint.countersunk ? 0 : joint.headHeight));
   let widest = $derived(Math.max(joint.headWidth, ...joint.layers.map((l) => l.width)));
   /** Pixels per metre: as large as fits, never more than 12 to a millimetre. */
   let scale = $derived(Math.min(12000, 130 / widest, 190 / length));
   let height = $derived(length * scale + 18);
   const middle = 70;
-  let y = $derived((m: number) => 8 + (m + joint.headHeight) * scale);
+  /** A sunk head lies in the first layer. */
+  let above = $derived(joint.countersunk ? 0 : joint.headHeight);
+  let y = $derived((m: number) => 8 + (m + above) * scale);
   let marked = $derived(new Set(joint.findings.map((f) => f.layer)));
   /** Names stand beside their layers, pushed apart where the layers are thin. */
   let names = $derived.by(() => {
@@ -91,8 +93,8 @@
   >
     {#if joint.countersunk}
       <path
-        d="M{middle - (joint.headWidth / 2) * scale} {y(-joint.headHeight)}h{joint.headWidth * scale}L{middle +
-          (joint.majorDiameter / 2) * scale} {y(0)}h{-joint.majorDiameter * scale}z"
+        d="M{middle - (joint.headWidth / 2) * scale} {y(0)}h{joint.headWidth * scale}L{middle +
+          (joint.majorDiameter / 2) * scale} {y(joint.headHeight)}h{-joint.majorDiameter * scale}z"
       />
     {:else}
       <rect
@@ -104,9 +106,9 @@
     {/if}
     <rect
       x={middle - (joint.majorDiameter / 2) * scale}
-      y={y(0)}
+      y={y(joint.countersunk ? joint.headHeight : 0)}
       width={joint.majorDiameter * scale}
-      height={joint.length * scale}
+      height={(joint.length - (joint.countersunk ? joint.headHeight : 0)) * scale}
     />
   </g>
   {#each Array.from({ length: Math.max(0, Math.floor(((joint.length - threadFrom) * scale) / 4)) }, (_, i) => i) as i (i)}

@@ -1,8 +1,10 @@
 <script lang="ts">
+  import type { Schemas } from '../api/client';
   import { capital, fill, quantity } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
   import type { RigSession } from '../state/session.svelte';
   import Fields from './Fields.svelte';
+  import JointLayers from './JointLayers.svelte';
   import JointSection from './JointSection.svelte';
 
   /** The screwed joints of the selected station: section to scale, what to buy, what is wrong, the user's own choices. */
@@ -13,6 +15,13 @@
   let open = $state('');
 
   const own = (id: string) => (session.doc.joints ?? {})[id] as unknown as Record<string, unknown> | undefined;
+
+  /** What can be said of a joint: a head is sunk where there is one, a plug kept where there is one. */
+  const kind = (j: Schemas['JointReport']) => {
+    const all = catalogue.kind('joint', 'joint');
+    const moot = [...(j.plugged ? [] : ['plug']), ...(j.headHeight > 0 ? [] : ['head'])];
+    return all && { ...all, fields: all.fields.filter((f) => !moot.includes(f.name)) };
+  };
 
   /** Writes one choice; a joint without any is taken out of the document. */
   function change(id: string, path: string, value: unknown) {
@@ -71,11 +80,16 @@
     {#if open === j.id}
       <Fields
         {session}
-        kind={catalogue.kind('joint', 'joint')}
+        kind={kind(j)}
         value={own(j.id) ?? {}}
         path="joints.{j.id}"
         onset={(path, value) => change(j.id, path, value)}
         optionalChoices
+      />
+      <JointLayers
+        joint={j}
+        choice={session.doc.joints?.[j.id]}
+        onchange={(name, value) => change(j.id, name, value)}
       />
     {/if}
   </section>

@@ -1,0 +1,47 @@
+using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>
+/// The plug in a tube's end is drawn out or turns: a pin across both walls, or glue all round; pressed in only it carries nothing, for nobody knows when
+/// it comes out.
+/// </summary>
+internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
+    : Check(joint.Id + ".plug", joint.Station, joint.Id, "End plug comes out of its tube")
+{
+    /// <summary>Glue that a plug is set in.</summary>
+    private readonly Glue glue = Glues.Find("epoxy-24h");
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var (force, moment) = joint.Load!(f);
+        var (pull, twist) = (Math.Abs(force.Dot(joint.Axis)), Math.Abs(moment.Dot(joint.Axis)));
+        switch (plug.Kept)
+        {
+            case PlugKept.Pinned:
+                var wall = plug.WallForce(pull, twist);
+                sheet?.Formula("{k} × √(({N} ÷ 2)² + ({M} ÷ {D})²) ÷ {P}", "pin in shear and the wall's hole in bearing (Shigley ch. 8)",
+                    "A hole near the tube's end; bending of the plug, which fills its tube.")
+                    .Factor(b, FactorTable.Metal).Term("N", "along the tube", pull, Dimension.Force).Term("M", "about the tube", twist, Dimension.Torque)
+                    .Term("D", "wall to wall", plug.Inside + plug.Wall, Dimension.Length, Origin.Measures)
+                    .Term("P", "one wall holds", plug.PinnedWall, Dimension.Force, $"5 mm pin, mild steel; {plug.Tube.Source}");
+                return Ratio(b.Factors[FactorTable.Metal] * wall, plug.PinnedWall);
+            case PlugKept.Glued:
+                var (stress, holds) = (plug.GlueStress(pull, twist), glue.Shear * glue.Share(glue.Cure, b.Rig.Run.Skin));
+                sheet?.Formula("{k} × √({N}² + ({M} ÷ {r})²) ÷ ({A} × {τ})", "glue in shear all round", "Faces that were not sanded bright and wiped.")
+                    .Factor(b, FactorTable.Adhesive).Term("N", "along the tube", pull, Dimension.Force).Term("M", "about the tube", twist, Dimension.Torque)
+                    .Term("r", "inside radius", plug.Inside / 2, Dimension.Length, Origin.Measures)
+                    .Term("A", "glued", plug.Glued, Dimension.Area, Origin.Measures)
+                    .Term("τ", "cured and as warm as it gets", holds, Dimension.Stress, glue.Source);
+                return Ratio(b.Factors[FactorTable.Adhesive] * stress, holds);
+            default:
+                sheet?.Formula("{N} on nothing that is known", "common practice, no source: a press fit alone drops it", "")
+                    .Term("N", "along the tube", pull, Dimension.Force);
+                return MostUse;
+        }
+    }
+}

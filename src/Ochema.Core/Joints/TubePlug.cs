@@ -1,0 +1,31 @@
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Joints;
+
+/// <summary>A plug in the end of a tube, that what follows is screwed into.</summary>
+/// <param name="Inside">Inside of the tube across, m.</param>
+/// <param name="Wall">Of the tube, m.</param>
+/// <param name="Depth">How deep it goes in, m.</param>
+/// <param name="Tube">What the tube is made of.</param>
+/// <param name="Kept">What keeps it in.</param>
+public sealed record TubePlug(double Inside, double Wall, double Depth, Material Tube, PlugKept Kept = PlugKept.Pinned)
+{
+    /// <summary>Pin across the tube, m, and its yield strength, Pa: a mild steel pin or screw (judgement, 4–6 mm).</summary>
+    public const double Pin = 0.005;
+    public const double PinYield = 240e6;
+
+    /// <summary>
+    /// What one of the two walls takes of the pin, N: the pin sheared at that wall or the wall's hole drawn out, the weaker of the two, both against yield
+    /// (Shigley's Mechanical Engineering Design, ch. 8: bolts in shear and bearing).
+    /// </summary>
+    public double PinnedWall => Math.Min(Math.PI / 4 * Pin * Pin * Threads.ShearShare * PinYield, Pin * Wall * Tube.YieldStrength);
+
+    /// <summary>Force in one wall, N, of a pull along the tube, N, and a moment about it, N·m: each wall takes half, the moment is a couple across the tube.</summary>
+    public double WallForce(double pull, double twist) => Math.Sqrt(Math.Pow(pull / 2, 2) + Math.Pow(twist / (Inside + Wall), 2));
+
+    /// <summary>Area that is glued, m².</summary>
+    public double Glued => Math.PI * Inside * Depth;
+
+    /// <summary>Shear stress in the glue, Pa, of a pull along the tube and a moment about it.</summary>
+    public double GlueStress(double pull, double twist) => Math.Sqrt(pull * pull + Math.Pow(twist / (Inside / 2), 2)) / Glued;
+}
