@@ -62,14 +62,17 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         foreach (var check in unseen)
             known.Uses[check] = new double[check.Fixed ? 1 : cases.Count];
         var into = unseen.ConvertAll(c => known.Uses[c]);
-        for (var c = 0; c < cases.Count && unseen.Count > 0; c++)
-        {
-            var f = At(known, c, speed)!;
+        if (unseen.Count == 0)
+            return true;
+        var forces = new CaseForces[cases.Count];
+        for (var c = 0; c < forces.Length; c++)
+            forces[c] = At(known, c, speed)!;
+        var lent = CaseForces.WorkOut(state, forces);
+        for (var c = 0; c < forces.Length; c++)
             for (var i = 0; i < into.Count; i++)
                 if (c < into[i].Length)
-                    into[i][c] = unseen[i].Use(f);
-            f.Release();
-        }
+                    into[i][c] = unseen[i].Use(forces[c]);
+        CaseForces.GiveBack(lent, forces);
         return true;
     }
 

@@ -31,13 +31,15 @@ public sealed class Design
     /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
     public Design(RigDocument rig, Catalogue stock)
     {
+        // The rig without its holds shares nothing with the whole one: made beside it, for it is asked for next.
+        var alone = rig.Straps.Count == 0 ? null : Task.Run(() => new RigModel(rig, stock, holdsGone: true));
         Model = new RigModel(rig, stock);
         var b = Model.Builder;
         cases = b.Host.Motion.Cases(rig.Run.Road);
         driving = Assessor.Driving(Model);
         state = Model.State([]);
         limits = new LimitSpeed(Model, state, driving);
-        letGo = new LetGo(Model, driving);
+        letGo = new LetGo(Model, driving, alone);
         tremble = RigDynamics.Tremble(b, rig.Run.Speed);
     }
 

@@ -9,15 +9,14 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Assessment;
 
 /// <summary>What happens when something lets go: each hold, any two of them, each link of the path, each brace and strap, all straps, all holds.</summary>
-internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving)
+/// <param name="alone">The rig of which all holds are gone, being made; null where no strap would keep it.</param>
+internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task<RigModel>? alone)
 {
     private readonly RigBuilder b = model.Builder;
     private readonly ConcurrentDictionary<int, bool> governing = [];
 
     /// <summary>What is kept of each state from speed to speed: its uses where it was looked at, and its limit speed, which no other speed changes.</summary>
     private readonly ConcurrentDictionary<string, Kept> kept = [];
-    private readonly Lazy<RigModel?> alone = new(() => model.Builder.Rig.Straps.Count == 0 ? null
-        : new RigModel(model.Builder.Rig, model.Builder.Stock, holdsGone: true));
     private double speed;
     private double intactUse;
     private double? intactLimit;
@@ -172,7 +171,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving)
         if (rig.Straps.Count == 0)
             return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any()
                 ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
-        var rest = alone.Value!;
+        var rest = alone!.GetAwaiter().GetResult();
         rest.Builder.Speed = speed;
         return Judged(rest, rest.State([]), c, Carrying(rest.Builder),
             [.. driving.Where(x => !x.Dynamic)], null, 0);

@@ -212,8 +212,12 @@ public sealed record ScrewJoint
         var layers = Layers.ToList();
         foreach (var own in choice.Layers ?? [])
             if (layers.FindIndex(l => l.Id == own.Layer) is >= 0 and var i && !layers[i].IsFixed)
-                layers[i] = layers[i] with { Thickness = own.Thickness ?? layers[i].Thickness, Hole = own.Hole ?? layers[i].Hole,
-                    Edge = own.Edge ?? layers[i].Edge };
+                layers[i] = layers[i] with
+                {
+                    Thickness = own.Thickness ?? layers[i].Thickness,
+                    Hole = own.Hole ?? layers[i].Hole,
+                    Edge = own.Edge ?? layers[i].Edge
+                };
             else
                 unused.Add($"what you said of its layer “{own.Layer}” is not used: it has no such layer now");
         if (choice.Hole is { } hole)

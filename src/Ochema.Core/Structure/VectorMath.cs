@@ -1,4 +1,5 @@
 using System.Numerics;
+using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 
 namespace Ochema.Core.Structure;
@@ -40,6 +41,50 @@ internal static class VectorMath
             into[v] += factor * from[v];
         for (var i = into.Length * Vector<double>.Count; i < y.Length; i++)
             y[i] += s * x[i];
+    }
+
+    /// <summary>
+    /// y = Σ cₖ·xₖ over a stretch of columns, bit for bit what <see cref="AddScaled"/> of one after the other gives, but each column is kept in
+    /// the processor while all are added: rows are read once and nothing is written in between.
+    /// </summary>
+    /// <param name="y">The stretch.</param>
+    /// <param name="c">Factors.</param>
+    /// <param name="rows">Rows.</param>
+    /// <param name="at">Which row each factor is of.</param>
+    /// <param name="start">First column of the stretch.</param>
+    /// <exception cref="ArgumentException">A row ends before the stretch does.</exception>
+    public static void Combine(Span<double> y, ReadOnlySpan<double> c, double[][] rows, ReadOnlySpan<int> at, int start)
+    {
+        foreach (var k in at)
+            Enough(start + y.Length, rows[k].Length);
+        var step = 4 * Vector<double>.Count;
+        var j = 0;
+        ref var into = ref MemoryMarshal.GetReference(y);
+        for (; j + step <= y.Length; j += step)
+        {
+            var (s0, s1, s2, s3) = (Vector<double>.Zero, Vector<double>.Zero, Vector<double>.Zero, Vector<double>.Zero);
+            for (var k = 0; k < at.Length; k++)
+            {
+                var factor = new Vector<double>(c[k]);
+                ref var row = ref Unsafe.Add(ref MemoryMarshal.GetArrayDataReference(rows[at[k]]), start + j);
+                s0 += factor * Vector.LoadUnsafe(ref row);
+                s1 += factor * Vector.LoadUnsafe(ref row, (nuint)Vector<double>.Count);
+                s2 += factor * Vector.LoadUnsafe(ref row, (nuint)(2 * Vector<double>.Count));
+                s3 += factor * Vector.LoadUnsafe(ref row, (nuint)(3 * Vector<double>.Count));
+            }
+            ref var to = ref Unsafe.Add(ref into, j);
+            s0.StoreUnsafe(ref to);
+            s1.StoreUnsafe(ref to, (nuint)Vector<double>.Count);
+            s2.StoreUnsafe(ref to, (nuint)(2 * Vector<double>.Count));
+            s3.StoreUnsafe(ref to, (nuint)(3 * Vector<double>.Count));
+        }
+        for (; j < y.Length; j++)
+        {
+            var sum = 0.0;
+            for (var k = 0; k < at.Length; k++)
+                sum += c[k] * rows[at[k]][start + j];
+            y[j] = sum;
+        }
     }
 
     /// <summary>y += s·a·b, element by element.</summary>

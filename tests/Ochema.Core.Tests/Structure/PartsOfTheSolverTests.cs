@@ -169,4 +169,24 @@ public class PartsOfTheSolverTests
         for (var i = 0; i < n; i++)
             Assert.Equal(a[i] + 0.7 * b[i], y[i], 12);
     });
+
+    [Theory] // lengths about the stretches that are taken together
+    [InlineData(1)]
+    [InlineData(15)]
+    [InlineData(16)]
+    [InlineData(33)]
+    [InlineData(273)]
+    public void RowsCombinedTogetherAreBitForBitTheirSumOneAfterTheOther(int n)
+    {
+        var random = new Random(7 * n);
+        double[][] rows = [.. Enumerable.Range(0, 9).Select(_ => Enumerable.Range(0, n + 5).Select(_ => random.NextDouble() - 0.5).ToArray())];
+        int[] at = [0, 3, 4, 8];
+        double[] c = [1.5, -0.3, 1e3, 7e-4];
+        var (expected, sum) = (new double[n], new double[n]);
+        for (var k = 0; k < at.Length; k++)
+            VectorMath.AddScaled(expected, c[k], rows[at[k]].AsSpan(5, n));
+        VectorMath.Combine(sum, c, rows, at, 5);
+        Assert.Equal(expected, sum);
+        Assert.Throws<ArgumentException>(() => VectorMath.Combine(new double[n + 1], c, rows, at, 5));
+    }
 }
