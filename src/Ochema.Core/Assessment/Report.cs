@@ -121,13 +121,16 @@ public sealed record DragHandle(string Id, string Station, string Label, string 
 /// <summary>A check at another speed.</summary>
 public sealed record CheckUse(string Id, double Use, double Counts, Verdict Verdict, string Case);
 
+/// <summary>A row of the spine at another speed.</summary>
+public sealed record StationUse(string Id, double Use, Verdict Verdict, string? Check, string Says, string? Refused);
+
 /// <summary>A let-go case at another speed.</summary>
 public sealed record LetGoUse(string Id, double Use, Verdict Verdict, string Says, string Case, IReadOnlyDictionary<string, double> Uses);
 
 /// <summary>What changes with the speed alone, in the order of the whole report; what is not here stays as that says.</summary>
 /// <param name="Speed">m/s.</param>
 public sealed record DriveReport(
-    double Speed, VerdictReport Verdict, VerdictReport Shock, IReadOnlyList<StationReport> Stations, IReadOnlyList<CheckUse> Checks,
+    double Speed, VerdictReport Verdict, VerdictReport Shock, IReadOnlyList<StationUse> Stations, IReadOnlyList<CheckUse> Checks,
     IReadOnlyList<LetGoUse> LetGo, Sharpness.PictureWords Sharpness, Sharpness.PictureWords? SecondSharpness,
         IReadOnlyList<RetentionReport> Retentions,
     IReadOnlyList<ReportFinding> Findings, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase);

@@ -280,12 +280,12 @@ export class RigSession {
   private async drive(doc: RigDocument): Promise<Report> {
     const [now, drive] = [this.report!, await ask(api.POST('/api/assess/drive', { body: doc }))];
     const byId = <T extends { id: string }>(list: T[]) => Object.fromEntries(list.map((x) => [x.id, x]));
-    const [checks, cases] = [byId(now.checks), byId(now.letGo)];
+    const [checks, cases, rows] = [byId(now.checks), byId(now.letGo), byId(now.stations)];
     return {
       ...now,
       verdict: drive.verdict,
       shock: drive.shock,
-      stations: drive.stations,
+      stations: drive.stations.map((s) => ({ ...rows[s.id]!, refused: null, ...s })),
       checks: drive.checks.map((c) => ({ ...checks[c.id]!, ...c })),
       letGo: drive.letGo.map((c) => ({ ...cases[c.id]!, ...c })),
       sharpness: drive.sharpness,
