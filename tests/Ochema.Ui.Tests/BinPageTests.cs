@@ -51,7 +51,7 @@ public sealed class BinPageTests : IDisposable
         {
             c.Open();
             using var command = c.CreateCommand();
-            command.CommandText = """UPDATE "Rigs" SET "Document" = replace("Document", '"schema":1', '"schema":1,"wheels":5') WHERE "Id" = $id;""";
+            command.CommandText = """UPDATE "Rigs" SET "Document" = replace("Document", '"schema":2', '"schema":2,"wheels":5') WHERE "Id" = $id;""";
             command.Parameters.AddWithValue("$id", Helmet);
             Assert.Equal(1, command.ExecuteNonQuery());
         }

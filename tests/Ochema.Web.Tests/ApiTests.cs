@@ -269,7 +269,7 @@ public sealed class ApiTests : IDisposable
         var ask = new JsonObject { ["document"] = JsonNode.Parse(Host.DemoDocument(0)), ["frequency"] = (double)peak["frequency"]! * 1.1, ["damping"] = 0.05, ["axis"] = (int)read["axis"]! };
         var c = await (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
         Assert.InRange((double)c!["after"]! / ((double)peak["frequency"]! * 1.1), 0.99, 1.01);
-        Assert.Matches(@"^\d{4}-\d{2}-\d{2}$", (string)c["document"]!["site"]!["calibratedOn"]!);
+        Assert.Matches(@"^\d{4}-\d{2}-\d{2}$", (string)c["document"]!["measured"]!["site.stiffnessFactor"]!["on"]!);
         var bad = await host.Client.PostAsync("/api/tap/read", Host.Json("""{"text":"no log"}"""));
         Assert.Equal(HttpStatusCode.BadRequest, bad.StatusCode);
         Assert.Equal("log", (string)(await bad.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);

@@ -22,8 +22,8 @@ public sealed class PanelFlex(RigBuilder b, HoldSpot spot, int spring, double no
         sheet?.Formula("(|{N}| ÷ {kn} + {M} ÷ {kr} × {b}) ÷ {w}", "plate and shallow shell (Timoshenko; Reissner 1946), hold and panel one behind the other", "Popping of a flat panel, dents from a dropped cup.")
             .Term("N", "pull or press", load.Pull, Dimension.Force)
             .Term("kn", "stiffness, push-pull", normal, Dimension.Stiffness,
-                spot.Site.StiffnessFactor is null ? $"place: {b.Stock.Material(spot.Site.Material).Name}, as entered"
-                    : $"your tap test{(spot.Site.CalibratedOn is { } day ? $" of {day}" : "")}")
+                spot.Site.StiffnessFactor is { } heard ? Taken.Origin(b.Rig, "your tap test", "stiffnessFactor", heard)
+                    : $"place: {b.Stock.Material(spot.Site.Material).Name}, as entered")
             .Term("M", "rocking moment", load.Moment, Dimension.Torque)
             .Term("kr", "stiffness, rocking", rocking, Dimension.RotationalStiffness, "panel as entered: plate and shell formulas, Timoshenko, Reissner")
             .Term("b", "radius of the hold", radius, Dimension.Length, "the hold's row")

@@ -54,14 +54,11 @@ public sealed record Site
     public required double WindFactor { get; init; }
 
     [Measure("Stiffness by tap test", Dimension.Factor, 0.02, 50,
-        HowTo = "share of the estimate; comes from a tap test on the Shake screen", Measured = true, Chosen = true, UsualFrom = 0.2, UsualTo = 5)]
+        HowTo = "share of the estimate; comes from a tap test on the Shake screen", Measured = true, UsualFrom = 0.2, UsualTo = 5)]
     public double? StiffnessFactor { get; init; }
 
-    [Measure("Damping by tap test", Dimension.Ratio, 0.005, 0.5, HowTo = "comes from a tap test on the Shake screen", Measured = true, Chosen = true)]
+    [Measure("Damping by tap test", Dimension.Ratio, 0.005, 0.5, HowTo = "comes from a tap test on the Shake screen", Measured = true)]
     public double? Damping { get; init; }
-
-    /// <summary>Day of the tap test, YYYY-MM-DD.</summary>
-    public string? CalibratedOn { get; init; }
 
     [Option("Surface today")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;

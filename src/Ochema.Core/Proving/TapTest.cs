@@ -88,7 +88,14 @@ public static class TapTest
     /// <param name="axis">Axis that rang, 0 along, 1 across, 2 up: the lowest mode that goes that way is the one that was heard.</param>
     public static Calibration Calibrate(RigDocument rig, Catalogue stock, double frequency, double? damping, string date, int? axis = null)
     {
-        RigDocument With(double factor) => rig with { Site = rig.Site with { StiffnessFactor = factor, Damping = damping is { } d ? Math.Clamp(d, 0.005, 0.5) : rig.Site.Damping, CalibratedOn = date } };
+        RigDocument With(double factor)
+        {
+            var site = rig.Site with { StiffnessFactor = factor, Damping = damping is { } d ? Math.Clamp(d, 0.005, 0.5) : rig.Site.Damping };
+            var taken = new Dictionary<string, Taken>(rig.Measured ?? new Dictionary<string, Taken>()) { ["site.stiffnessFactor"] = new(factor, date) };
+            if (damping is not null)
+                taken["site.damping"] = new(site.Damping!.Value, date);
+            return rig with { Site = site, Measured = taken };
+        }
         double Heard(RigDocument r)
         {
             var modes = new RigModel(r, stock).Modes;

@@ -14,7 +14,7 @@ namespace Ochema.Core.Rigs;
 public sealed record RigDocument
 {
     /// <summary>The schema number this version writes.</summary>
-    public const int CurrentSchema = 1;
+    public const int CurrentSchema = 2;
 
     public required int Schema { get; init; }
     public required string Name { get; init; }

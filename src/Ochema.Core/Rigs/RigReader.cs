@@ -17,17 +17,21 @@ public static class RigReader
     /// <exception cref="DocumentException">The text is no rig document; the message names the path and the reason.</exception>
     public static RigDocument Read(string json, Catalogue stock)
     {
-        var rig = StrictJson.Read<RigDocument>(json);
+        var rig = Parse<RigDocument>(json);
         Check(rig, stock);
         return rig;
     }
+
+    /// <summary>Reads a document, or what carries one in its field <c>document</c>, of this schema or an earlier one; nothing of it is checked yet.</summary>
+    /// <exception cref="DocumentException">Names the path and the reason.</exception>
+    public static T Parse<T>(string json) => StrictJson.Read<T>(Upgrades.Present(json));
 
     /// <summary>Checks ranges, catalogue rows, references and counts.</summary>
     /// <exception cref="DocumentException">Names the path and the reason.</exception>
     public static void Check(RigDocument rig, Catalogue stock)
     {
         if (rig.Schema != RigDocument.CurrentSchema)
-            throw new DocumentException("schema", $"{rig.Schema} is not a schema this version reads (it reads {RigDocument.CurrentSchema})");
+            throw new DocumentException("schema", $"{rig.Schema} is not a schema this version reads (it reads {string.Join(" and ", Upgrades.Read)})");
         Text(rig.Name, "name", 1, LongestName);
         Text(rig.Notes, "notes", 0, LongestNotes);
         if (rig.Stock is { } own)
@@ -39,8 +43,6 @@ public static class RigReader
         Site(rig.Site.Id, "site.id", host);
         Text(rig.Site.Name, "site.name", 1, LongestName);
         Record(rig.Site, "site", stock);
-        if (rig.Site.CalibratedOn is { } day && !Taken.IsDay(day))
-            throw new DocumentException("site.calibratedOn", "is no day as YYYY-MM-DD");
         Pair(rig.At, "at");
         Record(rig.Base, "base", stock);
         Record(rig.Reach, "reach", stock);

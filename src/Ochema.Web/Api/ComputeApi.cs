@@ -66,7 +66,7 @@ internal static class ComputeApi
 
     private static Task<IResult> Calibrate(HttpRequest request, TimeProvider clock) => Problems.Reading(request, body =>
     {
-        var ask = StrictJson.Read<CalibrateRequest>(body);
+        var ask = RigReader.Parse<CalibrateRequest>(body);
         var stock = Stocked(ask.Document);
         var day = clock.GetLocalNow().ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
         return Written(TapTest.Calibrate(ask.Document, stock, ask.Frequency, ask.Damping, day, ask.Axis));
@@ -79,14 +79,14 @@ internal static class ComputeApi
 
     private static Task<IResult> Alternatives(HttpRequest request) => Problems.Reading(request, body =>
     {
-        var ask = StrictJson.Read<AlternativesRequest>(body);
+        var ask = RigReader.Parse<AlternativesRequest>(body);
         var stock = Stocked(ask.Document);
         return Written(Adviser.Alternatives(ask.Document, ask.Station, stock, Stop(request)));
     });
 
     private static Task<IResult> Straps(HttpRequest request) => Problems.Reading(request, body =>
     {
-        var ask = StrictJson.Read<StrapsRequest>(body);
+        var ask = RigReader.Parse<StrapsRequest>(body);
         var stock = Stocked(ask.Document);
         if (!(ask.Pretension >= StrapEnds.Pretension.Minimum && ask.Pretension <= StrapEnds.Pretension.Maximum))
             throw new DocumentException("pretension", $"is not between {StrapEnds.Pretension.Minimum:0} and {StrapEnds.Pretension.Maximum:0} N");
@@ -95,14 +95,14 @@ internal static class ComputeApi
 
     private static Task<IResult> Relocate(HttpRequest request) => Problems.Reading(request, body =>
     {
-        var ask = StrictJson.Read<RelocateRequest>(body);
+        var ask = RigReader.Parse<RelocateRequest>(body);
         RigReader.Check(ask.Document, Catalogue.Shipped);
         return Written(Relocation.To(ask.Document, ask.Host, ask.Site));
     });
 
     private static Task<IResult> Inverse(HttpRequest request) => Problems.Reading(request, body =>
     {
-        var ask = StrictJson.Read<InverseRequest>(body);
+        var ask = RigReader.Parse<InverseRequest>(body);
         var stock = Stocked(ask.Document);
         if (ask.AtMost is not (>= 0.2 and <= 1))
             throw new DocumentException("atMost", "is not between 0.2 and 1");

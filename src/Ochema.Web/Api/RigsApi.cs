@@ -66,7 +66,7 @@ internal static class RigsApi
 
     private static Task<IResult> Create(HttpRequest request, OchemaContext db, TimeProvider clock, OwnShelf own) => Problems.Reading(request, async body =>
     {
-        var create = StrictJson.Read<NewRig>(body);
+        var create = RigReader.Parse<NewRig>(body);
         var judged = Checked(create.Document, "document.");
         if (await db.Rigs.CountAsync() >= MostRigs)
             return Problems.Of(409, "Full", $"There are {MostRigs} rigs already.");

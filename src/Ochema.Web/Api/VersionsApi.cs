@@ -42,7 +42,7 @@ internal static class VersionsApi
             return new(v.Number, v.Name, v.SavedAt, true, null, null, null, []);
         return new(v.Number, v.Name, v.SavedAt, true, JsonSerializer.Deserialize<Verdict>($"\"{v.Word}\"", StrictJson.Options), v.LimitSpeed, v.Mass,
             before?.Word is null ? []
-                : DocumentChanges.Of(StrictJson.Read<RigDocument>(before.Document), StrictJson.Read<RigDocument>(v.Document), Catalogue.Shipped));
+                : DocumentChanges.Of(RigReader.Parse<RigDocument>(before.Document), RigReader.Parse<RigDocument>(v.Document), Catalogue.Shipped));
     }
 
     private static Task<VersionRecord?> FindAsync(OchemaContext db, string id, int number) => db.Versions.SingleOrDefaultAsync(v => v.RigId == id && v.Number == number);

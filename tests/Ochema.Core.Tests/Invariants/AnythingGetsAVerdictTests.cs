@@ -131,7 +131,7 @@ public class AnythingGetsAVerdictTests
 
     private static RigDocument Plain(Host host, Site site) => new()
     {
-        Schema = 1,
+        Schema = RigDocument.CurrentSchema,
         Name = "plain",
         Host = host.Id,
         Site = site,

@@ -146,11 +146,11 @@ public class TapTests
         var peak = log.Peaks[0];
         var c = TapTest.Calibrate(wrong, Catalogue.Shipped, peak.Frequency, peak.RingDown, "2026-03-14", log.Axis);
         Near.Share(real, c.After, 0.03);
-        Assert.Equal("2026-03-14", c.Document.Site.CalibratedOn);
+        Assert.Equal(new(c.Document.Site.StiffnessFactor!.Value, "2026-03-14"), c.Document.Measured!["site.stiffnessFactor"]);
         // From then on it beats the estimate, and says so.
         RigReader.Check(c.Document, Catalogue.Shipped);
         var flex = Assessor.Assess(c.Document, Catalogue.Shipped).Checks.First(x => x.Id.EndsWith(".flex", StringComparison.Ordinal));
-        Assert.Contains(flex.Working.Terms, t => t.Source.Contains("tap test of 2026-03-14"));
+        Assert.Contains(flex.Working.Terms, t => t.Source == "your tap test, 14 Mar 2026");
         Assert.Throws<DocumentException>(() => TapTest.Calibrate(wrong, Catalogue.Shipped, 400, null, "2026-03-14"));
     }
 

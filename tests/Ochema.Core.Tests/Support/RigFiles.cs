@@ -36,7 +36,7 @@ internal static class RigFiles
     /// <summary>A cup with an arm on a bonnet of 0.75 mm steel: camera about 0.28 m above the panel.</summary>
     public static RigDocument CupAndArm(params (double S, double T)[] feet) => new()
     {
-        Schema = 1,
+        Schema = RigDocument.CurrentSchema,
         Name = "cup and arm",
         Host = "estate",
         Site = Panel("bonnet"),
@@ -52,7 +52,7 @@ internal static class RigFiles
     /// <summary>A 300 mm plate on four holds with a camera of a given mass on a low head or a riser.</summary>
     public static RigDocument Plate(HoldKind hold, double mass = 2, double riser = 0, string site = "bonnet", double speed = 100 / 3.6) => new()
     {
-        Schema = 1,
+        Schema = RigDocument.CurrentSchema,
         Name = "plate",
         Host = "estate",
         Site = Panel(site),
