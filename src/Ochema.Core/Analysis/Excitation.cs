@@ -94,7 +94,7 @@ internal sealed class Excitations
                 continue;
             var load = new double[model.System.Size];
             var lift = 0.5 * model.Density * normal * normal * d * Turbulence.Lift * Math.Sqrt(Math.Min(1, 2 * Turbulence.InStep * d / p.Length));
-            for (var i = p.First; i < p.First + p.Count; i++)
+            for (int i = p.First; i < p.First + p.Count; i++)
                 model.System.AddMemberLoad(load, i, lift * wind.Cross(axis).Normalized());
             yield return new($"wind shed off the {p.Label}", "Strouhal 0.2, lift 0.35 (Blevins), bandwidth 10 % (Vickery and Clark); from memory, 0.3–2 ×", [.. frequencies.Select(f => Turbulence.Shedding(f, at))], On(load), Vec3.Zero);
         }

@@ -105,7 +105,7 @@ internal sealed class ModalResponse
         {
             var energy = model.System.SpringEnergy(shape, s);
             inSprings += energy;
-            sum += energy * model.Builder.DampingOf(s);
+            sum += energy * model.Builder.DampingOf(new(s));
         }
         return (sum + Math.Max(0, total - inSprings) * beams) / Math.Max(total, inSprings);
     }

@@ -147,7 +147,7 @@ internal sealed class RigModel
         Waters(c, speed).Where(w => w.Slam || Builder.Position(Builder.Camera.Node).Z < w.UpTo).Sum(w => w.Pressure);
 
     /// <summary>Force and moment at a spring of the whole rig under any load, for checks of the combinations.</summary>
-    internal (Vec3 Force, Vec3 Moment) ResponseTo(double[] load, int spring)
+    internal (Vec3 Force, Vec3 Moment) ResponseTo(double[] load, SpringIndex spring)
     {
         Span<double> s = stackalloc double[6];
         System.SpringForce(Solve(load), spring, s);
@@ -208,7 +208,7 @@ internal sealed class RigModel
 
     /// <summary>Load of water from ahead at 1 Pa on all that lies lower than a height, m over still water, and of a wave on the cameras: N/m on members, N
     /// on bodies.</summary>
-    private IEnumerable<(int Member, int Node, Vec3 Load)> Wetted(double upTo, bool slam)
+    private IEnumerable<(int Member, NodeIndex Node, Vec3 Load)> Wetted(double upTo, bool slam)
     {
         var flow = MotionProfile.WindDirection(0);
         foreach (var face in Builder.Faces)
@@ -219,7 +219,7 @@ internal sealed class RigModel
                     yield return (-1, face.Node, face.BoxForce(flow));
             }
             else if (Water.Share(Builder.Position(Builder.StartOf(face.Member)).Z, Builder.Position(Builder.EndOf(face.Member)).Z, upTo) is > 0 and var share)
-                yield return (face.Member, -1, share * (slam ? Water.Slam
+                yield return (face.Member, new(-1), share * (slam ? Water.Slam
                     : 1) * Drag.OnMember(flow, System.Beams[face.Member].AxisX, face.Width, face.Coefficient));
     }
 

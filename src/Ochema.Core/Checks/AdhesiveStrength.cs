@@ -2,14 +2,15 @@ using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
 /// <summary>A foam pad: pull and shear over the area plus peel by moment, against derated strength.</summary>
-public sealed class AdhesiveStrength(RigBuilder b, HoldSpot spot, int spring, AdhesivePadRow row, double cure)
+public sealed class AdhesiveStrength(RigBuilder b, HoldSpot spot, SpringIndex spring, AdhesivePadRow row, double cure)
     : Check(spot.Id + ".glue", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} tears off")
 {
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

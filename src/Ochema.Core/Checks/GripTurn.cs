@@ -7,10 +7,10 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A clamp that turns on its bar or slides along it: k·√((S/S₀)² + (M/M₀)²) ≤ 1, friction spent on both together.</summary>
-public sealed class GripTurn(RigBuilder b, string id, string title, int spring, Vec3 axis, double slide, double torque, string how, string source)
+public sealed class GripTurn(RigBuilder b, string id, string title, SpringIndex spring, Vec3 axis, double slide, double torque, string how, string source)
     : Check(id + ".turn", "base", id, title)
 {
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
 
@@ -25,6 +25,7 @@ public sealed class GripTurn(RigBuilder b, string id, string title, int spring, 
     }
 
     /// <summary>With a capacity from <see cref="FrictionGrip"/>.</summary>
-    public static GripTurn Of(RigBuilder b, string id, string title, int spring, Vec3 axis, (double Slide, double Torque) capacity, string how, string source) =>
+    public static GripTurn Of(RigBuilder b, string id, string title, SpringIndex spring, Vec3 axis,
+        (double Slide, double Torque) capacity, string how, string source) =>
         new(b, id, title, spring, axis, capacity.Slide, capacity.Torque, how, source);
 }

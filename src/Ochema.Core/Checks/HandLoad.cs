@@ -1,16 +1,17 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
 /// <summary>More than hands can hold: F ÷ F₀ + M ÷ M₀, the couple of two hands counted.</summary>
-public sealed class HandLoad(int spring, int hands, double apart) : Check("base-hold.hand", "base", "base-hold", "Hands give way")
+public sealed class HandLoad(SpringIndex spring, int hands, double apart) : Check("base-hold.hand", "base", "base-hold", "Hands give way")
 {
     /// <summary>What one hand holds for a moment, N, and its wrist, N·m (judgement, 100–200 and 5–12).</summary>
     private const double Force = 150;
     private const double Wrist = 8;
 
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

@@ -1,14 +1,15 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
 /// <summary>A gripping hold that is pulled off or prised off: k·(N + M/r) ≤ what it holds.</summary>
-public sealed class HoldPullOff(RigBuilder b, HoldSpot spot, int spring, string title, string factor, double capacity, double lever, string source)
+public sealed class HoldPullOff(RigBuilder b, HoldSpot spot, SpringIndex spring, string title, string factor, double capacity, double lever, string source)
     : Check(spot.Id + ".pull", spot.Station, spot.Id, title)
 {
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

@@ -1,6 +1,7 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
@@ -9,10 +10,11 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="pressing">What presses it on by itself, N; 0 for what stands by its weight only.</param>
 /// <param name="twistRadius">Radius at which friction acts against a twist, m.</param>
-public sealed class HoldSlide(RigBuilder b, HoldSpot spot, int spring, string title, double pressing, double friction, double twistRadius, string source)
+public sealed class HoldSlide(RigBuilder b, HoldSpot spot, SpringIndex spring, string title, double pressing, double friction,
+    double twistRadius, string source)
     : Check(spot.Id + ".slide", spot.Station, spot.Id, title)
 {
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
 

@@ -1,6 +1,7 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
@@ -8,12 +9,12 @@ namespace Ochema.Core.Checks;
 /// A cup or a magnet that slides or twists: pull, slide and twist act together and the factors are on all of it, k·N + k_s·S/μ ≤ P + Q,
 /// with S its share of what its group has to take, twist over the friction's radius included (<see cref="SlideGroup"/>).
 /// </summary>
-public sealed class HoldSlides(RigBuilder b, HoldSpot spot, int spring, HoldGrasp grasp, SlideGroup group)
+public sealed class HoldSlides(RigBuilder b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp, SlideGroup group)
     : Check(spot.Id + ".slide", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} slides or twists")
 {
     private readonly (double Pull, double Slide) factor = (b.Factors[grasp.PullFactor], b.Factors[grasp.SlideFactor]);
 
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
 

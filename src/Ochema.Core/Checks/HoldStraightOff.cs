@@ -1,16 +1,17 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
 /// <summary>A cup or a magnet pulled straight off: k·N ≤ P.</summary>
-public sealed class HoldStraightOff(RigBuilder b, HoldSpot spot, int spring, HoldGrasp grasp)
+public sealed class HoldStraightOff(RigBuilder b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp)
     : Check(spot.Id + ".pull", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} pulls straight off")
 {
     private readonly double factor = b.Factors[grasp.PullFactor];
 
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

@@ -1,6 +1,7 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
@@ -8,12 +9,12 @@ namespace Ochema.Core.Checks;
 /// A cup that lifts at its lip or a magnet that peels at its edge: moments about the far edge, k·(M + N·r) ≤ (P + Q)·r. The factor is on
 /// the pull as well as on the moment; what presses it on (Q) helps as it is.
 /// </summary>
-public sealed class HoldTip(RigBuilder b, HoldSpot spot, int spring, HoldGrasp grasp, string how)
+public sealed class HoldTip(RigBuilder b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp, string how)
     : Check(spot.Id + ".tip", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} {how}")
 {
     private readonly double factor = b.Factors[grasp.PullFactor];
 
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

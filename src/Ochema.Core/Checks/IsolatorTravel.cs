@@ -6,10 +6,10 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>Whether a soft mount bottoms: how far it moves at its edge in a case, against the travel that is there.</summary>
-public sealed class IsolatorTravel(int spring, Vec3 axis, double along, double across, double turning, double spread, IsolatorRow row)
+public sealed class IsolatorTravel(SpringIndex spring, Vec3 axis, double along, double across, double turning, double spread, IsolatorRow row)
     : Check("isolator.travel", "isolator", "isolator", "Soft mount bottoms")
 {
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override CheckSort Sort => CheckSort.Service;
 

@@ -2,6 +2,7 @@ using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
@@ -77,7 +78,7 @@ internal static class Joining
     }
 
     /// <summary>Puts the screws, nuts, washers and bush of a joint on the list, and their mass at its nodes.</summary>
-    public static void List(RigBuilder b, ScrewJoint joint, ReadOnlySpan<int> at)
+    public static void List(RigBuilder b, ScrewJoint joint, ReadOnlySpan<NodeIndex> at)
     {
         if (joint.Included)
             return;

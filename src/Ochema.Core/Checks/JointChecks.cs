@@ -1,6 +1,7 @@
 using Ochema.Core.Joints;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
@@ -9,7 +10,7 @@ internal static class JointChecks
 {
     /// <summary>Adds a screwed joint with the user's own choices for it, its checks and its pieces.</summary>
     /// <param name="at">Nodes that its screws hang on.</param>
-    public static ScrewJoint Joint(this RigBuilder b, ScrewJoint joint, params ReadOnlySpan<int> at)
+    public static ScrewJoint Joint(this RigBuilder b, ScrewJoint joint, params ReadOnlySpan<NodeIndex> at)
     {
         joint = joint with { Layers = LayerIds.Of(joint.Layers) };
         var own = b.Rig.Joints.TryGetValue(joint.Id, out var choice) ? joint.With(choice) : joint;

@@ -1,15 +1,17 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
 /// <summary>A locked joint that turns: k·M ≤ holding torque.</summary>
-public sealed class JointTorque(RigBuilder b, string station, string id, string title, int spring, double torque, string source) : Check(id + ".torque", station, id, title)
+public sealed class JointTorque(RigBuilder b, string station, string id, string title, SpringIndex spring, double torque, string source)
+    : Check(id + ".torque", station, id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];
 
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
 

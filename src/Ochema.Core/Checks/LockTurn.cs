@@ -6,9 +6,10 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A tube that turns in its lock: k·|M·axis| ≤ what the lock holds; bending is carried by the overlap.</summary>
-public sealed class LockTurn(RigBuilder b, string station, string id, int spring, Vec3 axis, double torque) : Check(id + ".turn", station, id, "Lock of the pole turns")
+public sealed class LockTurn(RigBuilder b, string station, string id, SpringIndex spring, Vec3 axis, double torque)
+    : Check(id + ".turn", station, id, "Lock of the pole turns")
 {
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
 

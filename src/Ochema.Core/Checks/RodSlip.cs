@@ -15,7 +15,7 @@ public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece p
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         Span<double> e = stackalloc double[12];
-        f.Beam(piece.First + piece.Count - 1, e);
+        f.Beam(piece.Last, e);
         var n = Math.Abs(e[6]);
         sheet?.Formula("{k} × {N} ÷ {H}", "friction of the clamp along the rod", "Paint, oil, a tie instead of a clamp.")
             .Factor(b, FactorTable.Friction).Term("N", "force along the rod", n, Dimension.Force)

@@ -18,9 +18,9 @@ public class SectionStrength(RigBuilder b, string station, string id, string tit
         var (squared, at) = (0.0, (N: 0.0, V: 0.0, T: 0.0, M: 0.0, Sigma: 0.0, Tau: 0.0));
         var s = piece.Section;
         Span<double> e = stackalloc double[12];
-        for (var i = piece.First; i < piece.First + piece.Count; i++)
+        for (int i = piece.First; i < piece.First + piece.Count; i++)
         {
-            f.Beam(i, e);
+            f.Beam(new(i), e);
             for (var end = 0; end < 12; end += 6)
             {
                 var (n, vy, vz, t, my, mz) = (Math.Abs(e[end]), e[end + 1], e[end + 2], Math.Abs(e[end + 3]), Math.Abs(e[end + 4]), Math.Abs(e[end + 5]));

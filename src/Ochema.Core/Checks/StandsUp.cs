@@ -7,10 +7,10 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>Something that stands by its weight and tips over an edge of its footprint: k·overturning ≤ weight × distance to the edge.</summary>
-public sealed class StandsUp(RigBuilder b, HoldSpot spot, int spring, IReadOnlyList<Vec3> corners)
+public sealed class StandsUp(RigBuilder b, HoldSpot spot, SpringIndex spring, IReadOnlyList<Vec3> corners)
     : Check(spot.Id + ".tip", spot.Station, spot.Id, "It tips over or lifts off")
 {
-    public override int? Joint => spring;
+    public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

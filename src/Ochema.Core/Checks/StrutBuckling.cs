@@ -28,9 +28,9 @@ public sealed class StrutBuckling(RigBuilder b, string station, string id, BeamP
     {
         var compression = 0.0;
         Span<double> e = stackalloc double[12];
-        for (var i = piece.First; i < piece.First + piece.Count; i++)
+        for (int i = piece.First; i < piece.First + piece.Count; i++)
         {
-            f.Beam(i, e);
+            f.Beam(new(i), e);
             compression = Math.Max(compression, Math.Max(e[0], -e[6]));
         }
         var name = FactorTable.For(piece.Material.Family);

@@ -46,7 +46,7 @@ public sealed class CaseForces
     public Vec3 Wind => Case.Wind < 0 ? Vec3.Zero : MotionProfile.WindDirection(MotionProfile.Yaw[Case.Wind]);
 
     /// <summary>Force and moment that a spring puts on its from node.</summary>
-    public (Vec3 Force, Vec3 Moment) Spring(int spring)
+    public (Vec3 Force, Vec3 Moment) Spring(SpringIndex spring)
     {
         Span<double> s = stackalloc double[6];
         Sum(6 * spring, s);
@@ -54,16 +54,16 @@ public sealed class CaseForces
     }
 
     /// <summary>End forces of a beam element in its local axes (12): N, Vy, Vz, T, My, Mz at both ends.</summary>
-    public void Beam(int element, Span<double> into) => Sum(state.Layout.Beam + 12 * element, into);
+    public void Beam(BeamIndex element, Span<double> into) => Sum(state.Layout.Beam + 12 * element, into);
 
     /// <summary>True when a hold or strap is gone in this state.</summary>
     public bool IsGone(string id) => state.Gone.Contains(id);
 
     /// <summary>Tension of a line, N (negative for a pad that is pressed).</summary>
-    public double Tension(int line) => Tensions[line];
+    public double Tension(LineIndex line) => Tensions[line];
 
     /// <summary>What loads a spring, source by source; they add up to <see cref="Spring"/>.</summary>
-    public IReadOnlyList<LoadShare> Split(int spring)
+    public IReadOnlyList<LoadShare> Split(SpringIndex spring)
     {
         var shares = new List<LoadShare>();
         Span<double> s = stackalloc double[6];
@@ -81,7 +81,7 @@ public sealed class CaseForces
     }
 
     /// <summary>What a hold carries: pull along the normal (negative: pressed on), slide along the panel, rocking moment, twist about the normal.</summary>
-    public HoldLoad Hold(int spring, Vec3 normal)
+    public HoldLoad Hold(SpringIndex spring, Vec3 normal)
     {
         var (f, m) = Spring(spring);
         return new HoldLoad(-f.Dot(normal), f.PerpendicularTo(normal).Length, m.PerpendicularTo(normal).Length, Math.Abs(m.Dot(normal)));

@@ -1,4 +1,5 @@
 using Ochema.Core.Quantities;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Responses;
 
@@ -33,7 +34,7 @@ public abstract class Check(string id, string station, string part, string title
     public virtual CheckSort Sort => CheckSort.Strength;
 
     /// <summary>Index of the spring whose load it looks at; null where it looks at a piece, or at none.</summary>
-    public virtual int? Joint => null;
+    public virtual SpringIndex? Joint => null;
 
     /// <summary>True for what turns or slides when it is pushed and stays on: it wants aiming again, no more.</summary>
     public virtual bool GivesWay => false;

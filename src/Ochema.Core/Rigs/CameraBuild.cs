@@ -10,7 +10,7 @@ namespace Ochema.Core.Rigs;
 /// <param name="Eye">Front of the lens, m.</param>
 /// <param name="Pivot">Middle of the body, about which it is aimed, m.</param>
 /// <param name="Subject">How near the subject on the host is, m; null for one far away.</param>
-public sealed record CameraBuild(int Node, int Seat, double Mass, Vec3 View, Vec3 Up, Vec3 Eye, Vec3 Pivot, double? Subject,
+public sealed record CameraBuild(NodeIndex Node, NodeIndex Seat, double Mass, Vec3 View, Vec3 Up, Vec3 Eye, Vec3 Pivot, double? Subject,
     CameraRow Body, LensRow Lens, bool Weighed)
 {
     /// <summary>Where to turn it to look at a point: to the left and up, rad, and how far the lens is from it then, m.</summary>

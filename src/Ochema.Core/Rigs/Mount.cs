@@ -10,7 +10,7 @@ namespace Ochema.Core.Rigs;
 /// <param name="Position">m, host axes.</param>
 /// <param name="Axis">Away from the panel.</param>
 /// <param name="Offers">What it is joined by; null within a part.</param>
-public sealed record Mount(int Node, Vec3 Position, Vec3 Axis, Port? Offers = null);
+public sealed record Mount(NodeIndex Node, Vec3 Position, Vec3 Axis, Port? Offers = null);
 
 /// <summary>A place on a panel for a hold.</summary>
 /// <param name="Id">Unique name of the hold.</param>
@@ -22,14 +22,20 @@ public sealed record HoldSpot(string Id, string Station, string Label, Site Site
 /// <param name="Spring">Index of its spring in the model.</param>
 /// <param name="Node">Node on the panel.</param>
 /// <param name="Top">Where it is screwed on.</param>
-public sealed record Hold(string Id, string Station, string Label, int Spring, int Node, Mount Top);
+public sealed record Hold(string Id, string Station, string Label, SpringIndex Spring, NodeIndex Node, Mount Top);
 
 /// <summary>A run of beam elements that is one piece.</summary>
 /// <param name="First">First element's index.</param>
 /// <param name="Count">How many elements it was cut into.</param>
 /// <param name="Mass">Its own, kg; without the water it carries along.</param>
 public sealed record BeamPiece(
-    string Station, string Label, int First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass);
+    string Station, string Label, BeamIndex First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass)
+{
+
+
+    /// <summary>The element at its second end.</summary>
+    public BeamIndex Last => new(First + Count - 1);
+}
 
 /// <summary>A point of the drawing that moves with a node.</summary>
 public sealed record FigurePoint(string Node, double[] P);

@@ -25,7 +25,7 @@ public sealed class RigBuilder
     private readonly List<double> dampings = [];
     private readonly List<ModelLine> lines = [];
     private readonly List<ModelMass> masses = [];
-    private readonly Dictionary<RigPoint, int> points = [];
+    private readonly Dictionary<RigPoint, NodeIndex> points = [];
     private readonly Host host;
 
     public RigDocument Rig { get; }
@@ -184,19 +184,19 @@ public sealed class RigBuilder
     }
 
     /// <summary>Adds a node; its name is made unique.</summary>
-    public int Node(string id, Vec3 p)
+    public NodeIndex Node(string id, Vec3 p)
     {
         nodes.Add(new ModelNode(Free(nodeNames, id), p.X, p.Y, p.Z));
-        return nodes.Count - 1;
+        return new(nodes.Count - 1);
     }
 
-    public Vec3 Position(int node) => nodes[node].Position;
+    public Vec3 Position(NodeIndex node) => nodes[node].Position;
 
     /// <summary>Node at the first end of a beam element.</summary>
-    public int StartOf(int element) => nodes.FindIndex(n => n.Id == members[element].From);
+    public NodeIndex StartOf(BeamIndex element) => new(nodes.FindIndex(n => n.Id == members[element].From));
 
     /// <summary>Force and moment at the first end of a beam element, host axes.</summary>
-    public Func<CaseForces, (Vec3 Force, Vec3 Moment)> EndLoad(int element)
+    public Func<CaseForces, (Vec3 Force, Vec3 Moment)> EndLoad(BeamIndex element)
     {
         var x = (Position(EndOf(element)) - Position(StartOf(element))).Normalized();
         var up = members[element].Up;
@@ -211,23 +211,23 @@ public sealed class RigBuilder
     }
 
     /// <summary>Node at its second end.</summary>
-    public int EndOf(int element) => nodes.FindIndex(n => n.Id == members[element].To);
+    public NodeIndex EndOf(BeamIndex element) => new(nodes.FindIndex(n => n.Id == members[element].To));
 
-    public string NodeId(int node) => nodes[node].Id;
+    public string NodeId(NodeIndex node) => nodes[node].Id;
 
-    public FigurePoint Point(int node, Vec3 p) => new(nodes[node].Id, p.ToArray());
+    public FigurePoint Point(NodeIndex node, Vec3 p) => new(nodes[node].Id, p.ToArray());
 
-    public FigurePoint Point(int node) => Point(node, Position(node));
+    public FigurePoint Point(NodeIndex node) => Point(node, Position(node));
 
-    public void Rigid(int a, int b) => links.Add(new ModelRigidLink(nodes[a].Id, nodes[b].Id));
+    public void Rigid(NodeIndex a, NodeIndex b) => links.Add(new ModelRigidLink(nodes[a].Id, nodes[b].Id));
 
     /// <summary>A spring to ground or between coincident nodes; returns its index.</summary>
     /// <param name="damping">Damping ratio that its movement goes with: 0.03 for bolted joints (judgement, 0.5–2 ×).</param>
-    public int Spring(string id, int from, int? to, double[] k, double damping = 0.03)
+    public SpringIndex Spring(string id, NodeIndex from, NodeIndex? to, double[] k, double damping = 0.03)
     {
         dampings.Add(damping);
         springs.Add(new ModelSpring(Free(elementNames, id), nodes[from].Id, k) { To = to is { } t ? nodes[t].Id : null });
-        return springs.Count - 1;
+        return new(springs.Count - 1);
     }
 
     /// <summary>
@@ -235,8 +235,8 @@ public sealed class RigBuilder
     /// its axis; along the host axes it would be coupled.
     /// </summary>
     /// <param name="axis">Unit vector.</param>
-    public int SpringAlong(
-        Vec3 axis, string id, int from, int? to, double along, double across, double about, double rocking, double damping = 0.03)
+    public SpringIndex SpringAlong(
+        Vec3 axis, string id, NodeIndex from, NodeIndex? to, double along, double across, double about, double rocking, double damping = 0.03)
     {
         // Along a host axis nothing is coupled.
         double Mix(double share, double one, double other) => share * share * one + (1 - share * share) * other;
@@ -252,30 +252,31 @@ public sealed class RigBuilder
     private const double Straight = 1e-9;
 
     /// <summary>Damping ratio of a spring.</summary>
-    public double DampingOf(int spring) => dampings[spring];
+    public double DampingOf(SpringIndex spring) => dampings[spring];
 
     /// <summary>A line to a fixed point; returns its index.</summary>
-    public int Line(string id, int from, Vec3 anchor, double axialStiffness, double pretension, bool push = false)
+    public LineIndex Line(string id, int from, Vec3 anchor, double axialStiffness, double pretension, bool push = false)
     {
         lines.Add(new ModelLine(Free(elementNames, id), nodes[from].Id, axialStiffness, pretension) { Anchor = anchor.ToArray(), Push = push ? true : null });
-        return lines.Count - 1;
+        return new(lines.Count - 1);
     }
 
-    public void PointMass(int node, double m, Vec3 offset = default, double[]? inertia = null)
+    public void PointMass(NodeIndex node, double m, Vec3 offset = default, double[]? inertia = null)
     {
         if (m > 0)
             masses.Add(new ModelMass(nodes[node].Id, m) { Offset = offset == Vec3.Zero ? null : offset.ToArray(), I = inertia });
     }
 
     /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (it is entered elsewhere).</summary>
-    public BeamPiece Beam(string station, string id, string label, int from, int to, Section s, Material m, Vec3 up, bool pinned = false, double? density = null, bool windy = true)
+    public BeamPiece Beam(string station, string id, string label, NodeIndex from, NodeIndex to, Section s, Material m, Vec3 up,
+        bool pinned = false, double? density = null, bool windy = true)
     {
         var (a, b) = (Position(from), Position(to));
         var length = (b - a).Length;
         if (up.PerpendicularTo((b - a).Normalized()).Length < 0.05)
             up = Math.Abs((b - a).Normalized().X) < 0.9 ? Vec3.UnitX : Vec3.UnitY;
         var cut = length / s.RadiusOfGyration > SlenderFrom ? Cuts : 1;
-        var first = members.Count;
+        var first = new BeamIndex(members.Count);
         var previous = from;
         for (var i = 1; i <= cut; i++)
         {
@@ -286,7 +287,7 @@ public sealed class RigBuilder
                 ReleaseFrom = pinned && i == 1 ? ["ry", "rz"] : null,
             });
             if (windy)
-                Faces.Add(WindFace.OnMember(members.Count - 1, s));
+                Faces.Add(WindFace.OnMember(new(members.Count - 1), s));
             previous = next;
         }
         var piece = new BeamPiece(station, label, first, cut, s, m, length, pinned, s.Area * length * (density ?? m.Density));
@@ -295,17 +296,17 @@ public sealed class RigBuilder
     }
 
     /// <summary>Water that a member under the water line carries along, as density of its own, kg/m³ (buoyancy, which helps, is left out).</summary>
-    private double Carried(Section s, int from, int to) =>
+    private double Carried(Section s, NodeIndex from, NodeIndex to) =>
         host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
 
     public void Shape(string id, string station, string type, IReadOnlyList<FigurePoint> points, double[] size, Vec3? axis = null, Vec3? side = null) =>
         Figure.Add(new FigureShape(id, station, type, points, size, axis?.ToArray(), side?.ToArray()));
 
     /// <summary>Names a place that straps and braces can take hold of.</summary>
-    public void Offer(RigPoint point, int node) => points[point] = node;
+    public void Offer(RigPoint point, NodeIndex node) => points[point] = node;
 
     /// <summary>The node of a named place.</summary>
-    public int At(RigPoint point) => points.TryGetValue(point, out var n) ? n : points[RigPoint.BaseTop];
+    public NodeIndex At(RigPoint point) => points.TryGetValue(point, out var n) ? n : points[RigPoint.BaseTop];
 
     /// <summary>A place on the base's own panel, m from the panel's middle; outside the panel is a finding.</summary>
     public HoldSpot Spot(string id, string station, string label, double s, double t) => Spot(id, station, label, Rig.Site, Surface, s, t);
@@ -344,11 +345,12 @@ public sealed class RigBuilder
 /// <param name="Width">Member width, m.</param>
 /// <param name="Round">Round members lose drag above the critical Reynolds number.</param>
 /// <param name="Areas">Cd × area by direction, m², for boxes.</param>
-public sealed record WindFace(int Member, int Node, double Width, double Coefficient, bool Round, IReadOnlyList<(Vec3 Direction, double CdArea)> Areas)
+public sealed record WindFace(BeamIndex Member, NodeIndex Node, double Width, double Coefficient, bool Round,
+    IReadOnlyList<(Vec3 Direction, double CdArea)> Areas)
 {
-    public static WindFace OnMember(int member, Section s) => new(member, -1, s.DragWidth, s.Round ? 1.2 : Drag.SquareTube, s.Round, []);
+    public static WindFace OnMember(BeamIndex member, Section s) => new(member, new(-1), s.DragWidth, s.Round ? 1.2 : Drag.SquareTube, s.Round, []);
 
-    public static WindFace OnNode(int node, params (Vec3 Direction, double CdArea)[] areas) => new(-1, node, 0, 0, false, areas);
+    public static WindFace OnNode(NodeIndex node, params (Vec3 Direction, double CdArea)[] areas) => new(new(-1), node, 0, 0, false, areas);
 
     /// <summary>Force at 1 Pa on a box, N: each pair of faces by the wind's share along it.</summary>
     public Vec3 BoxForce(Vec3 wind)

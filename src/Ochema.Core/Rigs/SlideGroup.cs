@@ -9,11 +9,11 @@ namespace Ochema.Core.Rigs;
 /// </summary>
 public sealed class SlideGroup
 {
-    private readonly List<(HoldSpot Spot, int Spring, double Radius, Func<HoldLoad, double> Grip)> holds = [];
+    private readonly List<(HoldSpot Spot, SpringIndex Spring, double Radius, Func<HoldLoad, double> Grip)> holds = [];
 
     /// <param name="radius">Radius at which the hold's own friction acts against a twist, m.</param>
     /// <param name="grip">Friction, N, that a hold can give under its load.</param>
-    public void Add(HoldSpot spot, int spring, double radius, Func<HoldLoad, double> grip) => holds.Add((spot, spring, radius, grip));
+    public void Add(HoldSpot spot, SpringIndex spring, double radius, Func<HoldLoad, double> grip) => holds.Add((spot, spring, radius, grip));
 
     /// <summary>
     /// Slide of the group, N: the resultant, plus the twist about the middle of the friction (the holds' own twist moments included) divided

@@ -93,7 +93,7 @@ public class ReportAgreesTests
             for (var n = 0; n < model.Modes.Count; n++)
             {
                 var most = 0.0;
-                for (var i = piece.First; i < piece.First + piece.Count; i++)
+                for (int i = piece.First; i < piece.First + piece.Count; i++)
                 {
                     model.System.BeamForces(model.Modes[n].Shape, i, e);
                     most = Math.Max(most, new[] { 0, 6 }.Max(end => Math.Abs(e[end + 4]) / piece.Section.ModulusY

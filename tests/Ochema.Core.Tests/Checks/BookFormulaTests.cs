@@ -98,7 +98,7 @@ public class BookFormulaTests
                     var m = model.System.Beams[i].Member;
                     if (!m.Id.StartsWith(check.Id.Split('.')[0] + ".", StringComparison.Ordinal) || Moduli(m) is not var (wy, wz, round))
                         continue;
-                    f.Beam(i, e);
+                    f.Beam(new(i), e);
                     for (var end = 0; end < 12; end += 6)
                     {
                         var (n, my, mz) = (Math.Abs(e[end]), Math.Abs(e[end + 4]), Math.Abs(e[end + 5]));

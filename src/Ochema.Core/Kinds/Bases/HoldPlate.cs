@@ -97,7 +97,7 @@ public sealed record HoldPlate : BaseKind
         var steel = b.Stock.Material("steel-1018");
         // Bending from the middle to each hold: strips of half the plate's smaller side (judgement: a plate on point holds bends over about that width).
         var strip = Section.Rectangle(Math.Min(Length, Width) / 2, Thickness);
-        var corners = new List<int>();
+        var corners = new List<NodeIndex>();
         var fittings = 0.0;
         foreach (var (hold, place) in holds.Zip(Layout(n)))
         {
@@ -159,7 +159,7 @@ public sealed record HoldPlate : BaseKind
         foreach (var (point, x, y) in new[] { (RigPoint.BaseFrontLeft, 1, 1), (RigPoint.BaseFrontRight, 1, -1), (RigPoint.BaseRearLeft, -1, 1), (RigPoint.BaseRearRight, -1, -1) })
         {
             var eye = b.Node($"eye-{(x > 0 ? "front" : "rear")}-{(y > 0 ? "left" : "right")}", middle + x * (Length / 2 - 0.02) * forward + y * (Width / 2 - 0.02) * left);
-            b.Rigid(corners.OrderBy(c => (b.Position(c) - b.Position(eye)).Length).ThenBy(c => c).First(), eye);
+            b.Rigid(corners.OrderBy(c => (b.Position(c) - b.Position(eye)).Length).ThenBy(c => c.Value).First(), eye);
             b.Offer(point, eye);
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));

@@ -7,6 +7,7 @@ using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Kinds.Bases;
 
@@ -67,7 +68,7 @@ public sealed record RailTable : BaseKind
         var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", "base", $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2))).ToList();
         var level = holds.Max(h => (h.Top.Position - surface.Point(b.Rig.At[0], b.Rig.At[1])).Dot(normal)) + Post;
         var middle = surface.Point(b.Rig.At[0], b.Rig.At[1]) + level * normal;
-        var tops = new Dictionary<(int, int), int>();
+        var tops = new Dictionary<(int, int), NodeIndex>();
         // Beyond its posts a rail only hangs there: half of it at each, with the clamp.
         var beyond = section.Area * Math.Max(0, Length - PostsApart) / 2 * metal.Density;
         var clampRow = b.Fitting("rail-clamp");
@@ -81,7 +82,7 @@ public sealed record RailTable : BaseKind
             b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-post", $"Post bends, {name}", piece));
             b.Shape(hold.Id + "-post", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
         }
-        var rails = new List<int>();
+        var rails = new List<NodeIndex>();
         foreach (var x in new[] { 1, -1 })
         {
             var rail = x > 0 ? "front" : "rear";

@@ -32,13 +32,13 @@ internal static class PanelHold
         var host = SiteStiffness.Of(site, spot.Material, radius);
         var (kn, ks, kr) = (PanelStiffness.Series(normal, host.Normal), PanelStiffness.Series(shear, host.InPlane), PanelStiffness.Series(rocking, host.Rocking));
         var spin = Math.Max(ks * radius * radius, kr);
-        int spring;
+        SpringIndex spring;
         if (b.HoldsGone)
         {
             spring = b.SpringAlong(spot.Normal, spot.Id, node, null, 0, RubbingStiffness, RubbingStiffness * radius * radius, 0);
             var side = spot.Normal.Cross(Math.Abs(spot.Normal.X) < 0.9 ? Vec3.UnitX : Vec3.UnitY).Normalized();
             var other = spot.Normal.Cross(side);
-            var pads = new List<int>();
+            var pads = new List<LineIndex>();
             foreach (var d in new[] { side, -side, other, -other })
             {
                 var rim = b.Node($"{spot.Id}-rim-{pads.Count}", spot.Point + radius * d);
@@ -64,7 +64,7 @@ internal static class PanelHold
 
     /// <summary>What a cup or a magnet can do wrong: tip, slide or twist with its group, come straight off.</summary>
     /// <param name="tips">What tipping is called.</param>
-    public static void Grasps(RigBuilder b, HoldSpot spot, int spring, HoldGrasp grasp, string tips)
+    public static void Grasps(RigBuilder b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp, string tips)
     {
         var group = b.SlideGroup(spot.Station);
         var factor = b.Factors[grasp.PullFactor];

@@ -52,7 +52,8 @@ public sealed record PendulumJoint : IsolatorKind
 }
 
 /// <summary>A pendulum joint that swings to its stop.</summary>
-internal sealed class PendulumStop(int spring, double centring, double stop) : Check("isolator.stop", "isolator", "isolator", "Joint swings to its stop")
+internal sealed class PendulumStop(SpringIndex spring, double centring, double stop)
+    : Check("isolator.stop", "isolator", "isolator", "Joint swings to its stop")
 {
     public override CheckSort Sort => CheckSort.Service;
 

@@ -170,7 +170,8 @@ public sealed record SpringArm : IsolatorKind
 }
 
 /// <summary>An arm that goes to its stop on a bump.</summary>
-internal sealed class ArmTravel(int spring, double rate, double link, double rest, double stop, double payload) : Check("isolator.travel", "isolator", "isolator", "Arm hits its stop")
+internal sealed class ArmTravel(SpringIndex spring, double rate, double link, double rest, double stop, double payload)
+    : Check("isolator.travel", "isolator", "isolator", "Arm hits its stop")
 {
     public override CheckSort Sort => CheckSort.Service;
 

@@ -52,7 +52,7 @@ public sealed record ArticulatedArm : ReachKind
         var torque = JointTorque ?? row.JointTorque;
         var node = from.Node;
         var at = from.Position;
-        var foot = 0;
+        var foot = default(SpringIndex);
         foreach (var (name, joint, lean) in new[] { ("lower", "Arm's foot joint", LowerLean), ("upper", "Elbow", UpperLean) })
         {
             var turned = b.Node(b.Own($"{name}-joint"), at);

@@ -34,7 +34,7 @@ public sealed record CrossBar : ReachKind
         var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
         var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
         b.PointMass(foot, section.Area * (Math.Abs(Offset) > 0.004 ? Lap : Math.Abs(Offset) + Lap) * metal.Density);
-        var bar = -1;
+        BeamIndex? bar = null;
         if (Math.Abs(Offset) > 0.004)
         {
             var piece = b.Beam(reach, b.Own("cross"), "cross-bar", foot, end, section, metal, from.Axis);
@@ -47,12 +47,12 @@ public sealed record CrossBar : ReachKind
         var through = new ThroughPort("Cross-bar",
             [new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material,
                 row.Width)], row.Width);
-        b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar < 0 ? null : b.EndLoad(bar), row.Width / 2));
+        b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar is { } loaded ? b.EndLoad(loaded) : null, row.Width / 2));
         b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap);
         return new Mount(end, b.Position(end), from.Axis, through);
     }
 
-    private int ClearOf(RigBuilder b, Mount from)
+    private NodeIndex ClearOf(RigBuilder b, Mount from)
     {
         var foot = b.Node(b.Own("cross-foot"), from.Position + Height * from.Axis);
         b.Rigid(from.Node, foot);

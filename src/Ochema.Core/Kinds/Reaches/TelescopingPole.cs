@@ -50,7 +50,7 @@ public sealed record TelescopingPole : ReachKind
         var direction = Math.Cos(Lean) * (from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ) + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
         var reach = b.Own("reach");
-        BeamPiece Tube(string id, string label, int start, int end, string stock)
+        BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock)
         {
             var row = b.Stock.Find<SectionRow>("sections", stock);
             var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side);
