@@ -19,7 +19,8 @@ internal static class StationRows
                 : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity),
                 family, at, branch, name, refused);
         }
-        string Part(string station) => b.Parts.FirstOrDefault(p => p.Station == station)?.Name ?? "";
+        // What stands there, not what it is joined by.
+        string Part(string station) => b.Parts.Where(p => p.Station == station).OrderBy(p => p.Joint is null ? 0 : 1).FirstOrDefault()?.Name ?? "";
         StationReport OnPath(RigPath path, string family, string label, Kind? made = null)
         {
             var id = path.Own(family);

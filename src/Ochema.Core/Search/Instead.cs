@@ -1,4 +1,5 @@
 using System.Reflection;
+using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
@@ -24,7 +25,7 @@ internal static class Instead
         }
         if (station == "second" && rig.Second is null)
             foreach (var (id, title, path) in SecondCamera.Proposed())
-                yield return (id, station, title, rig with { Second = path });
+                yield return (id, station, title, Tethered(rig with { Second = path }, stock));
         if (station is "braces" or "straps")
             foreach (var (id, title, changed) in station == "braces" ? Braces(rig, stock) : Straps(rig, stock))
                 yield return (id, station, title, changed);
@@ -47,6 +48,10 @@ internal static class Instead
         if (station == "base" && rig.Base.OnLargerHold(stock) is { } larger && rig.Base.Sizes(stock).All(s => s.Kind != larger))
             yield return ("larger-hold", station, "The next larger hold under it", rig with { Base = larger });
     }
+
+    /// <summary>The rig with the tether that serves its second camera best: what hangs on a clip alone is not proposed.</summary>
+    private static RigDocument Tethered(RigDocument rig, Catalogue stock) =>
+        TetherPlan.For(RigAssembly.Build(rig, stock), RigPath.Second.Own("camera")) is { } plan ? TetherPlan.With(rig, plan.Tether) : rig;
 
     /// <summary>The camera with its lens, or with the first that goes on this body.</summary>
     private static CameraChoice Fitted(CameraChoice camera, CameraRow body, Catalogue stock) =>

@@ -92,8 +92,10 @@
         </button>
         {#if s.check && !s.gone && shown.kind === 'intact'}
           <button
-            class="hover:bg-base-100 absolute right-0.5 bottom-0.5 h-6 rounded-sm px-1.5 text-xs underline {session.selected ===
-              s.id || s.verdict !== 'holds'
+            class="hover:bg-base-100 absolute right-0.5 {tight
+              ? '-bottom-1.5'
+              : 'bottom-0.5'} h-6 rounded-sm px-1.5 text-xs underline {session.selected === s.id ||
+            s.verdict !== 'holds'
               ? ''
               : 'sr-only focus:not-sr-only'}"
             data-why-row={s.id}

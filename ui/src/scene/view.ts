@@ -369,7 +369,8 @@ export class SceneView {
   private below(p: { x: number; y: number }) {
     const box = this.canvas.getBoundingClientRect();
     const r = this.lensRect;
-    const y = Math.max(p.y, 128);
+    const headline = document.querySelector('[data-verdict]')?.getBoundingClientRect();
+    const y = Math.max(p.y, headline && headline.top < box.bottom ? headline.bottom - box.top + 26 : 128);
     const beside = r ? r.left - box.left - 75 : Infinity;
     return { x: Math.min(Math.max(p.x, 75), r && y < r.bottom - box.top + 24 ? beside : box.width - 75), y };
   }

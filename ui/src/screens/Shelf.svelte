@@ -75,8 +75,8 @@
           : fill([r.source, r.range].filter(Boolean).join('; '))}
       </span>
     </td>
-    {#each columns as c (c.name)}
-      <td class="py-1 pl-3 text-right align-top whitespace-nowrap">{shown(r, c)}</td>
+    {#each columns as c, i (c.name)}
+      <td class="py-1 pl-3 text-right align-top whitespace-nowrap {i > 1 ? 'max-sm:hidden' : ''}">{shown(r, c)}</td>
     {/each}
   </tr>
 {/snippet}
@@ -128,7 +128,9 @@
           <thead>
             <tr class="border-base-content text-quiet border-b text-xs">
               <th class="pb-1 text-left font-normal">Name, and where its numbers are from</th>
-              {#each columns as c (c.name)}<th class="pb-1 pl-3 text-right font-normal">{c.label}</th>{/each}
+              {#each columns as c, i (c.name)}
+                <th class="pb-1 pl-3 text-right font-normal {i > 1 ? 'max-sm:hidden' : ''}">{c.label}</th>
+              {/each}
             </tr>
           </thead>
           <tbody>
