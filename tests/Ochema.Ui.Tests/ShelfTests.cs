@@ -42,7 +42,8 @@ public sealed class ShelfTests : IDisposable
         Fill("Pull on thick bare steel", "95 N");
         // At once: what was typed last is waited for.
         browser.Button("Put it on the shelf and use it").Click();
-        Browser.Until("in the rig", () => browser.Find("[data-row=base]").Text is var now && now != before && now.Contains("my rubber-coated", StringComparison.Ordinal));
+        Browser.Until("in the rig", () => browser.Find("[data-row=base]").Text is var now && now != before
+            && now.Contains("my rubber-coated", StringComparison.Ordinal));
         Browser.Until("saved with its row", () => (double?)Stored()["stock"]?["magnets"]?[0]?["ratedPull"] == 95);
 
         // Measured again on the shelf: the rig stays as it was until it is told.

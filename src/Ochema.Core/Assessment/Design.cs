@@ -69,7 +69,9 @@ public sealed class Design
             var at = Math.Max(0, driving.FindIndex(c => c.Label == worst?.Case));
             var f = judged.Moves ? null : limits.At(at, speed);
             return new(speed, judged.Verdict with { TightSpeed = judged.Moves ? 0 : TightSpeed(speed) },
-                Verdicts.Jolt(Model, state, [.. driving.Where(c => c.Jolt != 0)]), [.. StationRows.Of(b, judged.Reports, judged.Findings).Select(s => new StationUse(s.Id, s.Use, s.Verdict, s.Check, s.Says, s.Refused))],
+                Verdicts.Jolt(Model, state, [.. driving.Where(c => c.Jolt != 0)]),
+                [.. StationRows.Of(b, judged.Reports, judged.Findings).Select(s =>
+                    new StationUse(s.Id, s.Use, s.Verdict, s.Check, s.Says, s.Refused))],
                 [.. judged.Reports.Select(r => new CheckUse(r.Id, r.Use, r.Counts, r.Verdict, r.Case))],
                 [.. judged.LetGo.Select(l => new LetGoUse(l.Id, l.Use, l.Verdict, l.Says, l.Case, l.Uses))], sharp, second, judged.Retentions,
                 [.. said.Concat(Hum.Findings(Model, sharp)).DistinctBy(x => x.Text)], f is null ? [] : FigureBuilder.Arrows(Model, f),

@@ -122,7 +122,7 @@ public sealed record DragHandle(string Id, string Station, string Label, string 
 public sealed record CheckUse(string Id, double Use, double Counts, Verdict Verdict, string Case);
 
 /// <summary>A row of the spine at another speed.</summary>
-public sealed record StationUse(string Id, double Use, Verdict Verdict, string? Check, string Says, string? Refused);
+public sealed record StationUse(string Id, double Use, Verdict Verdict, string? Check, string Says, string? Refused = null);
 
 /// <summary>A let-go case at another speed.</summary>
 public sealed record LetGoUse(string Id, double Use, Verdict Verdict, string Says, string Case, IReadOnlyDictionary<string, double> Uses);

@@ -12,15 +12,11 @@ internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLaye
 {
     private readonly Material material = b.Stock.Material(sheet.Material);
 
-    /// <summary>Shear across the sheet over tensile strength: von Mises for metal and plastic, across the plies of wood and composite (judgement,
-    /// 0.08–0.15).</summary>
-    private double Shear => material.Family is MaterialFamily.Wood or MaterialFamily.Composite ? 0.1 : Threads.ShearShare;
-
     public override double Use(CaseForces f, Worksheet? page = null)
     {
         var (pull, _) = joint.Share(f);
         var name = FactorTable.For(material.Family);
-        var tau = Shear * material.UltimateStrength;
+        var tau = Threads.SheetShear(material) * material.UltimateStrength;
         page?.Formula("{k} × {N} ÷ (π × {D} × {t} × {τ})", "punching round the washer", "A hole near the edge; wood that is wet.")
             .Factor(b, name).Term("N", "pull on one screw", pull, Dimension.Force)
             .Term("D", "washer or head across", under, Dimension.Length, "washer or head as listed")

@@ -5,7 +5,7 @@ namespace Ochema.Core.Joints;
 /// <summary>A brass insert with a coarse thread outside, for tapped wood and plastic.</summary>
 public static class ThreadInsert
 {
-    /// <summary>Outside thread over the inside one, hole over it, and length over it (makers' sheets, from memory; judgement, 1.4–1.6, 1.3–1.45, 1.2–2).</summary>
+    /// <summary>Outside thread, hole and length over the inside thread (makers' sheets, from memory; judgement, 1.4–1.6, 1.3–1.45, 1.2–2).</summary>
     private const double Outside = 1.5;
     private const double HoleRatio = 1.4;
     private const double LengthRatio = 1.5;
@@ -17,8 +17,6 @@ public static class ThreadInsert
     /// <param name="depth">Of what it is set in, m.</param>
     /// <param name="around">What it is set in.</param>
     public static double PullOut(Fastener f, double depth, Material around) =>
-        0.5 * Math.PI * Outside * f.MajorDiameter * Math.Min(depth, LengthRatio * f.MajorDiameter) * Shear(around);
-
-    /// <summary>Strength in shear, Pa: wood along the grain is far weaker than its bending strength (judgement, 0.08–0.15).</summary>
-    private static double Shear(Material m) => m.UltimateStrength * (m.Family is MaterialFamily.Wood or MaterialFamily.Composite ? 0.1 : Threads.ShearShare);
+        0.5 * Math.PI * Outside * f.MajorDiameter * Math.Min(depth, LengthRatio * f.MajorDiameter)
+            * Threads.SheetShear(around) * around.UltimateStrength;
 }

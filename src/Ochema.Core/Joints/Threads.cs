@@ -11,6 +11,12 @@ public static class Threads
     /// <summary>Shear strength as a share of tensile strength (von Mises).</summary>
     public static readonly double ShearShare = 1 / Math.Sqrt(3);
 
+    /// <summary>
+    /// Shear strength of a sheet or block over its tensile strength: von Mises for metal and plastic, across the plies of wood and composite (judgement,
+    /// 0.08–0.15).
+    /// </summary>
+    public static double SheetShear(Material m) => m.Family is MaterialFamily.Wood or MaterialFamily.Composite ? 0.1 : ShearShare;
+
     /// <summary>Pitch diameter, m: D − 0.6495·P.</summary>
     public static double PitchDiameter(double major, double pitch) => major - 0.649519 * pitch;
 

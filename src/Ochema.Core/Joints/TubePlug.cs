@@ -20,7 +20,9 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
     /// </summary>
     public double PinnedWall => Math.Min(Math.PI / 4 * Pin * Pin * Threads.ShearShare * PinYield, Pin * Wall * Tube.YieldStrength);
 
-    /// <summary>Force in one wall, N, of a pull along the tube, N, and a moment about it, N·m: each wall takes half, the moment is a couple across the tube.</summary>
+    /// <summary>
+    /// Force in one wall, N, of a pull along the tube, N, and a moment about it, N·m: each wall takes half, the moment is a couple across the tube.
+    /// </summary>
     public double WallForce(double pull, double twist) => Math.Sqrt(Math.Pow(pull / 2, 2) + Math.Pow(twist / (Inside + Wall), 2));
 
     /// <summary>Area that is glued, m².</summary>

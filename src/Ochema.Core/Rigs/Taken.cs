@@ -24,7 +24,8 @@ public sealed record Taken(double Value, string On, string How = "")
     public static string Origin(RigDocument rig, string words, string property, double value)
     {
         var known = rig.Measured?.Where(m => m.Value.Value == value && m.Key.EndsWith(property, StringComparison.Ordinal)
-            && m.Key.Length > property.Length && m.Key[^(property.Length + 1)] == '.').Select(m => m.Value).OrderBy(t => t.On, StringComparer.Ordinal).FirstOrDefault();
+            && m.Key.Length > property.Length && m.Key[^(property.Length + 1)] == '.')
+            .Select(m => m.Value).OrderBy(t => t.On, StringComparer.Ordinal).FirstOrDefault();
         if (known is null)
             return words;
         var day = DateOnly.ParseExact(known.On, Form, CultureInfo.InvariantCulture).ToString("d MMM yyyy", CultureInfo.InvariantCulture);

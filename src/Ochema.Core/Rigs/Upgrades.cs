@@ -17,7 +17,10 @@ public static partial class Upgrades
     /// <summary>Schemas that are read.</summary>
     public static IEnumerable<int> Read => Steps.Keys.Append(RigDocument.CurrentSchema);
 
-    /// <summary>The text with its document, or the document in its field <c>document</c>, brought to the present schema; the text itself when it is of that already.</summary>
+    /// <summary>
+    /// The text with its document, or the document in its field <c>document</c>, brought to the present schema; the text itself when it is of that
+    /// already.
+    /// </summary>
     public static string Present(string json)
     {
         if (!EarlierPattern().IsMatch(json))

@@ -47,7 +47,8 @@ public sealed record CameraRow(
 /// <param name="Longest">Longest focal length of a zoom.</param>
 public sealed record LensRow(
     string Id, string Name,
-    [property: Measure("Focal length", Dimension.Length, 0.001, 1, HowTo = "real, not as on another sensor; of a zoom where it is usually left")] double FocalLength,
+    [property: Measure("Focal length", Dimension.Length, 0.001, 1, HowTo = "real, not as on another sensor; of a zoom where it is usually left")]
+    double FocalLength,
     [property: Measure("Mass", Dimension.Mass, 0, 10, HowTo = "0 for one that is built in: weighed with its body")] double Mass,
     [property: Measure("Length", Dimension.Length, 0, 0.6)] double Length,
     [property: Measure("Across", Dimension.Length, 0, 0.3)] double Diameter,

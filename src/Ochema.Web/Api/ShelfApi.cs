@@ -7,11 +7,14 @@ using Ochema.Data;
 
 namespace Ochema.Web.Api;
 
-/// <summary>The shelf: what ships, with sources, and the user's own rows. A rig carries the rows that it is made of; the shelf is where they are kept.</summary>
+/// <summary>
+/// The shelf: what ships, with sources, and the user's own rows. A rig carries the rows that it is made of; the shelf is where they are kept.
+/// </summary>
 internal static class ShelfApi
 {
     private static readonly IReadOnlyList<ShelfList> Lists = [.. StockList.All.Select(l => new ShelfList(l.Id, l.Label, l.One, l.Own,
-        KindDescriptors.OfRows(l, Catalogue.Shipped), [.. Catalogue.Shipped.Lists[l.Id].Select(r => JsonSerializer.SerializeToElement<object>(r, StrictJson.Options))]))];
+        KindDescriptors.OfRows(l, Catalogue.Shipped), [.. Catalogue.Shipped.Lists[l.Id]
+            .Select(r => JsonSerializer.SerializeToElement<object>(r, StrictJson.Options))]))];
 
     public static void Map(IEndpointRouteBuilder app)
     {

@@ -52,7 +52,8 @@ public class OwnStockTests
     {
         // What is not would be read unchecked: a NaN or a mass of a ton on a helmet.
         foreach (var list in StockList.All.Where(l => l.Own))
-            foreach (var p in list.Row.GetProperties().Where(p => p.CanWrite && (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) is var t && (t == typeof(double) || t == typeof(int))))
+            foreach (var p in list.Row.GetProperties().Where(p => p.CanWrite
+                && (Nullable.GetUnderlyingType(p.PropertyType) ?? p.PropertyType) is var t && (t == typeof(double) || t == typeof(int))))
                 Assert.True(p.GetCustomAttributes(typeof(MeasureAttribute), false).Length == 1, $"{list.Row.Name}.{p.Name}");
     }
 
@@ -64,7 +65,8 @@ public class OwnStockTests
         Assert.Contains(weak.Checks, c => c.Working.Terms.Any(t => t.Source == "luggage scale, 12 May"));
         Assert.Contains("mine", weak.Stations.First(s => s.Id == "base").Part);
         // The same numbers under another name are the same rig.
-        Assert.Equal(Assess(Roof with { Base = (HoldPlate)Roof.Base with { Hold = new Magnet { Stock = "magnet-88-rubber" } } }).Verdict.Use, strong.Verdict.Use, 12);
+        var shipped = Roof with { Base = (HoldPlate)Roof.Base with { Hold = new Magnet { Stock = "magnet-88-rubber" } } };
+        Assert.Equal(Assess(shipped).Verdict.Use, strong.Verdict.Use, 12);
     }
 
     private static AssessmentReport Assess(RigDocument rig)
@@ -115,10 +117,11 @@ public class OwnStockTests
     [Fact]
     public void SortsAreThoseThatTheComputationKnows()
     {
-        Assert.Equal("type", Assert.Throws<DocumentException>(() => OwnStockReader.Read("heads", Own("heads", "ball-36", ("type", "jelly")).ToJsonString(), Shipped)).Path);
-        Assert.Equal("socket", Assert.Throws<DocumentException>(() => OwnStockReader.Read("cameras", Own("cameras", "action", ("socket", "m3")).ToJsonString(), Shipped)).Path);
-        Assert.Equal("material", Assert.Throws<DocumentException>(() =>
-            OwnStockReader.Read("sections", Own("sections", "flat-steel-20x3", ("material", "cheese")).ToJsonString(), Shipped)).Path);
+        string Wrong(string list, string like, string field, string value) => Assert.Throws<DocumentException>(() =>
+            OwnStockReader.Read(list, Own(list, like, (field, value)).ToJsonString(), Shipped)).Path;
+        Assert.Equal("type", Wrong("heads", "ball-36", "type", "jelly"));
+        Assert.Equal("socket", Wrong("cameras", "action", "socket", "m3"));
+        Assert.Equal("material", Wrong("sections", "flat-steel-20x3", "material", "cheese"));
     }
 
     public static TheoryData<string> OwnLists => [.. StockList.All.Where(l => l.Own).Select(l => l.Id)];
@@ -139,7 +142,8 @@ public class OwnStockTests
                 foreach (var value in new[] { field.Minimum!.Value, field.Maximum!.Value })
                 {
                     var rig = JsonNode.Parse(text)!;
-                    rig["stock"] = new JsonObject { [list] = new JsonArray(Own(list, used.Id, (field.Name, field.Dimension == Dimension.Count && field.Name == "pixelsAcross" ? (int)value : value))) };
+                    JsonNode odd = field.Name == "pixelsAcross" ? (int)value : value;
+                    rig["stock"] = new JsonObject { [list] = new JsonArray(Own(list, used.Id, (field.Name, odd))) };
                     RigDocument document;
                     try
                     {
@@ -151,7 +155,8 @@ public class OwnStockTests
                         continue;
                     }
                     var report = Assessor.Assess(document, Shipped.With(document.Stock));
-                    Assert.True(double.IsFinite(report.Verdict.Use) && double.IsFinite(report.Mass) && double.IsFinite(report.Cost), $"{name}: {field.Name} = {value}");
+                    Assert.True(double.IsFinite(report.Verdict.Use) && double.IsFinite(report.Mass) && double.IsFinite(report.Cost),
+                        $"{name}: {field.Name} = {value}");
                     Assert.NotEmpty(StrictJson.Write(report));
                     tried++;
                 }
