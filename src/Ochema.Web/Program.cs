@@ -6,6 +6,7 @@ return args switch
     ["assess", .. var rest] => AssessCommand.Run(rest, Console.In, Console.Out, Console.Error),
     ["model", .. var rest] => ModelCommand.Run(rest, Console.In, Console.Out, Console.Error),
     ["solve", .. var rest] => SolveCommand.Run(rest, Console.In, Console.Out, Console.Error),
+    ["cut", .. var rest] => CutCommand.Run(rest, Console.In, Console.Out, Console.Error),
     ["openapi"] => await OpenApiCommand.RunAsync(Console.Out),
     _ => await Server.RunAsync(args),
 };

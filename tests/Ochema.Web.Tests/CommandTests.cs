@@ -48,6 +48,25 @@ public sealed class CommandTests : IDisposable
     }
 
     [Fact]
+    public void CutPrintsALineAFileAndGoesOnAfterABadOne()
+    {
+        const string bar = "\"stock\":[{\"id\":\"2 m\",\"length\":2,\"price\":9}]";
+        var good = Save("good.json", $$"""{"kerf":0.002,"squaring":0.005,{{bar}},"pieces":[{"id":"link","length":0.33,"count":3}]}""");
+        var bad = Save("bad.json", """{"kerf":-1,"squaring":0,"stock":[],"pieces":[]}""");
+        var impossible = Save("long.json", $$"""{"kerf":0,"squaring":0,{{bar}},"pieces":[{"id":"boom","length":2.5,"count":1}]}""");
+        var (code, text, _) = Run(null, "cut", good, bad, impossible, Path.Combine(folder, "none.json"));
+        Assert.Equal(2, code);
+        var lines = text.Trim().Split('\n').Select(l => JsonNode.Parse(l)!).ToList();
+        Assert.Equal(["link", "link", "link"], lines[0]["bars"]![0]!["pieces"]!.AsArray().Select(p => (string)p!));
+        Assert.Equal((9, 9, true), ((double)lines[0]["cost"]!, (double)lines[0]["bound"]!, (bool)lines[0]["optimal"]!));
+        Assert.Equal(2 - 0.005 - 0.99 - 3 * 0.002, (double)lines[0]["bars"]![0]!["offcut"]!, 9);
+        Assert.StartsWith("kerf", (string)lines[1]["error"]!);
+        Assert.Contains("'boom' is 500 mm too long", (string)lines[2]["finding"]!);
+        Assert.Contains("cannot be opened", (string)lines[3]["error"]!);
+        Assert.Equal(0, Run(null, "cut", good, impossible).Code);
+    }
+
+    [Fact]
     public void ModelAndSolveGoRound()
     {
         var model = Run(Host.DemoDocument(1), "model", "-").Output;

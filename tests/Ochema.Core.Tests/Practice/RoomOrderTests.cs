@@ -11,7 +11,7 @@ public sealed partial class RoomOrderTests
     private static readonly string[] Order =
     [
         "Json", "Quantities", "Stock", "Structure", "Loads", "Responses", "Hosts", "Joints",
-        "Rigs", "Checks", "Kinds", "Analysis", "Sharpness", "Assessment", "Search", "Proving",
+        "Rigs", "Checks", "Kinds", "Analysis", "Sharpness", "Assessment", "Search", "Making", "Proving",
     ];
 
     [Fact]
@@ -75,6 +75,6 @@ public sealed partial class RoomOrderTests
     private static partial Regex KindNamed();
 
     [GeneratedRegex(@"(?<![\w.])(Json|Quantities|Stock|Structure|Loads|Responses|Hosts|Joints|"
-        + "Rigs|Checks|Kinds|Analysis|Sharpness|Assessment|Search|Proving)" + @"\.(?:[A-Z]\w*\.)?[A-Z]\w*")]
+        + "Rigs|Checks|Kinds|Analysis|Sharpness|Assessment|Search|Making|Proving)" + @"\.(?:[A-Z]\w*\.)?[A-Z]\w*")]
     private static partial Regex Reached();
 }
