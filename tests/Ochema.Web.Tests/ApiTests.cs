@@ -98,7 +98,7 @@ public sealed class ApiTests : IDisposable
     public async Task NoRunIsFasterThanItsHost()
     {
         var car = (await host.Get("/api/hosts")).AsArray().First(h => (string)h!["kind"]! == "car")!;
-        var fast = System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(), "\"speed\":[0-9.]+", $"\"speed\":{(double)car["topSpeed"]! + 1}");
+        var fast = System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(), "\"speed\":[0-9.]+", $"\"speed\":{(double)car["drive"]!["top"]! + 1}");
         var r = await host.Client.PostAsync("/api/assess", Host.Json(fast));
         Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
         Assert.Equal("run.speed", (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);

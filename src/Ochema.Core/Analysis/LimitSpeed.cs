@@ -13,7 +13,7 @@ internal readonly record struct Worst(double Use, Check? Check, RigCase? Case);
 internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyList<RigCase> cases)
 {
     /// <summary>Fastest the host can do, m/s: speeds are not looked at beyond it.</summary>
-    public double Highest { get; } = model.Builder.Host.TopSpeed;
+    public double Highest { get; } = model.Builder.Host.Drive.Top;
 
     private const double Tolerance = 1e-3;
     private readonly Dictionary<double, Speed> speeds = [];

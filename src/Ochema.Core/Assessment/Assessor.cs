@@ -34,7 +34,7 @@ public static class Assessor
         return new AssessmentReport
         {
             Verdict = judged.Verdict with { TightSpeed = judged.Moves ? 0 : design.TightSpeed(speed) },
-            TopSpeed = b.Host.TopSpeed,
+            TopSpeed = b.Host.Drive.Top,
             Knock = Verdicts.Knock(model, judged.State, [.. judged.Cases.Where(c => c.AtRest)]),
             Shock = Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)]),
             Stations = StationRows.Of(b, reports, judged.Findings),

@@ -65,7 +65,7 @@ internal static class Verdicts
         var says = word == Verdict.LetsGo
             ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(b.Speed, Dimension.Speed)}."
             : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
-            : $"Nothing gives at any {b.Host.AtTop}.";
+            : $"Nothing gives at any {b.Host.Drive.AtTop}.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
             says += worst.Station == "tether" ? worst.Use <= 1 ? ""
                 : " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";

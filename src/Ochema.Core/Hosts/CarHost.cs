@@ -113,10 +113,7 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
 
     public override ShakeProfile Shake => Rocking;
 
-    public override string SpeedName => "wind it must stand";
-    public override bool StandsStill => true;
-    public override double TopSpeed => 40;
-    public override string AtTop => "wind this tool looks at";
+    public override Drive Drive => Drive.Wind();
 
     public override IReadOnlyList<KeepClear> Zones => [];
     public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => [];

@@ -37,17 +37,8 @@ public abstract class Host
     /// <summary>True when it protects somebody's head: holes end that.</summary>
     public virtual bool Protects => false;
 
-    /// <summary>What the speed on the tape is.</summary>
-    public virtual string SpeedName => "design speed";
-
-    /// <summary>Fastest it can do, m/s (judgement): rigs are not asked about, nor looked at, beyond it.</summary>
-    public virtual double TopSpeed => 70;
-
-    /// <summary>True where it does not travel: its speed is that of the wind it must stand.</summary>
-    public virtual bool StandsStill => false;
-
-    /// <summary>What <see cref="TopSpeed"/> is, for texts behind "at any".</summary>
-    public virtual string AtTop => "speed " + Called + " does";
+    /// <summary>What it is driven by along the tape.</summary>
+    public virtual Drive Drive => Drive.Travel(Called, 70);
 
     public abstract IReadOnlyList<string> Cautions { get; }
 
@@ -58,7 +49,7 @@ public abstract class Host
     public HostPreset Published => published ??= new(
         Id, Name, Kind, Sites, Anchors, [.. Sites.Select(s => PanelFrame.Of(s.Id, Surface(s)))],
             [.. Drawing().Concat(People.SelectMany(p => p.Surfaces())).Select(Rounded)], Wheels(), Cautions,
-            Zones, SpeedName, Motion.Over, Motion.Factors, Shake.Revolutions(0) is not null, TopSpeed, Motion.Bumps.Count, StandsStill,
+            Zones, Drive, Motion.Over, Motion.Factors, Shake.Revolutions(0) is not null, Motion.Bumps.Count,
             [.. People.Select(p => new HostPerson(p.Id, p.Name, p.Head.ToArray()))], Backdrop, GroundHeight);
 
     /// <summary>A drawing to the millimetre: a third of the bytes.</summary>

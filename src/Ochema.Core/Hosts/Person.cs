@@ -42,10 +42,7 @@ public sealed class Person : Host
 
     public override ShakeProfile Shake => Walking;
 
-    public override double TopSpeed => 40;
-    public override string AtTop => "wind this tool looks at";
-    public override string SpeedName => "wind it must stand";
-    public override bool StandsStill => true;
+    public override Drive Drive => Drive.Wind();
 
     public override (double Front, double Rear, double Side) Outline => (0.6, 0.4, 0.5);
 

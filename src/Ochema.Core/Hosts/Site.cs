@@ -89,12 +89,11 @@ public sealed record PanelFrame(string Site, double[] Origin, double[] U, double
 
 /// <summary>A host as published: its sites, closed points and drawing.</summary>
 /// <param name="HasEngine">False where engine speed has nothing to say.</param>
-/// <param name="TopSpeed">Fastest it can go, m/s: no run is faster and no limit is looked for beyond.</param>
-/// <param name="StandsStill">True where it does not travel: the speed is that of the wind it must stand.</param>
+/// <param name="Drive">What its speed is, and how fast it goes: no run is faster and no limit is looked for beyond.</param>
 /// <param name="Goings">How many of the goings it knows, smoothest first; rougher ones count as the roughest.</param>
 public sealed record HostPreset(
     string Id, string Name, string Kind, IReadOnlyList<Site> Sites, IReadOnlyList<Anchor> Anchors,
     IReadOnlyList<PanelFrame> Frames, IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions,
-    IReadOnlyList<KeepClear> Zones, string SpeedName, Loads.GoingWords Going,
-        IReadOnlyList<Loads.MotionFactor> Motion, bool HasEngine, double TopSpeed, int Goings, bool StandsStill,
+    IReadOnlyList<KeepClear> Zones, Drive Drive, Loads.GoingWords Going,
+        IReadOnlyList<Loads.MotionFactor> Motion, bool HasEngine, int Goings,
     IReadOnlyList<HostPerson> People, Backdrop Backdrop, double GroundHeight);

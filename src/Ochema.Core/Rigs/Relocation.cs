@@ -63,7 +63,7 @@ public static class Relocation
                 Head = Measured(second.Head),
                 Camera = Seeing(second.Camera),
             } : null,
-            Run = rig.Run with { Speed = Math.Min(rig.Run.Speed, to.TopSpeed) },
+            Run = rig.Run with { Speed = Math.Min(rig.Run.Speed, to.Drive.Top) },
         };
         return new(there, [.. again.Distinct()], [.. stays[false].Select(b => b.Id)]);
     }

@@ -53,8 +53,8 @@ public static class RigReader
         Record(rig.Run, "run", stock);
         Record(rig.Isolator, "isolator", stock);
         Record(rig.Survey, "survey", stock);
-        if (rig.Run.Speed > host.TopSpeed)
-            throw new DocumentException("run.speed", $"{host.SpeedName} goes up to {QuantityFormatter.Format(host.TopSpeed, Dimension.Speed, UnitSystem.Metric)} here");
+        if (rig.Run.Speed > host.Drive.Top)
+            throw new DocumentException("run.speed", $"{host.Drive.Name} goes up to {QuantityFormatter.Format(host.Drive.Top, Dimension.Speed, UnitSystem.Metric)} here");
         if (rig.Second is { } second)
         {
             Record(second.Reach, "second.reach", stock);

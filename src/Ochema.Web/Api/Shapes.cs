@@ -9,7 +9,7 @@ namespace Ochema.Web.Api;
 /// <summary>What lists need to know of a host.</summary>
 public sealed record HostName(string Id, string Name, string Kind, bool StandsStill)
 {
-    internal static HostName Of(Core.Hosts.Host host) => new(host.Id, host.Name, host.Kind, host.StandsStill);
+    internal static HostName Of(Core.Hosts.Host host) => new(host.Id, host.Name, host.Kind, host.Drive.StandsStill);
 }
 
 /// <summary>A rig and the place it is to be taken to.</summary>

@@ -22,7 +22,7 @@ public sealed class DesignTests
         // There, beyond and back: nothing of one question is left in the next.
         foreach (var share in new[] { 1.2, 0.35, 1.0 })
         {
-            var speed = Math.Min(share * rig.Run.Speed, 0.99 * Core.Hosts.HostLibrary.Find(rig.Host)!.TopSpeed);
+            var speed = Math.Min(share * rig.Run.Speed, 0.99 * Core.Hosts.HostLibrary.Find(rig.Host)!.Drive.Top);
             var whole = Assessor.Assess(rig with { Run = rig.Run with { Speed = speed } }, Stock);
             if (design.At(speed) is not { } drive)
                 continue;

@@ -140,6 +140,6 @@ public class AnythingGetsAVerdictTests
         Reach = new NoReach(),
         Head = new StudHead(),
         Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" },
-        Run = new RunConditions { Speed = Math.Min(8, host.TopSpeed) },
+        Run = new RunConditions { Speed = Math.Min(8, host.Drive.Top) },
     };
 }

@@ -39,7 +39,7 @@ public class RelocationTests
                 Assert.All(back.Straps, s => Assert.Contains(host.Anchors, a => a.Id == s.To.Anchor));
                 Assert.All(back.AllTethers.Where(t => t.To.Anchor != AnchorEnd.OnRig), t => Assert.Contains(host.Anchors, a => a.Id == t.To.Anchor));
                 Assert.All(back.Braces, b => Assert.Contains(host.Sites, s => s.Id == b.Footing!.Site));
-                Assert.True(back.Run.Speed <= host.TopSpeed);
+                Assert.True(back.Run.Speed <= host.Drive.Top);
                 var verdict = new Design(back, Catalogue.Shipped).Whole().Verdict;
                 Assert.True(double.IsFinite(verdict.Use) && verdict.Text.Length > 10, recipe.Id + " on " + host.Id);
             }

@@ -60,7 +60,7 @@
 
   /** Width of a letter, and of the unit at the right end with its gap. */
   const [LETTER, UNIT] = [6.8, 44];
-  let speedName = $derived(catalogue.host(session.doc.host)?.speedName ?? '');
+  let speedName = $derived(catalogue.host(session.doc.host)?.drive.name ?? '');
   /** Under the marker, and inside the tape with all its letters. */
   let nameAt = $derived.by(() => {
     const half = (speedName.length * LETTER) / 2;

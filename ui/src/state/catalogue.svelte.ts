@@ -83,7 +83,7 @@ class CatalogueState {
       ...run,
       fields: run.fields
         .filter((f) => host.hasEngine || !f.name.startsWith('rpm'))
-        .map((f) => (f.name === 'speed' ? { ...f, maximum: host.topSpeed } : f))
+        .map((f) => (f.name === 'speed' ? { ...f, maximum: host.drive.top } : f))
         .map((f) =>
           f.name === 'road'
             ? {
