@@ -54,7 +54,7 @@ public static class RigReader
         Record(rig.Isolator, "isolator", stock);
         Record(rig.Survey, "survey", stock);
         if (rig.Run.Speed > host.Drive.Top)
-            throw new DocumentException("run.speed", $"{host.Drive.Name} goes up to {QuantityFormatter.Format(host.Drive.Top, Dimension.Speed, UnitSystem.Metric)} here");
+            throw new DocumentException("run.speed", $"{host.Drive.Name} goes up to {Said(host.Drive.Top, Dimension.Speed)} here");
         if (rig.Second is { } second)
         {
             Record(second.Reach, "second.reach", stock);
