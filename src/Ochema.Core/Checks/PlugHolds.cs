@@ -16,6 +16,9 @@ internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
     /// <summary>Glue that a plug is set in.</summary>
     private readonly Glue glue = Glues.Find("epoxy-24h");
 
+    /// <summary>The plug itself is of aluminium.</summary>
+    private const string PlugFamily = "metal";
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (force, moment) = joint.Load!(f);
@@ -23,13 +26,19 @@ internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
         switch (plug.Kept)
         {
             case PlugKept.Pinned:
+                // A wall of plastic or carbon wants more in hand than a pin of steel: what governs brings its own factor.
                 var wall = plug.WallForce(pull, twist);
+                var (factor, one) = new[] { (FactorTable.Metal, TubePlug.PinShears), (FactorTable.For(plug.Tube.Family), plug.WallBears) }
+                    .MaxBy(c => b.Factors[c.Item1] / c.Item2);
                 sheet?.Formula("{k} × √(({N} ÷ 2)² + ({M} ÷ {D})²) ÷ {P}", "pin in shear and the wall's hole in bearing (Shigley ch. 8)",
                     "A hole near the tube's end; bending of the plug, which fills its tube.")
-                    .Factor(b, FactorTable.Metal).Term("N", "along the tube", pull, Dimension.Force).Term("M", "about the tube", twist, Dimension.Torque)
+                    .Factor(b, factor).Term("N", "along the tube", pull, Dimension.Force).Term("M", "about the tube", twist, Dimension.Torque)
                     .Term("D", "wall to wall", plug.Inside + plug.Wall, Dimension.Length, Origin.Measures)
-                    .Term("P", "one wall holds", plug.PinnedWall, Dimension.Force, $"5 mm pin, mild steel; {plug.Tube.Source}");
-                return Ratio(b.Factors[FactorTable.Metal] * wall, plug.PinnedWall);
+                    .Term("P", "one wall holds", one, Dimension.Force, $"5 mm pin, mild steel; {plug.Tube.Source}");
+                return Ratio(b.Factors[factor] * wall, one);
+            case PlugKept.Glued when glue.Fault(PlugFamily, Glues.Family(plug.Tube), b.Rig.Run.Skin) is { } fault:
+                sheet?.Formula("{N} on glue that does not hold", $"{fault} ({glue.Source})", "").Term("N", "along the tube", pull, Dimension.Force);
+                return MostUse;
             case PlugKept.Glued:
                 var (stress, holds) = (plug.GlueStress(pull, twist), glue.Shear * glue.Share(glue.Cure, b.Rig.Run.Skin));
                 sheet?.Formula("{k} × √({N}² + ({M} ÷ {r})²) ÷ ({A} × {τ})", "glue in shear all round", "Faces that were not sanded bright and wiped.")

@@ -46,14 +46,6 @@ public sealed record JointChoice
 
     /// <summary>What was put between.</summary>
     public IReadOnlyList<AddedLayer>? Added { get; init; }
-
-    /// <summary>Equal where every choice is; lists by their entries.</summary>
-    public bool Equals(JointChoice? other) => other is not null && Thread == other.Thread && Length == other.Length && Hole == other.Hole && Pad == other.Pad
-        && Torque == other.Torque && By == other.By && Means == other.Means && Bush == other.Bush && Head == other.Head && Insert == other.Insert
-        && Plug == other.Plug && (Layers ?? []).SequenceEqual(other.Layers ?? []) && (Added ?? []).SequenceEqual(other.Added ?? []);
-
-    /// <inheritdoc/>
-    public override int GetHashCode() => HashCode.Combine(Thread, Length, Hole, Torque, Means, Layers?.Count ?? 0, Added?.Count ?? 0);
 }
 
 /// <summary>What the head of a screw is.</summary>

@@ -14,11 +14,11 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
     public const double Pin = 0.005;
     public const double PinYield = 240e6;
 
-    /// <summary>
-    /// What one of the two walls takes of the pin, N: the pin sheared at that wall or the wall's hole drawn out, the weaker of the two, both against yield
-    /// (Shigley's Mechanical Engineering Design, ch. 8: bolts in shear and bearing).
-    /// </summary>
-    public double PinnedWall => Math.Min(Math.PI / 4 * Pin * Pin * Threads.ShearShare * PinYield, Pin * Wall * Tube.YieldStrength);
+    /// <summary>Load of one of the two walls, N, at which the pin is sheared there, against yield (Shigley's Mechanical Engineering Design, ch. 8).</summary>
+    public static readonly double PinShears = Math.PI / 4 * Pin * Pin * Threads.ShearShare * PinYield;
+
+    /// <summary>Load of one wall, N, at which the pin draws its hole out, against yield (bearing: Shigley, ch. 8).</summary>
+    public double WallBears => Pin * Wall * Tube.YieldStrength;
 
     /// <summary>
     /// Force in one wall, N, of a pull along the tube, N, and a moment about it, N·m: each wall takes half, the moment is a couple across the tube.

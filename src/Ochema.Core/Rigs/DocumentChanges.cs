@@ -86,7 +86,7 @@ public static class DocumentChanges
     private static void Table<T>(string name, IReadOnlyDictionary<string, T> before, IReadOnlyDictionary<string, T> after, List<string> said)
     {
         foreach (var key in before.Keys.Union(after.Keys).Order(StringComparer.Ordinal))
-            if (!Equals(before.GetValueOrDefault(key), after.GetValueOrDefault(key)))
+            if (StrictJson.Write(before.GetValueOrDefault(key)) != StrictJson.Write(after.GetValueOrDefault(key)))
                 said.Add($"{name} {Shown(key)}");
     }
 

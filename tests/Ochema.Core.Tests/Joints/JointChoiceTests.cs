@@ -1,7 +1,10 @@
 using System.Text.Json.Nodes;
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
+using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
+using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -86,8 +89,8 @@ public class JointChoiceTests
     {
         // By hand: 5 mm mild steel sheared at one wall, π/4·25 mm²·240 MPa/√3 = 2721 N; a 1 mm wall of 6061-T6 in bearing, 5·1 mm²·240 MPa = 1200 N.
         var alloy = Stock.Material("al-6061-t6");
-        Assert.Equal(2720.7, new TubePlug(0.02, 0.003, 0.02, alloy).PinnedWall, 1);
-        Assert.Equal(0.005 * 0.001 * alloy.YieldStrength, new TubePlug(0.02, 0.001, 0.02, alloy).PinnedWall, 6);
+        Assert.Equal(2720.7, TubePlug.PinShears, 1);
+        Assert.Equal(0.005 * 0.001 * alloy.YieldStrength, new TubePlug(0.02, 0.001, 0.02, alloy).WallBears, 6);
         // 300 N along and 3 N·m about a tube of 20 mm inside and 1 mm wall: hypot(150, 3/0.021).
         Assert.Equal(Math.Sqrt(150 * 150 + Math.Pow(3 / 0.021, 2)), new TubePlug(0.02, 0.001, 0.02, alloy).WallForce(300, 3), 9);
         Assert.Equal(300 / (Math.PI * 0.02 * 0.02), new TubePlug(0.02, 0.001, 0.02, alloy).GlueStress(300, 0), 6);
@@ -114,6 +117,29 @@ public class JointChoiceTests
         Assert.Contains("glue", glued.Working.Method);
         Assert.InRange(glued.Use, 1e-5, 0.5);
         Assert.Contains(With("3-roof-road-ahead", "head-screw", new() { Plug = PlugKept.Glued }).Findings, f => f.Text.Contains("no end plug"));
+    }
+
+    /// <summary>A plug of the skiff's joint in a tube of another material, pulled on as there.</summary>
+    private static double PlugUse(string material, PlugKept kept)
+    {
+        var rig = RigFiles.Named("9-skiff-ferryman");
+        var model = new RigModel(rig, Stock);
+        var b = model.Builder;
+        var joint = b.Joints.First(j => j.Plug is not null);
+        var f = model.Forces(model.State([]), b.Host.Motion.Cases(rig.Run.Road)[0], rig.Run.Speed)!;
+        return new PlugHolds(b, joint, joint.Plug! with { Tube = Stock.Material(material), Wall = 0.0002, Kept = kept }).Use(f);
+    }
+
+    [Fact] // the wall that governs brings its own factor, and glue joins what it joins
+    public void ATubeOfPlasticIsNoTubeOfMetal()
+    {
+        var (alloy, nylon) = (Stock.Material("al-6061-t6"), Stock.Material("nylon-66"));
+        var factors = RigAssembly.Build(RigFiles.Named("9-skiff-ferryman"), Stock).Factors;
+        Near.Share(PlugUse("al-6061-t6", PlugKept.Pinned) * factors[FactorTable.Plastic] / factors[FactorTable.Metal] * alloy.YieldStrength / nylon.YieldStrength,
+            PlugUse("nylon-66", PlugKept.Pinned), 1e-9);
+        Assert.True(PlugUse("al-6061-t6", PlugKept.Glued) < 1);
+        Assert.True(PlugUse("nylon-66", PlugKept.Glued) > 9);
+        Assert.True(PlugUse("pvc", PlugKept.Glued) > 9);
     }
 
     [Fact]
