@@ -387,6 +387,9 @@ public sealed record ScrewJoint
                 Included ? null : Screw, Plug is not null);
     }
 
+    /// <summary>What the thread, or its insert, is cut in.</summary>
+    public Material ThreadIn => Stock.Material(Layers[ThreadLayer].InsertIn ?? Layers[ThreadLayer].Material);
+
     /// <summary>Load, N, at which the thread strips with the engagement there is.</summary>
     public double StripLoad
     {

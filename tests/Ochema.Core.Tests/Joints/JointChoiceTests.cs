@@ -84,6 +84,17 @@ public class JointChoiceTests
         Assert.Contains(Texts(Plate().With(new() { Insert = Ochema.Core.Hosts.Answer.Yes })), t => t.Contains("none here"));
     }
 
+    [Fact] // what tears out first brings its own factor: plastics 3, not a bolt's 1.5
+    public void AThreadTappedIntoPlasticIsJudgedAsPlastic()
+    {
+        var rig = RigFiles.Named("helmet-drilled");
+        var factors = RigAssembly.Build(rig, Stock).Factors;
+        var check = Assessor.Assess(rig, Stock).Checks.Single(c => c.Id == "shell-screw.strength");
+        Assert.Equal(factors[FactorTable.Plastic], check.Working.Terms.Single(t => t.Symbol == "k").Value);
+        var metal = Assessor.Assess(RigFiles.Named("3-roof-road-ahead"), Stock).Checks.Single(c => c.Id == "head-screw.strength");
+        Assert.Equal(factors[FactorTable.Bolt], metal.Working.Terms.Single(t => t.Symbol == "k").Value);
+    }
+
     [Fact]
     public void APinIsAsStrongAsItsShearOrTheWall()
     {
