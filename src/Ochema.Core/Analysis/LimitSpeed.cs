@@ -16,6 +16,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     public double Highest { get; } = model.Builder.Host.Drive.Top;
 
     private const double Tolerance = 1e-3;
+    private const double Near = 0.6;
     private readonly Dictionary<double, Speed> speeds = [];
 
     /// <summary>What is known of one speed.</summary>
@@ -76,6 +77,14 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         return true;
     }
 
+    /// <summary>Looks at checks at several speeds side by side.</summary>
+    public void LookAll(IReadOnlyList<Check> checks, params double[] at)
+    {
+        foreach (var v in at)
+            Known(v);
+        Parallel.ForEach(at.Distinct(), v => Look(checks, v));
+    }
+
     /// <summary>Highest use of the checks over all cases at a speed, as it counts in a verdict; remembered with <see cref="Look"/> only.</summary>
     public Worst At(IReadOnlyList<Check> checks, double speed)
     {
@@ -127,6 +136,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         if (checks.Count == 0)
             return null;
         var (low, high) = (0.0, near);
+        var top = high;
         // Those that stand still already, and those that reach it by the speed to begin with, are told by two looks; the others by a third.
         var looked = Look(checks, 0);
         var worst = At(checks, 0);
@@ -142,6 +152,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             if (worst.Use < target)
                 return null;
         }
+        top = high;
         for (var round = 0; round < 20; round++)
         {
             var by = round == 0 && looked ? First(checks, low, high, target) : worst;
@@ -150,7 +161,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             var caseIndex = IndexOf(by.Case!);
             // One case at speeds nobody asks for again: nothing is kept of them.
             high = Bracket(v => model.Forces(state, cases[caseIndex], v) is { } f ? by.Check.Use(f) : Check.MostUse, high, target);
-            worst = At(checks, high);
+            worst = looked ? Between(checks, low, top, high, target) : At(checks, high);
             if (worst.Use <= target + Tolerance)
                 return (high, by);
         }
@@ -170,6 +181,30 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
                     (first, by) = (share, new Worst(use, check, cases[c]));
         }
         return by;
+    }
+
+    /// <summary>
+    /// The worst at a speed between two looked at, sought where a use can have come near the target: uses are near straight in V² or sag below their chord,
+    /// so that what the chord puts under <see cref="Near"/> of it is left out.
+    /// </summary>
+    private Worst Between(IReadOnlyList<Check> checks, double low, double high, double speed, double target)
+    {
+        var (below, above, known) = (Known(low), Known(high), Known(speed));
+        var share = high > low ? (speed * speed - low * low) / (high * high - low * low) : 1;
+        var worst = new Worst(-1, null, null);
+        for (var c = 0; c < cases.Count; c++)
+        {
+            if (At(known, c, speed) is not { } f)
+                return new Worst(Check.MostUse, null, cases[c]);
+            foreach (var check in checks)
+            {
+                var (from, to) = (below.Uses[check], above.Uses[check]);
+                if (c < to.Length && from[c] + share * (to[c] - from[c]) >= Near * target && check.Counts(check.Use(f)) is var use && use > worst.Use)
+                    worst = new Worst(use, check, cases[c]);
+            }
+            f.Release();
+        }
+        return worst;
     }
 
     private int IndexOf(RigCase c)

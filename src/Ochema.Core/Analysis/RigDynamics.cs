@@ -32,7 +32,8 @@ internal sealed class RigDynamics
     private readonly Column jolt;
     private readonly Column[] shaken;
     private readonly Column[] trembling;
-    private readonly double[][] participation;
+    private readonly double[][] without;
+    private readonly int[] every;
     private readonly double[] host = new double[3];
     private readonly double[] trembles = new double[3];
     private readonly double growth;
@@ -109,7 +110,8 @@ internal sealed class RigDynamics
         (jolt, shaken, trembling) = (
             Of(pulse, [.. modes.Select(m => HalfSine.InPhase(m.Frequency * motion.PulseDuration))]),
                 [.. random.Select((w, axis) => Of(w, along[axis]))], [.. steady.Select(w => Of(w, new double[modes.Count]))]);
-        participation = [.. Enumerable.Range(0, 3).Select(axis => counted.Select(n => modes[n].Participation[axis]).ToArray())];
+        without = [.. Enumerable.Range(0, 3).Select(axis => counted.Select(n => -modes[n].Participation[axis]).Prepend(1).ToArray())];
+        every = [.. Enumerable.Range(0, counted.Length + 1)];
         CameraGain = Math.Abs(Combine([[0], [0], [1]], [.. CameraMoves.Select(m => new[] { m.Z })])[0][0]);
     }
 
@@ -142,9 +144,8 @@ internal sealed class RigDynamics
         var work = new Work(gravity[0].Length);
         for (var axis = 0; axis < 3; axis++)
         {
-            var left = (double[])gravity[axis].Clone();
-            for (var n = 0; n < counted.Length; n++)
-                VectorMath.AddScaled(left, -participation[axis][n], modes[n]);
+            var left = new double[gravity[axis].Length];
+            VectorMath.Combine(left, without[axis], [gravity[axis], .. modes], every, 0);
             if (axis == 2)
             {
                 all[0] = jolt.Of(modes, left, 1, work);
@@ -172,6 +173,12 @@ internal sealed class RigDynamics
     private sealed record Column(int[] Modes, double[] Weights, double[] InPhase, (int Mode, double Correlation)[][] Together)
     {
         private readonly double[] apart = [.. InPhase.Select(a => Math.Sqrt(Math.Max(0, 1 - a * a)))];
+        private readonly double[] along = [.. InPhase.Zip(Weights, (a, w) => a * w)];
+        private readonly (int[] At, double[] C)[] together =
+        [
+            .. Together.Select(t => (t.Select(m => Modes[m.Mode]).ToArray(),
+                t.Select(m => m.Correlation * Math.Sqrt(Math.Max(0, 1 - InPhase[m.Mode] * InPhase[m.Mode])) * Weights[m.Mode]).ToArray())),
+        ];
 
         /// <summary>
         /// One response: the parts that go along with the host, and <paramref name="scale"/> of <paramref name="left"/> which is no mode's, added up; the
@@ -180,23 +187,22 @@ internal sealed class RigDynamics
         public double[] Of(double[][] responses, double[] left, double scale, Work work)
         {
             var all = new double[work.Size];
+            VectorMath.Combine(all, along, responses, Modes, 0);
             if (scale != 0)
                 VectorMath.AddScaled(all, scale, left);
+            if (Modes.Length == 0)
+                return all;
             var (sum, squares, strongest) = (work.Sum, work.Squares, work.Strongest);
             Array.Clear(squares);
             Array.Clear(strongest);
             for (var n = 0; n < Modes.Length; n++)
             {
                 var own = responses[Modes[n]];
-                VectorMath.AddScaled(all, InPhase[n] * Weights[n], own);
-                Array.Clear(sum);
-                foreach (var (m, correlation) in Together[n])
-                    VectorMath.AddScaled(sum, correlation * apart[m] * Weights[m], responses[Modes[m]]);
+                VectorMath.Combine(sum, together[n].C, responses, together[n].At, 0);
                 VectorMath.AddProduct(squares, apart[n] * Weights[n], own, sum);
                 VectorMath.KeepStronger(strongest, sum);
             }
-            for (var i = 0; i < all.Length; i++)
-                all[i] = Math.CopySign(Math.Sqrt(Math.Max(0, squares[i]) + all[i] * all[i]), Math.Abs(all[i]) > Math.Abs(strongest[i]) ? all[i] : strongest[i]);
+            VectorMath.RootOfSquares(all, squares, strongest);
             return all;
         }
     }

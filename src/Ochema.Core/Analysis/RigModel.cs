@@ -1,3 +1,4 @@
+using System.Buffers;
 using System.Collections.Concurrent;
 using Ochema.Core.Kinds;
 using Ochema.Core.Loads;
@@ -298,6 +299,7 @@ internal sealed class RigModel
         var gone = without.ToHashSet();
         var columns = without.SelectMany(id => removals.GetOrAdd(id, RemovalsOf)).ToList();
         var left = columns.Count == 0 ? rows : Updated(columns);
+        var lent = columns.Count > 0 && left is not null;
         if (left is null)
         {
             var fresh = System.Stiffness(id => !gone.Contains(id), Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id)));
@@ -310,7 +312,11 @@ internal sealed class RigModel
                 return Row(x, k);
             })];
         }
-        return Respond(left, gone, [.. Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id))]);
+        var state = Respond(left, gone, [.. Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id))]);
+        if (lent)
+            foreach (var row in left[modalLoads..])
+                ArrayPool<double>.Shared.Return(row);
+        return state;
     }
 
     /// <summary>One way in which something that may go resists, and what a unit of it does to the whole rig: asked for again with each pair it is in.</summary>
@@ -358,7 +364,8 @@ internal sealed class RigModel
                     l[i, i] = Math.Sqrt(v);
             }
         var result = new double[unit.Length][];
-        var y = new double[n];
+        var (y, factors, at) = (new double[n], new double[n + 1], Enumerable.Range(0, n + 1).ToArray());
+        double[][] parts = [[], .. columns.Select(c => c.Row)];
         for (var b = 0; b < unit.Length; b++)
         {
             for (var i = 0; i < n; i++)
@@ -374,9 +381,11 @@ internal sealed class RigModel
                     y[i] -= l[k, i] * y[k];
                 y[i] /= l[i, i];
             }
-            result[b] = (double[])rows[b].Clone();
-            for (var i = 0; i < n; i++)
-                VectorMath.AddScaled(result[b], y[i], columns[i].Row);
+            (parts[0], factors[0]) = (rows[b], 1);
+            y.CopyTo(factors, 1);
+            // What the modes answer is drawn together at once and not kept.
+            result[b] = b < modalLoads ? GC.AllocateUninitializedArray<double>(layout.Length) : ArrayPool<double>.Shared.Rent(layout.Length);
+            VectorMath.Combine(result[b].AsSpan(0, layout.Length), factors, parts, at, 0);
         }
         return result;
     }

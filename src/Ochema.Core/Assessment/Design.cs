@@ -25,6 +25,7 @@ public sealed class Design
     private readonly LetGo letGo;
     private readonly double tremble;
     private (double? Speed, bool Known) tight;
+    private bool prepared;
 
     internal RigModel Model { get; }
 
@@ -101,6 +102,8 @@ public sealed class Design
     {
         var b = Model.Builder;
         limits.Forget();
+        var ahead = prepared || forWord ? Task.CompletedTask : Task.Run(letGo.Prepare);
+        prepared = true;
         var moves = Instability(speed);
         var findings = b.Findings.ToList();
         if (moves is not null)
@@ -110,7 +113,11 @@ public sealed class Design
         List<CheckReport> reports = moves is not null ? []
             : [.. b.Checks.Select(c => Report(c, speed, workings)).OrderByDescending(r => r.Counts)
             .ThenByDescending(r => r.Sort == CheckSort.Tightening ? -1 : r.Use)];
+        ahead.GetAwaiter().GetResult();
+        // The last of the states is judged alone: this fills the time.
+        var tightly = moves is null && !forWord ? Task.Run(() => TightSpeed(speed)) : Task.FromResult<double?>(null);
         var states = States(reports, speed, moves, forWord);
+        tightly.GetAwaiter().GetResult();
         var retentions = Retention.Of(b, states);
         if (moves is null && Retention.Refused(b, states) is { } refused)
             findings.Add(new ReportFinding("base", refused, true));

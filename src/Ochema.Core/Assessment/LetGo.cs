@@ -32,6 +32,13 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
 
     private static readonly Dictionary<string, double[]> Still = [];
 
+    /// <summary>Works out the responses of the states that any speed asks for: the whole rig is looked at meanwhile.</summary>
+    public void Prepare()
+    {
+        foreach (var c in LetGoCases.Of(b))
+            model.State(c.Gone);
+    }
+
     /// <summary>All states with something gone, the whole rig left out. They share nothing but the factored rig, so they are worked out side by side.</summary>
     /// <param name="at">Speed that is asked about, m/s.</param>
     /// <param name="use">Highest use of the whole rig there.</param>
@@ -71,7 +78,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     };
 
     private LetGoReport Judged(RigModel of, StateResponse state, LetGoCase c, List<Check> checks,
-        IReadOnlyList<RigCase> cases, double? noFaster, double noBetter)
+        IReadOnlyList<RigCase> cases, double? noFaster, double noBetter, bool last = false)
     {
         if (state.Mechanism is { } m)
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
@@ -83,6 +90,10 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
                 limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>(), Still, []);
         var uses = new Dictionary<string, double>();
+        var upTo = Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest));
+        // Nothing else is under way when the last one is judged.
+        if (last && !own.Found.Known)
+            limits.LookAll(checks, speed, 0, upTo);
         var each = limits.Each(checks, speed);
         foreach (var (check, use) in checks.Zip(each))
         {
@@ -95,8 +106,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
         // A rig with a part gone is never credited with more than the whole one.
         if (!own.Found.Known)
-            own.Found = (limits.Find(checks.FindAll(x => !x.Fixed), speed,
-                upTo: Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest)))?.Speed, true);
+            own.Found = (limits.Find(checks.FindAll(x => !x.Fixed), speed, upTo: upTo)?.Speed, true);
         worst = Math.Max(worst, noBetter);
         var f = limits.At(worstCase, speed)!;
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title,
@@ -125,7 +135,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var pair = new LetGoCase("two-holds", "two-holds", $"Without any two holds ({worst.A.Label} and {worst.B.Label} are the worst)",
             [worst.A.Id, worst.B.Id]);
         return Judged(model, model.State(pair.Gone), pair,
-            Carrying(b, x => !pair.Gone.Contains(x.Part)), driving, intactLimit, intactUse);
+            Carrying(b, x => !pair.Gone.Contains(x.Part)), driving, intactLimit, intactUse, last: true);
     }
 
     private double Hardest(LimitSpeed limits, string[] gone)

@@ -14,6 +14,11 @@ public sealed class CameraScrew(RigBuilder b, string station, Vec3 seat, Vec3 ce
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];
 
+    /// <summary>Force of what meets it from ahead at 1 Pa, N.</summary>
+    private readonly Vec3 ahead = face.BoxForce(Loads.MotionProfile.WindDirection(0));
+
+    private readonly Vec3 up = (centre - seat).Normalized();
+
     /// <summary>Middle of the screw to the edge of the seat, m (a 40 mm plate; judgement).</summary>
     private const double SeatRadius = 0.02;
 
@@ -22,9 +27,8 @@ public sealed class CameraScrew(RigBuilder b, string station, Vec3 seat, Vec3 ce
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var force = mass * f.Field + f.Pressure * face.BoxForce(f.Wind) + f.Splash * face.BoxForce(Loads.MotionProfile.WindDirection(0)) + f.Case.Knock;
+        var force = mass * f.Field + f.Pressure * face.BoxForce(f.Wind) + f.Splash * ahead + f.Case.Knock;
         var moment = (centre - seat).Cross(force);
-        var up = (centre - seat).Normalized();
         var tension = Math.Max(0, force.Dot(up)) + moment.Length / SeatRadius;
         var capacity = SocketShare * screw.ProofLoad;
         sheet?.Formula("{k} × ({N} + {M} ÷ {r}) ÷ ({s} × {P})", "moment about the edge of the seat; proof load of the screw (SAE J429, ISO 898-1)", "A screw that is only hand-tight, a cracked socket.")

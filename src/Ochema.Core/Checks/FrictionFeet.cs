@@ -10,6 +10,8 @@ namespace Ochema.Core.Checks;
 /// </summary>
 public sealed class FrictionFeet(RigBuilder b, IReadOnlyList<FrictionFoot> feet) : Check("feet.friction", "base", "feet", "The rig slides under its straps")
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var slide = Vec3.Zero;
@@ -26,6 +28,6 @@ public sealed class FrictionFeet(RigBuilder b, IReadOnlyList<FrictionFoot> feet)
         sheet?.Formula("{k} × {S} ÷ {G}", "Coulomb friction over all feet", "Wet paint; a strap that works loose.")
             .Factor(b, FactorTable.Friction).Term("S", "slide left to friction", slide.Length, Dimension.Force)
             .Term("G", "friction of all feet", grip, Dimension.Force, "judgement by surface").Term("N", "pressed on by straps and weight", press, Dimension.Force);
-        return slide.Length < 1e-6 ? 0 : Ratio(b.Factors[FactorTable.Friction] * slide.Length, grip);
+        return slide.Length < 1e-6 ? 0 : Ratio(factor * slide.Length, grip);
     }
 }

@@ -16,6 +16,8 @@ namespace Ochema.Core.Checks;
 public sealed class GripPrise(RigBuilder b, string id, string title, SpringIndex spring, Vec3 axis, Vec3 normal, double closing, double lever, string source)
     : Check(id + ".prise", "base", id, title)
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -29,6 +31,6 @@ public sealed class GripPrise(RigBuilder b, string id, string title, SpringIndex
         sheet?.Formula("{k} × ({N} + {M} ÷ {w}) ÷ {F}", "no tension across a closed joint: F·w/6 for each half", "A jaw that bends before it opens.")
             .Factor(b, FactorTable.Friction).Term("N", "pull across the bar", pull, Dimension.Force).Term("M", "moment across the bar", pitch, Dimension.Torque)
             .Term("w", "lever of its width", lever, Dimension.Length, Origin.Measures).Term("F", "closed by", closing, Dimension.Force, source);
-        return Ratio(b.Factors[FactorTable.Friction] * (pull + pitch / lever), closing);
+        return Ratio(factor * (pull + pitch / lever), closing);
     }
 }

@@ -10,6 +10,8 @@ namespace Ochema.Core.Checks;
 public sealed class GripTurn(RigBuilder b, string id, string title, SpringIndex spring, Vec3 axis, double slide, double torque, string how, string source)
     : Check(id + ".turn", "base", id, title)
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
@@ -21,7 +23,7 @@ public sealed class GripTurn(RigBuilder b, string id, string title, SpringIndex 
         sheet?.Formula("{k} × √(({S} ÷ {Sc})² + ({M} ÷ {Mc})²)", how, "Oil, grease and paint that peels; vibration walks a clamp.")
             .Factor(b, FactorTable.Friction).Term("S", "slide along the bar", s, Dimension.Force).Term("Sc", "friction along it", slide, Dimension.Force, source)
             .Term("M", "moment about the bar", m, Dimension.Torque).Term("Mc", "friction about it", torque, Dimension.Torque, source);
-        return slide <= 0 || torque <= 0 ? MostUse : Ratio(b.Factors[FactorTable.Friction] * Math.Sqrt(s * s / (slide * slide) + m * m / (torque * torque)), 1);
+        return slide <= 0 || torque <= 0 ? MostUse : Ratio(factor * Math.Sqrt(s * s / (slide * slide) + m * m / (torque * torque)), 1);
     }
 
     /// <summary>With a capacity from <see cref="FrictionGrip"/>.</summary>

@@ -9,6 +9,8 @@ namespace Ochema.Core.Checks;
 public sealed class HoldPullOff(RigBuilder b, HoldSpot spot, SpringIndex spring, string title, string factor, double capacity, double lever, string source)
     : Check(spot.Id + ".pull", spot.Station, spot.Id, title)
 {
+    private readonly double required = b.Factors[factor];
+
     public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -18,6 +20,6 @@ public sealed class HoldPullOff(RigBuilder b, HoldSpot spot, SpringIndex spring,
         sheet?.Formula("{k} × ({N} + {M} ÷ {r}) ÷ {C}", "pull, and the moment over its lever", "Wear, dirt and a hold that was not set right.")
             .Factor(b, factor).Term("N", "pull", Math.Max(0, load.Pull), Dimension.Force).Term("M", "moment across it", load.Moment, Dimension.Torque)
             .Term("r", "lever", lever, Dimension.Length, Origin.Measures).Term("C", "what it holds", capacity, Dimension.Force, source);
-        return Ratio(b.Factors[factor] * pull, capacity);
+        return Ratio(required * pull, capacity);
     }
 }

@@ -14,6 +14,8 @@ public sealed class HoldSlide(RigBuilder b, HoldSpot spot, SpringIndex spring, s
     double twistRadius, string source)
     : Check(spot.Id + ".slide", spot.Station, spot.Id, title)
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
@@ -27,6 +29,6 @@ public sealed class HoldSlide(RigBuilder b, HoldSpot spot, SpringIndex spring, s
                 .Term("ρ", "radius of its friction", twistRadius, Dimension.Length, "two thirds of half its width, even pressure")
             .Term("μ", "friction", friction, Dimension.Factor, "judgement by surface")
             .Term("P", "pressing force", pressing, Dimension.Force, source).Term("Q", "weight and straps press it on by", load.On, Dimension.Force);
-        return Ratio(b.Factors[FactorTable.Friction] * (load.Off + (load.Slide + load.Twist / twistRadius) / friction), pressing + load.On);
+        return Ratio(factor * (load.Off + (load.Slide + load.Twist / twistRadius) / friction), pressing + load.On);
     }
 }

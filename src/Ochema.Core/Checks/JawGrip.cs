@@ -31,6 +31,8 @@ internal sealed class JawTurn(RigBuilder b, string id, string title, SpringIndex
     double force, double padRadius, double friction, double? bar, string source)
     : Check(id + ".turn", "base", id, title)
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
@@ -46,7 +48,7 @@ internal sealed class JawTurn(RigBuilder b, string id, string title, SpringIndex
                 .Term("Sc", "friction of both pads", slide, Dimension.Force, source)
             .Term("M", "moment about the closing axis", m, Dimension.Torque).Term("Mc", "friction about it", torque, Dimension.Torque, source)
             .Term("R", "moment about the bar", roll, Dimension.Torque).Term("Rc", "friction about it", rolls, Dimension.Torque, source);
-        return Ratio(b.Factors[FactorTable.Friction] * Math.Sqrt(Math.Pow(s / slide, 2) + Math.Pow(m / torque, 2) + Math.Pow(roll / rolls, 2)), 1);
+        return Ratio(factor * Math.Sqrt(Math.Pow(s / slide, 2) + Math.Pow(m / torque, 2) + Math.Pow(roll / rolls, 2)), 1);
     }
 }
 
@@ -58,6 +60,8 @@ internal sealed class JawOpens(RigBuilder b, string id, string title, SpringInde
     Vec3 closing, double force, double padRadius, bool round, string source)
     : Check(id + ".opens", "base", id, title)
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -70,6 +74,6 @@ internal sealed class JawOpens(RigBuilder b, string id, string title, SpringInde
         sheet?.Formula("{k} × ({N} + 2 × {M} ÷ {r}) ÷ {F}", "core of a round pad, F·r/4 each", "A spring that has been left open is weaker.")
             .Factor(b, FactorTable.Friction).Term("N", "push on a jaw", n, Dimension.Force).Term("M", "moment that tilts the pads", m, Dimension.Torque)
             .Term("r", "pad radius", padRadius, Dimension.Length, Origin.Measures).Term("F", "jaw force", force, Dimension.Force, source);
-        return Ratio(b.Factors[FactorTable.Friction] * (n + 2 * m / padRadius), force);
+        return Ratio(factor * (n + 2 * m / padRadius), force);
     }
 }

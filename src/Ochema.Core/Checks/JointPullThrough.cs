@@ -11,16 +11,16 @@ internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLaye
     : Check(joint.Id + ".through", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
 {
     private readonly Material material = b.Stock.Material(sheet.Material);
+    private readonly double factor = b.Factors[FactorTable.For(b.Stock.Material(sheet.Material).Family)];
+    private readonly double tau = Threads.SheetShear(b.Stock.Material(sheet.Material)) * b.Stock.Material(sheet.Material).UltimateStrength;
 
     public override double Use(CaseForces f, Worksheet? page = null)
     {
         var (pull, _) = joint.Share(f);
-        var name = FactorTable.For(material.Family);
-        var tau = Threads.SheetShear(material) * material.UltimateStrength;
         page?.Formula("{k} × {N} ÷ (π × {D} × {t} × {τ})", "punching round the washer", "A hole near the edge; wood that is wet.")
-            .Factor(b, name).Term("N", "pull on one screw", pull, Dimension.Force)
+            .Factor(b, FactorTable.For(material.Family)).Term("N", "pull on one screw", pull, Dimension.Force)
             .Term("D", "washer or head across", under, Dimension.Length, "washer or head as listed")
             .Term("t", "thickness", sheet.Thickness, Dimension.Length, Origin.Measures).Term("τ", "strength in shear", tau, Dimension.Stress, material.Source);
-        return Ratio(b.Factors[name] * pull, Math.PI * under * sheet.Thickness * tau);
+        return Ratio(factor * pull, Math.PI * under * sheet.Thickness * tau);
     }
 }

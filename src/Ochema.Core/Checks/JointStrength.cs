@@ -18,22 +18,26 @@ internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(join
     private const double LoadShare = 0.2;
     private readonly double strip = joint.StripLoad;
 
-    /// <summary>A screw's own; where its thread tears out of wood or plastic first, that material's.</summary>
-    private readonly string factor = joint.StripLoad < joint.Thread.ProofLoad && joint.ThreadIn is { Family: not MaterialFamily.Metal } soft
-        ? FactorTable.For(soft.Family) : FactorTable.Bolt;
+    private readonly string factorName = FactorNameOf(joint);
+    private readonly double factor = b.Factors[FactorNameOf(joint)];
     private readonly double preload = joint.Preload;
+    private readonly double holds = Math.Min(joint.StripLoad, joint.Thread.ProofLoad);
+
+    /// <summary>A screw's own; where its thread tears out of wood or plastic first, that material's.</summary>
+    private static string FactorNameOf(ScrewJoint joint) =>
+        joint.StripLoad < joint.Thread.ProofLoad && joint.ThreadIn is { Family: not MaterialFamily.Metal } soft
+            ? FactorTable.For(soft.Family) : FactorTable.Bolt;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (pull, _) = joint.Share(f);
-        var holds = Math.Min(strip, joint.Thread.ProofLoad);
         sheet?.Formula("max({k} × {C} × {N} ÷ ({H} − {F}), {k} × {N} ÷ {H})", "joint closed, then opened (Shigley ch. 8)", "A worn or crossed thread.")
-            .Factor(b, factor).Term("C", "share of the pull that reaches the screw", LoadShare, Dimension.Ratio, "judgement, 0.1–0.3")
+            .Factor(b, factorName).Term("C", "share of the pull that reaches the screw", LoadShare, Dimension.Ratio, "judgement, 0.1–0.3")
             .Term("N", "pull on one screw", pull, Dimension.Force)
                 .Term("H", strip < joint.Thread.ProofLoad ? "thread strips at" : "proof load", holds, Dimension.Force,
                 strip < joint.Thread.ProofLoad ? $"{joint.Engagement * 1000:0.0} mm engaged, shear areas of FED-STD-H28/2" : joint.Thread.Source)
             .Term("F", "preload", Math.Min(preload, 0.9 * holds), Dimension.Force, "T ÷ (K × d), at the most nine tenths of what it holds");
-        return Ratio(b.Factors[factor] * Math.Max(LoadShare * pull / (holds - Math.Min(preload, 0.9 * holds)), pull / holds), 1);
+        return Ratio(factor * Math.Max(LoadShare * pull / (holds - Math.Min(preload, 0.9 * holds)), pull / holds), 1);
     }
 }
 

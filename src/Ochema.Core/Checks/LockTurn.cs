@@ -9,6 +9,8 @@ namespace Ochema.Core.Checks;
 public sealed class LockTurn(RigBuilder b, string station, string id, SpringIndex spring, Vec3 axis, double torque)
     : Check(id + ".turn", station, id, "Lock of the pole turns")
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override SpringIndex? Joint => spring;
 
     public override bool GivesWay => true;
@@ -19,6 +21,6 @@ public sealed class LockTurn(RigBuilder b, string station, string id, SpringInde
         sheet?.Formula("{k} × {M} ÷ {T}", "friction lock, moment about the pole", "Grit and water in the lock; a set screw through both tubes holds better.")
             .Factor(b, FactorTable.Friction).Term("M", "moment about the pole", m, Dimension.Torque)
             .Term("T", "holding torque", torque, Dimension.Torque, "as you set it; twist locks 3–8 N·m, judgement");
-        return Ratio(b.Factors[FactorTable.Friction] * m, torque);
+        return Ratio(factor * m, torque);
     }
 }

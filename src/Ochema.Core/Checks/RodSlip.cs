@@ -14,9 +14,7 @@ public sealed class RodSlip(RigBuilder b, string station, string id, BeamPiece p
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        Span<double> e = stackalloc double[12];
-        f.Beam(piece.Last, e);
-        var n = Math.Abs(e[6]);
+        var n = Math.Abs(f.Beam(piece.Last, stackalloc double[12])[6]);
         sheet?.Formula("{k} × {N} ÷ {H}", "friction of the clamp along the rod", "Paint, oil, a tie instead of a clamp.")
             .Factor(b, FactorTable.Friction).Term("N", "force along the rod", n, Dimension.Force)
                 .Term("H", "clamp holds", holds, Dimension.Force, "as you set it; 200–600 N, judgement");

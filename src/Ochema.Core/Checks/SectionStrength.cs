@@ -10,25 +10,27 @@ public class SectionStrength(RigBuilder b, string station, string id, string tit
 {
     private readonly string factorName = FactorTable.For(piece.Material.Family);
     private readonly double factor = b.Factors[FactorTable.For(piece.Material.Family)];
-    private readonly double modulusY = piece.Section.ModulusY;
-    private readonly double modulusZ = piece.Section.ModulusZ;
+    private readonly (double Y, double Z, double Torsion, double Area) per =
+        (1 / piece.Section.ModulusY, 1 / piece.Section.ModulusZ, 1 / piece.Section.TorsionModulus, 1 / piece.Section.Area);
+
+    private readonly double warm = Warm(piece.Material, b.Rig.Run.Skin);
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (squared, at) = (0.0, (N: 0.0, V: 0.0, T: 0.0, M: 0.0, Sigma: 0.0, Tau: 0.0));
         var s = piece.Section;
-        Span<double> e = stackalloc double[12];
+        Span<double> room = stackalloc double[12];
         for (int i = piece.First; i < piece.First + piece.Count; i++)
         {
-            f.Beam(new(i), e);
+            var e = f.Beam(new(i), room);
             for (var end = 0; end < 12; end += 6)
             {
                 var (n, vy, vz, t, my, mz) = (Math.Abs(e[end]), e[end + 1], e[end + 2], Math.Abs(e[end + 3]), Math.Abs(e[end + 4]), Math.Abs(e[end + 5]));
                 var v = Math.Sqrt(vy * vy + vz * vz);
                 // Round sections bend about one resultant; others add their corners.
-                var bending = s.Round ? Math.Sqrt(my * my + mz * mz) / modulusY : my / modulusY + mz / modulusZ;
-                var sigma = n / s.Area + bending;
-                var tau = t / s.TorsionModulus + 2 * v / s.Area;
+                var bending = s.Round ? Math.Sqrt(my * my + mz * mz) * per.Y : my * per.Y + mz * per.Z;
+                var sigma = n * per.Area + bending;
+                var tau = t * per.Torsion + 2 * v * per.Area;
                 var mises = sigma * sigma + 3 * tau * tau;
                 if (mises > squared)
                 {
@@ -38,7 +40,6 @@ public class SectionStrength(RigBuilder b, string station, string id, string tit
                 }
             }
         }
-        var warm = Warm(piece.Material, b.Rig.Run.Skin);
         var strength = warm * piece.Material.YieldStrength;
         sheet?.Formula("{k} × √({σ}² + 3 × {τ}²) ÷ {Y}", "N/A + M/W with torsion and shear, von Mises (Roark's Formulas for Stress and Strain)", "Holes, threads and welds in the piece; fatigue.")
             .Factor(b, factorName).Term("σ", "stress along", at.Sigma, Dimension.Stress).Term("τ", "shear stress", at.Tau, Dimension.Stress)

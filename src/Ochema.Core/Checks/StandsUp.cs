@@ -10,6 +10,8 @@ namespace Ochema.Core.Checks;
 public sealed class StandsUp(RigBuilder b, HoldSpot spot, SpringIndex spring, IReadOnlyList<Vec3> corners)
     : Check(spot.Id + ".tip", spot.Station, spot.Id, "It tips over or lifts off")
 {
+    private readonly double factor = b.Factors[FactorTable.Friction];
+
     public override SpringIndex? Joint => spring;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -21,6 +23,6 @@ public sealed class StandsUp(RigBuilder b, HoldSpot spot, SpringIndex spring, IR
             .Factor(b, FactorTable.Friction).Term("O", "overturning moment", over, Dimension.Torque).Term("R", "restoring moment", back, Dimension.Torque)
             .Term("N", "pressed down by (negative: lifted)", force.Dot(spot.Normal), Dimension.Force)
                 .Term("M", "moment at the foot", moment.PerpendicularTo(spot.Normal).Length, Dimension.Torque);
-        return Ratio(b.Factors[FactorTable.Friction] * over, back);
+        return Ratio(factor * over, back);
     }
 }

@@ -27,10 +27,10 @@ public sealed class StrutBuckling(RigBuilder b, string station, string id, BeamP
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var compression = 0.0;
-        Span<double> e = stackalloc double[12];
+        Span<double> room = stackalloc double[12];
         for (int i = piece.First; i < piece.First + piece.Count; i++)
         {
-            f.Beam(new(i), e);
+            var e = f.Beam(new(i), room);
             compression = Math.Max(compression, Math.Max(e[0], -e[6]));
         }
         var name = FactorTable.For(piece.Material.Family);

@@ -10,8 +10,9 @@ namespace Ochema.Core.Responses;
 public sealed class CaseForces
 {
     private readonly StateResponse state;
-    private Dictionary<object, object>? remembered;
+    private (object By, object Value)[] remembered = [];
     private const int Few = 4;
+    private static readonly Vec3[] winds = [.. MotionProfile.Yaw.Select(MotionProfile.WindDirection)];
     private double[]? outputs;
     private int first;
     private bool lent;
@@ -33,8 +34,7 @@ public sealed class CaseForces
     {
         get
         {
-            Span<double> s = stackalloc double[3];
-            Sum(state.Layout.Field, s);
+            var s = Sum(state.Layout.Field, stackalloc double[3]);
             return new(s[0], s[1], s[2]);
         }
     }
@@ -43,18 +43,19 @@ public sealed class CaseForces
         (this.state, Case, Pressure, Splash, Coefficients, Tensions) = (state, c, pressure, splash, coefficients, tensions);
 
     /// <summary>Direction the air moves along.</summary>
-    public Vec3 Wind => Case.Wind < 0 ? Vec3.Zero : MotionProfile.WindDirection(MotionProfile.Yaw[Case.Wind]);
+    public Vec3 Wind => Case.Wind < 0 ? Vec3.Zero : winds[Case.Wind];
 
     /// <summary>Force and moment that a spring puts on its from node.</summary>
     public (Vec3 Force, Vec3 Moment) Spring(SpringIndex spring)
     {
-        Span<double> s = stackalloc double[6];
-        Sum(6 * spring, s);
+        var s = Sum(6 * spring, stackalloc double[6]);
         return (new(s[0], s[1], s[2]), new(s[3], s[4], s[5]));
     }
 
     /// <summary>End forces of a beam element in its local axes (12): N, Vy, Vz, T, My, Mz at both ends.</summary>
-    public void Beam(BeamIndex element, Span<double> into) => Sum(state.Layout.Beam + 12 * element, into);
+    /// <param name="element">Which.</param>
+    /// <param name="room">Twelve numbers, where they are put if they have to be worked out.</param>
+    public ReadOnlySpan<double> Beam(BeamIndex element, Span<double> room) => Sum(state.Layout.Beam + 12 * element, room);
 
     /// <summary>True when a hold or strap is gone in this state.</summary>
     public bool IsGone(string id) => state.Gone.Contains(id);
@@ -84,7 +85,7 @@ public sealed class CaseForces
     public HoldLoad Hold(SpringIndex spring, Vec3 normal)
     {
         var (f, m) = Spring(spring);
-        return new HoldLoad(-f.Dot(normal), f.PerpendicularTo(normal).Length, m.PerpendicularTo(normal).Length, Math.Abs(m.Dot(normal)));
+        return HoldLoad.Of(f, m, normal);
     }
 
     /// <summary>What several checks of a case share (the slide of a plate, say), computed once.</summary>
@@ -92,27 +93,28 @@ public sealed class CaseForces
         where TBy : class
         where T : notnull
     {
-        if (remembered?.TryGetValue(by, out var known) is true)
-            return (T)known;
+        // A rig has one or two of them: looking through is quicker than a table.
+        foreach (var (known, remembers) in remembered)
+            if (ReferenceEquals(known, by))
+                return (T)remembers;
         var value = compute(by, this);
-        (remembered ??= [])[by] = value;
+        remembered = [.. remembered, (by, value)];
         return value;
     }
 
     /// <summary>A check alone asks for little, and gets just that; all of them together are better served by one sum of everything.</summary>
-    private void Sum(int start, Span<double> into)
+    /// <returns>Where it stands already, or <paramref name="into"/>.</returns>
+    private ReadOnlySpan<double> Sum(int start, Span<double> into)
     {
         if (outputs is null && ++asked > Few)
             outputs = All();
         if (outputs is not null)
-        {
-            outputs.AsSpan(first + start, into.Length).CopyTo(into);
-            return;
-        }
+            return outputs.AsSpan(first + start, into.Length);
         into.Clear();
         for (var k = 0; k < Coefficients.Length; k++)
             if (Coefficients[k] is not 0 and var c)
                 VectorMath.AddScaled(into, c, state.Rows[k].AsSpan(start, into.Length));
+        return into;
     }
 
     /// <summary>
@@ -144,7 +146,7 @@ public sealed class CaseForces
     {
         foreach (var c in cases)
             if (c.lent)
-                (c.outputs, c.first, c.lent, c.remembered, c.asked) = (null, 0, false, null, 0);
+                (c.outputs, c.first, c.lent, c.remembered, c.asked) = (null, 0, false, [], 0);
         ArrayPool<double>.Shared.Return(all);
     }
 
@@ -156,7 +158,7 @@ public sealed class CaseForces
     {
         if (outputs is not null && !lent)
             ArrayPool<double>.Shared.Return(outputs);
-        (outputs, first, lent, remembered, asked) = (null, 0, false, null, 0);
+        (outputs, first, lent, remembered, asked) = (null, 0, false, [], 0);
     }
 
     /// <summary>Columns summed at a time: the rows' stretches stay in the first-level store (32 rows of a kilobyte).</summary>
@@ -191,6 +193,10 @@ public sealed class CaseForces
 /// <param name="Twist">Moment about the hold's own normal, N·m.</param>
 public readonly record struct HoldLoad(double Pull, double Slide, double Moment, double Twist)
 {
+    /// <summary>From the force, N, and moment, N·m, that its spring puts on the rig, and the outward normal.</summary>
+    public static HoldLoad Of(Vec3 force, Vec3 moment, Vec3 normal) =>
+        new(-force.Dot(normal), force.PerpendicularTo(normal).Length, moment.PerpendicularTo(normal).Length, Math.Abs(moment.Dot(normal)));
+
     /// <summary>N that pulls it off; 0 when it is pressed on.</summary>
     public double Off => Math.Max(0, Pull);
 

@@ -204,8 +204,7 @@ public sealed class RigBuilder
         var y = z.Cross(x);
         return f =>
         {
-            Span<double> e = stackalloc double[12];
-            f.Beam(element, e);
+            var e = f.Beam(element, stackalloc double[12]);
             return (e[0] * x + e[1] * y + e[2] * z, e[3] * x + e[4] * y + e[5] * z);
         };
     }
@@ -356,8 +355,8 @@ public sealed record WindFace(BeamIndex Member, NodeIndex Node, double Width, do
     public Vec3 BoxForce(Vec3 wind)
     {
         var f = Vec3.Zero;
-        foreach (var (d, a) in Areas)
-            f += a * wind.Dot(d) * d;
+        for (var i = 0; i < Areas.Count; i++)
+            f += Areas[i].CdArea * wind.Dot(Areas[i].Direction) * Areas[i].Direction;
         return f;
     }
 }

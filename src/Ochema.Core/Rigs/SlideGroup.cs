@@ -26,13 +26,15 @@ public sealed class SlideGroup
         Vec3 slide = Vec3.Zero, middle = Vec3.Zero;
         var total = 0.0;
         Span<double> grips = stackalloc double[holds.Count];
+        Span<(Vec3 Force, Vec3 Moment)> on = stackalloc (Vec3, Vec3)[holds.Count];
         for (var i = 0; i < holds.Count; i++)
         {
             var (spot, spring, _, grip) = holds[i];
             if (f.IsGone(spot.Id))
                 continue;
-            slide += f.Spring(spring).Force.PerpendicularTo(spot.Normal);
-            grips[i] = Math.Max(1e-9, grip(f.Hold(spring, spot.Normal)));
+            on[i] = f.Spring(spring);
+            slide += on[i].Force.PerpendicularTo(spot.Normal);
+            grips[i] = Math.Max(1e-9, grip(HoldLoad.Of(on[i].Force, on[i].Moment, spot.Normal)));
             middle += grips[i] * spot.Point;
             total += grips[i];
         }
@@ -42,11 +44,11 @@ public sealed class SlideGroup
         var (twist, radius) = (0.0, 0.0);
         for (var i = 0; i < holds.Count; i++)
         {
-            var (spot, spring, own, _) = holds[i];
+            var (spot, _, own, _) = holds[i];
             if (f.IsGone(spot.Id))
                 continue;
             var arm = spot.Point - middle;
-            var (force, moment) = f.Spring(spring);
+            var (force, moment) = on[i];
             twist += (arm.Cross(force) + moment).Dot(spot.Normal);
             // A ring or disc off the middle turns about it with a mean radius no smaller than either its distance or its own.
             radius += grips[i] / total * Math.Max(arm.Length, own);

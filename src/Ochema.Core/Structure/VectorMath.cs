@@ -116,6 +116,24 @@ internal static class VectorMath
                 y[i] = x[i];
     }
 
+    /// <summary>y = √(max(0, squares) + y²), with the sign of the larger of y and <paramref name="sign"/>, signs aside.</summary>
+    /// <exception cref="ArgumentException">One of the others is shorter than <paramref name="y"/>.</exception>
+    public static void RootOfSquares(Span<double> y, ReadOnlySpan<double> squares, ReadOnlySpan<double> sign)
+    {
+        Enough(y.Length, Math.Min(squares.Length, sign.Length));
+        var into = MemoryMarshal.Cast<double, Vector<double>>(y);
+        var q = MemoryMarshal.Cast<double, Vector<double>>(squares);
+        var s = MemoryMarshal.Cast<double, Vector<double>>(sign);
+        for (var v = 0; v < into.Length && v < q.Length && v < s.Length; v++)
+        {
+            var stronger = Vector.ConditionalSelect(Vector.GreaterThan(Vector.Abs(into[v]), Vector.Abs(s[v])), into[v], s[v]);
+            var root = Vector.SquareRoot(Vector.Max(Vector<double>.Zero, q[v]) + into[v] * into[v]);
+            into[v] = Vector.ConditionalSelect(Vector.LessThan(stronger, Vector<double>.Zero), -root, root);
+        }
+        for (var i = into.Length * Vector<double>.Count; i < y.Length; i++)
+            y[i] = Math.CopySign(Math.Sqrt(Math.Max(0, squares[i]) + y[i] * y[i]), Math.Abs(y[i]) > Math.Abs(sign[i]) ? y[i] : sign[i]);
+    }
+
     private static void Enough(int wanted, int given)
     {
         if (given < wanted)
