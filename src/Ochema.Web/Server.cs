@@ -98,14 +98,15 @@ public static class Server
     private static void Resources(WebApplication app)
     {
         app.MapGet("/healthz", () => Results.Text("ready")).ExcludeFromDescription();
-        FilmsApi.Map(app);
-        RigsApi.Map(app);
-        VersionsApi.Map(app);
-        BinApi.Map(app);
-        CatalogueApi.Map(app);
-        ShelfApi.Map(app);
-        ComputeApi.Map(app);
-        QuantitiesApi.Map(app);
+        var api = app.MapGroup("/api").AddEndpointFilter(Problems.Answering);
+        FilmsApi.Map(api);
+        RigsApi.Map(api);
+        VersionsApi.Map(api);
+        BinApi.Map(api);
+        CatalogueApi.Map(api);
+        ShelfApi.Map(api);
+        ComputeApi.Map(api);
+        QuantitiesApi.Map(api);
     }
 
     /// <summary>No such resource, or one that is used in another way.</summary>

@@ -277,6 +277,34 @@ public sealed class ApiTests : IDisposable
         Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).StatusCode);
     }
 
+    [Theory] // /api/assess/working: one working at a time, the same as in the whole report, kept design or not, at another speed too
+    [InlineData(3.5)]
+    [InlineData(6)]
+    public async Task AWorkingIsAskedForByItself(double speed)
+    {
+        using var host = new Host();
+        var rig = JsonNode.Parse(Host.DemoDocument())!;
+        async Task<JsonNode> Ask(string path, double at)
+        {
+            rig["run"]!["speed"] = at;
+            return (await (await host.Client.PostAsync(path, Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
+        }
+        var whole = await Ask("/api/assess?advice=false", speed);
+        var bare = await Ask("/api/assess?advice=false&workings=false", 3.5);
+        Assert.All(bare["checks"]!.AsArray(), c => Assert.Null(c!["working"]));
+        Assert.True(bare.ToJsonString().Length < 0.7 * whole.ToJsonString().Length, "workings are most of it");
+        foreach (var check in whole["checks"]!.AsArray())
+        {
+            var alone = await Ask($"/api/assess/working?check={Uri.EscapeDataString((string)check!["id"]!)}", speed);
+            Assert.Equal(check["working"]!.ToJsonString(), alone["working"]!.ToJsonString());
+            Assert.Equal(check["loads"]!.ToJsonString(), alone["loads"]!.ToJsonString());
+            Assert.Equal((double)check["use"]!, (double)alone["use"]!, 9);
+        }
+        var none = await host.Client.PostAsync("/api/assess/working?check=nothing", Host.Json(rig.ToJsonString()));
+        Assert.Equal(HttpStatusCode.NotFound, none.StatusCode);
+        Assert.Contains("nothing", await none.Content.ReadAsStringAsync());
+    }
+
     [Theory] // /api/assess/drive: what a change of speed alone changes, small, and the same whether the design was kept or not
     [InlineData(2)]
     [InlineData(3)]

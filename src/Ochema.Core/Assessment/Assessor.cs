@@ -21,13 +21,13 @@ public static class Assessor
     }
 
     /// <summary>The whole report of a design at a speed, m/s.</summary>
-    internal static AssessmentReport Whole(Design design, double speed)
+    internal static AssessmentReport Whole(Design design, double speed, bool workings = true)
     {
         var model = design.Model;
         var rig = model.Builder.Rig;
         // The picture shares nothing with the verdict but the rig itself: one beside the other.
         var picture = Task.Run(() => Shaker.Words(model));
-        var judged = design.Judge(speed);
+        var judged = design.Judge(speed, workings: workings);
         var (b, reports, driving) = (model.Builder, judged.Reports, judged.Driving);
         var frequencies = model.Modes.Take(ModeCount).Select(m => m.Frequency).ToList();
         var sharpness = picture.GetAwaiter().GetResult();

@@ -48,7 +48,30 @@ public sealed class Design
     public static string KeyOf(RigDocument rig) => StrictJson.Write(rig with { Name = "x", Notes = "", Run = rig.Run with { Speed = 0 } });
 
     /// <summary>All answers but advice, at the speed of the document it was made of.</summary>
-    public AssessmentReport Whole() => Assessor.Whole(this, Model.Builder.Rig.Run.Speed);
+    /// <param name="workings">False leaves the workings out: <see cref="WorkingOf"/> answers for one at a time.</param>
+    public AssessmentReport Whole(bool workings = true) => Assessor.Whole(this, Model.Builder.Rig.Run.Speed, workings);
+
+    /// <summary>
+    /// The working of one check at a speed, m/s; null where the rig has no such check, moves freely, or the design has to be made anew (as for
+    /// <see cref="At"/>).
+    /// </summary>
+    public CheckWorking? WorkingOf(string id, double speed)
+    {
+        lock (gate)
+        {
+            if (!Answers(speed) || Model.Builder.Checks.Find(c => c.Id == id) is not { } check)
+                return null;
+            Ask(speed);
+            if (Instability(speed) is not null)
+                return null;
+            var (use, at) = limits.Each([check], speed)[0];
+            var (working, loads) = Shown(check, limits.At(at, speed)!);
+            return new(id, use, working, loads);
+        }
+    }
+
+    /// <summary>True where this design answers for a speed, m/s: its host trembles the same there.</summary>
+    public bool Answers(double speed) => RigDynamics.Tremble(Model.Builder, speed) == tremble;
 
     /// <summary>What a change of speed alone changes, m/s; null where the host trembles otherwise there and the design has to be made anew.</summary>
     public DriveReport? At(double speed)
@@ -56,7 +79,7 @@ public sealed class Design
         lock (gate)
         {
             var b = Model.Builder;
-            if (RigDynamics.Tremble(b, speed) != tremble)
+            if (!Answers(speed))
                 return null;
             Ask(speed);
             // What is said while building may name the speed: drops of tethers do.
@@ -141,17 +164,19 @@ public sealed class Design
     private CheckReport Report(Check check, double speed, bool workings)
     {
         var (worst, at) = limits.Each([check], speed)[0];
-        var forces = limits.At(at, speed)!;
-        var sheet = new Worksheet();
-        if (workings)
-            check.Use(forces, sheet);
+        var (working, loads) = workings ? Shown(check, limits.At(at, speed)!) : ((Working?)null, (IReadOnlyList<LoadShare>)[]);
         var counts = check.Counts(worst);
         double? limit = check.Sort == CheckSort.Service || check.Reserve ? null : check.Fixed ? (counts >= 1 ? 0 : null) : LimitOf(check, speed);
         return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, counts, check.Sort, Assessment.Judge.Of(counts), check.Fixed
-            ? "" : driving[at].Label, limit, workings ? sheet.Done() : Nothing, workings && check.Joint is { } spring ? forces.Split(spring) : []);
+            ? "" : driving[at].Label, limit, working, loads);
     }
 
-    private static readonly Working Nothing = new("", [], "", "");
+    private static (Working Working, IReadOnlyList<LoadShare> Loads) Shown(Check check, CaseForces forces)
+    {
+        var sheet = new Worksheet();
+        check.Use(forces, sheet);
+        return (sheet.Done(), check.Joint is { } spring ? forces.Split(spring) : []);
+    }
 
     private double? LimitOf(Check check, double near) =>
         found.TryGetValue(check, out var limit) ? limit : found[check] = limits.Find([check], near)?.Speed;

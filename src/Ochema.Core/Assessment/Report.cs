@@ -24,10 +24,17 @@ public static class Judge
 /// <param name="Use">As computed.</param>
 /// <param name="Counts">What of it counts in a verdict: service checks 100 % at the most, a screw's tightening nothing until it is too much.</param>
 /// <param name="Sort">What it means past 100 %.</param>
-/// <param name="Loads">What loads the joint or hold it looks at, in its worst case, source by source; empty where it looks at none.</param>
+/// <param name="Working">Null where workings were not asked for: each can be asked for by itself.</param>
+/// <param name="Loads">What loads the joint or hold it looks at, in its worst case, source by source; empty where it looks at none, or not asked.</param>
 public sealed record CheckReport(
     string Id, string Station, string Part, string Title, double Use, double Counts, CheckSort Sort, Verdict Verdict,
-        string Case, double? LimitSpeed, Working Working, IReadOnlyList<LoadShare> Loads);
+        string Case, double? LimitSpeed, Working? Working, IReadOnlyList<LoadShare> Loads);
+
+/// <summary>The working of one check, asked for by itself.</summary>
+/// <param name="Id">Of the check.</param>
+/// <param name="Use">As computed.</param>
+/// <param name="Loads">What loads the joint or hold it looks at, source by source; empty where it looks at none.</param>
+public sealed record CheckWorking(string Id, double Use, Working Working, IReadOnlyList<LoadShare> Loads);
 
 /// <summary>A row of the spine.</summary>
 /// <param name="Family">What stands there: camera, head, isolator, reach, base, brace, strap, tether or site.</param>

@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Ochema.Data;
 
@@ -8,24 +9,25 @@ internal static class BinApi
 {
     private const int MostListed = 500;
 
-    public static void Map(IEndpointRouteBuilder app)
+    public static void Map(RouteGroupBuilder api)
     {
-        app.MapGet("/api/bin", List).Produces<IReadOnlyList<BinnedRig>>();
-        app.MapDelete("/api/bin", Empty).Produces(204);
-        app.MapDelete("/api/bin/{id}", Take).Produces(204).ProducesProblem(404);
+        var bin = api.MapGroup("/bin");
+        bin.MapGet("/", List);
+        bin.MapDelete("/", Empty);
+        bin.MapDelete("/{id}", Take).Refuses(404);
     }
 
-    private static async Task<IResult> List(OchemaContext db) => Results.Json(await db.Rigs.AsNoTracking().Where(r => r.DeletedAt != null)
-        .OrderByDescending(r => r.DeletedAt).ThenBy(r => r.Id).Take(MostListed)
-        .Select(r => new BinnedRig(r.Id, r.Name, r.Film!.Name, r.Version, r.DeletedAt!.Value)).ToListAsync());
+    private static async Task<Answer<IReadOnlyList<BinnedRig>>> List(OchemaContext db) => Answer.Of<IReadOnlyList<BinnedRig>>(
+        await db.Rigs.AsNoTracking().Where(r => r.DeletedAt != null).OrderByDescending(r => r.DeletedAt).ThenBy(r => r.Id).Take(MostListed)
+            .Select(r => new BinnedRig(r.Id, r.Name, r.Film!.Name, r.Version, r.DeletedAt!.Value)).ToListAsync());
 
-    private static async Task<IResult> Empty(OchemaContext db)
+    private static async Task<NoContent> Empty(OchemaContext db)
     {
         await db.Rigs.Where(r => r.DeletedAt != null).ExecuteDeleteAsync();
-        return Results.NoContent();
+        return TypedResults.NoContent();
     }
 
-    private static async Task<IResult> Take(string id, OchemaContext db) =>
+    private static async Task<Results<NoContent, ProblemHttpResult>> Take(string id, OchemaContext db) =>
         await db.Rigs.Where(r => r.Id == id && r.DeletedAt != null).ExecuteDeleteAsync() > 0
-            ? Results.NoContent() : Problems.NotFound($"There is no rig '{id}' in the bin.");
+            ? TypedResults.NoContent() : Problems.NotFound($"There is no rig '{id}' in the bin.");
 }

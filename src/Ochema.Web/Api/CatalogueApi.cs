@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -8,17 +9,20 @@ namespace Ochema.Web.Api;
 /// <summary>What ships: recipes, kinds with their measurements, stock, hosts, factors, the document schema.</summary>
 internal static class CatalogueApi
 {
-    public static void Map(IEndpointRouteBuilder app)
+    public static void Map(RouteGroupBuilder api)
     {
-        app.MapGet("/api/recipes", () => Results.Json(RecipeLibrary.All)).Produces<IReadOnlyList<Recipe>>();
-        app.MapGet("/api/kinds", async (OchemaContext db, OwnShelf own) => Results.Json(await own.KindsAsync(db))).Produces<IReadOnlyList<KindDescriptor>>();
-        app.MapGet("/api/stock", () => Results.Json(Catalogue.Shipped)).Produces<Catalogue>();
-        app.MapGet("/api/hosts", () => Results.Json(HostLibrary.All.Select(h => h.Published))).Produces<IReadOnlyList<HostPreset>>();
+        api.MapGet("/recipes", () => Answer.Of(RecipeLibrary.All));
+        api.MapGet("/kinds", async (OchemaContext db, OwnShelf own) => Answer.Of(await own.KindsAsync(db)));
+        api.MapGet("/stock", () => Answer.Of(Catalogue.Shipped));
+        api.MapGet("/factors", () => Answer.Of(FactorTable.All));
+        api.MapGet("/schema/rig.json", () => Results.Text(DocumentSchema.Create().ToJsonString(), "application/schema+json")).ExcludeFromDescription();
+        var hosts = api.MapGroup("/hosts");
+        hosts.MapGet("/", () => Answer.As<IReadOnlyList<HostPreset>>(HostLibrary.All.Select(h => h.Published)));
         // A list of rigs names their hosts and no more; the rest of a host is asked for when a rig on it is opened.
-        app.MapGet("/api/hosts/names", () => Results.Json(HostLibrary.All.Select(HostName.Of))).Produces<IReadOnlyList<HostName>>();
-        app.MapGet("/api/hosts/{id}", (string id) => HostLibrary.Find(id) is { } host ? Results.Json(host.Published)
-            : Problems.NotFound($"There is no host '{id}'.")).Produces<HostPreset>().ProducesProblem(404);
-        app.MapGet("/api/factors", () => Results.Json(FactorTable.All)).Produces<IReadOnlyList<RequiredFactor>>();
-        app.MapGet("/api/schema/rig.json", () => Results.Text(DocumentSchema.Create().ToJsonString(), "application/schema+json")).ExcludeFromDescription();
+        hosts.MapGet("/names", () => Answer.As<IReadOnlyList<HostName>>(HostLibrary.All.Select(HostName.Of)));
+        hosts.MapGet("/{id}", Host).Refuses(404);
     }
+
+    private static Results<Answer<HostPreset>, ProblemHttpResult> Host(string id) => HostLibrary.Find(id) is { } host
+        ? Answer.Of(host.Published) : Problems.NotFound($"There is no host '{id}'.");
 }

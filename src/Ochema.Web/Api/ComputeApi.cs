@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
@@ -7,126 +8,104 @@ using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
-using Ochema.Core.Structure;
 
 namespace Ochema.Web.Api;
 
-/// <summary>Stateless computing: a document goes in, answers come out.</summary>
+/// <summary>Stateless computing: a document goes in, answers come out. Searches stop when whoever asked has gone on.</summary>
 internal static class ComputeApi
 {
-    public static void Map(IEndpointRouteBuilder app)
+    public static void Map(RouteGroupBuilder api)
     {
-        app.MapPost("/api/assess", Assess).Accepts<RigDocument>("application/json").Produces<AssessmentReport>().ProducesProblem(400);
-        app.MapPost("/api/assess/drive", Drive).Accepts<RigDocument>("application/json").Produces<DriveReport>().ProducesProblem(400);
-        app.MapPost("/api/advice", Advice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
-        app.MapPost("/api/shake", Shake).Accepts<RigDocument>("application/json").Produces<ShakeReport>().ProducesProblem(400);
-        app.MapPost("/api/shake/advice", ShakeAdvice).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<ShakeChange>>().ProducesProblem(400);
-        app.MapPost("/api/shake/isolators", Isolators).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<IsolatorChoice>>().ProducesProblem(400);
-        app.MapPost("/api/tap/read", ReadLog).WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog))
-            .Accepts<LogRequest>("application/json").Produces<LogReport>().ProducesProblem(400);
-        app.MapPost("/api/tap/simulate", SimulateTap).Accepts<RigDocument>("application/json").Produces<LogText>().ProducesProblem(400);
-        app.MapPost("/api/tap/calibrate", Calibrate).Accepts<CalibrateRequest>("application/json").Produces<Calibration>().ProducesProblem(400);
-        app.MapPost("/api/schools", Schools).Accepts<RigDocument>("application/json").Produces<IReadOnlyList<School>>().ProducesProblem(400);
-        app.MapPost("/api/alternatives", Alternatives).Accepts<AlternativesRequest>("application/json").Produces<IReadOnlyList<Change>>().ProducesProblem(400);
-        app.MapPost("/api/straps", Straps).Accepts<StrapsRequest>("application/json").Produces<IReadOnlyList<StrapEnd>>().ProducesProblem(400);
-        app.MapPost("/api/inverse", Inverse).Accepts<InverseRequest>("application/json").Produces<IReadOnlyList<InverseAnswer>>().ProducesProblem(400);
-        app.MapPost("/api/relocate", Relocate).Accepts<RelocateRequest>("application/json").Produces<RelocatedRig>().ProducesProblem(400);
-        app.MapPost("/api/model", Model).Accepts<RigDocument>("application/json").Produces<ModelDocument>().ProducesProblem(400);
+        var assess = api.MapGroup("/assess");
+        assess.MapPost("/", Assess).Refuses(400);
+        assess.MapPost("/drive", (Posted<RigDocument> rig, Designs designs) => Of(rig, designs.Drive)).Refuses(400);
+        assess.MapPost("/working", Working).Refuses(400, 404);
+        api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop))).Refuses(400);
+        api.MapPost("/schools", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Schools.Of(r, stock, stop))).Refuses(400);
+        api.MapPost("/alternatives", Alternatives).Refuses(400);
+        api.MapPost("/straps", Straps).Refuses(400);
+        api.MapPost("/inverse", Inverse).Refuses(400);
+        api.MapPost("/relocate", Relocate).Refuses(400);
+        api.MapPost("/model", (Posted<RigDocument> rig, bool strapsAlone = false) => Of(rig, (r, stock) => RigModelDocument.Of(r, stock, strapsAlone)))
+            .Refuses(400);
+        var shake = api.MapGroup("/shake");
+        shake.MapPost("/", (Posted<RigDocument> rig) => Of(rig, Shaker.Of)).Refuses(400);
+        shake.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => ShakeAdvice.Of(r, stock, stop))).Refuses(400);
+        shake.MapPost("/isolators", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => IsolatorSearch.Of(r, stock, stop)))
+            .Refuses(400);
+        var tap = api.MapGroup("/tap");
+        tap.MapPost("/read", ReadLog).WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400);
+        tap.MapPost("/simulate", (Posted<RigDocument> rig, int seed = 1) => Of(rig, (r, stock) => new LogText(TapTest.Simulate(r, stock, seed)))).Refuses(400);
+        tap.MapPost("/calibrate", Calibrate).Refuses(400);
     }
 
-    private static Task<IResult> Assess(HttpRequest request, Designs designs, bool advice = true) => Answer(request, (rig, stock, _) =>
-    {
-        if (advice)
-            return Adviser.Assess(rig, stock);
-        var design = new Design(rig, stock);
-        var report = design.Whole();
-        designs.Keep(rig, design);
-        return report;
-    });
-
-    private static Task<IResult> Drive(HttpRequest request, Designs designs) => Answer(request, (rig, stock, _) => designs.Drive(rig, stock));
-
-    private static Task<IResult> Advice(HttpRequest request) => Answer(request, (rig, stock, stop) => Adviser.Best(rig, stock, stop));
-
-    private static Task<IResult> Shake(HttpRequest request) => Answer(request, (rig, stock, _) => Shaker.Of(rig, stock));
-
-    private static Task<IResult> ShakeAdvice(HttpRequest request) =>
-        Answer(request, (rig, stock, stop) => Core.Search.ShakeAdvice.Of(rig, stock, stop));
-
-    private static Task<IResult> Isolators(HttpRequest request) => Answer(request, (rig, stock, stop) => IsolatorSearch.Of(rig, stock, stop));
-
-    private static Task<IResult> ReadLog(HttpRequest request) => Problems.Reading(request, body =>
-    {
-        var ask = StrictJson.Read<LogRequest>(body);
-        return Written(TapTest.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit));
-    });
-
-    private static Task<IResult> SimulateTap(HttpRequest request, int seed = 1) =>
-        Answer(request, (rig, stock, _) => new LogText(TapTest.Simulate(rig, stock, seed)));
-
-    private static Task<IResult> Calibrate(HttpRequest request, TimeProvider clock) => Problems.Reading(request, body =>
-    {
-        var ask = RigReader.Parse<CalibrateRequest>(body);
-        var stock = Stocked(ask.Document);
-        var day = clock.GetLocalNow().ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
-        return Written(TapTest.Calibrate(ask.Document, stock, ask.Frequency, ask.Damping, day, ask.Axis));
-    });
-
-    private static Task<IResult> Schools(HttpRequest request) => Answer(request, (rig, stock, stop) => Core.Search.Schools.Of(rig, stock, stop));
-
-    private static Task<IResult> Model(HttpRequest request, bool strapsAlone = false) =>
-        Answer(request, (rig, stock, _) => RigModelDocument.Of(rig, stock, strapsAlone));
-
-    private static Task<IResult> Alternatives(HttpRequest request) => Problems.Reading(request, body =>
-    {
-        var ask = RigReader.Parse<AlternativesRequest>(body);
-        var stock = Stocked(ask.Document);
-        return Written(Adviser.Alternatives(ask.Document, ask.Station, stock, Stop(request)));
-    });
-
-    private static Task<IResult> Straps(HttpRequest request) => Problems.Reading(request, body =>
-    {
-        var ask = RigReader.Parse<StrapsRequest>(body);
-        var stock = Stocked(ask.Document);
-        if (!(ask.Pretension >= StrapEnds.Pretension.Minimum && ask.Pretension <= StrapEnds.Pretension.Maximum))
-            throw new DocumentException("pretension", $"is not between {StrapEnds.Pretension.Minimum:0} and {StrapEnds.Pretension.Maximum:0} N");
-        return Written(StrapEnds.Of(ask.Document, ask.Pretension, stock, Stop(request)));
-    });
-
-    private static Task<IResult> Relocate(HttpRequest request) => Problems.Reading(request, body =>
-    {
-        var ask = RigReader.Parse<RelocateRequest>(body);
-        RigReader.Check(ask.Document, Catalogue.Shipped);
-        return Written(Relocation.To(ask.Document, ask.Host, ask.Site));
-    });
-
-    private static Task<IResult> Inverse(HttpRequest request) => Problems.Reading(request, body =>
-    {
-        var ask = RigReader.Parse<InverseRequest>(body);
-        var stock = Stocked(ask.Document);
-        if (ask.AtMost is not (>= 0.2 and <= 1))
-            throw new DocumentException("atMost", "is not between 0.2 and 1");
-        return Written(Core.Search.Inverse.Of(ask.Document, stock, ask.AtMost, Stop(request)));
-    });
-
-    /// <summary>Reads a rig and computes with what ships and its own rows.</summary>
-    private static Task<IResult> Answer<T>(HttpRequest request, Func<RigDocument, Catalogue, CancellationToken, T> compute) =>
-        Problems.Reading(request, body =>
+    /// <summary>The whole report; without workings they are asked for one by one.</summary>
+    private static Answer<AssessmentReport> Assess(Posted<RigDocument> posted, Designs designs, bool advice = true, bool workings = true) =>
+        Of(posted, (rig, stock) =>
         {
-            var rig = RigReader.Read(body, Catalogue.Shipped);
-            return Written(compute(rig, Catalogue.Shipped.With(rig.Stock), Stop(request)));
+            if (advice)
+                return Adviser.Assess(rig, stock);
+            var design = new Design(rig, stock);
+            var report = design.Whole(workings);
+            designs.Keep(rig, design);
+            return report;
         });
 
-    /// <summary>Checks a document; what ships and its own rows.</summary>
-    private static Catalogue Stocked(RigDocument rig)
+    private static Results<Answer<CheckWorking>, ProblemHttpResult> Working(Posted<RigDocument> posted, string check, Designs designs)
     {
-        RigReader.Check(rig, Catalogue.Shipped);
-        return Catalogue.Shipped.With(rig.Stock);
+        var rig = posted.Read();
+        return designs.Working(rig, Stock(rig), check) is { } working
+            ? Answer.Of(working) : Problems.NotFound($"This rig has no check '{check}'.");
     }
 
-    /// <summary>Set when whoever asked has gone on.</summary>
-    private static CancellationToken Stop(HttpRequest request) => request.HttpContext.RequestAborted;
+    private static Answer<LogReport> ReadLog(Posted<LogRequest> posted)
+    {
+        var ask = posted.Read();
+        return Answer.Of(TapTest.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit));
+    }
 
-    /// <summary>Written out here, so that a number that cannot be written is an answer too and not a broken response.</summary>
-    private static Task<IResult> Written<T>(T value) => Task.FromResult(Results.Text(StrictJson.Write(value), "application/json"));
+    private static Answer<Calibration> Calibrate(Posted<CalibrateRequest> posted, TimeProvider clock)
+    {
+        var ask = posted.Read();
+        var day = clock.GetLocalNow().ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
+        return Answer.Of(TapTest.Calibrate(ask.Document, Stock(ask.Document), ask.Frequency, ask.Damping, day, ask.Axis));
+    }
+
+    private static Answer<IReadOnlyList<Change>> Alternatives(Posted<AlternativesRequest> posted, CancellationToken stop)
+    {
+        var ask = posted.Read();
+        return Answer.Of(Adviser.Alternatives(ask.Document, ask.Station, Stock(ask.Document), stop));
+    }
+
+    private static Answer<IReadOnlyList<StrapEnd>> Straps(Posted<StrapsRequest> posted, CancellationToken stop)
+    {
+        var ask = posted.Read();
+        if (!(ask.Pretension >= StrapEnds.Pretension.Minimum && ask.Pretension <= StrapEnds.Pretension.Maximum))
+            throw new DocumentException("pretension", $"is not between {StrapEnds.Pretension.Minimum:0} and {StrapEnds.Pretension.Maximum:0} N");
+        return Answer.Of(StrapEnds.Of(ask.Document, ask.Pretension, Stock(ask.Document), stop));
+    }
+
+    private static Answer<RelocatedRig> Relocate(Posted<RelocateRequest> posted)
+    {
+        var ask = posted.Read();
+        return Answer.Of(Relocation.To(ask.Document, ask.Host, ask.Site));
+    }
+
+    private static Answer<IReadOnlyList<InverseAnswer>> Inverse(Posted<InverseRequest> posted, CancellationToken stop)
+    {
+        var ask = posted.Read();
+        if (ask.AtMost is not (>= 0.2 and <= 1))
+            throw new DocumentException("atMost", "is not between 0.2 and 1");
+        return Answer.Of(Core.Search.Inverse.Of(ask.Document, Stock(ask.Document), ask.AtMost, stop));
+    }
+
+    /// <summary>Reads a rig and computes with what ships and its own rows.</summary>
+    private static Answer<T> Of<T>(Posted<RigDocument> posted, Func<RigDocument, Catalogue, T> compute)
+    {
+        var rig = posted.Read();
+        return Answer.Of(compute(rig, Stock(rig)));
+    }
+
+    /// <summary>What ships and the rig's own rows.</summary>
+    private static Catalogue Stock(RigDocument rig) => Catalogue.Shipped.With(rig.Stock);
 }

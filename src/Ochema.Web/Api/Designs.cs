@@ -27,17 +27,23 @@ internal sealed class Designs
     }
 
     /// <summary>What a change of speed alone changes.</summary>
-    public DriveReport Drive(RigDocument rig, Catalogue stock)
+    public DriveReport Drive(RigDocument rig, Catalogue stock) => Of(rig, stock).At(rig.Run.Speed)!;
+
+    /// <summary>The working of one check; null when the rig has none of that name.</summary>
+    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock).WorkingOf(check, rig.Run.Speed);
+
+    /// <summary>The kept design that answers for the rig's speed, or one made now.</summary>
+    private Design Of(RigDocument rig, Catalogue stock)
     {
         var key = Design.KeyOf(rig);
         Design? known;
         lock (gate)
             known = Take(key) is { } node ? kept.AddFirst(node).Value.Design : null;
-        if (known?.At(rig.Run.Speed) is { } report)
-            return report;
+        if (known?.Answers(rig.Run.Speed) is true)
+            return known;
         var fresh = new Design(rig, stock);
         Keep(rig, fresh);
-        return fresh.At(rig.Run.Speed)!;
+        return fresh;
     }
 
     private (string Key, Design Design)? Take(string key)

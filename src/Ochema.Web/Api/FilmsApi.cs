@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Ochema.Core.Json;
 using Ochema.Data;
@@ -9,23 +10,24 @@ internal static class FilmsApi
 {
     private const int MostFilms = 200;
 
-    public static void Map(IEndpointRouteBuilder app)
+    public static void Map(RouteGroupBuilder api)
     {
-        app.MapGet("/api/films", List).Produces<IReadOnlyList<FilmSummary>>();
-        app.MapPost("/api/films", Create).Accepts<NewFilm>("application/json").Produces<FilmSummary>(201).ProducesProblem(400);
-        app.MapPost("/api/films/demo", OpenDemo).Produces<FilmSummary>();
+        var films = api.MapGroup("/films");
+        films.MapGet("/", List);
+        films.MapPost("/", Create).Refuses(400, 409);
+        films.MapPost("/demo", OpenDemo);
     }
 
-    private static async Task<IResult> List(OchemaContext db)
+    private static async Task<Answer<IReadOnlyList<FilmSummary>>> List(OchemaContext db)
     {
         var films = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).OrderBy(f => f.CreatedAt).ThenBy(f => f.Id).Take(MostFilms).ToListAsync();
         await Judgements.FillAsync(db, [.. films.SelectMany(f => f.Rigs)]);
-        return Results.Json(films.Select(Summary).ToList());
+        return Answer.As<IReadOnlyList<FilmSummary>>(films.Select(Summary).ToList());
     }
 
-    private static Task<IResult> Create(HttpRequest request, OchemaContext db, TimeProvider clock) => Problems.Reading(request, async body =>
+    private static async Task<Results<Made<FilmSummary>, ProblemHttpResult>> Create(Posted<NewFilm> posted, OchemaContext db, TimeProvider clock)
     {
-        var name = StrictJson.Read<NewFilm>(body).Name.Trim();
+        var name = posted.Read().Name.Trim();
         if (name.Length is 0 or > 120)
             throw new DocumentException("name", "needs 1 to 120 characters");
         if (await db.Films.CountAsync() >= MostFilms)
@@ -33,15 +35,15 @@ internal static class FilmsApi
         var film = new FilmRecord { Id = Guid.NewGuid().ToString("N"), Name = name, CreatedAt = clock.GetUtcNow().UtcDateTime };
         db.Films.Add(film);
         await db.SaveChangesAsync();
-        return Results.Json(Summary(film), statusCode: 201);
-    });
+        return Answer.MadeAs<FilmSummary>(Summary(film));
+    }
 
-    private static async Task<IResult> OpenDemo(OchemaContext db, TimeProvider clock)
+    private static async Task<Answer<FilmSummary>> OpenDemo(OchemaContext db, TimeProvider clock)
     {
         DemoFilm.Seed(db, clock.GetUtcNow().UtcDateTime);
         var film = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).SingleAsync(f => f.Id == DemoFilm.Id);
         await Judgements.FillAsync(db, film.Rigs);
-        return Results.Json(Summary(film));
+        return Answer.As<FilmSummary>(Summary(film));
     }
 
     /// <summary>The film with its rigs; one that cannot be read stands apart and takes nothing else down.</summary>

@@ -1,4 +1,3 @@
-using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Web.Api;
@@ -6,18 +5,17 @@ namespace Ochema.Web.Api;
 /// <summary>Units: how to print them, and reading what people type.</summary>
 internal static class QuantitiesApi
 {
-    public static void Map(IEndpointRouteBuilder app)
+    public static void Map(RouteGroupBuilder api)
     {
-        app.MapGet("/api/units", () => Results.Json(new UnitsReport(Units.Display, Drills.InchDrills))).Produces<UnitsReport>();
-        app.MapPost("/api/quantities", Parse).Accepts<QuantityRequest>("application/json").Produces<ParsedQuantity>().ProducesProblem(400);
+        api.MapGet("/units", () => Answer.Of(new UnitsReport(Units.Display, Drills.InchDrills)));
+        api.MapPost("/quantities", Parse).Refuses(400);
     }
 
-    private static Task<IResult> Parse(HttpRequest request) => Problems.Reading(request, body =>
+    private static Answer<ParsedQuantity> Parse(Posted<QuantityRequest> posted)
     {
-        var q = StrictJson.Read<QuantityRequest>(body);
-        var parsed = q is { Minimum: { } lo, Maximum: { } hi }
+        var q = posted.Read();
+        return Answer.Of(q is { Minimum: { } lo, Maximum: { } hi }
             ? QuantityParser.ParseField(q.Text, q.Dimension, q.System, lo, hi, q.UsualFrom ?? double.NegativeInfinity, q.UsualTo ?? double.PositiveInfinity)
-            : QuantityParser.Parse(q.Text, q.Dimension, q.System);
-        return Task.FromResult(Results.Text(StrictJson.Write(parsed), "application/json"));
-    });
+            : QuantityParser.Parse(q.Text, q.Dimension, q.System));
+    }
 }

@@ -15,7 +15,7 @@ public sealed record HostName(string Id, string Name, string Kind, bool StandsSt
 /// <summary>A rig and the place it is to be taken to.</summary>
 /// <param name="Host">Id of the host.</param>
 /// <param name="Site">Id of the place there; empty for the one that is most like the present place.</param>
-public sealed record RelocateRequest(RigDocument Document, string Host, string Site = "");
+public sealed record RelocateRequest(RigDocument Document, string Host, string Site = "") : IAboutRig;
 
 /// <summary>A film with its rigs.</summary>
 public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyList<RigSummary> Rigs, IReadOnlyList<UnreadableRig> Unreadable);
@@ -67,7 +67,7 @@ public sealed record VersionSummary(
 public sealed record NewFilm(string Name);
 
 /// <summary>A new rig in a film.</summary>
-public sealed record NewRig(RigDocument Document, string? FilmId = null);
+public sealed record NewRig(RigDocument Document, string? FilmId = null) : IAboutRig;
 
 /// <summary>A name for a version; empty takes it away.</summary>
 public sealed record VersionName(string Name);
@@ -79,13 +79,13 @@ public sealed record QuantityRequest(string Text, Dimension Dimension, UnitSyste
     double? Minimum = null, double? Maximum = null, double? UsualFrom = null, double? UsualTo = null);
 
 /// <summary>The rig and the station to try other things at.</summary>
-public sealed record AlternativesRequest(RigDocument Document, string Station);
+public sealed record AlternativesRequest(RigDocument Document, string Station) : IAboutRig;
 
 /// <summary>A rig and the pretension of one more strap, N.</summary>
-public sealed record StrapsRequest(RigDocument Document, double Pretension = 200);
+public sealed record StrapsRequest(RigDocument Document, double Pretension = 200) : IAboutRig;
 
 /// <summary>A rig and the highest use allowed, 0.2…1: what sizes, weights and holds stay within it.</summary>
-public sealed record InverseRequest(RigDocument Document, double AtMost = Judge.TightFrom);
+public sealed record InverseRequest(RigDocument Document, double AtMost = Judge.TightFrom) : IAboutRig;
 
 /// <summary>All that the interface needs to print and name things.</summary>
 /// <param name="Drills">Inch drills, smallest first: names and diameters, m.</param>
@@ -98,7 +98,7 @@ public sealed record LogRequest(string Text, Core.Proving.LogTime? TimeUnit = nu
 public sealed record LogText(string Text);
 
 /// <summary>A rig and what its tap test measured: Hz, damping ratio, and the axis that rang.</summary>
-public sealed record CalibrateRequest(RigDocument Document, double Frequency, double? Damping = null, int? Axis = null);
+public sealed record CalibrateRequest(RigDocument Document, double Frequency, double? Damping = null, int? Axis = null) : IAboutRig;
 
 /// <summary>A list of the shelf with what ships.</summary>
 /// <param name="One">One of it, as "suction cup".</param>

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Ochema.Core.Json;
 using Ochema.Core.Rigs;
@@ -16,14 +17,13 @@ internal static class ShelfApi
         KindDescriptors.OfRows(l, Catalogue.Shipped), [.. Catalogue.Shipped.Lists[l.Id]
             .Select(r => JsonSerializer.SerializeToElement<object>(r, StrictJson.Options))]))];
 
-    public static void Map(IEndpointRouteBuilder app)
+    public static void Map(RouteGroupBuilder api)
     {
-        var shelf = app.MapGroup("/api/shelf");
-        shelf.MapGet("/lists", () => Results.Json(Lists)).Produces<IReadOnlyList<ShelfList>>();
-        shelf.MapGet("/", All).Produces<IReadOnlyList<ShelfRow>>();
-        shelf.MapPut("/{list}/{id}", Put).Accepts<object>("application/json").Produces<ShelfRow>().Produces<ShelfRow>(201)
-            .ProducesProblem(400).ProducesProblem(409).ProducesProblem(412).ProducesProblem(428);
-        shelf.MapDelete("/{list}/{id}", Delete).Produces(204).ProducesProblem(404).ProducesProblem(412).ProducesProblem(428);
+        var shelf = api.MapGroup("/shelf");
+        shelf.MapGet("/lists", () => Answer.Of(Lists));
+        shelf.MapGet("/", All);
+        shelf.MapPut("/{list}/{id}", Put).Refuses(400, 409, 412, 428);
+        shelf.MapDelete("/{list}/{id}", Delete).Refuses(404, 412, 428);
     }
 
     /// <summary>Why a stored row cannot be used; null when it can.</summary>
@@ -40,36 +40,37 @@ internal static class ShelfApi
         }
     }
 
-    private static async Task<IResult> All(OchemaContext db) => Results.Json((await ShelfStore.AllAsync(db)).Select(Shown));
+    private static async Task<Answer<IReadOnlyList<ShelfRow>>> All(OchemaContext db) =>
+        Answer.As<IReadOnlyList<ShelfRow>>((await ShelfStore.AllAsync(db)).Select(Shown));
 
     private static ShelfRow Shown(ShelfRecord r) => new(r.List, r.Id, r.Version, r.UpdatedAt, JsonSerializer.Deserialize<JsonElement>(r.Row), Fault(r));
 
-    private static Task<IResult> Put(string list, string id, HttpRequest request, OchemaContext db, TimeProvider clock, OwnShelf own) =>
-        Problems.Reading(request, async body =>
-        {
-            var row = OwnStockReader.Read(list, body, Catalogue.Shipped);
-            if (row.Id != id)
-                throw new DocumentException("id", $"is '{row.Id}', not '{id}'");
-            var known = await db.Shelf.FindAsync(list, id);
-            if (Unmatched(request, known) is { } unmatched)
-                return unmatched;
-            if (known is null && await db.Shelf.AnyAsync(r => r.Id == id))
-                return Problems.Of(409, "The id is taken", $"Another list has a row '{id}'.");
-            if (known is null && await db.Shelf.CountAsync() >= OwnStock.MostRows)
-                return Problems.Of(409, "Full", $"There are {OwnStock.MostRows} rows of your own already.");
-            var made = known is null;
-            if (known is null)
-                db.Shelf.Add(known = new ShelfRecord { List = list, Id = id, Row = "" });
-            (known.Row, known.UpdatedAt) = (StrictJson.Write<object>(row), clock.GetUtcNow().UtcDateTime);
-            known.Version++;
-            if (!await RigStore.KeepAsync(db))
-                return Changed();
-            own.Forget();
-            request.HttpContext.Response.Headers.ETag = ETag(known);
-            return Results.Json(Shown(known), statusCode: made ? 201 : 200);
-        });
+    private static async Task<Results<Answer<ShelfRow>, Made<ShelfRow>, ProblemHttpResult>> Put(
+        string list, string id, Posted<string> posted, HttpContext context, OchemaContext db, TimeProvider clock, OwnShelf own)
+    {
+        var row = OwnStockReader.Read(list, posted.Text, Catalogue.Shipped);
+        if (row.Id != id)
+            throw new DocumentException("id", $"is '{row.Id}', not '{id}'");
+        var known = await db.Shelf.FindAsync(list, id);
+        if (Unmatched(context.Request, known) is { } unmatched)
+            return unmatched;
+        if (known is null && await db.Shelf.AnyAsync(r => r.Id == id))
+            return Problems.Of(409, "The id is taken", $"Another list has a row '{id}'.");
+        if (known is null && await db.Shelf.CountAsync() >= OwnStock.MostRows)
+            return Problems.Of(409, "Full", $"There are {OwnStock.MostRows} rows of your own already.");
+        var made = known is null;
+        if (known is null)
+            db.Shelf.Add(known = new ShelfRecord { List = list, Id = id, Row = "" });
+        (known.Row, known.UpdatedAt) = (StrictJson.Write<object>(row), clock.GetUtcNow().UtcDateTime);
+        known.Version++;
+        if (!await RigStore.KeepAsync(db))
+            return Changed();
+        own.Forget();
+        context.Response.Headers.ETag = ETag(known);
+        return made ? Answer.MadeAs<ShelfRow>(Shown(known)) : Answer.Of(Shown(known));
+    }
 
-    private static async Task<IResult> Delete(string list, string id, HttpRequest request, OchemaContext db, OwnShelf own)
+    private static async Task<Results<NoContent, ProblemHttpResult>> Delete(string list, string id, HttpRequest request, OchemaContext db, OwnShelf own)
     {
         if (await db.Shelf.FindAsync(list, id) is not { } row)
             return Problems.NotFound($"There is no row '{id}' of your own among the {list}.");
@@ -79,11 +80,11 @@ internal static class ShelfApi
         if (!await RigStore.KeepAsync(db))
             return Changed();
         own.Forget();
-        return Results.NoContent();
+        return TypedResults.NoContent();
     }
 
     /// <summary>A new row says If-None-Match: *, a change which version it was made on.</summary>
-    private static IResult? Unmatched(HttpRequest request, ShelfRecord? row)
+    private static ProblemHttpResult? Unmatched(HttpRequest request, ShelfRecord? row)
     {
         if (request.Headers.IfNoneMatch.ToString() == "*")
             return row is null ? null : Problems.Of(412, "There is one", $"A row '{row.Id}' is there already.");
@@ -94,5 +95,5 @@ internal static class ShelfApi
 
     private static string ETag(ShelfRecord row) => $"\"{row.Version}\"";
 
-    private static IResult Changed() => Problems.Of(412, "Changed elsewhere", "This row was changed somewhere else in between. Load it again.");
+    private static ProblemHttpResult Changed() => Problems.Of(412, "Changed elsewhere", "This row was changed somewhere else in between. Load it again.");
 }

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
@@ -13,16 +14,16 @@ internal static class VersionsApi
 {
     private const int MostListed = 100;
 
-    public static void Map(IEndpointRouteBuilder app)
+    public static void Map(RouteGroupBuilder api)
     {
-        app.MapGet("/api/rigs/{id}/versions", List).Produces<IReadOnlyList<VersionSummary>>().ProducesProblem(404);
-        app.MapGet("/api/rigs/{id}/versions/{number:int}", Get).Produces<RigDocument>().ProducesProblem(404);
-        app.MapPut("/api/rigs/{id}/versions/{number:int}/name", Name).Accepts<VersionName>("application/json").Produces(204).ProducesProblem(400).ProducesProblem(404);
-        app.MapPost("/api/rigs/{id}/versions/{number:int}/restore", Restore).Produces<StoredRig>()
-            .ProducesProblem(404).ProducesProblem(409).ProducesProblem(412).ProducesProblem(428);
+        var versions = api.MapGroup("/rigs/{id}/versions");
+        versions.MapGet("/", List).Refuses(404);
+        versions.MapGet("/{number:int}", Get).Refuses(404);
+        versions.MapPut("/{number:int}/name", Name).Refuses(400, 404);
+        versions.MapPost("/{number:int}/restore", Restore).Refuses(404, 409, 412, 428);
     }
 
-    private static async Task<IResult> List(string id, OchemaContext db)
+    private static async Task<Results<Answer<IReadOnlyList<VersionSummary>>, ProblemHttpResult>> List(string id, OchemaContext db)
     {
         if (await RigsApi.FindAsync(db, id) is null)
             return Problems.NotFound($"There is no rig '{id}'.");
@@ -30,7 +31,7 @@ internal static class VersionsApi
         var newest = await db.Versions.AsNoTracking().Where(v => v.RigId == id).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
         var versions = newest.UnionBy(named, v => v.Number).OrderByDescending(v => v.Number).ToList();
         await Judgements.FillAsync(db, versions);
-        return Results.Json(versions.Select((v, i) => Summary(v, i + 1 < versions.Count ? versions[i + 1] : null)).ToList());
+        return Answer.As<IReadOnlyList<VersionSummary>>(versions.Select((v, i) => Summary(v, i + 1 < versions.Count ? versions[i + 1] : null)).ToList());
     }
 
     /// <summary>A version with what changed since the one listed before it.</summary>
@@ -47,24 +48,24 @@ internal static class VersionsApi
 
     private static Task<VersionRecord?> FindAsync(OchemaContext db, string id, int number) => db.Versions.SingleOrDefaultAsync(v => v.RigId == id && v.Number == number);
 
-    private static IResult Missing(string id, int number) => Problems.NotFound($"Rig '{id}' has no version {number}.");
+    private static ProblemHttpResult Missing(string id, int number) => Problems.NotFound($"Rig '{id}' has no version {number}.");
 
-    private static async Task<IResult> Get(string id, int number, OchemaContext db) =>
-        await FindAsync(db, id, number) is { } v ? Results.Text(v.Document, "application/json") : Missing(id, number);
+    private static async Task<Results<Answer<RigDocument>, ProblemHttpResult>> Get(string id, int number, OchemaContext db) =>
+        await FindAsync(db, id, number) is { } v ? new Answer<RigDocument>(v.Document) : Missing(id, number);
 
-    private static Task<IResult> Name(string id, int number, HttpRequest request, OchemaContext db) => Problems.Reading(request, async body =>
+    private static async Task<Results<NoContent, ProblemHttpResult>> Name(string id, int number, Posted<VersionName> posted, OchemaContext db)
     {
-        var name = StrictJson.Read<VersionName>(body).Name.Trim();
+        var name = posted.Read().Name.Trim();
         if (name.Length > 120)
             throw new DocumentException("name", "is longer than 120 characters");
         if (await FindAsync(db, id, number) is not { } v)
             return Missing(id, number);
         v.Name = name.Length == 0 ? null : name;
         await db.SaveChangesAsync();
-        return Results.NoContent();
-    });
+        return TypedResults.NoContent();
+    }
 
-    private static async Task<IResult> Restore(string id, int number, OchemaContext db, TimeProvider clock, HttpContext context)
+    private static async Task<Results<Answer<StoredRig>, ProblemHttpResult>> Restore(string id, int number, OchemaContext db, TimeProvider clock, HttpContext context)
     {
         if (await RigsApi.FindAsync(db, id) is not { } rig || await FindAsync(db, id, number) is not { } v)
             return Missing(id, number);

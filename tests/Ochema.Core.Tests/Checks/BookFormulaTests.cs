@@ -65,11 +65,11 @@ public class BookFormulaTests
     public void UseIsWhatTheBookGives(string name, string term)
     {
         var book = Books.First(b => b.Name == name && b.Term == term);
-        var found = All.Where(c => c.Check.Id.Split('.')[^1] == name && c.Check.Working.Terms.Any(t => t.Symbol == term)).ToList();
+        var found = All.Where(c => c.Check.Id.Split('.')[^1] == name && c.Check.Working!.Terms.Any(t => t.Symbol == term)).ToList();
         Assert.NotEmpty(found);
         foreach (var (rig, c) in found)
         {
-            var terms = c.Working.Terms.ToDictionary(t => t.Symbol, t => t.Value);
+            var terms = c.Working!.Terms.ToDictionary(t => t.Symbol, t => t.Value);
             var value = book.Use(s => terms.TryGetValue(s, out var v) ? v : throw new Xunit.Sdk.XunitException($"{rig} {c.Id} has no term {s}"));
             if (!double.IsNaN(value) && c.Use < Check.MostUse)
                 Near.Share(Math.Max(0, value), c.Use, 1e-6, $"{rig} {c.Id}: {book.Source}");

@@ -169,7 +169,7 @@ public class ByHandTests
     {
         var rig = RigFiles.CupAndArm();
         var check = Assess(rig with { Run = rig.Run with { Consequence = consequence } }).Checks.Single(c => c.Id == "base-hold.pull");
-        Assert.Equal(factor, check.Working.Terms.Single(t => t.Symbol == "k").Value);
+        Assert.Equal(factor, check.Working!.Terms.Single(t => t.Symbol == "k").Value);
     }
 
     [Fact]
@@ -178,7 +178,7 @@ public class ByHandTests
         var rig = RigFiles.CupAndArm() with { Factors = new Dictionary<string, double> { [FactorTable.SuctionPull] = 4 } };
         var check = Assess(rig).Checks.Single(c => c.Id == "base-hold.pull");
         Near.Share(2 * Assess(RigFiles.CupAndArm()).Checks.Single(c => c.Id == "base-hold.pull").Use, check.Use, 1e-9);
-        Assert.Contains(check.Working.Terms, t => t.Symbol == "k" && t.Source == "set by you");
+        Assert.Contains(check.Working!.Terms, t => t.Symbol == "k" && t.Source == "set by you");
     }
 
     [Theory]
@@ -187,11 +187,11 @@ public class ByHandTests
     {
         foreach (var c in Assess(RigFiles.Named(name)).Checks)
         {
-            Assert.NotEmpty(c.Working.Method);
-            var symbols = System.Text.RegularExpressions.Regex.Matches(c.Working.Formula, @"\{([^}]+)\}").Select(m => m.Groups[1].Value).Distinct();
+            Assert.NotEmpty(c.Working!.Method);
+            var symbols = System.Text.RegularExpressions.Regex.Matches(c.Working!.Formula, @"\{([^}]+)\}").Select(m => m.Groups[1].Value).Distinct();
             foreach (var s in symbols)
-                Assert.True(c.Working.Terms.Any(t => t.Symbol == s), $"{name}, {c.Id}: {s} in “{c.Working.Formula}” has no value");
-            Assert.All(c.Working.Terms, t => Assert.True(double.IsFinite(t.Value) && t.Name.Length > 1, $"{name}, {c.Id}: {t.Symbol}"));
+                Assert.True(c.Working!.Terms.Any(t => t.Symbol == s), $"{name}, {c.Id}: {s} in “{c.Working!.Formula}” has no value");
+            Assert.All(c.Working!.Terms, t => Assert.True(double.IsFinite(t.Value) && t.Name.Length > 1, $"{name}, {c.Id}: {t.Symbol}"));
         }
     }
 }

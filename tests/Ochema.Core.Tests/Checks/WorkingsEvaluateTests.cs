@@ -18,7 +18,7 @@ public class WorkingsEvaluateTests
     public void AWorkingGivesItsUse(string name)
     {
         foreach (var c in Assessor.Assess(RigFiles.Named(name), Catalogue.Shipped).Checks)
-            Agrees(name, c.Id, c.Use, c.Working);
+            Agrees(name, c.Id, c.Use, c.Working!);
     }
 
     /// <summary>Rigs in which what is nothing in the shipped ones is something: a long lens twists its pad, a camera off the middle tips its rubber.</summary>

@@ -90,9 +90,9 @@ public class JointChoiceTests
         var rig = RigFiles.Named("helmet-drilled");
         var factors = RigAssembly.Build(rig, Stock).Factors;
         var check = Assessor.Assess(rig, Stock).Checks.Single(c => c.Id == "shell-screw.strength");
-        Assert.Equal(factors[FactorTable.Plastic], check.Working.Terms.Single(t => t.Symbol == "k").Value);
+        Assert.Equal(factors[FactorTable.Plastic], check.Working!.Terms.Single(t => t.Symbol == "k").Value);
         var metal = Assessor.Assess(RigFiles.Named("3-roof-road-ahead"), Stock).Checks.Single(c => c.Id == "head-screw.strength");
-        Assert.Equal(factors[FactorTable.Bolt], metal.Working.Terms.Single(t => t.Symbol == "k").Value);
+        Assert.Equal(factors[FactorTable.Bolt], metal.Working!.Terms.Single(t => t.Symbol == "k").Value);
     }
 
     [Fact]
@@ -125,7 +125,7 @@ public class JointChoiceTests
         Assert.Equal(Verdict.LetsGo, pressed.Verdict.Word);
         Assert.Equal("head-screw.plug", pressed.Verdict.Check);
         var glued = With("9-skiff-ferryman", "head-screw", new() { Plug = PlugKept.Glued }).Checks.Single(c => c.Id == "head-screw.plug");
-        Assert.Contains("glue", glued.Working.Method);
+        Assert.Contains("glue", glued.Working!.Method);
         Assert.InRange(glued.Use, 1e-5, 0.5);
         Assert.Contains(With("3-roof-road-ahead", "head-screw", new() { Plug = PlugKept.Glued }).Findings, f => f.Text.Contains("no end plug"));
     }

@@ -41,7 +41,7 @@ public class RoadRecipeTests
         foreach (var check in checks.Split(','))
         {
             var found = Assert.Single(report.Checks, c => c.Id == check);
-            Assert.True(found.Working.Terms.Count >= 2 && found.Working.Method.Length > 5, check);
+            Assert.True(found.Working!.Terms.Count >= 2 && found.Working!.Method.Length > 5, check);
         }
         Assert.NotEqual(Verdict.LetsGo, report.Verdict.Word);
     }

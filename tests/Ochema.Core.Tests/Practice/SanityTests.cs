@@ -140,7 +140,7 @@ public class SanityTests
     {
         var rig = RigFiles.Plate(new Magnet { MeasuredPull = 40 }, site: "roof");
         var pull = Assess(rig).Checks.First(c => c.Id == "hold-1.pull");
-        Assert.Contains(pull.Working.Terms, t => t.Symbol == "P" && t.Value == 40 && t.Source.Contains("your pull"));
+        Assert.Contains(pull.Working!.Terms, t => t.Symbol == "P" && t.Value == 40 && t.Source.Contains("your pull"));
     }
 
     [Fact]

@@ -150,7 +150,7 @@ public class TapTests
         // From then on it beats the estimate, and says so.
         RigReader.Check(c.Document, Catalogue.Shipped);
         var flex = Assessor.Assess(c.Document, Catalogue.Shipped).Checks.First(x => x.Id.EndsWith(".flex", StringComparison.Ordinal));
-        Assert.Contains(flex.Working.Terms, t => t.Source == "your tap test, 14 Mar 2026");
+        Assert.Contains(flex.Working!.Terms, t => t.Source == "your tap test, 14 Mar 2026");
         Assert.Throws<DocumentException>(() => TapTest.Calibrate(wrong, Catalogue.Shipped, 400, null, "2026-03-14"));
     }
 

@@ -86,7 +86,7 @@ public class StrapGeometryTests
             From = RigPoint.BaseTop, To = new("thwart-left", 0.5), Pretension = 250 }]
         };
         var unknown = Assess(skiff).Checks.Single(c => c.Id == "s.anchor");
-        Assert.Contains(unknown.Working.Terms, t => t.Source.Contains("not known"));
+        Assert.Contains(unknown.Working!.Terms, t => t.Source.Contains("not known"));
         Assert.NotEqual(Verdict.LetsGo, unknown.Verdict);
     }
 

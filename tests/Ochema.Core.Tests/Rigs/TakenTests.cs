@@ -25,7 +25,7 @@ public class TakenTests
     private static IEnumerable<string> Sources(RigDocument rig)
     {
         RigReader.Check(rig, Catalogue.Shipped);
-        return Assessor.Assess(rig, Catalogue.Shipped).Checks.SelectMany(c => c.Working.Terms).Select(t => t.Source).Distinct();
+        return Assessor.Assess(rig, Catalogue.Shipped).Checks.SelectMany(c => c.Working!.Terms).Select(t => t.Source).Distinct();
     }
 
     [Fact]

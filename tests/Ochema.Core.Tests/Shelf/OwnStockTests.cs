@@ -62,7 +62,7 @@ public class OwnStockTests
     {
         var (weak, strong) = (Assess(WithMagnet(100)), Assess(WithMagnet(430)));
         Assert.True(strong.Verdict.LimitSpeed is null || weak.Verdict.LimitSpeed < strong.Verdict.LimitSpeed);
-        Assert.Contains(weak.Checks, c => c.Working.Terms.Any(t => t.Source == "luggage scale, 12 May"));
+        Assert.Contains(weak.Checks, c => c.Working!.Terms.Any(t => t.Source == "luggage scale, 12 May"));
         Assert.Contains("mine", weak.Stations.First(s => s.Id == "base").Part);
         // The same numbers under another name are the same rig.
         var shipped = Roof with { Base = (HoldPlate)Roof.Base with { Hold = new Magnet { Stock = "magnet-88-rubber" } } };

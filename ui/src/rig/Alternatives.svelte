@@ -2,17 +2,17 @@
   import { api, ask, type Change } from '../api/client';
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import ChangeRow from './ChangeRow.svelte';
 
   interface Props {
-    session: RigSession;
     station: string;
     title?: string;
     /** What may be used instead of something refused: only that, and first. */
     lead?: boolean;
   }
-  let { session, station, title = 'Instead', lead = false }: Props = $props();
+  const session = getSession();
+  let { station, title = 'Instead', lead = false }: Props = $props();
   const late = new Late<Change[]>();
   let shownFor = '';
 
@@ -38,7 +38,6 @@
   {:else}
     <ul>
       {#each lead ? late.value.filter((c) => c.why !== 'refused' && c.why !== 'moves') : late.value as c (c.id)}<ChangeRow
-          {session}
           change={c}
           stale={late.of !== session.doc}
         />{:else}<li class="text-quiet text-sm">Nothing else fits here.</li>{/each}

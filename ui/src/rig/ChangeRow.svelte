@@ -2,10 +2,11 @@
   import type { Change } from '../api/client';
   import { difference, fill, limitText, percent, quantity } from '../parts/quantity';
   import { verdictWord } from '../parts/verdict';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
+  const session = getSession();
   /** Stale: computed for a document that has changed since; it would undo that change. */
-  let { session, change, stale = false }: { session: RigSession; change: Change; stale?: boolean } = $props();
+  let { change, stale = false }: { change: Change; stale?: boolean } = $props();
 
   function take() {
     session.change('take:' + change.id, change.document);

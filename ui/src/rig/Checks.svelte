@@ -1,11 +1,11 @@
 <script lang="ts">
   import { tick, untrack } from 'svelte';
   import UseBar from '../parts/UseBar.svelte';
-  import Working from '../parts/Working.svelte';
+  import CheckWorking from './CheckWorking.svelte';
   import { capital, percent, quantity, words } from '../parts/quantity';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let checks = $derived(session.report!.checks.filter((c) => c.station === session.selected));
   let shown = $derived(session.shown!);
   let list = $state<HTMLElement>();
@@ -60,8 +60,7 @@
           </span>
         {/if}
       </button>
-      {#if session.opened === c.id && session.partial}<p class="text-quiet text-sm" aria-busy="true">working …</p>
-      {:else if session.opened === c.id}<Working working={c.working} use={c.use} loads={c.loads} />{/if}
+      {#if session.opened === c.id}<CheckWorking check={c.id} />{/if}
     </div>
   {:else}
     <p class="text-quiet text-sm">Carries no load of its own.</p>

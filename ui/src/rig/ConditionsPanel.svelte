@@ -1,10 +1,10 @@
 <script lang="ts">
   import QuantityField from '../parts/QuantityField.svelte';
   import { catalogue } from '../state/catalogue.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import Fields from './Fields.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   const byClass = {
     'inside-host': 'insideHost',
     'own-ground': 'ownGround',
@@ -24,7 +24,6 @@
 <h2 class="text-lg">Conditions</h2>
 <p class="text-quiet mt-0.5 text-sm">What the rig is judged for.</p>
 <Fields
-  {session}
   kind={catalogue.conditions(session.doc.host)}
   value={session.doc.run as unknown as Record<string, unknown>}
   path="run"

@@ -4,7 +4,7 @@
   import { capital, fill, uncapital } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
   import { valueAt } from '../state/document';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import AddPanel from './AddPanel.svelte';
   import Alternatives from './Alternatives.svelte';
   import Checks from './Checks.svelte';
@@ -21,7 +21,7 @@
   import Tethers from './Tethers.svelte';
   import VersionsPanel from './VersionsPanel.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
 
   /** The selected row of the load path; null where another panel is open, or its row is not worked out yet. */
   let row = $derived(session.report!.stations.find((s) => s.id === session.selected) ?? null);
@@ -97,23 +97,23 @@
   class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t max-sm:border-l-0"
   aria-label="Details"
 >
-  {#if session.selected !== 'versions'}<OtherCase {session} /><NewerOnShelf {session} />{/if}
+  {#if session.selected !== 'versions'}<OtherCase /><NewerOnShelf />{/if}
   {#if session.selected === 'rig'}
-    <RigPanel {session} />
+    <RigPanel />
   {:else if session.selected === 'run'}
-    <ConditionsPanel {session} />
+    <ConditionsPanel />
   {:else if session.selected === 'add'}
-    <AddPanel {session} />
+    <AddPanel />
   {:else if session.selected === 'schools'}
-    <Schools {session} />
+    <Schools />
   {:else if session.selected === 'versions'}
-    <VersionsPanel {session} />
+    <VersionsPanel />
   {:else if session.selected === 'site'}
-    <SitePanel {session} />
-    <Checks {session} />
+    <SitePanel />
+    <Checks />
   {:else if session.selected === 'tether'}
-    <Tethers {session} />
-    <Checks {session} />
+    <Tethers />
+    <Checks />
   {:else if subject}
     <h2 class="text-lg leading-tight">{title}</h2>
     {#if describe(subject.kind)}<p class="text-quiet mt-0.5 text-sm">{describe(subject.kind)}</p>{/if}
@@ -122,17 +122,17 @@
         <b class="word-lets-go">Refused.</b>
         {fill(refused)}
       </p>
-      {#if swappable}<Alternatives {session} station={subject.family} title="What may be used instead" lead />{/if}
+      {#if swappable}<Alternatives station={subject.family} title="What may be used instead" lead />{/if}
     {/if}
     <h3 class="text-quiet mt-3 flex justify-between text-xs font-normal">
       <span>Measurements</span><span>how to measure</span>
     </h3>
     {#key session.selected}
-      <Fields {session} kind={subject.kind} value={subject.value} path={subject.path} />
+      <Fields kind={subject.kind} value={subject.value} path={subject.path} />
       {#if subject.family === 'camera'}
-        <People {session} path={subject.path} camera={subject.value as unknown as Schemas['CameraChoice']} />
+        <People path={subject.path} camera={subject.value as unknown as Schemas['CameraChoice']} />
       {/if}
-      <PlaceFields {session} family={subject.family} path={subject.path} value={subject.value} />
+      <PlaceFields family={subject.family} path={subject.path} value={subject.value} />
     {/key}
     {#if subject.kind?.caution}
       <p class="border-tight mt-2 border-l-3 pl-2 text-sm">{subject.kind.caution}</p>
@@ -142,9 +142,9 @@
         >Take this {second ? 'second camera' : named(subject.family)} away</button
       >
     {/if}
-    <Joints {session} />
-    <Checks {session} />
-    {#if swappable && !refused}<Alternatives {session} station={subject.family} />{/if}
+    <Joints />
+    <Checks />
+    {#if swappable && !refused}<Alternatives station={subject.family} />{/if}
   {:else}
     <h2 class="text-lg">{title}</h2>
     <p class="mt-1">It is not on the rig any more.</p>

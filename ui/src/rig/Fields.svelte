@@ -5,14 +5,13 @@
   import Sketch from '../parts/Sketch.svelte';
   import { catalogue } from '../state/catalogue.svelte';
   import { notices } from '../state/notices.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import OwnRowDialog from '../shelf/OwnRowDialog.svelte';
   import TakenNote from './TakenNote.svelte';
   import Self from './Fields.svelte';
 
   /** Draws the fields of a kind or record from what the server publishes about it. */
   interface Props {
-    session: RigSession;
     kind: Kind | undefined;
     /** The record's value. */
     value: Record<string, unknown>;
@@ -27,7 +26,8 @@
     /** How many letters the sketches above have used. */
     first?: number;
   }
-  let { session, kind, value, path, form, onset, optionalChoices = false, first = 0 }: Props = $props();
+  const session = getSession();
+  let { kind, value, path, form, onset, optionalChoices = false, first = 0 }: Props = $props();
 
   const ALL = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
   const at = (name: string) => (path ? `${path}.${name}` : name);
@@ -125,7 +125,6 @@
       />
     {/if}
     <Self
-      {session}
       kind={catalogue.kind('hold', holdKind)}
       value={part(f.name)}
       path={at(f.name)}

@@ -3,10 +3,10 @@
   import { percent, quantity } from '../parts/quantity';
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
   /** How high, how far, how heavy, on how few holds: worked out when asked, for the margin chosen. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let open = $state(false);
   let atMost = $state(0.8);
   const late = new Late<Schemas['InverseAnswer'][]>();

@@ -2,13 +2,13 @@
   import type { Schemas } from '../api/client';
   import { capital, fill, quantity } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import Fields from './Fields.svelte';
   import JointLayers from './JointLayers.svelte';
   import JointSection from './JointSection.svelte';
 
   /** The screwed joints of the selected station: section to scale, what to buy, what is wrong, the user's own choices. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let joints = $derived(session.report!.joints.filter((j) => j.station === session.selected));
   /** Neighbours that are joined by something else than a screw. */
   let others = $derived(session.report!.joins.filter((j) => j.station === session.selected && j.sort !== 'screwed'));
@@ -79,7 +79,6 @@
     >
     {#if open === j.id}
       <Fields
-        {session}
         kind={kind(j)}
         value={own(j.id) ?? {}}
         path="joints.{j.id}"

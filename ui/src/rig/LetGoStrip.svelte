@@ -1,8 +1,8 @@
 <script lang="ts">
   import { capital, fill, words } from '../parts/quantity';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let cases = $derived(session.report!.letGo);
 
   /** The heading says "lets go" already: the chip names the part only. */

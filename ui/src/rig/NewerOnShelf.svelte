@@ -1,10 +1,10 @@
 <script lang="ts">
   import { newerOnShelf } from '../state/document';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import { shelf } from '../state/shelf.svelte';
 
   /** Own rows were measured again since this rig took them: nothing changes under a rig unasked. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let newer = $derived(newerOnShelf(session.doc, shelf.own));
 </script>
 

@@ -5,10 +5,10 @@
   import QuantityField from '../parts/QuantityField.svelte';
   import { catalogue } from '../state/catalogue.svelte';
   import { Late } from '../state/late.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
   /** One strap to a closed point of the user's choice: each point with how the strap would run, or why it is of no use. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let field = $derived(catalogue.kind('strap', 'strap')?.fields.find((f) => f.name === 'pretension'));
   /** What was typed; until then what a strap comes with. */
   let typed = $state<number | null>(null);

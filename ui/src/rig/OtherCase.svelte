@@ -1,9 +1,9 @@
 <script lang="ts">
   import { fill, percent } from '../parts/quantity';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
   /** Says, while the screen shows the rig with something gone, what of the drawer is of that and what stays of the whole rig. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let shown = $derived(session.report!.letGo[session.letGo]!);
   let row = $derived(session.report!.stations.find((s) => s.id === session.selected));
 </script>

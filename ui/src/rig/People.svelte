@@ -2,15 +2,15 @@
   import type { Schemas } from '../api/client';
   import { capital, quantity } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
   interface Props {
-    session: RigSession;
     /** The camera's place in the document. */
     path: string;
     camera: Schemas['CameraChoice'];
   }
-  let { session, path, camera }: Props = $props();
+  const session = getSession();
+  let { path, camera }: Props = $props();
   let figure = $derived(session.report!.figure);
   let people = $derived((path === 'camera' ? figure.people : figure.secondPeople) ?? []);
 

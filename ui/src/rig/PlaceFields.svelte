@@ -3,15 +3,11 @@
   import { quantity } from '../parts/quantity';
   import QuantityField from '../parts/QuantityField.svelte';
   import { catalogue } from '../state/catalogue.svelte';
-  import { RIG_BASE, type RigSession } from '../state/session.svelte';
+  import { getSession, RIG_BASE } from '../state/session.svelte';
 
   /** Where a part stands on the host: two positions on a panel, or a closed point and how far along it. */
-  let {
-    session,
-    family,
-    path,
-    value,
-  }: { session: RigSession; family: string; path: string; value: Record<string, unknown> } = $props();
+  let { family, path, value }: { family: string; path: string; value: Record<string, unknown> } = $props();
+  const session = getSession();
 
   let host = $derived(catalogue.host(session.doc.host)!);
   let siteId = $derived(family === 'brace' ? (value.site as string) : session.doc.site.id);

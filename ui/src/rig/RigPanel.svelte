@@ -1,11 +1,11 @@
 <script lang="ts">
   import { capital, fill, percent, quantity, uncapital, words } from '../parts/quantity';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import { sharpWords } from '../shake/words';
   import ChangeRow from './ChangeRow.svelte';
   import Inverse from './Inverse.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let report = $derived(session.report!);
   const id = $props.id();
 
@@ -33,11 +33,7 @@
   <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying changes …</p>
 {:else}
   <ul class="mt-1">
-    {#each session.advice as c (c.id)}<ChangeRow
-        {session}
-        change={c}
-        stale={session.adviceFor !== session.doc}
-      />{:else}
+    {#each session.advice as c (c.id)}<ChangeRow change={c} stale={session.adviceFor !== session.doc} />{:else}
       <li class="text-quiet text-sm">None of the usual changes gains anything.</li>
     {/each}
   </ul>
@@ -86,7 +82,7 @@
   {/each}
 </ul>
 
-<Inverse {session} />
+<Inverse />
 
 {#if report.findings.length}
   <h3 class="mt-4">To know</h3>

@@ -3,11 +3,12 @@
   import { number, quantity } from '../parts/quantity';
   import { SceneView, type DragTo, type Label } from '../scene/view';
   import { catalogue } from '../state/catalogue.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import { settings } from '../state/settings.svelte';
 
   /** Movement: a mode shape to swing through, by node; the rig as it stands when absent. */
-  let { session, movement }: { session: RigSession; movement?: Record<string, number[]> } = $props();
+  const session = getSession();
+  let { movement }: { movement?: Record<string, number[]> } = $props();
 
   let canvas: HTMLCanvasElement;
   let inset = $state<HTMLElement>();

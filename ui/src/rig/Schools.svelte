@@ -3,10 +3,10 @@
   import { difference, limitText, percent, quantity, words } from '../parts/quantity';
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
   /** Where practitioners disagree: each answer computed on this rig, side by side. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   const late = new Late<Schemas['School'][]>();
 
   $effect(() => {

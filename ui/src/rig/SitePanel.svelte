@@ -1,10 +1,10 @@
 <script lang="ts">
   import ChoiceField from '../parts/ChoiceField.svelte';
   import { catalogue } from '../state/catalogue.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import Fields from './Fields.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let host = $derived(catalogue.host(session.doc.host)!);
   let report = $derived(session.report!);
   let fitting = $derived(report.options.filter((o) => !o.reason));
@@ -44,7 +44,6 @@
   Answer at the place, before anything is bought. What an answer rules out is struck out below.
 </p>
 <Fields
-  {session}
   kind={catalogue.kind('survey', 'survey')}
   value={(session.doc.survey ?? {}) as unknown as Record<string, unknown>}
   path="survey"
@@ -78,7 +77,6 @@
 
 <h3 class="mt-4">As measured</h3>
 <Fields
-  {session}
   kind={catalogue.kind('site', 'site')}
   value={session.doc.site as unknown as Record<string, unknown>}
   path="site"

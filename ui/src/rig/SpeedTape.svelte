@@ -2,9 +2,9 @@
   import { scaleLinear } from 'd3-scale';
   import { fill, fromUnit, inUnit, number, quantity, unitOf } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
 
   const [LEFT, ROWS, PITCH, BAR, HEIGHT] = [34, 3, 25, 84, 130];
   let width = $state(1200);

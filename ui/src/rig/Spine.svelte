@@ -3,9 +3,9 @@
   import UseBar from '../parts/UseBar.svelte';
   import { capital, fill, percent, quantity, speedText, words } from '../parts/quantity';
   import { sharpWords } from '../shake/words';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
 
   let report = $derived(session.report!);
   let shown = $derived(session.shown!);

@@ -1,13 +1,13 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { catalogue } from '../state/catalogue.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import Alternatives from './Alternatives.svelte';
   import Fields from './Fields.svelte';
   import PlaceFields from './PlaceFields.svelte';
 
   /** All tethers of the rig: what each is tied to, where it ends, and another one. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let kind = $derived(catalogue.kind('tether', 'tether'));
   let tethers = $derived([...(session.doc.tether ? [session.doc.tether] : []), ...(session.doc.tethers ?? [])]);
   let removed = $state(false);
@@ -28,8 +28,8 @@
 {#each tethers as t, i (i)}
   <section class="border-rule mt-2 border-t pt-1" aria-label="Tether {i + 1}" data-tether={i}>
     {#if tethers.length > 1}<h3>Tether {i + 1}</h3>{/if}
-    <Fields {session} {kind} value={t as unknown as Record<string, unknown>} path={path(i)} />
-    <PlaceFields {session} family="tether" path={path(i)} value={t as unknown as Record<string, unknown>} />
+    <Fields {kind} value={t as unknown as Record<string, unknown>} path={path(i)} />
+    <PlaceFields family="tether" path={path(i)} value={t as unknown as Record<string, unknown>} />
     <button class="btn btn-xs border-rule mt-2" onclick={() => remove(i)}>Take this tether away</button>
   </section>
 {:else}
@@ -43,4 +43,4 @@
     >
   </p>
 {/if}
-<Alternatives {session} station="tether" title="Another tether" />
+<Alternatives station="tether" title="Another tether" />

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
   /** What stands in the way of an answer or a save, on whatever screen of the rig. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
 </script>
 
 <div

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { capital, fill } from '../parts/quantity';
   import { verdictRest, verdictWord } from '../parts/verdict';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let report = $derived(session.report!);
   let shown = $derived(session.shown!);
   let intact = $derived(shown.kind === 'intact');

@@ -4,9 +4,9 @@
   import { moment } from '../parts/dates';
   import VersionRow from './VersionRow.svelte';
   import { fold, type Version } from './versions';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let versions = $state.raw<Version[] | null>(null);
   let again: ReturnType<typeof setTimeout> | undefined;
   onDestroy(() => clearTimeout(again));

@@ -4,9 +4,9 @@
   import SpeedTape from '../rig/SpeedTape.svelte';
   import Spine from '../rig/Spine.svelte';
   import VerdictHeadline from '../rig/VerdictHeadline.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   /** Comes after the rest: it is most of the script. */
   const scene = import('../rig/Scene.svelte');
 </script>
@@ -16,7 +16,7 @@
   class:unanswered={session.unanswered}
 >
   <h1 class="sr-only">{session.doc.name}</h1>
-  <Spine {session} />
+  <Spine />
   <div class="relative min-w-0 max-[1100px]:flex max-[1100px]:flex-col max-sm:order-first">
     <div
       class="absolute inset-0 max-[1100px]:relative max-[1100px]:min-h-0 max-[1100px]:flex-1 max-sm:h-[26rem] max-sm:flex-none"
@@ -24,12 +24,12 @@
       {#await scene}
         <p class="text-quiet absolute inset-0 grid place-items-center" aria-busy="true">Rolling it out …</p>
       {:then module}
-        <module.default {session} />
+        <module.default />
       {/await}
-      {#if !session.lensLarge}<VerdictHeadline {session} />{/if}
+      {#if !session.lensLarge}<VerdictHeadline />{/if}
     </div>
-    <LetGoStrip {session} />
+    <LetGoStrip />
   </div>
-  <Drawer {session} />
+  <Drawer />
 </main>
-<SpeedTape {session} />
+<SpeedTape />

@@ -7,13 +7,13 @@
   import Trouble from '../rig/Trouble.svelte';
   import { rigScreens } from './table';
   import { notices } from '../state/notices.svelte';
-  import { RigSession } from '../state/session.svelte';
+  import { RigSession, setSession } from '../state/session.svelte';
   import { settings } from '../state/settings.svelte';
 
   let { id, view }: { id: string; view: string } = $props();
   // The screen is made anew for each rig.
   // svelte-ignore state_referenced_locally
-  const session = new RigSession(id);
+  const session = setSession(new RigSession(id));
   let problem = $state('');
   let help = $state(false);
   let screen = $derived(rigScreens.find((s) => s.id === view) ?? rigScreens[0]!);
@@ -149,8 +149,8 @@
     </main>
   {:else}
     {@const Screen = screen.component}
-    <Screen {session} />
-    <Trouble {session} />
+    <Screen />
+    <Trouble />
   {/if}
 </div>
 

@@ -12,9 +12,9 @@
   import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
   import { Late } from '../state/late.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   const late = new Late<Schemas['ShakeReport']>('The shake could not be computed.');
   let report = $derived(late.value);
   let problem = $derived(late.problem);
@@ -111,7 +111,7 @@
       </div>
       <div class="relative min-h-0 max-[1100px]:min-h-64 max-sm:h-80">
         {#await scene then module}
-          <module.default {session} movement={shown?.movement} />
+          <module.default movement={shown?.movement} />
         {/await}
         {#if shown}
           <p
@@ -124,11 +124,10 @@
       </div>
     </div>
     <aside class="border-rule bg-base-100 relative min-h-0 overflow-y-auto border-l px-4 py-3" aria-label="Settings">
-      <ShakeAdvice {session} numbers={report.picture.numbers} />
-      <div class="mt-4"><TapPanel {session} bind:log /></div>
+      <ShakeAdvice numbers={report.picture.numbers} />
+      <div class="mt-4"><TapPanel bind:log /></div>
       <h3 class="mt-4">Lens and shutter</h3>
       <Fields
-        {session}
         kind={only(catalogue.kind('camera', 'camera'), [
           'lens',
           'frameRate',
@@ -142,16 +141,15 @@
       />
       <h3 class="mt-4">{going ? `${going.label} and engine` : 'Road and engine'}</h3>
       <Fields
-        {session}
         kind={only(catalogue.conditions(session.doc.host), ['speed', 'road', 'rpm', 'rpmTo'])}
         value={session.doc.run as unknown as Record<string, unknown>}
         path="run"
       />
       <h3 class="mt-4">Soft mount</h3>
       {#if report.soft}<SoftBench soft={report.soft} />{/if}
-      <IsolatorFinder {session} />
+      <IsolatorFinder />
       {#if isolator && isolator.kind !== 'no-isolator'}
-        <Fields {session} kind={catalogue.kind('isolator', isolator.kind)} value={isolator} path="isolator" />
+        <Fields kind={catalogue.kind('isolator', isolator.kind)} value={isolator} path="isolator" />
       {/if}
     </aside>
   </main>

@@ -1,14 +1,13 @@
 import type { Component } from 'svelte';
 import Rig from './Rig.svelte';
 import Shake from './Shake.svelte';
-import type { RigSession } from '../state/session.svelte';
 
 /** A screen of a rig. */
 export interface RigScreen {
   id: string;
   /** In the strip across the top. */
   label: string;
-  component: Component<{ session: RigSession }>;
+  component: Component;
   /** The single keys that act on it. */
   keys: string;
   path: (rig: string) => string;

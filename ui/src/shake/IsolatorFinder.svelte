@@ -2,11 +2,11 @@
   import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
   import { percent } from '../parts/quantity';
   import { withShelf } from '../state/shelf.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import { sharpWords } from './words';
 
   /** Tries the catalogue's soft mounts on this rig; those that bottom or let go are left out. */
-  let { session }: { session: RigSession } = $props();
+  const session = getSession();
   let found = $state.raw<Schemas['IsolatorChoice'][] | null>(null);
   let basis = $state.raw<RigDocument | null>(null);
   let busy = $state(false);

@@ -2,11 +2,12 @@
   import { api, ask, type Schemas } from '../api/client';
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
   import { sharpWords } from './words';
 
   /** Changes tried for the picture, with the three numbers of each. */
-  let { session, numbers }: { session: RigSession; numbers: readonly Schemas['PictureNumber'][] } = $props();
+  const session = getSession();
+  let { numbers }: { numbers: readonly Schemas['PictureNumber'][] } = $props();
   const late = new Late<Schemas['ShakeChange'][]>();
   const digits = (v: number) => (v >= 9.95 ? v.toFixed(0) : v.toFixed(1));
 

@@ -2,10 +2,11 @@
   import { api, ApiError, ask, type Schemas } from '../api/client';
   import ChoiceField from '../parts/ChoiceField.svelte';
   import { percent, quantity } from '../parts/quantity';
-  import type { RigSession } from '../state/session.svelte';
+  import { getSession } from '../state/session.svelte';
 
   /** A push at the camera with a phone on it: its log, its peaks, and the site made to agree. */
-  let { session, log = $bindable() }: { session: RigSession; log: Schemas['LogReport'] | null } = $props();
+  const session = getSession();
+  let { log = $bindable() }: { log: Schemas['LogReport'] | null } = $props();
   let text = $state('');
   let origin = $state('');
   let problem = $state('');

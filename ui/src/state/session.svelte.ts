@@ -1,3 +1,4 @@
+import { createContext } from 'svelte';
 import { catalogue } from './catalogue.svelte';
 import { carried, down, newerOnShelf, steps, today, valueAt, type Node, type OwnRow } from './document';
 import { shelf, withShelf } from './shelf.svelte';
@@ -6,7 +7,7 @@ import { findUnsaved, remove, unsavedKey, write } from './kept';
 import { api, ApiError, ask, type Change, type Report, type RigDocument } from '../api/client';
 
 const ASSESS_ADVICE_AFTER = 500;
-/** After a change of speed: when the workings are fetched again. */
+/** After a change of speed: when what it does not tell (how far things move in each case) is fetched again. */
 const WHOLE_AFTER = 250;
 const SAVE_AFTER = 700;
 const RETRY_AFTER = 3000;
@@ -46,8 +47,6 @@ export class RigSession {
   /** The document that the report is of. */
   private reportFor = $state.raw<RigDocument | null>(null);
   private slow = $state(false);
-  /** True while the workings are still those of another speed. */
-  partial = $state(false);
   advice = $state.raw<Change[] | null>(null);
   /** The document the advice was computed for. */
   adviceFor = $state.raw<RigDocument | null>(null);
@@ -309,8 +308,8 @@ export class RigSession {
         const quick = !whole && this.onlySpeed(asked);
         const report = quick
           ? await this.drive(asked)
-          : await ask(api.POST('/api/assess', { body: asked, params: { query: { advice: false } } }));
-        [this.report, this.reportFor, this.partial] = [report, asked, quick];
+          : await ask(api.POST('/api/assess', { body: asked, params: { query: { advice: false, workings: false } } }));
+        [this.report, this.reportFor] = [report, asked];
         clearTimeout(this.timers.whole);
         if (quick) this.later('whole', WHOLE_AFTER, () => this.assess(this.doc, true));
         [this.problem, this.slow] = [null, false];
@@ -468,3 +467,6 @@ export class RigSession {
     this.timers[name] = setTimeout(run, ms);
   }
 }
+
+/** The rig that the screens of one rig show and change: set once by them, had by every part of them. */
+export const [getSession, setSession] = createContext<RigSession>();
