@@ -53,6 +53,10 @@ await using (var app = Server.Build(["--data", folder.FullName, "--port", "0"]))
     });
     Console.WriteLine($"a speed change through the API: p50 {p50:0.00} ms, p95 {p95:0.00} ms, {bytes / 1000.0:0.0} kB");
     var (shake50, shake95) = Time(() => client.PostAsync("/api/shake", new StringContent(StrictJson.Write(rig), System.Text.Encoding.UTF8, "application/json")).Result.Content.ReadAsStringAsync().Wait());
+    var roof = StrictJson.Write(DemoFilm.Rigs[2].Document);
+    StringContent Roof() => new(roof, System.Text.Encoding.UTF8, "application/json");
+    var (make50, make95) = Time(() => client.PostAsync("/api/make", Roof()).Result.Content.ReadAsStringAsync().Wait());
+    Console.WriteLine($"the build plan through the API: p50 {make50:0.00} ms, p95 {make95:0.00} ms");
     Console.WriteLine($"the Shake screen through the API: p50 {shake50:0.00} ms, p95 {shake95:0.00} ms");
     await app.StopAsync();
 }

@@ -76,7 +76,8 @@ public static class JointMaker
             case (_, TubePort tube):
                 return Plugged(tube, Make(below, Plug(tube, stock), stock), stock);
             case (ThroughPort plate, FlangePort flange) when plate.Room >= flange.Circle:
-                return [Bolted(Row(flange.Thread), [new(flange.Name, LayerRole.Clearance, flange.Thickness, "steel-s235", 0.04)], plate.Layers) with
+                StackLayer own = new(flange.Name, LayerRole.Clearance, flange.Thickness, "steel-s235", 0.04) { Ready = true };
+                return [Bolted(Row(flange.Thread), [own], plate.Layers) with
                 {
                     Count = flange.Screws,
                     Lever = flange.Circle / 2,
@@ -154,7 +155,7 @@ public static class JointMaker
                     var thread = Row(socket.Thread ?? upper.Thread ?? upper.Suits);
                     var set = Math.Min(socket.Depth, 1.5 * thread.MajorDiameter);
                     return [new(JoinSort.Screwed, thread, [Layer(socket) with { Role = LayerRole.Clearance, Thickness = set,
-                        Bought = true }, Layer(upper)],
+                        Bought = true, Tapped = socket.Thread is null }, Layer(upper)],
                     Screw: "Set screw", Headless: true, Means: Loosening.ThreadLock)];
                 }
             case (SocketPort socket, ThroughPort upper):

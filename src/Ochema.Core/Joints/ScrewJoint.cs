@@ -50,6 +50,12 @@ public sealed record StackLayer(
     /// <summary>True for what is measured elsewhere or is nobody's to change: what the tip must not enter.</summary>
     public bool IsFixed => Role == LayerRole.KeepOut;
 
+    /// <summary>True for what comes with its hole or thread: it is nobody's to drill.</summary>
+    public bool Ready { get; init; }
+
+    /// <summary>True for the other end of a set screw's thread: it is tapped too.</summary>
+    public bool Tapped { get; init; }
+
     /// <summary>Material that a thread insert sits in, catalogue id; null without one.</summary>
     public string? InsertIn { get; init; }
 }

@@ -7,5 +7,5 @@ internal static class Words
 
     /// <summary>A name inside a sentence: its first letter small, unless it is a name of letters and digits (M8, PVC, 6061-T6).</summary>
     public static string Inside(string s) => s.Length < 2 || !char.IsUpper(s[0]) || char.IsUpper(s[1])
-        || char.IsDigit(s[1]) ? s : char.ToLowerInvariant(s[0]) + s[1..];
+        || char.IsDigit(s[1]) || s[1] == '-' ? s : char.ToLowerInvariant(s[0]) + s[1..];
 }

@@ -11,9 +11,17 @@ namespace Ochema.Core.Rigs;
 /// <param name="Stiffens">True where it makes the mount stiffer: of no use to a picture in which the host's own nodding is most of what is seen.</param>
 internal sealed record Move(string Id, string Title, Kind To, bool Stiffens = true);
 
+/// <summary>A kind that stands in a rig.</summary>
+public abstract record StationKind : Kind
+{
+    /// <summary>How it is made and fitted by hand: what is its own, beside what follows from its pieces and joints.</summary>
+    /// <param name="b">The rig as built.</param>
+    internal virtual IEnumerable<WorkStep> Steps(RigBuilder b) => [];
+}
+
 /// <summary>How the rig holds on to the panel.</summary>
 [Family("base", 0)]
-public abstract record BaseKind : Kind
+public abstract record BaseKind : StationKind
 {
     /// <summary>Builds holds and plate; returns where the reach attaches.</summary>
     public abstract Mount Build(RigBuilder b);
@@ -51,7 +59,7 @@ public abstract record BaseKind : Kind
 
 /// <summary>What carries the camera away from the base.</summary>
 [Family("reach", 1)]
-public abstract record ReachKind : Kind
+public abstract record ReachKind : StationKind
 {
     /// <summary>Builds from the base's mount; returns where the head attaches.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
@@ -69,7 +77,7 @@ public abstract record ReachKind : Kind
 
 /// <summary>What keeps shakes from the camera.</summary>
 [Family("isolator", 2)]
-public abstract record IsolatorKind : Kind
+public abstract record IsolatorKind : StationKind
 {
     /// <summary>Builds from the reach's mount; returns where the head attaches.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
@@ -91,7 +99,7 @@ internal readonly record struct HeadPasses(double Turning, double Shaking);
 
 /// <summary>What the camera stands on.</summary>
 [Family("head", 3)]
-public abstract record HeadKind : Kind
+public abstract record HeadKind : StationKind
 {
     /// <summary>Builds from the reach's mount; returns the camera's seat.</summary>
     public abstract Mount Build(RigBuilder b, Mount from);
@@ -118,7 +126,7 @@ public abstract record HeadKind : Kind
 
 /// <summary>A strut from the load path back to the host.</summary>
 [Family("brace", 4)]
-public abstract record BraceKind : Kind
+public abstract record BraceKind : StationKind
 {
     /// <summary>Unique within the rig.</summary>
     public required string Id { get; init; }
@@ -150,7 +158,7 @@ public sealed record Footing(string Site, double[] At, Grip Grip);
 
 /// <summary>One hold on a panel: of a base, or the foot of a brace.</summary>
 [Family("hold", 5)]
-public abstract record HoldKind : Kind
+public abstract record HoldKind : StationKind
 {
     /// <summary>Adds the hold's spring, body and checks at a place.</summary>
     public abstract Hold Build(RigBuilder b, HoldSpot spot);

@@ -62,6 +62,9 @@ public sealed record RigDocument
     /// <summary>When and how values were measured, by their path, as "base.hold.measuredPull"; null where none is known.</summary>
     public IReadOnlyDictionary<string, Taken>? Measured { get; init; }
 
+    /// <summary>Steps of the build plan that were done or noted, by their id; null for none.</summary>
+    public IReadOnlyDictionary<string, Made>? Made { get; init; }
+
     /// <summary>The user's own choices for screwed joints, by joint id.</summary>
     public IReadOnlyDictionary<string, JointChoice> Joints { get; init; } = new Dictionary<string, JointChoice>();
 }

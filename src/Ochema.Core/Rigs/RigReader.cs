@@ -12,6 +12,8 @@ public static class RigReader
     private const int MostJoints = 60;
     private const int MostMeasured = 200;
     private const int LongestName = 120;
+    private const int MostMade = 300;
+    private const int LongestStepNote = 400;
     private const int LongestNotes = 4000;
 
     /// <exception cref="DocumentException">The text is no rig document; the message names the path and the reason.</exception>
@@ -109,6 +111,17 @@ public static class RigReader
             Record(x, path, stock);
             TetherEnd(x.To, path + ".to", host);
         });
+        if (rig.Made is { Count: > MostMade } steps)
+            throw new DocumentException("made", $"has {steps.Count} entries; at most {MostMade} are read");
+        foreach (var (step, made) in rig.Made ?? new Dictionary<string, Made>())
+        {
+            Text(step, "made", 1, LongestName);
+            if (made is null)
+                throw new DocumentException($"made.{step}", "is null, and must be something");
+            Text(made.Note, $"made.{step}.note", 0, LongestStepNote);
+            if (made.At is { } at && Rigs.Made.TimeOf(at) is null)
+                throw new DocumentException($"made.{step}.at", "is no time as 2026-05-01T14:30:00Z");
+        }
         if (rig.Measured is { Count: > MostMeasured } many)
             throw new DocumentException("measured", $"has {many.Count} entries; at most {MostMeasured} are read");
         foreach (var (of, taken) in rig.Measured ?? new Dictionary<string, Taken>())

@@ -28,6 +28,7 @@ public sealed class Catalogue
     public IReadOnlyList<GooseneckRow> Goosenecks { get; }
     public IReadOnlyList<SpringRow> Springs { get; }
     public IReadOnlyList<FittingRow> Fittings { get; }
+    public IReadOnlyList<ToolRow> Tools { get; }
 
     private Catalogue(Shelf shelf)
     {
@@ -46,6 +47,7 @@ public sealed class Catalogue
         Goosenecks = shelf.Load<GooseneckRow>("goosenecks");
         Springs = shelf.Load<SpringRow>("springs");
         Fittings = shelf.Load<FittingRow>("fittings");
+        Tools = shelf.Load<ToolRow>("tools");
         Lists = new Dictionary<string, IReadOnlyList<IStockRow>>
         {
             ["materials"] = Materials,
@@ -65,6 +67,7 @@ public sealed class Catalogue
             ["goosenecks"] = Goosenecks,
             ["springs"] = Springs,
             ["fittings"] = Fittings,
+            ["tools"] = Tools,
         };
         foreach (var (list, rows) in Lists)
             foreach (var row in rows)

@@ -27,6 +27,7 @@ public sealed record StockList(string Id, string Label, string One, Type Row, bo
         new("fasteners", "Threads", "thread", typeof(Fastener), false),
         new("fittings", "Small parts", "small part", typeof(FittingRow), false),
         new("glues", "Glues", "glue", typeof(Glue), false),
+        new("tools", "Tools", "tool", typeof(ToolRow), false),
         new("knots", "Knots and ends", "knot or end", typeof(Knot), false),
     ];
 }

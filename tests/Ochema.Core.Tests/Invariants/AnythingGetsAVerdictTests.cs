@@ -4,6 +4,7 @@ using Ochema.Core.Json;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Making;
 using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
@@ -25,6 +26,20 @@ public class AnythingGetsAVerdictTests
         // What is written must be readable JSON: no infinities, no NaN.
         Assert.NotEmpty(StrictJson.Write(report));
         Assert.NotEmpty(StrictJson.Write(Shaker.Of(rig, Catalogue.Shipped)));
+        Make(rig, report, what);
+    }
+
+    /// <summary>And a plan: all of it listed, each line put in somewhere, nothing before what must precede it.</summary>
+    private static void Make(RigDocument rig, AssessmentReport report, string what)
+    {
+        var plan = Maker.Of(rig, Catalogue.Shipped);
+        Assert.NotEmpty(StrictJson.Write(plan));
+        Assert.Equal(report.Mass, plan.Mass, 6);
+        Assert.Equal(report.Cost, plan.Cost, 6);
+        var steps = plan.Steps.ToDictionary(s => s.Id);
+        Assert.All(plan.Parts, p => Assert.True(steps.ContainsKey(p.Step), $"{what}: {p.Name} has no step"));
+        foreach (var s in plan.Steps)
+            Assert.All(s.After, a => Assert.True(steps[a].Done <= s.Start + 1e-6, $"{what}: {s.Id} before {a}"));
     }
 
     public static TheoryData<string> Hosts => [.. HostLibrary.All.DistinctBy(h => h.Kind).Select(h => h.Id)];

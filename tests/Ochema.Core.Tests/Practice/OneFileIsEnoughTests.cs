@@ -72,6 +72,16 @@ public sealed class OneFileIsEnoughTests
     }
 
     [Fact]
+    public void ItIsMade()
+    {
+        var plan = Core.Making.Maker.Of(Rig(), Stock);
+        Assert.Contains(plan.Steps, s => s is { Work: Work.Cut, Station: "reach" });
+        Assert.Contains(plan.Holes, h => h.Joint == "head-screw");
+        Assert.All(plan.Parts, p => Assert.Contains(plan.Steps, s => s.Id == p.Step));
+        Assert.NotEmpty(plan.Cuts);
+    }
+
+    [Fact]
     public void APlaceOfItsOwnFormIsReadPublishedAndGivesWay()
     {
         var cushion = HostLibrary.Find("throw-away-table")!.Sites[1];

@@ -33,6 +33,26 @@ public sealed record AdhesiveBase : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Shell ? []
         : [new(SchoolQuestion.Hold, 0, "Stuck on", "No hole; three days to cure.", own ? this : this with { Radius = OnAShell }, own)];
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.TryOn, "Try the curve dry",
+            "Set it down without peeling: it must lie on all of its face. A base that bridges holds half. Mark its outline in tape.")
+        {
+            Tools = ["tapemark"],
+            Minutes = 3,
+        },
+        new(Work.Place, "Stick it on",
+            "Wash, wipe with spirit one way, let it dry. Peel, set down inside the tape, press hard for half a minute. Warm the place "
+                + "with a hand if it is cold.")
+        {
+            Tools = ["cloth", "spirit"],
+            Minutes = 6,
+            Wait = 72 * 3600,
+            Wrong = "Set down crooked: off at once and a new pad.",
+            Beware = "Never alone, and never on a helmet that has to protect without its maker's leave.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var spot = b.Spot("base-hold", "base", "pad", b.Rig.At[0], b.Rig.At[1]);

@@ -47,6 +47,19 @@ public sealed record BoltedBracket : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Threaded]);
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Place, "Bolt the bracket on",
+            "Take out the host's own screws, never two of a part that needs them at once. Pad under the bracket, screws in by hand for "
+                + "the first turns, then tight in turns, then a mark line. These go in before anything above covers them.")
+        {
+            Of = "host-screw",
+            Tools = ["spanners", "torque-wrench", "marker"],
+            Minutes = 8,
+            Wrong = "It will not start by hand: stop, thread and length are wrong.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var thread = b.Stock.Find<Fastener>("fasteners", Screw);
@@ -57,7 +70,7 @@ public sealed record BoltedBracket : BaseKind
             Edge: row.Width / 2)];
         if (Pad > 0)
             stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-soft", row.Width));
-        stack.Add(new("The host's thread", LayerRole.Blind, HostThread, b.Rig.Site.Material, 0.03));
+        stack.Add(new("The host's thread", LayerRole.Blind, HostThread, b.Rig.Site.Material, 0.03) { Ready = true });
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,

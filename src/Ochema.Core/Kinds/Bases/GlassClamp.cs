@@ -32,6 +32,18 @@ public sealed record GlassClamp : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.PaneEdge]);
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Place, "Clamp it on the raised pane",
+            "Pane all the way up and back by a hand, both pads clean, closed by fingers only: glass is never loaded hard. Engine off; "
+                + "off the door before driving.")
+        {
+            Tools = ["cloth"],
+            Minutes = 2,
+            Beware = "Glass that is clamped hard breaks: fingers, no tool.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Fitting("window-clamp");

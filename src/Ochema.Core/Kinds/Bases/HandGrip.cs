@@ -38,6 +38,17 @@ public sealed record HandGrip : BaseKind
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         Hands < 2 ? [] : [new("spread", "Hands a third further apart", this with { Apart = Math.Min(1, Apart * Further) })];
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Place, "Two hands",
+            $"Hands {QuantityText.Of(Apart, Dimension.Length)} apart, the rear one carries, the front one steers. A loop round the "
+                + "wrist. Somebody looks where you walk.")
+        {
+            Minutes = 1,
+            Crew = 2,
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var hands = (int)Math.Round(Hands);

@@ -74,6 +74,28 @@ public sealed record HoldPlate : BaseKind
         where stance is not null
         select stance with { Kind = mine ? this : new HoldPlate { Hold = (HoldKind)stance.Kind }, Now = mine };
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Drill, "Drill the plate for its holds",
+            "Mark from two edges, centre-punch, pilot at 3 mm. Clamp it on scrap wood. Drill through the spacers' washers as a pair, "
+                + "so that the holes are where the holds are. Deburr both sides.")
+        {
+            Tools = ["rule", "marker", "punch", "drill", "bits", "countersink", "clamps"],
+            Minutes = 25,
+            Of = "spacer-bolt",
+            Wrong = "Up to 1 mm off: next clearance size up and a wide washer. More: turn the plate a quarter and drill anew.",
+        },
+        new(Work.Fit, "Spacers and bolts in the plate",
+            $"Bolts from above with their washers, into a spacer on every {Hold.Noun}. Tight, then a mark line over head and plate.")
+        {
+            Takes = ["spacer-m8"],
+            Of = "spacer-bolt",
+            Tools = ["spanners", "torque-wrench", "marker"],
+            Minutes = 10,
+        },
+        .. Hold.Steps(b),
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var n = (int)Math.Round(Count);

@@ -42,6 +42,26 @@ public sealed record HoseClampBracket : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Tube ? []
         : [new(SchoolQuestion.Hold, 1, "Hose clamp and bracket", "Costs next to nothing, stays on.", this, own)];
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Drill, "Open the bracket's hole",
+            "Brackets are sold with 6 mm holes, which 1/4-20 does not pass: open it to the size in the table, part clamped, slow.")
+        {
+            Of = "head-screw",
+            Tools = ["drill", "bits", "vice"],
+            Minutes = 5,
+        },
+        new(Work.Place, "Band the bracket on",
+            "Rubber under the bracket and under the bands, all the way round. Bands side by side, screws on different sides, drawn in "
+                + "turn. Cut the ends and cover them with tape: they cut hands.")
+        {
+            Tools = ["cloth", "hex-keys", "pliers", "tapemark"],
+            Minutes = 8,
+            Beware = "Cut band ends are blades: cover them.",
+            Wrong = "The screw of the band skips: a new band; do not double the old one.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var d = ClampParts.Diameter(b);

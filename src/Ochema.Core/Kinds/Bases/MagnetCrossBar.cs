@@ -50,6 +50,53 @@ public sealed record MagnetCrossBar : BaseKind
     /// <summary>Bar cut over its span: mitred, tried, trimmed (judgement, 1.1–1.3).</summary>
     private const double CutLong = 1.2;
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Measure, "Span and bolt heads",
+            "Bolt head to bolt head and the angle of their faces, lock to lock; what the bar must clear: key turned, gauges read, "
+                + "cables. Each bolt head with a magnet: steel or not.")
+        {
+            Tools = ["tape", "calipers"],
+            Minutes = 10,
+        },
+        new(Work.Cut, "Cut the bar long, mitre, try, trim",
+            "Leave a hand's width. Mitre both ends, hold it up on the bolt heads, trim a little at a time until it lies on both "
+                + $"faces. Span {QuantityText.Of(Span, Dimension.Length)}.")
+        {
+            Of = "Cross-bar",
+            Tools = ["tape", "marker", "mitre-box", "hacksaw", "file"],
+            Minutes = 20,
+            Wrong = "Cut short: thicker felt or a longer magnet takes up to 3 mm; more is a new piece.",
+        },
+        new(Work.Glue, "Glue the magnets in",
+            $"{Glues.Find(Glue).Name}: {Glues.Find(Glue).Preparation}. Roughen bore and magnet, fill, push in "
+                + $"{QuantityText.Of(GlueDepth, Dimension.Length)} deep, magnet held in its place by a steel plate with film between. "
+                + $"{QuantityText.Of(Glues.Find(Glue).OpenTime, Dimension.Duration)} to put together. It cures lying flat. No hot "
+                + "glue: it softens in the sun.")
+        {
+            Tools = ["sandpaper", "spirit", "mixing"],
+            Minutes = 15,
+            Wait = Glues.Find(Glue).Cure,
+            Takes = [Magnet, "glue-pack"],
+            Wrong = "Set crooked and stiff already: warm the end to 80 °C, pull it with pliers, clean, again.",
+            Beware = "Two magnets jump together: keep them an arm apart.",
+        },
+        new(Work.Fit, "Felt on the magnets",
+            "Cut to the face, stuck on, trimmed. It keeps the bolt heads from scratching and costs pull: measure the pull with it on.")
+        {
+            Takes = ["felt"],
+            Tools = ["scissors", "scale"],
+            Minutes = 5,
+        },
+        new(Work.Place, "Set the bar on the bolt heads",
+            "Wipe bolt heads and felt. One end first, then the other. Turn the bars lock to lock: nothing touches.")
+        {
+            Tools = ["cloth"],
+            Minutes = 2,
+            Beware = "What lets go lands in the rider's lap: tether before the camera.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<MagnetRow>("magnets", Magnet);

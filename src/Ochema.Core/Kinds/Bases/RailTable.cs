@@ -54,6 +54,46 @@ public sealed record RailTable : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Panel ? []
         : [new(SchoolQuestion.Hold, 2, "Rails on posts", "Bigger feet further apart.", this, own)];
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Measure, "Find four flat spots",
+            "No crease, dent or gap under any cup; note where each lies from the middle. Posts may stand at different lengths along "
+                + "the tubes, not off the flat.")
+        {
+            Tools = ["tape", "tapemark"],
+            Minutes = 10,
+        },
+        new(Work.Drill, "Drill and tap the posts",
+            "16 mm rod cut to length, ends square. Drill 5/16 in on the axis, started in a lathe or drill press; tap 3/8-16 with oil, "
+                + "half a turn back each turn. Pins of the cups go in there.")
+        {
+            Of = "Post",
+            Takes = ["stem-16"],
+            Tools = ["hacksaw", "file", "drill", "bits", "tap", "vice"],
+            Minutes = 60,
+            Wrong = "Off the axis: the other end; the post stands crooked else.",
+        },
+        new(Work.Place, "Wash, press and pump",
+            "Wash the panel with water and soap. Press and pump one cup after the other, note gauge and time, look again after ten "
+                + "minutes. Where no cup seals, the table stands on its straps.")
+        {
+            Tools = ["cloth"],
+            Minutes = 15,
+            Crew = 2,
+            Wrong = "A cup that does not seal: move its post along the tube.",
+        },
+        new(Work.Fit, "Tubes and clamps on the posts",
+            $"Slide each post until the bubble is right, then clamp at {QuantityText.Of(ClampTorque, Dimension.Torque)}; cross-bar on "
+                + "top, its head plate by U-bolts. A mark line over each clamp.")
+        {
+            Of = "rail-clamp-bolt",
+            Takes = ["rail-clamp", "u-bolt"],
+            Tools = ["level", "spanners", "torque-wrench", "marker"],
+            Minutes = 25,
+            Crew = 2,
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Tube);
@@ -111,8 +151,8 @@ public sealed record RailTable : BaseKind
             b.Shape(name + "-cross", "base", "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
         }
         b.Joint(ClampParts.Through(b, "rail-clamp-bolt", "base", "bolts of the rail clamps", "m10",
-            new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04),
-            new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with
+            new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },
+            new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Torque = ClampTorque, Included = true });
         b.Parts.Cut("base", row, metal, Math.Max(Length, PostsApart), 2, "Tube of the table");
         b.Parts.Cut("base", row, metal, Apart, what: "Cross-bar");

@@ -39,6 +39,36 @@ public sealed record ShellScrews : BaseKind
         : [new(SchoolQuestion.Hold, 2, "Drilled: prop only", "Stiff; the helmet protects nobody any more.", this, own,
             survey => survey with { FilmingProp = Answer.Yes })];
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.LookOver, "Declare the helmet a prop",
+            "Write on it, inside and out, that it protects nobody any more. From now on it is worn for the picture and for nothing else.")
+        {
+            Tools = ["marker"],
+            Minutes = 2,
+            Beware = "A drilled helmet must never be ridden, skied or climbed in again.",
+        },
+        new(Work.Drill, "Mark and drill the shell",
+            $"Bracket drilled first. Hold it up with the camera on, mark two holes {QuantityText.Of(Apart, Dimension.Length)} apart, "
+                + "all off again. Tape stop on the drill at the shell's thickness. Tap size, then tap by hand, straight, clearing often.")
+        {
+            Of = "shell-screw",
+            Tools = ["drill", "bits", "tap", "tapemark", "marker"],
+            Minutes = 20,
+            Beware = "Nothing enters the liner: a stop on the drill.",
+            Wrong = "Through into the liner: the hole is lost and filled, a new one beside it.",
+        },
+        new(Work.Place, "Screw the bracket to the shell",
+            "Screws cut so that they end flush inside: shell plus bracket. File them flat, feel with a finger. Thread lock, by hand. "
+                + "Tapped plastic stands a handful of refits: count them, or set inserts.")
+        {
+            Of = "shell-screw",
+            Tools = ["hex-keys", "file"],
+            Minutes = 10,
+            Wrong = "A screw turns without end: the thread is out. An insert, or the next size up.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var thread = b.Stock.Find<Fastener>("fasteners", Screw);

@@ -42,6 +42,38 @@ public sealed record SplitBlock : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Ring]);
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Cut, "Trim one side, then halve the block",
+            $"Cut {QuantityText.Of(Width, Dimension.Length)} square so that it centres on the ring clear of its hinge: trim a little, "
+                + "try, trim again. Then halve it along the middle of its thickness: band saw, else a hacksaw in the vice.")
+        {
+            Of = "Half block",
+            Tools = ["rule", "marker", "vice", "hacksaw"],
+            Minutes = 12,
+            Beware = "Rubber grabs the blade: slow, both hands, glasses.",
+            Wrong = "Trimmed too far: turn the block and use another side; it wants rubber round the bar all the way.",
+        },
+        new(Work.Drill, "One hole through both halves",
+            "Both halves in the vice, faces flush. One hole of "
+                + $"{QuantityText.Of(b.Stock.Find<Fastener>("fasteners", Bolt).ClearanceClose, Dimension.Drill)} through both at once, "
+                + $"{QuantityText.Of(HoleOffset, Dimension.Length)} from where the ring bar will lie, so that it misses the bar.")
+        {
+            Of = "block-bolt",
+            Tools = ["vice", "marker", "drill", "bits"],
+            Minutes = 6,
+            Wrong = "It meets the bar: a second hole from the other side; leave the first open.",
+        },
+        new(Work.Place, "Close the block on the ring",
+            "Halves round the bar, bolt from below with its washer, foot or clip on the stud that stands out. Draw it until the rubber "
+                + "bulges a little. Rubber relaxes: again after the first minutes, after the first fitting and before each run.")
+        {
+            Of = "block-bolt",
+            Tools = ["spanners", "marker"],
+            Minutes = 5,
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var thread = b.Stock.Find<Fastener>("fasteners", Bolt);

@@ -31,6 +31,23 @@ public sealed record SpringClamp : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Edge, SiteForm.Tube, SiteForm.PaneEdge]);
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Pad, "Pad the jaws",
+            "Hole opened to a snug fit, rib chiselled so that the nut seats, rubber on both jaws in two layers.")
+        {
+            Tools = ["drill", "bits", "knife"],
+            Minutes = 15,
+        },
+        new(Work.Place, "Clamp it on",
+            "Open it wide, set both pads flat, let it close slowly. A spring that is left open gets weaker: it is stored closed.")
+        {
+            Tools = ["cloth"],
+            Minutes = 2,
+            Beware = "Fingers out of the jaws.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         if (b.Rig.Site.Diameter is { } d && d > Opens)

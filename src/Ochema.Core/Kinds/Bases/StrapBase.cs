@@ -38,6 +38,18 @@ public sealed record StrapBase : BaseKind
         : form == SiteForm.Shell ? [new(SchoolQuestion.Hold, 1, "Strap that releases", "Comes off in a snag.", this, own)]
         : [];
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Place, "Strap it round",
+            "Round the helmet's shell, under the edge, never over vents that must release. Draw to "
+                + $"{QuantityText.Of(Tension, Dimension.Force)}, fold the end back on itself. It must come away when it is caught: "
+                + "pull it off by hand once.")
+        {
+            Tools = ["scale"],
+            Minutes = 4,
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Fitting("strap-base");

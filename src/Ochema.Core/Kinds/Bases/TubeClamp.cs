@@ -56,6 +56,25 @@ public sealed record TubeClamp : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Tube ? []
         : [new(SchoolQuestion.Hold, 0, "Tube clamp", "Off in a second, marks nothing.", this, own)];
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Measure, "Measure the bar with calipers",
+            "The name of a pipe is not its size: measure it where the clamp will sit, twice, across each other. Look for paint that "
+                + "peels, cables and brake lines underneath.")
+        {
+            Tools = ["calipers"],
+            Minutes = 3,
+        },
+        new(Work.Place, "Clamp it on the bar",
+            $"Wipe the bar dry. Rubber all the way round, clamp closed evenly, {QuantityText.Of(Torque, Dimension.Torque)}. Mark a "
+                + "line over clamp and bar: it tells whether it has turned.")
+        {
+            Tools = ["cloth", "spanners", "marker"],
+            Minutes = 5,
+            Beware = "No cable, hose or brake line between clamp and bar.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         ClampParts.Range(b, Smallest, Largest);
@@ -90,7 +109,7 @@ public sealed record TubeClamp : BaseKind
             Thread = stud,
             Means = Loosening.JamNuts,
             Layers = [Hardware.JamNut(stud),
-                new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03)],
+                new("Clamp body", LayerRole.Tapped, 0.014, "al-6061-t6", 0.03) { Ready = true }],
             Headless = true,
             Included = true,
         });

@@ -34,6 +34,16 @@ public sealed record WeightedBag : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Floor, SiteForm.Slot]);
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Place, "Lay the bag and knead it",
+            "Lay it over sill or edge, knead a bed for the plate, press until it does not rock. Engine off.")
+        {
+            Minutes = 2,
+            Beware = "Off the car before driving.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var k = FillModulus * Length * Width / Height;

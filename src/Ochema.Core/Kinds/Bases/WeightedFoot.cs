@@ -33,6 +33,24 @@ public sealed record WeightedFoot : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Floor]);
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Drill, "Drill the pan upside down",
+            "Middle found by two lines across; pilot, then the size in the table, outdoors. Recess in the block by hole saw so that "
+                + "the nut sits flush: a bolt that stands out scratches the floor. Bolt length from the stack, not by buying three.")
+        {
+            Of = "head-screw",
+            Tools = ["rule", "marker", "punch", "drill", "bits", "hole-saw", "clamps"],
+            Minutes = 20,
+            Wrong = "Off the middle: the pan still stands, aim the block to the heavy side.",
+        },
+        new(Work.Place, "Stand it and load it",
+            "On its place, ballast in, pushed at the height of the camera: it slides before it tips.")
+        {
+            Minutes = 3,
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var steel = b.Stock.Material("steel-s235");

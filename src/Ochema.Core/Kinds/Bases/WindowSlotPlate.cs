@@ -51,6 +51,42 @@ public sealed record WindowSlotPlate : BaseKind
         yield return new(SchoolQuestion.Weight, 1, "Steel", "Stays put.", this with { Bar = "flat-steel-50x6" }, Of("steel"));
     }
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Measure, "Paper pattern of sill and slot",
+            "Card pushed into the slot and folded over the sill: it gives width, both angles and where the shelf must lie to see over "
+                + "the frame. Note the slot's width with feeler or coins.")
+        {
+            Tools = ["scissors", "marker", "calipers"],
+            Minutes = 12,
+        },
+        new(Work.Bend, "Bend the bar to the pattern",
+            $"Hook first, then the shelf, round a rod of {QuantityText.Of(BendRadius, Dimension.Length)}. Mild steel bends cold in "
+                + "this size, easier warm; tempered aluminium does not. Fingernail over the outside: no crack.")
+        {
+            Of = "Bent bar",
+            Tools = ["vice", "bending-block", "mallet", "rule"],
+            Minutes = 20,
+            Wrong = "A degree off: wedge and block level it. A crack: a new bar, a larger radius.",
+            Beware = "A bar that slips out of the vice swings: gloves, stand aside.",
+        },
+        new(Work.Pad, "Felt where it touches",
+            "Both sides of the hook, under the shelf. No metal on glass or paint.")
+        {
+            Takes = ["felt"],
+            Tools = ["scissors"],
+            Minutes = 5,
+        },
+        new(Work.Place, "Hang it in the slot and level it",
+            "Hook in the slot beside the glass, not on it. Wedge and block until both bubbles agree. The bag hangs under the shelf. "
+                + "Engine off.")
+        {
+            Tools = ["level"],
+            Minutes = 5,
+            Beware = "Off the door before driving.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Bar);

@@ -64,6 +64,19 @@ public sealed record Strut : BraceKind
 
     internal override BraceKind StandingOn(string site) => this with { Site = site };
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Brace, $"Set the {(Foot.Noun)} foot of the strut, then clamp the rod",
+            "Try sideways first: it still goes the other way. Foot down on a clean place, pad under it, rod through the clamp with a "
+                + "hand's width left; foot first, clamp last, so that nothing is bent. Wiggle before and after: note how fast it rocks.")
+        {
+            Tools = ["cloth", "spanners"],
+            Minutes = 6,
+            Wrong = "It still rocks one way: a second strut well apart from it, a third of a circle at the least.",
+            Beware = "No ties and tape at a joint whose drop would hurt: a clamp or a rod end.",
+        },
+    ];
+
     public override void Build(RigBuilder b)
     {
         var station = "brace:" + Id;

@@ -76,7 +76,8 @@ internal static class CameraOnSeat
             Torque = 1.2,
             Length = plate + pad + 0.0042,
             Included = true,
-            Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04), new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035),
+            Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04) { Ready = true },
+                new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035) { Ready = true },
                 new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02, Thread: body.Socket)],
         };
     }

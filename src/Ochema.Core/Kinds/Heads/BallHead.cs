@@ -18,5 +18,15 @@ public sealed record BallHead : HeadKind
 
     internal override string Row => Stock;
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Set, "Aim and lock the ball",
+            "Clean the ball dry, aim, lock hard; a mark line over ball and body. Push on the lens by two fingers: it must not move.")
+        {
+            Tools = ["cloth", "marker"],
+            Minutes = 3,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Ball turns");
 }

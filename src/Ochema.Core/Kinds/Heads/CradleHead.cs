@@ -42,6 +42,19 @@ public sealed record CradleHead : HeadKind
 
     internal override (string? Piece, string By)? Joins => null;
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Bend, "Bend the cradle round the camera",
+            "Pattern on the sheet: device plus twice the liner. Relief holes at the corners, then bends in the order that leaves room "
+                + "for the vice. Fingernail over the outside of each: no crack. Liner in, camera in and out without force.")
+        {
+            Of = "Cradle",
+            Tools = ["rule", "marker", "vice", "bending-block", "mallet", "file"],
+            Minutes = 25,
+            Wrong = "Too tight: thinner liner. Too wide: a second liner, not a third.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<HeadRow>("heads", Row);

@@ -18,5 +18,15 @@ public sealed record FluidHead : HeadKind
 
     internal override string Row => Stock;
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Set, "Level the head",
+            "Bowl or base by its bubble on level ground, then lock. Drag on, locks on for driving.")
+        {
+            Tools = ["level"],
+            Minutes = 4,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Tilt slips");
 }

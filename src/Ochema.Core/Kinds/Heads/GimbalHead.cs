@@ -48,6 +48,16 @@ public sealed record GimbalHead : HeadKind
         return new(fast * Bearings * Bearings, fast * Math.Pow(Imbalance / (Gyration * Gyration * Math.Pow(2 * Math.PI * frequency, 2)), 2));
     }
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Set, "Balance and tune the gimbal on the rig",
+            "Power off: each axis stays where it is put. Then tune on the rig, not on the bench, and again at each payload. It must "
+                + "clear the arm through its whole travel.")
+        {
+            Minutes = 15,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<HeadRow>("heads", Stock);

@@ -48,6 +48,19 @@ public sealed record Cup : HoldKind
         return stock.Cups.Where(c => c.Diameter > own).OrderBy(c => c.Diameter).FirstOrDefault() is { } next ? Of(next) : null;
     }
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Place, "Pump the cups on",
+            "Wash the place with water and soap and wash the lips too: wiping dust scratches. Wet lip, press flat, pump until the ring "
+                + "is gone. Note gauge and time; after ten minutes look whether a ring has come back.")
+        {
+            Tools = ["cloth"],
+            Minutes = 6,
+            Wrong = "A ring that comes back: another place, or another cup. Never run on a cup that leaks.",
+            Beware = "The camera stays off until every cup has stood ten minutes.",
+        },
+    ];
+
     public override Hold Build(RigBuilder b, HoldSpot spot)
     {
         var row = b.Stock.Find<SuctionCupRow>("cups", Stock);

@@ -46,6 +46,19 @@ public sealed record Magnet : HoldKind
             is { } next ? Of(next) : null;
     }
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Place, "Set the magnets down",
+            "Clean paint and magnet faces: one chip under a magnet scratches and holds it off. One edge down first, fingers out, then "
+                + "let it roll flat. To take it off: lift one edge and slide a strap under.")
+        {
+            Tools = ["cloth", "shim"],
+            Minutes = 4,
+            Beware = "Fingers stay out from under. Cards, watches and medical implants keep away.",
+            Wrong = "It skates on its coat: clean once more; a thinner pad holds better.",
+        },
+    ];
+
     public override Hold Build(RigBuilder b, HoldSpot spot)
     {
         var row = b.Stock.Find<MagnetRow>("magnets", Stock);

@@ -34,6 +34,20 @@ public sealed record Pad : HoldKind
         return stock.Adhesives.Where(a => a.Width > own).OrderBy(a => a.Width).FirstOrDefault() is { } next ? this with { Stock = next.Id } : null;
     }
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Place, "Stick the pad on",
+            "Wash, then wipe with spirit, one way, and let it dry. Peel, set down without touching the glue, press hard for half a "
+                + "minute. Warm the place with a hand if it is cold. Nothing hangs on it until it has cured.")
+        {
+            Tools = ["cloth", "spirit"],
+            Minutes = 6,
+            Wait = 72 * 3600,
+            Wrong = "Set down crooked: off at once and a new pad; the old one has lost its glue.",
+            Beware = "Never the only thing that holds.",
+        },
+    ];
+
     public override Hold Build(RigBuilder b, HoldSpot spot)
     {
         var row = b.Stock.Find<AdhesivePadRow>("adhesives", Stock);

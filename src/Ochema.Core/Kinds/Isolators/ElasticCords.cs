@@ -22,5 +22,17 @@ public sealed record ElasticCords : IsolatorKind
     internal override IEnumerable<(string Id, string Title, IsolatorKind Kind)> Tried(RigDocument rig, Catalogue stock) =>
         SoftMount.Tried(stock, "cord", (row, count, spread) => this with { Stock = row, Count = count, Spread = spread });
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Fit, "Knot and hang the cords",
+            "Every cord the same length between knots; elastic wants its own knot or a crimp, not those used for rope. Ends sealed. "
+                + "All hang before any is drawn.")
+        {
+            Tools = ["scissors", "lighter", "tape"],
+            Minutes = 15,
+            Wrong = "One longer than the others: new cord; a half-hitch slips.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count, Spread);
 }

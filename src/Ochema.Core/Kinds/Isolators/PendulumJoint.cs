@@ -25,6 +25,17 @@ public sealed record PendulumJoint : IsolatorKind
     [Measure("Height", Dimension.Length, 0.02, 0.2, HowTo = "pivot to the head's seat")]
     public double Height { get; init; } = 0.05;
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Set, "Balance the pendulum",
+            "Hang it, let it come to rest, move the weight until the horizon is level. Centring springs equal. Push it: it comes back "
+                + "without a second swing.")
+        {
+            Tools = ["level"],
+            Minutes = 10,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var joint = b.Fitting("soft-joint");

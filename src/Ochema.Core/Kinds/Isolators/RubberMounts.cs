@@ -22,5 +22,15 @@ public sealed record RubberMounts : IsolatorKind
     internal override IEnumerable<(string Id, string Title, IsolatorKind Kind)> Tried(RigDocument rig, Catalogue stock) =>
         SoftMount.Tried(stock, "rubber", (row, count, spread) => this with { Stock = row, Count = count, Spread = spread });
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Set, "Look at the rubbers",
+            "All squeezed alike, none turned by its screw: hold the hexagon while tightening.")
+        {
+            Tools = ["spanners"],
+            Minutes = 3,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count, Spread);
 }

@@ -103,6 +103,26 @@ public sealed record SpringArm : IsolatorKind
             }
     }
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Measure, "Weigh the payload",
+            "Gimbal, camera, lens, battery on a scale: with the lightest and with the heaviest lens. The spring follows from it; buy "
+                + "one, not two.")
+        {
+            Tools = ["kitchen-scale"],
+            Minutes = 5,
+        },
+        new(Work.Set, "Level the arm",
+            "Camera on, arm let down slowly. Above level: spring one hole looser or a coil more; below: tighter. Trimming coils is for "
+                + "good: half a coil at a time, the cut end bent to a new hook. Damper points by the arm's travel, not by eye.")
+        {
+            Tools = ["level", "pliers"],
+            Minutes = 15,
+            Crew = 2,
+            Beware = "A loaded spring: hold the arm, never unhook it under load; glasses.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<SpringRow>("springs", Spring);

@@ -24,5 +24,14 @@ public sealed record WireRopeLoops : IsolatorKind
 
     internal override Stance? Stance => new(SchoolQuestion.Soft, 1, "Wire-rope loops", "A heavier camera, rough roads.", this);
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Set, "Look at the loops",
+            "All loops the same height under load, none on its stop. Push down by a hand's weight: it comes back.")
+        {
+            Minutes = 3,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count, Spread);
 }

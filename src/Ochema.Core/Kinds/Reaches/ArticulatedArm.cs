@@ -40,6 +40,17 @@ public sealed record ArticulatedArm : ReachKind
             yield return new("stronger-arm", stronger.Name, this with { Arm = stronger.Id });
     }
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Set, "Lock the arm at its shortest",
+            "Loosen, put the camera where the lens wants it, shortest way, then lock hard: all joints at once. Wiggle it: note how "
+                + "fast it rocks, for the tap test.")
+        {
+            Minutes = 4,
+            Wrong = "It sags: lock again, drier; else a strut.",
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<ArmRow>("arms", Arm);

@@ -31,6 +31,19 @@ public sealed record BoomTube : ReachKind
         HowTo = "scale × lever when the boom turns on the mast; a scaffold clamp {torque:60} to {torque:120}", UsualTo = 200)]
     public double ClampTorque { get; init; } = 80;
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Fit, "Mast and boom in the crossing clamp",
+            "Mast in its flange, crossing clamp on, boom through it. Mark height and swing on both tubes with tape. Both bolts again "
+                + "after every change.")
+        {
+            Of = "crossing-bolt",
+            Tools = ["spanners", "torque-wrench", "tapemark"],
+            Minutes = 15,
+            Crew = 2,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<SectionRow>("sections", Section);
@@ -50,8 +63,8 @@ public sealed record BoomTube : ReachKind
         b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque,
             "as you set it; scaffold clamps 60–120 N·m, judgement"));
         b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10",
-            new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04),
-            new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04)) with
+            new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },
+            new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Included = true });
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "plate under the mast",
             new FlangePort("Mast's flange", 0.005, 0.07, 4, "m8", "flange-screw", "screws of the mast's flange"),

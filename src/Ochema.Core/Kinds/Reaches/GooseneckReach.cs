@@ -22,6 +22,23 @@ public sealed record GooseneckReach : ReachKind
     [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "forward from upright, foot to head")]
     public double Lean { get; init; } = 0.4;
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Strip, "Free the gooseneck",
+            "From an old lamp: unplug it, cut the cord and take it out for good; it is never to be plugged in again. Two nuts jammed "
+                + "over a lock washer at the root.")
+        {
+            Tools = ["pliers", "spanners"],
+            Minutes = 15,
+            Beware = "Cut the plug off first of all.",
+        },
+        new(Work.Set, "Bend it once",
+            "Bend it to its place slowly and leave it there: each bend takes some of its holding. Wait until it stands.")
+        {
+            Minutes = 2,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<GooseneckRow>("goosenecks", Neck);

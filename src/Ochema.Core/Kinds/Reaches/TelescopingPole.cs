@@ -45,6 +45,16 @@ public sealed record TelescopingPole : ReachKind
     [System.Text.Json.Serialization.JsonIgnore]
     public override bool MayTouchLines => Length >= LineReach;
 
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    [
+        new(Work.Fit, "Mark and lock the extension",
+            "Pull to length, twist hard, tape mark at the lock. Push on it with a body's lean: it must not creep.")
+        {
+            Tools = ["tapemark"],
+            Minutes = 3,
+        },
+    ];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var direction = Math.Cos(Lean) * (from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ) + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);

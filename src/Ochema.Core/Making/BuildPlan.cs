@@ -1,0 +1,275 @@
+using System.Text.Json;
+using Ochema.Core.Joints;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Making;
+
+/// <summary>
+/// The order of work: what kinds say of themselves and what the house says of pieces and joints, each after what must precede it. What a later part
+/// covers is fitted first: the load path is put together from the host upwards.
+/// </summary>
+internal static class BuildPlan
+{
+    /// <summary>A step before it has a time.</summary>
+    internal sealed record Placed(string Id, StationStep Of, List<int> After);
+
+    /// <summary>All steps, in an order that none of them breaks.</summary>
+    public static IReadOnlyList<Placed> Of(RigBuilder b, IReadOnlyList<HoleRow> holes)
+    {
+        var own = Own(b).ToList();
+        bool Has(string station, Work work, string of) => own.Exists(s => s.Station == station && s.Step.Work == work && s.Step.Of.Length > 0
+            && of.StartsWith(s.Step.Of, StringComparison.Ordinal));
+        // A joint that a kind speaks of, at whatever work of that sort, is the kind's.
+        bool Fits(ScrewJoint j) => own.Exists(s => s.Step.Of == j.Id && s.Step.Work is Work.Fit or Work.Place);
+        var all = new List<StationStep> { HouseSteps.LookOver(b) };
+        all.AddRange(Sorted(own, Work.LookOver, Work.Strip));
+        if (HouseSteps.Measured(b.Rig) is { } measured)
+            all.Add(measured);
+        all.AddRange(Sorted(own, Work.Measure));
+        var metal = 0;
+        for (var i = 0; i < b.Parts.Count; i++)
+            if (HouseSteps.Cut(b.Parts[i], i, b.Stock) is { } cut)
+            {
+                metal += b.Parts[i].Aisle == Aisle.Rigging ? 0 : 1;
+                if (Has(cut.Station, Work.Cut, b.Parts[i].Name))
+                    all.Add(Mine(own, cut, Work.Cut, b.Parts[i].Name, all));
+                else
+                    all.Add(cut);
+            }
+        all.AddRange(own.Where(s => s.Step.Work == Work.Cut && !all.Exists(a => a.Step == s.Step)));
+        if (metal > 0)
+            all.Add(HouseSteps.Deburr(metal));
+        for (var i = 0; i < b.Parts.Count; i++)
+            if (HouseSteps.Bent(b.Parts[i], i) is { } bent && !Has(bent.Station, Work.Bend, b.Parts[i].Name))
+                all.Add(bent);
+        all.AddRange(Sorted(own, Work.Bend));
+        foreach (var joint in b.Joints)
+        {
+            var rows = holes.Where(h => h.Joint == joint.Id).ToList();
+            var drilled = HouseSteps.Drilled(joint, rows).ToList();
+            var mine = own.Where(s => s.Step.Work == Work.Drill && s.Step.Of == joint.Id).ToList();
+            // A kind's own drilling takes the place of the house's; its sizes stand in the table all the same.
+            all.AddRange(mine.Select(s => s with { Joints = [joint.Id] }));
+            all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && joint.Station != "base") : drilled);
+            if (HouseSteps.Plugged(joint) is { Step.Work: not Work.Glue } plugged)
+                all.Add(plugged);
+        }
+        all.AddRange(own.Where(s => s.Step.Work is Work.Drill && !b.Joints.Exists(j => j.Id == s.Step.Of)));
+        all.AddRange(Sorted(own, Work.Tap, Work.Pad));
+        if (all.Exists(s => s.Step.Work is >= Work.Cut and <= Work.Pad))
+            all.Add(new("rig", HouseSteps.DryFit));
+        all.AddRange(own.Exists(s => s.Step.Work == Work.TryOn) ? Sorted(own, Work.TryOn) : [HouseSteps.TryOn(b)]);
+        all.AddRange(b.Joints.Select(HouseSteps.Plugged).OfType<StationStep>().Where(s => s.Step.Work == Work.Glue));
+        all.AddRange(Sorted(own, Work.Glue));
+        all.AddRange(Chain(b, own, Fits));
+        return Linked(all);
+    }
+
+    /// <summary>What goes on each other, from the host upwards, then what helps and what is set.</summary>
+    private static IEnumerable<StationStep> Chain(RigBuilder b, List<StationStep> own, Func<ScrewJoint, bool> fits)
+    {
+        foreach (var joint in b.Joints.Where(j => j.Station == "base" && !fits(j)))
+            yield return HouseSteps.Fitted(joint);
+        foreach (var step in own.Where(s => s.Station == "base" && s.Step.Work is Work.Place or Work.Fit))
+            yield return step.Step.Of.Length > 0 ? step with { Joints = [step.Step.Of] } : step;
+        foreach (var path in b.Rig.Second is null ? [RigPath.First] : (RigPath[])[RigPath.First, RigPath.Second])
+            foreach (var station in path.Stations.Reverse())
+            {
+                foreach (var joint in b.Joints.Where(j => j.Station == station && !j.Included && !fits(j)))
+                    yield return HouseSteps.Fitted(joint);
+                foreach (var join in b.Joins.Where(j => j.Station == station && j.Joint is null && !IsCamera(station)))
+                    yield return HouseSteps.Snapped(join);
+                foreach (var step in own.Where(s => s.Station == station && s.Step.Work is Work.Place or Work.Fit))
+                    yield return step.Step.Of.Length > 0 ? step with { Joints = [step.Step.Of] } : step;
+            }
+        foreach (var step in own.Where(s => s.Step.Work == Work.Brace))
+            yield return step;
+        foreach (var strap in b.Rig.Straps)
+            yield return HouseSteps.Strapped(b, strap, "strap:" + strap.Id);
+        foreach (var tether in b.Tethers)
+            yield return HouseSteps.Tethered(tether);
+        foreach (var part in b.Parts.Where(p => IsCamera(p.Station)))
+        {
+            var screws = b.Joints.FindAll(j => j.Station == part.Station);
+            yield return HouseSteps.Camera(part.Station, part.Name, screws.FirstOrDefault()) with { Joints = [.. screws.Select(j => j.Id)] };
+        }
+        foreach (var step in own.Where(s => s.Step.Work == Work.Set))
+            yield return step;
+        yield return new("rig", HouseSteps.Level);
+        yield return new("rig", HouseSteps.Check);
+        if (b.Parts.Any(p => p.Sort is PieceSort.Cut or PieceSort.Sheet && p.Aisle == Aisle.Metal))
+            yield return new("rig", HouseSteps.Paint);
+    }
+
+    /// <summary>What the rig's kinds say of themselves.</summary>
+    private static IEnumerable<StationStep> Own(RigBuilder b)
+    {
+        IEnumerable<StationStep> Of(string station, StationKind kind) => kind.Steps(b).Select(s => new StationStep(station, s));
+        var rig = b.Rig;
+        return
+        [
+            .. Of("base", rig.Base), .. Of("reach", rig.Reach), .. Of("isolator", rig.Isolator), .. Of("head", rig.Head),
+            .. rig.Second is not { } second ? (StationStep[])[]
+                : [.. Of(RigPath.Second.Own("reach"), second.Reach), .. Of(RigPath.Second.Own("head"), second.Head)],
+            .. rig.Braces.SelectMany(x => Of("brace:" + x.Id, x)),
+        ];
+    }
+
+    private static IEnumerable<StationStep> Sorted(List<StationStep> own, params Work[] works) =>
+        works.SelectMany(w => own.Where(s => s.Step.Work == w));
+
+    /// <summary>The kind's own step for a piece, with the piece it makes.</summary>
+    private static StationStep Mine(List<StationStep> own, StationStep house, Work work, string name, List<StationStep> all) =>
+        own.First(s => s.Station == house.Station && s.Step.Work == work && s.Step.Of.Length > 0 && name.StartsWith(s.Step.Of, StringComparison.Ordinal)
+            && !all.Exists(a => a.Step == s.Step && a.Part >= 0)) with
+        { Part = house.Part };
+
+    private static bool IsCamera(string station) => RigPath.Kind(station) == "camera";
+
+    /// <summary>Nothing goes on before these are right.</summary>
+    private static bool IsHoldPoint(Work w) => w is Work.DryFit or Work.TryOn or Work.Check;
+
+    /// <summary>Each once, and none that another begins with.</summary>
+    private static IReadOnlyList<string> Cautions(IEnumerable<string> said)
+    {
+        var all = said.Where(t => t.Length > 0).Distinct().ToList();
+        return all.FindAll(t => !all.Exists(o => o != t && o.StartsWith(t.TrimEnd('.'), StringComparison.Ordinal)));
+    }
+
+    private static bool IsBench(Work w) => w is >= Work.Cut and <= Work.Pad;
+
+    /// <summary>Gives each its id and what must be done before it.</summary>
+    private static List<Placed> Linked(List<StationStep> all)
+    {
+        var counts = new Dictionary<string, int>();
+        var placed = new List<Placed>();
+        for (var i = 0; i < all.Count; i++)
+        {
+            var s = all[i];
+            var name = $"{JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString())}.{s.Station.Replace(':', '.')}";
+            counts[name] = counts.GetValueOrDefault(name) + 1;
+            placed.Add(new(counts[name] == 1 ? name : $"{name}.{counts[name]}", s, Before(all, i)));
+        }
+        return placed;
+    }
+
+    private static List<int> Before(List<StationStep> all, int at)
+    {
+        var (step, work) = (all[at], all[at].Step.Work);
+        bool Precedes(int i)
+        {
+            var (other, w) = (all[i], all[i].Step.Work);
+            var same = other.Station == step.Station || step.Station == "rig" || other.Station == "rig" || other.Joints.Any(step.Joints.Contains);
+            return work switch
+            {
+                Work.LookOver or Work.Strip => false,
+                Work.Measure => w == Work.LookOver,
+                Work.Cut => w is Work.Measure or Work.LookOver || (w == Work.Strip && same),
+                Work.Deburr => w == Work.Cut,
+                Work.Bend => w is Work.Cut or Work.Deburr && same,
+                Work.Drill => (w is Work.Cut or Work.Bend && same) || w == Work.Deburr,
+                Work.Tap => w == Work.Drill && same,
+                Work.Pad => w is Work.Cut or Work.Drill or Work.Tap or Work.Bend && same,
+                Work.DryFit => IsBench(w) || w == Work.Strip,
+                Work.TryOn => w is Work.DryFit or Work.LookOver or Work.Measure or Work.Strip,
+                Work.Glue => w is Work.TryOn or Work.DryFit,
+                // Fitting goes on one after the other, for each stands on the one before.
+                Work.Place or Work.Fit => w is Work.TryOn or Work.DryFit or Work.Glue or Work.Place or Work.Fit,
+                Work.Brace or Work.Strap or Work.Tether => w is Work.Place or Work.Fit,
+                Work.Camera => w is Work.Tether or Work.Place or Work.Fit or Work.Brace or Work.Strap,
+                Work.Set => w is Work.Camera or Work.Set,
+                Work.Check => w is Work.Set or Work.Camera,
+                _ => w == Work.Check,
+            };
+        }
+        return [.. Enumerable.Range(0, at).Where(Precedes)];
+    }
+
+    /// <summary>What is put together before the base goes on the host is put together at the bench.</summary>
+    private static bool OnHost(IReadOnlyList<Placed> steps, Placed p) => p.Of.Step.Work switch
+    {
+        Work.LookOver or Work.Measure or Work.TryOn => true,
+        Work.Finish => false,
+        Work.Fit => steps.TakeWhile(s => s != p).Any(s => s.Of.Step.Work == Work.Place),
+        var w => w >= Work.Place,
+    };
+
+    /// <summary>The list, each line with the step that it goes in at.</summary>
+    public static IReadOnlyList<PartLine> Lines(RigBuilder b, IReadOnlyList<Placed> steps) =>
+    [
+        // Four magnets are one line: the same thing, put in at the same step.
+        .. b.Parts.Select((p, i) => (Part: p, Step: GoesInAt(b, p, i, steps)))
+            .GroupBy(x => (x.Part.Station, x.Part.Name, x.Part.Sort, x.Part.Row, x.Part.Joint, x.Part.Mass, x.Part.Price, x.Step)).Select((g, n) =>
+            {
+                var (p, quantity) = (g.First().Part, g.Sum(x => x.Part.Quantity));
+                return new PartLine($"part-{n + 1}", p.Station, p.Name, p.Sort, p.Aisle, quantity, p.Mass * quantity, p.Price * quantity, p.Row, p.Joint,
+                    g.Key.Step)
+                { Length = p.Sort == PieceSort.Cut ? p.Cut?.Length : null };
+            }),
+    ];
+
+    private static string GoesInAt(RigBuilder b, RigPart part, int index, IReadOnlyList<Placed> steps)
+    {
+        Placed? First(Func<StationStep, bool> is_) => steps.FirstOrDefault(s => is_(s.Of));
+        var joined = b.Joins.FirstOrDefault(j => j.Station == part.Station)?.Joint;
+        var at = First(s => s.Part == index)
+            ?? First(s => s.Station == part.Station && part.Row is { } row && s.Step.Takes.Contains(row))
+            ?? (part.Joint is not { } joint ? null
+                : First(s => s.Joints.Contains(joint) && s.Step.Work is Work.Fit or Work.Place) ?? First(s => s.Joints.Contains(joint)))
+            ?? First(s => s.Station == part.Station && s.Step.Work is Work.Place)
+            ?? First(s => s.Station == part.Station && s.Step.Work is Work.Fit or Work.Brace or Work.Strap or Work.Tether or Work.Camera)
+            ?? (joined is null ? null : First(s => s.Joints.Contains(joined) && s.Step.Work is Work.Fit or Work.Place))
+            ?? First(s => s.Station == part.Station)
+            ?? First(s => s.Step.Work == Work.Place) ?? steps[^1];
+        return at.Id;
+    }
+
+    /// <summary>The steps with their times and all that belongs to them.</summary>
+    public static IReadOnlyList<PlanStep> Timed(
+        IReadOnlyList<Placed> steps, IReadOnlyList<PartLine> lines, RigBuilder b, IReadOnlyList<CutGroup> cuts, DateTime? now)
+    {
+        double? DoneAt(Placed p) => now is { } clock && b.Rig.Made?.GetValueOrDefault(p.Id)?.Time is { } at ? Math.Min(0, (at - clock).TotalSeconds) : null;
+        (double Start, double End, double Done)[] When(IEnumerable<double?> done) => Schedule.Of([.. steps.Select(s => 60 * s.Of.Step.Minutes)],
+            [.. steps.Select(s => s.Of.Step.Wait)], [.. steps.Select(s => (IReadOnlyList<int>)s.After)], [.. done]);
+        var times = When(steps.Select(DoneAt));
+        // Numbered as one would do them from the beginning, whatever is done by now.
+        var first = When(new double?[steps.Count]);
+        var order = new int[steps.Count];
+        foreach (var (i, n) in Enumerable.Range(0, steps.Count).OrderBy(i => first[i].Start).ThenBy(i => first[i].End).Select((i, n) => (i, n)))
+            order[i] = n + 1;
+        return [.. steps.Select((s, i) => Plan(s, i, times[i], [.. lines.Where(l => l.Step == s.Id)])).OrderBy(s => s.Number)];
+
+        bool IsDone(Placed p) => b.Rig.Made?.GetValueOrDefault(p.Id)?.At is not null;
+
+        // All that precedes it, near and far.
+        HashSet<int> Before(int index)
+        {
+            var all = new HashSet<int>();
+            var open = new Stack<int>(steps[index].After);
+            while (open.TryPop(out var at))
+                if (all.Add(at))
+                    foreach (var earlier in steps[at].After)
+                        open.Push(earlier);
+            return all;
+        }
+
+        PlanStep Plan(Placed p, int index, (double Start, double End, double Done) time, List<PartLine> parts)
+        {
+            var (step, work) = (p.Of.Step, p.Of.Step.Work);
+            var tools = step.Tools.Distinct().Select(t => b.Stock.Find<ToolRow>("tools", t)).ToList();
+            string[] bars = p.Of.Part >= 0 && b.Parts[p.Of.Part].Row is { } row && cuts.Any(c => c.Row == row) && work == Work.Cut ? [row] : [];
+            return new(p.Id, p.Of.Station, work, step.Title, step.How,
+                OnHost(steps, p) ? WorkPlace.Host : WorkPlace.Bench,
+                work is Work.TryOn or Work.Camera or Work.Set or Work.Check, IsHoldPoint(work), step.Crew, step.Minutes, step.Wait,
+                [.. tools.Select(t => new ToolUse(t.Id, t.Name))],
+                Cautions(new[] { step.Beware }.Concat(tools.Select(t => t.Beware))), step.Wrong,
+                [.. p.After.Select(a => steps[a].Id)], time.Start, time.End, time.Done, [.. parts.Select(l => l.Id)], p.Of.Joints, bars, p.Of.Readings)
+            {
+                Number = order[index],
+                IsDone = IsDone(p),
+                HeldBy = IsDone(p) ? null : Before(index).Order().Select(a => steps[a]).FirstOrDefault(a => IsHoldPoint(a.Of.Step.Work) && !IsDone(a))?.Id,
+            };
+        }
+    }
+}

@@ -1,0 +1,32 @@
+using Ochema.Core.Joints;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Making;
+
+/// <summary>Holes that the builder drills: the layers of the joints, but what comes with its hole.</summary>
+public static class HoleTable
+{
+    /// <summary>By joint, in the order of the load path.</summary>
+    public static IReadOnlyList<HoleRow> Of(RigBuilder b) => [.. b.Joints.SelectMany(Of)];
+
+    private static IEnumerable<HoleRow> Of(ScrewJoint joint)
+    {
+        var drawn = joint.Report().Layers;
+        for (var i = 0; i < joint.Layers.Count; i++)
+        {
+            var (layer, shown) = (joint.Layers[i], drawn[i]);
+            if (layer.Ready || !(shown.Drilled || layer.Tapped))
+                continue;
+            var taps = layer.Tapped || layer.Role is LayerRole.Tapped or LayerRole.Blind;
+            var sort = layer.InsertIn is not null ? HoleSort.Insert : taps ? HoleSort.Tapped : HoleSort.Clearance;
+            var drill = sort switch
+            {
+                HoleSort.Insert => ThreadInsert.Hole(joint.Thread),
+                HoleSort.Tapped => layer.Hole ?? joint.Thread.TapDrill,
+                _ => shown.Hole,
+            };
+            yield return new(joint.Id, joint.Station, joint.Title, layer.Name, Math.Max(joint.Count, joint.Screws), drill, sort, joint.Thread.Name,
+                layer.Thickness, layer.Edge, layer.Countersink);
+        }
+    }
+}

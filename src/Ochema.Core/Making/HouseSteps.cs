@@ -1,0 +1,331 @@
+using Ochema.Core.Joints;
+using Ochema.Core.Json;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Making;
+
+/// <summary>A step with the spine row it belongs to and what it is about.</summary>
+internal sealed record StationStep(string Station, WorkStep Step)
+{
+    /// <summary>Index of the part it makes; −1 for none.</summary>
+    public int Part { get; init; } = -1;
+
+    /// <summary>Joints it drills, taps or screws.</summary>
+    public IReadOnlyList<string> Joints { get; init; } = [];
+
+    public IReadOnlyList<Reading> Readings { get; init; } = [];
+}
+
+/// <summary>The steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+internal static class HouseSteps
+{
+    /// <summary>Drills above this are piloted, m.</summary>
+    private const double Pilot = 0.006;
+
+    /// <summary>Torque up to which fingers do, and a knob, N·m.</summary>
+    private const double Fingers = 0.9;
+    private const double Knob = 3;
+
+    /// <summary>Epoxy that end plugs are glued with.</summary>
+    private const string PlugGlue = "epoxy-24h";
+
+    public static StationStep LookOver(RigBuilder b)
+    {
+        var asks = Questions.Of(b.Rig, b.Host).Select(q => q.Ask);
+        var magnet = b.Rig.Base.Grip.Magnet ? " Try a magnet on every spot: much that looks like steel is not." : "";
+        return new("site", new(Work.LookOver, $"Look over the {Words.Inside(b.Rig.Site.Name)}",
+            "Knock along it: strong edge or soft middle? Creases, dents, gaps, filler, loose paint? What other job has this place: "
+                + "lights, plate, cooling, "
+            + "view, instruments, keys, controls lock to lock, a hatch?" + magnet + string.Concat(asks.Select(a => " " + a)))
+        { Tools = ["cloth", "tape"], Minutes = 10 });
+    }
+
+    /// <summary>What may be measured and is not yet.</summary>
+    public static StationStep? Measured(RigDocument rig)
+    {
+        var readings = new List<Reading>();
+        void Of(string path, object record)
+        {
+            foreach (var d in MeasureReader.Declared(record.GetType()))
+                if (d.Measure is { Measured: true, Chosen: false } m && d.Property.GetValue(record) is null)
+                    readings.Add(new($"{path}.{d.Name}", m.Label, m.HowTo));
+                else if (d.Part is not null && d.Property.GetValue(record) is Kind part)
+                    Of($"{path}.{d.Name}", part);
+        }
+        Of("site", rig.Site);
+        Of("base", rig.Base);
+        Of("reach", rig.Reach);
+        Of("isolator", rig.Isolator);
+        Of("head", rig.Head);
+        Of("camera", rig.Camera);
+        return readings.Count == 0 ? null : new("site", new(Work.Measure, "Measure what you can instead of trusting lists",
+            "Each value that you read off beats the list's and is kept with its day. None is a must; pulls and weights gain most.")
+        { Tools = ["tape", "calipers", "scale", "kitchen-scale"], Minutes = 3 * Math.Min(5, readings.Count) })
+        { Readings = readings };
+    }
+
+    /// <summary>How a piece is cut; null for what is not.</summary>
+    public static StationStep? Cut(RigPart part, int index, Catalogue stock)
+    {
+        WorkStep? Step() => part switch
+        {
+            { Sort: PieceSort.Cut, Cut: { Length: > 0 } cut, Row: { } row } when stock.Has("sections", row) => OfBar(part, cut, stock.MaterialOf(row)),
+            { Sort: PieceSort.Cut, Row: { } row, Aisle: Aisle.Screws } when stock.Has("fasteners", row) => new(Work.Cut, "Cut "
+                + $"{Named(part)}",
+                "Run two nuts on first. Saw, file the end to a chamfer, run the nuts off over it: they clean the thread.")
+            { Tools = ["vice", "hacksaw", "file"], Minutes = 6 },
+            { Sort: PieceSort.Sheet, Sheet: { } sheet } => OfSheet(part, sheet, stock.Material(sheet.Material)),
+            _ => null,
+        };
+        return Step() is { } step ? new(part.Station, step) { Part = index } : null;
+    }
+
+    private static WorkStep OfBar(RigPart part, CutPiece cut, Material m)
+    {
+        var mitred = cut.Mitres.Any(a => Math.Abs(a) > 0.01);
+        var ends = mitred ? $" Ends at {QuantityText.Of(cut.Mitres[0], Dimension.Angle)} and "
+            + $"{QuantityText.Of(cut.Mitres[1], Dimension.Angle)} from square."
+            : " Both ends square.";
+        return new(Work.Cut, $"Cut {Named(part)}", $"Mark all round, saw on the waste side of the line, turn it as you go.{ends}")
+        {
+            Tools = m.Family is MaterialFamily.Metal or MaterialFamily.Composite ? ["rule", "marker", "vice", "hacksaw"]
+                : ["rule", "marker", "clamps", "fine-saw"],
+            Minutes = 6 * Math.Ceiling(part.Quantity),
+            Beware = m.Family is MaterialFamily.Composite ? "Carbon and glass dust: mask, wet, outdoors." : "",
+            Wrong = "Cut short: keep it for a shorter piece and cut anew; nothing is stretched.",
+        };
+    }
+
+    private static WorkStep OfSheet(RigPart part, SheetPiece sheet, Material m) => new(Work.Cut, $"Cut {Named(part)}",
+        "Square one edge, mark from it, saw outside the line, file to it. Corners round: "
+            + $"{QuantityText.Of(Math.Max(0.003, sheet.Thickness), Dimension.Length)} at the least.")
+    {
+        Tools = m.Family switch
+        {
+            MaterialFamily.Metal => ["rule", "marker", "vice", "clamps", "hacksaw", "file"],
+            MaterialFamily.Wood or MaterialFamily.Plastic => ["rule", "marker", "clamps", "fine-saw", "sandpaper"],
+            _ => ["rule", "marker", "knife"],
+        },
+        Minutes = 12 * Math.Ceiling(part.Quantity),
+        Wrong = "Out of square: holes are marked from one edge and its end only; the others may be off.",
+    };
+
+    /// <summary>Edges of all that was cut of metal.</summary>
+    public static StationStep Deburr(int pieces) => new("rig", new(Work.Deburr, "Deburr every cut edge",
+        "File outside and inside, then a finger along it: nothing catches. Burrs crack bends, cut straps and hands.")
+    { Tools = ["file", "sandpaper"], Minutes = 2 * pieces });
+
+    /// <summary>Bends of a flat piece.</summary>
+    public static StationStep? Bent(RigPart part, int index) => part.Sheet is not { Bends: { Count: > 0 } bends } ? null
+        : new(part.Station, new(Work.Bend, $"Bend {Named(part)}",
+            $"{(bends.Count == 1 ? "One bend" : $"{bends.Count} bends")}: "
+            + string.Join("; ", bends.Select(x => $"{QuantityText.Of(x.Angle, Dimension.Angle)} at "
+                + $"{QuantityText.Of(x.At, Dimension.Length)} from the first end, inside radius "
+                + $"{QuantityText.Of(x.Radius, Dimension.Length)}"))
+            + ". Round a rod or block of that radius, slowly. Fingernail over the outside: no crack.")
+        {
+            Tools = ["marker", "vice", "bending-block", "mallet"],
+            Minutes = 8 * bends.Count,
+            Wrong = "A crack: a new piece and a larger radius; it is not straightened and bent again.",
+        })
+        { Part = index };
+
+    /// <summary>Holes of a joint, then its threads.</summary>
+    public static IEnumerable<StationStep> Drilled(ScrewJoint joint, IReadOnlyList<HoleRow> holes)
+    {
+        if (holes.Count == 0)
+            yield break;
+        var count = holes.Sum(h => h.Count);
+        string Size(HoleRow h) => $"{h.Layer}: {(h.Count > 1 ? $"{h.Count} × " : "")}{QuantityText.Of(h.Diameter, Dimension.Drill)}"
+            + (h.Sort == HoleSort.Clearance ? $", clear for {h.Thread}" : h.Sort == HoleSort.Insert ? ", for an insert "
+                + $"{h.Thread}" : $", to be tapped {h.Thread}")
+            + (h.Countersink > 0 ? $", countersunk {QuantityText.Of(h.Countersink, Dimension.Length)} deep" : "");
+        var pair = holes.Count > 1 ? " What lies on each other is drilled as a pair, clamped, or marked through the part that is "
+            + "drilled already." : "";
+        var pilot = holes.Any(h => h.Diameter > Pilot) ? " Pilot at 3 mm first." : "";
+        yield return new(joint.Station, new(Work.Drill, $"Drill {(count == 1 ? "the hole" : $"{count} holes")}, {joint.Title}",
+            string.Join(". ", holes.Select(Size)) + $". Mark, centre-punch.{pilot}{pair} Deburr both sides.")
+        {
+            Of = joint.Id,
+            Tools = ["marker", "punch", "clamps", "drill", "bits", .. holes.Any(h => h.Countersink > 0) ? ["countersink"] : Array.Empty<string>()],
+            Minutes = 4 + 3 * count,
+            Wrong = "Up to 1 mm off: next clearance size up and a wide washer. More: fill it or turn the part, and drill anew.",
+        })
+        { Joints = [joint.Id] };
+        if (holes.Where(h => h.Sort == HoleSort.Tapped).ToList() is { Count: > 0 } tapped)
+            yield return new(joint.Station, new(Work.Tap, $"Tap {tapped[0].Thread}, {joint.Title}",
+                $"{string.Join(" and ", tapped.Select(h => h.Layer))}: oil, straight, half a turn back for each turn; blow the chips "
+                    + "out. Try the screw by fingers.")
+            {
+                Of = joint.Id,
+                Tools = ["vice", "tap"],
+                Minutes = 5 * tapped.Sum(h => h.Count),
+                Wrong = "It went in crooked: an insert, or the next thread up. A broken tap stays in: another place.",
+            })
+            { Joints = [joint.Id] };
+    }
+
+    /// <summary>How the plug of a tube's end is kept in it.</summary>
+    public static StationStep? Plugged(ScrewJoint joint)
+    {
+        if (joint.Plug is not { } plug)
+            return null;
+        var glue = Glues.Find(PlugGlue);
+        return new(joint.Station, plug.Kept switch
+        {
+            PlugKept.Pinned => new(Work.Pad, $"Pin the end plug, {joint.Title}",
+                $"Plug in {QuantityText.Of(plug.Depth, Dimension.Length)} deep, its thread straight. Drill "
+                    + $"{QuantityText.Of(TubePlug.Pin, Dimension.Drill)} through tube and plug in one go, drive the pin, file it flush.")
+            {
+                Tools = ["vice", "drill", "bits", "mallet", "file"],
+                Minutes = 12,
+                Wrong = "The pin is loose: the next pin up, not glue "
+                + "on it."
+            },
+            PlugKept.Glued => new(Work.Glue, $"Glue the end plug, {joint.Title}",
+                $"{glue.Name}: {glue.Preparation}. Roughen bore and plug; no glue in the thread: a greased screw keeps it clear. It "
+                    + "cures standing on its end.")
+            {
+                Tools = ["sandpaper", "spirit", "mixing"],
+                Minutes = 12,
+                Wait = glue.Cure,
+                Wrong = "Set too early: warm the tube's end "
+                + "to 80 °C, draw the plug, clean, again."
+            },
+            _ => new(Work.Pad, $"Press the end plug in, {joint.Title}", "Square in the vice, a block over its thread. Pressed in alone "
+                + "it holds nothing for long: pin it.")
+            { Tools = ["vice", "mallet"], Minutes = 5 },
+        })
+        { Joints = [joint.Id] };
+    }
+
+    /// <summary>A joint made up.</summary>
+    public static StationStep Fitted(ScrewJoint joint)
+    {
+        var r = joint.Report();
+        var thread = r.Layers.First(l => l.Role is LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut);
+        var through = r.Layers.TakeWhile(l => l.Id != thread.Id).Select(l => Words.Inside(l.Name)).ToList();
+        var screw = joint.Included || joint.Screw is null ? $"{r.Thread} of its own" : $"{Math.Max(joint.Count, joint.Screws)} × "
+            + $"{joint.Screw} {r.Thread}, {QuantityText.Of(r.Length, Dimension.Length)}"
+            + (r.CutOff > 0.0005 && r.Buy is { } buy ? $" (cut {QuantityText.Of(r.CutOff, Dimension.Length)} off one of "
+                + $"{QuantityText.Of(buy, Dimension.Length)})" : "");
+        var way = through.Count > 0 ? $" through {string.Join(", ", through)}" : "";
+        var torque = joint.TightenedWith;
+        var feel = torque <= Fingers ? "hard by fingers" : torque <= Knob ? "as hard as a knob goes" : "with a spanner";
+        return new(joint.Station, new(Work.Fit, Words.Capital(joint.Title),
+            $"{screw}{way} into the {Words.Inside(thread.Name)}. By fingers for the first turns, then "
+                + $"{QuantityText.Of(torque, Dimension.Torque)}, {feel}. "
+            + $"{Words.Capital(r.LooseningSays)}." + string.Concat(r.Notes.Select(n => " " + n)))
+        {
+            Of = joint.Id,
+            Tools = torque <= Knob ? ["marker"] : joint.Headless ? ["spanners", "marker"] : ["spanners", "torque-wrench", "marker"],
+            Minutes = 3 + 2 * Math.Max(joint.Count, joint.Screws),
+            Wrong = "It will not start by fingers: crooked or the wrong thread; never force it.",
+        })
+        { Joints = [joint.Id] };
+    }
+
+    /// <summary>What is joined without a screw.</summary>
+    public static StationStep Snapped(JoinReport join) => new(join.Station, new(Work.Fit, join.Says,
+        "Pull on it by hand: it must not come, and the means against opening must be in.")
+    { Minutes = 2 });
+
+    public static readonly WorkStep DryFit = new(Work.DryFit, "Put it together loosely at the bench",
+        "All parts, screws by fingers, nothing glued and nothing forced. Every hole meets, every thread has its turns, what swings "
+            + "clears its own bolt heads.")
+    {
+        Minutes = 15,
+        Wrong = "A hole that does not meet is filed, not forced: a joint under strain lets go first.",
+    };
+
+    public static StationStep TryOn(RigBuilder b) => new("site", new(Work.TryOn, "Hold it in its place on the "
+        + $"{Words.Inside(b.Rig.Site.Name)}",
+        "With the camera on, by hand. Doors, bonnet, wipers, controls lock to lock, the driver's view: all clear. Look through the "
+            + "lens. Mark feet and joints "
+        + "with tape and a line across, so that it comes back to the same place.")
+    {
+        Tools = ["tapemark", "marker"],
+        Minutes = 10,
+        Crew = 2,
+        Wrong = "Something touches or shows: change the rig now, before glue and "
+        + "paint."
+    });
+
+    public static StationStep Strapped(RigBuilder b, Strap strap, string station)
+    {
+        var end = b.Host.Anchors.FirstOrDefault(a => a.Id == strap.To.Anchor)?.Name ?? strap.To.Anchor;
+        var by = strap.Fitting == StrapFitting.SoftLoop ? "by a soft loop" : "hook into a closed eye, keeper shut, never hook on hook";
+        var edge = strap.Edge switch
+        {
+            StrapEdge.None => "",
+            StrapEdge.Padded => " Pad where it bends over an edge.",
+            _ => " It runs "
+            + "over a sharp edge: pad it."
+        };
+        return new(station, new(Work.Strap, $"Strap {strap.Id}, to the {Words.Inside(end)}",
+            $"To a part that cannot move, {by}. "
+            + $"Draw to {QuantityText.Of(strap.Pretension, Dimension.Force)}, all in turn, then once more.{edge} Wind the tail up and "
+                + "tie it.")
+        {
+            Tools = ["scale"],
+            Minutes = 4,
+            Beware = "A ratchet draws more than a rope holds: stop at the figure.",
+            Wrong = "It "
+            + "slackens: something slides or stretches; find it before you draw again."
+        });
+    }
+
+    public static StationStep Tethered(TetherBuilt tether) => new("tether", new(Work.Tether, $"{Words.Capital(tether.Name)}: on first, "
+        + "off last",
+        $"From the camera or the piece itself, not from its clip, to the {Words.Inside(tether.Anchor.Name)}. "
+            + $"{QuantityText.Of(tether.Length, Dimension.Length)}, "
+        + "so short that nothing reaches wheel, road or blade. Pull on both ends.")
+    { Tools = ["scissors", "lighter"], Minutes = 4 });
+
+    /// <summary>The camera goes on; by its screw, or into what snaps round it.</summary>
+    public static StationStep Camera(string station, string name, ScrewJoint? screw) => new(station, new(Work.Camera, "Camera on: "
+        + $"{Words.Inside(name)}",
+        (screw is null ? "One hand on it until the tether and its clip hold it. In until it snaps, the pin or band closed, pull on it."
+            : "One hand on it until the tether and its screw hold it. Rubber washer in, "
+                + $"{QuantityText.Of(screw.TightenedWith, Dimension.Torque)}, tight by hand, a mark line.")
+        + " Start it before anybody drives.")
+    {
+        Tools = ["cloth"],
+        Minutes = 4,
+        Wrong = screw is null ? "It rattles: tape in the clip, or a new clip; the clip is the weak link."
+            : "The screw bottoms before the camera is tight: a washer more; a driven-out socket is the camera's end.",
+    });
+
+    public static readonly WorkStep Level = new(Work.Set, "Level and aim",
+        "Vehicle on level ground. Bubble first, then through the lens. Lock everything, look once more: locking moves it.")
+    {
+        Tools = ["level"],
+        Minutes = 6,
+    };
+
+    public static readonly WorkStep Check = new(Work.Check, "Go over it by hand",
+        "Every joint by two fingers, every mark line, cup rings, strap tails and keepers. Shove it from each side until the host "
+            + "rocks. Now it can be proved: "
+        + "nothing runs before that.")
+    {
+        Minutes = 8,
+        Wrong = "Anything that moves or clicks: back to its step.",
+    };
+
+    /// <summary>Coats dry, s.</summary>
+    private const double Dries = 2 * 3600;
+
+    public static readonly WorkStep Paint = new(Work.Finish, "Paint and edges, after the trial",
+        "Off the host, camera out. What shines where the lens or a windscreen sees it: sand, wipe, two thin flat coats. Threads, feet "
+            + "and eyes stay bare.")
+    {
+        Tools = ["sandpaper", "spirit", "paint", "tapemark"],
+        Minutes = 20,
+        Wait = Dries,
+    };
+
+    /// <summary>A part by its name inside a sentence.</summary>
+    private static string Named(RigPart part) => (part.Quantity > 1 ? $"{part.Quantity:0} × " : "") + Words.Inside(part.Name);
+}

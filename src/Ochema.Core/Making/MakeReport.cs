@@ -1,0 +1,110 @@
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Making;
+
+/// <summary>All that a builder needs to make a rig and put it on. Numbers SI, money in the user's currency.</summary>
+/// <param name="Parts">Every piece, line by line.</param>
+/// <param name="Mass">Of all lines, kg.</param>
+/// <param name="Cost">What is used of all lines.</param>
+/// <param name="Pay">Out of pocket: bars are bought whole.</param>
+/// <param name="Cuts">What is cut from bars, by bar.</param>
+/// <param name="Holes">What is drilled and tapped, by joint.</param>
+/// <param name="Steps">In the order that they are done.</param>
+/// <param name="HandsOn">s of work that are left until it can be proved.</param>
+/// <param name="Ready">s from now, or from the start, until it can be proved, cures included, one person working through.</param>
+public sealed record MakeReport(
+    IReadOnlyList<PartLine> Parts, double Mass, double Cost, double Pay, IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes,
+    IReadOnlyList<PlanStep> Steps, double HandsOn, double Ready);
+
+/// <summary>A line of the list.</summary>
+/// <param name="Mass">Of all of it, kg.</param>
+/// <param name="Cost">Of all of it.</param>
+/// <param name="Joint">Joint that it belongs to; null for all else.</param>
+/// <param name="Step">Id of the step that it goes in at.</param>
+public sealed record PartLine(
+    string Id, string Station, string Name, PieceSort Sort, Aisle Aisle, double Quantity, double Mass, double Cost, string? Row, string? Joint, string Step)
+{
+    /// <summary>What is cut to a length, m; null for all else.</summary>
+    public double? Length { get; init; }
+}
+
+/// <summary>What is cut from one bar or tube of the shelf.</summary>
+/// <param name="Row">Catalogue row.</param>
+/// <param name="Kerf">Width of the saw's cut, m.</param>
+/// <param name="Squaring">Cut off once from every bar, m.</param>
+/// <param name="Stock">Lengths on sale.</param>
+/// <param name="Pieces">What is wanted.</param>
+/// <param name="Plan">Which piece from which bar, or why not.</param>
+public sealed record CutGroup(
+    string Row, string Name, double Kerf, double Squaring, IReadOnlyList<CutStock> Stock, IReadOnlyList<CutPieceWanted> Pieces, CutPlan Plan);
+
+/// <summary>What a hole is for.</summary>
+public enum HoleSort
+{
+    /// <summary>A screw passes.</summary>
+    Clearance,
+
+    /// <summary>A thread is cut.</summary>
+    Tapped,
+
+    /// <summary>A thread insert goes in.</summary>
+    Insert,
+}
+
+/// <summary>Holes of one layer of a joint.</summary>
+/// <param name="Layer">What is drilled.</param>
+/// <param name="Count">How many.</param>
+/// <param name="Diameter">Of the drill, m.</param>
+/// <param name="Thread">What goes in.</param>
+/// <param name="Depth">Through the layer, or of the thread, m.</param>
+/// <param name="Edge">Middle to the nearest edge, m; null when far or not known.</param>
+/// <param name="Countersink">Depth of a countersink, m; 0 without one.</param>
+public sealed record HoleRow(
+    string Joint, string Station, string Title, string Layer, int Count, double Diameter, HoleSort Sort, string Thread, double Depth, double? Edge,
+    double Countersink);
+
+/// <summary>Where a step is done.</summary>
+public enum WorkPlace
+{
+    Bench,
+    Host,
+}
+
+/// <summary>A value that is read off something at a step, and goes into the rig.</summary>
+/// <param name="Path">Where it stands in the document.</param>
+public sealed record Reading(string Path, string Label, string HowTo);
+
+/// <summary>A tool of a step.</summary>
+public sealed record ToolUse(string Id, string Name);
+
+/// <summary>A step of the build plan.</summary>
+/// <param name="Id">The same as long as the rig's parts are the same.</param>
+/// <param name="CameraIn">True where the camera is needed; else it stays out.</param>
+/// <param name="HoldPoint">True where nothing goes on before it is right.</param>
+/// <param name="Minutes">Hands on.</param>
+/// <param name="Wait">What it then needs by itself, s.</param>
+/// <param name="Beware">What can hurt, and what is worn against it.</param>
+/// <param name="Wrong">What to do when it goes wrong; empty where there is nothing to say.</param>
+/// <param name="After">Steps that must be done before.</param>
+/// <param name="Start">s from now (negative: done before), or from the start of the plan; one person working through.</param>
+/// <param name="End">s, hands off.</param>
+/// <param name="Done">s, when what follows may go on.</param>
+/// <param name="Parts">Lines that go in here.</param>
+/// <param name="Joints">Joints whose holes or screws it is about.</param>
+/// <param name="Bars">Rows that are cut here.</param>
+/// <param name="Readings">What is measured here.</param>
+public sealed record PlanStep(
+    string Id, string Station, Work Work, string Title, string How, WorkPlace Place, bool CameraIn, bool HoldPoint, int Crew, double Minutes, double Wait,
+    IReadOnlyList<ToolUse> Tools, IReadOnlyList<string> Beware, string Wrong, IReadOnlyList<string> After, double Start, double End, double Done,
+    IReadOnlyList<string> Parts, IReadOnlyList<string> Joints, IReadOnlyList<string> Bars, IReadOnlyList<Reading> Readings)
+{
+    /// <summary>Its place in the plan, from 1.</summary>
+    public int Number { get; init; }
+
+    /// <summary>Id of a hold point before it that is not done: it has to wait for that; null where none is open.</summary>
+    public string? HeldBy { get; init; }
+
+    /// <summary>True where the document says that it was done.</summary>
+    public bool IsDone { get; init; }
+}

@@ -1,0 +1,18 @@
+using System.Globalization;
+using System.Text.Json.Serialization;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>A step of the build plan that was done.</summary>
+/// <param name="At">When, as 2026-05-01T14:30:00Z; what cures counts from there.</param>
+/// <param name="Note">What to do otherwise next time; stays with the version.</param>
+public sealed record Made(string? At = null, string Note = "")
+{
+    /// <summary><see cref="At"/> as a time, universal; null where it was not done.</summary>
+    [JsonIgnore]
+    public DateTime? Time => At is null ? null : TimeOf(At);
+
+    /// <summary>A text as a universal time, or null.</summary>
+    public static DateTime? TimeOf(string text) => DateTime.TryParseExact(text, "yyyy-MM-dd'T'HH:mm:ss'Z'", CultureInfo.InvariantCulture,
+        DateTimeStyles.AdjustToUniversal | DateTimeStyles.AssumeUniversal, out var time) ? time : null;
+}

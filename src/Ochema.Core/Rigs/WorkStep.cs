@@ -1,0 +1,88 @@
+namespace Ochema.Core.Rigs;
+
+/// <summary>The sorts of work on a mount, in the order that they recur (common practice, no source).</summary>
+public enum Work
+{
+    /// <summary>The host is looked over before anything is bought or cut.</summary>
+    LookOver,
+
+    /// <summary>A donor part is taken apart.</summary>
+    Strip,
+
+    /// <summary>Sizes are taken on the host.</summary>
+    Measure,
+
+    Cut,
+    Deburr,
+    Bend,
+    Drill,
+    Tap,
+    Pad,
+
+    /// <summary>Put together loosely at the bench, before anything is glued.</summary>
+    DryFit,
+
+    /// <summary>Held in its place on the host with the camera on; witness marks.</summary>
+    TryOn,
+
+    Glue,
+
+    /// <summary>Holds and base go on the host.</summary>
+    Place,
+
+    /// <summary>Parts are screwed or snapped to each other.</summary>
+    Fit,
+
+    Brace,
+    Strap,
+    Tether,
+
+    /// <summary>The camera goes on.</summary>
+    Camera,
+
+    /// <summary>Level, balance, aim.</summary>
+    Set,
+
+    /// <summary>Gone over by hand.</summary>
+    Check,
+
+    /// <summary>Paint and edges, after the trial.</summary>
+    Finish,
+}
+
+/// <summary>
+/// A step of making or fitting as it is done by hand. Kinds state those that are theirs; the house states what follows from pieces and joints, unless the
+/// kind has a step of its own for it (<see cref="Of"/>). All of it is common practice, no source; minutes are typical.
+/// </summary>
+/// <param name="Work">What sort of work.</param>
+/// <param name="Title">What to do, as a headline: "Halve the block".</param>
+/// <param name="How">How, in a few sentences.</param>
+public sealed record WorkStep(Work Work, string Title, string How)
+{
+    /// <summary>
+    /// The piece (beginning of its name on the list) or joint (id) that it works on, in place of what the house would say; empty where it stands for
+    /// nothing else.
+    /// </summary>
+    public string Of { get; init; } = "";
+
+    /// <summary>Rows of what goes in at this step, where it is not where the house would look for it.</summary>
+    public IReadOnlyList<string> Takes { get; init; } = [];
+
+    /// <summary>Rows of the shelf's tools.</summary>
+    public IReadOnlyList<string> Tools { get; init; } = [];
+
+    /// <summary>Hands on, min.</summary>
+    public double Minutes { get; init; } = 5;
+
+    /// <summary>What it then needs by itself before anything goes on with it, s: glue, pads, paint.</summary>
+    public double Wait { get; init; }
+
+    /// <summary>Hands that are needed: one person or two.</summary>
+    public int Crew { get; init; } = 1;
+
+    /// <summary>What can hurt, and what is worn against it; empty where nothing does.</summary>
+    public string Beware { get; init; } = "";
+
+    /// <summary>What to do when it goes wrong; empty where there is nothing to say.</summary>
+    public string Wrong { get; init; } = "";
+}

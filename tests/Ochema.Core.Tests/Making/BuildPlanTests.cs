@@ -1,0 +1,278 @@
+using System.Text.RegularExpressions;
+using Ochema.Core.Joints;
+using Ochema.Core.Kinds;
+using Ochema.Core.Making;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Tests.Support;
+
+namespace Ochema.Core.Tests.Making;
+
+/// <summary>
+/// The order of work that recurs (common practice, no source): measure before cutting, dry fit before glue, what is covered goes in first, tether before
+/// camera, nothing twice and nothing left over. Every recipe and demo rig.
+/// </summary>
+public sealed partial class BuildPlanTests
+{
+    private static readonly Catalogue Stock = Catalogue.Shipped;
+
+    public static TheoryData<string> Names => RigFiles.Names;
+
+    private static MakeReport Plan(string name) => Maker.Of(RigFiles.Named(name), Stock);
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void TheListIsTheRig(string name)
+    {
+        var (plan, b) = (Plan(name), RigAssembly.Build(RigFiles.Named(name), Stock));
+        Assert.Equal(b.Mass, plan.Mass, 9);
+        Assert.Equal(b.Parts.Cost, plan.Cost, 9);
+        Assert.Equal(plan.Cost, plan.Parts.Sum(p => p.Cost), 9);
+        Assert.Equal(b.Parts.Sum(p => p.Quantity), plan.Parts.Sum(p => p.Quantity), 9);
+        // No line without a place, and each in one place.
+        Assert.All(plan.Parts, p => Assert.Contains(p.Id, plan.Steps.Single(s => s.Id == p.Step).Parts));
+        Assert.Equal(plan.Parts.Select(p => p.Id).Order(), plan.Steps.SelectMany(s => s.Parts).Order());
+        Assert.Equal(plan.Parts.Count, plan.Parts.Select(p => (p.Name, p.Station, p.Step, p.Joint)).Distinct().Count());
+        Assert.True(plan.Pay >= plan.Cost - 1e-9, "bars are paid whole");
+    }
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void NothingIsDoneBeforeWhatMustPrecedeIt(string name)
+    {
+        var steps = Plan(name).Steps;
+        Assert.Equal(Enumerable.Range(1, steps.Count), steps.Select(s => s.Number));
+        Assert.Equal(steps.Count, steps.Select(s => s.Id).Distinct().Count());
+        foreach (var s in steps)
+            foreach (var before in s.After.Select(id => steps.Single(o => o.Id == id)))
+            {
+                Assert.True(before.Number < s.Number, $"{s.Id} is number {s.Number}, {before.Id} {before.Number}");
+                Assert.True(before.Done <= s.Start + 1e-6, $"{s.Id} begins before {before.Id} is ready");
+            }
+        // One pair of hands.
+        foreach (var (a, b) in steps.Zip(steps.Skip(1)))
+            Assert.True(a.End <= b.Start + 1e-6, $"{a.Id} and {b.Id} at once");
+        int First(Func<PlanStep, bool> of) => steps.Where(of).Select(s => s.Number).DefaultIfEmpty(int.MaxValue).Min();
+        int Last(Func<PlanStep, bool> of) => steps.Where(of).Select(s => s.Number).DefaultIfEmpty(0).Max();
+        Assert.True(Last(s => s.Work == Work.Measure) < First(s => s.Work == Work.Cut));
+        Assert.True(Last(s => s.Work is >= Work.Cut and <= Work.Pad) < First(s => s.Work == Work.DryFit));
+        Assert.True(Last(s => s.Work is Work.DryFit or Work.TryOn) < First(s => s.Work is Work.Glue or Work.Place));
+        Assert.True(Last(s => s.Work == Work.Tether) < First(s => s.Work == Work.Camera));
+        Assert.True(Last(s => s.Work is not Work.Finish and not Work.Check) < First(s => s.Work == Work.Check));
+        Assert.Equal(Work.Check, steps.Last(s => s.Work != Work.Finish).Work);
+    }
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void EveryPieceIsMadeAndEveryHoleDrilled(string name)
+    {
+        var (plan, b) = (Plan(name), RigAssembly.Build(RigFiles.Named(name), Stock));
+        var steps = plan.Steps;
+        foreach (var part in b.Parts)
+        {
+            var line = plan.Parts.First(p => p.Name == part.Name && p.Station == part.Station);
+            var at = steps.Single(s => s.Id == line.Step);
+            if (part.Sort == PieceSort.Sheet || (part is { Sort: PieceSort.Cut, Row: { } row } && Stock.Has("sections", row)))
+                Assert.True(at.Work == Work.Cut, $"{part.Name} goes in at {at.Id}");
+            if (part.Sheet is { Bends.Count: > 0 })
+                Assert.Contains(steps, s => s.Work == Work.Bend && s.Station == part.Station);
+        }
+        foreach (var group in plan.Cuts)
+        {
+            Assert.Null(group.Plan.Finding);
+            Assert.Equal(group.Pieces.Sum(p => p.Count), group.Plan.Bars!.Sum(x => x.Pieces.Count));
+            Assert.Contains(steps, s => s.Bars.Contains(group.Row));
+        }
+        foreach (var hole in plan.Holes)
+        {
+            Assert.Contains(steps, s => s.Work == Work.Drill && s.Joints.Contains(hole.Joint));
+            var fastener = Stock.Fasteners.Single(f => f.Name == hole.Thread);
+            if (hole.Sort == HoleSort.Tapped)
+                Assert.Equal(fastener.TapDrill, hole.Diameter, 9);
+            else if (hole.Sort == HoleSort.Clearance)
+                Assert.True(hole.Diameter > fastener.MajorDiameter);
+        }
+        // A joint that is made up has a step at which that is done; a head's own screw in the camera goes with the camera.
+        foreach (var joint in b.Joints.Where(j => !j.Included || RigPath.Kind(j.Station) == "camera"))
+            Assert.Contains(steps, s => s.Work is Work.Fit or Work.Place or Work.Camera or Work.Brace && s.Joints.Contains(joint.Id));
+        // What comes with its hole is nobody's to drill.
+        Assert.DoesNotContain(plan.Holes, h => h.Layer is "Head's plate" or "Clamp body" or "Clamp half" or "The host's thread");
+    }
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void NoStepIsWithoutToolsWordsAndCare(string name)
+    {
+        var plan = Plan(name);
+        foreach (var s in plan.Steps)
+        {
+            if (s.Work is Work.Cut or Work.Deburr or Work.Bend or Work.Drill or Work.Tap or Work.Glue or Work.Finish)
+                Assert.NotEmpty(s.Tools);
+            Assert.InRange(s.Minutes, 1, 240);
+            Assert.InRange(s.Crew, 1, 2);
+            foreach (var text in new[] { s.Title, s.How, s.Wrong }.Concat(s.Beware))
+            {
+                var printed = QuantityText.Print(text, UnitSystem.Inch);
+                Assert.DoesNotMatch(Left(), printed);
+                Assert.DoesNotContain("  ", printed);
+                Assert.DoesNotContain("..", printed);
+            }
+            Assert.Contains(s.How[^1], ".?");
+            Assert.False(s.Title.EndsWith('.'), s.Title);
+            Assert.True(char.IsUpper(s.Title[0]) || char.IsDigit(s.Title[0]), s.Title);
+        }
+        // The drill is warned of wherever it is used.
+        Assert.All(plan.Steps.Where(s => s.Tools.Any(t => t.Id == "drill")), s => Assert.Contains(s.Beware, w => w.Contains("Clamp the "
+            + "part", StringComparison.Ordinal)));
+        Assert.All(plan.Steps.Where(s => s.Work is Work.DryFit or Work.TryOn or Work.Check), s => Assert.True(s.HoldPoint));
+    }
+
+    [GeneratedRegex(@"\{|\}|NaN|null")]
+    private static partial Regex Left();
+
+    [Fact]
+    public void WhatAKindSaysOfItselfIsInThePlan()
+    {
+        foreach (var (name, rig) in RigFiles.All)
+        {
+            var (plan, b) = (Maker.Of(rig, Stock), RigAssembly.Build(rig, Stock));
+            IEnumerable<WorkStep> own =
+                [.. rig.Base.Steps(b), .. rig.Reach.Steps(b), .. rig.Isolator.Steps(b), .. rig.Head.Steps(b), .. rig.Braces.SelectMany(x => x.Steps(b))];
+            foreach (var step in own)
+                Assert.True(plan.Steps.Any(s => s.Title == step.Title && s.Work == step.Work), $"{name}: “{step.Title}” is left out");
+        }
+    }
+
+    [Fact]
+    public void TwoHalvesAreOneBlockBeforeTheyAreHalved()
+    {
+        // The order of building.md's first recipe: trim, halve, one hole through both, close on the ring.
+        var steps = Plan("split-block").Steps.Where(s => s.Station == "base").ToList();
+        Assert.Equal([Work.Cut, Work.Drill, Work.Place], steps.Select(s => s.Work));
+        Assert.Contains("halve", steps[0].Title);
+        Assert.Contains("through both at once", steps[1].How);
+        Assert.Contains("before each run", steps[2].How);
+        Assert.Single(Plan("split-block").Parts, p => p is { Name: var n, Quantity: 2 } && n.StartsWith("Half "
+            + "block", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void GlueIsFittedDryBeforeAndLeftAloneAfter()
+    {
+        var plan = Plan("bar-magnets");
+        var glue = plan.Steps.Single(s => s.Work == Work.Glue);
+        Assert.Equal(24 * 3600, glue.Wait, 6);
+        Assert.Contains(plan.Steps.Single(s => s.Work == Work.DryFit).Id, glue.After);
+        var on = plan.Steps.Single(s => s.Work == Work.Place);
+        Assert.True(on.Start >= glue.End + 24 * 3600 - 1e-6);
+        Assert.Equal(glue.Id, plan.Parts.Single(p => p.Row == "magnet-16").Step);
+        Assert.True(plan.Ready > 24 * 3600);
+        Assert.True(plan.HandsOn < 4 * 3600);
+    }
+
+    [Fact]
+    public void WhatIsDoneIsDoneAndWhatCuresGoesOn()
+    {
+        var rig = RigFiles.Named("bar-magnets");
+        var plan = Maker.Of(rig, Stock);
+        var glue = plan.Steps.Single(s => s.Work == Work.Glue);
+        var now = new DateTime(2026, 5, 2, 12, 0, 0, DateTimeKind.Utc);
+        // Ten hours ago all up to the glue was done.
+        var made = plan.Steps.Where(s => s.Number <= glue.Number).ToDictionary(s => s.Id, _ => new Made("2026-05-02T02:00:00Z"));
+        var later = Maker.Of(rig with { Made = made }, Stock, now: now);
+        var cures = later.Steps.Single(s => s.Id == glue.Id);
+        Assert.Equal((true, -10 * 3600.0, 14 * 3600.0), (cures.IsDone, cures.End, cures.Done));
+        var next = later.Steps.First(s => !s.IsDone);
+        Assert.Equal(14 * 3600, next.Start, 6);
+        Assert.Equal(later.HandsOn, 60 * later.Steps.Where(s => !s.IsDone && s.Work != Work.Finish).Sum(s => s.Minutes), 6);
+        Assert.Equal(14 * 3600 + later.HandsOn, later.Ready, 3);
+        // Numbers stay what they were.
+        Assert.Equal(plan.Steps.Select(s => s.Id), later.Steps.Select(s => s.Id));
+        // All done: ready now.
+        var all = plan.Steps.ToDictionary(s => s.Id, _ => new Made("2026-04-01T00:00:00Z"));
+        Assert.Equal((0, 0), (Maker.Of(rig with { Made = all }, Stock, now: now).Ready, Maker.Of(rig with { Made = all }, Stock, now: now).HandsOn));
+        // A clock that went back does not make it fresh again: what is done later than now is done now.
+        var ahead = Maker.Of(rig with { Made = all.ToDictionary(m => m.Key, _ => new Made("2027-01-01T00:00:00Z")) }, Stock, now: now);
+        Assert.Equal(24 * 3600, ahead.Ready, 6);
+    }
+
+    [Fact]
+    public void AHoldPointIsNotSkipped()
+    {
+        var rig = RigFiles.Named("bar-magnets");
+        var steps = Maker.Of(rig, Stock).Steps;
+        var (dry, on, glue) = (steps.Single(s => s.Work == Work.DryFit), steps.Single(s => s.Work == Work.TryOn), steps.Single(s => s.Work == Work.Glue));
+        Assert.All(steps.Where(s => s.Number <= dry.Number), s => Assert.Null(s.HeldBy));
+        Assert.All(steps.Where(s => s.Number > dry.Number), s => Assert.Equal(dry.Id, s.HeldBy));
+        var later = Maker.Of(rig with { Made = new Dictionary<string, Made> { [dry.Id] = new("2026-05-01T10:00:00Z") } }, Stock).Steps;
+        Assert.Equal((null, on.Id), (later.Single(s => s.Id == on.Id).HeldBy, later.Single(s => s.Id == glue.Id).HeldBy));
+    }
+
+    [Fact]
+    public void TimeInWhichGlueCuresIsUsed()
+    {
+        // Glue A (1 h work, 10 h cure), B on A (1 h), C apart (2 h): A, C, then B at 11 h.
+        var times = Schedule.Of([3600, 3600, 7200], [36000, 0, 0], [[], [0], []], [null, null, null]);
+        Assert.Equal([(0, 3600, 39600), (39600, 43200, 43200), (3600, 10800, 10800)], times);
+    }
+
+    [Fact]
+    public void AChangedMeasurementChangesPartsCutsAndHoles()
+    {
+        var rig = RigFiles.Named("cup-plate-riser");
+        var taller = rig with { Reach = ((Core.Kinds.Reaches.Riser)rig.Reach) with { Height = 0.4, Section = "tube-al-40x2" } };
+        var (was, now) = (Maker.Of(rig, Stock), Maker.Of(taller, Stock));
+        Assert.Equal(0.25, was.Cuts.Single().Pieces.Single().Length, 9);
+        Assert.Equal(0.4, now.Cuts.Single(c => c.Row == "tube-al-40x2").Pieces.Single().Length, 9);
+        // A tube's plug is tapped for the screw below and for the set screw above: 8.5 for M10, 5/16 in for 3/8-16 (ISO 2306; ASME B1.1 practice).
+        Assert.Equal(0.0085, was.Holes.Single(h => h.Joint == "reach-screw" && h.Sort == HoleSort.Tapped).Diameter, 5);
+        Assert.Equal(0.3125 * 0.0254, was.Holes.Single(h => h.Joint == "head-screw" && h.Sort == HoleSort.Tapped).Diameter, 4);
+        Assert.Equal(2, was.Steps.Count(s => s.Title.StartsWith("Pin the end plug", StringComparison.Ordinal)));
+        var glued = Maker.Of(rig with { Joints = new Dictionary<string, JointChoice> { ["head-screw"] = new() { Plug = PlugKept.Glued } } }, Stock);
+        Assert.Contains(glued.Steps, s => s.Work == Work.Glue && s.Wait == 24 * 3600 && s.Joints.Contains("head-screw"));
+        Assert.True(glued.Ready > was.Ready + 20 * 3600);
+    }
+
+    [Fact]
+    public void APieceThatNoBarIsLongEnoughForIsRefusedInWords()
+    {
+        var rig = RigFiles.Named("hand-pole");
+        var pole = (Core.Kinds.Reaches.TelescopingPole)rig.Reach;
+        var plan = Maker.Of(rig, Stock, squaring: 0.1);
+        Assert.Null(plan.Cuts[0].Plan.Finding);
+        Assert.NotNull(pole);
+        // Three metres is the longest on sale: with the squared end nothing of 3 m comes out of it.
+        var long_ = Maker.Of(RigFiles.Named("rail-table") with { Base = new Core.Kinds.Bases.RailTable { Length = 3 } }, Stock);
+        Assert.Contains(long_.Cuts, c => c.Plan.Finding?.Contains("too long", StringComparison.Ordinal) == true);
+        Assert.True(double.IsFinite(long_.Pay));
+    }
+
+    [Fact]
+    public void BothCamerasAreFittedEachWithItsOwn()
+    {
+        var rig = RigFiles.Named("split-block");
+        var second = Core.Search.Adviser.Alternatives(rig, "second", Stock)[0].Document;
+        var plan = Maker.Of(second, Stock);
+        Assert.Equal(2, plan.Steps.Count(s => s.Work == Work.Camera));
+        var its = RigPath.Second.Own("head");
+        Assert.Contains(plan.Steps, s => s.Station == its || s.Parts.Any(p => plan.Parts.Single(l => l.Id == p).Station == its));
+    }
+
+    [Fact]
+    public void AStepThatIsDoneIsReadStrictly()
+    {
+        var rig = RigFiles.Named("split-block");
+        void Wrong(string path, Made made, string step = "cut.base") => Assert.Equal(path, Assert.Throws<Core.Json.DocumentException>(() =>
+            RigReader.Check(rig with { Made = new Dictionary<string, Made> { [step] = made } }, Stock)).Path);
+        Wrong("made.cut.base.at", new Made("yesterday"));
+        Wrong("made.cut.base.at", new Made("2026-13-01T00:00:00Z"));
+        Wrong("made.cut.base.note", new Made(Note: new string('x', 401)));
+        Wrong("made", new Made(), "");
+        var good = rig with { Made = new Dictionary<string, Made> { ["cut.base"] = new("2026-05-01T10:00:00Z", "slower") } };
+        var text = Core.Json.StrictJson.Write(good);
+        Assert.Equal(text, Core.Json.StrictJson.Write(RigReader.Read(text, Stock)));
+        // It says nothing of the load: the same design.
+        Assert.Equal(Core.Assessment.Design.KeyOf(rig), Core.Assessment.Design.KeyOf(good));
+    }
+}
