@@ -277,6 +277,34 @@ public sealed class ApiTests : IDisposable
         Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).StatusCode);
     }
 
+    [Fact]
+    public async Task APlanIsMadeForTheSawAndTheHour()
+    {
+        using var host = new Host();
+        var rig = JsonNode.Parse(Host.DemoDocument(6))!;
+        async Task<JsonNode> Make(string query) =>
+            (await (await host.Client.PostAsync("/api/make" + query, Host.Json(rig.ToJsonString()))).EnsureSuccessStatusCode()
+                .Content.ReadFromJsonAsync<JsonNode>())!;
+        var plain = await Make("");
+        Assert.Equal(0.0015, (double)plain["cuts"]![0]!["kerf"]!);
+        Assert.Equal(0.003, (double)(await Make("?kerf=0.003"))["cuts"]![0]!["kerf"]!);
+        // Done an hour ago: its hands-on time falls away.
+        var first = (string)plain["steps"]![0]!["id"]!;
+        rig["made"] = new JsonObject { [first] = new JsonObject { ["at"] = "2026-05-01T09:00:00Z", ["note"] = "" } };
+        var later = await Make("?now=2026-05-01T10:00:00Z");
+        Assert.True((bool)later["steps"]![0]!["isDone"]!);
+        Assert.Equal(-3600, (double)later["steps"]![0]!["end"]!);
+        Assert.Equal((double)plain["handsOn"]! - 60 * (double)plain["steps"]![0]!["minutes"]!, (double)later["handsOn"]!, 6);
+        foreach (var (wrong, path) in new[] { ("?kerf=0.5", "kerf"), ("?squaring=-1", "squaring"), ("?now=soon", "now") })
+        {
+            var r = await host.Client.PostAsync("/api/make" + wrong, Host.Json(rig.ToJsonString()));
+            Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
+            Assert.Equal(path, (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+        }
+        rig["made"]![first]!["at"] = "noon";
+        Assert.Contains($"made.{first}.at", await (await host.Client.PostAsync("/api/make", Host.Json(rig.ToJsonString()))).Content.ReadAsStringAsync());
+    }
+
     [Theory] // /api/assess/working: one working at a time, the same as in the whole report, kept design or not, at another speed too
     [InlineData(3.5)]
     [InlineData(6)]

@@ -66,6 +66,33 @@ public sealed class CommandTests : IDisposable
         Assert.Equal(0, Run(null, "cut", good, impossible).Code);
     }
 
+    [Fact] // the lists are read back by a general reader of CSV, and add up to the report
+    public void MakeSaysAndWritesWhatThereIsToDo()
+    {
+        var rig = Save("rig.json", Host.DemoDocument(3));
+        var lists = Path.Combine(folder, "lists");
+        var (code, text, _) = Run(null, "make", rig, "--out", lists);
+        Assert.Equal(0, code);
+        Assert.Contains("HOLD", text);
+        Assert.Contains("it can be proved after", text);
+        var report = JsonNode.Parse(Run(null, "make", rig, "--json").Output)!;
+        List<dynamic> Rows(string name)
+        {
+            using var csv = new CsvHelper.CsvReader(File.OpenText(Path.Combine(lists, name)), System.Globalization.CultureInfo.InvariantCulture);
+            return [.. csv.GetRecords<dynamic>()];
+        }
+        var parts = Rows("parts.csv");
+        Assert.Equal(report["parts"]!.AsArray().Count, parts.Count);
+        Assert.Equal((double)report["mass"]!, parts.Sum(p => double.Parse((string)p.mass_kg, System.Globalization.CultureInfo.InvariantCulture)), 2);
+        Assert.Equal(report["holes"]!.AsArray().Count, Rows("holes.csv").Count);
+        Assert.Equal(report["steps"]!.AsArray().Count, Rows("steps.csv").Count);
+        Assert.Equal(report["cuts"]!.AsArray().Sum(c => c!["plan"]!["bars"]!.AsArray().Sum(b => b!["pieces"]!.AsArray().Count)), Rows("cuts.csv").Count);
+        Assert.Equal(2, Run(null, "make").Code);
+        Assert.Equal(2, Run(null, "make", rig, rig, "--out", lists).Code);
+        Assert.Equal(2, Run(null, "make", rig, "--out").Code);
+        Assert.Equal(1, Run(null, "make", Save("no.json", "{}")).Code);
+    }
+
     [Fact]
     public void ModelAndSolveGoRound()
     {

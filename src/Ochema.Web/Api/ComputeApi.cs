@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
+using Ochema.Core.Making;
 using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
 using Ochema.Core.Search;
@@ -28,6 +29,7 @@ internal static class ComputeApi
         api.MapPost("/relocate", Relocate).Refuses(400);
         api.MapPost("/model", (Posted<RigDocument> rig, bool strapsAlone = false) => Of(rig, (r, stock) => RigModelDocument.Of(r, stock, strapsAlone)))
             .Refuses(400);
+        api.MapPost("/make", Make).Refuses(400);
         var shake = api.MapGroup("/shake");
         shake.MapPost("/", (Posted<RigDocument> rig) => Of(rig, Shaker.Of)).Refuses(400);
         shake.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => ShakeAdvice.Of(r, stock, stop))).Refuses(400);
@@ -56,6 +58,16 @@ internal static class ComputeApi
         var rig = posted.Read();
         return designs.Working(rig, Stock(rig), check) is { } working
             ? Answer.Of(working) : Problems.NotFound($"This rig has no check '{check}'.");
+    }
+
+    private static Answer<MakeReport> Make(Posted<RigDocument> posted, double kerf = BarCuts.Hacksaw, double squaring = BarCuts.Squared, string? now = null)
+    {
+        DateTime? clock = now is null ? null : Made.TimeOf(now) ?? throw new DocumentException("now", "is no time as 2026-05-01T14:30:00Z");
+        if (!(kerf >= 0 && kerf <= BarCuts.WidestKerf))
+            throw new DocumentException("kerf", $"is not between 0 and {BarCuts.WidestKerf * 1000:0} mm");
+        if (!(squaring >= 0 && squaring <= BarCuts.LongestSquaring))
+            throw new DocumentException("squaring", $"is not between 0 and {BarCuts.LongestSquaring * 1000:0} mm");
+        return Of(posted, (rig, stock) => Maker.Of(rig, stock, kerf, squaring, clock));
     }
 
     private static Answer<LogReport> ReadLog(Posted<LogRequest> posted)
