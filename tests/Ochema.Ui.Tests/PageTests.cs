@@ -13,6 +13,7 @@ public sealed class PageTests(SharedBrowser shared) : IClassFixture<SharedBrowse
     [InlineData("#/shelf/fasteners")]
     [InlineData("#/rig/demo-1-bonnet-close-up")]
     [InlineData("#/rig/demo-3-roof-road-ahead")]
+    [InlineData("#/rig/demo-6-lane-boom/make")]
     public void NothingIsCutOffAndAxeFindsNothingSerious(string hash)
     {
         browser.Open(hash);

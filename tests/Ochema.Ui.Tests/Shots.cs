@@ -58,6 +58,19 @@ public sealed class Shots
         browser.Find("svg[aria-label^='The soft mount']");
         browser.Driver.ExecuteScript("document.querySelector(\"svg[aria-label^='The soft mount']\").scrollIntoView()");
         Shot("isolator");
+        browser.Open("#/rig/demo-3-roof-road-ahead/make");
+        browser.Find("[data-make]");
+        for (var i = 0; i < 4; i++)
+        {
+            browser.Find("[data-done-next]").Click();
+            Browser.Until("done", () => browser.Driver.FindElements(By.CssSelector("[data-done=true]")).Count == i + 1);
+        }
+        browser.Find("[data-step='drill.base.2']").Click();
+        Shot("make");
+        browser.Open("#/rig/demo-6-lane-boom/make");
+        browser.Find("[data-make]");
+        browser.Button("Cuts").Click();
+        Shot("cuts");
         browser.OpenRig("demo-9-skiff-ferryman");
         Shot("water");
         browser.Open("#/rig/demo-8-orchard-from-above/shake");

@@ -16,6 +16,8 @@ public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrows
     [InlineData("#/rig/demo-3-roof-road-ahead", 390, 844)]
     [InlineData("#/rig/demo-3-roof-road-ahead/shake", 768, 1024)]
     [InlineData("#/rig/demo-3-roof-road-ahead/shake", 390, 844)]
+    [InlineData("#/rig/demo-3-roof-road-ahead/make", 768, 1024)]
+    [InlineData("#/rig/demo-3-roof-road-ahead/make", 390, 844)]
     [InlineData("#/shelf/cups/cup-115", 390, 844)]
     [InlineData("#/shelf/cups/cup-115", 768, 1024)]
     [InlineData("", 390, 844)]
@@ -27,6 +29,7 @@ public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrows
             browser.Open(hash);
             if (hash.Length > 0)
                 browser.Find(hash.EndsWith("shake", StringComparison.Ordinal) ? "[data-sharp]"
+                    : hash.EndsWith("make", StringComparison.Ordinal) ? "[data-title]"
                     : hash.Contains("shelf", StringComparison.Ordinal) ? "dl" : "[data-row]");
             Thread.Sleep(500);
             Assert.Equal("", browser.Script<string>("""

@@ -65,6 +65,9 @@ export function quantity(si: number, dimension: Dimension) {
   return symbol ? `${number(si, dimension)} ${symbol}` : number(si, dimension);
 }
 
+/** A price to the cent, where small things are added up. */
+export const price = (value: number) => `${value.toFixed(2)} ${unitOf('money')?.symbol ?? ''}`.trim();
+
 /** A change with its sign. */
 export function difference(si: number, dimension: Dimension) {
   const text = quantity(Math.abs(si), dimension);

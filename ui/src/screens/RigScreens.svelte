@@ -91,8 +91,8 @@
 >
   <Header>
     {#snippet title()}
-      <a class="hover:underline" href="#/">{session.filmName || 'Yard'}</a>
-      <span class="text-quiet">/</span>
+      <a class="hover:underline min-[640px]:max-[900px]:hidden" href="#/">{session.filmName || 'Yard'}</a>
+      <span class="text-quiet min-[640px]:max-[900px]:hidden">/</span>
       {#if session.doc}
         <input
           class="hover:border-rule field-sizing-content min-h-6 max-w-80 min-w-20 truncate rounded-sm border border-transparent bg-transparent px-1 font-bold"

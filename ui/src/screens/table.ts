@@ -1,4 +1,5 @@
 import type { Component } from 'svelte';
+import Make from './Make.svelte';
 import Rig from './Rig.svelte';
 import Shake from './Shake.svelte';
 
@@ -17,6 +18,7 @@ export interface RigScreen {
 export const rigScreens: readonly RigScreen[] = [
   { id: 'rig', label: 'Rig', component: Rig, keys: '?[]lLvdzyar', path: (rig) => `#/rig/${rig}` },
   { id: 'shake', label: 'Shake', component: Shake, keys: '?[]zy', path: (rig) => `#/rig/${rig}/shake` },
+  { id: 'make', label: 'Make', component: Make, keys: '?zy', path: (rig) => `#/rig/${rig}/make` },
 ];
 
 /** What an address of the shelf asks for: a list and one of its rows, each empty for none; null for another address. */

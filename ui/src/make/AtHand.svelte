@@ -1,0 +1,59 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+  import { fill } from '../parts/quantity';
+
+  /** What has to lie there, who has to be there, what can hurt and what to do when it goes wrong. */
+  interface Props {
+    step: Schemas['PlanStep'];
+    report: Schemas['MakeReport'];
+    onselect: (id: string) => void;
+  }
+  let { step, report, onselect }: Props = $props();
+  let parts = $derived(report.parts.filter((p) => step.parts.includes(p.id)));
+  let open = $derived(report.steps.filter((s) => step.after.includes(s.id) && !s.isDone));
+</script>
+
+<aside
+  class="border-rule bg-base-100 min-h-0 overflow-y-auto border-l px-4 py-3 max-sm:border-l-0"
+  aria-label="At hand for this step"
+>
+  <h2 class="text-base">At hand for this step</h2>
+  {#if open.length && !step.isDone}
+    <h3 class="text-quiet mt-3 text-xs font-normal">Before it</h3>
+    <ul>
+      {#each open.slice(-4) as s (s.id)}
+        <li>
+          <button class="text-left underline decoration-dotted" onclick={() => onselect(s.id)}>{fill(s.title)}</button>
+        </li>
+      {/each}
+      {#if open.length > 4}<li class="text-quiet text-sm">and {open.length - 4} more</li>{/if}
+    </ul>
+  {/if}
+  {#if step.tools.length}
+    <h3 class="text-quiet mt-3 text-xs font-normal">Tools</h3>
+    <ul>
+      {#each step.tools as t (t.id)}<li>{t.name}</li>{/each}
+    </ul>
+  {/if}
+  {#if parts.length}
+    <h3 class="text-quiet mt-3 text-xs font-normal">Parts that go in</h3>
+    <ul>
+      {#each parts as p (p.id)}<li>{p.quantity > 1 ? `${p.quantity} × ` : ''}{fill(p.name)}</li>{/each}
+    </ul>
+  {/if}
+  <h3 class="text-quiet mt-3 text-xs font-normal">You</h3>
+  <p>
+    {step.crew > 1 ? 'Two people' : 'One person'} · {step.place === 'host' ? 'at the host' : 'at the bench'} · camera {step.cameraIn
+      ? 'in'
+      : 'out'}
+  </p>
+  {#if step.beware.length}
+    <div class="border-accent mt-3 border-l-4 pl-3" data-beware>
+      {#each step.beware as b (b)}<p>{fill(b)}</p>{/each}
+    </div>
+  {/if}
+  {#if step.wrong}
+    <h3 class="text-quiet mt-3 text-xs font-normal">If it goes wrong</h3>
+    <p>{fill(step.wrong)}</p>
+  {/if}
+</aside>

@@ -1,0 +1,198 @@
+<script lang="ts">
+  import { api, ask, type Schemas } from '../api/client';
+  import AtHand from '../make/AtHand.svelte';
+  import CutBars from '../make/CutBars.svelte';
+  import HoleTable from '../make/HoleTable.svelte';
+  import PartTable from '../make/PartTable.svelte';
+  import StepList from '../make/StepList.svelte';
+  import TimeLine from '../make/TimeLine.svelte';
+  import { clock, spell, stamp, workWords } from '../make/words';
+  import { fill } from '../parts/quantity';
+  import JointSection from '../rig/JointSection.svelte';
+  import { Late } from '../state/late.svelte';
+  import { getSession } from '../state/session.svelte';
+
+  const session = getSession();
+  const late = new Late<Schemas['MakeReport']>('The plan could not be made.');
+  const views = ['Steps', 'Parts', 'Cuts', 'Holes'] as const;
+  let view = $state<(typeof views)[number]>('Steps');
+  let chosen = $state('');
+  let now = $state.raw(new Date());
+  let note = $state<HTMLInputElement>();
+
+  // What cures by itself goes on while nobody types.
+  $effect(() => {
+    const timer = setInterval(() => (now = new Date()), 30_000);
+    return () => clearInterval(timer);
+  });
+  $effect(() => {
+    const [body, at] = [session.doc, stamp(now)];
+    return late.ask(body, late.value ? 60 : 0, (signal) =>
+      ask(api.POST('/api/make', { body, params: { query: { now: at } }, signal })),
+    );
+  });
+
+  let report = $derived(late.value);
+  let steps = $derived(report?.steps ?? []);
+  let next = $derived(steps.find((s) => !s.isDone));
+  let step = $derived(steps.find((s) => s.id === chosen) ?? next ?? steps.at(-1));
+  let done = $derived(steps.filter((s) => s.isDone).length);
+  let made = $derived(step ? session.doc.made?.[step.id] : undefined);
+  let joints = $derived(session.report!.joints.filter((j) => step?.joints.includes(j.id)));
+  let holes = $derived(
+    step && (step.work === 'drill' || step.work === 'tap')
+      ? report!.holes.filter((h) => step!.joints.includes(h.joint) && (step!.work === 'drill' || h.sort === 'tapped'))
+      : [],
+  );
+  let curing = $derived(step?.isDone && step.wait > 0 && step.done > 0);
+
+  function say(said: { at?: string | undefined; note?: string }) {
+    if (!step) return;
+    const entry = { at: made?.at, note: made?.note ?? '', ...said };
+    const rest = Object.fromEntries(Object.entries(session.doc.made ?? {}).filter(([id]) => id !== step!.id));
+    const all = entry.at || entry.note ? { ...rest, [step.id]: entry } : rest;
+    session.change('made ' + step.id, { ...session.doc, made: Object.keys(all).length ? all : undefined });
+  }
+  function finish() {
+    if (!step || step.isDone || step.heldBy) return;
+    now = new Date();
+    const text = note?.value.trim();
+    const at = steps.indexOf(step);
+    say({ at: stamp(now), ...(text === undefined ? {} : { note: text }) });
+    // The next that is open, after this one first.
+    chosen =
+      (steps.slice(at + 1).find((s) => !s.isDone) ?? steps.find((s) => !s.isDone && s.id !== step!.id))?.id ?? step.id;
+  }
+  const pick = (id: string) => ([chosen, view] = [id, 'Steps']);
+</script>
+
+{#if late.problem && !report}
+  <main class="row-span-2 grid place-items-center"><p role="alert">{late.problem}</p></main>
+{:else if !report || !step}
+  <main class="row-span-2 grid place-items-center" aria-busy="true">
+    <p class="text-quiet">Laying it out on the bench …</p>
+  </main>
+{:else}
+  <main
+    class="grid min-h-0 grid-cols-[290px_minmax(0,1fr)_300px] max-[1100px]:grid-cols-[260px_minmax(0,1fr)_240px] max-[900px]:row-span-2 max-[900px]:block max-[900px]:overflow-y-auto"
+    data-make
+  >
+    <section
+      class="border-rule min-h-0 overflow-y-auto border-r px-3 py-3 max-[900px]:max-h-72 max-[900px]:border-r-0"
+      aria-label="Build plan"
+    >
+      <h1 class="sr-only">Make {session.doc.name}</h1>
+      <p class="text-quiet mb-1 flex justify-between gap-2 px-2 text-sm">
+        <span>{steps.length} steps, {done} done</span>
+        <span>{report.handsOn > 0 ? `${spell(report.handsOn / 60)} hands on left` : 'ready to be proved'}</span>
+      </p>
+      <StepList {steps} selected={step.id} onselect={pick} />
+    </section>
+    <section class="flex min-h-0 min-w-0 flex-col" aria-label="On the bench">
+      <div class="flex gap-1 px-5 pt-3" role="tablist" aria-label="What is shown">
+        {#each views as v (v)}
+          <button
+            role="tab"
+            aria-selected={view === v}
+            class="btn btn-sm {view === v ? 'btn-primary' : 'btn-ghost border-rule'}"
+            onclick={() => (view = v)}>{v}</button
+          >
+        {/each}
+      </div>
+      <div class="min-h-0 flex-1 overflow-y-auto px-5 py-3 max-[900px]:overflow-visible">
+        {#if view === 'Parts'}
+          <h2 class="mb-1 text-2xl">What to buy, cut and bring</h2>
+          <PartTable {report} />
+        {:else if view === 'Cuts'}
+          <h2 class="mb-1 text-2xl">What to cut from which bar</h2>
+          {#if report.cuts.length}
+            <p class="text-quiet mb-3 max-w-[44rem] text-sm">
+              Lengths in shops, one, two and three metres; one squared end a bar and the saw's cut counted.
+            </p>
+            <div class="grid gap-6">
+              {#each report.cuts as group (group.row)}<CutBars {group} parts={report.parts} />{/each}
+            </div>
+          {:else}
+            <p>Nothing of this rig is cut from bar or tube.</p>
+          {/if}
+        {:else if view === 'Holes'}
+          <h2 class="mb-1 text-2xl">What to drill and tap</h2>
+          {#if report.holes.length}<HoleTable holes={report.holes} />{:else}<p>Nothing of this rig is drilled.</p>{/if}
+        {:else}
+          <p class="text-quiet text-sm">
+            Step {step.number} of {steps.length} · {step.holdPoint
+              ? 'hold point: nothing goes on before it is right · '
+              : ''}{workWords[step.work]}
+          </p>
+          <h2 class="max-w-[40rem] text-3xl leading-tight" data-title>{fill(step.title)}</h2>
+          <p class="mt-2 max-w-[38rem] text-lg leading-snug">{fill(step.how)}</p>
+          {#if step.wait > 0}
+            <p class="word-tight mt-2 font-semibold" data-cure>
+              {curing
+                ? `Leave it alone until ${clock(new Date(now.getTime() + 1000 * step.done))}: ${spell(step.done / 60)} to go.`
+                : step.isDone
+                  ? 'It has had its time.'
+                  : `Then it needs ${spell(step.wait / 60)} by itself.`}
+            </p>
+          {/if}
+          {#if holes.length}<div class="mt-4"><HoleTable {holes} /></div>{/if}
+          {#each report.cuts.filter((c) => step!.bars.includes(c.row)) as group (group.row)}
+            <div class="mt-4"><CutBars {group} parts={report.parts} marked={step.parts} /></div>
+          {/each}
+          {#if step.readings.length}
+            <ul class="mt-4 grid max-w-[40rem] gap-1" data-readings>
+              {#each step.readings as r (r.path)}
+                <li class="border-rule border-b border-dotted pb-1">
+                  <b>{r.label}</b>{#if r.howTo}<span class="text-quiet">, {fill(r.howTo)}</span>{/if}
+                </li>
+              {/each}
+            </ul>
+            <p class="text-quiet mt-1 text-sm">They are entered where they stand on the Rig screen.</p>
+          {/if}
+          {#if joints.length && (step.work === 'fit' || step.work === 'place' || step.work === 'camera')}
+            <div class="mt-4 flex flex-wrap gap-6">
+              {#each joints as joint (joint.id)}
+                <figure>
+                  <JointSection {joint} />
+                  <figcaption class="text-quiet text-xs">{joint.title}, to scale</figcaption>
+                </figure>
+              {/each}
+            </div>
+          {/if}
+        {/if}
+      </div>
+      {#if view === 'Steps'}
+        <form
+          class="border-rule flex items-end gap-3 border-t px-5 py-3 max-sm:flex-wrap"
+          onsubmit={(e) => (e.preventDefault(), finish())}
+        >
+          <label class="min-w-0 flex-1 text-xs">
+            <span class="text-quiet">Next time</span>
+            {#key step.id}
+              <input
+                bind:this={note}
+                class="input input-sm w-full"
+                placeholder="what to do otherwise; stays with this version"
+                maxlength="400"
+                value={made?.note ?? ''}
+                onchange={(e) => say({ note: e.currentTarget.value.trim() })}
+              />
+            {/key}
+          </label>
+          {#if step.isDone}
+            <span class="text-quiet pb-1.5 text-sm">done {clock(new Date(made!.at!))}</span>
+            <button type="button" class="btn border-rule" onclick={() => say({ at: undefined })}>Not done</button>
+          {:else if step.heldBy}
+            <button type="button" class="btn border-accent word-tight" data-held onclick={() => pick(step!.heldBy!)}
+              >Hold point first</button
+            >
+          {:else}
+            <button class="btn btn-primary px-6" data-done-next>Done, next</button>
+          {/if}
+        </form>
+      {/if}
+    </section>
+    <AtHand {step} {report} onselect={pick} />
+  </main>
+  <TimeLine {report} {now} selected={step.id} onselect={pick} />
+{/if}
