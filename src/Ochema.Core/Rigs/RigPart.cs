@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
@@ -29,7 +30,23 @@ public sealed record CutPiece(double Length, double[] Mitres);
 /// <param name="Thickness">m.</param>
 /// <param name="Material">Catalogue id.</param>
 /// <param name="Bends">Its bends, in the order along its length.</param>
-public sealed record SheetPiece(double Length, double Width, double Thickness, string Material, IReadOnlyList<BendLine> Bends);
+public sealed record SheetPiece(double Length, double Width, double Thickness, string Material, IReadOnlyList<BendLine> Bends)
+{
+    /// <summary>Where its holes are.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<SheetHole> Holes { get; init; } = [];
+}
+
+/// <summary>A hole in a flat piece; how wide it is follows from its joint.</summary>
+/// <param name="X">Middle, from the first end along the length, m.</param>
+/// <param name="Y">Middle, from the first edge across the width, m.</param>
+/// <param name="Layer">Name of the piece among the layers of the joint that passes there.</param>
+/// <param name="Joint">Id of that joint; null for what stands on the piece, whatever that is.</param>
+public sealed record SheetHole(double X, double Y, string Layer, string? Joint = null)
+{
+    /// <summary>Screw that passes where no joint is made of it: a U-bolt's leg; null for all else.</summary>
+    public Fastener? Passes { get; init; }
+}
 
 /// <summary>A bend across a flat piece.</summary>
 /// <param name="At">Middle of the bend along the flat length, m.</param>

@@ -33,8 +33,8 @@ public sealed record BoltedBracket : BaseKind
     [StockChoice("Bracket of", "sections", Only = "flat")]
     public string Bar { get; init; } = "flat-steel-40x5";
 
-    [Measure("Foot", Dimension.Length, 0.01, 0.15, HowTo = "screws to the bend")]
-    public double Foot { get; init; } = 0.03;
+    [Measure("Foot", Dimension.Length, 0.01, 0.15, HowTo = "middle of the screws to where the bend begins")]
+    public double Foot { get; init; } = 0.035;
 
     [Measure("Leg", Dimension.Length, 0.01, 0.3, HowTo = "bend to the camera's screw")]
     public double Leg { get; init; } = 0.06;
@@ -85,6 +85,11 @@ public sealed record BoltedBracket : BaseKind
             Lever = row.Width / 2,
             Screws = n,
         }, [.. holds.Select(h => h.Node)]);
-        return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U);
+        var half = (n - 1) * Apart / 2;
+        if (Bracket.LeastFoot(half, thread) is var least && Foot < least - 1e-6)
+            b.Findings.Add(new ReportFinding("base", "The head of the last screw lies in the bend: from the middle of the screws to the bend it takes "
+                + $"{Holes.Size(least)}, it is {Holes.Size(Foot)}.", true));
+        return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U, half,
+            "host-screw", n);
     }
 }

@@ -159,7 +159,9 @@ public sealed record HoldPlate : BaseKind
             Lever = 0.012,
             Screws = n,
         }, [.. corners]);
-        if (b.Rig.Straps.Count > 0)
+        // What is hooked elsewhere on the rig needs no eye in the plate.
+        List<(int X, int Y)> eyes = [.. b.Rig.Straps.Select(s => Corner(s.From)).OfType<(int X, int Y)>().Distinct()];
+        if (eyes.Count > 0)
         {
             var eyeBolt = b.Stock.Find<Fastener>("fasteners", "m8");
             b.Joint(new ScrewJoint
@@ -173,7 +175,7 @@ public sealed record HoldPlate : BaseKind
                 Layers = [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05, Edge: 0.02), Hardware.Washer(eyeBolt),
                     Hardware.LockNut(eyeBolt)],
                 Screw = "Eye bolt",
-                Screws = b.Rig.Straps.Select(s => s.From).Distinct().Count(),
+                Screws = eyes.Count,
             }, [.. corners]);
         }
         var mass = material.Density * Length * Width * Thickness;
@@ -185,12 +187,30 @@ public sealed record HoldPlate : BaseKind
             b.Offer(point, eye);
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
-        b.Parts.Sheet("base", "Plate", new(Length, Width, Thickness, Material, []), material);
+        b.Parts.Sheet("base", "Plate", new(Length, Width, Thickness, Material, [])
+        {
+            Holes =
+            [
+                .. Layout(n).Select(p => new SheetHole(Length / 2 + p.X * hx, Width / 2 + p.Y * hy, "Plate", "spacer-bolt")),
+                .. eyes.Select(c => new SheetHole(Length / 2 + c.X * (Length / 2 - 0.02), Width / 2 + c.Y * (Width / 2 - 0.02), "Plate", "eye-bolt")),
+                new(Length / 2, Width / 2, "Plate"),
+            ],
+        }, material);
         b.Parts.Bought("base", b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}");
         b.Shape("plate", "base", "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
         return new Mount(centre, b.Position(centre), normal,
             new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05)], Math.Min(Length, Width)));
     }
+
+    /// <summary>The corner of the plate that a point of the rig is, as signs along and across; null for another point.</summary>
+    private static (int X, int Y)? Corner(RigPoint point) => point switch
+    {
+        RigPoint.BaseFrontLeft => (1, 1),
+        RigPoint.BaseFrontRight => (1, -1),
+        RigPoint.BaseRearLeft => (-1, 1),
+        RigPoint.BaseRearRight => (-1, -1),
+        _ => null,
+    };
 
     /// <summary>On upright panels the second direction is up, not left.</summary>
     private static string Name(string name, Hosts.PanelSurface surface) =>

@@ -41,6 +41,9 @@ public sealed record RailTable : BaseKind
     /// <summary>Width of the plate on the cross-bar, m (judgement).</summary>
     private const double HeadPlate = 0.1;
 
+    /// <summary>U-bolts of the head plate, along the bar, m (judgement).</summary>
+    private const double UBoltsApart = 0.09;
+
     [JsonIgnore]
     public override Grip Grip => Hold.Grip;
 
@@ -161,8 +164,19 @@ public sealed record RailTable : BaseKind
                 name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");
         b.Parts.Bought("base", clampRow, 6);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
-        var (plate, aluminium, bolts) = (new SheetPiece(0.12, HeadPlate, 0.006, "al-6061-t6", []), b.Stock.Material("al-6061-t6"),
-            b.Fitting("u-bolt"));
+        var leg = b.Stock.Find<Fastener>("fasteners", "m8");
+        var (plateLength, aside) = (0.12, row.Width / 2 + leg.MajorDiameter / 2);
+        var plate = new SheetPiece(plateLength, HeadPlate, 0.006, "al-6061-t6", [])
+        {
+            Holes =
+            [
+                new(plateLength / 2, HeadPlate / 2, "Head plate"),
+                .. from x in new[] { -UBoltsApart / 2, UBoltsApart / 2 }
+                   from y in new[] { -aside, aside }
+                   select new SheetHole(plateLength / 2 + x, HeadPlate / 2 + y, "Head plate") { Passes = leg },
+            ],
+        };
+        var (aluminium, bolts) = (b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));
         b.PointMass(seat, b.Parts.Sheet("base", "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought("base", bolts, 2).Mass);
         return new Mount(seat, b.Position(seat), normal, new ThroughPort("Head plate",
             [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate));

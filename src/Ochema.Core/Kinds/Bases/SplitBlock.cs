@@ -116,7 +116,10 @@ public sealed record SplitBlock : BaseKind
                 FrictionGrip.Halves(squeeze, d, ClampParts.RubberFriction), "two halves squeezed round a bar, Coulomb friction", source));
             b.Checks.Add(new GripPrise(b, "base-hold", "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
-        b.Parts.Sheet("base", "Half block", new(Width, Width, Thickness / 2, rubber.Id, []), rubber, 2);
+        b.Parts.Sheet("base", "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
+        {
+            Holes = [new(Cover + d + HoleOffset, Width / 2, "Upper half", "block-bolt")],
+        }, rubber, 2);
         return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem",
             "bolt as stud") with
         { Offers = new StudPort("Bolt", Bolt, Stud, Joint: "block-bolt") };

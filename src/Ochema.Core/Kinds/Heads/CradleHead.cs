@@ -61,13 +61,18 @@ public sealed record CradleHead : HeadKind
         var sheet = b.Stock.Material(Sheet);
         var body = b.Stock.Find<CameraRow>("cameras", b.CameraOfPath.Body);
         var inside = body.Width + 2 * Pad;
-        var flat = inside + 2 * Wall + 2 * Bend.Allowance(Math.PI / 2, BendRadius, Thickness) - 4 * BendRadius;
+        var bend = Bend.Allowance(Math.PI / 2, BendRadius, Thickness);
+        var flat = inside + 2 * Wall + 2 * bend - 4 * BendRadius;
+        var first = Wall - BendRadius + bend / 2;
         var head = b.Own("head");
         b.Checks.Add(new BendCracks(head, head + "-sheet", sheet, Thickness, BendRadius));
         b.Checks.Add(new CradleBand(b, head, Band));
         var mass = flat * body.Length * Thickness * sheet.Density;
         b.Parts.Sheet(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
-            new(flat, body.Length, Thickness, Sheet, [new(Wall, Math.PI / 2, BendRadius), new(flat - Wall, Math.PI / 2, BendRadius)]), sheet);
+            new(flat, body.Length, Thickness, Sheet, [new(first, Math.PI / 2, BendRadius), new(flat - first, Math.PI / 2, BendRadius)])
+            {
+                Holes = [new(flat / 2, body.Length / 2, "Cradle's floor")],
+            }, sheet);
         b.Parts.Bought(head, b.Fitting("cradle-band"));
         var seat = HeadParts.Build(b, from, row, null, "Cradle turns on its screw",
             new ThroughPort("Cradle's floor", [new("Cradle's floor", LayerRole.Clearance, Thickness, Sheet, inside)], inside));
