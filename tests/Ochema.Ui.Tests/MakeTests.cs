@@ -59,6 +59,20 @@ public sealed class MakeTests : IDisposable
     }
 
     [Fact]
+    public void APlateIsDrawnAtItsStepAndSavedAtOneToOne()
+    {
+        OpenMake("demo-3-roof-road-ahead");
+        Step("drill.base.2").Click();
+        Browser.Until("the plate", () => browser.Driver.FindElements(By.CssSelector("[data-template] circle.stroke-accent")).Count == 4);
+        var saved = browser.Script<string>("""
+            window.savedAs = ''; HTMLAnchorElement.prototype.click = function () { window.savedAs = this.download; };
+            document.querySelector('[data-save-template=dxf]').click(); return '';
+            """);
+        Assert.Equal("", saved);
+        Browser.Until("a file", () => browser.Script<string>("return window.savedAs").EndsWith(".dxf", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void ACureGoesOnAcrossAReloadAndARestartOfTheServer()
     {
         OpenMake("demo-5-courier-helmet");
@@ -91,6 +105,8 @@ public sealed class MakeTests : IDisposable
         Browser.Until("the list", () => browser.Find("[data-parts]").Text.Contains("Tube clamp", StringComparison.Ordinal));
         // Two clamps are one line.
         Assert.Single(browser.Driver.FindElements(By.XPath("//table[@data-parts]//td[normalize-space(.)='Tube clamp']")));
+        browser.Button("Templates").Click();
+        Browser.Until("none", () => browser.Body.Contains("Nothing of this rig is cut from sheet", StringComparison.Ordinal));
         browser.Button("Cuts").Click();
         Browser.Until("bars", () => browser.Driver.FindElements(By.CssSelector("figure svg[role=img]")).Count == 3);
         Assert.Contains("no plan costs less", browser.Body);

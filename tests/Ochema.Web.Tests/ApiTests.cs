@@ -301,6 +301,15 @@ public sealed class ApiTests : IDisposable
             Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
             Assert.Equal(path, (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
         }
+        var plate = JsonNode.Parse(Host.DemoDocument(3))!.ToJsonString();
+        var flat = (await (await host.Client.PostAsync("/api/make", Host.Json(plate))).Content.ReadFromJsonAsync<JsonNode>())!["templates"]![0]!;
+        var svg = await host.Client.PostAsync($"/api/make/template?part={(string)flat["part"]!}&format=svg", Host.Json(plate));
+        Assert.Equal("image/svg+xml", svg.Content.Headers.ContentType!.MediaType);
+        Assert.EndsWith(".svg", svg.Content.Headers.ContentDisposition!.FileName);
+        var dxf = await host.Client.PostAsync($"/api/make/template?part={(string)flat["part"]!}&format=dxf", Host.Json(plate));
+        Assert.StartsWith("0\r\nSECTION", await dxf.Content.ReadAsStringAsync());
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/template?part=none", Host.Json(plate))).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/make/template?part=none&format=png", Host.Json(plate))).StatusCode);
         rig["made"]![first]!["at"] = "noon";
         Assert.Contains($"made.{first}.at", await (await host.Client.PostAsync("/api/make", Host.Json(rig.ToJsonString()))).Content.ReadAsStringAsync());
     }

@@ -87,6 +87,8 @@ public sealed class CommandTests : IDisposable
         Assert.Equal(report["holes"]!.AsArray().Count, Rows("holes.csv").Count);
         Assert.Equal(report["steps"]!.AsArray().Count, Rows("steps.csv").Count);
         Assert.Equal(report["cuts"]!.AsArray().Sum(c => c!["plan"]!["bars"]!.AsArray().Sum(b => b!["pieces"]!.AsArray().Count)), Rows("cuts.csv").Count);
+        Assert.Contains("<svg", File.ReadAllText(Directory.GetFiles(lists, "*-base-plate.svg").Single()));
+        Assert.StartsWith("0\r\nSECTION", File.ReadAllText(Directory.GetFiles(lists, "*-base-plate.dxf").Single()));
         Assert.Equal(2, Run(null, "make").Code);
         Assert.Equal(2, Run(null, "make", rig, rig, "--out", lists).Code);
         Assert.Equal(2, Run(null, "make", rig, "--out").Code);

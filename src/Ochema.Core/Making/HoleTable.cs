@@ -1,4 +1,5 @@
 using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making;
@@ -7,7 +8,14 @@ namespace Ochema.Core.Making;
 public static class HoleTable
 {
     /// <summary>By joint, in the order of the load path.</summary>
-    public static IReadOnlyList<HoleRow> Of(RigBuilder b) => [.. b.Joints.SelectMany(Of)];
+    public static IReadOnlyList<HoleRow> Of(RigBuilder b) =>
+    [
+        .. b.Joints.SelectMany(Of),
+        // Legs of U-bolts pass where no joint is made of them.
+        .. b.Parts.SelectMany(p => (p.Sheet?.Holes ?? []).Where(h => h.Passes is not null).GroupBy(h => (h.Layer, Screw: h.Passes!)).Select(legs =>
+            new HoleRow("", p.Station, $"U-bolts through the {Words.Inside(legs.Key.Layer)}", legs.Key.Layer, legs.Count(), legs.Key.Screw.ClearanceClose,
+                HoleSort.Clearance, legs.Key.Screw.Name, p.Sheet!.Thickness, null, 0))),
+    ];
 
     private static IEnumerable<HoleRow> Of(ScrewJoint joint)
     {

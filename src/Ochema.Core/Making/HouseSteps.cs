@@ -167,6 +167,16 @@ internal static class HouseSteps
             { Joints = [joint.Id] };
     }
 
+    /// <summary>Holes that are of no screwed joint: for the legs of U-bolts.</summary>
+    public static StationStep DrilledApart(HoleRow row) => new(row.Station, new(Work.Drill, $"Drill {row.Count} holes, {Words.Inside(row.Title)}",
+        $"{row.Layer}: {row.Count} × {QuantityText.Of(row.Diameter, Dimension.Drill)}, clear for {row.Thread}. Lay the U-bolts on and mark through them. "
+        + "Centre-punch, pilot at 3 mm. Deburr both sides.")
+    {
+        Tools = ["marker", "punch", "clamps", "drill", "bits"],
+        Minutes = 4 + 3 * row.Count,
+        Wrong = "A leg does not meet: open that hole by a file, not the leg.",
+    });
+
     /// <summary>How the plug of a tube's end is kept in it.</summary>
     public static StationStep? Plugged(ScrewJoint joint)
     {

@@ -26,7 +26,7 @@ public static class Maker
         // Bars are paid whole; what is cut of them counts as used only.
         var cutUsed = lines.Where(l => cuts.Any(c => c.Plan.Cost is not null && c.Row == l.Row && l.Sort == PieceSort.Cut)).Sum(l => l.Cost);
         var cost = lines.Sum(l => l.Cost);
-        return new(lines, lines.Sum(l => l.Mass), cost, cost - cutUsed + cuts.Sum(c => c.Plan.Cost ?? 0), cuts, holes, planned,
+        return new(lines, lines.Sum(l => l.Mass), cost, cost - cutUsed + cuts.Sum(c => c.Plan.Cost ?? 0), cuts, holes, planned, Templates.Of(b, lines),
             proved.Where(s => !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)));
     }
 }

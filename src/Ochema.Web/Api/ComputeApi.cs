@@ -29,7 +29,9 @@ internal static class ComputeApi
         api.MapPost("/relocate", Relocate).Refuses(400);
         api.MapPost("/model", (Posted<RigDocument> rig, bool strapsAlone = false) => Of(rig, (r, stock) => RigModelDocument.Of(r, stock, strapsAlone)))
             .Refuses(400);
-        api.MapPost("/make", Make).Refuses(400);
+        var make = api.MapGroup("/make");
+        make.MapPost("/", Make).Refuses(400);
+        make.MapPost("/template", TemplateFile).Produces<string>(contentType: "image/svg+xml").Refuses(400, 404);
         var shake = api.MapGroup("/shake");
         shake.MapPost("/", (Posted<RigDocument> rig) => Of(rig, Shaker.Of)).Refuses(400);
         shake.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => ShakeAdvice.Of(r, stock, stop))).Refuses(400);
@@ -68,6 +70,19 @@ internal static class ComputeApi
         if (!(squaring >= 0 && squaring <= BarCuts.LongestSquaring))
             throw new DocumentException("squaring", $"is not between 0 and {BarCuts.LongestSquaring * 1000:0} mm");
         return Of(posted, (rig, stock) => Maker.Of(rig, stock, kerf, squaring, clock));
+    }
+
+    /// <summary>A flat piece at 1:1, as a file.</summary>
+    private static Results<FileContentHttpResult, ProblemHttpResult> TemplateFile(
+        Posted<RigDocument> posted, string part, string format = "svg")
+    {
+        var rig = posted.Read();
+        if (!Enum.TryParse<TemplateFormat>(format, ignoreCase: true, out var written) || !Enum.IsDefined(written))
+            throw new DocumentException("format", "is not svg or dxf");
+        if (Maker.Of(rig, Stock(rig)).Templates.FirstOrDefault(t => t.Part == part) is not { } template)
+            return Problems.NotFound($"This rig has no flat piece '{part}'.");
+        var (text, type) = written == TemplateFormat.Dxf ? (TemplateFiles.Dxf(template), "image/vnd.dxf") : (TemplateFiles.Svg(template), "image/svg+xml");
+        return TypedResults.File(System.Text.Encoding.UTF8.GetBytes(text), type, TemplateFiles.FileName(template, written));
     }
 
     private static Answer<LogReport> ReadLog(Posted<LogRequest> posted)

@@ -8,7 +8,7 @@ namespace Ochema.Web.Commands;
 
 /// <summary>
 /// <c>ochema make FILE [--json] [--out DIR]</c>: what to buy, cut, drill and do, in which order. <c>--out</c> writes <c>parts.csv</c>, <c>cuts.csv</c>,
-/// <c>holes.csv</c> and <c>steps.csv</c> there.
+/// <c>holes.csv</c> and <c>steps.csv</c> there, and each flat piece at 1:1 as SVG and DXF.
 /// </summary>
 internal static class MakeCommand
 {
@@ -101,6 +101,10 @@ internal static class MakeCommand
             depth_mm = Millimetres(h.Depth),
             edge_mm = h.Edge is { } e ? Millimetres(e) : "",
         }));
+        foreach (var t in r.Templates)
+            foreach (var format in Enum.GetValues<TemplateFormat>())
+                File.WriteAllText(Path.Combine(folder, $"{t.Part}-{TemplateFiles.FileName(t, format)}"),
+                    format == TemplateFormat.Dxf ? TemplateFiles.Dxf(t) : TemplateFiles.Svg(t));
         Csv(folder, "steps.csv", r.Steps.Select((s, i) => new
         {
             number = i + 1,

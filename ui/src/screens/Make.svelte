@@ -4,7 +4,9 @@
   import CutBars from '../make/CutBars.svelte';
   import HoleTable from '../make/HoleTable.svelte';
   import PartTable from '../make/PartTable.svelte';
+  import SaveTemplate from '../make/SaveTemplate.svelte';
   import StepList from '../make/StepList.svelte';
+  import TemplateDrawing from '../make/TemplateDrawing.svelte';
   import TimeLine from '../make/TimeLine.svelte';
   import { clock, spell, stamp, workWords } from '../make/words';
   import { fill } from '../parts/quantity';
@@ -14,7 +16,7 @@
 
   const session = getSession();
   const late = new Late<Schemas['MakeReport']>('The plan could not be made.');
-  const views = ['Steps', 'Parts', 'Cuts', 'Holes'] as const;
+  const views = ['Steps', 'Parts', 'Cuts', 'Holes', 'Templates'] as const;
   let view = $state<(typeof views)[number]>('Steps');
   let chosen = $state('');
   let now = $state.raw(new Date());
@@ -42,6 +44,17 @@
   let holes = $derived(
     step && (step.work === 'drill' || step.work === 'tap')
       ? report!.holes.filter((h) => step!.joints.includes(h.joint) && (step!.work === 'drill' || h.sort === 'tapped'))
+      : [],
+  );
+  /** Flat pieces that this step is about. */
+  let flat = $derived(
+    step && ['cut', 'drill', 'tap', 'bend'].includes(step.work)
+      ? report!.templates.filter(
+          (t) =>
+            step!.parts.includes(t.part) ||
+            (step!.work === 'bend' && t.station === step!.station && t.bends.length > 0) ||
+            t.holes.some((h) => h.joint && step!.joints.includes(h.joint)),
+        )
       : [],
   );
   let curing = $derived(step?.isDone && step.wait > 0 && step.done > 0);
@@ -118,6 +131,24 @@
         {:else if view === 'Holes'}
           <h2 class="mb-1 text-2xl">What to drill and tap</h2>
           {#if report.holes.length}<HoleTable holes={report.holes} />{:else}<p>Nothing of this rig is drilled.</p>{/if}
+        {:else if view === 'Templates'}
+          <h2 class="mb-1 text-2xl">Flat pieces, as they are marked out</h2>
+          {#if report.templates.length}
+            <p class="text-quiet mb-3 max-w-[44rem] text-sm">
+              Print at 100 %, then measure the bar on the print: it has to be 100 mm. Glue it on, punch through the
+              crosses.
+            </p>
+            <div class="grid gap-6">
+              {#each report.templates as template (template.part)}
+                <div>
+                  <TemplateDrawing {template} />
+                  <p class="mt-1 flex items-center gap-2"><SaveTemplate {template} /></p>
+                </div>
+              {/each}
+            </div>
+          {:else}
+            <p>Nothing of this rig is cut from sheet, plate or block.</p>
+          {/if}
         {:else}
           <p class="text-quiet text-sm">
             Step {step.number} of {steps.length} · {step.holdPoint
@@ -135,7 +166,14 @@
                   : `Then it needs ${spell(step.wait / 60)} by itself.`}
             </p>
           {/if}
-          {#if holes.length}<div class="mt-4"><HoleTable {holes} /></div>{/if}
+          {#each flat as template (template.part)}
+            <div class="mt-3">
+              <TemplateDrawing {template} joints={step.joints} />
+              <p class="mt-1 flex items-center gap-2"><SaveTemplate {template} /></p>
+            </div>
+          {:else}
+            {#if holes.length}<div class="mt-4"><HoleTable {holes} /></div>{/if}
+          {/each}
           {#each report.cuts.filter((c) => step!.bars.includes(c.row)) as group (group.row)}
             <div class="mt-4"><CutBars {group} parts={report.parts} marked={step.parts} /></div>
           {/each}

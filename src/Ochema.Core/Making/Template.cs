@@ -1,0 +1,79 @@
+using Ochema.Core.Joints;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Making;
+
+/// <summary>A flat piece as it is marked out: outline, bend lines, holes. All in m, from its lower left corner: x along, y across.</summary>
+/// <param name="Part">Id of its line on the list.</param>
+/// <param name="Name">As on the list.</param>
+/// <param name="Bends">Bend lines across it.</param>
+/// <param name="Faults">What cannot be drilled as it stands, in words.</param>
+public sealed record Template(
+    string Part, string Station, string Name, double Length, double Width, double Thickness, double Quantity, IReadOnlyList<BendLine> Bends,
+    IReadOnlyList<TemplateHole> Holes, IReadOnlyList<string> Faults);
+
+/// <summary>A hole of a flat piece.</summary>
+/// <param name="X">Its middle, along, m.</param>
+/// <param name="Y">Its middle, across, m.</param>
+/// <param name="Diameter">Of the drill, m.</param>
+/// <param name="Joint">Joint that it is of; empty where it is of none.</param>
+/// <param name="Title">What it is for.</param>
+public sealed record TemplateHole(double X, double Y, double Diameter, HoleSort Sort, string Thread, string Joint, string Title);
+
+/// <summary>Lays out the flat pieces of a rig.</summary>
+public static class Templates
+{
+    /// <summary>Angle of the first of several screws on a circle, rad.</summary>
+    private const double FirstAt = Math.PI / 4;
+
+    /// <summary>One for each flat piece, in the order of the list.</summary>
+    public static IReadOnlyList<Template> Of(RigBuilder b, IReadOnlyList<PartLine> lines) =>
+    [
+        .. lines.Where(l => l.Sort == PieceSort.Sheet).Select(l =>
+        {
+            var part = b.Parts.First(p => p.Sheet is not null && p.Station == l.Station && p.Name == l.Name);
+            var sheet = part.Sheet!;
+            List<TemplateHole> holes = [.. sheet.Holes.SelectMany(h => Drilled(b, sheet, h))];
+            return new Template(l.Id, l.Station, l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, sheet.Bends, holes, [.. Faults(sheet, holes)]);
+        }),
+    ];
+
+    /// <summary>The hole, or the holes on a circle about its place, with the sizes of the joint that passes there.</summary>
+    private static IEnumerable<TemplateHole> Drilled(RigBuilder b, SheetPiece sheet, SheetHole hole)
+    {
+        if (hole.Passes is { } leg)
+        {
+            yield return new(hole.X, hole.Y, leg.ClearanceClose, HoleSort.Clearance, leg.Name, "", "U-bolt");
+            yield break;
+        }
+        var named = sheet.Holes.Select(h => h.Joint).ToHashSet();
+        foreach (var row in HoleTable.Of(b).Where(r => r.Joint.Length > 0 && r.Layer == hole.Layer
+            && (hole.Joint is { } own ? r.Joint == own : !named.Contains(r.Joint))))
+        {
+            var joint = b.Joints.First(j => j.Id == row.Joint);
+            for (var i = 0; i < joint.Count; i++)
+            {
+                var (s, c) = Math.SinCos(FirstAt + 2 * Math.PI * i / joint.Count);
+                var r = joint.Count > 1 ? joint.Lever : 0;
+                yield return new(hole.X + r * c, hole.Y + r * s, row.Diameter, row.Sort, row.Thread, row.Joint, row.Title);
+            }
+        }
+    }
+
+    private static IEnumerable<string> Faults(SheetPiece sheet, List<TemplateHole> holes)
+    {
+        foreach (var h in holes)
+        {
+            var left = new[] { h.X, sheet.Length - h.X, h.Y, sheet.Width - h.Y }.Min() - h.Diameter / 2;
+            if (left < 0)
+                yield return $"The hole for the {h.Title} of {Holes.Size(h.Diameter)} runs out over the edge.";
+            if (sheet.Bends.Any(x => Math.Abs(x.At - h.X) < Bend.Allowance(x.Angle, x.Radius, sheet.Thickness) / 2 + h.Diameter / 2 - 1e-9))
+                yield return $"The hole for the {h.Title} lies in the bend: it is drilled after bending, or it tears.";
+        }
+        for (var i = 0; i < holes.Count; i++)
+            for (var k = 0; k < i; k++)
+                if (Math.Sqrt(Math.Pow(holes[i].X - holes[k].X, 2) + Math.Pow(holes[i].Y - holes[k].Y, 2)) is var apart
+                    && apart > 1e-9 && apart < (holes[i].Diameter + holes[k].Diameter) / 2)
+                    yield return $"The holes for the {holes[k].Title} and the {holes[i].Title} meet.";
+    }
+}

@@ -1,0 +1,140 @@
+using System.Globalization;
+using System.Text;
+using System.Xml.Linq;
+using Ochema.Core.Quantities;
+
+namespace Ochema.Core.Making;
+
+/// <summary>What a template is written as.</summary>
+public enum TemplateFormat
+{
+    Svg,
+    Dxf,
+}
+
+/// <summary>A template as files at 1:1: to be printed, glued on, or cut by machine.</summary>
+public static class TemplateFiles
+{
+    /// <summary>Paper round it, mm.</summary>
+    private const double Margin = 12;
+
+    /// <summary>Length of the bar that is measured after printing, mm.</summary>
+    private const double Bar = 100;
+
+    private static readonly XNamespace Name = "http://www.w3.org/2000/svg";
+
+    /// <summary>A file's name: station, what it is, and the format.</summary>
+    public static string FileName(Template t, TemplateFormat format)
+    {
+        var words = new string([.. $"{t.Station}-{t.Name.Split('{', ',')[0]}".ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]);
+        return string.Join('-', words.Split('-', StringSplitOptions.RemoveEmptyEntries)) + "." + format.ToString().ToLowerInvariant();
+    }
+
+    private static string Mm(double m) => (1000 * m).ToString("0.###", CultureInfo.InvariantCulture);
+
+    private static string N(double mm) => mm.ToString("0.###", CultureInfo.InvariantCulture);
+
+    /// <summary>
+    /// As SVG whose units are millimetres: outline, bend lines dashed, holes with centre marks and their sizes, and a bar of 100 mm to be measured on the
+    /// print.
+    /// </summary>
+    public static string Svg(Template t)
+    {
+        var (long_, wide) = (1000 * t.Length, 1000 * t.Width);
+        var width = Math.Max(long_, Bar) + 2 * Margin;
+        var height = wide + 2 * Margin + 16;
+        // y counts upwards from the lower left corner of the piece.
+        string X(double m) => N(Margin + 1000 * m);
+        string Y(double m) => N(Margin + wide - 1000 * m);
+        XElement Line(double x1, double y1, double x2, double y2, string dash = "") => new(Name + "line",
+            new XAttribute("x1", N(x1)), new XAttribute("y1", N(y1)), new XAttribute("x2", N(x2)), new XAttribute("y2", N(y2)),
+            dash.Length > 0 ? new XAttribute("stroke-dasharray", dash) : null);
+        XElement Text(double x, double y, string text) => new(Name + "text", new XAttribute("x", N(x)), new XAttribute("y", N(y)),
+            new XAttribute("font-size", "3"),
+            new XAttribute("stroke", "none"), new XAttribute("fill", "black"), new XAttribute("font-family", "sans-serif"), text);
+        var foot = Margin + wide + 9;
+        var svg = new XElement(Name + "svg", new XAttribute("width", N(width) + "mm"), new XAttribute("height", N(height) + "mm"),
+            new XAttribute("viewBox", $"0 0 {N(width)} {N(height)}"),
+            new XElement(Name + "title", Printed(t.Name)),
+            new XElement(Name + "g", new XAttribute("fill", "none"), new XAttribute("stroke", "black"), new XAttribute("stroke-width", "0.2"),
+                new XElement(Name + "rect", new XAttribute("id", "outline"), new XAttribute("x", N(Margin)), new XAttribute("y", N(Margin)),
+                    new XAttribute("width", Mm(t.Length)), new XAttribute("height", Mm(t.Width))),
+                t.Bends.Select(b => Line(Margin + 1000 * b.At, Margin, Margin + 1000 * b.At, Margin + wide, "3 2")),
+                t.Bends.Select(b => Text(Margin + 1000 * b.At + 1, Margin + 4,
+                    $"bend {b.Angle * 180 / Math.PI:0} degrees, inside radius {Mm(b.Radius)}")),
+                t.Holes.Select(h => new XElement(Name + "circle", new XAttribute("cx", X(h.X)), new XAttribute("cy", Y(h.Y)),
+                    new XAttribute("r", Mm(h.Diameter / 2)))),
+                t.Holes.SelectMany(h => new[]
+                {
+                    Line(Margin + 1000 * h.X - 4, Margin + wide - 1000 * h.Y, Margin + 1000 * h.X + 4, Margin + wide - 1000 * h.Y),
+                    Line(Margin + 1000 * h.X, Margin + wide - 1000 * h.Y - 4, Margin + 1000 * h.X, Margin + wide - 1000 * h.Y + 4),
+                }),
+                t.Holes.Select(h => Text(Margin + 1000 * (h.X + h.Diameter / 2) + 1, Margin + wide - 1000 * h.Y - 1.5, $"{Mm(h.Diameter)} {Word(h)}")),
+                Line(Margin, foot, Margin + Bar, foot), Line(Margin, foot - 2, Margin, foot + 2), Line(Margin + Bar, foot - 2, Margin + Bar, foot + 2),
+                Text(Margin, foot + 6, $"measure this bar: 100 mm. {Printed(t.Name)}")));
+        return svg.ToString();
+    }
+
+    /// <summary>
+    /// As DXF R12 in ASCII, millimetres: outline on layer OUTLINE, bends on BENDS, holes on HOLES. R12 has no header for units: a text says them.
+    /// </summary>
+    public static string Dxf(Template t)
+    {
+        var text = new StringBuilder();
+        void Pair(int code, string value) => text.Append(CultureInfo.InvariantCulture, $"{code}\r\n{value}\r\n");
+        void Point(int code, double x, double y)
+        {
+            Pair(code, N(x));
+            Pair(code + 10, N(y));
+            Pair(code + 20, "0");
+        }
+        void Entity(string type, string layer)
+        {
+            Pair(0, type);
+            Pair(8, layer);
+        }
+        void Line(string layer, double x1, double y1, double x2, double y2)
+        {
+            Entity("LINE", layer);
+            Point(10, x1, y1);
+            Point(11, x2, y2);
+        }
+        Pair(0, "SECTION");
+        Pair(2, "HEADER");
+        Pair(9, "$ACADVER");
+        Pair(1, "AC1009");
+        Pair(0, "ENDSEC");
+        Pair(0, "SECTION");
+        Pair(2, "ENTITIES");
+        var (l, w) = (1000 * t.Length, 1000 * t.Width);
+        foreach (var (x1, y1, x2, y2) in new[] { (0.0, 0.0, l, 0.0), (l, 0.0, l, w), (l, w, 0.0, w), (0.0, w, 0.0, 0.0) })
+            Line("OUTLINE", x1, y1, x2, y2);
+        foreach (var b in t.Bends)
+            Line("BENDS", 1000 * b.At, 0, 1000 * b.At, w);
+        foreach (var h in t.Holes)
+        {
+            Entity("CIRCLE", "HOLES");
+            Point(10, 1000 * h.X, 1000 * h.Y);
+            Pair(40, Mm(h.Diameter / 2));
+        }
+        Entity("TEXT", "NOTES");
+        Point(10, 0, -8);
+        Pair(40, "3");
+        Pair(1, Plain($"millimetres; {Mm(t.Thickness)} thick; {Printed(t.Name)}"));
+        Pair(0, "ENDSEC");
+        Pair(0, "EOF");
+        return text.ToString();
+    }
+
+    private static string Word(TemplateHole h) => h.Sort switch
+    {
+        HoleSort.Tapped => $"tap {h.Thread}",
+        HoleSort.Insert => $"insert {h.Thread}",
+        _ => h.Thread,
+    };
+
+    private static string Printed(string text) => QuantityText.Print(text, UnitSystem.Metric);
+
+    /// <summary>R12 knows ASCII only.</summary>
+    private static string Plain(string text) => new([.. text.Replace('×', 'x').Select(c => c < 128 ? c : '?')]);
+}

@@ -1,0 +1,125 @@
+<script lang="ts">
+  import type { Schemas } from '../api/client';
+  import { fill, quantity } from '../parts/quantity';
+
+  /** A flat piece as it is marked out, to scale: outline with its sizes, bend lines, holes by what they are for. */
+  interface Props {
+    template: Schemas['Template'];
+    /** Joints whose holes are marked: those of the step that is shown; all where there are none. */
+    joints?: readonly string[];
+  }
+  let { template, joints = [] }: Props = $props();
+
+  const [WIDTH, HEIGHT] = [330, 236];
+  const LEFT = 76;
+  const TOP = 16;
+  let scale = $derived(Math.min(WIDTH / template.length, HEIGHT / template.width));
+  let [long, wide] = $derived([template.length * scale, template.width * scale]);
+  const x = (m: number) => LEFT + m * scale;
+  const y = (m: number) => TOP + wide - m * scale;
+  /** Holes of one joint and size, with the first of them for the leader and its distances from the corner. */
+  let groups = $derived(
+    Object.values(
+      template.holes.reduce<Record<string, Schemas['TemplateHole'][]>>((all, h) => {
+        (all[`${h.joint} ${h.diameter} ${h.sort}`] ??= []).push(h);
+        return all;
+      }, {}),
+    ).map((holes) => ({ holes, first: holes.reduce((a, b) => (b.x + b.y > a.x + a.y ? b : a)), of: holes[0]! })),
+  );
+  const marked = (joint: string) => joints.length > 0 && joints.includes(joint);
+  let labels = $derived.by(() => {
+    let last = TOP - 26;
+    return [...groups]
+      .sort((a, b) => b.first.y - a.first.y)
+      .map((g) => {
+        last = Math.max(y(g.first.y) - 10, last + 44);
+        return { ...g, at: last };
+      });
+  });
+  let height = $derived(Math.max(TOP + wide + 40, (labels.at(-1)?.at ?? 0) + 40));
+  const words = { clearance: 'clear for', tapped: 'tap', insert: 'insert' } as const;
+  /** Distances along and across of all holes of a group, each once. */
+  const each = (values: number[]) =>
+    [...new Set(values.map((v) => quantity(v, 'length')))].sort((a, b) => parseFloat(a) - parseFloat(b)).join(', ');
+</script>
+
+<figure class="min-w-0" data-template={template.part}>
+  <figcaption class="font-semibold">
+    {template.quantity > 1 ? `${template.quantity} × ` : ''}{fill(template.name)}
+  </figcaption>
+  <svg
+    viewBox="0 0 {LEFT + WIDTH + 230} {height}"
+    class="block w-full max-w-[40rem]"
+    role="img"
+    aria-label="{fill(template.name)}, laid flat, {template.holes.length} holes"
+  >
+    <rect x={LEFT} y={TOP} width={long} height={wide} class="fill-base-300 stroke-base-content" stroke-width="1.5" />
+    {#each template.bends as b, i (i)}
+      <line
+        x1={x(b.at)}
+        x2={x(b.at)}
+        y1={TOP - 6}
+        y2={TOP + wide + 6}
+        class="stroke-secondary"
+        stroke-width="1.5"
+        stroke-dasharray="7 4"
+      />
+    {/each}
+    <!-- Sizes: length below, width on the left. -->
+    <path
+      d="M{LEFT} {TOP + wide + 8}v14 M{LEFT + long} {TOP + wide + 8}v14 M{LEFT} {TOP + wide + 15}h{long} M{LEFT -
+        8} {TOP}h-14 M{LEFT - 8} {TOP + wide}h-14 M{LEFT - 15} {TOP}v{wide}"
+      class="stroke-accent fill-none"
+    />
+    <text x={LEFT + long / 2} y={TOP + wide + 32} text-anchor="middle" class="fill-accent text-xs font-semibold"
+      >{quantity(template.length, 'length')}</text
+    >
+    <text x={LEFT - 20} y={TOP + wide / 2 + 4} text-anchor="end" class="fill-accent text-xs font-semibold"
+      >{quantity(template.width, 'length')}</text
+    >
+    {#each template.holes as h, i (i)}
+      <circle
+        cx={x(h.x)}
+        cy={y(h.y)}
+        r={Math.max(3, (h.diameter / 2) * scale)}
+        class="fill-base-100 {marked(h.joint) ? 'stroke-accent' : 'stroke-base-content'}"
+        stroke-width={marked(h.joint) ? 3 : 1.5}
+      />
+    {/each}
+    {#each labels as g (`${g.of.joint} ${g.of.diameter} ${g.of.sort}`)}
+      <line x1={x(g.first.x)} y1={y(g.first.y)} x2={LEFT + long + 18} y2={g.at + 4} class="stroke-accent" />
+      <text x={LEFT + long + 22} y={g.at + 8} class="fill-accent text-xs font-semibold"
+        >{g.holes.length > 1 ? `${g.holes.length} × ` : ''}{quantity(g.of.diameter, 'drill')}, {words[g.of.sort]}
+        {g.of.thread}</text
+      >
+      <text x={LEFT + long + 22} y={g.at + 22} class="fill-quiet text-xs">{g.of.title}</text>
+    {/each}
+  </svg>
+  <table class="mt-1 w-full max-w-[40rem] text-sm">
+    <thead class="text-quiet text-xs">
+      <tr
+        ><th class="text-left font-normal">from the lower left corner</th><th class="text-left font-normal">along</th
+        ><th class="text-left font-normal">across</th></tr
+      >
+    </thead>
+    <tbody>
+      {#each groups as g (`${g.of.joint} ${g.of.diameter} ${g.of.sort}`)}
+        <tr class="border-rule border-t border-dotted">
+          <th class="py-0.5 text-left font-normal">{g.of.title}</th>
+          <td>{each(g.holes.map((h) => h.x))}</td>
+          <td>{each(g.holes.map((h) => h.y))}</td>
+        </tr>
+      {/each}
+      {#each template.bends as b, i (i)}
+        <tr class="border-rule border-t border-dotted">
+          <th class="py-0.5 text-left font-normal"
+            >bend {quantity(b.angle, 'angle')}, inside radius {quantity(b.radius, 'length')}</th
+          >
+          <td>{quantity(b.at, 'length')}</td>
+          <td>all across</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  {#each template.faults as f (f)}<p class="word-lets-go font-semibold" role="alert">{f}</p>{/each}
+</figure>
