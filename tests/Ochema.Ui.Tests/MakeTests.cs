@@ -73,6 +73,24 @@ public sealed class MakeTests : IDisposable
     }
 
     [Fact]
+    public void WhatIsMeasuredOnTheHostGoesIntoTheRigWithItsDay()
+    {
+        OpenMake("demo-1-bonnet-close-up");
+        Step("measure.site").Click();
+        var field = Browser.Until("a reading", () => browser.Driver.FindElements(By.XPath(
+            "//*[@data-readings]//label[contains(., 'Weighed, all on')]/following-sibling::input")).FirstOrDefault());
+        field.SendKeys("0.61 kg" + Keys.Enter);
+        Browser.Until("its day", () => browser.Driver.FindElements(By.CssSelector("[data-readings] [data-taken]")).Any(t =>
+            t.Text.StartsWith("Yours", StringComparison.Ordinal)));
+        Saved();
+        browser.OpenRig("demo-1-bonnet-close-up");
+        browser.Find("[data-row=camera]").Click();
+        Browser.Until("it in the rig", () => browser.Driver.FindElements(By.XPath(
+            "//aside//label[contains(., 'Weighed, all on')]/following-sibling::input")).FirstOrDefault()?.GetDomProperty("value")?.Contains("0.61",
+                StringComparison.Ordinal) == true);
+    }
+
+    [Fact]
     public void ACureGoesOnAcrossAReloadAndARestartOfTheServer()
     {
         OpenMake("demo-5-courier-helmet");

@@ -1,3 +1,4 @@
+using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
@@ -42,15 +43,19 @@ internal static class HouseSteps
         { Tools = ["cloth", "tape"], Minutes = 10 });
     }
 
-    /// <summary>What may be measured and is not yet.</summary>
+    /// <summary>What may be measured, with what was.</summary>
     public static StationStep? Measured(RigDocument rig)
     {
         var readings = new List<Reading>();
         void Of(string path, object record)
         {
             foreach (var d in MeasureReader.Declared(record.GetType()))
-                if (d.Measure is { Measured: true, Chosen: false } m && d.Property.GetValue(record) is null)
-                    readings.Add(new($"{path}.{d.Name}", m.Label, m.HowTo));
+                if (d.Measure is { Measured: true, Chosen: false } m && (record is not Site site || KindDescriptors.IsAsked(d.Property, site.Form)))
+                    readings.Add(new($"{path}.{d.Name}", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, (double?)d.Property.GetValue(record))
+                    {
+                        UsualFrom = double.IsFinite(m.UsualFrom) ? m.UsualFrom : null,
+                        UsualTo = double.IsFinite(m.UsualTo) ? m.UsualTo : null,
+                    });
                 else if (d.Part is not null && d.Property.GetValue(record) is Kind part)
                     Of($"{path}.{d.Name}", part);
         }
@@ -60,6 +65,8 @@ internal static class HouseSteps
         Of("isolator", rig.Isolator);
         Of("head", rig.Head);
         Of("camera", rig.Camera);
+        foreach (var brace in rig.Braces)
+            Of($"braces.[{brace.Id}]", brace);
         return readings.Count == 0 ? null : new("site", new(Work.Measure, "Measure what you can instead of trusting lists",
             "Each value that you read off beats the list's and is kept with its day. None is a must; pulls and weights gain most.")
         { Tools = ["tape", "calipers", "scale", "kitchen-scale"], Minutes = 3 * Math.Min(5, readings.Count) })

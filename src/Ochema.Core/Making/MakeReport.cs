@@ -1,3 +1,4 @@
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -74,7 +75,17 @@ public enum WorkPlace
 
 /// <summary>A value that is read off something at a step, and goes into the rig.</summary>
 /// <param name="Path">Where it stands in the document.</param>
-public sealed record Reading(string Path, string Label, string HowTo);
+/// <param name="Minimum">SI.</param>
+/// <param name="Maximum">SI.</param>
+/// <param name="Value">What was read, SI; null while it is not.</param>
+public sealed record Reading(string Path, string Label, string HowTo, Dimension Dimension, double Minimum, double Maximum, double? Value)
+{
+    /// <summary>SI: smaller values are asked about.</summary>
+    public double? UsualFrom { get; init; }
+
+    /// <summary>SI: larger values are asked about.</summary>
+    public double? UsualTo { get; init; }
+}
 
 /// <summary>A tool of a step.</summary>
 public sealed record ToolUse(string Id, string Name);

@@ -83,6 +83,9 @@ public static class KindDescriptors
         (p.DeclaringType == typeof(Site) || p.DeclaringType == typeof(SiteSurvey))
             && NamedChoices.Of<SiteForm>().Where(f => f.Has.Contains(p.Name)).Select(f => f.Id).ToArray() is { Length: > 0 } forms ? forms : null;
 
+    /// <summary>True where a place of a form has this measure or question.</summary>
+    internal static bool IsAsked(PropertyInfo p, SiteForm form) => FormsOf(p) is not { } forms || forms.Contains(form.Id);
+
     private static List<FieldDescriptor> Fields(Type type, object? fresh, Catalogue stock)
     {
         var list = new List<FieldDescriptor>();

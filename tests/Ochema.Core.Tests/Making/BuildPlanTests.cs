@@ -198,6 +198,27 @@ public sealed partial class BuildPlanTests
         Assert.Equal(24 * 3600, ahead.Ready, 6);
     }
 
+    [Theory] // what the measuring sheet asks for can be entered where it says, and is what the rig then has
+    [MemberData(nameof(Names))]
+    public void WhatIsMeasuredGoesIntoTheRig(string name)
+    {
+        var rig = RigFiles.Named(name);
+        var readings = Maker.Of(rig, Stock).Steps.SelectMany(s => s.Readings).ToList();
+        Assert.Equal(readings.Count, readings.Select(r => r.Path).Distinct().Count());
+        foreach (var r in readings)
+        {
+            var value = r.Minimum + (Math.Min(r.UsualTo ?? r.Maximum, r.Maximum) - r.Minimum) / 3;
+            var node = System.Text.Json.Nodes.JsonNode.Parse(Core.Json.StrictJson.Write(rig))!;
+            var at = node;
+            var way = r.Path.Split('.');
+            foreach (var step in way[..^1])
+                at = step.StartsWith('[') ? at!.AsArray().Single(x => $"[{(string)x!["id"]!}]" == step) : at![step];
+            at![way[^1]] = value;
+            var measured = RigReader.Read(node.ToJsonString(), Stock);
+            Assert.Equal(value, Maker.Of(measured, Stock).Steps.SelectMany(s => s.Readings).Single(x => x.Path == r.Path).Value!.Value, 12);
+        }
+    }
+
     [Fact]
     public void AHoldPointIsNotSkipped()
     {

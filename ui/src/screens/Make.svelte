@@ -10,7 +10,9 @@
   import TimeLine from '../make/TimeLine.svelte';
   import { clock, spell, stamp, workWords } from '../make/words';
   import { fill } from '../parts/quantity';
+  import QuantityField from '../parts/QuantityField.svelte';
   import JointSection from '../rig/JointSection.svelte';
+  import TakenNote from '../rig/TakenNote.svelte';
   import { Late } from '../state/late.svelte';
   import { getSession } from '../state/session.svelte';
 
@@ -178,14 +180,30 @@
             <div class="mt-4"><CutBars {group} parts={report.parts} marked={step.parts} /></div>
           {/each}
           {#if step.readings.length}
-            <ul class="mt-4 grid max-w-[40rem] gap-1" data-readings>
+            <div class="mt-3 max-w-[34rem]" data-readings>
               {#each step.readings as r (r.path)}
-                <li class="border-rule border-b border-dotted pb-1">
-                  <b>{r.label}</b>{#if r.howTo}<span class="text-quiet">, {fill(r.howTo)}</span>{/if}
-                </li>
+                {@const taken = session.doc.measured?.[r.path]}
+                <QuantityField
+                  label={r.label}
+                  hint={r.howTo}
+                  dimension={r.dimension}
+                  minimum={r.minimum}
+                  maximum={r.maximum}
+                  usualFrom={r.usualFrom}
+                  usualTo={r.usualTo}
+                  value={r.value}
+                  optional
+                  where={r.path}
+                  onchange={(v, where) => session.measure(where, v)}
+                />
+                {#if r.value != null}
+                  <TakenNote
+                    taken={taken && taken.value === r.value ? taken : null}
+                    onsaid={(said) => session.taken(r.path, said)}
+                  />
+                {/if}
               {/each}
-            </ul>
-            <p class="text-quiet mt-1 text-sm">They are entered where they stand on the Rig screen.</p>
+            </div>
           {/if}
           {#if joints.length && (step.work === 'fit' || step.work === 'place' || step.work === 'camera')}
             <div class="mt-4 flex flex-wrap gap-6">

@@ -41,16 +41,7 @@ public sealed record AdhesiveBase : BaseKind
             Tools = ["tapemark"],
             Minutes = 3,
         },
-        new(Work.Place, "Stick it on",
-            "Wash, wipe with spirit one way, let it dry. Peel, set down inside the tape, press hard for half a minute. Warm the place "
-                + "with a hand if it is cold.")
-        {
-            Tools = ["cloth", "spirit"],
-            Minutes = 6,
-            Wait = 72 * 3600,
-            Wrong = "Set down crooked: off at once and a new pad.",
-            Beware = "Never alone, and never on a helmet that has to protect without its maker's leave.",
-        },
+        .. Pad.Steps(b).Select(s => s with { Beware = "Never alone, and never on a helmet that has to protect without its maker's leave." }),
     ];
 
     public override Mount Build(RigBuilder b)

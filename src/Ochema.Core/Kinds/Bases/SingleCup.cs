@@ -43,18 +43,7 @@ public sealed record SingleCup : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
         own && Cup.Stance(form) is { } stance ? [stance with { Kind = this }] : [];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
-    [
-        new(Work.Place, "Pump the cup on",
-            "Wash the place with water and soap and wash the lip too: wiping dust scratches. Wet lip, press flat, pump until the ring "
-                + "is gone. Note gauge and time; after ten minutes look whether the ring has come back.")
-        {
-            Tools = ["cloth"],
-            Minutes = 5,
-            Wrong = "A ring that comes back: another place, or another cup. Never run on a cup that leaks.",
-            Beware = "The camera stays off until the cup has stood ten minutes.",
-        },
-    ];
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) => new Cup().Steps(b);
 
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Cup, "cup", StemHeight);
 }

@@ -43,17 +43,7 @@ public sealed record SingleMagnet : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
         own && Magnet.Stance(form) is { } stance ? [stance with { Kind = this }] : [];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
-    [
-        new(Work.Place, "Set the magnet down",
-            "Clean paint and face: one chip scratches and holds it off. One edge down first, fingers out, then let it roll flat. To "
-                + "take it off: lift one edge and slide a strap under.")
-        {
-            Tools = ["cloth", "shim"],
-            Minutes = 3,
-            Beware = "Fingers stay out from under. Cards, watches and medical implants keep away.",
-        },
-    ];
+    internal override IEnumerable<WorkStep> Steps(RigBuilder b) => new Magnet().Steps(b);
 
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Magnet, "magnet", StemHeight);
 }

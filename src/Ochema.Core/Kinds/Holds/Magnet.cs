@@ -48,7 +48,7 @@ public sealed record Magnet : HoldKind
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
-        new(Work.Place, "Set the magnets down",
+        new(Work.Place, b.Holds.Count(h => h.Station == "base") > 1 ? "Set the magnets down" : "Set the magnet down",
             "Clean paint and magnet faces: one chip under a magnet scratches and holds it off. One edge down first, fingers out, then "
                 + "let it roll flat. To take it off: lift one edge and slide a strap under.")
         {
