@@ -79,9 +79,10 @@ public sealed class MakeTests : IDisposable
         Step("measure.site").Click();
         var field = Browser.Until("a reading", () => browser.Driver.FindElements(By.XPath(
             "//*[@data-readings]//label[contains(., 'Weighed, all on')]/following-sibling::input")).FirstOrDefault());
+        int Taken() => browser.Driver.FindElements(By.CssSelector("[data-readings] [data-taken]")).Count;
+        var before = Taken();
         field.SendKeys("0.61 kg" + Keys.Enter);
-        Browser.Until("its day", () => browser.Driver.FindElements(By.CssSelector("[data-readings] [data-taken]")).Any(t =>
-            t.Text.StartsWith("Yours", StringComparison.Ordinal)));
+        Browser.Until("its day", () => Taken() > before);
         Saved();
         browser.OpenRig("demo-1-bonnet-close-up");
         browser.Find("[data-row=camera]").Click();
