@@ -260,7 +260,7 @@ internal static class BuildPlan
             var (step, work) = (p.Of.Step, p.Of.Step.Work);
             var tools = step.Tools.Distinct().Select(t => b.Stock.Find<ToolRow>("tools", t)).ToList();
             string[] bars = p.Of.Part >= 0 && b.Parts[p.Of.Part].Row is { } row && cuts.Any(c => c.Row == row) && work == Work.Cut ? [row] : [];
-            return new(p.Id, p.Of.Station, work, step.Title, step.How,
+            return new(p.Id, p.Of.Station, work, KindDescriptors.LabelOf(typeof(Work), work.ToString()), step.Title, step.How,
                 OnHost(steps, p) ? WorkPlace.Host : WorkPlace.Bench,
                 work is Work.TryOn or Work.Camera or Work.Set or Work.Check, IsHoldPoint(work), step.Crew, step.Minutes, step.Wait,
                 [.. tools.Select(t => new ToolUse(t.Id, t.Name))],

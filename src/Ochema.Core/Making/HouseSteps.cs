@@ -146,8 +146,7 @@ internal static class HouseSteps
             yield break;
         var count = holes.Sum(h => h.Count);
         string Size(HoleRow h) => $"{h.Layer}: {(h.Count > 1 ? $"{h.Count} × " : "")}{QuantityText.Of(h.Diameter, Dimension.Drill)}"
-            + (h.Sort == HoleSort.Clearance ? $", clear for {h.Thread}" : h.Sort == HoleSort.Insert ? ", for an insert "
-                + $"{h.Thread}" : $", to be tapped {h.Thread}")
+            + $", {h.For}"
             + (h.Countersink > 0 ? $", countersunk {QuantityText.Of(h.Countersink, Dimension.Length)} deep" : "");
         var pair = holes.Count > 1 ? " What lies on each other is drilled as a pair, clamped, or marked through the part that is "
             + "drilled already." : "";

@@ -6,6 +6,7 @@ namespace Ochema.Core.Making;
 
 /// <summary>All that a builder needs to make a rig and put it on. Numbers SI, money in the user's currency.</summary>
 /// <param name="Parts">Every piece, line by line.</param>
+/// <param name="Aisles">Where they are found, with what they cost there; those without lines are left out.</param>
 /// <param name="Mass">Of all lines, kg.</param>
 /// <param name="Cost">What is used of all lines.</param>
 /// <param name="Pay">Out of pocket: bars are bought whole.</param>
@@ -16,7 +17,7 @@ namespace Ochema.Core.Making;
 /// <param name="HandsOn">s of work that are left until it can be proved.</param>
 /// <param name="Ready">s from now, or from the start, until it can be proved, cures included, one person working through.</param>
 public sealed record MakeReport(
-    IReadOnlyList<PartLine> Parts, double Mass, double Cost, double Pay, IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes,
+    IReadOnlyList<PartLine> Parts, IReadOnlyList<AisleTotal> Aisles, double Mass, double Cost, double Pay, IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes,
     IReadOnlyList<PlanStep> Steps, IReadOnlyList<Template> Templates, double HandsOn, double Ready);
 
 /// <summary>A line of the list.</summary>
@@ -30,6 +31,11 @@ public sealed record PartLine(
     /// <summary>What is cut to a length, m; null for all else.</summary>
     public double? Length { get; init; }
 }
+
+/// <summary>What is found in one part of the shop.</summary>
+/// <param name="Label">In words.</param>
+/// <param name="Cost">Of its lines.</param>
+public sealed record AisleTotal(Aisle Aisle, string Label, double Cost);
 
 /// <summary>What is cut from one bar or tube of the shelf.</summary>
 /// <param name="Row">Catalogue row.</param>
@@ -64,7 +70,11 @@ public enum HoleSort
 /// <param name="Countersink">Depth of a countersink, m; 0 without one.</param>
 public sealed record HoleRow(
     string Joint, string Station, string Title, string Layer, int Count, double Diameter, HoleSort Sort, string Thread, double Depth, double? Edge,
-    double Countersink);
+    double Countersink)
+{
+    /// <summary>What it is for, in words: "clear for M8 × 1.25".</summary>
+    public string For => HoleTable.Words(Sort, Thread);
+}
 
 /// <summary>Where a step is done.</summary>
 public enum WorkPlace
@@ -92,6 +102,7 @@ public sealed record ToolUse(string Id, string Name);
 
 /// <summary>A step of the build plan.</summary>
 /// <param name="Id">The same as long as the rig's parts are the same.</param>
+/// <param name="Called">The sort of work, in words.</param>
 /// <param name="CameraIn">True where the camera is needed; else it stays out.</param>
 /// <param name="HoldPoint">True where nothing goes on before it is right.</param>
 /// <param name="Minutes">Hands on.</param>
@@ -107,7 +118,7 @@ public sealed record ToolUse(string Id, string Name);
 /// <param name="Bars">Rows that are cut here.</param>
 /// <param name="Readings">What is measured here.</param>
 public sealed record PlanStep(
-    string Id, string Station, Work Work, string Title, string How, WorkPlace Place, bool CameraIn, bool HoldPoint, int Crew, double Minutes, double Wait,
+    string Id, string Station, Work Work, string Called, string Title, string How, WorkPlace Place, bool CameraIn, bool HoldPoint, int Crew, double Minutes, double Wait,
     IReadOnlyList<ToolUse> Tools, IReadOnlyList<string> Beware, string Wrong, IReadOnlyList<string> After, double Start, double End, double Done,
     IReadOnlyList<string> Parts, IReadOnlyList<string> Joints, IReadOnlyList<string> Bars, IReadOnlyList<Reading> Readings)
 {

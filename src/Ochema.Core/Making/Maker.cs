@@ -26,7 +26,12 @@ public static class Maker
         // Bars are paid whole; what is cut of them counts as used only.
         var cutUsed = lines.Where(l => cuts.Any(c => c.Plan.Cost is not null && c.Row == l.Row && l.Sort == PieceSort.Cut)).Sum(l => l.Cost);
         var cost = lines.Sum(l => l.Cost);
-        return new(lines, lines.Sum(l => l.Mass), cost, cost - cutUsed + cuts.Sum(c => c.Plan.Cost ?? 0), cuts, holes, planned, Templates.Of(b, lines),
+        IReadOnlyList<AisleTotal> aisles =
+        [
+            .. lines.GroupBy(l => l.Aisle).OrderBy(g => g.Key)
+                .Select(g => new AisleTotal(g.Key, KindDescriptors.LabelOf(typeof(Aisle), g.Key.ToString()), g.Sum(l => l.Cost))),
+        ];
+        return new(lines, aisles, lines.Sum(l => l.Mass), cost, cost - cutUsed + cuts.Sum(c => c.Plan.Cost ?? 0), cuts, holes, planned, Templates.Of(b, lines),
             proved.Where(s => !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)));
     }
 }

@@ -18,7 +18,11 @@ public sealed record Template(
 /// <param name="Diameter">Of the drill, m.</param>
 /// <param name="Joint">Joint that it is of; empty where it is of none.</param>
 /// <param name="Title">What it is for.</param>
-public sealed record TemplateHole(double X, double Y, double Diameter, HoleSort Sort, string Thread, string Joint, string Title);
+public sealed record TemplateHole(double X, double Y, double Diameter, HoleSort Sort, string Thread, string Joint, string Title)
+{
+    /// <summary>What it is for, in words: "clear for M8 × 1.25".</summary>
+    public string For => HoleTable.Words(Sort, Thread);
+}
 
 /// <summary>Lays out the flat pieces of a rig.</summary>
 public static class Templates

@@ -69,7 +69,7 @@ public static class TemplateFiles
                     Line(Margin + 1000 * h.X - 4, Margin + wide - 1000 * h.Y, Margin + 1000 * h.X + 4, Margin + wide - 1000 * h.Y),
                     Line(Margin + 1000 * h.X, Margin + wide - 1000 * h.Y - 4, Margin + 1000 * h.X, Margin + wide - 1000 * h.Y + 4),
                 }),
-                t.Holes.Select(h => Text(Margin + 1000 * (h.X + h.Diameter / 2) + 1, Margin + wide - 1000 * h.Y - 1.5, $"{Mm(h.Diameter)} {Word(h)}")),
+                t.Holes.Select(h => Text(Margin + 1000 * (h.X + h.Diameter / 2) + 1, Margin + wide - 1000 * h.Y - 1.5, $"{Mm(h.Diameter)} {h.For}")),
                 Line(Margin, foot, Margin + Bar, foot), Line(Margin, foot - 2, Margin, foot + 2), Line(Margin + Bar, foot - 2, Margin + Bar, foot + 2),
                 Text(Margin, foot + 6, $"measure this bar: 100 mm. {Printed(t.Name)}")));
         return svg.ToString();
@@ -125,13 +125,6 @@ public static class TemplateFiles
         Pair(0, "EOF");
         return text.ToString();
     }
-
-    private static string Word(TemplateHole h) => h.Sort switch
-    {
-        HoleSort.Tapped => $"tap {h.Thread}",
-        HoleSort.Insert => $"insert {h.Thread}",
-        _ => h.Thread,
-    };
 
     private static string Printed(string text) => QuantityText.Print(text, UnitSystem.Metric);
 

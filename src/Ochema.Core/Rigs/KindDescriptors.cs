@@ -69,7 +69,7 @@ public static class KindDescriptors
     private static string[] Names(Type type) => Enum.GetNames(Nullable.GetUnderlyingType(type) ?? type);
 
     /// <summary>Its description, else its name as words.</summary>
-    private static string LabelOf(Type type, string name) =>
+    internal static string LabelOf(Type type, string name) =>
         (Nullable.GetUnderlyingType(type) ?? type).GetField(name)?.GetCustomAttribute<System.ComponentModel.DescriptionAttribute>()?.Description ?? JsonNamingPolicy.KebabCaseLower.ConvertName(name).Replace('-', ' ');
 
     private static List<string>? FitsWith(IStockRow row, StockChoiceAttribute choice, Type type, Catalogue stock) => choice.Beside.Length == 0 ? null

@@ -1,52 +1,82 @@
+using System.ComponentModel;
+
 namespace Ochema.Core.Rigs;
 
 /// <summary>The sorts of work on a mount, in the order that they recur (common practice, no source).</summary>
 public enum Work
 {
     /// <summary>The host is looked over before anything is bought or cut.</summary>
+    [Description("look at the host")]
     LookOver,
 
     /// <summary>A donor part is taken apart.</summary>
+    [Description("strip a donor")]
     Strip,
 
     /// <summary>Sizes are taken on the host.</summary>
+    [Description("measure")]
     Measure,
 
+    [Description("cut")]
     Cut,
+
+    [Description("deburr")]
     Deburr,
+
+    [Description("bend")]
     Bend,
+
+    [Description("drill")]
     Drill,
+
+    [Description("tap")]
     Tap,
+
+    [Description("plug and pad")]
     Pad,
 
     /// <summary>Put together loosely at the bench, before anything is glued.</summary>
+    [Description("dry fit")]
     DryFit,
 
     /// <summary>Held in its place on the host with the camera on; witness marks.</summary>
+    [Description("try on the host")]
     TryOn,
 
+    [Description("glue")]
     Glue,
 
     /// <summary>Holds and base go on the host.</summary>
+    [Description("put on the host")]
     Place,
 
     /// <summary>Parts are screwed or snapped to each other.</summary>
+    [Description("fit")]
     Fit,
 
+    [Description("brace")]
     Brace,
+
+    [Description("strap")]
     Strap,
+
+    [Description("tether")]
     Tether,
 
     /// <summary>The camera goes on.</summary>
+    [Description("camera")]
     Camera,
 
     /// <summary>Level, balance, aim.</summary>
+    [Description("set")]
     Set,
 
     /// <summary>Gone over by hand.</summary>
+    [Description("check")]
     Check,
 
     /// <summary>Paint and edges, after the trial.</summary>
+    [Description("finish")]
     Finish,
 }
 

@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Stock;
@@ -34,11 +35,22 @@ public interface IBoughtRow : IStockRow
 /// <summary>Where in a shop something lies.</summary>
 public enum Aisle
 {
+    [Description("Bar, tube and sheet")]
     Metal,
+
+    [Description("Screws and nuts")]
     Screws,
+
+    [Description("Plumbing")]
     Plumbing,
+
+    [Description("Holds, straps, clamps")]
     Rigging,
+
+    [Description("Glue and felt")]
     Glue,
+
+    [Description("Camera shop, and your own")]
     Camera,
 }
 

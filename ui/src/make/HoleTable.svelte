@@ -4,7 +4,6 @@
 
   /** What is drilled and tapped, each layer a row. */
   let { holes }: { holes: readonly Schemas['HoleRow'][] } = $props();
-  const words = { clearance: 'clear for', tapped: 'tap', insert: 'insert' } as const;
 </script>
 
 <table class="w-full max-w-[46rem] text-sm" data-holes>
@@ -27,8 +26,7 @@
         <td class="text-right align-top">{h.count}</td>
         <td class="pl-3 text-right align-top font-semibold whitespace-nowrap">{quantity(h.diameter, 'drill')}</td>
         <td class="pl-3 align-top"
-          >{words[h.sort]}
-          {h.thread}{#if h.countersink}<span class="block">countersunk {quantity(h.countersink, 'length')} deep</span
+          >{h.for}{#if h.countersink}<span class="block">countersunk {quantity(h.countersink, 'length')} deep</span
             >{/if}</td
         >
         <td class="text-right align-top whitespace-nowrap">{quantity(h.depth, 'length')}</td>

@@ -5,20 +5,8 @@
   /** Everything there is to buy, cut and bring, by where one finds it. */
   let { report }: { report: Schemas['MakeReport'] } = $props();
 
-  const aisles: readonly (readonly [Schemas['Aisle'], string])[] = [
-    ['metal', 'Bar, tube and sheet'],
-    ['screws', 'Screws and nuts'],
-    ['plumbing', 'Plumbing'],
-    ['rigging', 'Holds, straps, clamps'],
-    ['glue', 'Glue and felt'],
-    ['camera', 'Camera shop, and your own'],
-  ];
   const how = { bought: '', cut: 'cut', sheet: 'cut from sheet', own: 'your own' } as const;
-  let groups = $derived(
-    aisles
-      .map(([id, label]) => ({ id, label, lines: report.parts.filter((p) => p.aisle === id) }))
-      .filter((g) => g.lines.length),
-  );
+  let groups = $derived(report.aisles.map((a) => ({ ...a, lines: report.parts.filter((p) => p.aisle === a.aisle) })));
 </script>
 
 <table class="w-full max-w-[46rem] text-sm" data-parts>
@@ -30,11 +18,11 @@
       <th class="pl-4 text-right font-normal">price</th>
     </tr>
   </thead>
-  {#each groups as g (g.id)}
+  {#each groups as g (g.aisle)}
     <tbody>
       <tr
         ><th colspan="2" class="pt-3 text-left">{g.label}</th><td></td><td class="pt-3 text-right font-semibold"
-          >{price(g.lines.reduce((sum, l) => sum + l.cost, 0))}</td
+          >{price(g.cost)}</td
         ></tr
       >
       {#each g.lines as p (p.id)}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { fill } from '../parts/quantity';
-  import { spell, workWords } from './words';
+  import { spell } from './words';
 
   /** The build plan as a list: done, to do, and what must be right before anything goes on. */
   interface Props {
@@ -57,7 +57,7 @@
         </svg>
         <span class="min-w-0">
           <span class="block text-xs {s.holdPoint ? 'word-tight font-semibold' : 'text-quiet'}"
-            >{s.isDone ? 'done · ' : ''}{s.holdPoint ? 'hold point · ' : ''}{workWords[s.work]}{people(s)}</span
+            >{s.isDone ? 'done · ' : ''}{s.holdPoint ? 'hold point · ' : ''}{s.called}{people(s)}</span
           >
           <span class="block leading-snug font-semibold">{fill(s.title)}</span>
         </span>

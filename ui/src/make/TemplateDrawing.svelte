@@ -37,7 +37,6 @@
       });
   });
   let height = $derived(Math.max(TOP + wide + 40, (labels.at(-1)?.at ?? 0) + 40));
-  const words = { clearance: 'clear for', tapped: 'tap', insert: 'insert' } as const;
   /** Distances along and across of all holes of a group, each once. */
   const each = (values: number[]) =>
     [...new Set(values.map((v) => quantity(v, 'length')))].sort((a, b) => parseFloat(a) - parseFloat(b)).join(', ');
@@ -89,8 +88,7 @@
     {#each labels as g (`${g.of.joint} ${g.of.diameter} ${g.of.sort}`)}
       <line x1={x(g.first.x)} y1={y(g.first.y)} x2={LEFT + long + 18} y2={g.at + 4} class="stroke-accent" />
       <text x={LEFT + long + 22} y={g.at + 8} class="fill-accent text-xs font-semibold"
-        >{g.holes.length > 1 ? `${g.holes.length} × ` : ''}{quantity(g.of.diameter, 'drill')}, {words[g.of.sort]}
-        {g.of.thread}</text
+        >{g.holes.length > 1 ? `${g.holes.length} × ` : ''}{quantity(g.of.diameter, 'drill')}, {g.of.for}</text
       >
       <text x={LEFT + long + 22} y={g.at + 22} class="fill-quiet text-xs">{g.of.title}</text>
     {/each}

@@ -1,30 +1,3 @@
-import type { Schemas } from '../api/client';
-
-/** The sorts of work as they are called in a list. */
-export const workWords: Record<Schemas['Work'], string> = {
-  'look-over': 'look at the host',
-  strip: 'strip a donor',
-  measure: 'measure',
-  cut: 'cut',
-  deburr: 'deburr',
-  bend: 'bend',
-  drill: 'drill',
-  tap: 'tap',
-  pad: 'plug and pad',
-  'dry-fit': 'dry fit',
-  'try-on': 'try on the host',
-  glue: 'glue',
-  place: 'put on the host',
-  fit: 'fit',
-  brace: 'brace',
-  strap: 'strap',
-  tether: 'tether',
-  camera: 'camera',
-  set: 'set',
-  check: 'check',
-  finish: 'finish',
-};
-
 /** Minutes as people say them. */
 export function spell(minutes: number) {
   const m = Math.round(minutes);

@@ -8,7 +8,7 @@
   import StepList from '../make/StepList.svelte';
   import TemplateDrawing from '../make/TemplateDrawing.svelte';
   import TimeLine from '../make/TimeLine.svelte';
-  import { clock, spell, stamp, workWords } from '../make/words';
+  import { clock, spell, stamp } from '../make/words';
   import { fill } from '../parts/quantity';
   import QuantityField from '../parts/QuantityField.svelte';
   import JointSection from '../rig/JointSection.svelte';
@@ -155,7 +155,7 @@
           <p class="text-quiet text-sm">
             Step {step.number} of {steps.length} · {step.holdPoint
               ? 'hold point: nothing goes on before it is right · '
-              : ''}{workWords[step.work]}
+              : ''}{step.called}
           </p>
           <h2 class="max-w-[40rem] text-3xl leading-tight" data-title>{fill(step.title)}</h2>
           <p class="mt-2 max-w-[38rem] text-lg leading-snug">{fill(step.how)}</p>
