@@ -12,8 +12,8 @@ public static class HoleTable
         .. b.Joints.SelectMany(Of),
         // Legs of U-bolts pass where no joint is made of them.
         .. b.Parts.SelectMany(p => (p.Sheet?.Holes ?? []).Where(h => h.Passes is not null).GroupBy(h => (h.Layer, Screw: h.Passes!)).Select(legs =>
-            new HoleRow("", p.Station, $"U-bolts through the {Quantities.Words.Inside(legs.Key.Layer)}", legs.Key.Layer, legs.Count(), legs.Key.Screw.ClearanceClose,
-                HoleSort.Clearance, legs.Key.Screw.Name, p.Sheet!.Thickness, null, 0))),
+            new HoleRow("", p.Station, $"U-bolts through the {Quantities.Words.Inside(legs.Key.Layer)}", legs.Key.Layer, legs.Count(),
+                legs.Key.Screw.ClearanceClose, HoleSort.Clearance, legs.Key.Screw.Name, p.Sheet!.Thickness, null, 0))),
     ];
 
     /// <summary>What a hole is for, in words.</summary>

@@ -17,8 +17,8 @@ namespace Ochema.Core.Making;
 /// <param name="HandsOn">s of work that are left until it can be proved.</param>
 /// <param name="Ready">s from now, or from the start, until it can be proved, cures included, one person working through.</param>
 public sealed record MakeReport(
-    IReadOnlyList<PartLine> Parts, IReadOnlyList<AisleTotal> Aisles, double Mass, double Cost, double Pay, IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes,
-    IReadOnlyList<PlanStep> Steps, IReadOnlyList<Template> Templates, double HandsOn, double Ready);
+    IReadOnlyList<PartLine> Parts, IReadOnlyList<AisleTotal> Aisles, double Mass, double Cost, double Pay,
+    IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes, IReadOnlyList<PlanStep> Steps, IReadOnlyList<Template> Templates, double HandsOn, double Ready);
 
 /// <summary>A line of the list.</summary>
 /// <param name="Mass">Of all of it, kg.</param>
@@ -118,8 +118,8 @@ public sealed record ToolUse(string Id, string Name);
 /// <param name="Bars">Rows that are cut here.</param>
 /// <param name="Readings">What is measured here.</param>
 public sealed record PlanStep(
-    string Id, string Station, Work Work, string Called, string Title, string How, WorkPlace Place, bool CameraIn, bool HoldPoint, int Crew, double Minutes, double Wait,
-    IReadOnlyList<ToolUse> Tools, IReadOnlyList<string> Beware, string Wrong, IReadOnlyList<string> After, double Start, double End, double Done,
+    string Id, string Station, Work Work, string Called, string Title, string How, WorkPlace Place, bool CameraIn, bool HoldPoint,
+    int Crew, double Minutes, double Wait, IReadOnlyList<ToolUse> Tools, IReadOnlyList<string> Beware, string Wrong, IReadOnlyList<string> After, double Start, double End, double Done,
     IReadOnlyList<string> Parts, IReadOnlyList<string> Joints, IReadOnlyList<string> Bars, IReadOnlyList<Reading> Readings)
 {
     /// <summary>Its place in the plan, from 1.</summary>
