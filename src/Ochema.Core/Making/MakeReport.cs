@@ -119,7 +119,8 @@ public sealed record ToolUse(string Id, string Name);
 /// <param name="Readings">What is measured here.</param>
 public sealed record PlanStep(
     string Id, string Station, Work Work, string Called, string Title, string How, WorkPlace Place, bool CameraIn, bool HoldPoint,
-    int Crew, double Minutes, double Wait, IReadOnlyList<ToolUse> Tools, IReadOnlyList<string> Beware, string Wrong, IReadOnlyList<string> After, double Start, double End, double Done,
+    int Crew, double Minutes, double Wait, IReadOnlyList<ToolUse> Tools, IReadOnlyList<string> Beware, string Wrong,
+    IReadOnlyList<string> After, double Start, double End, double Done,
     IReadOnlyList<string> Parts, IReadOnlyList<string> Joints, IReadOnlyList<string> Bars, IReadOnlyList<Reading> Readings)
 {
     /// <summary>Its place in the plan, from 1.</summary>
