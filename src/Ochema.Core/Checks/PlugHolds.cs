@@ -14,7 +14,7 @@ internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
     : Check(joint.Id + ".plug", joint.Station, joint.Id, "End plug comes out of its tube")
 {
     /// <summary>Glue that a plug is set in.</summary>
-    private readonly Glue glue = Glues.Find("epoxy-24h");
+    private readonly Glue glue = Glues.Find(TubePlug.Glue);
 
     /// <summary>The plug itself is of aluminium.</summary>
     private const string PlugFamily = "metal";

@@ -14,6 +14,9 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
     public const double Pin = 0.005;
     public const double PinYield = 240e6;
 
+    /// <summary>Row of the glue that it is glued in with.</summary>
+    public const string Glue = "epoxy-24h";
+
     /// <summary>Load of one of the two walls, N, at which the pin is sheared there, against yield (Shigley's Mechanical Engineering Design, ch. 8).</summary>
     public static readonly double PinShears = Math.PI / 4 * Pin * Pin * Threads.ShearShare * PinYield;
 

@@ -17,9 +17,10 @@ internal static class BuildPlan
     /// <summary>All steps, in an order that none of them breaks.</summary>
     public static IReadOnlyList<Placed> Of(RigBuilder b, IReadOnlyList<HoleRow> holes)
     {
-        var own = Own(b).ToList();
-        bool Has(string station, Work work, string of) => own.Exists(s => s.Station == station && s.Step.Work == work && s.Step.Of.Length > 0
-            && of.StartsWith(s.Step.Of, StringComparison.Ordinal));
+        var own = OfKinds(b).ToList();
+        // What a kind says of one of its pieces, in place of the house.
+        StationStep? Own(StationStep house, string piece) => own.Find(s => s.Station == house.Station && s.Step.Work == house.Step.Work
+            && s.Step.Of.Length > 0 && piece.StartsWith(s.Step.Of, StringComparison.Ordinal));
         // A joint that a kind speaks of, at whatever work of that sort, is the kind's.
         bool Fits(ScrewJoint j) => own.Exists(s => s.Step.Of == j.Id && s.Step.Work is Work.Fit or Work.Place);
         var all = new List<StationStep> { HouseSteps.LookOver(b) };
@@ -32,16 +33,13 @@ internal static class BuildPlan
             if (HouseSteps.Cut(b.Parts[i], i, b.Stock) is { } cut)
             {
                 metal += b.Parts[i].Aisle == Aisle.Rigging ? 0 : 1;
-                if (Has(cut.Station, Work.Cut, b.Parts[i].Name))
-                    all.Add(Mine(own, cut, Work.Cut, b.Parts[i].Name, all));
-                else
-                    all.Add(cut);
+                all.Add(Own(cut, b.Parts[i].Name) is { } mine ? mine with { Part = i } : cut);
             }
         all.AddRange(own.Where(s => s.Step.Work == Work.Cut && !all.Exists(a => a.Step == s.Step)));
         if (metal > 0)
             all.Add(HouseSteps.Deburr(metal));
         for (var i = 0; i < b.Parts.Count; i++)
-            if (HouseSteps.Bent(b.Parts[i], i) is { } bent && !Has(bent.Station, Work.Bend, b.Parts[i].Name))
+            if (HouseSteps.Bent(b.Parts[i], i) is { } bent && Own(bent, b.Parts[i].Name) is null)
                 all.Add(bent);
         all.AddRange(Sorted(own, Work.Bend));
         foreach (var joint in b.Joints)
@@ -49,9 +47,9 @@ internal static class BuildPlan
             var rows = holes.Where(h => h.Joint == joint.Id).ToList();
             var drilled = HouseSteps.Drilled(joint, rows).ToList();
             var mine = own.Where(s => s.Step.Work == Work.Drill && s.Step.Of == joint.Id).ToList();
-            // A kind's own drilling takes the place of the house's; its sizes stand in the table all the same.
+            // A kind's own drilling takes the place of the house's, and of its tapping where it taps; the sizes stand in the table all the same.
             all.AddRange(mine.Select(s => s with { Joints = [joint.Id] }));
-            all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && joint.Station != "base") : drilled);
+            all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && !mine.Exists(m => m.Step.Tools.Contains("tap"))) : drilled);
             if (HouseSteps.Plugged(joint) is { Step.Work: not Work.Glue } plugged)
                 all.Add(plugged);
         }
@@ -104,7 +102,7 @@ internal static class BuildPlan
     }
 
     /// <summary>What the rig's kinds say of themselves.</summary>
-    private static IEnumerable<StationStep> Own(RigBuilder b)
+    private static IEnumerable<StationStep> OfKinds(RigBuilder b)
     {
         IEnumerable<StationStep> Of(string station, StationKind kind) => kind.Steps(b).Select(s => new StationStep(station, s));
         var rig = b.Rig;
@@ -119,12 +117,6 @@ internal static class BuildPlan
 
     private static IEnumerable<StationStep> Sorted(List<StationStep> own, params Work[] works) =>
         works.SelectMany(w => own.Where(s => s.Step.Work == w));
-
-    /// <summary>The kind's own step for a piece, with the piece it makes.</summary>
-    private static StationStep Mine(List<StationStep> own, StationStep house, Work work, string name, List<StationStep> all) =>
-        own.First(s => s.Station == house.Station && s.Step.Work == work && s.Step.Of.Length > 0 && name.StartsWith(s.Step.Of, StringComparison.Ordinal)
-            && !all.Exists(a => a.Step == s.Step && a.Part >= 0)) with
-        { Part = house.Part };
 
     private static bool IsCamera(string station) => RigPath.Kind(station) == "camera";
 
@@ -241,6 +233,10 @@ internal static class BuildPlan
             order[i] = n + 1;
         return [.. steps.Select((s, i) => Plan(s, i, times[i], [.. lines.Where(l => l.Step == s.Id)])).OrderBy(s => s.Number)];
 
+        // Nothing goes on an aircraft, under a line or over people before it is answered.
+        IEnumerable<string> Unanswered(Work work) => work is not (Work.Place or Work.TryOn) ? []
+            : Questions.Of(b.Rig, b.Host).Where(q => q.Answer != Hosts.Answer.Yes).Select(q => $"Not before this is answered with yes: {q.Ask}");
+
         bool IsDone(Placed p) => b.Rig.Made?.GetValueOrDefault(p.Id)?.At is not null;
 
         // All that precedes it, near and far.
@@ -264,7 +260,7 @@ internal static class BuildPlan
                 OnHost(steps, p) ? WorkPlace.Host : WorkPlace.Bench,
                 work is Work.TryOn or Work.Camera or Work.Set or Work.Check, IsHoldPoint(work), step.Crew, step.Minutes, step.Wait,
                 [.. tools.Select(t => new ToolUse(t.Id, t.Name))],
-                Cautions(new[] { step.Beware }.Concat(tools.Select(t => t.Beware))), step.Wrong,
+                Cautions([.. Unanswered(work), step.Beware, .. tools.Select(t => t.Beware)]), step.Wrong,
                 [.. p.After.Select(a => steps[a].Id)], time.Start, time.End, time.Done, [.. parts.Select(l => l.Id)], p.Of.Joints, bars, p.Of.Readings)
             {
                 Number = order[index],

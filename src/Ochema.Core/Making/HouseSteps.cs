@@ -29,9 +29,6 @@ internal static class HouseSteps
     private const double Fingers = 0.9;
     private const double Knob = 3;
 
-    /// <summary>Epoxy that end plugs are glued with.</summary>
-    private const string PlugGlue = "epoxy-24h";
-
     public static StationStep LookOver(RigBuilder b)
     {
         var asks = Questions.Of(b.Rig, b.Host).Select(q => q.Ask);
@@ -188,7 +185,7 @@ internal static class HouseSteps
     {
         if (joint.Plug is not { } plug)
             return null;
-        var glue = Glues.Find(PlugGlue);
+        var glue = Glues.Find(TubePlug.Glue);
         return new(joint.Station, plug.Kept switch
         {
             PlugKept.Pinned => new(Work.Pad, $"Pin the end plug, {joint.Title}",
@@ -258,9 +255,8 @@ internal static class HouseSteps
 
     public static StationStep TryOn(RigBuilder b) => new("site", new(Work.TryOn, "Hold it in its place on the "
         + $"{Words.Inside(b.Rig.Site.Name)}",
-        "With the camera on, by hand. Doors, bonnet, wipers, controls lock to lock, the driver's view: all clear. Look through the "
-            + "lens. Mark feet and joints "
-        + "with tape and a line across, so that it comes back to the same place.")
+        "With the camera on, by hand. All that moves near it through its whole travel, and the view of whoever drives or steers: clear. Look through the "
+        + "lens. Mark feet and joints with tape and a line across, so that it comes back to the same place.")
     {
         Tools = ["tapemark", "marker"],
         Minutes = 10,
@@ -306,7 +302,7 @@ internal static class HouseSteps
         (screw is null ? "One hand on it until the tether and its clip hold it. In until it snaps, the pin or band closed, pull on it."
             : "One hand on it until the tether and its screw hold it. Rubber washer in, "
                 + $"{QuantityText.Of(screw.TightenedWith, Dimension.Torque)}, tight by hand, a mark line.")
-        + " Start it before anybody drives.")
+        + " Start it before anybody moves off.")
     {
         Tools = ["cloth"],
         Minutes = 4,
@@ -315,7 +311,7 @@ internal static class HouseSteps
     });
 
     public static readonly WorkStep Level = new(Work.Set, "Level and aim",
-        "Vehicle on level ground. Bubble first, then through the lens. Lock everything, look once more: locking moves it.")
+        "With the host standing level. Bubble first, then through the lens. Lock everything, look once more: locking moves it.")
     {
         Tools = ["level"],
         Minutes = 6,

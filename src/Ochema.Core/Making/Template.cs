@@ -31,19 +31,21 @@ public static class Templates
     private const double FirstAt = Math.PI / 4;
 
     /// <summary>One for each flat piece, in the order of the list.</summary>
-    public static IReadOnlyList<Template> Of(RigBuilder b, IReadOnlyList<PartLine> lines) =>
+    /// <param name="lines">The list.</param>
+    /// <param name="drilled">All that is drilled.</param>
+    public static IReadOnlyList<Template> Of(RigBuilder b, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> drilled) =>
     [
         .. lines.Where(l => l.Sort == PieceSort.Sheet).Select(l =>
         {
             var part = b.Parts.First(p => p.Sheet is not null && p.Station == l.Station && p.Name == l.Name);
             var sheet = part.Sheet!;
-            List<TemplateHole> holes = [.. sheet.Holes.SelectMany(h => Drilled(b, sheet, h))];
+            List<TemplateHole> holes = [.. sheet.Holes.SelectMany(h => Drilled(b, drilled, sheet, h))];
             return new Template(l.Id, l.Station, l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, sheet.Bends, holes, [.. Faults(sheet, holes)]);
         }),
     ];
 
     /// <summary>The hole, or the holes on a circle about its place, with the sizes of the joint that passes there.</summary>
-    private static IEnumerable<TemplateHole> Drilled(RigBuilder b, SheetPiece sheet, SheetHole hole)
+    private static IEnumerable<TemplateHole> Drilled(RigBuilder b, IReadOnlyList<HoleRow> rows, SheetPiece sheet, SheetHole hole)
     {
         if (hole.Passes is { } leg)
         {
@@ -51,7 +53,7 @@ public static class Templates
             yield break;
         }
         var named = sheet.Holes.Select(h => h.Joint).ToHashSet();
-        foreach (var row in HoleTable.Of(b).Where(r => r.Joint.Length > 0 && r.Layer == hole.Layer
+        foreach (var row in rows.Where(r => r.Joint.Length > 0 && r.Layer == hole.Layer
             && (hole.Joint is { } own ? r.Joint == own : !named.Contains(r.Joint))))
         {
             var joint = b.Joints.First(j => j.Id == row.Joint);

@@ -219,6 +219,22 @@ public sealed partial class BuildPlanTests
         }
     }
 
+    [Theory] // nothing goes on an aircraft or a pole under lines before the questions that must be answered are
+    [InlineData("tie-down-block")]
+    [InlineData("hand-pole")]
+    public void WhatMustBeAnsweredIsSaidWhereItGoesOn(string name)
+    {
+        var rig = RigFiles.Named(name);
+        var asked = Questions.Of(rig, Core.Hosts.HostLibrary.Find(rig.Host)!).Where(q => q.Answer != Core.Hosts.Answer.Yes).ToList();
+        Assert.NotEmpty(asked);
+        var on = Maker.Of(rig, Stock).Steps.First(s => s.Work == Work.Place);
+        Assert.All(asked, q => Assert.Contains(on.Beware, t => t.EndsWith(q.Ask, StringComparison.Ordinal)));
+        var yes = Core.Hosts.Answer.Yes;
+        var answered = rig with { Survey = rig.Survey with { SignedOff = yes, PowerLines = yes, NobodyBelow = yes } };
+        Assert.DoesNotContain(Maker.Of(answered, Stock).Steps.First(s => s.Work == Work.Place).Beware,
+            t => t.StartsWith("Not before", StringComparison.Ordinal));
+    }
+
     [Fact]
     public void AHoldPointIsNotSkipped()
     {
@@ -259,11 +275,7 @@ public sealed partial class BuildPlanTests
     [Fact]
     public void APieceThatNoBarIsLongEnoughForIsRefusedInWords()
     {
-        var rig = RigFiles.Named("hand-pole");
-        var pole = (Core.Kinds.Reaches.TelescopingPole)rig.Reach;
-        var plan = Maker.Of(rig, Stock, squaring: 0.1);
-        Assert.Null(plan.Cuts[0].Plan.Finding);
-        Assert.NotNull(pole);
+        Assert.Null(Maker.Of(RigFiles.Named("hand-pole"), Stock, squaring: 0.1).Cuts[0].Plan.Finding);
         // Three metres is the longest on sale: with the squared end nothing of 3 m comes out of it.
         var long_ = Maker.Of(RigFiles.Named("rail-table") with { Base = new Core.Kinds.Bases.RailTable { Length = 3 } }, Stock);
         Assert.Contains(long_.Cuts, c => c.Plan.Finding?.Contains("too long", StringComparison.Ordinal) == true);

@@ -39,7 +39,7 @@
   let height = $derived(Math.max(TOP + wide + 40, (labels.at(-1)?.at ?? 0) + 40));
   /** Distances along and across of all holes of a group, each once. */
   const each = (values: number[]) =>
-    [...new Set(values.map((v) => quantity(v, 'length')))].sort((a, b) => parseFloat(a) - parseFloat(b)).join(', ');
+    [...new Set([...values].sort((a, b) => a - b).map((v) => quantity(v, 'length')))].join(', ');
 </script>
 
 <figure class="min-w-0" data-template={template.part}>

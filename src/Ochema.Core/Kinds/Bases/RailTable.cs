@@ -41,7 +41,7 @@ public sealed record RailTable : BaseKind
     /// <summary>Width of the plate on the cross-bar, m (judgement).</summary>
     private const double HeadPlate = 0.1;
 
-    /// <summary>U-bolts of the head plate, along the bar, m (judgement).</summary>
+    /// <summary>U-bolts of the head plate, along the bar, m (judgement, 60–100 mm).</summary>
     private const double UBoltsApart = 0.09;
 
     [JsonIgnore]
