@@ -31,7 +31,8 @@ public static class Maker
             .. lines.GroupBy(l => l.Aisle).OrderBy(g => g.Key)
                 .Select(g => new AisleTotal(g.Key, KindDescriptors.LabelOf(typeof(Aisle), g.Key.ToString()), g.Sum(l => l.Cost))),
         ];
-        return new(lines, aisles, lines.Sum(l => l.Mass), cost, cost - cutUsed + cuts.Sum(c => c.Plan.Cost ?? 0), cuts, holes, planned, Templates.Of(b, lines, holes),
+        return new(lines, aisles, lines.Sum(l => l.Mass), cost, cost - cutUsed + cuts.Sum(c => c.Plan.Cost ?? 0), cuts, holes,
+            planned, Templates.Of(b, lines, holes),
             proved.Where(s => now is null || !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)));
     }
 }
