@@ -36,7 +36,16 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     }
 
     /// <summary>True when some case at this speed has no equilibrium.</summary>
-    public bool Unstable(double speed) => state.Mechanism is not null || Enumerable.Range(0, cases.Count).Any(i => At(i, speed) is null);
+    public bool Unstable(double speed)
+    {
+        if (state.Mechanism is not null)
+            return true;
+        var known = Known(speed);
+        for (var c = 0; c < cases.Count; c++)
+            if (At(known, c, speed) is null)
+                return true;
+        return false;
+    }
 
     /// <summary>The forces of a case at a speed, worked out when first asked for; null where it has no equilibrium.</summary>
     public CaseForces? At(int c, double speed) => At(Known(speed), c, speed);
@@ -192,15 +201,19 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         var (below, above, known) = (Known(low), Known(high), Known(speed));
         var share = high > low ? (speed * speed - low * low) / (high * high - low * low) : 1;
         var worst = new Worst(-1, null, null);
+        var ends = new (double[] From, double[] To)[checks.Count];
+        for (var i = 0; i < ends.Length; i++)
+            ends[i] = (below.Uses[checks[i]], above.Uses[checks[i]]);
         for (var c = 0; c < cases.Count; c++)
         {
             if (At(known, c, speed) is not { } f)
                 return new Worst(Check.MostUse, null, cases[c]);
-            foreach (var check in checks)
+            for (var i = 0; i < ends.Length; i++)
             {
-                var (from, to) = (below.Uses[check], above.Uses[check]);
-                if (c < to.Length && from[c] + share * (to[c] - from[c]) >= Near * target && check.Counts(check.Use(f)) is var use && use > worst.Use)
-                    worst = new Worst(use, check, cases[c]);
+                var (from, to) = ends[i];
+                if (c < to.Length && from[c] + share * (to[c] - from[c]) >= Near * target
+                    && checks[i].Counts(checks[i].Use(f)) is var use && use > worst.Use)
+                    worst = new Worst(use, checks[i], cases[c]);
             }
             f.Release();
         }

@@ -30,6 +30,7 @@ internal sealed class RigModel
     private readonly int dunkLoad;
     private readonly int modalLoads;
     private readonly ResponseLayout layout;
+    private readonly double[] noTension;
     private bool immersed;
 
     public RigBuilder Builder { get; }
@@ -49,6 +50,7 @@ internal sealed class RigModel
     {
         Builder = RigAssembly.Build(rig, stock, holdsGone);
         System = new FrameSystem(Builder.Model);
+        noTension = new double[System.Lines.Length];
         density = Atmosphere.Density(rig.Run.Altitude, rig.Run.Temperature);
         viscosity = Atmosphere.KinematicViscosity(rig.Run.Altitude, rig.Run.Temperature);
         loads = UnitLoads(out knockLoad, out dunkLoad);
@@ -114,16 +116,16 @@ internal sealed class RigModel
             if (windLoads[w].Yaw == c.Wind)
                 coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
-        foreach (var (pressure, _, slam) in Waters(c, speed))
-            coefficients[slam ? dunkLoad : dunkLoad + 1] = pressure;
+        if (WaterOf(c, speed) is { } water)
+            coefficients[water.Slam ? dunkLoad : dunkLoad + 1] = water.Pressure;
         if (c.Dynamic)
             Dynamics!.Coefficients(c, speed, coefficients.AsSpan(dynamic));
         var lines = state.Lines;
         for (var i = 0; i < lines.Length; i++)
             coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
-        var tension = new double[System.Lines.Length];
         if (lines.Length == 0)
-            return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, tension);
+            return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, noTension);
+        var tension = new double[System.Lines.Length];
         var gap = new double[lines.Length];
         for (var i = 0; i < lines.Length; i++)
         {
@@ -145,7 +147,7 @@ internal sealed class RigModel
 
     /// <summary>Pressure of water on the cameras, Pa; 0 for those it does not reach.</summary>
     private double WaterOnCameras(RigCase c, double speed) =>
-        Waters(c, speed).Where(w => w.Slam || Builder.Position(Builder.Camera.Node).Z < w.UpTo).Sum(w => w.Pressure);
+        WaterOf(c, speed) is { } w && (w.Slam || Builder.Position(Builder.Camera.Node).Z < w.UpTo) ? w.Pressure : 0;
 
     /// <summary>Force and moment at a spring of the whole rig under any load, for checks of the combinations.</summary>
     internal (Vec3 Force, Vec3 Moment) ResponseTo(double[] load, SpringIndex spring)
@@ -181,28 +183,23 @@ internal sealed class RigModel
                     foreach (var face in Builder.Faces.Where(f => f.Node >= 0))
                         nodes.Add(new ModelNodeLoad(Builder.NodeId(face.Node)) { F = (q * face.BoxForce(MotionProfile.WindDirection(MotionProfile.Yaw[c.Wind]))).ToArray() });
             }
-        foreach (var (force, upTo, slam) in Waters(c, speed))
-            foreach (var (member, node, load) in Wetted(upTo, slam))
+        if (WaterOf(c, speed) is { } water)
+            foreach (var (member, node, load) in Wetted(water.UpTo, water.Slam))
                 if (member >= 0)
-                    members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (force * load).ToArray()));
+                    members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (water.Pressure * load).ToArray()));
                 else
-                    nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (force * load).ToArray() });
+                    nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (water.Pressure * load).ToArray() });
         if (c.Knock != Vec3.Zero)
             nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
         return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
     }
 
-    /// <summary>Pressure, Pa, of the waters of a case at a speed, and what they wet.</summary>
-    private IEnumerable<(double Pressure, double UpTo, bool Slam)> Waters(RigCase c, double speed)
-    {
-        if (!Builder.Host.Motion.Wet || c.AtRest)
-            yield break;
-        var pressure = Water.Pressure(speed);
-        if (c.Dunk)
-            yield return (pressure, Crest, true);
-        else if (immersed)
-            yield return (pressure, 0, false);
-    }
+    /// <summary>Pressure, Pa, of the water of a case at a speed, and what it wets up to which height; null where none is met.</summary>
+    private (double Pressure, double UpTo, bool Slam)? WaterOf(RigCase c, double speed) =>
+        !Builder.Host.Motion.Wet || c.AtRest ? null
+        : c.Dunk ? (Water.Pressure(speed), Crest, true)
+        : immersed ? (Water.Pressure(speed), 0, false)
+        : null;
 
     /// <summary>Height of a wave at the host, m over still water.</summary>
     private double Crest => Builder.Host.Motion.Crests[Builder.Host.Motion.Index(Builder.Rig.Run.Road)];

@@ -19,9 +19,11 @@ internal static class LineComplementarity
     {
         var n = q.Length;
         var s = new double[n];
-        if (q.All(v => v >= 0))
+        var (scale, least) = (0.0, 0.0);
+        foreach (var v in q)
+            (scale, least) = (Math.Max(scale, Math.Abs(v)), Math.Min(least, v));
+        if (least >= 0)
             return s;
-        var scale = q.Max(Math.Abs);
         var tolerance = 1e-12 * scale;
         var passive = new bool[n];
         for (var step = 0; step < 20 * n + 20; step++)
