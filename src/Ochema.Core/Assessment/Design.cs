@@ -130,7 +130,7 @@ public sealed class Design
         var moves = Instability(speed);
         var findings = b.Findings.ToList();
         if (moves is not null)
-            findings.Insert(0, new ReportFinding("base", moves, true));
+            findings.Insert(0, new ReportFinding(StationId.Base, moves, true));
         foreach (var v in moves is null ? [speed, 0, limits.Highest] : (ReadOnlySpan<double>)[])
             limits.Look(b.Checks, v);
         List<CheckReport> reports = moves is not null ? []
@@ -143,8 +143,8 @@ public sealed class Design
         tightly.GetAwaiter().GetResult();
         var retentions = Retention.Of(b, states);
         if (moves is null && Retention.Refused(b, states) is { } refused)
-            findings.Add(new ReportFinding("base", refused, true));
-        findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.No).Select(q => new ReportFinding("site", q.Refused, true)));
+            findings.Add(new ReportFinding(StationId.Base, refused, true));
+        findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.No).Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
         findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
         return new(Model, state, limits, cases, driving, moves is not null, reports, states,
             retentions, findings, Verdicts.Overall(b, reports, findings, retentions, states));

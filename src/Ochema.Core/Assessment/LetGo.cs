@@ -98,7 +98,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         foreach (var (check, use) in checks.Zip(each))
         {
             uses[check.Station] = Math.Max(use.Use, uses.GetValueOrDefault(check.Station));
-            if (c.Kind == "hold" && check.Station == "base")
+            if (c.Kind == "hold" && check.Station == StationId.Base)
                 governing[use.Case] = true;
         }
         if (checks.Zip(each).All(p => p.Second.Use <= 1 || p.First is HoldSlides))
@@ -117,7 +117,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     /// <summary>Any two holds gone: every pair in the cases that govern with one gone, and the worst pair in all of them.</summary>
     private LetGoReport? Pairs()
     {
-        var holds = b.Holds.Where(h => h.Station == "base").ToList();
+        var holds = b.Holds.Where(h => h.Station == StationId.Base).ToList();
         if (holds.Count < 3)
             return null;
         var pairs = holds.SelectMany((h, i) => holds.Skip(i + 1).Select(o => (A: h, B: o))).ToList();
@@ -146,7 +146,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             if (limits.At(c, speed) is not { } f)
                 return Check.MostUse;
             foreach (var check in b.Checks)
-                if (check is { Station: "base", Fixed: false, Reserve: false, Sort: CheckSort.Strength } && !gone.Contains(check.Part))
+                if (check.Station == StationId.Base && check is { Fixed: false, Reserve: false, Sort: CheckSort.Strength } && !gone.Contains(check.Part))
                     use = Math.Max(use, check.Use(f));
         }
         return use;
@@ -176,7 +176,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     private LetGoReport StrapsAlone()
     {
         var rig = b.Rig;
-        var holds = b.Holds.Select(h => h.Id).ToList();
+        var holds = b.Holds.Select(h => h.Id.Name).ToList();
         var c = new LetGoCase("straps-alone", "straps-alone", "Straps alone", holds);
         if (rig.Straps.Count == 0)
             return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any()

@@ -1,5 +1,6 @@
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;
@@ -50,7 +51,7 @@ internal static class Retention
         foreach (var brace in rig.Braces)
         {
             var by = brace.Keeps;
-            list.Add(new($"Strut {brace.Id}", "brace:" + brace.Id, by.Count, needs, by, "its other end", false, by.Count >= needs ? "" : "A lanyard along it"));
+            list.Add(new($"Strut {brace.Id}", StationId.Brace(brace.Id), by.Count, needs, by, "its other end", false, by.Count >= needs ? "" : "A lanyard along it"));
         }
         Base(b, letGo, needs, Piece);
         return list;
@@ -63,7 +64,7 @@ internal static class Retention
     {
         var rig = b.Rig;
         var own = new List<string>();
-        var count = b.Holds.Count(h => h.Station == "base");
+        var count = b.Holds.Count(h => h.Station == StationId.Base);
         var lost = letGo?.Where(l => l.Kind == "hold").ToList();
         bool Keeps(IEnumerable<LetGoReport>? states) => states is null || states.All(l => l.Verdict != Verdict.LetsGo);
         own.Add(count == 1 ? "one hold" : "the holds");
@@ -89,12 +90,12 @@ internal static class Retention
     {
         if (b.Rig.Camera.Worth is not >= Costly and not >= VeryCostly)
             return null;
-        var count = b.Holds.Count(h => h.Station == "base");
+        var count = b.Holds.Count(h => h.Station == StationId.Base);
         var others = (b.Rig.Straps.Count > 0 && letGo.Any(l => l.Kind == "straps-alone" && l.Verdict != Verdict.LetsGo) ? 1 : 0)
             + (b.Rig.Braces.Count > 1 && letGo.All(l => l.Kind != "hold" || l.Verdict != Verdict.LetsGo) ? 1 : 0);
         var asks = b.Rig.Camera.Worth >= VeryCostly ? 3 : 2;
         return count + others >= asks ? null
-            : $"One {b.Holds.First(h => h.Station == "base").Label} under a camera worth {QuantityText.Of(b.Rig.Camera.Worth!.Value, Dimension.Money)} is not enough: {asks} holds that stand for each other, or straps that keep it alone.";
+            : $"One {b.Holds.First(h => h.Station == StationId.Base).Label} under a camera worth {QuantityText.Of(b.Rig.Camera.Worth!.Value, Dimension.Money)} is not enough: {asks} holds that stand for each other, or straps that keep it alone.";
     }
 
     /// <summary>Tethers that would catch what comes off at a station, each with the share of what it holds that this takes.</summary>

@@ -19,7 +19,7 @@ internal static class TetherPlan
 
     /// <summary>The best tether for a piece of either path, from its camera; null when none on the shelf catches what hangs there.</summary>
     public static (Tether Tether, string Says)? For(RigBuilder b, string station) =>
-        Best(b, RigPath.Of(station).Camera, b.MassFrom(station));
+        Best(b, RigPath.Of(station).CameraPoint, b.MassFrom(station));
 
     /// <summary>The best tether that catches a mass, kg, from a place; null when none on the shelf does.</summary>
     public static (Tether Tether, string Says)? Best(RigBuilder b, TetherPoint tied, double mass)

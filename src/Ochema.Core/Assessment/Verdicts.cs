@@ -67,7 +67,7 @@ internal static class Verdicts
             : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
             : $"Nothing gives at any {b.Host.Drive.AtTop}.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
-            says += worst.Station == "tether" ? worst.Use <= 1 ? ""
+            says += worst.Station == StationId.Tether ? worst.Use <= 1 ? ""
                 : " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";
         var straps = letGo[^1];
         var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "link" && l.Verdict == Verdict.LetsGo).ToList();

@@ -7,7 +7,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>What a strap ends at: k·T ≤ what it holds, usual or pulled on; where nobody knows, it is asked.</summary>
-public sealed class AnchorLoad(RigBuilder b, string part, Strap strap, string station, LineIndex line, Anchor anchor)
+public sealed class AnchorLoad(RigBuilder b, PartId part, Strap strap, StationId station, LineIndex line, Anchor anchor)
     : Check(part + ".anchor", station, part, $"{anchor.Name} gives")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];

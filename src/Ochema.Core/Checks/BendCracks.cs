@@ -6,7 +6,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>A bend that is too tight for its metal: outer-fibre strain against that of the smallest radius it takes.</summary>
-public sealed class BendCracks(string station, string id, Material m, double thickness, double radius) : Check(id + ".bend", station, id, "Bend cracks")
+public sealed class BendCracks(StationId station, PartId id, Material m, double thickness, double radius) : Check(id + ".bend", station, id, "Bend cracks")
 {
     public override bool Fixed => true;
 

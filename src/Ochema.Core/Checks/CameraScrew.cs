@@ -9,8 +9,8 @@ namespace Ochema.Core.Checks;
 /// <summary>
 /// The screw in the camera's socket (ISO 1222): what tips the camera on its seat pulls at the screw over half the seat's width.
 /// </summary>
-public sealed class CameraScrew(RigBuilder b, string station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw)
-    : Check(station + ".screw", station, station + "-screw", "Camera screw pulls")
+public sealed class CameraScrew(RigBuilder b, StationId station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw)
+    : Check(station + ".screw", station, new(station + "-screw"), "Camera screw pulls")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];
 

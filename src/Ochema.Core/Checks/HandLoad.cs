@@ -5,7 +5,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>More than hands can hold: F ÷ F₀ + M ÷ M₀, the couple of two hands counted.</summary>
-public sealed class HandLoad(SpringIndex spring, int hands, double apart) : Check("base-hold.hand", "base", "base-hold", "Hands give way")
+public sealed class HandLoad(SpringIndex spring, int hands, double apart) : Check("base-hold.hand", StationId.Base, new("base-hold"), "Hands give way")
 {
     /// <summary>What one hand holds for a moment, N, and its wrist, N·m (judgement, 100–200 and 5–12).</summary>
     private const double Force = 150;

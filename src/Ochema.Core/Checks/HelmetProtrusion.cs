@@ -4,7 +4,7 @@ using Ochema.Core.Responses;
 namespace Ochema.Core.Checks;
 
 /// <summary>Rigid projections on a helmet: 5 mm outside at the most (49 CFR 571.218 S5.5, the US figure for motorcycle helmets).</summary>
-public sealed class HelmetProtrusion(string id, double outside) : Check(id + ".protrusion", "base", id, "Rigid and stands out past the shell")
+public sealed class HelmetProtrusion(PartId id, double outside) : Check(id + ".protrusion", StationId.Base, id, "Rigid and stands out past the shell")
 {
     /// <summary>Largest rigid projection, m.</summary>
     public const double Allowed = 0.005;

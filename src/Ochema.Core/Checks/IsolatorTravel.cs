@@ -7,7 +7,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>Whether a soft mount bottoms: how far it moves at its edge in a case, against the travel that is there.</summary>
 public sealed class IsolatorTravel(SpringIndex spring, Vec3 axis, double along, double across, double turning, double spread, IsolatorRow row)
-    : Check("isolator.travel", "isolator", "isolator", "Soft mount bottoms")
+    : Check("isolator.travel", StationId.Isolator, new("isolator"), "Soft mount bottoms")
 {
     public override SpringIndex? Joint => spring;
 

@@ -27,9 +27,9 @@ internal static class JawGrip
 /// Jaws that slide across, pull out or turn about the closing axis: friction of two pads, k·√((S/2μF)² + (M/T)²) ≤ 1 with T = 4/3·μ·F·r
 /// (even pressure); on a round bar they roll about it at μ·F·d too.
 /// </summary>
-internal sealed class JawTurn(RigBuilder b, string id, string title, SpringIndex spring, Vec3 along, Vec3 closing,
+internal sealed class JawTurn(RigBuilder b, PartId id, string title, SpringIndex spring, Vec3 along, Vec3 closing,
     double force, double padRadius, double friction, double? bar, string source)
-    : Check(id + ".turn", "base", id, title)
+    : Check(id + ".turn", StationId.Base, id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];
 
@@ -56,9 +56,9 @@ internal sealed class JawTurn(RigBuilder b, string id, string title, SpringIndex
 /// Jaws that are prised open: a push along the closing axis, and the moments that tilt the pads, k·(N + 2M/r) ≤ F (a round pad stays down all round
 /// while the moment is below F·r/4, two pads F·r/2).
 /// </summary>
-internal sealed class JawOpens(RigBuilder b, string id, string title, SpringIndex spring, Vec3 along,
+internal sealed class JawOpens(RigBuilder b, PartId id, string title, SpringIndex spring, Vec3 along,
     Vec3 closing, double force, double padRadius, bool round, string source)
-    : Check(id + ".opens", "base", id, title)
+    : Check(id + ".opens", StationId.Base, id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];
 

@@ -1,5 +1,6 @@
 using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -70,7 +71,7 @@ internal static class Joining
     }
 
     /// <summary>What goes between two parts: listed, and its mass where they meet.</summary>
-    private static void Between(RigBuilder b, Mount from, string station, string joint, string fitting)
+    private static void Between(RigBuilder b, Mount from, StationId station, string joint, string fitting)
     {
         var row = b.Fitting(fitting);
         b.Parts.Hardware(new(station, row.Name, 1, row.Mass, row.Price, PieceSort.Bought, row.Aisle, row.Id, Joint: joint));

@@ -8,7 +8,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>A head or washer pulled through wood or thin sheet: k·N against punching, π·D·t·τ.</summary>
 internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLayer sheet, double under)
-    : Check(joint.Id + ".through", joint.Station, joint.Id, $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
+    : Check(joint.Id + ".through", joint.Station, new(joint.Id), $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
 {
     private readonly Material material = b.Stock.Material(sheet.Material);
     private readonly double factor = b.Factors[FactorTable.For(b.Stock.Material(sheet.Material).Family)];

@@ -6,7 +6,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A tube that turns in its lock: k·|M·axis| ≤ what the lock holds; bending is carried by the overlap.</summary>
-public sealed class LockTurn(RigBuilder b, string station, string id, SpringIndex spring, Vec3 axis, double torque)
+public sealed class LockTurn(RigBuilder b, StationId station, PartId id, SpringIndex spring, Vec3 axis, double torque)
     : Check(id + ".turn", station, id, "Lock of the pole turns")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

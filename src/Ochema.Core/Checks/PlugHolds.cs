@@ -11,7 +11,7 @@ namespace Ochema.Core.Checks;
 /// it comes out.
 /// </summary>
 internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
-    : Check(joint.Id + ".plug", joint.Station, joint.Id, "End plug comes out of its tube")
+    : Check(joint.Id + ".plug", joint.Station, new(joint.Id), "End plug comes out of its tube")
 {
     /// <summary>Glue that a plug is set in.</summary>
     private readonly Glue glue = Glues.Find(TubePlug.Glue);

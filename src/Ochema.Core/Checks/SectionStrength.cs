@@ -6,7 +6,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>Axial force, bending, shear and torsion of a piece against yield (von Mises).</summary>
-public class SectionStrength(RigBuilder b, string station, string id, string title, BeamPiece piece) : Check(id + ".strength", station, id, title)
+public class SectionStrength(RigBuilder b, StationId station, PartId id, string title, BeamPiece piece) : Check(id + ".strength", station, id, title)
 {
     private readonly string factorName = FactorTable.For(piece.Material.Family);
     private readonly double factor = b.Factors[FactorTable.For(piece.Material.Family)];

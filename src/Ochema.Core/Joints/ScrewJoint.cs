@@ -120,7 +120,7 @@ public sealed record ScrewJoint
     /// <summary>The shelf that its materials and threads are rows of.</summary>
     public required Catalogue Stock { get; init; }
 
-    public required string Station { get; init; }
+    public required StationId Station { get; init; }
 
     /// <summary>In the user's words: "spacer to plate".</summary>
     public required string Title { get; init; }

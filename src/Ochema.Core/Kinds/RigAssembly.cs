@@ -67,7 +67,7 @@ public static class RigAssembly
                 return top with { Axis = axis, Offers = bolt with { Joint = null } };
             default:
                 var across = b.Fitting("adapter-plate");
-                b.PointMass(top.Node, b.Parts.Bought(b.Own("head"), across).Mass);
+                b.PointMass(top.Node, b.Parts.Bought(b.Path.Head, across).Mass);
                 return top with
                 {
                     Axis = axis,

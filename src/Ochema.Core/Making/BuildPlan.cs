@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Ochema.Core.Joints;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -68,9 +69,9 @@ internal static class BuildPlan
     /// <summary>What goes on each other, from the host upwards, then what helps and what is set.</summary>
     private static IEnumerable<StationStep> Chain(RigBuilder b, List<StationStep> own, Func<ScrewJoint, bool> fits)
     {
-        foreach (var joint in b.Joints.Where(j => j.Station == "base" && !fits(j)))
+        foreach (var joint in b.Joints.Where(j => j.Station == StationId.Base && !fits(j)))
             yield return HouseSteps.Fitted(joint);
-        foreach (var step in own.Where(s => s.Station == "base" && s.Step.Work is Work.Place or Work.Fit))
+        foreach (var step in own.Where(s => s.Station == StationId.Base && s.Step.Work is Work.Place or Work.Fit))
             yield return step.Step.Of.Length > 0 ? step with { Joints = [step.Step.Of] } : step;
         foreach (var path in b.Rig.Second is null ? [RigPath.First] : (RigPath[])[RigPath.First, RigPath.Second])
             foreach (var station in path.Stations.Reverse())
@@ -85,7 +86,7 @@ internal static class BuildPlan
         foreach (var step in own.Where(s => s.Step.Work == Work.Brace))
             yield return step;
         foreach (var strap in b.Rig.Straps)
-            yield return HouseSteps.Strapped(b, strap, "strap:" + strap.Id);
+            yield return HouseSteps.Strapped(b, strap, StationId.Strap(strap.Id));
         foreach (var tether in b.Tethers)
             yield return HouseSteps.Tethered(tether);
         foreach (var part in b.Parts.Where(p => IsCamera(p.Station)))
@@ -111,7 +112,7 @@ internal static class BuildPlan
             .. Of("base", rig.Base), .. Of("reach", rig.Reach), .. Of("isolator", rig.Isolator), .. Of("head", rig.Head),
             .. rig.Second is not { } second ? (StationStep[])[]
                 : [.. Of(RigPath.Second.Own("reach"), second.Reach), .. Of(RigPath.Second.Own("head"), second.Head)],
-            .. rig.Braces.SelectMany(x => Of("brace:" + x.Id, x)),
+            .. rig.Braces.SelectMany(x => Of(StationId.Brace(x.Id), x)),
         ];
     }
 

@@ -7,7 +7,7 @@ namespace Ochema.Core.Responses;
 /// One way in which one part can fail. It turns the forces of a case into a use (demand × required factor ÷ capacity) and can
 /// show its working; the formula is written once, in <see cref="Use"/>.
 /// </summary>
-public abstract class Check(string id, string station, string part, string title)
+public abstract class Check(string id, StationId station, PartId part, string title)
 {
     /// <summary>Use is reported no higher than this (999 %): beyond it the number says nothing more.</summary>
     public const double MostUse = 9.99;
@@ -16,10 +16,10 @@ public abstract class Check(string id, string station, string part, string title
     public string Id { get; } = id;
 
     /// <summary>Spine row.</summary>
-    public string Station { get; } = station;
+    public StationId Station { get; } = station;
 
     /// <summary>The part that fails; checks of a part that has let go are left out.</summary>
-    public string Part { get; } = part;
+    public PartId Part { get; } = part;
 
     /// <summary>What happens, a few words: "Front lip lifts".</summary>
     public string Title { get; } = title;

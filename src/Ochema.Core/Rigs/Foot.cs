@@ -14,7 +14,7 @@ namespace Ochema.Core.Rigs;
 /// <param name="Axis">Along its screw where that is not the axis of what it stands on: a clamp is turned until its stud points there.</param>
 /// <param name="Torque">It is tightened with, N·m; null: what goes with its means.</param>
 public sealed record Foot(
-    string Id, string Station, string Title, Port Port, Func<CaseForces, (Vec3 Force, Vec3 Moment)>? Load, double Lever,
+    string Id, StationId Station, string Title, Port Port, Func<CaseForces, (Vec3 Force, Vec3 Moment)>? Load, double Lever,
         double? Torque = null, Vec3? Axis = null);
 
 /// <summary>How two neighbours of the load path are joined.</summary>

@@ -1,5 +1,6 @@
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
@@ -16,20 +17,20 @@ public sealed record Mount(NodeIndex Node, Vec3 Position, Vec3 Axis, Port? Offer
 /// <param name="Id">Unique name of the hold.</param>
 /// <param name="Station">Spine row it belongs to.</param>
 /// <param name="Label">In the user's words: "front left cup".</param>
-public sealed record HoldSpot(string Id, string Station, string Label, Site Site, Material Material, Vec3 Point, Vec3 Normal);
+public sealed record HoldSpot(PartId Id, StationId Station, string Label, Site Site, Material Material, Vec3 Point, Vec3 Normal);
 
 /// <summary>A hold as built.</summary>
 /// <param name="Spring">Index of its spring in the model.</param>
 /// <param name="Node">Node on the panel.</param>
 /// <param name="Top">Where it is screwed on.</param>
-public sealed record Hold(string Id, string Station, string Label, SpringIndex Spring, NodeIndex Node, Mount Top);
+public sealed record Hold(PartId Id, StationId Station, string Label, SpringIndex Spring, NodeIndex Node, Mount Top);
 
 /// <summary>A run of beam elements that is one piece.</summary>
 /// <param name="First">First element's index.</param>
 /// <param name="Count">How many elements it was cut into.</param>
 /// <param name="Mass">Its own, kg; without the water it carries along.</param>
 public sealed record BeamPiece(
-    string Station, string Label, BeamIndex First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass)
+    StationId Station, string Label, BeamIndex First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass)
 {
 
 

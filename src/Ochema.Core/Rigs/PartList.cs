@@ -1,5 +1,6 @@
 using System.Collections;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
@@ -30,14 +31,14 @@ public sealed class PartList : IReadOnlyList<RigPart>
     /// <summary>Bought by the piece.</summary>
     /// <param name="mass">Weighed, kg; null: as listed.</param>
     /// <param name="name">Where its row's name does not say which.</param>
-    public RigPart Bought(string station, IBoughtRow row, double quantity = 1, double? mass = null, string? name = null) =>
+    public RigPart Bought(StationId station, IBoughtRow row, double quantity = 1, double? mass = null, string? name = null) =>
         Add(new(station, name ?? row.Name, quantity, mass ?? row.Mass, row.Price, PieceSort.Bought, row.Aisle, row.Id));
 
     /// <summary>Cut from a bar or tube: weighed and paid by its length.</summary>
     /// <param name="length">m.</param>
     /// <param name="what">What it is; null: the bar's name.</param>
     /// <param name="mitres">Angle of each end's cut from square, rad.</param>
-    public RigPart Cut(string station, SectionRow row, Material material, double length, double quantity = 1, string? what = null,
+    public RigPart Cut(StationId station, SectionRow row, Material material, double length, double quantity = 1, string? what = null,
         double[]? mitres = null) =>
         Add(new(station, $"{(what is null ? row.Name : $"{what}: {Words.Inside(row.Name)}")}, {QuantityText.Of(length, Dimension.Length)}", quantity,
             Section.Of(row.Shape, row.Width, row.Height, row.Wall).Area * length * material.Density, row.PricePerMetre * length,
@@ -47,7 +48,7 @@ public sealed class PartList : IReadOnlyList<RigPart>
     /// <summary>Cut from what is sold by the length and is no bar: a line, a gooseneck.</summary>
     /// <param name="length">m.</param>
     /// <param name="what">What it is where the row's name does not say.</param>
-    public RigPart Length(string station, IStockRow row, double length, double massPerMetre, double pricePerMetre, Aisle aisle,
+    public RigPart Length(StationId station, IStockRow row, double length, double massPerMetre, double pricePerMetre, Aisle aisle,
         string? what = null) =>
         Add(new(station, $"{(what is null ? row.Name : $"{what} {row.Name}")}, {QuantityText.Of(length, Dimension.Length)}", 1,
             massPerMetre * length, pricePerMetre * length, PieceSort.Cut, aisle,
@@ -55,7 +56,7 @@ public sealed class PartList : IReadOnlyList<RigPart>
 
     /// <summary>Cut from sheet, plate or block: weighed by its size, paid by its mass.</summary>
     /// <param name="what">What it is.</param>
-    public RigPart Sheet(string station, string what, SheetPiece piece, Material material, double quantity = 1)
+    public RigPart Sheet(StationId station, string what, SheetPiece piece, Material material, double quantity = 1)
     {
         var mass = piece.Length * piece.Width * piece.Thickness * material.Density;
         return Add(new(station, $"{what} {QuantityText.Of(piece.Length, Dimension.Length)} × {QuantityText.Of(piece.Width, Dimension.Length)} × "
@@ -66,7 +67,7 @@ public sealed class PartList : IReadOnlyList<RigPart>
 
     /// <summary>Something of one's own, weighed; it costs nothing.</summary>
     /// <param name="mass">kg.</param>
-    public RigPart Own(string station, string name, double mass) => Add(new(station, name, 1, mass, 0, PieceSort.Own, Aisle.Camera));
+    public RigPart Own(StationId station, string name, double mass) => Add(new(station, name, 1, mass, 0, PieceSort.Own, Aisle.Camera));
 
     /// <summary>A screw, nut or washer of a joint, after all else.</summary>
     internal RigPart Hardware(RigPart part)

@@ -67,7 +67,7 @@ public sealed class RigBuilder
     public Func<SoftState>? Soft { get; set; }
 
     /// <summary>Mass beyond the isolator: head and camera, kg.</summary>
-    public double Isolated => Camera.Mass + Parts.Where(p => p.Station == "head").Sum(p => p.Mass * p.Quantity);
+    public double Isolated => Camera.Mass + Parts.Where(p => p.Station == RigPath.First.Head).Sum(p => p.Mass * p.Quantity);
 
     /// <summary>The screwed joints.</summary>
     public List<ScrewJoint> Joints { get; } = [];
@@ -79,7 +79,7 @@ public sealed class RigBuilder
     public List<TetherBuilt> Tethers { get; } = [];
 
     /// <summary>Joints of the path that everything beyond hangs on, with their spring, spine row and name.</summary>
-    public List<(string Spring, string Station, string Label)> Links { get; } = [];
+    public List<(string Spring, StationId Station, string Label)> Links { get; } = [];
 
     private readonly List<Action> later = [];
 
@@ -90,8 +90,8 @@ public sealed class RigBuilder
     public double MassFrom(string station)
     {
         var chain = RigPath.Of(station).Stations.ToList();
-        var at = chain.IndexOf(station);
-        return at < 0 ? Mass : Parts.Where(p => chain.IndexOf(p.Station) is >= 0 and var i && i <= at).Sum(p => p.Mass * p.Quantity);
+        var at = chain.FindIndex(s => s == station);
+        return at < 0 ? Mass : Parts.Where(p => chain.FindIndex(s => s == p.Station) is >= 0 and var i && i <= at).Sum(p => p.Mass * p.Quantity);
     }
 
     /// <summary>The path that is being built.</summary>
@@ -147,7 +147,7 @@ public sealed class RigBuilder
     public double WindFactor => Rig.Site.WindFactor;
 
     /// <summary>The holds of a station, which slide together.</summary>
-    public SlideGroup SlideGroup(string station) => slideGroups.TryGetValue(station, out var g) ? g : slideGroups[station] = new SlideGroup();
+    public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station, out var g) ? g : slideGroups[station] = new SlideGroup();
 
     private readonly HashSet<string> nodeNames = [];
     private readonly HashSet<string> elementNames = [];
@@ -267,7 +267,7 @@ public sealed class RigBuilder
     }
 
     /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (it is entered elsewhere).</summary>
-    public BeamPiece Beam(string station, string id, string label, NodeIndex from, NodeIndex to, Section s, Material m, Vec3 up,
+    public BeamPiece Beam(StationId station, string id, string label, NodeIndex from, NodeIndex to, Section s, Material m, Vec3 up,
         bool pinned = false, double? density = null, bool windy = true)
     {
         var (a, b) = (Position(from), Position(to));
@@ -298,7 +298,7 @@ public sealed class RigBuilder
     private double Carried(Section s, NodeIndex from, NodeIndex to) =>
         host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
 
-    public void Shape(string id, string station, string type, IReadOnlyList<FigurePoint> points, double[] size, Vec3? axis = null, Vec3? side = null) =>
+    public void Shape(string id, StationId station, string type, IReadOnlyList<FigurePoint> points, double[] size, Vec3? axis = null, Vec3? side = null) =>
         Figure.Add(new FigureShape(id, station, type, points, size, axis?.ToArray(), side?.ToArray()));
 
     /// <summary>Names a place that straps and braces can take hold of.</summary>
@@ -308,10 +308,10 @@ public sealed class RigBuilder
     public NodeIndex At(RigPoint point) => points.TryGetValue(point, out var n) ? n : points[RigPoint.BaseTop];
 
     /// <summary>A place on the base's own panel, m from the panel's middle; outside the panel is a finding.</summary>
-    public HoldSpot Spot(string id, string station, string label, double s, double t) => Spot(id, station, label, Rig.Site, Surface, s, t);
+    public HoldSpot Spot(string id, StationId station, string label, double s, double t) => Spot(id, station, label, Rig.Site, Surface, s, t);
 
     /// <summary>A place on any panel of the host.</summary>
-    public HoldSpot SpotOn(string siteId, string path, string id, string station, string label, double s, double t)
+    public HoldSpot SpotOn(string siteId, string path, string id, StationId station, string label, double s, double t)
     {
         if (siteId == Rig.Site.Id)
             return Spot(id, station, label, s, t);
@@ -326,7 +326,7 @@ public sealed class RigBuilder
         return anchor.At(Math.Clamp(end.T, 0, 1));
     }
 
-    private HoldSpot Spot(string id, string station, string label, Site site, PanelSurface surface, double s, double t)
+    private HoldSpot Spot(string id, StationId station, string label, Site site, PanelSurface surface, double s, double t)
     {
         if (Math.Abs(s) > surface.HalfU + 1e-6 || Math.Abs(t) > surface.HalfV + 1e-6)
         {
@@ -334,7 +334,7 @@ public sealed class RigBuilder
                 Findings.Add(new ReportFinding(station, $"The {label} reaches over the edge of the {site.Name.ToLowerInvariant()}; it is computed at the edge."));
             (s, t) = surface.Clamp(s, t);
         }
-        return new HoldSpot(id, station, label, site, Stock.Material(site.Material), surface.Point(s, t), surface.NormalAt(s, t));
+        return new HoldSpot(new(id), station, label, site, Stock.Material(site.Material), surface.Point(s, t), surface.NormalAt(s, t));
     }
 }
 

@@ -1,3 +1,5 @@
+using Ochema.Core.Responses;
+
 namespace Ochema.Core.Rigs;
 
 /// <summary>
@@ -25,12 +27,21 @@ public readonly record struct RigPath
     /// <summary>A name made unique for the path.</summary>
     public string Own(string name) => second ? name + SecondMark : name;
 
+    /// <summary>The row of its camera.</summary>
+    public StationId Camera => StationId.OnPath(Own("camera"));
+
+    /// <summary>The row of its head.</summary>
+    public StationId Head => StationId.OnPath(Own("head"));
+
+    /// <summary>The row of its reach.</summary>
+    public StationId Reach => StationId.OnPath(Own("reach"));
+
     /// <summary>Which station of a path a row is: "head" for the second camera's head as well.</summary>
     public static string Kind(string station) => Of(station).second ? station[..^SecondMark.Length] : station;
 
     /// <summary>Rows from the camera down to where its path begins on the base.</summary>
-    public IReadOnlyList<string> Stations => second ? [Own("camera"), Own("head"), Own("reach")] : ["camera", "head", "isolator", "reach"];
+    public IReadOnlyList<StationId> Stations => second ? [Camera, Head, Reach] : [Camera, Head, StationId.Isolator, Reach];
 
     /// <summary>Where a tether is tied that keeps its camera.</summary>
-    public TetherPoint Camera => second ? TetherPoint.SecondCamera : TetherPoint.Camera;
+    public TetherPoint CameraPoint => second ? TetherPoint.SecondCamera : TetherPoint.Camera;
 }

@@ -1,5 +1,6 @@
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
@@ -68,7 +69,7 @@ public static class Survey
         {
             var can = Options(rig, stock).Where(o => o.Reason is null).Select(o => o.Label.ToLowerInvariant()).Take(4).ToList();
             var instead = can.Count > 0 ? $"It takes: {string.Join(", ", can)}." : "Nothing holds there; pick another place.";
-            yield return new ReportFinding("base", $"This base cannot be used here: {reason}. {instead}", Blocks: true);
+            yield return new ReportFinding(StationId.Base, $"This base cannot be used here: {reason}. {instead}", Blocks: true);
         }
         foreach (var strut in rig.Braces)
         {
@@ -77,12 +78,12 @@ public static class Survey
             var own = foot.Site == rig.Site.Id;
             var site = own ? rig.Site : host.Sites.First(s => s.Id == foot.Site);
             if (Refusal(foot.Grip, site, own ? rig.Survey : new(), host, stock) is { } why)
-                yield return new ReportFinding("brace:" + strut.Id,
+                yield return new ReportFinding(StationId.Brace(strut.Id),
                     $"Strut {strut.Id}'s foot cannot stand on the {site.Name.ToLowerInvariant()}: {why}.", Blocks: true);
         }
         if (rig.Survey.FreeOfOtherJobs == Answer.No)
-            yield return new ReportFinding("site", "The place has another job while the rig is on it: it must be free of it, or the rig goes elsewhere.", Blocks: true);
+            yield return new ReportFinding(StationId.Site, "The place has another job while the rig is on it: it must be free of it, or the rig goes elsewhere.", Blocks: true);
         if (rig.Survey.DrillingAllowed == Answer.NotAsked && rig.Base.Grip.Drills)
-            yield return new ReportFinding("site", "It makes holes in the host: ask the owner first.");
+            yield return new ReportFinding(StationId.Site, "It makes holes in the host: ask the owner first.");
     }
 }

@@ -1,6 +1,7 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
@@ -30,7 +31,7 @@ public static class IsolatorSearch
             return null;
         var limits = new LimitSpeed(model, state, Assessor.Driving(model));
         var worst = limits.At(model.Builder.Checks, changed.Run.Speed);
-        var travel = limits.At([.. model.Builder.Checks.Where(c => c.Station == "isolator")], changed.Run.Speed).Use;
+        var travel = limits.At([.. model.Builder.Checks.Where(c => c.Station == StationId.Isolator)], changed.Run.Speed).Use;
         if (worst.Use > 1 || travel > 1)
             return null;
         var n = Shaker.Words(model);

@@ -1,4 +1,5 @@
 using Ochema.Core.Analysis;
+using Ochema.Core.Responses;
 
 namespace Ochema.Core.Sharpness;
 
@@ -32,7 +33,7 @@ internal static class ModeNames
         var place = model.Builder.Rig.Site;
         return model.Builder.Holds.FirstOrDefault(h => h.Id == spring) switch
         {
-            { Station: "base" } when place.Form.Where(place) is { } where => where,
+            { } foot when foot.Station == StationId.Base && place.Form.Where(place) is { } where => where,
             { } hold => $"on its {hold.Label}",
             null when spring.StartsWith("isolator", StringComparison.Ordinal) || spring.StartsWith("arm", StringComparison.Ordinal) || spring.StartsWith("pendulum", StringComparison.Ordinal) => "on its soft mount",
             _ => $"at the {spring.Replace("-spring", "").Replace('-', ' ')}",

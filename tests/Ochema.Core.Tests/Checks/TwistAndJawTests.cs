@@ -66,7 +66,7 @@ public class TwistAndJawTests
     {
         var rig = SideBoom(15) with { Site = RigFiles.Panel("roof"), Base = new SingleMagnet { Magnet = new Magnet { Stock = "magnet-88-rubber" } } };
         var grip = new MagnetGrip(Stock.Find<MagnetRow>("magnets", "magnet-88-rubber"), RigAssembly.Build(rig, Stock)
-            .Spot("x", "base", "x", 0, 0), 0, null, rig.Run.Skin);
+            .Spot("x", StationId.Base, "x", 0, 0), 0, null, rig.Run.Skin);
         Near.Share(0.044 * 2 / 3, grip.Grasp.TwistRadius, 1e-9);
         var normal = HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0], rig.At[1]);
         Near.Share(Most(rig, (m, f) => f.Hold(m.Builder.Holds[0].Spring, normal) is var h

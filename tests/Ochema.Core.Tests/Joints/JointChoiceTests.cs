@@ -5,6 +5,7 @@ using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -21,7 +22,7 @@ public class JointChoiceTests
         new(name, role, mm / 1000, material, 0.03, Bought: bought) { Id = name.ToLowerInvariant() };
 
     private static ScrewJoint Joint(params StackLayer[] layers) =>
-        new() { Stock = Stock, Id = "j", Station = "base", Title = "test", Thread = M6, Layers = layers };
+        new() { Stock = Stock, Id = "j", Station = StationId.Base, Title = "test", Thread = M6, Layers = layers };
 
     private static ScrewJoint Plate(double mm = 6) =>
         Joint(Hardware.Washer(M6) with { Id = "washer" }, Layer("Plate", LayerRole.Clearance, mm), Hardware.LockNut(M6) with { Id = "lock-nut" });

@@ -1,5 +1,6 @@
 using CsCheck;
 using Ochema.Core.Joints;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
@@ -13,7 +14,7 @@ public class ScrewJointTests
     private static StackLayer Sheet(double mm, double? hole = null, double? edge = null) => new("Sheet", LayerRole.Clearance, mm / 1000, "al-6061-t6", 0.03, hole, edge);
 
     private static ScrewJoint Joint(Fastener thread, params StackLayer[] layers) =>
-        new() { Stock = Catalogue.Shipped, Id = "j", Station = "base", Title = "test", Thread = thread, Layers = layers };
+        new() { Stock = Catalogue.Shipped, Id = "j", Station = StationId.Base, Title = "test", Thread = thread, Layers = layers };
 
     private static ScrewJoint Nut(string thread, params StackLayer[] layers) => Joint(Thread(thread), [.. layers, new("Nut", LayerRole.Nut, Thread(thread).NutHeight, "steel-s235", 0.01)]);
 

@@ -6,6 +6,7 @@ using Ochema.Core.Json;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -28,8 +29,8 @@ public sealed record ThrowAwayBase : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var hold = Standing.Build(b, "brick", 0.25, 0.12, Brick, 0.065, 1e6, 4000, 0.5);
-        b.Parts.Own("base", "Brick", Brick);
-        b.Shape("brick", "base", "plate", [b.Point(hold.Node)], [0.25, 0.12, 0.065], hold.Top.Axis, b.Surface.V);
+        b.Parts.Own(StationId.Base, "Brick", Brick);
+        b.Shape("brick", StationId.Base, "plate", [b.Point(hold.Node)], [0.25, 0.12, 0.065], hold.Top.Axis, b.Surface.V);
         return hold.Top with { Offers = new StudPort("Bolt", "3-8-16", null) };
     }
 }
@@ -47,10 +48,10 @@ public sealed record ThrowAwayReach : ReachKind
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<SectionRow>("sections", "dowel-20");
-        var (wood, reach) = (b.Stock.MaterialOf(row.Id), b.Own("reach"));
+        var (wood, reach) = (b.Stock.MaterialOf(row.Id), b.Path.Reach);
         var top = b.Node(b.Own("broom"), from.Position + Length * from.Axis);
         var stick = b.Beam(reach, b.Own("broom"), "broomstick", from.Node, top, b.Stock.Section(row.Id), wood, Vec3.UnitX);
-        b.Checks.Add(new SectionStrength(b, reach, b.Own("broom"), "Broomstick bends", stick));
+        b.Checks.Add(new SectionStrength(b, reach, new(b.Own("broom")), "Broomstick bends", stick));
         b.Parts.Cut(reach, row, wood, Length);
         b.Shape(b.Own("broom"), reach, "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
         b.StandsOn(from, new(b.Own("broom-screw"), reach, "screw in the broomstick", new TubePort("Broomstick", row),

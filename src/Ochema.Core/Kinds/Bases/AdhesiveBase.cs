@@ -46,13 +46,13 @@ public sealed record AdhesiveBase : BaseKind
 
     public override Mount Build(RigBuilder b)
     {
-        var spot = b.Spot("base-hold", "base", "pad", b.Rig.At[0], b.Rig.At[1]);
+        var spot = b.Spot("base-hold", StationId.Base, "pad", b.Rig.At[0], b.Rig.At[1]);
         var hold = Pad.Build(b, spot);
         var width = Pad.Diameter(b.Stock);
         b.Checks.Add(new PadCurve(spot, width, Radius));
         // Worn, it has to come off; anywhere else glue is never the only thing.
         if (b.Host.BreakawayLimit is null && b.Rig.Straps.Count == 0 && !b.Rig.AllTethers.Any())
-            b.Findings.Add(new ReportFinding("base", "Glue alone is refused: a strap, or a tether from the camera, goes with it.", true));
+            b.Findings.Add(new ReportFinding(StationId.Base, "Glue alone is refused: a strap, or a tether from the camera, goes with it.", true));
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Holding(b), "the pad torn off, strength × area");
         return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle", b.Fitting("buckle-stem")) with { Offers = new BucklePort("Buckle") };
     }
@@ -75,18 +75,18 @@ internal static class HelmetRules
         b.Checks.Add(new NeckLoad(b));
         if (b.Rig.Survey.FilmingProp == Hosts.Answer.Yes)
         {
-            b.Findings.Add(new ReportFinding("base",
+            b.Findings.Add(new ReportFinding(StationId.Base,
                 "Filming prop: judged for holding only. It protects nobody; mark it so inside, and keep it apart from helmets that do."));
             return;
         }
         if (breaksAway)
-            b.Findings.Add(new ReportFinding("base",
+            b.Findings.Add(new ReportFinding(StationId.Base,
                 $"It stands {Joints.Holes.Size(outside)} out past the shell; "
                 + $"{Joints.Holes.Size(HelmetProtrusion.Allowed)} is what 49 CFR 571.218 S5.5 allows for rigid projections. "
                 + $"This one has to come off in a snag: pull it off once and see."));
         else
-            b.Checks.Add(new HelmetProtrusion(id, outside));
-        b.Checks.Add(new BreaksAway(id, holds, limit, source));
+            b.Checks.Add(new HelmetProtrusion(new(id), outside));
+        b.Checks.Add(new BreaksAway(new(id), holds, limit, source));
     }
 }
 

@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -75,7 +76,7 @@ public sealed record BoltedBracket : BaseKind
         {
             Stock = b.Stock,
             Id = "host-screw",
-            Station = "base",
+            Station = StationId.Base,
             Title = "bracket on the host",
             Thread = thread,
             Means = Loosening.ThreadLock,
@@ -87,7 +88,7 @@ public sealed record BoltedBracket : BaseKind
         }, [.. holds.Select(h => h.Node)]);
         var half = (n - 1) * Apart / 2;
         if (Bracket.LeastFoot(half, thread) is var least && Foot < least - 1e-6)
-            b.Findings.Add(new ReportFinding("base", "The head of the last screw lies in the bend: from the middle of the screws to the bend it takes "
+            b.Findings.Add(new ReportFinding(StationId.Base, "The head of the last screw lies in the bend: from the middle of the screws to the bend it takes "
                 + $"{Holes.Size(least)}, it is {Holes.Size(Foot)}.", true));
         return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U, half,
             "host-screw", n);

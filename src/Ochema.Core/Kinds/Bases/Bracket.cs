@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -32,17 +33,17 @@ internal static class Bracket
         var section = Section.Rectangle(width - screw.ClearanceClose, thickness);
         var corner = b.Node(id + "-corner", foot.Position + footLength * direction);
         var end = b.Node(id, b.Position(corner) + leg * foot.Axis);
-        var flat = b.Beam("base", id + "-foot", "bracket foot", foot.Node, corner, section, m, foot.Axis, windy: false);
-        var upright = b.Beam("base", id + "-leg", "bracket leg", corner, end, section, m, direction);
-        b.Checks.Add(new SectionStrength(b, "base", id + "-foot", "Bracket bends at its bolt", flat));
-        b.Checks.Add(new SectionStrength(b, "base", id + "-leg", "Bracket bends at its corner", upright));
-        b.Checks.Add(new BendCracks("base", id, m, thickness, bendRadius));
+        var flat = b.Beam(StationId.Base, id + "-foot", "bracket foot", foot.Node, corner, section, m, foot.Axis, windy: false);
+        var upright = b.Beam(StationId.Base, id + "-leg", "bracket leg", corner, end, section, m, direction);
+        b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-foot"), "Bracket bends at its bolt", flat));
+        b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-leg"), "Bracket bends at its corner", upright));
+        b.Checks.Add(new BendCracks(StationId.Base, new(id), m, thickness, bendRadius));
         var bend = Bend.Allowance(Math.PI / 2, bendRadius, thickness);
         var flatLength = Beyond + row + footLength + bend + leg + Beyond;
         var mass = width * thickness * flatLength * m.Density;
         // What is beyond the bolt and round the bend, at the bend.
         b.PointMass(corner, mass - flat.Mass - upright.Mass);
-        b.Parts.Sheet("base", "L-bracket, flat", new(flatLength, width, thickness, m.Id, [new(Beyond + row + footLength + bend / 2, Math.PI / 2, bendRadius)])
+        b.Parts.Sheet(StationId.Base, "L-bracket, flat", new(flatLength, width, thickness, m.Id, [new(Beyond + row + footLength + bend / 2, Math.PI / 2, bendRadius)])
         {
             Holes =
             [
@@ -51,8 +52,8 @@ internal static class Bracket
                 new(flatLength - Beyond, width / 2, "Bracket leg"),
             ],
         }, m);
-        b.Shape(id + "-foot", "base", "tube", [b.Point(foot.Node), b.Point(corner)], [thickness * 2]);
-        b.Shape(id + "-leg", "base", "tube", [b.Point(corner), b.Point(end)], [thickness * 2]);
+        b.Shape(id + "-foot", StationId.Base, "tube", [b.Point(foot.Node), b.Point(corner)], [thickness * 2]);
+        b.Shape(id + "-leg", StationId.Base, "tube", [b.Point(corner), b.Point(end)], [thickness * 2]);
         return new Mount(end, b.Position(end), foot.Axis,
             new ThroughPort("Bracket leg", [new("Bracket leg", LayerRole.Clearance, thickness, m.Id, width, Edge: width / 2)], width));
     }

@@ -2,6 +2,7 @@ using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -27,14 +28,14 @@ internal static class ClampParts
     /// screw face, <paramref name="radius"/> half the footprint, m.
     /// </summary>
     public static Hold Place(RigBuilder b, string id, string label, double height, double mass, double radius, double stiffness = Stiffness, double rocking = Rocking, double friction = MetalFriction, string type = "clamp", double s = 0, double t = 0) =>
-        PanelHold.Place(b, b.Spot(id, "base", label, b.Rig.At[0] + s, b.Rig.At[1] + t), stiffness, stiffness, rocking, radius, height, mass, friction, type);
+        PanelHold.Place(b, b.Spot(id, StationId.Base, label, b.Rig.At[0] + s, b.Rig.At[1] + t), stiffness, stiffness, rocking, radius, height, mass, friction, type);
 
     /// <summary>Refuses a clamp range that the real size is outside of; a nominal name fools many.</summary>
     public static void Range(RigBuilder b, double smallest, double largest)
     {
         var d = Diameter(b);
         if (!NominalSizes.ClampFits(smallest, largest, d))
-            b.Findings.Add(new ReportFinding("base",
+            b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The clamp closes on {Holes.Size(smallest)} to {Holes.Size(largest)}, the tube is {Holes.Size(d)} across: "
                 + "nominal sizes are names, not measures.", true));
     }
@@ -46,16 +47,16 @@ internal static class ClampParts
         var top = b.Node(id, from.Position + height * from.Axis);
         var steel = b.Stock.Material("steel-1018");
         var section = Section.Of(SectionShape.Round, diameter, diameter, 0);
-        var piece = b.Beam("base", id, label, from.Node, top, section, steel, Vec3.UnitX, density: row is null ? 0 : null);
+        var piece = b.Beam(StationId.Base, id, label, from.Node, top, section, steel, Vec3.UnitX, density: row is null ? 0 : null);
         if (row is not null)
-            b.Parts.Bought("base", row, mass: piece.Mass, name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}");
-        b.Checks.Add(new SectionStrength(b, "base", id, $"{Words.Capital(label)} bends", piece));
-        b.Shape(id, "base", "tube", [b.Point(from.Node), b.Point(top)], [diameter]);
+            b.Parts.Bought(StationId.Base, row, mass: piece.Mass, name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}");
+        b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"{Words.Capital(label)} bends", piece));
+        b.Shape(id, StationId.Base, "tube", [b.Point(from.Node), b.Point(top)], [diameter]);
         return new Mount(top, b.Position(top), from.Axis);
     }
 
     /// <summary>A bolt through two parts with a washer and a lock nut: clamps on tubes, brackets on bars.</summary>
-    public static ScrewJoint Through(RigBuilder b, string id, string station, string title, string thread, StackLayer first, StackLayer second)
+    public static ScrewJoint Through(RigBuilder b, string id, StationId station, string title, string thread, StackLayer first, StackLayer second)
     {
         var f = b.Stock.Find<Fastener>("fasteners", thread);
         return new ScrewJoint

@@ -48,16 +48,16 @@ public sealed record GlassClamp : BaseKind
     {
         var row = b.Fitting("window-clamp");
         var hold = ClampParts.Place(b, "base-hold", "jaw", 0.006, row.Mass, PadRadius, 8e4, 60, ClampParts.RubberFriction);
-        var spot = b.Spot("base-hold", "base", "jaw", b.Rig.At[0], b.Rig.At[1]);
+        var spot = b.Spot("base-hold", StationId.Base, "jaw", b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)
         {
-            b.Checks.Add(new HoldPullOff(b, spot with { Id = "glass" }, hold.Spring, "Glass is loaded", FactorTable.Friction, EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
+            b.Checks.Add(new HoldPullOff(b, spot with { Id = new("glass") }, hold.Spring, "Glass is loaded", FactorTable.Friction, EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction,
                 null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement");
         }
         if (b.Host.Kind != "hide")
-            b.Findings.Add(new ReportFinding("base", "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
-        b.Parts.Bought("base", row);
+            b.Findings.Add(new ReportFinding(StationId.Base, "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
+        b.Parts.Bought(StationId.Base, row);
         var top = ClampParts.Stem(b, hold.Top, Height, 0.014, "stem", "clamp neck");
         b.Checks.Add(new GlassWeight(b, EdgeWeight));
         return top with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
@@ -65,7 +65,7 @@ public sealed record GlassClamp : BaseKind
 }
 
 /// <summary>Weight on a pane.</summary>
-internal sealed class GlassWeight(RigBuilder b, double allowed) : Check("glass.weight", "site", "glass", "Weight on the pane")
+internal sealed class GlassWeight(RigBuilder b, double allowed) : Check("glass.weight", StationId.Site, new("glass"), "Weight on the pane")
 {
     public override bool Fixed => true;
 

@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 namespace Ochema.Core.Kinds.Bases;
@@ -52,7 +53,7 @@ public sealed record HandGrip : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var hands = (int)Math.Round(Hands);
-        var spot = b.Spot("base-hold", "base", "handle", b.Rig.At[0], b.Rig.At[1]);
+        var spot = b.Spot("base-hold", StationId.Base, "handle", b.Rig.At[0], b.Rig.At[1]);
         var node = b.Node("base-hold", spot.Point);
         // Two hands resist turning as a couple, too.
         var turn = hands * Wrist + (hands == 2 ? Arm * Apart * Apart / 2 : 0);
@@ -62,11 +63,11 @@ public sealed record HandGrip : BaseKind
         b.PointMass(node, handle.Mass);
         var top = b.Node("base-hold-top", spot.Point + 0.02 * spot.Normal);
         b.Rigid(node, top);
-        b.Shape("base-hold", "base", "pad", [b.Point(node)], [Diameter, 0.04], spot.Normal);
-        b.Holds.Add(new Hold("base-hold", "base", hands == 1 ? "hand" : "hands", spring, node, new Mount(top, b.Position(top), spot.Normal)));
+        b.Shape("base-hold", StationId.Base, "pad", [b.Point(node)], [Diameter, 0.04], spot.Normal);
+        b.Holds.Add(new Hold(new("base-hold"), StationId.Base, hands == 1 ? "hand" : "hands", spring, node, new Mount(top, b.Position(top), spot.Normal)));
         if (!b.HoldsGone)
             b.Checks.Add(new HandLoad(spring, hands, Apart));
-        b.Parts.Bought("base", handle);
+        b.Parts.Bought(StationId.Base, handle);
         return new Mount(top, b.Position(top), spot.Normal, new GraspPort("Handle"));
     }
 }

@@ -5,6 +5,7 @@ using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -104,7 +105,7 @@ public sealed record HoldPlate : BaseKind
         var (hx, hy) = (Math.Max(0.02, Length / 2 - inset), Math.Max(0.02, Width / 2 - inset));
         var material = b.Stock.Material(Material);
         var holds = Layout(n).Select((p, i) => Hold.Build(b,
-            b.Spot($"hold-{i + 1}", "base", $"{Name(p.Name, surface)} {Hold.Noun}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy))).ToList();
+            b.Spot($"hold-{i + 1}", StationId.Base, $"{Name(p.Name, surface)} {Hold.Noun}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy))).ToList();
 
         // The plate is flat and parallel to the panel at its middle; spacers and pads take up the crown.
         var normal = surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
@@ -125,24 +126,24 @@ public sealed record HoldPlate : BaseKind
         {
             var corner = b.Node(hold.Id + "-plate", middle + place.X * hx * forward + place.Y * hy * left);
             corners.Add(corner);
-            var spacer = b.Beam("base", hold.Id + "-spacer", $"{hold.Label} spacer", hold.Top.Node, corner, spacerSection, steel, forward);
+            var spacer = b.Beam(StationId.Base, hold.Id + "-spacer", $"{hold.Label} spacer", hold.Top.Node, corner, spacerSection, steel, forward);
             fittings += spacer.Mass;
-            b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-spacer", $"Spacer bends, {hold.Label}", spacer));
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new(hold.Id + "-spacer"), $"Spacer bends, {hold.Label}", spacer));
             if ((b.Position(corner) - middle).Length > 0.01)
             {
-                var piece = b.Beam("base", hold.Id + "-strip", $"plate to {hold.Label}", centre, corner, strip, material, normal, density: 0, windy: false);
-                b.Checks.Add(new PlateBending(b, hold.Id + "-strip", $"Plate bends towards the {hold.Label}", piece));
+                var piece = b.Beam(StationId.Base, hold.Id + "-strip", $"plate to {hold.Label}", centre, corner, strip, material, normal, density: 0, windy: false);
+                b.Checks.Add(new PlateBending(b, new(hold.Id + "-strip"), $"Plate bends towards the {hold.Label}", piece));
             }
             else
                 b.Rigid(centre, corner);
-            b.Shape(hold.Id + "-spacer", "base", "tube", [b.Point(hold.Top.Node), b.Point(corner)], [SpacerDiameter]);
+            b.Shape(hold.Id + "-spacer", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(corner)], [SpacerDiameter]);
         }
         var bolt = b.Stock.Find<Fastener>("fasteners", "m8");
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,
             Id = "spacer-bolt",
-            Station = "base",
+            Station = StationId.Base,
             Title = "bolts through the plate",
             Thread = bolt,
             Means = Loosening.ToolTightMarked,
@@ -168,7 +169,7 @@ public sealed record HoldPlate : BaseKind
             {
                 Stock = b.Stock,
                 Id = "eye-bolt",
-                Station = "base",
+                Station = StationId.Base,
                 Title = "eye bolts for the straps",
                 Thread = eyeBolt,
                 Means = Loosening.LockNut,
@@ -187,7 +188,7 @@ public sealed record HoldPlate : BaseKind
             b.Offer(point, eye);
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
-        b.Parts.Sheet("base", "Plate", new(Length, Width, Thickness, Material, [])
+        b.Parts.Sheet(StationId.Base, "Plate", new(Length, Width, Thickness, Material, [])
         {
             Holes =
             [
@@ -196,8 +197,8 @@ public sealed record HoldPlate : BaseKind
                 new(Length / 2, Width / 2, "Plate"),
             ],
         }, material);
-        b.Parts.Bought("base", b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}");
-        b.Shape("plate", "base", "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
+        b.Parts.Bought(StationId.Base, b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}");
+        b.Shape("plate", StationId.Base, "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
         return new Mount(centre, b.Position(centre), normal,
             new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05)], Math.Min(Length, Width)));
     }

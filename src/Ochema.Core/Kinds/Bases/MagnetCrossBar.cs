@@ -5,6 +5,7 @@ using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -104,7 +105,7 @@ public sealed record MagnetCrossBar : BaseKind
         var (section, metal) = (b.Stock.Section(Bar), b.Stock.MaterialOf(Bar));
         var bolt = ClampParts.Diameter(b);
         var glue = Glues.Find(Glue);
-        b.Findings.Add(new ReportFinding("base",
+        b.Findings.Add(new ReportFinding(StationId.Base,
             $"{glue.Name}: {glue.Preparation}; {glue.OpenTime / 60:0.#} min to put together, "
             + $"{QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, "
             + $"soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
@@ -113,7 +114,7 @@ public sealed record MagnetCrossBar : BaseKind
         foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })
         {
             var id = name + "-magnet";
-            var spot = b.Spot(id, "base", name + " magnet", side * Span / 2, 0);
+            var spot = b.Spot(id, StationId.Base, name + " magnet", side * Span / 2, 0);
             var grip = new MagnetGrip(row, spot, Felt, MeasuredPull, b.Rig.Run.Skin, HeadShare(bolt, row.Diameter),
                 MagnetGrip.Yours(b.Rig, MeasuredPull));
             var gap = Felt + row.Coat + 0.0002;
@@ -134,23 +135,23 @@ public sealed record MagnetCrossBar : BaseKind
             var bore = PartFit.Bore(bar);
             var area = bore > 0 ? Math.PI * row.Diameter * GlueDepth : Math.PI / 4 * Math.Pow(Math.Min(row.Diameter, bar.Width), 2);
             if (side > 0 && bore > 0 && PartFit.Fault($"a {row.Diameter * 1000:0} mm magnet", row.Diameter, bore, "the bar's end") is { } misfit)
-                b.Findings.Add(new ReportFinding("base", Words.Capital(misfit) + ".", true));
-            b.Checks.Add(new HoldPullOff(b, spot with { Id = id + "-glue" }, hold.Spring, $"Glue of the {name} magnet lets go", FactorTable.Adhesive,
+                b.Findings.Add(new ReportFinding(StationId.Base, Words.Capital(misfit) + ".", true));
+            b.Checks.Add(new HoldPullOff(b, spot with { Id = new(id + "-glue") }, hold.Spring, $"Glue of the {name} magnet lets go", FactorTable.Adhesive,
                 area * glue.Shear * glue.Share(7 * 86400, b.Rig.Run.Skin), row.Diameter, $"{glue.Name}, {GlueDepth * 1000:0.#} mm deep; {glue.Source}"));
             if (glue.Fault("metal", Glues.Family(metal), b.Rig.Run.Skin) is { } fault)
-                b.Findings.Add(new ReportFinding("base", $"The {name} magnet's glue: {fault}.", true));
-            var piece = b.Beam("base", id + "-bar", "cross-bar", hold.Top.Node, middle, section, metal, Vec3.UnitX);
+                b.Findings.Add(new ReportFinding(StationId.Base, $"The {name} magnet's glue: {fault}.", true));
+            var piece = b.Beam(StationId.Base, id + "-bar", "cross-bar", hold.Top.Node, middle, section, metal, Vec3.UnitX);
             bare += piece.Mass;
-            b.Checks.Add(new SectionStrength(b, "base", id + "-bar", "Bar bends", piece));
-            b.Shape(id + "-bar", "base", "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);
-            b.Parts.Bought("base", row);
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-bar"), "Bar bends", piece));
+            b.Shape(id + "-bar", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);
+            b.Parts.Bought(StationId.Base, row);
         }
         // Cut long for its mitres, with felt and glue.
         b.PointMass(middle, (CutLong - 1) * bare);
         var mitre = Math.Atan2(Rise, Span / 2) / 2;
-        b.Parts.Cut("base", bar, metal, CutLong * bare / (section.Area * metal.Density), what: "Cross-bar", mitres: [mitre, mitre]);
-        b.Parts.Bought("base", b.Fitting("glue-pack"), name: glue.Name);
-        b.Parts.Bought("base", b.Fitting("felt"));
+        b.Parts.Cut(StationId.Base, bar, metal, CutLong * bare / (section.Area * metal.Density), what: "Cross-bar", mitres: [mitre, mitre]);
+        b.Parts.Bought(StationId.Base, b.Fitting("glue-pack"), name: glue.Name);
+        b.Parts.Bought(StationId.Base, b.Fitting("felt"));
         return new Mount(middle, b.Position(middle), b.Surface.Normal,
             new ThroughPort("Bar", [new("Bar", LayerRole.Clearance, bar.Width, bar.Material, bar.Width)], bar.Width));
     }

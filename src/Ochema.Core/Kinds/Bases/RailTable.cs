@@ -5,6 +5,7 @@ using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -108,7 +109,7 @@ public sealed record RailTable : BaseKind
         var steel = b.Stock.Material("steel-1018");
         var post = Section.Of(SectionShape.Round, 0.016, 0.016, 0);
         var spots = new[] { (1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right") };
-        var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", "base", $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2))).ToList();
+        var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", StationId.Base, $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2))).ToList();
         var level = holds.Max(h => (h.Top.Position - surface.Point(b.Rig.At[0], b.Rig.At[1])).Dot(normal)) + Post;
         var middle = surface.Point(b.Rig.At[0], b.Rig.At[1]) + level * normal;
         var tops = new Dictionary<(int, int), NodeIndex>();
@@ -119,11 +120,11 @@ public sealed record RailTable : BaseKind
         foreach (var ((x, y, name), hold) in spots.Zip(holds))
         {
             var top = tops[(x, y)] = b.Node(hold.Id + "-post", middle + x * Apart / 2 * forward + y * PostsApart / 2 * left);
-            var piece = b.Beam("base", hold.Id + "-post", $"{name} post", hold.Top.Node, top, post, steel, forward);
+            var piece = b.Beam(StationId.Base, hold.Id + "-post", $"{name} post", hold.Top.Node, top, post, steel, forward);
             b.PointMass(top, beyond + clampRow.Mass);
             posts.Add(piece.Length);
-            b.Checks.Add(new SectionStrength(b, "base", hold.Id + "-post", $"Post bends, {name}", piece));
-            b.Shape(hold.Id + "-post", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new(hold.Id + "-post"), $"Post bends, {name}", piece));
+            b.Shape(hold.Id + "-post", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
         }
         var rails = new List<NodeIndex>();
         foreach (var x in new[] { 1, -1 })
@@ -134,9 +135,9 @@ public sealed record RailTable : BaseKind
             foreach (var y in new[] { 1, -1 })
             {
                 var id = $"{rail}-rail-{(y > 0 ? "left" : "right")}";
-                var piece = b.Beam("base", id, $"{rail} tube", centre, tops[(x, y)], section, metal, normal);
-                b.Checks.Add(new SectionStrength(b, "base", id, $"{Words.Capital(rail)} tube bends", piece));
-                b.Shape(id, "base", "tube", [b.Point(centre), b.Point(tops[(x, y)])], [row.Width]);
+                var piece = b.Beam(StationId.Base, id, $"{rail} tube", centre, tops[(x, y)], section, metal, normal);
+                b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"{Words.Capital(rail)} tube bends", piece));
+                b.Shape(id, StationId.Base, "tube", [b.Point(centre), b.Point(tops[(x, y)])], [row.Width]);
                 b.Offer((x, y) switch { (1, 1) => RigPoint.BaseFrontLeft, (1, -1) => RigPoint.BaseFrontRight, (-1, 1) => RigPoint.BaseRearLeft, _ => RigPoint.BaseRearRight }, tops[(x, y)]);
             }
         }
@@ -147,22 +148,22 @@ public sealed record RailTable : BaseKind
             var clamp = b.Node(name + "-clamp", b.Position(end));
             var spring = b.Spring(name + "-clamp-spring", end, clamp, [1e7, 1e7, 1e7, 3000, 3000, 3000]);
             var capacity = FrictionGrip.Halves(Threads.Preload(ClampTorque, 0.010), row.Width, ClampParts.MetalFriction);
-            b.Checks.Add(new JointTorque(b, "base", name + "-clamp", $"Cross-bar clamp turns, {name}", spring, capacity.Torque, "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
-            var piece = b.Beam("base", name + "-cross", "cross-bar", clamp, seat, section, metal, normal);
+            b.Checks.Add(new JointTorque(b, StationId.Base, new(name + "-clamp"), $"Cross-bar clamp turns, {name}", spring, capacity.Torque, "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
+            var piece = b.Beam(StationId.Base, name + "-cross", "cross-bar", clamp, seat, section, metal, normal);
             b.PointMass(clamp, clampRow.Mass);
-            b.Checks.Add(new SectionStrength(b, "base", name + "-cross", "Cross-bar bends", piece));
-            b.Shape(name + "-cross", "base", "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new(name + "-cross"), "Cross-bar bends", piece));
+            b.Shape(name + "-cross", StationId.Base, "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
         }
-        b.Joint(ClampParts.Through(b, "rail-clamp-bolt", "base", "bolts of the rail clamps", "m10",
+        b.Joint(ClampParts.Through(b, "rail-clamp-bolt", StationId.Base, "bolts of the rail clamps", "m10",
             new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Torque = ClampTorque, Included = true });
-        b.Parts.Cut("base", row, metal, Math.Max(Length, PostsApart), 2, "Tube of the table");
-        b.Parts.Cut("base", row, metal, Apart, what: "Cross-bar");
+        b.Parts.Cut(StationId.Base, row, metal, Math.Max(Length, PostsApart), 2, "Tube of the table");
+        b.Parts.Cut(StationId.Base, row, metal, Apart, what: "Cross-bar");
         foreach (var length in posts)
-            b.Parts.Bought("base", b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
+            b.Parts.Bought(StationId.Base, b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
                 name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");
-        b.Parts.Bought("base", clampRow, 6);
+        b.Parts.Bought(StationId.Base, clampRow, 6);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
         var leg = b.Stock.Find<Fastener>("fasteners", "m8");
         var (plateLength, aside) = (0.12, row.Width / 2 + leg.MajorDiameter / 2);
@@ -177,7 +178,7 @@ public sealed record RailTable : BaseKind
             ],
         };
         var (aluminium, bolts) = (b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));
-        b.PointMass(seat, b.Parts.Sheet("base", "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought("base", bolts, 2).Mass);
+        b.PointMass(seat, b.Parts.Sheet(StationId.Base, "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought(StationId.Base, bolts, 2).Mass);
         return new Mount(seat, b.Position(seat), normal, new ThroughPort("Head plate",
             [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate));
     }

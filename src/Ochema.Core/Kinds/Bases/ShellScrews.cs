@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -79,7 +80,7 @@ public sealed record ShellScrews : BaseKind
         {
             Stock = b.Stock,
             Id = "shell-screw",
-            Station = "base",
+            Station = StationId.Base,
             Title = "screws in the shell",
             Thread = thread,
             Means = Loosening.ThreadLock,

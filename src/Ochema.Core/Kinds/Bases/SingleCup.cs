@@ -4,6 +4,7 @@ using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 namespace Ochema.Core.Kinds.Bases;
@@ -58,14 +59,14 @@ internal static class SingleHold
 
     public static Mount Build(RigBuilder b, HoldKind kind, string label, double stemHeight)
     {
-        var hold = kind.Build(b, b.Spot("base-hold", "base", label, b.Rig.At[0], b.Rig.At[1]));
+        var hold = kind.Build(b, b.Spot("base-hold", StationId.Base, label, b.Rig.At[0], b.Rig.At[1]));
         var top = b.Node("base", hold.Top.Position + stemHeight * hold.Top.Axis);
         var steel = b.Stock.Material("steel-1018");
         var section = Section.Of(SectionShape.Round, StemDiameter, StemDiameter, 0);
-        var stem = b.Beam("base", "stem", "stem", hold.Top.Node, top, section, steel, Structure.Vec3.UnitX);
-        b.Checks.Add(new Checks.SectionStrength(b, "base", "stem", "Stem bends", stem));
-        b.Parts.Bought("base", b.Fitting("stem-16"), mass: stem.Mass);
-        b.Shape("stem", "base", "tube", [b.Point(hold.Top.Node), b.Point(top)], [StemDiameter]);
+        var stem = b.Beam(StationId.Base, "stem", "stem", hold.Top.Node, top, section, steel, Structure.Vec3.UnitX);
+        b.Checks.Add(new Checks.SectionStrength(b, StationId.Base, new("stem"), "Stem bends", stem));
+        b.Parts.Bought(StationId.Base, b.Fitting("stem-16"), mass: stem.Mass);
+        b.Shape("stem", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(top)], [StemDiameter]);
         return new Mount(top, b.Position(top), hold.Top.Axis,
             new SocketPort("Thread in the stem", null, Math.Min(ThreadDepth, 0.8 * stemHeight), steel.Id, Width: StemDiameter));
     }

@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -84,7 +85,7 @@ public sealed record SplitBlock : BaseKind
         // The bolt draws the halves together between the bar on one side and the heel on the other: a lever.
         var (heel, arm) = (Width - HoleOffset - d - Cover, HoleOffset + d / 2);
         foreach (var fault in Faults(thread, d, heel))
-            b.Findings.Add(new ReportFinding("base", fault, true));
+            b.Findings.Add(new ReportFinding(StationId.Base, fault, true));
         var standOff = Stud - Socket;
         StackLayer[] between = standOff > 0.0005 ? [new("Jam nut and washers", LayerRole.Clearance, standOff, "steel-s235", 0.014,
             Bought: true, Item: HardwareItem.JamNut)] : [];
@@ -92,7 +93,7 @@ public sealed record SplitBlock : BaseKind
         {
             Stock = b.Stock,
             Id = "block-bolt",
-            Station = "base",
+            Station = StationId.Base,
             Title = "bolt through the block",
             Thread = thread,
             Means = Loosening.ToolTightMarked,
@@ -112,11 +113,11 @@ public sealed record SplitBlock : BaseKind
         if (!b.HoldsGone)
         {
             const string source = "bolt's preload, half of it left once the rubber has relaxed, by its lever on the bar; hard rubber 0.3–0.5, judgement";
-            b.Checks.Add(GripTurn.Of(b, "base-hold", "Block turns on the ring", hold.Spring, b.Surface.U,
+            b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Block turns on the ring", hold.Spring, b.Surface.U,
                 FrictionGrip.Halves(squeeze, d, ClampParts.RubberFriction), "two halves squeezed round a bar, Coulomb friction", source));
-            b.Checks.Add(new GripPrise(b, "base-hold", "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
+            b.Checks.Add(new GripPrise(b, new("base-hold"), "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
-        b.Parts.Sheet("base", "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
+        b.Parts.Sheet(StationId.Base, "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
         {
             Holes = [new(Cover + d + HoleOffset, Width / 2, "Upper half", "block-bolt")],
         }, rubber, 2);

@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Kinds.Bases;
@@ -51,13 +52,13 @@ public sealed record SpringClamp : BaseKind
     public override Mount Build(RigBuilder b)
     {
         if (b.Rig.Site.Diameter is { } d && d > Opens)
-            b.Findings.Add(new ReportFinding("base", $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
+            b.Findings.Add(new ReportFinding(StationId.Base, $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
         var row = b.Fitting("spring-clamp");
         var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, row.Mass, PadRadius, 6e4, 25, ClampParts.RubberFriction);
         if (!b.HoldsGone)
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction, b.Rig.Site.Form == SiteForm.Tube
                 ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement");
-        b.Parts.Bought("base", row);
+        b.Parts.Bought(StationId.Base, row);
         return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud") with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
     }
 }

@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 
@@ -11,7 +12,7 @@ internal static class Standing
     public static Hold Build(RigBuilder b, string label, double length, double width, double mass, double height, double stiffness, double rocking, double friction)
     {
         var hold = ClampParts.Place(b, "base-hold", label, height, mass, Math.Min(length, width) / 2, stiffness, rocking, friction, "pad");
-        var spot = b.Spot("base-hold", "base", label, b.Rig.At[0], b.Rig.At[1]);
+        var spot = b.Spot("base-hold", StationId.Base, label, b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)
         {
             var (u, v) = (b.Surface.U, b.Surface.V);

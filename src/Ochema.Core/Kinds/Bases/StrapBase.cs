@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 namespace Ochema.Core.Kinds.Bases;
 
@@ -55,7 +56,7 @@ public sealed record StrapBase : BaseKind
         var row = b.Fitting("strap-base");
         var hold = ClampParts.Place(b, "base-hold", "strap base", 0.006, row.Mass, Foot / 2, 3e4, 3e4 * Foot * Foot / 8,
             ClampParts.RubberFriction, "pad");
-        var spot = b.Spot("base-hold", "base", "strap base", b.Rig.At[0], b.Rig.At[1]);
+        var spot = b.Spot("base-hold", StationId.Base, "strap base", b.Rig.At[0], b.Rig.At[1]);
         // Two ends pull down by the sine of their angle.
         var press = 2 * Tension * Math.Sin(Angle);
         if (!b.HoldsGone)
@@ -66,7 +67,7 @@ public sealed record StrapBase : BaseKind
                 ClampParts.RubberFriction, Foot / 3, "2 × tension × sine of the strap angle"));
         }
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Releases, "pulled off with a scale");
-        b.Parts.Bought("base", row);
+        b.Parts.Bought(StationId.Base, row);
         return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle") with { Offers = new BucklePort("Buckle") };
     }
 }

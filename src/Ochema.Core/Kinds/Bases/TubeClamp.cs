@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -97,14 +98,14 @@ public sealed record TubeClamp : BaseKind
                     capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
-            b.Parts.Bought("base", clamp);
+            b.Parts.Bought(StationId.Base, clamp);
         }
         var stud = b.Stock.Find<Fastener>("fasteners", Stud);
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,
             Id = "clamp-stud",
-            Station = "base",
+            Station = StationId.Base,
             Title = "stud in the clamp",
             Thread = stud,
             Means = Loosening.JamNuts,
@@ -120,14 +121,14 @@ public sealed record TubeClamp : BaseKind
         var metal = b.Stock.MaterialOf(Rail);
         foreach (var h in holds)
         {
-            var piece = b.Beam("base", h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, b.Stock.Section(Rail), metal, h.Top.Axis);
-            b.Checks.Add(new SectionStrength(b, "base", h.Id + "-rail", "Rail bends", piece));
-            b.Shape(h.Id + "-rail", "base", "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
+            var piece = b.Beam(StationId.Base, h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, b.Stock.Section(Rail), metal, h.Top.Axis);
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new(h.Id + "-rail"), "Rail bends", piece));
+            b.Shape(h.Id + "-rail", StationId.Base, "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
-        b.Parts.Cut("base", rail, metal, Apart, what: "Rail between the clamps");
+        b.Parts.Cut(StationId.Base, rail, metal, Apart, what: "Rail between the clamps");
         // Each end of the rail stands on a clamp's stud, with a nut.
         foreach (var h in holds)
-            b.StandsOn(h.Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) }, new(h.Id + "-rail-nut", "base", $"rail on the {h.Label}",
+            b.StandsOn(h.Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) }, new(h.Id + "-rail-nut", StationId.Base, $"rail on the {h.Label}",
                 new ThroughPort("Rail", [Wall(rail)], rail.Width), f => f.Spring(h.Spring), rail.Width / 2));
         return new Mount(middle, b.Position(middle), holds[0].Top.Axis, new ThroughPort("Rail", [Wall(rail)], rail.Width));
     }

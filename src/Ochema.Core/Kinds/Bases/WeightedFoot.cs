@@ -3,6 +3,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -58,11 +59,11 @@ public sealed record WeightedFoot : BaseKind
         var hold = Standing.Build(b, "foot", Across * 0.9, Across * 0.9, Mass, Block, 2e5, flex, 0.4);
         var thread = b.Stock.Find<Fastener>("fasteners", "1-4-20");
         if (Recess > 0 && Recess < thread.HeadHeight)
-            b.Findings.Add(new ReportFinding("base",
+            b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. "
                 + $"Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));
-        b.Parts.Bought("base", b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast");
-        b.Shape("pan", "base", "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
+        b.Parts.Bought(StationId.Base, b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast");
+        b.Shape("pan", StationId.Base, "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
         return hold.Top with
         {
             Offers = new ThroughPort("Pan",

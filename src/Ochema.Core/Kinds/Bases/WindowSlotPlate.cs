@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -92,14 +93,14 @@ public sealed record WindowSlotPlate : BaseKind
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var (section, metal) = (Section.Rectangle(row.Width, row.Height), b.Stock.MaterialOf(Bar));
         var hold = ClampParts.Place(b, "base-hold", "slot hook", 0.004, 0, row.Width / 2, 3e5, 3e5 * row.Width * Leg / 4, 0.5, "pad");
-        var spot = b.Spot("base-hold", "base", "slot hook", b.Rig.At[0], b.Rig.At[1]);
+        var spot = b.Spot("base-hold", StationId.Base, "slot hook", b.Rig.At[0], b.Rig.At[1]);
         var outward = Vec3.UnitY.PerpendicularTo(hold.Top.Axis).Normalized();
         var seat = b.Node("shelf", hold.Top.Position + Shelf / 2 * outward);
-        var shelf = b.Beam("base", "shelf", "shelf", hold.Top.Node, seat, section, metal, hold.Top.Axis);
-        b.Checks.Add(new SectionStrength(b, "base", "shelf", "Shelf bends at the slot", shelf));
-        b.Checks.Add(new BendCracks("base", "plate", metal, row.Height, BendRadius));
+        var shelf = b.Beam(StationId.Base, "shelf", "shelf", hold.Top.Node, seat, section, metal, hold.Top.Axis);
+        b.Checks.Add(new SectionStrength(b, StationId.Base, new("shelf"), "Shelf bends at the slot", shelf));
+        b.Checks.Add(new BendCracks(StationId.Base, new("plate"), metal, row.Height, BendRadius));
         if (row.Height > Slot)
-            b.Findings.Add(new ReportFinding("base",
+            b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the glass.", true));
         var flat = Hook + Shelf + Leg + 2 * Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
         var mass = row.Width * row.Height * flat * metal.Density;
@@ -113,12 +114,12 @@ public sealed record WindowSlotPlate : BaseKind
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, 0.5,
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
-        b.Parts.Cut("base", row, metal, Math.Max(flat, shelf.Length), what: "Bent bar, flat");
-        b.Parts.Bought("base", b.Fitting("felt"));
+        b.Parts.Cut(StationId.Base, row, metal, Math.Max(flat, shelf.Length), what: "Bent bar, flat");
+        b.Parts.Bought(StationId.Base, b.Fitting("felt"));
         if (Weight > 0)
-            b.Parts.Bought("base", b.Fitting("small-bag"), mass: Weight);
-        b.Shape("shelf", "base", "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);
-        b.Shape("leg", "base", "tube", [b.Point(seat, b.Position(seat) + Shelf / 2 * outward), b.Point(seat, b.Position(seat) + Shelf / 2 * outward - Leg * hold.Top.Axis)], [row.Height * 2]);
+            b.Parts.Bought(StationId.Base, b.Fitting("small-bag"), mass: Weight);
+        b.Shape("shelf", StationId.Base, "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);
+        b.Shape("leg", StationId.Base, "tube", [b.Point(seat, b.Position(seat) + Shelf / 2 * outward), b.Point(seat, b.Position(seat) + Shelf / 2 * outward - Leg * hold.Top.Axis)], [row.Height * 2]);
         return new Mount(seat, b.Position(seat), hold.Top.Axis,
             new ThroughPort("Shelf", [new("Shelf", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)], row.Width));
     }

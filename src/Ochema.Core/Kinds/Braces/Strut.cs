@@ -4,6 +4,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -79,7 +80,7 @@ public sealed record Strut : BraceKind
 
     public override void Build(RigBuilder b)
     {
-        var station = "brace:" + Id;
+        var station = StationId.Brace(Id);
         var path = $"braces[{b.Rig.Braces.ToList().IndexOf(this)}]";
         var name = b.NameOf(station, Id);
         var spot = b.SpotOn(Site, path + ".site", name, station, $"{Id} foot {Foot.Noun}", At[0], At[1]);
@@ -104,9 +105,9 @@ public sealed record Strut : BraceKind
         // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
         var clamp = b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
         var piece = b.Beam(station, name + "-rod", "strut", foot, upper, section, material, Vec3.UnitX);
-        b.Checks.Add(new RodSlip(b, station, name, piece, Holds));
-        b.Checks.Add(new StrutBuckling(b, station, name, piece));
-        b.Checks.Add(new SectionStrength(b, station, name, "Rod bends", piece));
+        b.Checks.Add(new RodSlip(b, station, new(name), piece, Holds));
+        b.Checks.Add(new StrutBuckling(b, station, new(name), piece));
+        b.Checks.Add(new SectionStrength(b, station, new(name), "Rod bends", piece));
         b.Parts.Bought(station, b.Fitting("strut-clamp"));
         b.Parts.Cut(station, row, material, length);
         b.Shape(name + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);

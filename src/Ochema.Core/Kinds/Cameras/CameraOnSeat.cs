@@ -40,11 +40,11 @@ internal static class CameraOnSeat
         var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
         var side = body.Length * body.Height + lens.Length * lens.Diameter;
         b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
-        b.Parts.Own(b.Own("camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass);
-        b.Shape(b.Own("camera"), b.Own("camera"), "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
+        b.Parts.Own(b.Path.Camera, lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass);
+        b.Shape(b.Own("camera"), b.Path.Camera, "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
         var eye = middle + (body.Length / 2 + lens.Length) * view;
         if (lens.Length > 0)
-            b.Shape(b.Own("lens"), b.Own("camera"), "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
+            b.Shape(b.Own("lens"), b.Path.Camera, "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
         // Who is on the host is as near as they are; a distance that was measured beats it.
         var near = c.Subject ?? (b.Host.People.FirstOrDefault(p => p.Id == c.Who) is { } who ? Math.Max(Nearest, (who.Head - eye).Length) : null);
         var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, middle, near, body, lens, c.Mass is not null);
@@ -53,7 +53,7 @@ internal static class CameraOnSeat
             b.Joint(Socket(b, body));
         b.Joins.Add(head.ScrewsIn ? new(b.Own("camera"), JoinSort.Screwed, b.Own("camera-screw"), "screw in the camera")
             : new(b.Own("camera"), JoinSort.Snapped, null, $"Camera held by {string.Join(" and ", head.Keeps)}"));
-        b.Checks.Add(new CameraScrew(b, b.Own("camera"), seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
+        b.Checks.Add(new CameraScrew(b, b.Path.Camera, seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
         return camera;
     }
 
@@ -69,7 +69,7 @@ internal static class CameraOnSeat
         {
             Stock = b.Stock,
             Id = b.Own("camera-screw"),
-            Station = b.Own("camera"),
+            Station = b.Path.Camera,
             Title = "screw in the camera",
             Thread = thread,
             Means = Loosening.RubberWasher,

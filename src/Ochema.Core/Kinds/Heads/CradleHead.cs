@@ -64,8 +64,8 @@ public sealed record CradleHead : HeadKind
         var bend = Bend.Allowance(Math.PI / 2, BendRadius, Thickness);
         var flat = inside + 2 * Wall + 2 * bend - 4 * BendRadius;
         var first = Wall - BendRadius + bend / 2;
-        var head = b.Own("head");
-        b.Checks.Add(new BendCracks(head, head + "-sheet", sheet, Thickness, BendRadius));
+        var head = b.Path.Head;
+        b.Checks.Add(new BendCracks(head, new(head + "-sheet"), sheet, Thickness, BendRadius));
         b.Checks.Add(new CradleBand(b, head, Band));
         var mass = flat * body.Length * Thickness * sheet.Density;
         b.Parts.Sheet(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
@@ -82,7 +82,7 @@ public sealed record CradleHead : HeadKind
 }
 
 /// <summary>The band over a cradle against what throws the camera up.</summary>
-internal sealed class CradleBand(RigBuilder b, string station, double band) : Check(station + ".band", station, station, "Camera jumps out of its cradle")
+internal sealed class CradleBand(RigBuilder b, StationId station, double band) : Check(station + ".band", station, new(station), "Camera jumps out of its cradle")
 {
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

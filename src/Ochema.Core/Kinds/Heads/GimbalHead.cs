@@ -62,7 +62,7 @@ public sealed record GimbalHead : HeadKind
     {
         var row = b.Stock.Find<HeadRow>("heads", Stock);
         var seat = HeadParts.Build(b, from, row, null, "Gimbal's mount turns");
-        var head = b.Own("head");
+        var head = b.Path.Head;
         b.Checks.Add(new GimbalRoom(b, head, Room));
         if (from.Axis.Z < -0.5)
             b.Checks.Add(new HangingLean(b, head, row.Mass, Area));

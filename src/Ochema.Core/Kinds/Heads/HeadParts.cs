@@ -24,7 +24,7 @@ internal static class HeadParts
     public static Mount Build(RigBuilder b, Mount from, HeadRow row, double? measuredTorque, string turns, Port? underneath = null)
     {
         var axis = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis.Z < -0.5 ? -Vec3.UnitZ : from.Axis;
-        var head = b.Own("head");
+        var head = b.Path.Head;
         var joint = from.Position + JointAt * row.Height * axis;
         var lower = b.Node(b.Own("head-lower"), joint);
         var upper = b.Node(b.Own("head-upper"), joint);
@@ -37,7 +37,7 @@ internal static class HeadParts
         b.Links.Add((b.Own("head-joint"), head, row.Type is "clip" ? "the clip" : "the head"));
         b.PointMass(lower, row.Mass, (0.5 - JointAt) * row.Height * axis);
         b.Faces.Add(WindFace.OnNode(lower, (Vec3.UnitX, 1.1 * row.FrontalArea), (Vec3.UnitY, 1.1 * row.FrontalArea)));
-        b.Checks.Add(new JointTorque(b, head, b.Own("head-joint"), turns, spring, measuredTorque ?? row.HoldingTorque,
+        b.Checks.Add(new JointTorque(b, head, new(b.Own("head-joint")), turns, spring, measuredTorque ?? row.HoldingTorque,
             measuredTorque is { } own ? Taken.Origin(b.Rig, "your measurement", "holdingTorque", own) : row.Source));
         b.Checks.Add(new HeadLoad(b, head, row));
         b.StandsOn(from, new(head + "-screw", head, "screw under the head", underneath ?? Socket(row), f => f.Spring(spring),

@@ -3,6 +3,7 @@ using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -50,7 +51,7 @@ public sealed record Cup : HoldKind
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
-        new(Work.Place, b.Holds.Count(h => h.Station == "base") > 1 ? "Pump the cups on" : "Pump the cup on",
+        new(Work.Place, b.Holds.Count(h => h.Station == StationId.Base) > 1 ? "Pump the cups on" : "Pump the cup on",
             "Wash the place with water and soap and wash the lips too: wiping dust scratches. Wet lip, press flat, pump until the ring "
                 + "is gone. Note gauge and time; after ten minutes look whether a ring has come back.")
         {

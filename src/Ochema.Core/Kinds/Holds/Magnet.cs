@@ -3,6 +3,7 @@ using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -48,7 +49,7 @@ public sealed record Magnet : HoldKind
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
-        new(Work.Place, b.Holds.Count(h => h.Station == "base") > 1 ? "Set the magnets down" : "Set the magnet down",
+        new(Work.Place, b.Holds.Count(h => h.Station == StationId.Base) > 1 ? "Set the magnets down" : "Set the magnet down",
             "Clean paint and magnet faces: one chip under a magnet scratches and holds it off. One edge down first, fingers out, then "
                 + "let it roll flat. To take it off: lift one edge and slide a strap under.")
         {

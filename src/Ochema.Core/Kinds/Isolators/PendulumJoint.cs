@@ -41,7 +41,7 @@ public sealed record PendulumJoint : IsolatorKind
         var joint = b.Fitting("soft-joint");
         var pivot = b.Node("pendulum", from.Position);
         var spring = b.Spring("pendulum-spring", from.Node, pivot, [1e7, 1e7, 1e7, Centring, Centring, 20 * Centring], Damping);
-        b.Links.Add(("pendulum-spring", "isolator", "the soft joint"));
+        b.Links.Add(("pendulum-spring", StationId.Isolator, "the soft joint"));
         var seat = b.Node("isolator", from.Position + Height * from.Axis);
         b.Rigid(pivot, seat);
         b.PointMass(pivot, joint.Mass);
@@ -54,17 +54,17 @@ public sealed record PendulumJoint : IsolatorKind
             var turning = Math.Max(1e-3, Centring + (from.Axis.Z < 0 ? 1 : -1) * load * Loads.MotionProfile.Gravity * arm);
             return new SoftState(load, 0, Stop * arm, Math.Sqrt(turning / Math.Max(1e-4, load * arm * arm)) / (2 * Math.PI));
         };
-        b.Parts.Bought("isolator", joint);
-        b.Shape("isolator", "isolator", "joint", [b.Point(pivot)], [0.05], Vec3.UnitX);
+        b.Parts.Bought(StationId.Isolator, joint);
+        b.Shape("isolator", StationId.Isolator, "joint", [b.Point(pivot)], [0.05], Vec3.UnitX);
         ThroughPort Of(string half) => new(half, [new(half, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.05);
-        b.StandsOn(from, new("soft-mount-screw", "isolator", "screw of the soft joint", Of("Joint's upper half"), f => f.Spring(spring), 0.025));
+        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the soft joint", Of("Joint's upper half"), f => f.Spring(spring), 0.025));
         return new Mount(seat, b.Position(seat), from.Axis, Of("Joint's lower half"));
     }
 }
 
 /// <summary>A pendulum joint that swings to its stop.</summary>
 internal sealed class PendulumStop(SpringIndex spring, double centring, double stop)
-    : Check("isolator.stop", "isolator", "isolator", "Joint swings to its stop")
+    : Check("isolator.stop", StationId.Isolator, new("isolator"), "Joint swings to its stop")
 {
     public override CheckSort Sort => CheckSort.Service;
 

@@ -1,6 +1,7 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 namespace Ochema.Core.Kinds.Isolators;
@@ -32,7 +33,7 @@ internal static class SoftMount
         var (along, across) = acrossIsAxial ? (row.Lateral, row.Axial) : (row.Axial, row.Lateral);
         var (about, rocking) = (n * spread * spread * across, n * spread * spread * 0.5 * along);
         var spring = b.SpringAlong(from.Axis, "isolator-spring", foot, top, n * along, n * across, about, rocking, row.Damping);
-        b.Links.Add(("isolator-spring", "isolator", "the soft mount"));
+        b.Links.Add(("isolator-spring", StationId.Isolator, "the soft mount"));
         var seat = b.Node("isolator", from.Position + row.Height * from.Axis);
         b.Rigid(top, seat);
         b.PointMass(top, row.Mass * n + 2 * plate.Mass);
@@ -45,11 +46,11 @@ internal static class SoftMount
             var k = n / (upright / along + (1 - upright) / across);
             return new SoftState(load, load * Loads.MotionProfile.Gravity / k, row.Travel, Math.Sqrt(k / load) / (2 * Math.PI));
         };
-        b.Parts.Bought("isolator", row, n);
-        b.Parts.Bought("isolator", plate, 2);
-        b.Shape("isolator", "isolator", "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
+        b.Parts.Bought(StationId.Isolator, row, n);
+        b.Parts.Bought(StationId.Isolator, plate, 2);
+        b.Shape("isolator", StationId.Isolator, "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
         var through = new ThroughPort("Soft mount's plate", [new("Soft mount's plate", LayerRole.Clearance, Plate, "al-6061-t6", 0.05)], 2 * spread);
-        b.StandsOn(from, new("soft-mount-screw", "isolator", "screw under the soft mount", through, f => f.Spring(spring), Math.Max(0.015, spread)));
+        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw under the soft mount", through, f => f.Spring(spring), Math.Max(0.015, spread)));
         return new Mount(seat, b.Position(seat), from.Axis, through);
     }
 }

@@ -141,7 +141,7 @@ public sealed record SpringArm : IsolatorKind
         b.Rigid(from.Node, foot);
         var stiff = 3 * 69e9 * 4e-9 / Math.Pow(Link, 3) * 2;
         var spring = b.Spring("arm-spring", foot, end, [stiff * 4, stiff * 4, rate, 800, 800, 800], Damping);
-        b.Links.Add(("arm-spring", "isolator", "the sprung arm"));
+        b.Links.Add(("arm-spring", StationId.Isolator, "the sprung arm"));
         b.PointMass(end, links / 2);
         b.PointMass(from.Node, links / 2 + frame.Mass + row.Mass * Math.Round(Count));
         b.Checks.Add(new ArmTravel(spring, rate, Link, Math.Clamp(angle, -Stop, Stop), Stop, payload));
@@ -151,14 +151,14 @@ public sealed record SpringArm : IsolatorKind
             b.Findings.Add(f);
         b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
-        b.Parts.Bought("isolator", frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}");
-        b.Parts.Bought("isolator", row, Math.Round(Count));
-        b.Parts.Length("isolator", link, 2 * Link, LinkMass, link.PricePerMetre, Aisle.Metal);
+        b.Parts.Bought(StationId.Isolator, frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}");
+        b.Parts.Bought(StationId.Isolator, row, Math.Round(Count));
+        b.Parts.Length(StationId.Isolator, link, 2 * Link, LinkMass, link.PricePerMetre, Aisle.Metal);
         foreach (var up in new[] { 0.5, -0.5 })
-            b.Shape(up > 0 ? "arm-upper" : "arm-lower", "isolator", "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
-        b.Shape("arm-coil", "isolator", "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ), b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);
+            b.Shape(up > 0 ? "arm-upper" : "arm-lower", StationId.Isolator, "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
+        b.Shape("arm-coil", StationId.Isolator, "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ), b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);
         ThroughPort Of(string post) => new(post, [new(post, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.06);
-        b.StandsOn(from, new("soft-mount-screw", "isolator", "screw of the arm's inner post", Of("Arm's inner post"), f => f.Spring(spring), 0.03));
+        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the arm's inner post", Of("Arm's inner post"), f => f.Spring(spring), 0.03));
         return new Mount(end, b.Position(end), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ, Of("Arm's outer post"));
     }
 
@@ -173,7 +173,7 @@ public sealed record SpringArm : IsolatorKind
     {
         var degrees = (rest ?? (arm.LevelMass > payload ? Stop : -Stop)) * 180 / Math.PI;
         var frequency = Math.Sqrt(Math.Max(0, arm.VerticalRate(rest ?? 0)) / payload) / (2 * Math.PI);
-        yield return new ReportFinding("isolator", $"With this camera and lens the arm rests {Math.Abs(degrees):0.#}° {(degrees < 0 ? "below" : "above")} level and floats at {QuantityText.Of(frequency, Dimension.Frequency)}; level it carries {QuantityText.Of(arm.LevelMass, Dimension.Mass)}, on it are {QuantityText.Of(payload, Dimension.Mass)}.");
+        yield return new ReportFinding(StationId.Isolator, $"With this camera and lens the arm rests {Math.Abs(degrees):0.#}° {(degrees < 0 ? "below" : "above")} level and floats at {QuantityText.Of(frequency, Dimension.Frequency)}; level it carries {QuantityText.Of(arm.LevelMass, Dimension.Mass)}, on it are {QuantityText.Of(payload, Dimension.Mass)}.");
         if (Math.Abs(degrees) < 4)
             yield break;
         if (degrees < 0)
@@ -182,16 +182,16 @@ public sealed record SpringArm : IsolatorKind
             var n = 0;
             while (n < row.Coils * 0.6 && (this with { Cut = Cut + n }).Arm(stock).LevelMass < payload)
                 n++;
-            yield return new ReportFinding("isolator", n < row.Coils * 0.6 ? $"To level it: cut {n} of {row.Coils - Cut:0} coils off each spring, or hook it further out." : "To level it: another spring beside these.");
+            yield return new ReportFinding(StationId.Isolator, n < row.Coils * 0.6 ? $"To level it: cut {n} of {row.Coils - Cut:0} coils off each spring, or hook it further out." : "To level it: another spring beside these.");
         }
         else
-            yield return new ReportFinding("isolator", $"To level it: {QuantityText.Of(arm.LevelMass - payload, Dimension.Mass)} of ballast at the head, or hook the spring nearer to the pivot: {QuantityText.Of(Along * payload / arm.LevelMass, Dimension.Length)} along the link.");
+            yield return new ReportFinding(StationId.Isolator, $"To level it: {QuantityText.Of(arm.LevelMass - payload, Dimension.Mass)} of ballast at the head, or hook the spring nearer to the pivot: {QuantityText.Of(Along * payload / arm.LevelMass, Dimension.Length)} along the link.");
     }
 }
 
 /// <summary>An arm that goes to its stop on a bump.</summary>
 internal sealed class ArmTravel(SpringIndex spring, double rate, double link, double rest, double stop, double payload)
-    : Check("isolator.travel", "isolator", "isolator", "Arm hits its stop")
+    : Check("isolator.travel", StationId.Isolator, new("isolator"), "Arm hits its stop")
 {
     public override CheckSort Sort => CheckSort.Service;
 
@@ -217,7 +217,7 @@ internal sealed class ArmTravel(SpringIndex spring, double rate, double link, do
 
 /// <summary>A spring drawn out to the arm's lower stop: shear in the wire, by Wahl's factor, against what hard-drawn wire takes again and again.</summary>
 internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double count, double stop)
-    : Check("isolator.spring", "isolator", "isolator", "Spring is drawn out too far")
+    : Check("isolator.spring", StationId.Isolator, new("isolator"), "Spring is drawn out too far")
 {
     public override bool Fixed => true;
 
@@ -239,7 +239,7 @@ internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double c
 }
 
 /// <summary>An arm that does not stand level with what is on it.</summary>
-internal sealed class ArmLevel(ParallelogramArm arm, double payload, double angle, double stop) : Check("isolator.level", "isolator", "isolator", "Arm does not stand level")
+internal sealed class ArmLevel(ParallelogramArm arm, double payload, double angle, double stop) : Check("isolator.level", StationId.Isolator, new("isolator"), "Arm does not stand level")
 {
     public override CheckSort Sort => CheckSort.Service;
 

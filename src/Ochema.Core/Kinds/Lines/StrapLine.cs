@@ -1,4 +1,5 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -18,7 +19,7 @@ internal static class StrapLine
         var anchor = b.Anchor(strap.To, $"straps[{i}].to");
         var from = b.Position(node);
         var length = (anchor - from).Length;
-        var station = "strap:" + strap.Id;
+        var station = StationId.Strap(strap.Id);
         if (length < 0.03)
         {
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
@@ -30,9 +31,9 @@ internal static class StrapLine
         var knot = Lashing.Knots.First(k => k.Id == strap.End);
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
-        b.Checks.Add(new StrapTension(b, name, station, line, row, knot, strap.Edge));
+        b.Checks.Add(new StrapTension(b, new(name), station, line, row, knot, strap.Edge));
         b.Parts.Length(station, row, Math.Round(length + Tail, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
-        b.Checks.Add(new AnchorLoad(b, name, strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
+        b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new ReportFinding(station,
                 $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));

@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -16,7 +17,7 @@ internal static class TetherLine
             n++;
             if (tether.From == TetherPoint.SecondCamera && b.SecondCamera is null)
             {
-                b.Findings.Add(new ReportFinding("tether", "A tether is tied to a second camera that is not there: it keeps nothing."));
+                b.Findings.Add(new ReportFinding(StationId.Tether, "A tether is tied to a second camera that is not there: it keeps nothing."));
                 continue;
             }
             var row = b.Stock.Find<StrapRow>("straps", tether.Stock);
@@ -39,14 +40,14 @@ internal static class TetherLine
             b.Tethers.Add(built);
             b.Checks.Add(new TetherCatch(b, built));
             if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
-                b.Findings.Add(new ReportFinding("tether", $"{built.Name}: {fault}."));
+                b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name}: {fault}."));
             if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
-                b.Findings.Add(new ReportFinding("tether",
+                b.Findings.Add(new ReportFinding(StationId.Tether,
                     $"If it comes off, {Words.Inside(built.Name)} lets it fall "
                     + $"{QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, "
                     + $"and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
-            b.Parts.Length("tether", row, Math.Round(length, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
-            b.Shape(id, "tether", "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
+            b.Parts.Length(StationId.Tether, row, Math.Round(length, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
+            b.Shape(id, StationId.Tether, "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }
     }
 }

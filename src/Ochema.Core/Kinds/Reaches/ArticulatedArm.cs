@@ -68,23 +68,23 @@ public sealed record ArticulatedArm : ReachKind
         {
             var turned = b.Node(b.Own($"{name}-joint"), at);
             var spring = b.Spring(b.Own($"{name}-joint-spring"), node, turned, Joint(row));
-            b.Checks.Add(new JointTorque(b, b.Own("reach"), b.Own($"{name}-joint"), $"{joint} turns", spring, torque,
+            b.Checks.Add(new JointTorque(b, b.Path.Reach, new(b.Own($"{name}-joint")), $"{joint} turns", spring, torque,
                 JointTorque is { } t ? Taken.Origin(b.Rig, "your measurement", "jointTorque", t) : row.Source));
             if (name == "lower")
             {
                 foot = spring;
-                b.Links.Add((b.Own("lower-joint-spring"), b.Own("reach"), "the arm's foot"));
+                b.Links.Add((b.Own("lower-joint-spring"), b.Path.Reach, "the arm's foot"));
             }
             at += Length / 2 * Link(lean);
             node = b.Node(b.Own($"{name}-link"), at);
-            var piece = b.Beam(b.Own("reach"), b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead, density: density);
-            b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own($"{name}-arm"), $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
-            b.Shape(b.Own($"{name}-arm"), b.Own("reach"), "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
-            b.Shape(b.Own($"{name}-joint"), b.Own("reach"), "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
+            var piece = b.Beam(b.Path.Reach, b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead, density: density);
+            b.Checks.Add(new SectionStrength(b, b.Path.Reach, new(b.Own($"{name}-arm")), $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
+            b.Shape(b.Own($"{name}-arm"), b.Path.Reach, "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
+            b.Shape(b.Own($"{name}-joint"), b.Path.Reach, "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
         }
-        b.Parts.Bought(b.Own("reach"), row, mass: row.MassPerMetre * Length);
+        b.Parts.Bought(b.Path.Reach, row, mass: row.MassPerMetre * Length);
         var stud = new StudPort("Arm's stud", row.Thread, null, true);
-        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "stud at the arm's foot", stud, f => f.Spring(foot),
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Path.Reach, "stud at the arm's foot", stud, f => f.Spring(foot),
             Math.Max(0.01, 0.7 * row.LinkDiameter)));
         return new Mount(node, at, upright, stud);
     }

@@ -50,7 +50,7 @@ public sealed record BoomTube : ReachKind
         var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
         var up = from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
         var heading = new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
-        var reach = b.Own("reach");
+        var reach = b.Path.Reach;
         var mastTop = b.Node(b.Own("mast"), from.Position + Height * up);
         var mast = b.Beam(reach, b.Own("mast"), "mast", from.Node, mastTop, section, metal, Vec3.UnitX);
         var crossing = b.Node(b.Own("crossing"), b.Position(mastTop));
@@ -58,9 +58,9 @@ public sealed record BoomTube : ReachKind
         b.Links.Add((b.Own("crossing-spring"), reach, "the crossing clamp"));
         var end = b.Node(b.Own("boom"), b.Position(mastTop) + StickOut * heading);
         var boom = b.Beam(reach, b.Own("boom"), "boom", crossing, end, section, metal, up);
-        b.Checks.Add(new SectionStrength(b, reach, b.Own("mast"), "Mast bends", mast));
-        b.Checks.Add(new SectionStrength(b, reach, b.Own("boom"), "Boom bends", boom));
-        b.Checks.Add(new JointTorque(b, reach, b.Own("crossing"), "Boom turns on the mast", spring, ClampTorque,
+        b.Checks.Add(new SectionStrength(b, reach, new(b.Own("mast")), "Mast bends", mast));
+        b.Checks.Add(new SectionStrength(b, reach, new(b.Own("boom")), "Boom bends", boom));
+        b.Checks.Add(new JointTorque(b, reach, new(b.Own("crossing")), "Boom turns on the mast", spring, ClampTorque,
             "as you set it; scaffold clamps 60–120 N·m, judgement"));
         b.Joint(ClampParts.Through(b, "crossing-bolt", reach, "bolt of the crossing clamp", "m10",
             new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },

@@ -29,7 +29,7 @@ public sealed record CrossBar : ReachKind
     {
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
-        var reach = b.Own("reach");
+        var reach = b.Path.Reach;
         var foot = ClearOf(b, from);
         var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
         var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
@@ -39,7 +39,7 @@ public sealed record CrossBar : ReachKind
         {
             var piece = b.Beam(reach, b.Own("cross"), "cross-bar", foot, end, section, metal, from.Axis);
             bar = piece.First;
-            b.Checks.Add(new SectionStrength(b, reach, b.Own("cross"), "Cross-bar bends", piece));
+            b.Checks.Add(new SectionStrength(b, reach, new(b.Own("cross")), "Cross-bar bends", piece));
             b.Shape(b.Own("cross"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
         }
         else

@@ -48,15 +48,15 @@ public sealed record GooseneckReach : ReachKind
         var section = new Section(2e-5, i, i, 1.5 * i, row.Diameter / 2, row.Diameter / 2, 3 * i / row.Diameter, row.Diameter, true);
         var upright = from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
         var direction = Math.Cos(Lean) * upright + Math.Sin(Lean) * Vec3.UnitX;
-        var reach = b.Own("reach");
+        var reach = b.Path.Reach;
         var root = b.Node(b.Own("neck-root"), from.Position);
         var spring = b.Spring(b.Own("neck-root-spring"), from.Node, root, [2e7, 2e7, 2e7, 5000, 5000, 5000]);
         b.Links.Add((b.Own("neck-root-spring"), reach, "the gooseneck's root"));
         var top = b.Node(b.Own("neck"), from.Position + Length * direction);
         b.Beam(reach, b.Own("neck"), "gooseneck", root, top, section, steel, Vec3.UnitY, density: row.MassPerMetre / section.Area);
-        b.Checks.Add(new JointTorque(b, reach, b.Own("neck-root"), "Gooseneck gives way", spring, row.HoldingMoment, row.Source + ", 0.6–1.4 ×"));
+        b.Checks.Add(new JointTorque(b, reach, new(b.Own("neck-root")), "Gooseneck gives way", spring, row.HoldingMoment, row.Source + ", 0.6–1.4 ×"));
         var mass = row.MassPerMetre * Length;
-        var head = b.Own("head");
+        var head = b.Path.Head;
         b.Later(() =>
         {
             var load = b.MassFrom(head);

@@ -30,14 +30,14 @@ public sealed record HangingBracket : ReachKind
     {
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, metal) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
-        var reach = b.Own("reach");
+        var reach = b.Path.Reach;
         var heading = new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
         var corner = b.Node(b.Own("bracket-corner"), from.Position + Out * heading);
         var seat = b.Node(b.Own("bracket-end"), b.Position(corner) - Down * Vec3.UnitZ);
         var arm = b.Beam(reach, b.Own("bracket-arm"), "bracket arm", from.Node, corner, section, metal, Vec3.UnitZ);
         var drop = b.Beam(reach, b.Own("bracket-drop"), "bracket drop", corner, seat, section, metal, heading);
-        b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-arm"), "Bracket arm bends", arm));
-        b.Checks.Add(new SectionStrength(b, reach, b.Own("bracket-drop"), "Bracket drop bends", drop));
+        b.Checks.Add(new SectionStrength(b, reach, new(b.Own("bracket-arm")), "Bracket arm bends", arm));
+        b.Checks.Add(new SectionStrength(b, reach, new(b.Own("bracket-drop")), "Bracket drop bends", drop));
         var through = new ThroughPort("Bracket",
             [new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width)], row.Width);
         b.StandsOn(from, new(b.Own("bracket-bolt"), reach, "bolt of the bracket", through, b.EndLoad(arm.First), row.Width / 2));

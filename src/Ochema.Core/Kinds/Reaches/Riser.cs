@@ -30,7 +30,7 @@ public sealed record Riser : ReachKind
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var top = Post.Build(b, from, Height, row, "riser", "Riser bends");
         var first = b.Pieces[^1].First;
-        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "screw in the riser's foot", new TubePort("Riser", row),
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Path.Reach, "screw in the riser's foot", new TubePort("Riser", row),
             b.EndLoad(first), row.Width / 2));
         return top;
     }
@@ -43,10 +43,10 @@ internal static class Post
     {
         var top = b.Node(b.Own(id), from.Position + height * from.Axis);
         var (section, material) = (b.Stock.Section(row.Id), b.Stock.MaterialOf(row.Id));
-        var piece = b.Beam(b.Own("reach"), b.Own(id), id, from.Node, top, section, material, Vec3.UnitX);
-        b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own(id), check, piece));
-        b.Parts.Cut(b.Own("reach"), row, material, height);
-        b.Shape(b.Own(id), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
+        var piece = b.Beam(b.Path.Reach, b.Own(id), id, from.Node, top, section, material, Vec3.UnitX);
+        b.Checks.Add(new SectionStrength(b, b.Path.Reach, new(b.Own(id)), check, piece));
+        b.Parts.Cut(b.Path.Reach, row, material, height);
+        b.Shape(b.Own(id), b.Path.Reach, "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
         return new Mount(top, b.Position(top), from.Axis, new TubePort(Words.Capital(id), row));
     }
 }

@@ -36,14 +36,14 @@ public sealed record Stud : ReachKind
         var section = Ochema.Core.Stock.Section.Of(SectionShape.Round, d, d, 0);
         var steel = b.Stock.Material("steel-s235");
         var top = b.Node(b.Own("stud"), from.Position + Length * from.Axis);
-        var piece = b.Beam(b.Own("reach"), b.Own("stud"), "stud", from.Node, top, section, steel, Vec3.UnitX);
-        b.Checks.Add(new SectionStrength(b, b.Own("reach"), b.Own("stud"), "Stud bends at its thread", piece));
+        var piece = b.Beam(b.Path.Reach, b.Own("stud"), "stud", from.Node, top, section, steel, Vec3.UnitX);
+        b.Checks.Add(new SectionStrength(b, b.Path.Reach, new(b.Own("stud")), "Stud bends at its thread", piece));
         b.PointMass(from.Node, End * piece.Mass / Length);
         b.PointMass(top, End * piece.Mass / Length);
-        b.Parts.Length(b.Own("reach"), thread, Length + 2 * End, piece.Mass / Length, 6, Aisle.Screws, "Threaded rod");
-        b.Shape(b.Own("stud"), b.Own("reach"), "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
+        b.Parts.Length(b.Path.Reach, thread, Length + 2 * End, piece.Mass / Length, 6, Aisle.Screws, "Threaded rod");
+        b.Shape(b.Own("stud"), b.Path.Reach, "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
         var rod = new StudPort("Stud", thread.Id, null);
-        b.StandsOn(from, new(b.Own("reach-screw"), b.Own("reach"), "foot of the stud", rod, b.EndLoad(piece.First), thread.AcrossFlats / 2));
+        b.StandsOn(from, new(b.Own("reach-screw"), b.Path.Reach, "foot of the stud", rod, b.EndLoad(piece.First), thread.AcrossFlats / 2));
         return new Mount(top, b.Position(top), from.Axis, rod);
     }
 }

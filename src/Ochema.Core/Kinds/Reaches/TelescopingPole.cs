@@ -59,12 +59,12 @@ public sealed record TelescopingPole : ReachKind
     {
         var direction = Math.Cos(Lean) * (from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ) + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
-        var reach = b.Own("reach");
+        var reach = b.Path.Reach;
         BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock)
         {
             var row = b.Stock.Find<SectionRow>("sections", stock);
             var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side);
-            b.Checks.Add(new SectionStrength(b, reach, b.Own(id), $"{Words.Capital(label)} bends", piece));
+            b.Checks.Add(new SectionStrength(b, reach, new(b.Own(id)), $"{Words.Capital(label)} bends", piece));
             b.Parts.Cut(reach, row, piece.Material, Length / 2, what: Words.Capital(label));
             b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
             return piece;
@@ -87,7 +87,7 @@ public sealed record TelescopingPole : ReachKind
         var lockRow = b.Fitting("twist-lock");
         b.PointMass(middle, lockRow.Mass);
         b.Parts.Bought(reach, lockRow);
-        b.Checks.Add(new LockTurn(b, reach, b.Own("pole-lock"), spring, direction, LockTorque));
+        b.Checks.Add(new LockTurn(b, reach, new(b.Own("pole-lock")), spring, direction, LockTorque));
         return new Mount(tip, b.Position(tip), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ, new TubePort("Upper tube", inner));
     }
 }
