@@ -42,6 +42,19 @@ internal static class Joining
     {
         foreach (var fitting in made.Fittings ?? [])
             Between(b, from, foot.Station, id, fitting);
+        if (made.Clasp is { } clasp)
+        {
+            if (clasp.Misfit is { } misfit)
+                b.Findings.Add(new ReportFinding(foot.Station, Words.Capital(misfit) + ".", true));
+            if (foot.Load is { } load)
+            {
+                b.Checks.Add(new BallTurns(b, foot.Station, new(id), $"{Words.Capital(title)} turns", clasp.Grip, load, clasp.Measured));
+                b.Checks.Add(new BallOut(b, foot.Station, new(id), $"{Words.Capital(title)} is drawn out", clasp.Grip, load));
+            }
+            b.Joins.Add(new(foot.Station, made.Sort, null, $"{Words.Capital(title)}: held by friction, {QuantityText.Of(
+                clasp.Measured ?? clasp.Grip.Torque, Dimension.Torque)}"));
+            return;
+        }
         if (made.Sort != JoinSort.Screwed)
         {
             b.Joins.Add(new(foot.Station, made.Sort, null, made.Sort == JoinSort.Held ? $"{foot.Port.Name}: held in the hands"

@@ -14,6 +14,9 @@ public enum JoinSort
 
     /// <summary>By a band, by hands.</summary>
     Held,
+
+    /// <summary>By a socket that closes on a ball.</summary>
+    Clasped,
 }
 
 /// <summary>A joint as the house makes it of two ports.</summary>
@@ -28,7 +31,17 @@ public enum JoinSort
 public sealed record MadeJoint(
     JoinSort Sort, Fastener? Thread, IReadOnlyList<StackLayer> Layers, double? Length = null, string? Screw = "Screw",
     bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null,
-    TubePlug? Plug = null);
+    TubePlug? Plug = null)
+{
+    /// <summary>How a ball is held; null where there is none.</summary>
+    public BallClasp? Clasp { get; init; }
+}
+
+/// <summary>A ball in a socket.</summary>
+/// <param name="Grip">What the socket holds it with.</param>
+/// <param name="Measured">Torque at which it was seen to slip, N·m.</param>
+/// <param name="Misfit">Why the two do not go together, in words; null where they do.</param>
+public sealed record BallClasp(BallGrip Grip, double? Measured, string? Misfit);
 
 /// <summary>
 /// Makes the joint between what a part offers above and what the next has underneath: which way the screw goes, through what, into what, and what goes
@@ -49,6 +62,13 @@ public static class JointMaker
     /// <summary>U-bolt round a bar, and its leg beside the bar to the bar's middle beyond half its width, m (judgement).</summary>
     private const string UBolt = "m8";
     private const double UBoltAside = 0.006;
+
+    /// <summary>
+    /// What closes a single socket on a stud, where a ball is met by a part that has none: an M6 wing screw by hand, and the rubber coat's friction
+    /// (judgement, 1000–2500 N and 0.3–0.6).
+    /// </summary>
+    private const double SocketCloses = 1500;
+    private const double BallFriction = 0.45;
 
     /// <summary>Thread in the plastic foot of a buckle's adapter, m (judgement, 5–7 mm).</summary>
     private const double AdapterSocket = 0.006;
@@ -71,6 +91,22 @@ public static class JointMaker
                 return With("buckle-adapter", Make(new StudPort("Buckle's adapter", Usual, 0.0065, Shouldered: true), above, stock));
             case (_, BucklePort):
                 return With("buckle-adapter", Make(below, new SocketPort("Clip's adapter", Usual, AdapterSocket, "brass", Width: 0.015), stock));
+            case (BallPort ball, BallSocketPort socket):
+                return [Clasped(ball, socket)];
+            case (BallSocketPort socket, BallPort ball):
+                return [Clasped(ball, socket)];
+            case (BallPort ball, _):
+                return [.. With("ball-socket", [Clasped(ball, new("Socket on a stud", new(SocketCloses, ball.Diameter, BallFriction)))]),
+                    .. Make(new StudPort("Socket's stud", Usual, null), above, stock)];
+            case (BallSocketPort socket, _):
+                return [.. With("ball-stud", [Clasped(new("Ball", socket.Grip.Diameter), socket)]),
+                    .. Make(new StudPort("Ball's stud", Usual, null), above, stock)];
+            case (_, BallPort ball):
+                return [.. Make(below, new StudPort("Socket's stud", Usual, null), stock),
+                    .. With("ball-socket", [Clasped(ball, new("Socket on a stud", new(SocketCloses, ball.Diameter, BallFriction)))])];
+            case (_, BallSocketPort socket):
+                return [.. Make(below, new StudPort("Ball's stud", Usual, null), stock),
+                    .. With("ball-stud", [Clasped(new("Ball", socket.Grip.Diameter), socket)])];
             case (TubePort tube, _):
                 return Plugged(tube, Make(Plug(tube, stock), above, stock), stock);
             case (_, TubePort tube):
@@ -173,6 +209,9 @@ public static class JointMaker
                 throw new InvalidOperationException($"no joint of {below.GetType().Name} and {above.GetType().Name}");
         }
     }
+
+    private static MadeJoint Clasped(BallPort ball, BallSocketPort socket) =>
+        new(JoinSort.Clasped, null, []) { Clasp = new(socket.Grip, socket.Measured, socket.Grip.Misfit(ball.Diameter)) };
 
     private static Loosening Locks(StudPort stud) => stud.Shouldered ? Loosening.ToolTightMarked : Loosening.JamNuts;
 

@@ -43,5 +43,14 @@ public sealed record FlangePort(string Name, double Thickness, double Circle, in
 /// <summary>A buckle that slides in and snaps.</summary>
 public sealed record BucklePort(string Name) : Port(Name);
 
+/// <summary>A ball that a socket closes on.</summary>
+/// <param name="Diameter">m.</param>
+public sealed record BallPort(string Name, double Diameter) : Port(Name);
+
+/// <summary>Two half shells that a knob closes on a ball.</summary>
+/// <param name="Grip">What they hold it with, and the ball they are made for.</param>
+/// <param name="Measured">Torque at which the ball was seen to slip, N·m; null where nobody tried.</param>
+public sealed record BallSocketPort(string Name, BallGrip Grip, double? Measured = null) : Port(Name);
+
 /// <summary>Hands: a tube goes straight into them.</summary>
 public sealed record GraspPort(string Name) : Port(Name);

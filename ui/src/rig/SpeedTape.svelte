@@ -66,8 +66,8 @@
     const half = (speedName.length * LETTER) / 2;
     return Math.min(Math.max(x(design), half + 4), width - UNIT - half);
   });
-  /** Left of the marker where that stands at the right end. */
-  let moreAt = $derived(x(design) > width - 150 ? x(design) - 18 : width - 8);
+  /** Beside the speed's name, at the other end where that stands at the right. */
+  let moreRight = $derived(nameAt + (speedName.length * LETTER) / 2 < width - UNIT - 150);
 
   const printed = (label: string) => (label.length > 36 ? label.slice(0, 35) + '…' : label);
 
@@ -190,8 +190,12 @@
       >
     {/if}
     {#if flags.left}
-      <text x={moreAt} y={BAR - 4} text-anchor="end" font-size="12" fill="var(--quiet)"
-        >{flags.left} more after these</text
+      <text
+        x={moreRight ? width - UNIT : LEFT}
+        y={HEIGHT - 5}
+        text-anchor={moreRight ? 'end' : 'start'}
+        font-size="12"
+        fill="var(--quiet)">{flags.left} more after these</text
       >
     {/if}
     {#if !flags.placed.length && intact}
