@@ -7,7 +7,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// The plug in a tube's end is drawn out or turns: a pin across both walls, or glue all round; pressed in only it carries nothing, for nobody knows when
+/// The plug in a tube's end is drawn out or turns: a pin across both walls, glue all round, or glue and a key in a slot; pressed in only it carries nothing, for nobody knows when
 /// it comes out.
 /// </summary>
 internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
@@ -18,6 +18,17 @@ internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
 
     /// <summary>The plug itself is of aluminium.</summary>
     private const string PlugFamily = "metal";
+
+    /// <summary>Use of the key, what its weaker side holds, N, and the factor that goes with that.</summary>
+    private (double Use, double Holds, string Factor) Turning(double twist)
+    {
+        var (factor, holds) = new[] { (FactorTable.Metal, TubePlug.KeyShears), (FactorTable.For(plug.Tube.Family), plug.SlotBears) }
+            .MaxBy(c => b.Factors[c.Item1] / c.Item2);
+        return (Ratio(b.Factors[factor] * plug.KeyForce(twist), holds), holds, factor);
+    }
+
+    /// <summary>Use of the glue by a pull along the tube alone.</summary>
+    private double Pull(double pull) => Ratio(b.Factors[FactorTable.Adhesive] * plug.GlueStress(pull, 0), glue.Shear * glue.Share(glue.Cure, b.Rig.Run.Skin));
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
@@ -36,9 +47,19 @@ internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
                     .Term("D", "wall to wall", plug.Inside + plug.Wall, Dimension.Length, Origin.Measures)
                     .Term("P", "one wall holds", one, Dimension.Force, $"5 mm pin, mild steel; {plug.Tube.Source}");
                 return Ratio(b.Factors[factor] * wall, one);
-            case PlugKept.Glued when glue.Fault(PlugFamily, Glues.Family(plug.Tube), b.Rig.Run.Skin) is { } fault:
+            case PlugKept.Glued or PlugKept.Keyed when glue.Fault(PlugFamily, Glues.Family(plug.Tube), b.Rig.Run.Skin) is { } fault:
                 sheet?.Formula("{N} on glue that does not hold", $"{fault} ({glue.Source})", "").Term("N", "along the tube", pull, Dimension.Force);
                 return MostUse;
+            case PlugKept.Keyed when Turning(twist) is var (key, slot, with) && Pull(pull) <= key:
+                sheet?.Formula("{k} × {M} ÷ ({D} ÷ 2) ÷ {P}", "key in shear and the slot's side in bearing (Shigley ch. 8); the glue, which helps, left out",
+                    "A slot sawn wider than its key: it turns by that much first.")
+                    .Factor(b, with).Term("M", "about the tube", twist, Dimension.Torque)
+                    .Term("D", "wall to wall", plug.Inside + plug.Wall, Dimension.Length, Origin.Measures)
+                    .Term("P", "key or slot holds", slot, Dimension.Force, $"5 mm key, 10 mm long, mild steel; {plug.Tube.Source}");
+                return Ratio(b.Factors[with] * plug.KeyForce(twist), slot);
+            case PlugKept.Keyed:
+                twist = 0;
+                goto case PlugKept.Glued;
             case PlugKept.Glued:
                 var (stress, holds) = (plug.GlueStress(pull, twist), glue.Shear * glue.Share(glue.Cure, b.Rig.Run.Skin));
                 sheet?.Formula("{k} × √({N}² + ({M} ÷ {r})²) ÷ ({A} × {τ})", "glue in shear all round", "Faces that were not sanded bright and wiped.")

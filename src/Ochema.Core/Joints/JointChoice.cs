@@ -64,6 +64,10 @@ public enum PlugKept
     [Description("glued in with epoxy")]
     Glued,
 
+    /// <summary>Glued, with a key in a slot of the tube's end: the glue has the pull, the key the turning.</summary>
+    [Description("glued, keyed in a slot")]
+    Keyed,
+
     [Description("pressed in only")]
     Pressed,
 }

@@ -28,6 +28,21 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
     /// </summary>
     public double WallForce(double pull, double twist) => Math.Sqrt(Math.Pow(pull / 2, 2) + Math.Pow(twist / (Inside + Wall), 2));
 
+    /// <summary>
+    /// A key of the plug's own in a slot sawn into the tube's end: a screw or pin across the plug, as thick as the pin, this far along the slot, m
+    /// (judgement, 8–12 mm).
+    /// </summary>
+    public const double KeyLength = 0.010;
+
+    /// <summary>Force on the slot's side, N, of a moment about the tube, N·m: one key on one side, at the middle of the wall.</summary>
+    public double KeyForce(double twist) => twist / ((Inside + Wall) / 2);
+
+    /// <summary>Force at which the slot's side gives way, N, against yield (bearing: Shigley, ch. 8).</summary>
+    public double SlotBears => KeyLength * Wall * Tube.YieldStrength;
+
+    /// <summary>Force that shears the key off, N, against yield: a steel key as thick as the pin (Shigley, ch. 8).</summary>
+    public static readonly double KeyShears = Pin * KeyLength * Threads.ShearShare * PinYield;
+
     /// <summary>Area that is glued, m².</summary>
     public double Glued => Math.PI * Inside * Depth;
 

@@ -194,8 +194,18 @@ internal static class HouseSteps
             {
                 Tools = ["vice", "drill", "bits", "mallet", "file"],
                 Minutes = 12,
-                Wrong = "The pin is loose: the next pin up, not glue "
-                + "on it."
+                Wrong = "The pin is loose: the next pin up, not glue on it.",
+            },
+            PlugKept.Keyed => new(Work.Glue, $"Key and glue the end plug, {joint.Title}",
+                $"Saw a slot of {QuantityText.Of(TubePlug.Pin, Dimension.Drill)} into the tube's end, {QuantityText.Of(TubePlug.KeyLength, Dimension.Length)} "
+                    + "long; a pin across the plug that just goes into it, driven into its own hole. "
+                    + $"Dry fit: it may not turn. Then {glue.Name}: {glue.Preparation}; no glue in the thread: a greased screw keeps it clear. It cures "
+                    + "standing on its end.")
+            {
+                Tools = ["vice", "hacksaw", "file", "drill", "bits", "mallet", "sandpaper", "spirit", "mixing"],
+                Minutes = 22,
+                Wait = glue.Cure,
+                Wrong = "The slot is too wide: a thicker pin, filed flat on two sides. Set too early: warm the tube's end to 80 °C, draw the plug, clean, again.",
             },
             PlugKept.Glued => new(Work.Glue, $"Glue the end plug, {joint.Title}",
                 $"{glue.Name}: {glue.Preparation}. Roughen bore and plug; no glue in the thread: a greased screw keeps it clear. It "
@@ -204,8 +214,7 @@ internal static class HouseSteps
                 Tools = ["sandpaper", "spirit", "mixing"],
                 Minutes = 12,
                 Wait = glue.Cure,
-                Wrong = "Set too early: warm the tube's end "
-                + "to 80 °C, draw the plug, clean, again."
+                Wrong = "Set too early: warm the tube's end to 80 °C, draw the plug, clean, again.",
             },
             _ => new(Work.Pad, $"Press the end plug in, {joint.Title}", "Square in the vice, a block over its thread. Pressed in alone "
                 + "it holds nothing for long: pin it.")

@@ -142,6 +142,30 @@ public class JointChoiceTests
         return new PlugHolds(b, joint, joint.Plug! with { Tube = Stock.Material(material), Wall = 0.0002, Kept = kept }).Use(f);
     }
 
+    /// <summary>A joint under a pull along its axis, N, and a moment about it, N·m.</summary>
+    private static ScrewJoint Loaded(ScrewJoint like, double pull, double twist) => like with { Load = _ => (pull * like.Axis, twist * like.Axis) };
+
+    [Theory] // a key takes the turning from the glue, which keeps the pull: whichever of the two uses more
+    [InlineData(200, 0)]
+    [InlineData(0, 4)]
+    [InlineData(200, 4)]
+    [InlineData(5, 30)]
+    public void AKeyHasTheTurningAndTheGlueThePull(double pull, double twist)
+    {
+        var rig = RigFiles.Named("9-skiff-ferryman");
+        var model = new RigModel(rig, Stock);
+        var b = model.Builder;
+        var made = b.Joints.First(j => j.Plug is not null);
+        var plug = made.Plug! with { Kept = PlugKept.Keyed };
+        var f = model.Forces(model.State([]), b.Host.Motion.Cases(rig.Run.Road)[0], rig.Run.Speed)!;
+        double Of(PlugKept kept, double n, double m) =>
+            new PlugHolds(b, Loaded(made, n, m), plug with { Kept = kept }).Use(f);
+        var steel = Math.Min(0.005 * 0.010 * 0.577 * 240e6, 0.010 * plug.Wall * plug.Tube.YieldStrength);
+        var key = b.Factors[FactorTable.Metal] * twist / ((plug.Inside + plug.Wall) / 2) / steel;
+        Near.Share(Math.Max(key, Of(PlugKept.Glued, pull, 0)), Of(PlugKept.Keyed, pull, twist), 1e-3);
+        Assert.True(twist == 0 || Of(PlugKept.Keyed, pull, twist) < Of(PlugKept.Glued, pull, twist));
+    }
+
     [Fact] // the wall that governs brings its own factor, and glue joins what it joins
     public void ATubeOfPlasticIsNoTubeOfMetal()
     {
