@@ -5,10 +5,12 @@ using Ochema.Core.Assessment;
 using Ochema.Core.Json;
 using Ochema.Core.Making;
 using Ochema.Core.Proving;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
+using Ochema.Paper;
 
 namespace Ochema.Web.Api;
 
@@ -32,6 +34,7 @@ internal static class ComputeApi
         var make = api.MapGroup("/make");
         make.MapPost("/", Make).Refuses(400);
         make.MapPost("/template", TemplateFile).Produces<string>(contentType: "image/svg+xml").Refuses(400, 404);
+        make.MapPost("/paper", Paper).Produces<string>(contentType: "application/pdf").Refuses(400, 404);
         var shake = api.MapGroup("/shake");
         shake.MapPost("/", (Posted<RigDocument> rig) => Of(rig, Shaker.Of)).Refuses(400);
         shake.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => ShakeAdvice.Of(r, stock, stop))).Refuses(400);
@@ -83,6 +86,35 @@ internal static class ComputeApi
             return Problems.NotFound($"This rig has no flat piece '{part}'.");
         var (text, type) = written == TemplateFormat.Dxf ? (TemplateFiles.Dxf(template), "image/vnd.dxf") : (TemplateFiles.Svg(template), "image/svg+xml");
         return TypedResults.File(System.Text.Encoding.UTF8.GetBytes(text), type, TemplateFiles.FileName(template, written));
+    }
+
+    /// <summary>The plan, the flat pieces at 1:1 or the measuring sheet, to print.</summary>
+    /// <param name="what">plan, templates or sheet.</param>
+    /// <param name="paper">a4 or letter.</param>
+    /// <param name="units">metric or inch.</param>
+    /// <param name="part">One flat piece alone.</param>
+    private static Results<FileContentHttpResult, ProblemHttpResult> Paper(
+        Posted<RigDocument> posted, string what = "plan", string paper = "a4", string units = "metric", string? part = null)
+    {
+        var rig = posted.Read();
+        var size = PaperSize.Of(paper) ?? throw new DocumentException("paper", "is not a4 or letter");
+        var system = units switch
+        {
+            "metric" => UnitSystem.Metric,
+            "inch" => UnitSystem.Inch,
+            _ => throw new DocumentException("units", "is not metric or inch"),
+        };
+        var report = Maker.Of(rig, Stock(rig));
+        var file = what switch
+        {
+            "plan" => PlanPaper.Of(rig.Name, report, size, system),
+            "templates" => TemplatePaper.Of(rig.Name, report, size, system, part),
+            "sheet" => MeasuringPaper.Of(rig.Name, rig.Site.Name, report, size, system),
+            _ => throw new DocumentException("what", "is not plan, templates or sheet"),
+        };
+        return file is null
+            ? Problems.NotFound(part is null ? "There is nothing of this rig to print there." : $"This rig has no flat piece '{part}'.")
+            : TypedResults.File(file, "application/pdf", $"{what}.pdf");
     }
 
     private static Answer<LogReport> ReadLog(Posted<LogRequest> posted)

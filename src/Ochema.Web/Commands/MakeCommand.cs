@@ -3,38 +3,57 @@ using CsvHelper;
 using Ochema.Core.Json;
 using Ochema.Core.Making;
 using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Paper;
 
 namespace Ochema.Web.Commands;
 
 /// <summary>
-/// <c>ochema make FILE [--json] [--out DIR]</c>: what to buy, cut, drill and do, in which order. <c>--out</c> writes <c>parts.csv</c>, <c>cuts.csv</c>,
-/// <c>holes.csv</c> and <c>steps.csv</c> there, and each flat piece at 1:1 as SVG and DXF.
+/// <c>ochema make FILE [--json] [--out DIR] [--paper a4|letter] [--units metric|inch]</c>: what to buy, cut, drill and do, in which order. <c>--out</c> writes
+/// <c>parts.csv</c>, <c>cuts.csv</c>, <c>holes.csv</c>, <c>steps.csv</c>, <c>plan.pdf</c>, <c>templates.pdf</c> and <c>measuring.pdf</c> there, and each flat
+/// piece at 1:1 as SVG and DXF.
 /// </summary>
 internal static class MakeCommand
 {
-    private const string Usage = "usage: ochema make FILE [--json] [--out DIR]";
+    private const string Usage = "usage: ochema make FILE [--json] [--out DIR] [--paper a4|letter] [--units metric|inch]";
 
     public static int Run(string[] args, TextReader input, TextWriter output, TextWriter error)
     {
         var json = args.Contains("--json");
-        var at = Array.IndexOf(args, "--out");
-        if (at >= 0 && at + 1 >= args.Length)
+        var said = new Dictionary<string, string> { ["--out"] = "", ["--paper"] = "a4", ["--units"] = "metric" };
+        var files = new List<string>();
+        for (var i = 0; i < args.Length; i++)
+            if (said.ContainsKey(args[i]))
+            {
+                if (i + 1 >= args.Length)
+                {
+                    error.WriteLine(Usage);
+                    return 2;
+                }
+                said[args[i]] = args[++i];
+            }
+            else if (args[i] != "--json")
+                files.Add(args[i]);
+        if (PaperSize.Of(said["--paper"]) is not { } paper || !Enum.TryParse<UnitSystem>(said["--units"], ignoreCase: true, out var units)
+            || !Enum.IsDefined(units))
         {
             error.WriteLine(Usage);
             return 2;
         }
-        var folder = at >= 0 ? args[at + 1] : null;
-        string[] files = [.. args.Where((a, i) => a != "--json" && (at < 0 || (i != at && i != at + 1)))];
-        if (folder is not null && files.Length > 1)
+        var folder = said["--out"] is { Length: > 0 } named ? named : null;
+        if (folder is not null && files.Count > 1)
         {
             error.WriteLine("ochema: --out takes one file at a time: their lists would lie on each other");
             return 2;
         }
-        return Files.Each(files, error, Usage, file =>
+        return Files.Each([.. files], error, Usage, file =>
         {
-            var report = Files.Rig(file, input, (rig, stock) => Maker.Of(rig, stock));
+            var (named, report) = Files.Rig(file, input, (rig, stock) => (rig, Maker.Of(rig, stock)));
             if (folder is not null)
+            {
                 Write(report, Directory.CreateDirectory(folder).FullName);
+                Print(named, report, folder, paper, units);
+            }
             if (json)
                 output.WriteLine(StrictJson.Write(report));
             else
@@ -62,6 +81,18 @@ internal static class MakeCommand
         foreach (var h in r.Holes)
             o.WriteLine($"Hole: {h.Layer}, {h.Count} × {Millimetres(h.Diameter)} mm, "
                 + $"{(h.Sort == HoleSort.Tapped ? "tap" : h.Sort == HoleSort.Insert ? "insert for" : "clear for")} {h.Thread} ({h.Title})");
+    }
+
+    /// <summary>What is printed; a rig that has nothing to print there gets no file.</summary>
+    private static void Print(RigDocument rig, MakeReport r, string folder, PaperSize paper, UnitSystem units)
+    {
+        foreach (var (name, file) in new (string, byte[]?)[]
+        {
+            ("plan.pdf", PlanPaper.Of(rig.Name, r, paper, units)), ("templates.pdf", TemplatePaper.Of(rig.Name, r, paper, units)),
+            ("measuring.pdf", MeasuringPaper.Of(rig.Name, rig.Site.Name, r, paper, units)),
+        })
+            if (file is not null)
+                File.WriteAllBytes(Path.Combine(folder, name), file);
     }
 
     private static void Write(MakeReport r, string folder)

@@ -1,0 +1,84 @@
+using PdfSharp.Pdf;
+
+namespace Ochema.Paper;
+
+/// <summary>Text and blocks one below the other, from page to page.</summary>
+internal sealed class Flow : IDisposable
+{
+    private const double Margin = 16;
+    private const double Foot = 9;
+    private readonly PdfDocument document;
+    private readonly PaperSize paper;
+    private readonly string footer;
+    private int pages;
+
+    public Sheet Page { get; private set; }
+
+    /// <summary>Where the next block begins, mm from the top.</summary>
+    public double Y { get; private set; }
+
+    /// <summary>Left edge, mm.</summary>
+    public double Left => Margin;
+
+    /// <summary>Width of the text, mm.</summary>
+    public double Width => paper.Width - 2 * Margin;
+
+    /// <summary>Right edge, mm.</summary>
+    public double Right => paper.Width - Margin;
+
+    public Flow(PdfDocument document, PaperSize paper, string footer)
+    {
+        (this.document, this.paper, this.footer) = (document, paper, footer);
+        Page = Begin();
+    }
+
+    private Sheet Begin()
+    {
+        var sheet = new Sheet(document, paper);
+        pages++;
+        sheet.Text(Left, paper.Height - Margin + 5, footer, Sheet.Small);
+        sheet.Text(Right, paper.Height - Margin + 5, $"{pages}", Sheet.Small, right: true);
+        Y = Margin;
+        return sheet;
+    }
+
+    /// <summary>Goes on to the next page where a block of a height, mm, has no room on this one.</summary>
+    public void Room(double height)
+    {
+        if (Y + height <= paper.Height - Margin - Foot + 4 || Y <= Margin + 1)
+            return;
+        Page.Dispose();
+        Page = Begin();
+    }
+
+    /// <summary>Leaves room, mm.</summary>
+    public void Space(double height) => Y += height;
+
+    /// <summary>A text below what stands there, wrapped.</summary>
+    /// <param name="indent">From the left, mm.</param>
+    public void Text(string text, double size = Sheet.Body, bool bold = false, double indent = 0)
+    {
+        foreach (var line in Page.Wrap(text, Width - indent, size, bold))
+        {
+            Room(Sheet.LineOf(size));
+            Page.Text(Left + indent, Y + Sheet.LineOf(size) * 0.75, line, size, bold);
+            Y += Sheet.LineOf(size);
+        }
+    }
+
+    /// <summary>Height that a text takes, mm.</summary>
+    public double Height(string text, double size = Sheet.Body, bool bold = false, double indent = 0) =>
+        text.Length == 0 ? 0 : Page.Wrap(text, Width - indent, size, bold).Count * Sheet.LineOf(size);
+
+    /// <summary>A headline with a line under it.</summary>
+    public void Headline(string text)
+    {
+        Room(24);
+        Space(4);
+        Text(text, Sheet.Head + 2, bold: true);
+        Page.Line(Left, Y + 0.5, Right, Y + 0.5);
+        Space(3);
+    }
+
+    public void Dispose() => Page.Dispose();
+}

@@ -1,0 +1,94 @@
+using System.Globalization;
+using Ochema.Core.Making;
+using Ochema.Core.Quantities;
+
+namespace Ochema.Paper;
+
+/// <summary>Flat pieces at 1:1 on paper: tiled where they are larger, with marks to lay the sheets on each other and bars to measure.</summary>
+public static class TemplatePaper
+{
+    /// <summary>All flat pieces of a plan, each from a sheet of its own.</summary>
+    /// <param name="rig">Its name.</param>
+    /// <param name="report">The plan.</param>
+    /// <param name="part">One piece alone, by the id of its line; null for all.</param>
+    /// <returns>A PDF; null where there is nothing to print.</returns>
+    public static byte[]? Of(string rig, MakeReport report, PaperSize paper, UnitSystem units, string? part = null)
+    {
+        var templates = report.Templates.Where(t => part is null || t.Part == part).ToList();
+        return templates.Count == 0 ? null : Papers.Of($"{rig}: templates", document =>
+        {
+            foreach (var template in templates)
+            {
+                var tiling = Lay(template, paper);
+                foreach (var tile in tiling.Tiles)
+                {
+                    using var sheet = new Sheet(document, tiling.Paper);
+                    Draw(sheet, rig, template, tiling, tile, units);
+                }
+            }
+        });
+    }
+
+    /// <summary>How a flat piece lies over sheets of paper.</summary>
+    public static Tiling Lay(Template template, PaperSize paper) =>
+        Tiling.Of(1000 * template.Length + 2 * Tiling.Round, 1000 * template.Width + 2 * Tiling.Round, paper);
+
+    private static void Draw(Sheet sheet, string rig, Template t, Tiling tiling, Tile tile, UnitSystem units)
+    {
+        string Printed(string text) => Sheet.Printed(text, units);
+        string Size(double m) => Printed(QuantityText.Of(m, Dimension.Length));
+        var (left, top) = (Tiling.Margin, Tiling.Margin + Tiling.Header);
+        var several = tiling.Columns * tiling.Rows > 1;
+        sheet.Text(left, Tiling.Margin + 4.5, Printed(t.Name) + (t.Quantity > 1 ? $", {t.Quantity:0} of it" : ""), Sheet.Head, bold: true);
+        sheet.Text(left, Tiling.Margin + 9.5, $"{rig} · {Size(t.Length)} × {Size(t.Width)} × {Size(t.Thickness)} · print at 100 %, measure the bars", Sheet.Small);
+        if (several)
+        {
+            sheet.Text(tiling.Paper.Width - Tiling.Margin, Tiling.Margin + 4.5, $"sheet {tile.Name} of {tiling.Columns * tiling.Rows}", Sheet.Head, bold: true,
+                right: true);
+            sheet.Text(tiling.Paper.Width - Tiling.Margin, Tiling.Margin + 9.5, "lay the circles on each other", Sheet.Small, right: true);
+        }
+        CheckBars.Draw(sheet, left, tiling.Paper.Height - Tiling.Margin - CheckBars.Height + 1);
+
+        // Places on the piece, m from its lower left corner, as places on this sheet.
+        double X(double m) => left + Tiling.Round + 1000 * m - tile.X;
+        double Y(double m) => top + Tiling.Round + 1000 * (t.Width - m) - tile.Y;
+        using (sheet.Within(left, top, tiling.Window, tiling.WindowHeight))
+        {
+            sheet.Rectangle(X(0), Y(t.Width), 1000 * t.Length, 1000 * t.Width, Stroke.Thick);
+            foreach (var (b, i) in t.Bends.Select((b, i) => (b, i)))
+            {
+                sheet.Line(X(b.At), Y(t.Width), X(b.At), Y(0), Stroke.Dashed);
+                // Each in a line of its own, on the side where there is room.
+                var says = string.Create(CultureInfo.InvariantCulture, $"bend {b.Angle * 180 / Math.PI:0}°, inside radius {Size(b.Radius)}");
+                var right = X(b.At) + 1 + sheet.Width(says, Sheet.Small) < Math.Min(X(t.Length), left + tiling.Window);
+                if (X(b.At) > left && X(b.At) < left + tiling.Window && tile.Row == 0)
+                    sheet.Text(X(b.At) + (right ? 1 : -1), Y(t.Width) + 4 + 3.5 * i, says, Sheet.Small, right: !right);
+            }
+            foreach (var h in t.Holes)
+            {
+                var (x, y, r) = (X(h.X), Y(h.Y), 500 * h.Diameter);
+                sheet.Circle(x, y, r);
+                sheet.Line(x - r - 2, y, x + r + 2, y);
+                sheet.Line(x, y - r - 2, x, y + r + 2);
+                // Beside the hole where it can be read: not over the piece's edge, nor the paper's.
+                var says = $"{Printed(QuantityText.Of(h.Diameter, Dimension.Drill))} {Printed(h.For)}";
+                var (long_, end) = (r + 2 + sheet.Width(says, Sheet.Small), left + tiling.Window);
+                var right = x + long_ < Math.Min(X(t.Length), end) || (x - long_ < Math.Max(X(0), left) && x + long_ < end);
+                if (x > left && x < end && y > top && y < top + tiling.WindowHeight)
+                    sheet.Text(right ? x + r + 1 : x - r - 1, y - 1.5, says, Sheet.Small, right: !right);
+            }
+            foreach (var (mx, my) in tiling.Marks)
+                Mark(sheet, left + mx - tile.X, top + my - tile.Y);
+        }
+        if (several)
+            sheet.Rectangle(left, top, tiling.Window, tiling.WindowHeight, Stroke.Dashed);
+    }
+
+    /// <summary>A circle with a cross: looked through against a window, or pricked.</summary>
+    private static void Mark(Sheet sheet, double x, double y)
+    {
+        sheet.Circle(x, y, 2);
+        sheet.Line(x - 4, y, x + 4, y);
+        sheet.Line(x, y - 4, x, y + 4);
+    }
+}
