@@ -14,11 +14,13 @@ namespace Ochema.Core.Making;
 /// <param name="Holes">What is drilled and tapped, by joint.</param>
 /// <param name="Steps">In the order that they are done.</param>
 /// <param name="Templates">Flat pieces as they are marked out.</param>
+/// <param name="Plugs">Plugs for the ends of tubes, to be turned or printed.</param>
 /// <param name="HandsOn">s of work that are left until it can be proved.</param>
 /// <param name="Ready">s from now, or from the start, until it can be proved, cures included, one person working through.</param>
 public sealed record MakeReport(
     IReadOnlyList<PartLine> Parts, IReadOnlyList<AisleTotal> Aisles, double Mass, double Cost, double Pay,
-    IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes, IReadOnlyList<PlanStep> Steps, IReadOnlyList<Template> Templates, double HandsOn, double Ready);
+    IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes, IReadOnlyList<PlanStep> Steps, IReadOnlyList<Template> Templates,
+    IReadOnlyList<PlugPiece> Plugs, double HandsOn, double Ready);
 
 /// <summary>A line of the list.</summary>
 /// <param name="Mass">Of all of it, kg.</param>

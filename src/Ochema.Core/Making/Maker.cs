@@ -32,7 +32,20 @@ public static class Maker
                 .Select(g => new AisleTotal(g.Key, KindDescriptors.LabelOf(typeof(Aisle), g.Key.ToString()), g.Sum(l => l.Cost))),
         ];
         return new(lines, aisles, lines.Sum(l => l.Mass), cost, cost - cutUsed + cuts.Sum(c => c.Plan.Cost ?? 0), cuts, holes,
-            planned, Templates.Of(b, lines, holes),
+            planned, Templates.Of(b, lines, holes), [.. PlugPieces(b, lines, holes)],
             proved.Where(s => now is null || !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)));
     }
+
+    /// <summary>Plugs of tubes' ends, with the hole that is tapped in them.</summary>
+    private static IEnumerable<PlugPiece> PlugPieces(RigBuilder b, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes)
+    {
+        foreach (var joint in b.Joints)
+            if (joint.Plug is { } plug && lines.FirstOrDefault(l => l.Joint == joint.Id && l.Row == PlugRow) is { } line)
+            {
+                var tapped = holes.FirstOrDefault(h => h.Joint == joint.Id && h.Sort == HoleSort.Tapped);
+                yield return new(line.Id, line.Station, line.Name, plug.Inside, plug.Depth, tapped?.Diameter ?? 0, tapped?.Thread ?? "");
+            }
+    }
+
+    private const string PlugRow = "end-plug";
 }

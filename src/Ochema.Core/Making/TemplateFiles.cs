@@ -10,6 +10,9 @@ public enum TemplateFormat
 {
     Svg,
     Dxf,
+
+    /// <summary>The piece as a body, bent and drilled.</summary>
+    Stl,
 }
 
 /// <summary>A template as files at 1:1: to be printed, glued on, or cut by machine.</summary>
@@ -24,9 +27,12 @@ public static class TemplateFiles
     private static readonly XNamespace Name = "http://www.w3.org/2000/svg";
 
     /// <summary>A file's name: station, what it is, and the format.</summary>
-    public static string FileName(Template t, TemplateFormat format)
+    public static string FileName(Template t, TemplateFormat format) => FileName(t.Station, t.Name, format);
+
+    /// <summary>A file's name: station, what it is, and the format.</summary>
+    public static string FileName(string station, string name, TemplateFormat format)
     {
-        var words = new string([.. $"{t.Station}-{t.Name.Split('{', ',')[0]}".ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]);
+        var words = new string([.. $"{station}-{name.Split('{', ',')[0]}".ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]);
         return string.Join('-', words.Split('-', StringSplitOptions.RemoveEmptyEntries)) + "." + format.ToString().ToLowerInvariant();
     }
 

@@ -75,15 +75,20 @@ internal static class ComputeApi
         return Of(posted, (rig, stock) => Maker.Of(rig, stock, kerf, squaring, clock));
     }
 
-    /// <summary>A flat piece at 1:1, as a file.</summary>
+    /// <summary>A flat piece at 1:1 as a file, or it or a plug as a body to print.</summary>
     private static Results<FileContentHttpResult, ProblemHttpResult> TemplateFile(
         Posted<RigDocument> posted, string part, string format = "svg")
     {
         var rig = posted.Read();
         if (!Enum.TryParse<TemplateFormat>(format, ignoreCase: true, out var written) || !Enum.IsDefined(written))
-            throw new DocumentException("format", "is not svg or dxf");
-        if (Maker.Of(rig, Stock(rig)).Templates.FirstOrDefault(t => t.Part == part) is not { } template)
+            throw new DocumentException("format", "is not svg, dxf or stl");
+        var report = Maker.Of(rig, Stock(rig));
+        if (written == TemplateFormat.Stl && report.Plugs.FirstOrDefault(p => p.Part == part) is { } plug)
+            return TypedResults.File(SolidFile.Stl(Solid.Of(plug)), "model/stl", TemplateFiles.FileName(plug.Station, plug.Name, written));
+        if (report.Templates.FirstOrDefault(t => t.Part == part) is not { } template)
             return Problems.NotFound($"This rig has no flat piece '{part}'.");
+        if (written == TemplateFormat.Stl)
+            return TypedResults.File(SolidFile.Stl(Solid.Of(template)), "model/stl", TemplateFiles.FileName(template, written));
         var (text, type) = written == TemplateFormat.Dxf ? (TemplateFiles.Dxf(template), "image/vnd.dxf") : (TemplateFiles.Svg(template), "image/svg+xml");
         return TypedResults.File(System.Text.Encoding.UTF8.GetBytes(text), type, TemplateFiles.FileName(template, written));
     }

@@ -11,7 +11,7 @@ namespace Ochema.Web.Commands;
 /// <summary>
 /// <c>ochema make FILE [--json] [--out DIR] [--paper a4|letter] [--units metric|inch]</c>: what to buy, cut, drill and do, in which order. <c>--out</c> writes
 /// <c>parts.csv</c>, <c>cuts.csv</c>, <c>holes.csv</c>, <c>steps.csv</c>, <c>plan.pdf</c>, <c>templates.pdf</c> and <c>measuring.pdf</c> there, and each flat
-/// piece at 1:1 as SVG and DXF.
+/// piece at 1:1 as SVG and DXF, it and each plug as a body (STL).
 /// </summary>
 internal static class MakeCommand
 {
@@ -133,9 +133,14 @@ internal static class MakeCommand
             edge_mm = h.Edge is { } e ? Millimetres(e) : "",
         }));
         foreach (var t in r.Templates)
-            foreach (var format in Enum.GetValues<TemplateFormat>())
-                File.WriteAllText(Path.Combine(folder, $"{t.Part}-{TemplateFiles.FileName(t, format)}"),
-                    format == TemplateFormat.Dxf ? TemplateFiles.Dxf(t) : TemplateFiles.Svg(t));
+        {
+            string Named(TemplateFormat format) => Path.Combine(folder, $"{t.Part}-{TemplateFiles.FileName(t, format)}");
+            File.WriteAllText(Named(TemplateFormat.Svg), TemplateFiles.Svg(t));
+            File.WriteAllText(Named(TemplateFormat.Dxf), TemplateFiles.Dxf(t));
+            File.WriteAllBytes(Named(TemplateFormat.Stl), SolidFile.Stl(Solid.Of(t)));
+        }
+        foreach (var p in r.Plugs)
+            File.WriteAllBytes(Path.Combine(folder, $"{p.Part}-{TemplateFiles.FileName(p.Station, p.Name, TemplateFormat.Stl)}"), SolidFile.Stl(Solid.Of(p)));
         Csv(folder, "steps.csv", r.Steps.Select((s, i) => new
         {
             number = i + 1,

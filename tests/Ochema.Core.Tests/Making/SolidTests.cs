@@ -1,0 +1,106 @@
+using System.Buffers.Binary;
+using Ochema.Core.Joints;
+using Ochema.Core.Making;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Structure;
+using Ochema.Core.Tests.Support;
+
+namespace Ochema.Core.Tests.Making;
+
+/// <summary>Bodies to print: closed, of the right size and volume, and read back from their file.</summary>
+public sealed class SolidTests
+{
+    public static TheoryData<string> Names => RigFiles.Names;
+
+    private static Template Flat(IReadOnlyList<BendLine> bends, IReadOnlyList<TemplateHole> holes, double length = 0.2, double width = 0.05, double thick = 0.004) =>
+        new("p", "base", "Piece", length, width, thick, 1, bends, holes, []);
+
+    private static TemplateHole Hole(double x, double y, double d) => new(x, y, d, HoleSort.Clearance, "M8", "", "hole");
+
+    /// <summary>Every edge is met by two facets, once in each direction; corners by their values as written, float32 in mm.</summary>
+    private static void IsClosed(Solid solid)
+    {
+        static (float, float, float) Key(Vec3 v) => ((float)(1000 * v.X), (float)(1000 * v.Y), (float)(1000 * v.Z));
+        var edges = new Dictionary<((float, float, float), (float, float, float)), int>();
+        foreach (var f in solid.Facets)
+            foreach (var (a, b) in new[] { (f.A, f.B), (f.B, f.C), (f.C, f.A) })
+                edges[(Key(a), Key(b))] = edges.GetValueOrDefault((Key(a), Key(b))) + 1;
+        Assert.All(edges, e =>
+        {
+            Assert.Equal(1, e.Value);
+            Assert.True(edges.ContainsKey((e.Key.Item2, e.Key.Item1)), $"the edge {e.Key} is open");
+        });
+    }
+
+    /// <summary>Area of a regular polygon of 48 corners in a circle.</summary>
+    private static double Disc(double diameter) => 24 * Math.Pow(diameter / 2, 2) * Math.Sin(2 * Math.PI / 48);
+
+    [Fact]
+    public void AFlatPieceHasItsAreaTimesItsThickness()
+    {
+        var solid = Solid.Of(Flat([], [Hole(0.05, 0.02, 0.008), Hole(0.15, 0.03, 0.012)]));
+        IsClosed(solid);
+        Near.Share((0.2 * 0.05 - Disc(0.008) - Disc(0.012)) * 0.004, solid.Volume, 1e-9);
+    }
+
+    [Theory] // flats as they are, each bend a sector of a ring: w·angle·((R + t)² − R²)/2
+    [InlineData(0.5, 1e-3)]
+    [InlineData(1.5707963, 1e-3)]
+    [InlineData(-1.5707963, 1e-3)]
+    public void ABentPieceHasTheVolumeOfItsFlatsAndBends(double angle, double near)
+    {
+        var (r, t, w) = (0.006, 0.004, 0.05);
+        var solid = Solid.Of(Flat([new(0.07, angle, r)], [Hole(0.02, 0.02, 0.008), Hole(0.18, 0.025, 0.01)]));
+        IsClosed(solid);
+        var flat = 0.2 - Bend.Allowance(Math.Abs(angle), r, t);
+        Near.Share(flat * w * t + w * Math.Abs(angle) * ((r + t) * (r + t) - r * r) / 2 - (Disc(0.008) + Disc(0.01)) * t, solid.Volume, near);
+    }
+
+    [Fact] // an L of 90°: its legs outside are leg + R + t, by hand
+    public void AnAngleStandsAsHighAsItsLegAndBend()
+    {
+        var (r, t) = (0.006, 0.004);
+        var bend = Bend.Allowance(Math.PI / 2, r, t);
+        var solid = Solid.Of(Flat([new(0.05 + bend / 2, Math.PI / 2, r)], [], 0.05 + bend + 0.03));
+        var points = solid.Facets.SelectMany(f => new[] { f.A, f.B, f.C }).ToList();
+        Near.Share(0.05 + r + t, points.Max(p => p.X) - points.Min(p => p.X), 1e-9);
+        Near.Share(0.03 + r + t, points.Max(p => p.Z) - points.Min(p => p.Z), 1e-9);
+        Near.Share(0.05, points.Max(p => p.Y), 1e-9);
+    }
+
+    [Fact]
+    public void APlugIsARingOfItsDepth()
+    {
+        var solid = Solid.Of(new PlugPiece("p", "reach", "End plug", 0.026, 0.020, 0.0085, "M10"));
+        IsClosed(solid);
+        Near.Share((Disc(0.026) - Disc(0.0085)) * 0.020, solid.Volume, 1e-9);
+        Assert.Equal(-0.020, solid.Facets.Min(f => Math.Min(f.A.Z, Math.Min(f.B.Z, f.C.Z))), 9);
+    }
+
+    [Theory, MemberData(nameof(Names))]
+    public void EveryFlatPieceAndPlugOfEveryRigIsABody(string name)
+    {
+        var rig = RigFiles.Named(name);
+        var report = Maker.Of(rig, Catalogue.Shipped.With(rig.Stock));
+        foreach (var solid in report.Templates.Select(Solid.Of).Concat(report.Plugs.Select(Solid.Of)))
+        {
+            IsClosed(solid);
+            Assert.True(solid.Volume > 0);
+            var file = SolidFile.Stl(solid);
+            Assert.Equal(84 + 50 * solid.Facets.Count, file.Length);
+            Assert.Equal(solid.Facets.Count, BinaryPrimitives.ReadInt32LittleEndian(file.AsSpan(80)));
+            float At(int facet, int corner, int axis) => BinaryPrimitives.ReadSingleLittleEndian(file.AsSpan(84 + 50 * facet + 12 + 12 * corner + 4 * axis));
+            Near.Share(1000 * solid.Facets[^1].B.Y, At(solid.Facets.Count - 1, 1, 1), 1e-6);
+            // Volume once more, from the file alone, mm³.
+            var sum = 0.0;
+            for (var i = 0; i < solid.Facets.Count; i++)
+            {
+                Vec3 P(int corner) => new(At(i, corner, 0), At(i, corner, 1), At(i, corner, 2));
+                sum += P(0).Dot(P(1).Cross(P(2))) / 6;
+            }
+            Near.Share(1e9 * solid.Volume, sum, 1e-3);
+        }
+        Assert.Equal(report.Parts.Count(p => p.Row == "end-plug"), report.Plugs.Count);
+    }
+}
