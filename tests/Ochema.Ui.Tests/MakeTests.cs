@@ -30,6 +30,8 @@ public sealed class MakeTests : IDisposable
         Browser.Until($"{id} done", () => IsDone(id));
     }
 
+    private static void Choose(IWebElement select, string option) => select.FindElement(By.XPath($"./option[normalize-space(.)='{option}']")).Click();
+
     private void Saved() => Browser.Until("saving", () => browser.Driver.FindElements(By.CssSelector("[data-save=saved]")).Count > 0);
 
     [Fact]
@@ -42,7 +44,7 @@ public sealed class MakeTests : IDisposable
         browser.Find("form input").SendKeys("wash it the day before");
         browser.Find("[data-done-next]").Click();
         Browser.Until("the next", () => Title.StartsWith("Measure", StringComparison.Ordinal));
-        Assert.Contains("23 steps, 1 done", browser.Body);
+        Browser.Until("the count", () => browser.Body.Contains("23 steps, 1 done", StringComparison.Ordinal));
         // What stands behind a hold point waits for it.
         Step("fit.head").Click();
         browser.Find("[data-held]").Click();
@@ -70,6 +72,86 @@ public sealed class MakeTests : IDisposable
             """);
         Assert.Equal("", saved);
         Browser.Until("a file", () => browser.Script<string>("return window.savedAs").EndsWith(".dxf", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void ThePlanTheFlatPiecesAndTheSheetArePrinted()
+    {
+        OpenMake("demo-3-roof-road-ahead");
+        // What the link would save, and how it begins: a PDF.
+        browser.Script<string>("""
+            window.saved = []; const made = URL.createObjectURL;
+            URL.createObjectURL = (blob) => { window.blob = blob; return made.call(URL, blob); };
+            HTMLAnchorElement.prototype.click = function () {
+              const name = this.download; window.blob.text().then((t) => window.saved.push(name + ' ' + t.slice(0, 4)));
+            }; return '';
+            """);
+        foreach (var what in new[] { "plan", "templates", "sheet" })
+        {
+            if (browser.Driver.FindElements(By.CssSelector("[data-print][open]")).Count == 0)
+                browser.Find("[data-print] summary").Click();
+            browser.Find($"[data-print-what={what}]").Click();
+            Browser.Until(what, () => browser.Script<string>("return window.saved.join()").Contains($"{what}.pdf %PDF", StringComparison.Ordinal));
+        }
+        // Escape closes the menu.
+        browser.Find("[data-print-what=plan]").SendKeys(Keys.Escape);
+        Browser.Until("closed", () => browser.Driver.FindElements(By.CssSelector("[data-print][open]")).Count == 0);
+        browser.Driver.FindElement(By.XPath("//button[@role='tab'][.='Templates']")).Click();
+        foreach (var format in new[] { "pdf", "svg", "stl" })
+            browser.Find($"[data-save-template={format}]").Click();
+        Browser.Until("a body", () => browser.Script<string>("return window.saved.join()") is { } all && all.Contains(".stl mill", StringComparison.Ordinal)
+            && all.Contains(".svg <svg", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void WhatLiesInTheDrawerCostsNothingAndPacksAreBoughtWhole()
+    {
+        OpenMake("demo-3-roof-road-ahead");
+        browser.Driver.FindElement(By.XPath("//button[@role='tab'][.='Parts']")).Click();
+        double Pay() => double.Parse(browser.Find("[data-pay]").Text.Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
+        var (before, magnets) = (Pay(), "//tr[td[contains(., 'pot magnet')]]");
+        // Four magnets of 16.00 from the drawer.
+        Choose(browser.Driver.FindElement(By.XPath(magnets + "//select")), "in the drawer");
+        Browser.Until("64 less", () => Math.Abs(Pay() - (before - 64)) < 0.005);
+        Choose(browser.Driver.FindElement(By.XPath(magnets + "//select")), "bought");
+        Browser.Until("paid, and no longer to buy", () => Math.Abs(Pay() - before) < 0.005
+            && browser.Find("[data-to-buy]").Text.StartsWith($"{before - 64:0.00}", StringComparison.Ordinal));
+        // Four washers at 0.06: a pack of ten at 2.50 costs 2.50.
+        var washers = "(//tr[td[starts-with(., 'Washer M8')]])[1]";
+        browser.Driver.FindElement(By.XPath(washers + "//input[contains(@aria-label, 'sold by')]")).SendKeys("10" + Keys.Tab);
+        var price = browser.Driver.FindElement(By.XPath(washers + "//input[contains(@aria-label, 'price')]"));
+        Browser.Until("ten at the shelf's price", () => price.GetDomProperty("value") == "0.60");
+        price.SendKeys(Keys.Control + "a");
+        price.SendKeys("2,50" + Keys.Tab);
+        Browser.Until("a pack", () => Math.Abs(Pay() - (before - 0.24 + 2.5)) < 0.005);
+        // Against a shop's price.
+        var shop = browser.Driver.FindElement(By.XPath("//label[contains(., 'ready-made')]/following-sibling::input"));
+        shop.SendKeys("900" + Keys.Enter);
+        Browser.Until("the difference", () => browser.Find("[data-instead]").Text.StartsWith($"{900 - Pay():0.00}", StringComparison.Ordinal));
+        Saved();
+        OpenMake("demo-3-roof-road-ahead");
+        browser.Driver.FindElement(By.XPath("//button[@role='tab'][.='Parts']")).Click();
+        Browser.Until("as it was left", () => Math.Abs(Pay() - (before - 0.24 + 2.5)) < 0.005);
+        Assert.Equal("", browser.Axe());
+    }
+
+    [Fact]
+    public void AnOffcutIsCutFirstAndToolsAreBorrowed()
+    {
+        OpenMake("demo-9-skiff-ferryman");
+        browser.Driver.FindElement(By.XPath("//button[@role='tab'][.='Cuts']")).Click();
+        browser.Find("[data-saw]");
+        browser.Driver.FindElement(By.XPath("//label[contains(., 'An offcut of')]/following-sibling::input")).SendKeys("30 cm" + Keys.Enter);
+        Browser.Until("it lies there", () => browser.Driver.FindElements(By.CssSelector("[data-offcut]")).Count == 1);
+        Browser.Until("cut from it", () => browser.Body.Contains("300 mm bar", StringComparison.Ordinal));
+        browser.Find("[data-offcut] button").Click();
+        Browser.Until("a bar again", () => !browser.Body.Contains("300 mm bar", StringComparison.Ordinal));
+        var tool = browser.Driver.FindElement(By.XPath("//aside//select[contains(@aria-label, 'Tape measure')]"));
+        Choose(tool, "borrow");
+        Saved();
+        OpenMake("demo-9-skiff-ferryman");
+        Browser.Until("borrowed", () => browser.Driver.FindElement(By.XPath("//aside//select[contains(@aria-label, 'Tape measure')]"))
+            .GetDomProperty("value") == "borrow");
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Making;
@@ -23,14 +24,21 @@ public static class BarCuts
     /// <param name="stock">The shelf.</param>
     /// <param name="kerf">Width of the saw's cut, m.</param>
     /// <param name="squaring">Cut off once from every bar, m.</param>
-    public static IReadOnlyList<CutGroup> Of(IReadOnlyList<PartLine> lines, Catalogue stock, double kerf, double squaring)
+    /// <param name="offcuts">What lies about: it goes first.</param>
+    public static IReadOnlyList<CutGroup> Of(
+        IReadOnlyList<PartLine> lines, Catalogue stock, double kerf, double squaring, IReadOnlyList<Offcut>? offcuts = null)
     {
         var wanted = lines.Where(l => l is { Length: > 0, Row: not null } && stock.Has("sections", l.Row))
-            .Select(l => (Row: stock.Find<SectionRow>("sections", l.Row!), Piece: new CutPieceWanted(l.Id, l.Length!.Value, (int)Math.Ceiling(l.Quantity))));
+            .Select(l => (Row: stock.Find<SectionRow>("sections", l.Row!), Piece: new CutPieceWanted(l.Id, l.Length!.Value, (int)Math.Ceiling(l.Quantity - l.Have - 1e-9))))
+            .Where(w => w.Piece.Count > 0);
         return [.. wanted.GroupBy(w => w.Row.Id).Select(g =>
         {
             var row = g.First().Row;
-            IReadOnlyList<CutStock> bars = [.. OnSale.Select(l => new CutStock($"{l:0} m", l, l * row.PricePerMetre))];
+            IReadOnlyList<CutStock> bars =
+            [
+                .. (offcuts ?? []).Where(o => o.Row == row.Id).Select((o, i) => new CutStock($"offcut {i + 1}", o.Length, 0, (int)o.Count)),
+                .. OnSale.Select(l => new CutStock($"{l:0} m", l, l * row.PricePerMetre)),
+            ];
             IReadOnlyList<CutPieceWanted> pieces = [.. g.Select(w => w.Piece)];
             return new CutGroup(row.Id, row.Name, kerf, squaring, bars, pieces, CutSolver.Solve(new(kerf, squaring, bars, pieces)));
         })];

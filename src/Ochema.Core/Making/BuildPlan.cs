@@ -190,7 +190,7 @@ internal static class BuildPlan
     };
 
     /// <summary>The list, each line with the step that it goes in at.</summary>
-    public static IReadOnlyList<PartLine> Lines(RigBuilder b, IReadOnlyList<Placed> steps) =>
+    public static IReadOnlyList<PartLine> Lines(RigBuilder b, IReadOnlyList<Placed> steps) => Purse.Of(b.Rig.Bench, b.Stock,
     [
         // Four magnets are one line: the same thing, put in at the same step.
         .. b.Parts.Select((p, i) => (Part: p, Step: GoesInAt(b, p, i, steps)))
@@ -201,7 +201,7 @@ internal static class BuildPlan
                     g.Key.Step)
                 { Length = p.Sort == PieceSort.Cut ? p.Cut?.Length : null };
             }),
-    ];
+    ]);
 
     private static string GoesInAt(RigBuilder b, RigPart part, int index, IReadOnlyList<Placed> steps)
     {
@@ -260,7 +260,7 @@ internal static class BuildPlan
             return new(p.Id, p.Of.Station, work, KindDescriptors.LabelOf(typeof(Work), work.ToString()), step.Title, step.How,
                 OnHost(steps, p) ? WorkPlace.Host : WorkPlace.Bench,
                 work is Work.TryOn or Work.Camera or Work.Set or Work.Check, IsHoldPoint(work), step.Crew, step.Minutes, step.Wait,
-                [.. tools.Select(t => new ToolUse(t.Id, t.Name))],
+                [.. tools.Select(t => new ToolUse(t.Id, t.Name, b.Rig.Bench?.Tools?.GetValueOrDefault(t.Id) ?? ToolFrom.Own))],
                 Cautions([.. Unanswered(work), step.Beware, .. tools.Select(t => t.Beware)]), step.Wrong,
                 [.. p.After.Select(a => steps[a].Id)], time.Start, time.End, time.Done, [.. parts.Select(l => l.Id)], p.Of.Joints, bars, p.Of.Readings)
             {

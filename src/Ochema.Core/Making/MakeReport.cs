@@ -1,3 +1,5 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -9,7 +11,7 @@ namespace Ochema.Core.Making;
 /// <param name="Aisles">Where they are found, with what they cost there; those without lines are left out.</param>
 /// <param name="Mass">Of all lines, kg.</param>
 /// <param name="Cost">What is used of all lines.</param>
-/// <param name="Pay">Out of pocket: bars are bought whole.</param>
+/// <param name="Pay">Out of pocket: of the lines, and of the bars, which are bought whole.</param>
 /// <param name="Cuts">What is cut from bars, by bar.</param>
 /// <param name="Holes">What is drilled and tapped, by joint.</param>
 /// <param name="Steps">In the order that they are done.</param>
@@ -20,11 +22,50 @@ namespace Ochema.Core.Making;
 public sealed record MakeReport(
     IReadOnlyList<PartLine> Parts, IReadOnlyList<AisleTotal> Aisles, double Mass, double Cost, double Pay,
     IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes, IReadOnlyList<PlanStep> Steps, IReadOnlyList<Template> Templates,
-    IReadOnlyList<PlugPiece> Plugs, double HandsOn, double Ready);
+    IReadOnlyList<PlugPiece> Plugs, double HandsOn, double Ready)
+{
+    /// <summary>Of <see cref="Pay"/>, what is still to be bought.</summary>
+    [JsonRequired]
+    public double ToBuy { get; init; }
+
+    /// <summary>Tools of all steps.</summary>
+    [JsonRequired]
+    public IReadOnlyList<ToolNeed> Tools { get; init; } = [];
+
+    /// <summary>What may be said of the saw.</summary>
+    [JsonRequired]
+    public IReadOnlyList<Reading> Saw { get; init; } = [];
+
+    /// <summary>Where a part may be, in words.</summary>
+    public IReadOnlyList<Choice> Whereabouts { get; } = Choice.Of<PartIs>();
+
+    /// <summary>Where a tool may come from, in words.</summary>
+    public IReadOnlyList<Choice> Sources { get; } = Choice.Of<ToolFrom>();
+
+    /// <summary>What may be said of other ways to come by such a mount.</summary>
+    [JsonRequired]
+    public IReadOnlyList<Reading> Instead { get; init; } = [];
+}
+
+/// <summary>One of several that may be chosen.</summary>
+/// <param name="Id">As in documents.</param>
+/// <param name="Label">In words.</param>
+public sealed record Choice(string Id, string Label)
+{
+    /// <summary>The values of an enum.</summary>
+    public static IReadOnlyList<Choice> Of<T>()
+        where T : struct, Enum =>
+        [.. Enum.GetNames<T>().Select(n => new Choice(JsonNamingPolicy.KebabCaseLower.ConvertName(n), KindDescriptors.LabelOf(typeof(T), n)))];
+}
+
+/// <summary>A tool that is needed.</summary>
+/// <param name="From">Where it comes from.</param>
+/// <param name="Steps">In how many steps.</param>
+public sealed record ToolNeed(string Id, string Name, ToolFrom From, int Steps);
 
 /// <summary>A line of the list.</summary>
 /// <param name="Mass">Of all of it, kg.</param>
-/// <param name="Cost">Of all of it.</param>
+/// <param name="Cost">Of all of it, as used.</param>
 /// <param name="Joint">Joint that it belongs to; null for all else.</param>
 /// <param name="Step">Id of the step that it goes in at.</param>
 public sealed record PartLine(
@@ -32,6 +73,38 @@ public sealed record PartLine(
 {
     /// <summary>What is cut to a length, m; null for all else.</summary>
     public double? Length { get; init; }
+
+    /// <summary>What the document calls it: the same as long as the station has such a part.</summary>
+    [JsonRequired]
+    public string Key { get; init; } = "";
+
+    /// <summary>Where it is by now.</summary>
+    [JsonRequired]
+    public PartIs Is { get; init; }
+
+    /// <summary>How many of it lie in the drawer.</summary>
+    [JsonRequired]
+    public double Have { get; init; }
+
+    /// <summary>How many come in a pack.</summary>
+    [JsonRequired]
+    public double Pack { get; init; } = 1;
+
+    /// <summary>Of one pack, or of one.</summary>
+    [JsonRequired]
+    public double Price { get; init; }
+
+    /// <summary>True where the price is the user's own.</summary>
+    [JsonRequired]
+    public bool OwnPrice { get; init; }
+
+    /// <summary>True for what is cut from a bar or tube, which is paid by the bar.</summary>
+    [JsonRequired]
+    public bool ByTheBar { get; init; }
+
+    /// <summary>Out of pocket: whole packs of what does not lie in the drawer; 0 for what is cut from a bar, which is paid by the bar.</summary>
+    [JsonRequired]
+    public double Pay { get; init; }
 }
 
 /// <summary>What is found in one part of the shop.</summary>
@@ -100,7 +173,8 @@ public sealed record Reading(string Path, string Label, string HowTo, Dimension 
 }
 
 /// <summary>A tool of a step.</summary>
-public sealed record ToolUse(string Id, string Name);
+/// <param name="From">Where it comes from.</param>
+public sealed record ToolUse(string Id, string Name, ToolFrom From);
 
 /// <summary>A step of the build plan.</summary>
 /// <param name="Id">The same as long as the rig's parts are the same.</param>

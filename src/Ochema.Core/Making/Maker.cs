@@ -10,30 +10,50 @@ public static class Maker
     /// <summary>What there is to buy, cut, drill and do.</summary>
     /// <param name="rig">As read.</param>
     /// <param name="stock">The shelf.</param>
-    /// <param name="kerf">Width of the saw's cut, m.</param>
-    /// <param name="squaring">Cut off once from every bar, m.</param>
+    /// <param name="kerf">Width of the saw's cut, m; null: as the document says, or a hacksaw's.</param>
+    /// <param name="squaring">Cut off once from every bar, m; null: as the document says, or the usual.</param>
     /// <param name="now">What time it is, for what is done and cures by itself; null for the whole plan from its beginning.</param>
     /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
-    public static MakeReport Of(RigDocument rig, Catalogue stock, double kerf = BarCuts.Hacksaw, double squaring = BarCuts.Squared, DateTime? now = null)
+    public static MakeReport Of(RigDocument rig, Catalogue stock, double? kerf = null, double? squaring = null, DateTime? now = null)
     {
         var b = RigAssembly.Build(rig, stock);
         var holes = HoleTable.Of(b);
         var steps = BuildPlan.Of(b, holes);
         var lines = BuildPlan.Lines(b, steps);
-        var cuts = BarCuts.Of(lines, b.Stock, kerf, squaring);
+        var bench = rig.Bench ?? new();
+        var cuts = BarCuts.Of(lines, b.Stock, kerf ?? bench.Kerf ?? BarCuts.Hacksaw, squaring ?? bench.Squaring ?? BarCuts.Squared, bench.Offcuts);
         var planned = BuildPlan.Timed(steps, lines, b, cuts, now);
         var proved = planned.Where(s => s.Work != Work.Finish).ToList();
         // Bars are paid whole; what is cut of them counts as used only.
-        var cutUsed = lines.Where(l => cuts.Any(c => c.Plan.Cost is not null && c.Row == l.Row && l.Sort == PieceSort.Cut)).Sum(l => l.Cost);
-        var cost = lines.Sum(l => l.Cost);
+        lines = [.. lines.Select(l => l.ByTheBar && !cuts.Any(c => c.Plan.Cost is not null && c.Row == l.Row)
+            && l.Have < l.Quantity ? l with { Pay = l.Cost * (1 - l.Have / l.Quantity) } : l)];
+        var bars = cuts.Sum(c => c.Plan.Cost ?? 0);
+        var toBuy = lines.Where(l => l.Is == PartIs.ToBuy).Sum(l => l.Pay)
+            + cuts.Where(c => lines.Any(l => l.Row == c.Row && l.Is == PartIs.ToBuy && c.Pieces.Any(p => p.Id == l.Id))).Sum(c => c.Plan.Cost ?? 0);
         IReadOnlyList<AisleTotal> aisles =
         [
             .. lines.GroupBy(l => l.Aisle).OrderBy(g => g.Key)
                 .Select(g => new AisleTotal(g.Key, KindDescriptors.LabelOf(typeof(Aisle), g.Key.ToString()), g.Sum(l => l.Cost))),
         ];
-        return new(lines, aisles, lines.Sum(l => l.Mass), cost, cost - cutUsed + cuts.Sum(c => c.Plan.Cost ?? 0), cuts, holes,
+        return new(lines, aisles, lines.Sum(l => l.Mass), lines.Sum(l => l.Cost), lines.Sum(l => l.Pay) + bars, cuts, holes,
             planned, Templates.Of(b, lines, holes), [.. PlugPieces(b, lines, holes)],
-            proved.Where(s => now is null || !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)));
+            proved.Where(s => now is null || !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)))
+        {
+            ToBuy = toBuy,
+            Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id).Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
+            Saw = [Asked(bench, nameof(Bench.Kerf), cuts.Count > 0 ? cuts[0].Kerf : BarCuts.Hacksaw),
+                Asked(bench, nameof(Bench.Squaring), cuts.Count > 0 ? cuts[0].Squaring : BarCuts.Squared)],
+            Instead = [Asked(bench, nameof(Bench.ReadyMade), null), Asked(bench, nameof(Bench.Hire), null)],
+        };
+    }
+
+    /// <summary>A value of the bench that may be said.</summary>
+    /// <param name="otherwise">What is taken while it is not.</param>
+    private static Reading Asked(Bench bench, string property, double? otherwise)
+    {
+        var field = MeasureReader.Declared(typeof(Bench)).First(d => d.Property.Name == property);
+        var m = field.Measure!;
+        return new($"bench.{field.Name}", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, (double?)field.Property.GetValue(bench) ?? otherwise);
     }
 
     /// <summary>Plugs of tubes' ends, with the hole that is tapped in them.</summary>

@@ -65,6 +65,9 @@ public sealed record RigDocument
     /// <summary>Steps of the build plan that were done or noted, by their id; null for none.</summary>
     public IReadOnlyDictionary<string, Made>? Made { get; init; }
 
+    /// <summary>What the builder has, pays and saws with; null while nothing is said.</summary>
+    public Bench? Bench { get; init; }
+
     /// <summary>The user's own choices for screwed joints, by joint id.</summary>
     public IReadOnlyDictionary<string, JointChoice> Joints { get; init; } = new Dictionary<string, JointChoice>();
 }

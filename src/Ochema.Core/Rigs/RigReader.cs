@@ -122,6 +122,8 @@ public static class RigReader
             if (made.At is { } at && Rigs.Made.TimeOf(at) is null)
                 throw new DocumentException($"made.{step}.at", "is no time as 2026-05-01T14:30:00Z");
         }
+        if (rig.Bench is { } bench)
+            ReadBench(bench, stock);
         if (rig.Measured is { Count: > MostMeasured } many)
             throw new DocumentException("measured", $"has {many.Count} entries; at most {MostMeasured} are read");
         foreach (var (of, taken) in rig.Measured ?? new Dictionary<string, Taken>())
@@ -162,6 +164,28 @@ public static class RigReader
         if (!(f >= shortest && f <= longest))
             throw new DocumentException(path
                 + ".focalLength", $"the {Words.Inside(lens.Name)} goes from {Said(shortest, Dimension.Length)} to {Said(longest, Dimension.Length)}");
+    }
+
+    /// <summary>What the builder has, pays and saws with.</summary>
+    private static void ReadBench(Bench bench, Catalogue stock)
+    {
+        Record(bench, "bench", stock);
+        if (bench.Lines is { Count: > MostMade } many)
+            throw new DocumentException("bench.lines", $"has {many.Count} entries; at most {MostMade} are read");
+        foreach (var (key, line) in bench.Lines ?? new Dictionary<string, BenchLine>())
+        {
+            Text(key, "bench.lines", 1, LongestStepNote);
+            Record(line ?? throw new DocumentException($"bench.lines.{key}", "is null, and must be something"), $"bench.lines.{key}", stock);
+        }
+        List(bench.Offcuts ?? [], "bench.offcuts", (o, path) =>
+        {
+            Record(o ?? throw new DocumentException(path, "is null, and must be something"), path, stock);
+            if (o.Row is null || !stock.Has("sections", o.Row))
+                throw new DocumentException(path + ".row", $"there is no section '{o.Row}'");
+        });
+        foreach (var tool in (bench.Tools ?? new Dictionary<string, ToolFrom>()).Keys)
+            if (!stock.Has("tools", tool))
+                throw new DocumentException($"bench.tools.{tool}", "there is no such tool");
     }
 
     internal static void Record(object record, string path, Catalogue stock)

@@ -65,12 +65,12 @@ internal static class ComputeApi
             ? Answer.Of(working) : Problems.NotFound($"This rig has no check '{check}'.");
     }
 
-    private static Answer<MakeReport> Make(Posted<RigDocument> posted, double kerf = BarCuts.Hacksaw, double squaring = BarCuts.Squared, string? now = null)
+    private static Answer<MakeReport> Make(Posted<RigDocument> posted, double? kerf = null, double? squaring = null, string? now = null)
     {
         DateTime? clock = now is null ? null : Made.TimeOf(now) ?? throw new DocumentException("now", "is no time as 2026-05-01T14:30:00Z");
-        if (!(kerf >= 0 && kerf <= BarCuts.WidestKerf))
+        if (kerf is { } cut && !(cut >= 0 && cut <= BarCuts.WidestKerf))
             throw new DocumentException("kerf", $"is not between 0 and {BarCuts.WidestKerf * 1000:0} mm");
-        if (!(squaring >= 0 && squaring <= BarCuts.LongestSquaring))
+        if (squaring is { } off && !(off >= 0 && off <= BarCuts.LongestSquaring))
             throw new DocumentException("squaring", $"is not between 0 and {BarCuts.LongestSquaring * 1000:0} mm");
         return Of(posted, (rig, stock) => Maker.Of(rig, stock, kerf, squaring, clock));
     }

@@ -1,6 +1,8 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { fill } from '../parts/quantity';
+  import { getSession } from '../state/session.svelte';
+  import { sayTool } from './bench';
 
   /** What has to lie there, who has to be there, what can hurt and what to do when it goes wrong. */
   interface Props {
@@ -9,6 +11,7 @@
     onselect: (id: string) => void;
   }
   let { step, report, onselect }: Props = $props();
+  const session = getSession();
   let parts = $derived(report.parts.filter((p) => step.parts.includes(p.id)));
   let open = $derived(report.steps.filter((s) => step.after.includes(s.id) && !s.isDone));
 </script>
@@ -32,7 +35,21 @@
   {#if step.tools.length}
     <h3 class="text-quiet mt-3 text-xs font-normal">Tools</h3>
     <ul>
-      {#each step.tools as t (t.id)}<li>{t.name}</li>{/each}
+      {#each step.tools as t (t.id)}
+        <li class="flex items-center justify-between gap-2 py-0.5">
+          <span>{t.name}</span>
+          <select
+            class="select select-xs hover:border-rule w-20 border-transparent bg-transparent flex-none {t.from === 'own'
+              ? 'text-quiet'
+              : 'word-tight font-semibold'}"
+            aria-label="{t.name}: have, borrow or buy"
+            value={t.from}
+            onchange={(e) => sayTool(session, t.id, e.currentTarget.value as Schemas['ToolFrom'])}
+          >
+            {#each report.sources as s (s.id)}<option value={s.id}>{s.label}</option>{/each}
+          </select>
+        </li>
+      {/each}
     </ul>
   {/if}
   {#if parts.length}

@@ -1,34 +1,31 @@
 <script lang="ts">
-  import { api, ask, ApiError, type Schemas } from '../api/client';
-  import { notices } from '../state/notices.svelte';
+  import type { Schemas } from '../api/client';
   import { getSession } from '../state/session.svelte';
+  import { savePaper, savePiece } from './save';
 
   const session = getSession();
-  /** A flat piece at 1:1 as a file. */
+  /** A flat piece as files: at 1:1 on paper, for a cutter, as a body. */
   let { template }: { template: Schemas['Template'] } = $props();
-
-  async function save(format: 'svg' | 'dxf') {
-    try {
-      const call = api.POST('/api/make/template', {
-        body: session.doc,
-        params: { query: { part: template.part, format } },
-        parseAs: 'blob',
-      });
-      const blob = (await ask(call)) as unknown as Blob;
-      const name = /filename="?([^";]+)/.exec((await call).response.headers.get('content-disposition') ?? '')?.[1];
-      const link = Object.assign(document.createElement('a'), {
-        href: URL.createObjectURL(blob),
-        download: name ?? `template.${format}`,
-      });
-      link.click();
-      URL.revokeObjectURL(link.href);
-    } catch (e) {
-      if (!(e instanceof ApiError)) throw e;
-      notices.say(`It was not saved: ${e.message}`);
-    }
-  }
 </script>
 
 <span class="text-quiet text-sm">At 1:1:</span>
-<button class="btn btn-xs border-rule" onclick={() => save('svg')} data-save-template="svg">SVG to print</button>
-<button class="btn btn-xs border-rule" onclick={() => save('dxf')} data-save-template="dxf">DXF to cut</button>
+<button
+  class="btn btn-xs border-rule"
+  onclick={() => savePaper(session.doc, 'templates', template.part)}
+  data-save-template="pdf">PDF to print</button
+>
+<button
+  class="btn btn-xs border-rule"
+  onclick={() => savePiece(session.doc, template.part, 'svg')}
+  data-save-template="svg">SVG</button
+>
+<button
+  class="btn btn-xs border-rule"
+  onclick={() => savePiece(session.doc, template.part, 'dxf')}
+  data-save-template="dxf">DXF to cut</button
+>
+<button
+  class="btn btn-xs border-rule"
+  onclick={() => savePiece(session.doc, template.part, 'stl')}
+  data-save-template="stl">STL, as a body</button
+>

@@ -21,6 +21,8 @@
     usualTo?: number | null;
     /** May be emptied: the catalogue's value is used then. */
     optional?: boolean;
+    /** What stands in the field while it is empty. */
+    nothing?: string;
     /** What the value belongs to, handed back with it: another part may be selected by the time that it is understood. */
     where?: string;
     onchange: (value: number | undefined, where: string) => void;
@@ -36,6 +38,7 @@
     usualFrom = null,
     usualTo = null,
     optional = false,
+    nothing = 'not measured',
     where = '',
     onchange,
   }: Props = $props();
@@ -131,7 +134,7 @@
         ? 'border-lets-go'
         : 'border-rule'}"
       value={editing ? text : shown}
-      placeholder={optional ? 'not measured' : ''}
+      placeholder={optional ? nothing : ''}
       autocomplete="off"
       aria-invalid={error !== ''}
       aria-describedby={error ? `${id}-e` : undefined}

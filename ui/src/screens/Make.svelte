@@ -4,12 +4,15 @@
   import CutBars from '../make/CutBars.svelte';
   import HoleTable from '../make/HoleTable.svelte';
   import PartTable from '../make/PartTable.svelte';
+  import PrintMenu from '../make/PrintMenu.svelte';
+  import { savePiece } from '../make/save';
+  import SawAndOffcuts from '../make/SawAndOffcuts.svelte';
   import SaveTemplate from '../make/SaveTemplate.svelte';
   import StepList from '../make/StepList.svelte';
   import TemplateDrawing from '../make/TemplateDrawing.svelte';
   import TimeLine from '../make/TimeLine.svelte';
   import { clock, spell, stamp } from '../make/words';
-  import { fill } from '../parts/quantity';
+  import { fill, quantity } from '../parts/quantity';
   import QuantityField from '../parts/QuantityField.svelte';
   import JointSection from '../rig/JointSection.svelte';
   import TakenNote from '../rig/TakenNote.svelte';
@@ -59,6 +62,12 @@
         )
       : [],
   );
+  let notes = $derived(
+    steps.flatMap((s) => {
+      const note = session.doc.made?.[s.id]?.note;
+      return note ? [{ id: s.id, title: s.title, note }] : [];
+    }),
+  );
   let curing = $derived(step?.isDone && step.wait > 0 && step.done > 0);
 
   function say(said: { at?: string | undefined; note?: string }) {
@@ -102,17 +111,33 @@
         <span>{report.handsOn > 0 ? `${spell(report.handsOn / 60)} hands on left` : 'ready to be proved'}</span>
       </p>
       <StepList {steps} selected={step.id} onselect={pick} />
+      {#if notes.length}
+        <h2 class="mt-4 px-2 text-base">For next time</h2>
+        <ul class="px-2 text-sm" data-notes>
+          {#each notes as n (n.id)}
+            <li class="mt-1">
+              <button class="text-quiet text-left text-xs underline decoration-dotted" onclick={() => pick(n.id)}
+                >{fill(n.title)}</button
+              >
+              <p>{n.note}</p>
+            </li>
+          {/each}
+        </ul>
+      {/if}
     </section>
     <section class="flex min-h-0 min-w-0 flex-col" aria-label="On the bench">
-      <div class="flex gap-1 px-5 pt-3" role="tablist" aria-label="What is shown">
-        {#each views as v (v)}
-          <button
-            role="tab"
-            aria-selected={view === v}
-            class="btn btn-sm {view === v ? 'btn-primary' : 'btn-ghost border-rule'}"
-            onclick={() => (view = v)}>{v}</button
-          >
-        {/each}
+      <div class="flex gap-1 px-5 pt-3">
+        <div class="flex flex-wrap gap-1" role="tablist" aria-label="What is shown">
+          {#each views as v (v)}
+            <button
+              role="tab"
+              aria-selected={view === v}
+              class="btn btn-sm {view === v ? 'btn-primary' : 'btn-ghost border-rule'}"
+              onclick={() => (view = v)}>{v}</button
+            >
+          {/each}
+        </div>
+        <PrintMenu {report} />
       </div>
       <div class="min-h-0 flex-1 overflow-y-auto px-5 py-3 max-[900px]:overflow-visible">
         {#if view === 'Parts'}
@@ -122,11 +147,13 @@
           <h2 class="mb-1 text-2xl">What to cut from which bar</h2>
           {#if report.cuts.length}
             <p class="text-quiet mb-3 max-w-[44rem] text-sm">
-              Lengths in shops, one, two and three metres; one squared end a bar and the saw's cut counted.
+              What lies about first, then lengths in shops: one, two and three metres. One squared end a bar and the
+              saw's cut are counted.
             </p>
             <div class="grid gap-6">
               {#each report.cuts as group (group.row)}<CutBars {group} parts={report.parts} />{/each}
             </div>
+            <SawAndOffcuts {report} />
           {:else}
             <p>Nothing of this rig is cut from bar or tube.</p>
           {/if}
@@ -137,8 +164,8 @@
           <h2 class="mb-1 text-2xl">Flat pieces, as they are marked out</h2>
           {#if report.templates.length}
             <p class="text-quiet mb-3 max-w-[44rem] text-sm">
-              Print at 100 %, then measure the bar on the print: it has to be 100 mm. Glue it on, punch through the
-              crosses.
+              Print at 100 %, then measure the bars on the print. Larger pieces come on several sheets: lay the circles
+              on each other. Glue it on, punch through the crosses.
             </p>
             <div class="grid gap-6">
               {#each report.templates as template (template.part)}
@@ -150,6 +177,25 @@
             </div>
           {:else}
             <p>Nothing of this rig is cut from sheet, plate or block.</p>
+          {/if}
+          {#if report.plugs.length}
+            <h3 class="mt-6 text-base">Plugs for tubes' ends, turned or printed</h3>
+            <ul class="max-w-[44rem] text-sm">
+              {#each report.plugs as p (p.part)}
+                <li class="border-rule flex items-center justify-between gap-3 border-b border-dotted py-1">
+                  <span
+                    >{fill(p.name)}: {quantity(p.diameter, 'length')} across, {quantity(p.length, 'length')} long{p.bore
+                      ? `, ${quantity(p.bore, 'drill')} hole, tapped ${p.thread}`
+                      : ''}</span
+                  >
+                  <button
+                    class="btn btn-xs border-rule"
+                    onclick={() => savePiece(session.doc, p.part, 'stl')}
+                    data-save-plug>STL</button
+                  >
+                </li>
+              {/each}
+            </ul>
           {/if}
         {:else}
           <p class="text-quiet text-sm">

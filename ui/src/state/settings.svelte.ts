@@ -7,6 +7,8 @@ const stored = (key: string, fallback: string) => read('ochema.' + key) ?? fallb
 class Settings {
   system = $state<UnitSystem>(stored('system', 'metric') as UnitSystem);
   fractions = $state(stored('fractions', 'yes') === 'yes');
+  /** Paper that is printed on; while nobody said, what is sold where one measures so. */
+  private chosenPaper = $state(stored('paper', ''));
   theme = $state(stored('theme', 'daylight'));
   /** Single keys act; off for those who speak or whose hands slip. */
   keys = $state(stored('keys', 'on') === 'on');
@@ -21,6 +23,15 @@ class Settings {
     else if (this.fractions) this.fractions = false;
     else this.system = 'metric';
     this.keep();
+  }
+
+  get paper() {
+    return (this.chosenPaper || (this.system === 'metric' ? 'a4' : 'letter')) as 'a4' | 'letter';
+  }
+
+  set paper(paper: 'a4' | 'letter') {
+    this.chosenPaper = paper;
+    write('ochema.paper', paper);
   }
 
   toggleTheme() {

@@ -1,0 +1,45 @@
+<script lang="ts">
+  /** A plain number in a table, taken when the cell is left; emptied, it is what the shelf says. */
+  interface Props {
+    label: string;
+    value: number;
+    /** Shown as nothing: there is nothing to say. */
+    empty?: boolean;
+    /** The user's own. */
+    own?: boolean;
+    least?: number;
+    whole?: boolean;
+    onsaid: (value: number | undefined) => void;
+  }
+  let { label, value, empty = false, own = false, least = 0, whole = false, onsaid }: Props = $props();
+
+  let shown = $derived(empty ? '' : whole ? `${value}` : value.toFixed(2));
+  let wrong = $state(false);
+  /** What is being typed: an answer that comes meanwhile does not write over it. */
+  let typed = $state<string | null>(null);
+
+  function take() {
+    if (typed === null) return;
+    const text = typed.trim().replace(',', '.');
+    const said = Number(text);
+    wrong = text !== '' && !(said >= least && said <= 10000 && (!whole || Number.isInteger(said)));
+    if (wrong) return;
+    typed = null;
+    if (text === '') onsaid(undefined);
+    else if (text !== shown) onsaid(said);
+  }
+</script>
+
+<input
+  class="input input-xs hover:border-rule w-16 border-transparent bg-transparent px-1 text-right text-sm {own
+    ? 'font-semibold'
+    : ''} {wrong ? 'input-error' : ''}"
+  inputmode="decimal"
+  aria-label={label}
+  aria-invalid={wrong}
+  title={wrong ? `a number, ${least} or more` : undefined}
+  value={typed ?? shown}
+  placeholder={empty ? `${value}` : ''}
+  oninput={(e) => (typed = e.currentTarget.value)}
+  onchange={take}
+/>
