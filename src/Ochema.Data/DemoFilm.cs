@@ -20,8 +20,27 @@ public static class DemoFilm
             db.Films.Add(new FilmRecord { Id = Id, Name = Name, CreatedAt = now });
         var there = db.Rigs.Where(r => r.FilmId == Id).Select(r => r.Id).ToHashSet();
         foreach (var (id, document) in Rigs.Where(r => !there.Contains("demo-" + r.Id)))
-            db.Rigs.Add(RigStore.New("demo-" + id, Id, document, now));
+            db.Rigs.Add(RigStore.New("demo-" + id, Id, id == HalfBuilt ? Begun(document, now) : document, now));
         db.SaveChanges();
+    }
+
+    /// <summary>The rig that somebody has begun to build.</summary>
+    private const string HalfBuilt = "5-courier-helmet";
+
+    /// <summary>Stuck on the day before, so that its pad is still curing.</summary>
+    private static RigDocument Begun(RigDocument rig, DateTime now)
+    {
+        Made At(double hours, string note = "") => new(Made.TextOf(now.AddHours(-hours)), note);
+        return rig with
+        {
+            Made = new Dictionary<string, Made>
+            {
+                ["look-over.site"] = At(22),
+                ["measure.site"] = At(21.7),
+                ["try-on.base"] = At(21.2, "hold the chin strap shut while aiming"),
+                ["place.base"] = At(20.8),
+            },
+        };
     }
 
     private static List<(string, RigDocument)> Load()

@@ -67,6 +67,12 @@ public sealed class Shots
         }
         browser.Find("[data-step='drill.base.2']").Click();
         Shot("make");
+        browser.Button("Parts").Click();
+        browser.Find("[data-parts]");
+        foreach (var (part, where) in new[] { ("Plate", "bought"), ("Threaded spacer", "in the drawer"), ("Rubber-coated pot magnet", "in the drawer") })
+            browser.Driver.FindElement(OpenQA.Selenium.By.XPath($"//tr[td[starts-with(., '{part}')]]//option[.='{where}']")).Click();
+        Browser.Until("counted", () => browser.Driver.FindElements(OpenQA.Selenium.By.CssSelector("[data-to-buy]")).Count == 1);
+        Shot("parts");
         browser.Open("#/rig/demo-6-lane-boom/make");
         browser.Find("[data-make]");
         browser.Button("Cuts").Click();

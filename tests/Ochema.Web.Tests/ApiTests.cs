@@ -310,6 +310,23 @@ public sealed class ApiTests : IDisposable
         Assert.StartsWith("0\r\nSECTION", await dxf.Content.ReadAsStringAsync());
         Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/template?part=none", Host.Json(plate))).StatusCode);
         Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/make/template?part=none&format=png", Host.Json(plate))).StatusCode);
+        var body = await host.Client.PostAsync($"/api/make/template?part={(string)flat["part"]!}&format=stl", Host.Json(plate));
+        Assert.Equal("model/stl", body.Content.Headers.ContentType!.MediaType);
+        foreach (var query in new[] { "", "?what=templates&paper=letter&units=inch", "?what=sheet", $"?what=templates&part={(string)flat["part"]!}" })
+        {
+            var pdf = (await host.Client.PostAsync("/api/make/paper" + query, Host.Json(plate))).EnsureSuccessStatusCode();
+            Assert.Equal("application/pdf", pdf.Content.Headers.ContentType!.MediaType);
+            Assert.StartsWith("%PDF", await pdf.Content.ReadAsStringAsync());
+        }
+        foreach (var (query, path) in new[] { ("?what=poem", "what"), ("?paper=a9", "paper"), ("?units=furlongs", "units") })
+        {
+            var r = await host.Client.PostAsync("/api/make/paper" + query, Host.Json(plate));
+            Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
+            Assert.Equal(path, (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+        }
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/paper?what=templates&part=none", Host.Json(plate))).StatusCode);
+        // Nothing flat is made for a clamp and a pole.
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/paper?what=templates", Host.Json(Host.DemoDocument(8)))).StatusCode);
         rig["made"]![first]!["at"] = "noon";
         Assert.Contains($"made.{first}.at", await (await host.Client.PostAsync("/api/make", Host.Json(rig.ToJsonString()))).Content.ReadAsStringAsync());
     }

@@ -12,7 +12,12 @@ public sealed record Made(string? At = null, string Note = "")
     [JsonIgnore]
     public DateTime? Time => At is null ? null : TimeOf(At);
 
+    private const string Form = "yyyy-MM-dd'T'HH:mm:ss'Z'";
+
+    /// <summary>A universal time as documents carry it.</summary>
+    public static string TextOf(DateTime time) => time.ToString(Form, CultureInfo.InvariantCulture);
+
     /// <summary>A text as a universal time, or null.</summary>
-    public static DateTime? TimeOf(string text) => DateTime.TryParseExact(text, "yyyy-MM-dd'T'HH:mm:ss'Z'", CultureInfo.InvariantCulture,
+    public static DateTime? TimeOf(string text) => DateTime.TryParseExact(text, Form, CultureInfo.InvariantCulture,
         DateTimeStyles.AdjustToUniversal | DateTimeStyles.AssumeUniversal, out var time) ? time : null;
 }

@@ -5,6 +5,7 @@ using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
+using Ochema.Core.Making;
 using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
@@ -93,8 +94,9 @@ internal static class Judgements
     private static Judgement Of(RigDocument rig, string document)
     {
         var report = Assessor.Assess(rig, Catalogue.Shipped.With(rig.Stock));
+        var making = Making(rig);
         var card = new RigCard(rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Sharpness,
-            report.Mass, report.Cost, Small(report.Figure), NextThing(report));
+            report.Mass, report.Cost, Small(report.Figure), NextThing(report, making), making);
         return new(Stamp(document), StrictJson.Write(card), JsonSerializer.Serialize(report.Verdict.Word, StrictJson.Options).Trim('"'),
             report.Verdict.LimitSpeed, report.Mass);
     }
@@ -120,13 +122,27 @@ internal static class Judgements
         };
     }
 
-    private static string NextThing(AssessmentReport report) => report.Verdict switch
+    /// <summary>How far it is built, where somebody has begun.</summary>
+    private static CardMaking? Making(RigDocument rig)
+    {
+        if (rig.Made?.Values.Any(m => m.At is not null) is not true)
+            return null;
+        var steps = Maker.Of(rig, Catalogue.Shipped.With(rig.Stock)).Steps;
+        return new(steps.Count(s => s.IsDone), steps.Count, steps.FirstOrDefault(s => !s.IsDone)?.Title,
+        [
+            .. steps.Where(s => s.IsDone && s.Wait > 0 && rig.Made.GetValueOrDefault(s.Id)?.Time is not null)
+                .Select(s => new CardCure(s.Title, Made.TextOf(rig.Made[s.Id].Time!.Value.AddSeconds(s.Wait)))),
+        ]);
+    }
+
+    private static string NextThing(AssessmentReport report, CardMaking? making) => report.Verdict switch
     {
         { Why: Why.Refused } => "Change it: it is refused as it stands",
         { Why: Why.Missing } => "Add what has to keep it",
         { Why: Why.Unanswered } => "Answer its questions",
         { Word: Verdict.LetsGo } => "Change it: it lets go at its design speed",
         _ when report.Retentions.Any(r => r.Has < r.Needs) => "Add what has to keep it",
+        _ when making?.Next is not null => "Go on making it, then prove it",
         _ when report.Sharpness.Word == Sharp.Unusable => "See Shake: the picture is unusable at this speed",
         _ => "Prove it before the run",
     };

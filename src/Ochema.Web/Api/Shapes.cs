@@ -49,8 +49,20 @@ internal sealed class KeptJson : JsonConverter<string>
 /// <param name="Speed">Design speed, m/s.</param>
 /// <param name="Mass">kg.</param>
 /// <param name="NextThing">What to do next, in words.</param>
+/// <param name="Making">How far it is built; null where nothing of it is done.</param>
 public sealed record RigCard(string Host, string Site, double Speed, VerdictReport Verdict, Core.Sharpness.PictureWords Sharpness, double Mass, double Cost,
-    FigureReport Figure, string NextThing);
+    FigureReport Figure, string NextThing, CardMaking? Making);
+
+/// <summary>How far a rig is built.</summary>
+/// <param name="Done">Steps that are.</param>
+/// <param name="Steps">All of them.</param>
+/// <param name="Next">Title of the next that is open; null where all are done.</param>
+/// <param name="Cures">What cures by itself, and when it is ready, over or not.</param>
+public sealed record CardMaking(int Done, int Steps, string? Next, IReadOnlyList<CardCure> Cures);
+
+/// <summary>What cures by itself.</summary>
+/// <param name="Ready">As 2026-05-01T14:30:00Z.</param>
+public sealed record CardCure(string Title, string Ready);
 
 /// <summary>A stored rig.</summary>
 public sealed record StoredRig(string Id, string FilmId, string FilmName, string Name, int Version, DateTime UpdatedAt, RigDocument Document);

@@ -282,7 +282,8 @@
             {/key}
           </label>
           {#if step.isDone}
-            <span class="text-quiet pb-1.5 text-sm">done {clock(new Date(made!.at!))}</span>
+            <!-- Undone a moment ago, its plan may not be here yet. -->
+            {#if made?.at}<span class="text-quiet pb-1.5 text-sm">done {clock(new Date(made.at))}</span>{/if}
             <button type="button" class="btn border-rule" onclick={() => say({ at: undefined })}>Not done</button>
           {:else if step.heldBy}
             <button type="button" class="btn border-accent word-tight" data-held onclick={() => pick(step!.heldBy!)}

@@ -3,6 +3,7 @@
   import FigureCard from '../figure/FigureCard.svelte';
   import { capital, quantity, speedText } from '../parts/quantity';
   import { verdictRest, verdictWord } from '../parts/verdict';
+  import Making from './Making.svelte';
   import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
 
@@ -39,6 +40,7 @@
       <p class="text-quiet mt-1 text-xs">
         v{rig.version} · {quantity(card.mass, 'mass')} · {catalogue.name(card.host)?.name}, {card.site}
       </p>
+      {#if card.making}<Making making={card.making} />{/if}
       <p class="border-accent mt-1.5 border-l-3 pl-2 text-sm font-semibold">{card.nextThing}</p>
     {:else}
       <p class="text-quiet mt-1 text-sm" aria-busy="true">Being worked out …</p>
