@@ -7,6 +7,9 @@ namespace Ochema.Paper;
 /// <summary>Flat pieces at 1:1 on paper: tiled where they are larger, with marks to lay the sheets on each other and bars to measure.</summary>
 public static class TemplatePaper
 {
+    /// <summary>Thinner than this it is the paper itself, m.</summary>
+    private const double Paper = 0.0002;
+
     /// <summary>All flat pieces of a plan, each from a sheet of its own.</summary>
     /// <param name="rig">Its name.</param>
     /// <param name="report">The plan.</param>
@@ -14,7 +17,7 @@ public static class TemplatePaper
     /// <returns>A PDF; null where there is nothing to print.</returns>
     public static byte[]? Of(string rig, MakeReport report, PaperSize paper, UnitSystem units, string? part = null)
     {
-        var templates = report.Templates.Where(t => part is null || t.Part == part).ToList();
+        var templates = report.Prints.Where(t => part is null || t.Part == part).ToList();
         return templates.Count == 0 ? null : Papers.Of($"{rig}: templates", document =>
         {
             foreach (var template in templates)
@@ -40,7 +43,7 @@ public static class TemplatePaper
         var (left, top) = (Tiling.Margin, Tiling.Margin + Tiling.Header);
         var several = tiling.Columns * tiling.Rows > 1;
         sheet.Text(left, Tiling.Margin + 4.5, Printed(t.Name) + (t.Quantity > 1 ? $", {t.Quantity:0} of it" : ""), Sheet.Head, bold: true);
-        sheet.Text(left, Tiling.Margin + 9.5, $"{rig} · {Size(t.Length)} × {Size(t.Width)} × {Size(t.Thickness)} · print at 100 %, measure the bars", Sheet.Small);
+        sheet.Text(left, Tiling.Margin + 9.5, $"{rig} · {Size(t.Length)} × {Size(t.Width)}{(t.Thickness > Paper ? $" × {Size(t.Thickness)}" : "")} · print at 100 %, measure the bars", Sheet.Small);
         if (several)
         {
             sheet.Text(tiling.Paper.Width - Tiling.Margin, Tiling.Margin + 4.5, $"sheet {tile.Name} of {tiling.Columns * tiling.Rows}", Sheet.Head, bold: true,
@@ -64,6 +67,7 @@ public static class TemplatePaper
                 if (X(b.At) > left && X(b.At) < left + tiling.Window && tile.Row == 0)
                     sheet.Text(X(b.At) + (right ? 1 : -1), Y(t.Width) + 4 + 3.5 * i, says, Sheet.Small, right: !right);
             }
+            var written = new List<(double From, double To, double Y)>();
             foreach (var h in t.Holes)
             {
                 var (x, y, r) = (X(h.X), Y(h.Y), 500 * h.Diameter);
@@ -74,8 +78,14 @@ public static class TemplatePaper
                 var says = $"{Printed(QuantityText.Of(h.Diameter, Dimension.Drill))} {Printed(h.For)}";
                 var (long_, end) = (r + 2 + sheet.Width(says, Sheet.Small), left + tiling.Window);
                 var right = x + long_ < Math.Min(X(t.Length), end) || (x - long_ < Math.Max(X(0), left) && x + long_ < end);
-                if (x > left && x < end && y > top && y < top + tiling.WindowHeight)
-                    sheet.Text(right ? x + r + 1 : x - r - 1, y - 1.5, says, Sheet.Small, right: !right);
+                if (!(x > left && x < end && y > top && y < top + tiling.WindowHeight))
+                    continue;
+                // Over another text it goes up a line.
+                var (from, to, at) = (right ? x : x - long_, right ? x + long_ : x, y - 1.5);
+                while (written.Any(w => w.From < to && w.To > from && Math.Abs(w.Y - at) < Sheet.LineOf(Sheet.Small)))
+                    at -= Sheet.LineOf(Sheet.Small);
+                written.Add((from, to, at));
+                sheet.Text(right ? x + r + 1 : x - r - 1, at, says, Sheet.Small, right: !right);
             }
             foreach (var (mx, my) in tiling.Marks)
                 Mark(sheet, left + mx - tile.X, top + my - tile.Y);

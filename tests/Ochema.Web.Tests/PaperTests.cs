@@ -95,12 +95,12 @@ public sealed class PaperTests
         {
             if (TemplatePaper.Of(Rigs[name].Name, report, paper, UnitSystem.Metric) is not { } file)
             {
-                Assert.Empty(report.Templates);
+                Assert.Empty(report.Prints);
                 continue;
             }
             var pages = Pages(file);
             var at = 0;
-            foreach (var template in report.Templates)
+            foreach (var template in report.Prints)
             {
                 var tiling = TemplatePaper.Lay(template, paper);
                 var found = new List<(double X, double Y, double R)>();

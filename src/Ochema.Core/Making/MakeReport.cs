@@ -24,6 +24,14 @@ public sealed record MakeReport(
     IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes, IReadOnlyList<PlanStep> Steps, IReadOnlyList<Template> Templates,
     IReadOnlyList<PlugPiece> Plugs, double HandsOn, double Ready)
 {
+    /// <summary>Strips that are wrapped round the ends of tubes, to mark what is drilled through them.</summary>
+    [JsonRequired]
+    public IReadOnlyList<Template> Wraps { get; init; } = [];
+
+    /// <summary>All that is printed at 1:1: flat pieces, then strips.</summary>
+    [JsonIgnore]
+    public IEnumerable<Template> Prints => Templates.Concat(Wraps);
+
     /// <summary>Of <see cref="Pay"/>, what is still to be bought.</summary>
     [JsonRequired]
     public double ToBuy { get; init; }

@@ -40,6 +40,7 @@ public static class Maker
             proved.Where(s => now is null || !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)))
         {
             ToBuy = toBuy,
+            Wraps = Making.Wraps.Of(b, lines),
             Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id).Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
             Saw = [Asked(bench, nameof(Bench.Kerf), cuts.Count > 0 ? cuts[0].Kerf : BarCuts.Hacksaw),
                 Asked(bench, nameof(Bench.Squaring), cuts.Count > 0 ? cuts[0].Squaring : BarCuts.Squared)],
@@ -67,5 +68,5 @@ public static class Maker
             }
     }
 
-    private const string PlugRow = "end-plug";
+    internal const string PlugRow = "end-plug";
 }

@@ -85,7 +85,7 @@ internal static class ComputeApi
         var report = Maker.Of(rig, Stock(rig));
         if (written == TemplateFormat.Stl && report.Plugs.FirstOrDefault(p => p.Part == part) is { } plug)
             return TypedResults.File(SolidFile.Stl(Solid.Of(plug)), "model/stl", TemplateFiles.FileName(plug.Station, plug.Name, written));
-        if (report.Templates.FirstOrDefault(t => t.Part == part) is not { } template)
+        if (report.Prints.FirstOrDefault(t => t.Part == part) is not { } template)
             return Problems.NotFound($"This rig has no flat piece '{part}'.");
         if (written == TemplateFormat.Stl)
             return TypedResults.File(SolidFile.Stl(Solid.Of(template)), "model/stl", TemplateFiles.FileName(template, written));

@@ -132,12 +132,13 @@ internal static class MakeCommand
             depth_mm = Millimetres(h.Depth),
             edge_mm = h.Edge is { } e ? Millimetres(e) : "",
         }));
-        foreach (var t in r.Templates)
+        foreach (var t in r.Prints)
         {
             string Named(TemplateFormat format) => Path.Combine(folder, $"{t.Part}-{TemplateFiles.FileName(t, format)}");
             File.WriteAllText(Named(TemplateFormat.Svg), TemplateFiles.Svg(t));
             File.WriteAllText(Named(TemplateFormat.Dxf), TemplateFiles.Dxf(t));
-            File.WriteAllBytes(Named(TemplateFormat.Stl), SolidFile.Stl(Solid.Of(t)));
+            if (r.Templates.Contains(t))
+                File.WriteAllBytes(Named(TemplateFormat.Stl), SolidFile.Stl(Solid.Of(t)));
         }
         foreach (var p in r.Plugs)
             File.WriteAllBytes(Path.Combine(folder, $"{p.Part}-{TemplateFiles.FileName(p.Station, p.Name, TemplateFormat.Stl)}"), SolidFile.Stl(Solid.Of(p)));

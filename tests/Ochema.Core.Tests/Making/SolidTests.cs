@@ -103,4 +103,21 @@ public sealed class SolidTests
         }
         Assert.Equal(report.Parts.Count(p => p.Row == "end-plug"), report.Plugs.Count);
     }
+
+    [Theory, MemberData(nameof(Names))] // once round the tube; the pin's two marks are opposite each other, at the middle of the plug
+    public void AStripGoesOnceRoundEachPinnedTube(string name)
+    {
+        var rig = RigFiles.Named(name);
+        var report = Maker.Of(rig, Catalogue.Shipped.With(rig.Stock));
+        var joints = Ochema.Core.Kinds.RigAssembly.Build(rig, Catalogue.Shipped.With(rig.Stock)).Joints.Where(j => j.Plug is { Kept: PlugKept.Pinned }).ToList();
+        Assert.Equal(joints.Count, report.Wraps.Count);
+        foreach (var (wrap, plug) in report.Wraps.Zip(joints.Select(j => j.Plug!)))
+        {
+            Near.Share(Math.PI * (plug.Inside + 2 * plug.Wall), wrap.Length, 1e-12);
+            Near.Share(wrap.Length / 2, wrap.Holes[1].X - wrap.Holes[0].X, 1e-12);
+            Assert.All(wrap.Holes, h => Assert.Equal((plug.Depth / 2, TubePlug.Pin), (h.Y, h.Diameter)));
+            Assert.All(wrap.Holes, h => Assert.InRange(h.X, h.Diameter, wrap.Length - h.Diameter));
+        }
+        Assert.Equal(report.Templates.Count + report.Wraps.Count, report.Prints.Select(t => t.Part).Distinct().Count());
+    }
 }

@@ -12,7 +12,11 @@
 
   let papers = $derived([
     { what: 'plan', label: 'Build plan, all of it', there: true },
-    { what: 'templates', label: 'Flat pieces at 1:1', there: report.templates.length > 0 },
+    {
+      what: 'templates',
+      label: 'Flat pieces and strips at 1:1',
+      there: report.templates.length + report.wraps.length > 0,
+    },
     { what: 'sheet', label: 'Measuring sheet', there: report.steps.some((s) => s.readings.length > 0) },
   ] as const);
 

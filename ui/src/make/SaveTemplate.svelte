@@ -5,7 +5,7 @@
 
   const session = getSession();
   /** A flat piece as files: at 1:1 on paper, for a cutter, as a body. */
-  let { template }: { template: Schemas['Template'] } = $props();
+  let { template, flat = true }: { template: Schemas['Template']; flat?: boolean } = $props();
 </script>
 
 <span class="text-quiet text-sm">At 1:1:</span>
@@ -19,13 +19,15 @@
   onclick={() => savePiece(session.doc, template.part, 'svg')}
   data-save-template="svg">SVG</button
 >
-<button
-  class="btn btn-xs border-rule"
-  onclick={() => savePiece(session.doc, template.part, 'dxf')}
-  data-save-template="dxf">DXF to cut</button
->
-<button
-  class="btn btn-xs border-rule"
-  onclick={() => savePiece(session.doc, template.part, 'stl')}
-  data-save-template="stl">STL, as a body</button
->
+{#if flat}
+  <button
+    class="btn btn-xs border-rule"
+    onclick={() => savePiece(session.doc, template.part, 'dxf')}
+    data-save-template="dxf">DXF to cut</button
+  >
+  <button
+    class="btn btn-xs border-rule"
+    onclick={() => savePiece(session.doc, template.part, 'stl')}
+    data-save-template="stl">STL, as a body</button
+  >
+{/if}

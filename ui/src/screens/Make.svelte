@@ -178,6 +178,21 @@
           {:else}
             <p>Nothing of this rig is cut from sheet, plate or block.</p>
           {/if}
+          {#if report.wraps.length}
+            <h3 class="mt-6 text-base">Strips to wrap round tubes' ends</h3>
+            <p class="text-quiet mb-2 max-w-[44rem] text-sm">
+              Once round, lower edge flush with the end, taped: punch through both crosses, which then stand opposite
+              each other.
+            </p>
+            <div class="grid gap-6">
+              {#each report.wraps as template (template.part)}
+                <div>
+                  <TemplateDrawing {template} />
+                  <p class="mt-1 flex items-center gap-2"><SaveTemplate {template} flat={false} /></p>
+                </div>
+              {/each}
+            </div>
+          {/if}
           {#if report.plugs.length}
             <h3 class="mt-6 text-base">Plugs for tubes' ends, turned or printed</h3>
             <ul class="max-w-[44rem] text-sm">
