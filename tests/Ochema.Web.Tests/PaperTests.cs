@@ -43,7 +43,8 @@ public sealed class PaperTests
         {
             var ends = path.Commands.OfType<PdfSubpath.CubicBezierCurve>().Select(c => c.EndPoint).ToList();
             var (x, y) = ((ends.Min(e => e.X) + ends.Max(e => e.X)) / 2, (ends.Min(e => e.Y) + ends.Max(e => e.Y)) / 2);
-            yield return (x / PointsPerMillimetre, (page.Height - y) / PointsPerMillimetre, (ends.Max(e => e.X) - ends.Min(e => e.X)) / 2 / PointsPerMillimetre);
+            yield return (x / PointsPerMillimetre, (page.Height - y) / PointsPerMillimetre,
+                (ends.Max(e => e.X) - ends.Min(e => e.X)) / 2 / PointsPerMillimetre);
         }
     }
 
@@ -132,7 +133,8 @@ public sealed class PaperTests
                     corners.AddRange(Lines(page).Where(l => l.Y2 < tiling.Paper.Height - Tiling.Margin - CheckBarsTop).Select(l => Piece(l.X1, l.Y1)));
                 }
                 foreach (var h in template.Holes)
-                    Assert.Contains(found, f => Math.Abs(f.X - 1000 * h.X) < Near && Math.Abs(f.Y - 1000 * h.Y) < Near && Math.Abs(f.R - 500 * h.Diameter) < Near);
+                    Assert.Contains(found, f => Math.Abs(f.X - 1000 * h.X) < Near && Math.Abs(f.Y - 1000 * h.Y) < Near
+                        && Math.Abs(f.R - 500 * h.Diameter) < Near);
                 foreach (var (x, y) in new[] { (0.0, 0.0), (1000 * template.Length, 1000 * template.Width) })
                     Assert.Contains(corners, c => Math.Abs(c.X - x) < Near && Math.Abs(c.Y - y) < Near);
                 // Each mark is on both of the sheets that are laid on each other there.

@@ -45,7 +45,14 @@ public sealed class Design
     }
 
     /// <summary>What two documents have in common that differ in speed, name and notes only.</summary>
-    public static string KeyOf(RigDocument rig) => StrictJson.Write(rig with { Name = "x", Notes = "", Made = null, Bench = null, Run = rig.Run with { Speed = 0 } });
+    public static string KeyOf(RigDocument rig) => StrictJson.Write(rig with
+    {
+        Name = "x",
+        Notes = "",
+        Made = null,
+        Bench = null,
+        Run = rig.Run with { Speed = 0 }
+    });
 
     /// <summary>All answers but advice, at the speed of the document it was made of.</summary>
     /// <param name="workings">False leaves the workings out: <see cref="WorkingOf"/> answers for one at a time.</param>

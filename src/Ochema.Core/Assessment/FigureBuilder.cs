@@ -78,7 +78,8 @@ internal static class FigureBuilder
         for (var i = 0; i < rig.Straps.Count; i++)
         {
             var end = b.Anchor(rig.Straps[i].To, $"straps[{i}].to");
-            list.Add(new(StationId.Strap(rig.Straps[i].Id), StationId.Strap(rig.Straps[i].Id), "strap end", $"straps.{i}.to", "anchor", end.ToArray(), [rig.Straps[i].To.T], rig.Straps[i].To.Anchor, null, 0, 1));
+            list.Add(new(StationId.Strap(rig.Straps[i].Id), StationId.Strap(rig.Straps[i].Id), "strap end", $"straps.{i}.to", "anchor",
+                end.ToArray(), [rig.Straps[i].To.T], rig.Straps[i].To.Anchor, null, 0, 1));
         }
         var camera = b.Position(b.Camera.Node);
         foreach (var (property, measure, value) in MeasureReader.Of(rig.Reach))

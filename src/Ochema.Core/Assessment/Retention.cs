@@ -51,7 +51,8 @@ internal static class Retention
         foreach (var brace in rig.Braces)
         {
             var by = brace.Keeps;
-            list.Add(new($"Strut {brace.Id}", StationId.Brace(brace.Id), by.Count, needs, by, "its other end", false, by.Count >= needs ? "" : "A lanyard along it"));
+            list.Add(new($"Strut {brace.Id}", StationId.Brace(brace.Id), by.Count, needs, by, "its other end", false,
+                by.Count >= needs ? "" : "A lanyard along it"));
         }
         Base(b, letGo, needs, Piece);
         return list;

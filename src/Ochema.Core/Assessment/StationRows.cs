@@ -36,7 +36,8 @@ internal static class StationRows
         if (b.Rig.Second is { } second)
             rows.AddRange([OnPath(RigPath.Second, "camera", "Second camera"), OnPath(RigPath.Second, "head", "Its head"),
                 OnPath(RigPath.Second, "reach", "Its reach", second.Reach)]);
-        rows.AddRange(b.Rig.Braces.Select(x => Helper("brace", x.Id, $"Strut {x.Id}", b.Parts.LastOrDefault(p => p.Station == StationId.Brace(x.Id))?.Name ?? "")));
+        rows.AddRange(b.Rig.Braces.Select(x => Helper("brace", x.Id, $"Strut {x.Id}",
+            b.Parts.LastOrDefault(p => p.Station == StationId.Brace(x.Id))?.Name ?? "")));
         var holds = b.Holds.Where(h => h.Station == StationId.Base).ToList();
         rows.Add(Row("base", "Base", b.Rig.Base.Called(holds.Count, Part("base")), "base", "base"));
         rows.AddRange(b.Rig.Straps.Select(s => Helper("strap", s.Id, $"Strap {s.Id}", Part(StationId.Strap(s.Id)))));

@@ -4,7 +4,8 @@ using Ochema.Core.Responses;
 namespace Ochema.Core.Checks;
 
 /// <summary>On a worn host the mount must let go in a snag: what it holds against what may pull at the neck.</summary>
-public sealed class BreaksAway(PartId id, double holds, double allowed, string source) : Check(id + ".breakaway", StationId.Base, id, "Does not let go in a snag")
+public sealed class BreaksAway(PartId id, double holds, double allowed, string source)
+    : Check(id + ".breakaway", StationId.Base, id, "Does not let go in a snag")
 {
     public override bool Fixed => true;
 

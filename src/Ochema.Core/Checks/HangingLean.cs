@@ -5,7 +5,8 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Checks;
 
 /// <summary>A hanging gimbal that leans in the wind: tan θ = q·Cd·A/(m·g), against what its motors level out.</summary>
-public sealed class HangingLean(RigBuilder b, StationId station, double ownMass, double area) : Check(station + ".lean", station, new(station), "Gimbal leans in the wind")
+public sealed class HangingLean(RigBuilder b, StationId station, double ownMass, double area)
+    : Check(station + ".lean", station, new(station), "Gimbal leans in the wind")
 {
     /// <summary>Drag coefficient of a camera in a frame (judgement, 1–1.3).</summary>
     public const double Coefficient = 1.1;
@@ -32,7 +33,8 @@ public sealed class HangingLean(RigBuilder b, StationId station, double ownMass,
 }
 
 /// <summary>Room for a gimbal to turn: half the camera's diagonal against what is there.</summary>
-public sealed class GimbalRoom(RigBuilder b, StationId station, double room) : Check(station + ".room", station, new(station), "Gimbal hits something as it turns")
+public sealed class GimbalRoom(RigBuilder b, StationId station, double room)
+    : Check(station + ".room", station, new(station), "Gimbal hits something as it turns")
 {
     public override bool Fixed => true;
 

@@ -5,7 +5,8 @@ using Ochema.Core.Responses;
 namespace Ochema.Core.Checks;
 
 /// <summary>A screw that is drawn too tight: T ÷ (K·d) against proof load and stripping. Below that it is how tight it is, no use.</summary>
-internal sealed class JointTightening(ScrewJoint joint) : Check(joint.Id + ".tight", joint.Station, new(joint.Id), $"{Words.Capital(joint.Title)} is over-tightened")
+internal sealed class JointTightening(ScrewJoint joint)
+    : Check(joint.Id + ".tight", joint.Station, new(joint.Id), $"{Words.Capital(joint.Title)} is over-tightened")
 {
     private readonly double strip = joint.StripLoad;
 

@@ -7,8 +7,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// The plug in a tube's end is drawn out or turns: a pin across both walls, glue all round, or glue and a key in a slot; pressed in only it carries nothing, for nobody knows when
-/// it comes out.
+/// The plug in a tube's end is drawn out or turns: a pin across both walls, glue all round, or glue and a key in a slot; pressed in only it
+/// carries nothing, for nobody knows when it comes out.
 /// </summary>
 internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
     : Check(joint.Id + ".plug", joint.Station, new(joint.Id), "End plug comes out of its tube")

@@ -38,7 +38,8 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
         for (var i = 0; i + 1 < edges.Count; i++)
         {
             var (from, to) = (edges[i], edges[i + 1]);
-            var holes = t.Holes.Where(h => h.X - h.Diameter / 2 > from && h.X + h.Diameter / 2 < to && h.Y - h.Diameter / 2 > 0 && h.Y + h.Diameter / 2 < t.Width)
+            var holes = t.Holes.Where(h => h.X - h.Diameter / 2 > from && h.X + h.Diameter / 2 < to
+                && h.Y - h.Diameter / 2 > 0 && h.Y + h.Diameter / 2 < t.Width)
                 .Select(h => Round(h.X, h.Y, h.Diameter / 2)).ToList();
             // Strips meet without a wall between them.
             bool Walled(int side) => side switch { 1 => i + 2 == edges.Count, 3 => i == 0, _ => true };
@@ -51,12 +52,14 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
     public static Solid Of(PlugPiece plug)
     {
         var facets = new List<Facet>();
-        Prism(facets, Round(0, 0, plug.Diameter / 2), plug.Bore > 0 ? [Round(0, 0, plug.Bore / 2)] : [], plug.Length, (x, y, down) => new(x, y, -down), _ => true);
+        Prism(facets, Round(0, 0, plug.Diameter / 2), plug.Bore > 0 ? [Round(0, 0, plug.Bore / 2)] : [], plug.Length,
+            (x, y, down) => new(x, y, -down), _ => true);
         return new(facets);
     }
 
     private static Coordinate[] Round(double x, double y, double radius) =>
-        [.. Enumerable.Range(0, Corners).Select(i => Math.SinCos(2 * Math.PI * i / Corners)).Select(a => new Coordinate(x + radius * a.Cos, y + radius * a.Sin))];
+        [.. Enumerable.Range(0, Corners).Select(i => Math.SinCos(2 * Math.PI * i / Corners))
+            .Select(a => new Coordinate(x + radius * a.Cos, y + radius * a.Sin))];
 
     /// <summary>Adds the skin of what lies between an outline, anticlockwise, and its holes, over a thickness.</summary>
     /// <param name="at">Where a point of the flat piece is, by x, y and how far below its upper face.</param>
@@ -123,7 +126,8 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
             return new(x, across, z);
         }
 
-        private (double X, double Z) Of((double From, double To, double X, double Z, double Heading, double Angle, double Radius) run, double along, double down)
+        private (double X, double Z) Of((double From, double To, double X, double Z, double Heading, double Angle, double Radius) run,
+            double along, double down)
         {
             var s = along - run.From;
             if (run.Angle == 0)

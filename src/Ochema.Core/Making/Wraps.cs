@@ -4,8 +4,8 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// Strips of paper that go once round a tube, flush with its end: where the pin of the plug in it is drilled, on both sides. What is half the strip apart on paper
-/// stands opposite on the tube.
+/// Strips of paper that go once round a tube, flush with its end: where the pin of the plug in it is drilled, on both sides. What is half
+/// the strip apart on paper stands opposite on the tube.
 /// </summary>
 public static class Wraps
 {
@@ -21,7 +21,8 @@ public static class Wraps
             var (plug, line) = (j.Plug!, lines.First(l => l.Joint == j.Id && l.Row == Maker.PlugRow));
             var round = Math.PI * (plug.Inside + 2 * plug.Wall);
             TemplateHole Pin(double share) => new(share * round, plug.Depth / 2, TubePlug.Pin, HoleSort.Clearance, "the pin", j.Id, "pin across tube and plug");
-            return new Template($"{line.Id}-wrap", line.Station, $"Strip round the tube's end, lower edge flush with it: {j.Title}", round, plug.Depth + Beyond, Paper, 1, [],
+            return new Template($"{line.Id}-wrap", line.Station, $"Strip round the tube's end, lower edge flush with it: {j.Title}", round,
+                plug.Depth + Beyond, Paper, 1, [],
                 [Pin(0.25), Pin(0.75)], []);
         }),
     ];

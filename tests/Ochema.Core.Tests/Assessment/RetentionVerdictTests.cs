@@ -168,7 +168,8 @@ public class RetentionVerdictTests
         {
             string[] gone = [$"hold-{a}", $"hold-{b}"];
             var worst = new LimitSpeed(model, model.State(gone), driving)
-                .At([.. model.Builder.Checks.Where(c => c.Station == StationId.Base && c is { Fixed: false, Sort: CheckSort.Strength } && !gone.Contains(c.Part))],
+                .At([.. model.Builder.Checks.Where(c => c.Station == StationId.Base && c is { Fixed: false, Sort: CheckSort.Strength }
+                    && !gone.Contains(c.Part))],
                 model.Builder.Rig.Run.Speed).Use;
             Assert.True(worst <= pair.Use * 1.02, $"{a} and {b}: {worst} against {pair.Use}");
         }

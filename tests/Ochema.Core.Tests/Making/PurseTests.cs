@@ -85,7 +85,8 @@ public sealed class PurseTests
         Assert.Equal(["bench.kerf", "bench.squaring"], report.Saw.Select(s => s.Path));
         Assert.Equal(0.003, report.Saw[0].Value);
         Assert.Equal(BarCuts.Hacksaw, With("9-skiff-ferryman", null).Cuts[0].Kerf);
-        Assert.All(Maker.Of(RigFiles.Named("9-skiff-ferryman") with { Bench = new() { Kerf = 0.003 } }, Stock, kerf: 0.002).Cuts, c => Assert.Equal(0.002, c.Kerf));
+        Assert.All(Maker.Of(RigFiles.Named("9-skiff-ferryman") with { Bench = new() { Kerf = 0.003 } }, Stock, kerf: 0.002).Cuts,
+            c => Assert.Equal(0.002, c.Kerf));
     }
 
     [Fact]

@@ -13,7 +13,8 @@ public sealed class SolidTests
 {
     public static TheoryData<string> Names => RigFiles.Names;
 
-    private static Template Flat(IReadOnlyList<BendLine> bends, IReadOnlyList<TemplateHole> holes, double length = 0.2, double width = 0.05, double thick = 0.004) =>
+    private static Template Flat(IReadOnlyList<BendLine> bends, IReadOnlyList<TemplateHole> holes, double length = 0.2, double width = 0.05,
+        double thick = 0.004) =>
         new("p", "base", "Piece", length, width, thick, 1, bends, holes, []);
 
     private static TemplateHole Hole(double x, double y, double d) => new(x, y, d, HoleSort.Clearance, "M8", "", "hole");
@@ -109,7 +110,8 @@ public sealed class SolidTests
     {
         var rig = RigFiles.Named(name);
         var report = Maker.Of(rig, Catalogue.Shipped.With(rig.Stock));
-        var joints = Ochema.Core.Kinds.RigAssembly.Build(rig, Catalogue.Shipped.With(rig.Stock)).Joints.Where(j => j.Plug is { Kept: PlugKept.Pinned }).ToList();
+        var joints = Ochema.Core.Kinds.RigAssembly.Build(rig,
+            Catalogue.Shipped.With(rig.Stock)).Joints.Where(j => j.Plug is { Kept: PlugKept.Pinned }).ToList();
         Assert.Equal(joints.Count, report.Wraps.Count);
         foreach (var (wrap, plug) in report.Wraps.Zip(joints.Select(j => j.Plug!)))
         {

@@ -165,7 +165,15 @@ public sealed class JoinTests
     {
         var made = JointMaker.Make(new StudPort("Stud", below, null), new SocketPort("Socket", above, 0.006, "brass"), Stock).Single();
         Assert.Equal(below, made.Thread!.Id);
-        var joint = new ScrewJoint { Stock = Catalogue.Shipped, Id = "j", Station = RigPath.First.Head, Title = "stud", Thread = made.Thread, Layers = made.Layers };
+        var joint = new ScrewJoint
+        {
+            Stock = Catalogue.Shipped,
+            Id = "j",
+            Station = RigPath.First.Head,
+            Title = "stud",
+            Thread = made.Thread,
+            Layers = made.Layers
+        };
         Assert.Contains(joint.Report().Findings, f => f.Blocks && f.Text.Contains("does not go into"));
     }
 

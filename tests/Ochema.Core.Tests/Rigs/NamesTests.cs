@@ -22,7 +22,8 @@ public sealed class NamesTests
     {
         var b = RigAssembly.Build(rig, Stock);
         return [.. b.Model.Springs.Select(s => s.Id).Concat(b.Model.Members.Select(m => m.Id)).Concat(b.Model.Nodes.Select(n => n.Id))
-            .Concat(b.Checks.Select(c => c.Part.Name)).Concat(b.Checks.Select(c => c.Station.ToString())).Concat(b.Holds.Select(h => h.Id.Name)).Concat(b.Figure.Select(f => f.Id))
+            .Concat(b.Checks.Select(c => c.Part.Name)).Concat(b.Checks.Select(c => c.Station.ToString())).Concat(b.Holds.Select(h =>
+                h.Id.Name)).Concat(b.Figure.Select(f => f.Id))
             .Concat(["intact", "holds-alone", "straps-alone", "tether", "tether-2", "camera", "head", "reach", "isolator", "base", "site", "plate"])
             .Where(i => i.Length is > 0 and <= 40 && i.All(c => char.IsAsciiLetterOrDigit(c) || c == '-')).Distinct()
             .Except(rig.Straps.Select(s => s.Id)).Except(rig.Braces.Select(x => x.Id))];

@@ -43,7 +43,8 @@ internal static class Bracket
         var mass = width * thickness * flatLength * m.Density;
         // What is beyond the bolt and round the bend, at the bend.
         b.PointMass(corner, mass - flat.Mass - upright.Mass);
-        b.Parts.Sheet(StationId.Base, "L-bracket, flat", new(flatLength, width, thickness, m.Id, [new(Beyond + row + footLength + bend / 2, Math.PI / 2, bendRadius)])
+        b.Parts.Sheet(StationId.Base, "L-bracket, flat", new(flatLength, width, thickness, m.Id,
+            [new(Beyond + row + footLength + bend / 2, Math.PI / 2, bendRadius)])
         {
             Holes =
             [

@@ -28,7 +28,8 @@ internal static class ClampParts
     /// screw face, <paramref name="radius"/> half the footprint, m.
     /// </summary>
     public static Hold Place(RigBuilder b, string id, string label, double height, double mass, double radius, double stiffness = Stiffness, double rocking = Rocking, double friction = MetalFriction, string type = "clamp", double s = 0, double t = 0) =>
-        PanelHold.Place(b, b.Spot(id, StationId.Base, label, b.Rig.At[0] + s, b.Rig.At[1] + t), stiffness, stiffness, rocking, radius, height, mass, friction, type);
+        PanelHold.Place(b, b.Spot(id, StationId.Base, label, b.Rig.At[0] + s, b.Rig.At[1] + t), stiffness, stiffness, rocking, radius,
+            height, mass, friction, type);
 
     /// <summary>Refuses a clamp range that the real size is outside of; a nominal name fools many.</summary>
     public static void Range(RigBuilder b, double smallest, double largest)

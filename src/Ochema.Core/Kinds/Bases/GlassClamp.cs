@@ -51,7 +51,8 @@ public sealed record GlassClamp : BaseKind
         var spot = b.Spot("base-hold", StationId.Base, "jaw", b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)
         {
-            b.Checks.Add(new HoldPullOff(b, spot with { Id = new("glass") }, hold.Spring, "Glass is loaded", FactorTable.Friction, EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
+            b.Checks.Add(new HoldPullOff(b, spot with { Id = new("glass") }, hold.Spring, "Glass is loaded", FactorTable.Friction,
+                EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction,
                 null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement");
         }

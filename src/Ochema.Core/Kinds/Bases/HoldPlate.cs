@@ -131,7 +131,8 @@ public sealed record HoldPlate : BaseKind
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(hold.Id + "-spacer"), $"Spacer bends, {hold.Label}", spacer));
             if ((b.Position(corner) - middle).Length > 0.01)
             {
-                var piece = b.Beam(StationId.Base, hold.Id + "-strip", $"plate to {hold.Label}", centre, corner, strip, material, normal, density: 0, windy: false);
+                var piece = b.Beam(StationId.Base, hold.Id + "-strip", $"plate to {hold.Label}", centre, corner, strip, material, normal,
+                    density: 0, windy: false);
                 b.Checks.Add(new PlateBending(b, new(hold.Id + "-strip"), $"Plate bends towards the {hold.Label}", piece));
             }
             else

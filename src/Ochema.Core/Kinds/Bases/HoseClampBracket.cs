@@ -74,7 +74,9 @@ public sealed record HoseClampBracket : BaseKind
         if (!b.HoldsGone)
         {
             var one = FrictionGrip.Band(Tension, d, ClampParts.RubberFriction);
-            b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Band turns on the tube", hold.Spring, b.Surface.U, (one.Slide * Bands, one.Torque * Bands), "a band presses with T ÷ r all round, Coulomb friction", "tension as you pulled it; rubber under it 0.3–0.5, judgement"));
+            b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Band turns on the tube", hold.Spring, b.Surface.U,
+                (one.Slide * Bands, one.Torque * Bands), "a band presses with T ÷ r all round, Coulomb friction",
+                "tension as you pulled it; rubber under it 0.3–0.5, judgement"));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
         }

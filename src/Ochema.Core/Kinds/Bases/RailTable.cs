@@ -109,7 +109,8 @@ public sealed record RailTable : BaseKind
         var steel = b.Stock.Material("steel-1018");
         var post = Section.Of(SectionShape.Round, 0.016, 0.016, 0);
         var spots = new[] { (1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right") };
-        var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", StationId.Base, $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2))).ToList();
+        var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", StationId.Base,
+            $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2))).ToList();
         var level = holds.Max(h => (h.Top.Position - surface.Point(b.Rig.At[0], b.Rig.At[1])).Dot(normal)) + Post;
         var middle = surface.Point(b.Rig.At[0], b.Rig.At[1]) + level * normal;
         var tops = new Dictionary<(int, int), NodeIndex>();
@@ -148,7 +149,8 @@ public sealed record RailTable : BaseKind
             var clamp = b.Node(name + "-clamp", b.Position(end));
             var spring = b.Spring(name + "-clamp-spring", end, clamp, [1e7, 1e7, 1e7, 3000, 3000, 3000]);
             var capacity = FrictionGrip.Halves(Threads.Preload(ClampTorque, 0.010), row.Width, ClampParts.MetalFriction);
-            b.Checks.Add(new JointTorque(b, StationId.Base, new(name + "-clamp"), $"Cross-bar clamp turns, {name}", spring, capacity.Torque, "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
+            b.Checks.Add(new JointTorque(b, StationId.Base, new(name + "-clamp"), $"Cross-bar clamp turns, {name}", spring, capacity.Torque,
+                "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
             var piece = b.Beam(StationId.Base, name + "-cross", "cross-bar", clamp, seat, section, metal, normal);
             b.PointMass(clamp, clampRow.Mass);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(name + "-cross"), "Cross-bar bends", piece));

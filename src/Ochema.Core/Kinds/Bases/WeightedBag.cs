@@ -50,7 +50,8 @@ public sealed record WeightedBag : BaseKind
         var k = FillModulus * Length * Width / Height;
         var hold = Standing.Build(b, "bag", Length, Width, Bag, Height, k, k * Width * Width / 12, 0.5);
         b.Parts.Bought(StationId.Base, b.Fitting("bag"), mass: Bag);
-        b.Shape("bag", StationId.Base, "plate", [b.Point(hold.Node, b.Position(hold.Node) + Height / 2 * hold.Top.Axis)], [Length, Width, Height], hold.Top.Axis, b.Surface.V);
+        b.Shape("bag", StationId.Base, "plate", [b.Point(hold.Node, b.Position(hold.Node) + Height / 2 * hold.Top.Axis)],
+            [Length, Width, Height], hold.Top.Axis, b.Surface.V);
         return hold.Top with
         {
             Offers = new ThroughPort("Plate on the bag",

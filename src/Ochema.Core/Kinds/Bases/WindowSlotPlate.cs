@@ -119,7 +119,8 @@ public sealed record WindowSlotPlate : BaseKind
         if (Weight > 0)
             b.Parts.Bought(StationId.Base, b.Fitting("small-bag"), mass: Weight);
         b.Shape("shelf", StationId.Base, "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);
-        b.Shape("leg", StationId.Base, "tube", [b.Point(seat, b.Position(seat) + Shelf / 2 * outward), b.Point(seat, b.Position(seat) + Shelf / 2 * outward - Leg * hold.Top.Axis)], [row.Height * 2]);
+        b.Shape("leg", StationId.Base, "tube", [b.Point(seat, b.Position(seat) + Shelf / 2 * outward),
+            b.Point(seat, b.Position(seat) + Shelf / 2 * outward - Leg * hold.Top.Axis)], [row.Height * 2]);
         return new Mount(seat, b.Position(seat), hold.Top.Axis,
             new ThroughPort("Shelf", [new("Shelf", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)], row.Width));
     }

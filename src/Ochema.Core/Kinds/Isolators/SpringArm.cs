@@ -155,8 +155,10 @@ public sealed record SpringArm : IsolatorKind
         b.Parts.Bought(StationId.Isolator, row, Math.Round(Count));
         b.Parts.Length(StationId.Isolator, link, 2 * Link, LinkMass, link.PricePerMetre, Aisle.Metal);
         foreach (var up in new[] { 0.5, -0.5 })
-            b.Shape(up > 0 ? "arm-upper" : "arm-lower", StationId.Isolator, "tube", [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
-        b.Shape("arm-coil", StationId.Isolator, "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ), b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);
+            b.Shape(up > 0 ? "arm-upper" : "arm-lower", StationId.Isolator, "tube",
+                [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);
+        b.Shape("arm-coil", StationId.Isolator, "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ),
+            b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);
         ThroughPort Of(string post) => new(post, [new(post, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.06);
         b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the arm's inner post", Of("Arm's inner post"), f => f.Spring(spring), 0.03));
         return new Mount(end, b.Position(end), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ, Of("Arm's outer post"));
@@ -182,10 +184,13 @@ public sealed record SpringArm : IsolatorKind
             var n = 0;
             while (n < row.Coils * 0.6 && (this with { Cut = Cut + n }).Arm(stock).LevelMass < payload)
                 n++;
-            yield return new ReportFinding(StationId.Isolator, n < row.Coils * 0.6 ? $"To level it: cut {n} of {row.Coils - Cut:0} coils off each spring, or hook it further out." : "To level it: another spring beside these.");
+            yield return new ReportFinding(StationId.Isolator,
+                n < row.Coils * 0.6 ? $"To level it: cut {n} of {row.Coils - Cut:0} coils off each spring, or hook it further out."
+                : "To level it: another spring beside these.");
         }
         else
-            yield return new ReportFinding(StationId.Isolator, $"To level it: {QuantityText.Of(arm.LevelMass - payload, Dimension.Mass)} of ballast at the head, or hook the spring nearer to the pivot: {QuantityText.Of(Along * payload / arm.LevelMass, Dimension.Length)} along the link.");
+            yield return new ReportFinding(StationId.Isolator,
+                $"To level it: {QuantityText.Of(arm.LevelMass - payload, Dimension.Mass)} of ballast at the head, or hook the spring nearer to the pivot: {QuantityText.Of(Along * payload / arm.LevelMass, Dimension.Length)} along the link.");
     }
 }
 
@@ -239,7 +244,8 @@ internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double c
 }
 
 /// <summary>An arm that does not stand level with what is on it.</summary>
-internal sealed class ArmLevel(ParallelogramArm arm, double payload, double angle, double stop) : Check("isolator.level", StationId.Isolator, new("isolator"), "Arm does not stand level")
+internal sealed class ArmLevel(ParallelogramArm arm, double payload, double angle, double stop)
+    : Check("isolator.level", StationId.Isolator, new("isolator"), "Arm does not stand level")
 {
     public override CheckSort Sort => CheckSort.Service;
 
