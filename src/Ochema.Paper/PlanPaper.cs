@@ -144,7 +144,8 @@ public static class PlanPaper
                     at += piece + group.Kerf;
                 }
                 flow.Space(8);
-                flow.Text($"{Size(length)} bar: {string.Join(", ", bar.Pieces.Select(p => Size(group.Pieces.First(x => x.Id == p).Length)))}; {Size(bar.Offcut)} left",
+                var pieces = string.Join(", ", bar.Pieces.Select(p => Size(group.Pieces.First(x => x.Id == p).Length)));
+                flow.Text($"{Size(length)} bar: {pieces}; {Size(bar.Offcut)} left",
                     Sheet.Small);
                 flow.Space(2);
             }
@@ -160,7 +161,8 @@ public static class PlanPaper
         {
             var sunk = h.Countersink > 0 ? $", countersunk {Sheet.Printed(QuantityText.Of(h.Countersink, Dimension.Length), units)} deep" : "";
             flow.Room(Sheet.LineOf(Sheet.Body) * 2);
-            flow.Text($"{h.Count} × {Drills.Name(h.Diameter, units, h.Sort == HoleSort.Clearance)}  {Sheet.Printed(h.For, units)}{sunk}: {h.Layer}, {h.Title}");
+            var drill = Drills.Name(h.Diameter, units, h.Sort == HoleSort.Clearance);
+            flow.Text($"{h.Count} × {drill}  {Sheet.Printed(h.For, units)}{sunk}: {h.Layer}, {h.Title}");
         }
     }
 

@@ -43,7 +43,8 @@ public static class TemplatePaper
         var (left, top) = (Tiling.Margin, Tiling.Margin + Tiling.Header);
         var several = tiling.Columns * tiling.Rows > 1;
         sheet.Text(left, Tiling.Margin + 4.5, Printed(t.Name) + (t.Quantity > 1 ? $", {t.Quantity:0} of it" : ""), Sheet.Head, bold: true);
-        sheet.Text(left, Tiling.Margin + 9.5, $"{rig} · {Size(t.Length)} × {Size(t.Width)}{(t.Thickness > Paper ? $" × {Size(t.Thickness)}" : "")} · print at 100 %, measure the bars", Sheet.Small);
+        var thick = t.Thickness > Paper ? $" × {Size(t.Thickness)}" : "";
+        sheet.Text(left, Tiling.Margin + 9.5, $"{rig} · {Size(t.Length)} × {Size(t.Width)}{thick} · print at 100 %, measure the bars", Sheet.Small);
         if (several)
         {
             sheet.Text(tiling.Paper.Width - Tiling.Margin, Tiling.Margin + 4.5, $"sheet {tile.Name} of {tiling.Columns * tiling.Rows}", Sheet.Head, bold: true,

@@ -51,7 +51,8 @@ internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
                 sheet?.Formula("{N} on glue that does not hold", $"{fault} ({glue.Source})", "").Term("N", "along the tube", pull, Dimension.Force);
                 return MostUse;
             case PlugKept.Keyed when Turning(twist) is var (key, slot, with) && Pull(pull) <= key:
-                sheet?.Formula("{k} × {M} ÷ ({D} ÷ 2) ÷ {P}", "key in shear and the slot's side in bearing (Shigley ch. 8); the glue, which helps, left out",
+                sheet?.Formula("{k} × {M} ÷ ({D} ÷ 2) ÷ {P}",
+                    "key in shear and the slot's side in bearing (Shigley ch. 8); the glue, which helps, left out",
                     "A slot sawn wider than its key: it turns by that much first.")
                     .Factor(b, with).Term("M", "about the tube", twist, Dimension.Torque)
                     .Term("D", "wall to wall", plug.Inside + plug.Wall, Dimension.Length, Origin.Measures)

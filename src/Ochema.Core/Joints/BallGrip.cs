@@ -12,10 +12,14 @@ public readonly record struct BallGrip(double Closing, double Diameter, double F
     /// <summary>Balls and sockets of one nominal size differ by no more than this, m (judgement, 0.2–0.6 mm).</summary>
     public const double Fits = 0.0005;
 
-    /// <summary>Torque that turns the ball, N·m, about the axis where it turns most easily, the closing axis: 2·μ·(F·√2)·(r·√½) = μ·F·d.</summary>
+    /// <summary>
+    /// Torque that turns the ball, N·m, about the axis where it turns most easily, the closing axis: 2·μ·(F·√2)·(r·√½) = μ·F·d.
+    /// </summary>
     public double Torque => Friction * Closing * Diameter;
 
-    /// <summary>Pull that draws the ball out, N: it spreads the shells over a slope of 45°, each with half of it; friction, which helps, is left out.</summary>
+    /// <summary>
+    /// Pull that draws the ball out, N: it spreads the shells over a slope of 45°, each with half of it; friction, which helps, is left out.
+    /// </summary>
     public double Pull => 2 * Closing;
 
     /// <summary>

@@ -205,7 +205,8 @@ internal static class HouseSteps
                 Tools = ["vice", "hacksaw", "file", "drill", "bits", "mallet", "sandpaper", "spirit", "mixing"],
                 Minutes = 22,
                 Wait = glue.Cure,
-                Wrong = "The slot is too wide: a thicker pin, filed flat on two sides. Set too early: warm the tube's end to 80 °C, draw the plug, clean, again.",
+                Wrong = "The slot is too wide: a thicker pin, filed flat on two sides. Set too early: warm the tube's end to 80 °C, draw the "
+                    + "plug, clean, again.",
             },
             PlugKept.Glued => new(Work.Glue, $"Glue the end plug, {joint.Title}",
                 $"{glue.Name}: {glue.Preparation}. Roughen bore and plug; no glue in the thread: a greased screw keeps it clear. It "

@@ -24,7 +24,10 @@ internal static class Purse
 
     /// <summary>Station, and what it is: the row with the joint that it belongs to, or its name up to its size.</summary>
     private static string KeyOf(PartLine line) =>
-        $"{line.Station} {line.Row ?? line.Name.Split('{', ',')[0].Trim()}{(line.Joint is { } joint ? " " + joint : "")}{(line.Sort == PieceSort.Bought ? "" : " " + Short(line))}";
+        string.Join(' ', new[]
+        {
+            line.Station, line.Row ?? line.Name.Split('{', ',')[0].Trim(), line.Joint ?? "", line.Sort == PieceSort.Bought ? "" : Short(line),
+        }.Where(w => w.Length > 0));
 
     private static string Short(PartLine line) => line.Name.Split('{', ',', ':')[0].Trim();
 
