@@ -83,7 +83,7 @@ public sealed class PaperTests
             Assert.All(report.Parts, p => Assert.Contains(Printed(p.Name), words));
             Assert.All(report.Holes, h => Assert.Contains(Printed($"{h.For}"), words));
             Assert.Contains("proveitbytest", words);
-            // One box a step and a line, a diamond for a hold point.
+            // Quantities are printed, not their tokens.
             Assert.DoesNotContain("{", words);
         }
     }

@@ -50,6 +50,10 @@ public sealed record MakeReport(
     /// <summary>Where a tool may come from, in words.</summary>
     public IReadOnlyList<Choice> Sources { get; } = Choice.Of<ToolFrom>();
 
+    /// <summary>What may be said of each line: by how many it is sold, and the price, with their ranges.</summary>
+    [JsonRequired]
+    public IReadOnlyList<Reading> LineAsks { get; init; } = [];
+
     /// <summary>What may be said of other ways to come by such a mount.</summary>
     [JsonRequired]
     public IReadOnlyList<Reading> Instead { get; init; } = [];

@@ -44,15 +44,16 @@ public static class Maker
             Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id).Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
             Saw = [Asked(bench, nameof(Bench.Kerf), cuts.Count > 0 ? cuts[0].Kerf : BarCuts.Hacksaw),
                 Asked(bench, nameof(Bench.Squaring), cuts.Count > 0 ? cuts[0].Squaring : BarCuts.Squared)],
+            LineAsks = [Asked(new BenchLine(), nameof(BenchLine.Pack), 1), Asked(new BenchLine(), nameof(BenchLine.Price), null)],
             Instead = [Asked(bench, nameof(Bench.ReadyMade), null), Asked(bench, nameof(Bench.Hire), null)],
         };
     }
 
     /// <summary>A value of the bench that may be said.</summary>
     /// <param name="otherwise">What is taken while it is not.</param>
-    private static Reading Asked(Bench bench, string property, double? otherwise)
+    private static Reading Asked(object bench, string property, double? otherwise)
     {
-        var field = MeasureReader.Declared(typeof(Bench)).First(d => d.Property.Name == property);
+        var field = MeasureReader.Declared(bench.GetType()).First(d => d.Property.Name == property);
         var m = field.Measure!;
         return new($"bench.{field.Name}", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, (double?)field.Property.GetValue(bench) ?? otherwise);
     }

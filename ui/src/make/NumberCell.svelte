@@ -1,4 +1,6 @@
 <script lang="ts">
+  import type { Schemas } from '../api/client';
+
   /** A plain number in a table, taken when the cell is left; emptied, it is what the shelf says. */
   interface Props {
     label: string;
@@ -7,11 +9,12 @@
     empty?: boolean;
     /** The user's own. */
     own?: boolean;
-    least?: number;
+    /** Its range, and what it is called. */
+    asked: Schemas['Reading'];
     whole?: boolean;
     onsaid: (value: number | undefined) => void;
   }
-  let { label, value, empty = false, own = false, least = 0, whole = false, onsaid }: Props = $props();
+  let { label, value, asked, empty = false, own = false, whole = false, onsaid }: Props = $props();
 
   let shown = $derived(empty ? '' : whole ? `${value}` : value.toFixed(2));
   let wrong = $state(false);
@@ -22,7 +25,7 @@
     if (typed === null) return;
     const text = typed.trim().replace(',', '.');
     const said = Number(text);
-    wrong = text !== '' && !(said >= least && said <= 10000 && (!whole || Number.isInteger(said)));
+    wrong = text !== '' && !(said >= asked.minimum && said <= asked.maximum && (!whole || Number.isInteger(said)));
     if (wrong) return;
     typed = null;
     if (text === '') onsaid(undefined);
@@ -37,7 +40,7 @@
   inputmode="decimal"
   aria-label={label}
   aria-invalid={wrong}
-  title={wrong ? `a number, ${least} or more` : undefined}
+  title={wrong ? `${asked.label}: ${asked.minimum} to ${asked.maximum}` : undefined}
   value={typed ?? shown}
   placeholder={empty ? `${value}` : ''}
   oninput={(e) => (typed = e.currentTarget.value)}

@@ -12,6 +12,7 @@
 
   const how = { bought: '', cut: 'cut', sheet: 'cut from sheet', own: 'your own' } as const;
   let groups = $derived(report.aisles.map((a) => ({ ...a, lines: report.parts.filter((p) => p.aisle === a.aisle) })));
+  let [pack, priced] = $derived([report.lineAsks[0]!, report.lineAsks[1]!]);
   let bars = $derived(report.cuts.reduce((sum, c) => sum + (c.plan.cost ?? 0), 0));
   let instead = $derived(report.instead.filter((i) => i.value != null));
 </script>
@@ -56,9 +57,9 @@
                 label="{fill(p.name)}: sold by how many"
                 value={p.pack}
                 empty={p.pack === 1}
-                least={1}
+                asked={pack}
                 whole
-                onsaid={(pack) => sayLine(session, p.key, { pack })}
+                onsaid={(said) => sayLine(session, p.key, { pack: said })}
               />
             {/if}
           </td>
@@ -69,6 +70,7 @@
               <NumberCell
                 label="{fill(p.name)}: price {p.pack > 1 ? 'of a pack' : 'of one'}"
                 value={p.price}
+                asked={priced}
                 own={p.ownPrice}
                 onsaid={(said) => sayLine(session, p.key, { price: said })}
               />
