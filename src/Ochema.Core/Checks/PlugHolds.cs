@@ -7,7 +7,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// The plug in a tube's end is drawn out or turns: a pin across both walls, glue all round, or glue and a key in a slot; pressed in only it
+/// The plug in a tube's end is drawn out or turns: a pin through each wall, glue all round, or glue and a key in a slot; pressed in only it
 /// carries nothing, for nobody knows when it comes out.
 /// </summary>
 internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)

@@ -58,7 +58,7 @@ public enum ScrewHead
 /// <summary>What keeps the plug in the end of a tube.</summary>
 public enum PlugKept
 {
-    [Description("pinned across")]
+    [Description("pinned from both sides")]
     Pinned,
 
     [Description("glued in with epoxy")]

@@ -10,12 +10,19 @@ namespace Ochema.Core.Joints;
 /// <param name="Kept">What keeps it in.</param>
 public sealed record TubePlug(double Inside, double Wall, double Depth, Material Tube, PlugKept Kept = PlugKept.Pinned)
 {
-    /// <summary>Pin across the tube, m, and its yield strength, Pa: a mild steel pin or screw (judgement, 4–6 mm).</summary>
+    /// <summary>Pin through each wall, m, and its yield strength, Pa: a mild steel pin or screw (judgement, 4–6 mm).</summary>
     public const double Pin = 0.005;
     public const double PinYield = 240e6;
 
     /// <summary>Row of the glue that it is glued in with.</summary>
     public const string Glue = "epoxy-24h";
+
+    /// <summary>Left between a pin and the plug's thread, m (judgement, 0.5–1.5 mm).</summary>
+    private const double BesideThread = 0.001;
+
+    /// <summary>How deep a pin's hole may go from outside, m: through the wall, short of the thread that the screw goes into.</summary>
+    /// <param name="major">Of the thread in the plug, m.</param>
+    public double PinDepth(double major) => Wall + Math.Max(0, (Inside - major) / 2 - BesideThread);
 
     /// <summary>Load of one of the two walls, N, at which the pin is sheared there, against yield (Shigley's Mechanical Engineering Design, ch. 8).</summary>
     public static readonly double PinShears = Math.PI / 4 * Pin * Pin * Threads.ShearShare * PinYield;
@@ -29,7 +36,7 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
     public double WallForce(double pull, double twist) => Math.Sqrt(Math.Pow(pull / 2, 2) + Math.Pow(twist / (Inside + Wall), 2));
 
     /// <summary>
-    /// A key of the plug's own in a slot sawn into the tube's end: a screw or pin across the plug, as thick as the pin, this far along the slot, m
+    /// A key of the plug's own in a slot sawn into the tube's end: a short pin in its side, as thick as the pin, this far along the slot, m
     /// (judgement, 8–12 mm).
     /// </summary>
     public const double KeyLength = 0.010;

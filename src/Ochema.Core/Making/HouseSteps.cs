@@ -190,7 +190,9 @@ internal static class HouseSteps
         {
             PlugKept.Pinned => new(Work.Pad, $"Pin the end plug, {joint.Title}",
                 $"Plug in {QuantityText.Of(plug.Depth, Dimension.Length)} deep, its thread straight. Drill "
-                    + $"{QuantityText.Of(TubePlug.Pin, Dimension.Drill)} through tube and plug in one go, drive the pin, file it flush.")
+                    + $"{QuantityText.Of(TubePlug.Pin, Dimension.Drill)} from both sides through the wall into the plug, no deeper than "
+                    + $"{QuantityText.Of(plug.PinDepth(joint.Thread.MajorDiameter), Dimension.Length)}: not into its thread, where the screw goes. A short pin in each, "
+                    + "filed flush.")
             {
                 Tools = ["vice", "drill", "bits", "mallet", "file"],
                 Minutes = 12,
@@ -198,7 +200,7 @@ internal static class HouseSteps
             },
             PlugKept.Keyed => new(Work.Glue, $"Key and glue the end plug, {joint.Title}",
                 $"Saw a slot of {QuantityText.Of(TubePlug.Pin, Dimension.Drill)} into the tube's end, {QuantityText.Of(TubePlug.KeyLength, Dimension.Length)} "
-                    + "long; a pin across the plug that just goes into it, driven into its own hole. "
+                    + "long; a short pin in the plug's side, not into its thread, that just goes into the slot. "
                     + $"Dry fit: it may not turn. Then {glue.Name}: {glue.Preparation}; no glue in the thread: a greased screw keeps it clear. It cures "
                     + "standing on its end.")
             {

@@ -20,7 +20,7 @@ public static class Wraps
         {
             var (plug, line) = (j.Plug!, lines.First(l => l.Joint == j.Id && l.Row == Maker.PlugRow));
             var round = Math.PI * (plug.Inside + 2 * plug.Wall);
-            TemplateHole Pin(double share) => new(share * round, plug.Depth / 2, TubePlug.Pin, HoleSort.Clearance, "the pin", j.Id, "pin across tube and plug");
+            TemplateHole Pin(double share) => new(share * round, plug.Depth / 2, TubePlug.Pin, HoleSort.Clearance, "the pin", j.Id, "pin through the wall");
             return new Template($"{line.Id}-wrap", line.Station, $"Strip round the tube's end, lower edge flush with it: {j.Title}", round,
                 plug.Depth + Beyond, Paper, 1, [],
                 [Pin(0.25), Pin(0.75)], []);

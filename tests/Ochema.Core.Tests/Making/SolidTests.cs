@@ -113,6 +113,12 @@ public sealed class SolidTests
         var joints = Ochema.Core.Kinds.RigAssembly.Build(rig,
             Catalogue.Shipped.With(rig.Stock)).Joints.Where(j => j.Plug is { Kept: PlugKept.Pinned }).ToList();
         Assert.Equal(joints.Count, report.Wraps.Count);
+        // A pin right across would stand where the screw goes: each stops short of the thread, with enough of it in the plug.
+        foreach (var j in joints)
+        {
+            var into = j.Plug!.PinDepth(j.Thread.MajorDiameter) - j.Plug.Wall;
+            Assert.InRange(into, 0.0025, (j.Plug.Inside - j.Thread.MajorDiameter) / 2);
+        }
         foreach (var (wrap, plug) in report.Wraps.Zip(joints.Select(j => j.Plug!)))
         {
             Near.Share(Math.PI * (plug.Inside + 2 * plug.Wall), wrap.Length, 1e-12);

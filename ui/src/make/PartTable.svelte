@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { fill, price, quantity } from '../parts/quantity';
-  import QuantityField from '../parts/QuantityField.svelte';
   import { getSession } from '../state/session.svelte';
-  import { say, sayLine } from './bench';
+  import { sayAsked, sayLine } from './bench';
   import NumberCell from './NumberCell.svelte';
+  import ReadingField from './ReadingField.svelte';
 
   /** Everything there is to buy, cut and bring, by where one finds it; what it costs by what lies in the drawer. */
   let { report }: { report: Schemas['MakeReport'] } = $props();
@@ -129,17 +129,6 @@
 </table>
 <div class="mt-4 max-w-[34rem]">
   {#each report.instead as i (i.path)}
-    <QuantityField
-      label={i.label}
-      hint={i.howTo}
-      dimension={i.dimension}
-      minimum={i.minimum}
-      maximum={i.maximum}
-      value={i.value}
-      optional
-      nothing="not asked"
-      where={i.path}
-      onchange={(v, where) => say(session, where, { [where.slice('bench.'.length)]: v })}
-    />
+    <ReadingField asked={i} nothing="not asked" onchange={(v, where) => sayAsked(session, where, v)} />
   {/each}
 </div>

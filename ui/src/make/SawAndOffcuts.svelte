@@ -3,7 +3,8 @@
   import { fill, quantity } from '../parts/quantity';
   import QuantityField from '../parts/QuantityField.svelte';
   import { getSession } from '../state/session.svelte';
-  import { say } from './bench';
+  import { say, sayAsked } from './bench';
+  import ReadingField from './ReadingField.svelte';
 
   /** The saw that it is cut with, and what lies about to be cut first. */
   let { report }: { report: Schemas['MakeReport'] } = $props();
@@ -19,17 +20,7 @@
   <div>
     <h3 class="text-base">Your saw</h3>
     {#each report.saw as s (s.path)}
-      <QuantityField
-        label={s.label}
-        hint={s.howTo}
-        dimension={s.dimension}
-        minimum={s.minimum}
-        maximum={s.maximum}
-        value={s.value}
-        optional
-        where={s.path}
-        onchange={(v, where) => say(session, where, { [where.slice('bench.'.length)]: v })}
-      />
+      <ReadingField asked={s} onchange={(v, where) => sayAsked(session, where, v)} />
     {/each}
   </div>
   <div>

@@ -15,6 +15,10 @@ export function say(session: RigSession, what: string, change: Partial<Bench>) {
   session.change('bench ' + what, { ...session.doc, bench: Object.keys(bench).length ? bench : undefined });
 }
 
+/** Says a value that Core asks for, by its path in the document. */
+export const sayAsked = (session: RigSession, path: string, value: number | undefined) =>
+  say(session, path, { [path.slice('bench.'.length)]: value });
+
 /** Says something of one line of the list. */
 export function sayLine(session: RigSession, key: string, change: Partial<Schemas['BenchLine']>) {
   const line = kept({ ...session.doc.bench?.lines?.[key], ...change });

@@ -5,6 +5,7 @@
   import HoleTable from '../make/HoleTable.svelte';
   import PartTable from '../make/PartTable.svelte';
   import PrintMenu from '../make/PrintMenu.svelte';
+  import ReadingField from '../make/ReadingField.svelte';
   import { savePiece } from '../make/save';
   import SawAndOffcuts from '../make/SawAndOffcuts.svelte';
   import SaveTemplate from '../make/SaveTemplate.svelte';
@@ -13,7 +14,6 @@
   import TimeLine from '../make/TimeLine.svelte';
   import { clock, spell, stamp } from '../make/words';
   import { fill, quantity } from '../parts/quantity';
-  import QuantityField from '../parts/QuantityField.svelte';
   import JointSection from '../rig/JointSection.svelte';
   import TakenNote from '../rig/TakenNote.svelte';
   import { Late } from '../state/late.svelte';
@@ -244,19 +244,7 @@
             <div class="mt-3 max-w-[34rem]" data-readings>
               {#each step.readings as r (r.path)}
                 {@const taken = session.doc.measured?.[r.path]}
-                <QuantityField
-                  label={r.label}
-                  hint={r.howTo}
-                  dimension={r.dimension}
-                  minimum={r.minimum}
-                  maximum={r.maximum}
-                  usualFrom={r.usualFrom}
-                  usualTo={r.usualTo}
-                  value={r.value}
-                  optional
-                  where={r.path}
-                  onchange={(v, where) => session.measure(where, v)}
-                />
+                <ReadingField asked={r} onchange={(v, where) => session.measure(where, v)} />
                 {#if r.value != null}
                   <TakenNote
                     taken={taken && taken.value === r.value ? taken : null}

@@ -114,7 +114,7 @@ public sealed record BallArm : BaseKind
         {
             Tools = ["cloth", "marker"],
             Minutes = 4,
-            Wrong = "It turns: dry the balls, tighten with a short bar through the knob; else larger balls or a shorter rod.",
+            Wrong = "It turns: dry the balls and tighten again; else larger balls or a shorter rod. A bar through the knob cracks the shells.",
         },
     ];
 
@@ -147,9 +147,10 @@ public sealed record BallArm : BaseKind
             new BallSocketPort("Arm's lower socket", grip, BallHolds), f => f.Spring(lower), Ball / 2));
 
         var end = b.Node("upper-socket", ball.Position + Arm * along);
-        var metal = b.Stock.Material("al-6061-t6");
+        // Sold in plastic and in metal: taken as plastic.
+        var shells = b.Stock.Material("nylon-66");
         var piece = b.Beam(StationId.Base, "socket-arm", "double socket arm", socket, end, Section.Of(SectionShape.Round, Shells * Ball, Shells * Ball, 0),
-            metal, side, density: 0);
+            shells, side, density: 0);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("socket-arm"), "Double socket arm bends", piece));
         b.PointMass(socket, arm.Mass / 2);
         b.PointMass(end, arm.Mass / 2);
