@@ -43,6 +43,7 @@ public static class PlanPaper
             (parts.Any() ? "Parts: " + Printed(string.Join(", ", parts)) : "", false),
             (step.Beware.Count > 0 ? "Beware: " + Printed(string.Join(" ", step.Beware)) : "", true),
             (step.Wrong.Length > 0 ? "If it goes wrong: " + Printed(step.Wrong) : "", false),
+            (step.Built.Count > 0 ? "As it came out: " + string.Join(" · ", step.Built.Select(r => CameOut(r, units))) : "", false),
             (step.Wait > 0 ? $"Then it needs {Span(step.Wait)} by itself: from ______ to ______" : "", true),
         }.Where(b => b.Item1.Length > 0)];
         var head = (step.HoldPoint ? "Hold point. " : "") + $"{step.Number}  {Printed(step.Title)}";
@@ -68,6 +69,13 @@ public static class PlanPaper
         foreach (var reading in step.Readings)
             Blank(flow, reading, units, Indent);
         flow.Space(4);
+    }
+
+    /// <summary>What came out, or room to write it, beside what was drawn.</summary>
+    private static string CameOut(Reading r, UnitSystem units)
+    {
+        string Size(double v) => Sheet.Printed(QuantityText.Of(v, r.Dimension), units);
+        return $"{r.Label} {(r.Value is { } v ? Size(v) : "________")}" + (r.Planned is { } drawn and not 0 ? $" ({Size(drawn)} drawn)" : "");
     }
 
     /// <summary>A line to write a value on.</summary>

@@ -331,6 +331,36 @@ public sealed class ApiTests : IDisposable
         Assert.Contains($"made.{first}.at", await (await host.Client.PostAsync("/api/make", Host.Json(rig.ToJsonString()))).Content.ReadAsStringAsync());
     }
 
+    [Fact]
+    public async Task WhatCameOutGoesIntoTheDocumentAndWhatItDidIsSaid()
+    {
+        using var host = new Host();
+        var rig = JsonNode.Parse(Host.DemoDocument(3))!;
+        async Task<HttpResponseMessage> Built(JsonNode document, string path, double? value, string on = "2026-05-01") =>
+            await host.Client.PostAsync("/api/make/built", Host.Json(new JsonObject
+            {
+                ["document"] = document.DeepClone(),
+                ["path"] = path,
+                ["value"] = value,
+                ["on"] = on,
+            }.ToJsonString()));
+        async Task<JsonNode?> Did(JsonNode document) => (await (await host.Client.PostAsync("/api/make/did",
+            Host.Json(new JsonObject { ["document"] = document.DeepClone() }.ToJsonString()))).EnsureSuccessStatusCode().Content
+            .ReadFromJsonAsync<JsonNode>())!["effect"];
+        var built = (await (await Built(rig, "base.length", 0.318)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonNode>())!["document"]!;
+        Assert.Equal(0.318, (double)built["base"]!["length"]!);
+        Assert.Equal(0.32, (double)built["measured"]!["base.length"]!["built"]!["planned"]!);
+        Assert.Null(await Did(rig));
+        Assert.Equal("base.length", (string)(await Did(built))!["paths"]![0]!);
+        foreach (var (path, value, on, wrong) in new[] { ("base.length", 99, "2026-05-01", "value"), ("run.speed", 9, "2026-05-01", "path"),
+            ("base.length", 0.3, "today", "on") })
+        {
+            var r = await Built(rig, path, value, on);
+            Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
+            Assert.Equal(wrong, (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+        }
+    }
+
     [Theory] // /api/assess/working: one working at a time, the same as in the whole report, kept design or not, at another speed too
     [InlineData(3.5)]
     [InlineData(6)]

@@ -39,6 +39,15 @@ public static class Holes
             ? $"a {Drilled(hole)} hole is wide for {f.Name} ({Drilled(f.ClearanceFree)} is the free fit): "
                 + $"the part shifts {Size(hole - f.MajorDiameter)} before the screw stops it; a washer that covers it" : null;
 
+    /// <summary>
+    /// What holes of a row that are out of place mean, or null: with the other part's holes where they belong, a screw passes while the hole is off by no more
+    /// than half its play (fixed fastener, ASME Y14.5).
+    /// </summary>
+    /// <param name="off">The worst hole's middle from where it belongs, m.</param>
+    public static string? OutOfPlace(Fastener f, double hole, double off) => off <= (hole - f.MajorDiameter) / 2 + 1e-5 ? null
+        : $"a hole is {Size(off)} out of place, and {Drilled(hole)} leaves {f.Name} {Size((hole - f.MajorDiameter) / 2)} to each side: "
+            + $"open the holes to {Drilled(f.MajorDiameter + 2 * off)}, with a washer that covers them, or drill anew";
+
     /// <summary>What is wrong with a hole that is to be tapped, or null.</summary>
     public static string? TapFault(Fastener f, double hole)
     {

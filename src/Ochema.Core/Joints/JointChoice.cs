@@ -86,6 +86,10 @@ public sealed record LayerChoice
 
     [Measure("Hole to edge", Dimension.Length, 0.001, 1, HowTo = "its middle to the nearest edge", Measured = true, Chosen = true)]
     public double? Edge { get; init; }
+
+    [Measure("Farthest out of place", Dimension.Length, 0, 0.02, HowTo = "the worst hole's middle from where it was marked",
+        Measured = true, Chosen = true)]
+    public double? Off { get; init; }
 }
 
 /// <summary>What builders put between.</summary>

@@ -56,6 +56,9 @@ public sealed record StackLayer(
     /// <summary>True for the other end of a set screw's thread: it is tapped too.</summary>
     public bool Tapped { get; init; }
 
+    /// <summary>How far the worst of its holes is out of place, m.</summary>
+    public double Off { get; init; }
+
     /// <summary>Material that a thread insert sits in, catalogue id; null without one.</summary>
     public string? InsertIn { get; init; }
 }
@@ -222,7 +225,9 @@ public sealed record ScrewJoint
                 {
                     Thickness = own.Thickness ?? layers[i].Thickness,
                     Hole = own.Hole ?? layers[i].Hole,
-                    Edge = own.Edge ?? layers[i].Edge
+                    // Measured to the edge it is where it is; else it may have gone towards it.
+                    Edge = own.Edge ?? layers[i].Edge - (own.Off ?? 0),
+                    Off = own.Off ?? 0,
                 };
             else
                 unused.Add($"what you said of its layer “{own.Layer}” is not used: it has no such layer now");
@@ -355,6 +360,9 @@ public sealed record ScrewJoint
                 else if (layer.Role is LayerRole.Clearance or LayerRole.Soft && Holes.Oversize(Thread, hole) is { } wide)
                     findings.Add(new($"{Words.Inside(layer.Name)}: {wide}", i, false));
             }
+            if (layer.Off > 0 && Math.Max(Count, Screws) > 1 && layer.Role is LayerRole.Clearance or LayerRole.Soft or LayerRole.Tapped
+                && Holes.OutOfPlace(Thread, layer.Role == LayerRole.Tapped ? Thread.ClearanceClose : layer.Hole ?? Thread.ClearanceClose, layer.Off) is { } out_)
+                findings.Add(new($"{Words.Inside(layer.Name)}: {out_}", i, false));
             if (layer.Edge is { } edge && layer.Material.Length > 0
                 && Holes.EdgeDistance(Thread, Stock.Material(layer.Material)) is var want && edge < want - 1e-5)
                 findings.Add(new($"{Words.Inside(layer.Name)}: the hole is {Holes.Size(edge)} from the edge, {Holes.Size(want)} is wanted", i, false));

@@ -221,7 +221,8 @@ internal static class BuildPlan
 
     /// <summary>The steps with their times and all that belongs to them.</summary>
     public static IReadOnlyList<PlanStep> Timed(
-        IReadOnlyList<Placed> steps, IReadOnlyList<PartLine> lines, RigBuilder b, IReadOnlyList<CutGroup> cuts, DateTime? now)
+        IReadOnlyList<Placed> steps, IReadOnlyList<PartLine> lines, RigBuilder b, IReadOnlyList<CutGroup> cuts, IReadOnlyList<HoleRow> holes,
+        DateTime? now)
     {
         double? DoneAt(Placed p) => now is { } clock && b.Rig.Made?.GetValueOrDefault(p.Id)?.Time is { } at ? Math.Min(0, (at - clock).TotalSeconds) : null;
         (double Start, double End, double Done)[] When(IEnumerable<double?> done) => Schedule.Of([.. steps.Select(s => 60 * s.Of.Step.Minutes)],
@@ -265,6 +266,7 @@ internal static class BuildPlan
                 [.. p.After.Select(a => steps[a].Id)], time.Start, time.End, time.Done, [.. parts.Select(l => l.Id)], p.Of.Joints, bars, p.Of.Readings)
             {
                 Number = order[index],
+                Built = AsBuilt.At(b, p.Of, holes),
                 IsDone = IsDone(p),
                 HeldBy = IsDone(p) ? null : Before(index).Order().Select(a => steps[a]).FirstOrDefault(a => IsHoldPoint(a.Of.Step.Work) && !IsDone(a))?.Id,
             };

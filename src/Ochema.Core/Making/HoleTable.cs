@@ -41,7 +41,8 @@ public static class HoleTable
                 _ => shown.Hole,
             };
             yield return new(joint.Id, joint.Station, joint.Title, layer.Name, Math.Max(joint.Count, joint.Screws), drill, sort, joint.Thread.Name,
-                layer.Thickness, layer.Edge, layer.Countersink);
+                layer.Thickness, layer.Edge, layer.Countersink)
+            { LayerId = layer.Id };
         }
     }
 }

@@ -17,6 +17,9 @@ internal sealed record StationStep(string Station, WorkStep Step)
     public IReadOnlyList<string> Joints { get; init; } = [];
 
     public IReadOnlyList<Reading> Readings { get; init; } = [];
+
+    /// <summary>The tether that is tied; null for all other work.</summary>
+    public Tether? Tether { get; init; }
 }
 
 /// <summary>The steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
@@ -306,7 +309,8 @@ internal static class HouseSteps
         $"From the camera or the piece itself, not from its clip, to the {Words.Inside(tether.Anchor.Name)}. "
             + $"{QuantityText.Of(tether.Length, Dimension.Length)}, "
         + "so short that nothing reaches wheel, road or blade. Pull on both ends.")
-    { Tools = ["scissors", "lighter"], Minutes = 4 });
+    { Tools = ["scissors", "lighter"], Minutes = 4 })
+    { Tether = tether.Choice };
 
     /// <summary>The camera goes on; by its screw, or into what snaps round it.</summary>
     public static StationStep Camera(string station, string name, ScrewJoint? screw) => new(station, new(Work.Camera, "Camera on: "

@@ -161,6 +161,10 @@ public sealed record HoleRow(
 {
     /// <summary>What it is for, in words: "clear for M8 × 1.25".</summary>
     public string For => HoleTable.Words(Sort, Thread);
+
+    /// <summary>What the joint calls the layer; empty where it is of no joint.</summary>
+    [JsonIgnore]
+    public string LayerId { get; init; } = "";
 }
 
 /// <summary>Where a step is done.</summary>
@@ -182,6 +186,9 @@ public sealed record Reading(string Path, string Label, string HowTo, Dimension 
 
     /// <summary>SI: larger values are asked about.</summary>
     public double? UsualTo { get; init; }
+
+    /// <summary>What the drawing says, SI; null where nothing is drawn but only found.</summary>
+    public double? Planned { get; init; }
 }
 
 /// <summary>A tool of a step.</summary>
@@ -219,4 +226,8 @@ public sealed record PlanStep(
 
     /// <summary>True where the document says that it was done.</summary>
     public bool IsDone { get; init; }
+
+    /// <summary>What comes out here and may be entered as it was made: lengths, holes, bends, torques, the aim.</summary>
+    [JsonRequired]
+    public IReadOnlyList<Reading> Built { get; init; } = [];
 }

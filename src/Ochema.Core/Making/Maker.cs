@@ -22,7 +22,7 @@ public static class Maker
         var lines = BuildPlan.Lines(b, steps);
         var bench = rig.Bench ?? new();
         var cuts = BarCuts.Of(lines, b.Stock, kerf ?? bench.Kerf ?? BarCuts.Hacksaw, squaring ?? bench.Squaring ?? BarCuts.Squared, bench.Offcuts);
-        var planned = BuildPlan.Timed(steps, lines, b, cuts, now);
+        var planned = BuildPlan.Timed(steps, lines, b, cuts, holes, now);
         var proved = planned.Where(s => s.Work != Work.Finish).ToList();
         // Bars are paid whole; what is cut of them counts as used only.
         lines = [.. lines.Select(l => l.ByTheBar && !cuts.Any(c => c.Plan.Cost is not null && c.Row == l.Row)

@@ -38,21 +38,23 @@ public sealed class PartList : IReadOnlyList<RigPart>
     /// <param name="length">m.</param>
     /// <param name="what">What it is; null: the bar's name.</param>
     /// <param name="mitres">Angle of each end's cut from square, rad.</param>
+    /// <param name="by">Measurement of its kind that its length follows, one to one.</param>
     public RigPart Cut(StationId station, SectionRow row, Material material, double length, double quantity = 1, string? what = null,
-        double[]? mitres = null) =>
+        double[]? mitres = null, string? by = null) =>
         Add(new(station, $"{(what is null ? row.Name : $"{what}: {Words.Inside(row.Name)}")}, {QuantityText.Of(length, Dimension.Length)}", quantity,
             Section.Of(row.Shape, row.Width, row.Height, row.Wall).Area * length * material.Density, row.PricePerMetre * length,
                 PieceSort.Cut, Aisle.Metal,
-            row.Id, Cut: new(length, mitres ?? [0, 0])));
+            row.Id, Cut: new(length, mitres ?? [0, 0]) { By = by }));
 
     /// <summary>Cut from what is sold by the length and is no bar: a line, a gooseneck.</summary>
     /// <param name="length">m.</param>
     /// <param name="what">What it is where the row's name does not say.</param>
+    /// <param name="by">Measurement of its kind that its length follows, one to one.</param>
     public RigPart Length(StationId station, IStockRow row, double length, double massPerMetre, double pricePerMetre, Aisle aisle,
-        string? what = null) =>
-        Add(new(station, $"{(what is null ? row.Name : $"{what} {row.Name}")}, {QuantityText.Of(length, Dimension.Length)}", 1,
+        string? what = null, string? by = null, double quantity = 1) =>
+        Add(new(station, $"{(what is null ? row.Name : $"{what} {Words.Inside(row.Name)}")}, {QuantityText.Of(length, Dimension.Length)}", quantity,
             massPerMetre * length, pricePerMetre * length, PieceSort.Cut, aisle,
-            row.Id, Cut: new(length, [0, 0])));
+            row.Id, Cut: new(length, [0, 0]) { By = by }));
 
     /// <summary>Cut from sheet, plate or block: weighed by its size, paid by its mass.</summary>
     /// <param name="what">What it is.</param>

@@ -22,7 +22,12 @@ public enum PieceSort
 /// <summary>A piece cut from a bar, tube or line.</summary>
 /// <param name="Length">m.</param>
 /// <param name="Mitres">Angle of each end's cut from square, rad; first end, second end.</param>
-public sealed record CutPiece(double Length, double[] Mitres);
+public sealed record CutPiece(double Length, double[] Mitres)
+{
+    /// <summary>Measurement of its kind that its length follows, one to one; null where several make it.</summary>
+    [JsonIgnore]
+    public string? By { get; init; }
+}
 
 /// <summary>A piece cut from sheet, plate or block, laid flat.</summary>
 /// <param name="Length">m.</param>
@@ -32,6 +37,22 @@ public sealed record CutPiece(double Length, double[] Mitres);
 /// <param name="Bends">Its bends, in the order along its length.</param>
 public sealed record SheetPiece(double Length, double Width, double Thickness, string Material, IReadOnlyList<BendLine> Bends)
 {
+    /// <summary>Measurement of its kind that its length follows, one to one; null where several make it.</summary>
+    [JsonIgnore]
+    public string? LengthBy { get; init; }
+
+    /// <summary>As <see cref="LengthBy"/>, of its width.</summary>
+    [JsonIgnore]
+    public string? WidthBy { get; init; }
+
+    /// <summary>As <see cref="LengthBy"/>, of its thickness.</summary>
+    [JsonIgnore]
+    public string? ThicknessBy { get; init; }
+
+    /// <summary>Measurements of its kind that come out when it is bent.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<string> BentTo { get; init; } = [];
+
     /// <summary>Where its holes are.</summary>
     [JsonIgnore]
     public IReadOnlyList<SheetHole> Holes { get; init; } = [];

@@ -136,6 +136,8 @@ public static class RigReader
             if (!double.IsFinite(taken.Value))
                 throw new DocumentException($"measured.{of}.value", "is not a number");
             Text(taken.How, $"measured.{of}.how", 0, LongestName);
+            if (taken.Built is { Planned: var planned } && !double.IsFinite(planned))
+                throw new DocumentException($"measured.{of}.built.planned", "is not a number");
         }
         foreach (var (name, value) in rig.Factors)
         {

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json.Serialization;
 
 namespace Ochema.Core.Rigs;
 
@@ -8,7 +9,14 @@ namespace Ochema.Core.Rigs;
 /// <param name="How">With what, a few words.</param>
 public sealed record Taken(double Value, string On, string How = "")
 {
+    /// <summary>What the drawing said, where this is how it came out at the bench; null for what was measured.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public BuiltFrom? Built { get; init; }
+
     private const string Form = "yyyy-MM-dd";
+
+    /// <summary>A day as documents carry it.</summary>
+    public static string DayOf(DateOnly day) => day.ToString(Form, CultureInfo.InvariantCulture);
 
     /// <summary>True for a day that there is.</summary>
     public static bool IsDay(string text) => DateOnly.TryParseExact(text, Form, CultureInfo.InvariantCulture, DateTimeStyles.None, out _);
@@ -32,3 +40,8 @@ public sealed record Taken(double Value, string On, string How = "")
         return known.How.Length > 0 ? $"{words}, {day}, {known.How}" : $"{words}, {day}";
     }
 }
+
+/// <summary>What was drawn before it was built.</summary>
+/// <param name="Planned">SI.</param>
+/// <param name="Usual">True where the document said nothing and the usual was taken.</param>
+public sealed record BuiltFrom(double Planned, bool Usual = false);

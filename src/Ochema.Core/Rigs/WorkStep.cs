@@ -98,6 +98,9 @@ public sealed record WorkStep(Work Work, string Title, string How)
     /// <summary>Rows of what goes in at this step, where it is not where the house would look for it.</summary>
     public IReadOnlyList<string> Takes { get; init; } = [];
 
+    /// <summary>Measurements of its kind that come out at this step, as they are called in code: what was made is read off and entered.</summary>
+    public IReadOnlyList<string> Reads { get; init; } = [];
+
     /// <summary>Rows of the shelf's tools.</summary>
     public IReadOnlyList<string> Tools { get; init; } = [];
 

@@ -33,6 +33,16 @@ internal static class ComputeApi
             .Refuses(400);
         var make = api.MapGroup("/make");
         make.MapPost("/", Make).Refuses(400);
+        make.MapPost("/built", (Posted<BuiltRequest> posted) =>
+        {
+            var ask = posted.Read();
+            return Answer.Of(new BuiltRig(AsBuilt.Put(ask.Document, Stock(ask.Document), ask.Path, ask.Value, ask.On)));
+        }).Refuses(400);
+        make.MapPost("/did", (Posted<DidRequest> posted) =>
+        {
+            var ask = posted.Read();
+            return Answer.Of(new BuiltAnswer(AsBuilt.Did(ask.Document, Stock(ask.Document), ask.Paths)));
+        }).Refuses(400);
         make.MapPost("/template", TemplateFile).Produces<string>(contentType: "image/svg+xml").Refuses(400, 404);
         make.MapPost("/paper", Paper).Produces<string>(contentType: "application/pdf").Refuses(400, 404);
         var shake = api.MapGroup("/shake");
@@ -131,7 +141,7 @@ internal static class ComputeApi
     private static Answer<Calibration> Calibrate(Posted<CalibrateRequest> posted, TimeProvider clock)
     {
         var ask = posted.Read();
-        var day = clock.GetLocalNow().ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture);
+        var day = Taken.DayOf(DateOnly.FromDateTime(clock.GetLocalNow().DateTime));
         return Answer.Of(TapTest.Calibrate(ask.Document, Stock(ask.Document), ask.Frequency, ask.Damping, day, ask.Axis));
     }
 

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Ochema.Core.Assessment;
+using Ochema.Core.Making;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 
@@ -16,6 +17,23 @@ public sealed record HostName(string Id, string Name, string Kind, bool StandsSt
 /// <param name="Host">Id of the host.</param>
 /// <param name="Site">Id of the place there; empty for the one that is most like the present place.</param>
 public sealed record RelocateRequest(RigDocument Document, string Host, string Site = "") : IAboutRig;
+
+/// <summary>A rig and what came out of it at the bench.</summary>
+/// <param name="Path">As the step of the plan calls it.</param>
+/// <param name="Value">As read off, SI; null takes it back.</param>
+/// <param name="On">Day as YYYY-MM-DD.</param>
+public sealed record BuiltRequest(RigDocument Document, string Path, string On, double? Value = null) : IAboutRig;
+
+/// <summary>A rig as it was built.</summary>
+public sealed record BuiltRig(RigDocument Document);
+
+/// <summary>A rig, and which of what came out otherwise is asked about.</summary>
+/// <param name="Paths">Null for all.</param>
+public sealed record DidRequest(RigDocument Document, IReadOnlyList<string>? Paths = null) : IAboutRig;
+
+/// <summary>What building it otherwise did.</summary>
+/// <param name="Effect">Null where it is as drawn.</param>
+public sealed record BuiltAnswer(BuiltEffect? Effect);
 
 /// <summary>A film with its rigs.</summary>
 public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyList<RigSummary> Rigs, IReadOnlyList<UnreadableRig> Unreadable);

@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
-  import { fill } from '../parts/quantity';
+  import { fill, quantity } from '../parts/quantity';
   import { getSession } from '../state/session.svelte';
   import { sayTool } from './bench';
+  import WhatItDid from './WhatItDid.svelte';
 
   /** What has to lie there, who has to be there, what can hurt and what to do when it goes wrong. */
   interface Props {
@@ -13,6 +14,8 @@
   let { step, report, onselect }: Props = $props();
   const session = getSession();
   let parts = $derived(report.parts.filter((p) => step.parts.includes(p.id)));
+  /** What came out here otherwise than drawn, or as drawn. */
+  let came = $derived(step.built.filter((r) => r.value != null));
   let open = $derived(report.steps.filter((s) => step.after.includes(s.id) && !s.isDone));
 </script>
 
@@ -68,6 +71,12 @@
     <div class="border-accent mt-3 border-l-4 pl-3" data-beware>
       {#each step.beware as b (b)}<p>{fill(b)}</p>{/each}
     </div>
+  {/if}
+  {#if came.length}
+    <WhatItDid
+      paths={came.map((r) => r.path)}
+      what={came.length === 1 ? `your ${quantity(came[0]!.value!, came[0]!.dimension)}` : `your ${came.length} values`}
+    />
   {/if}
   {#if step.wrong}
     <h3 class="text-quiet mt-3 text-xs font-normal">If it goes wrong</h3>

@@ -12,3 +12,7 @@ export const clock = (time: Date, weekday = true) =>
 
 /** A time as documents carry it. */
 export const stamp = (time: Date) => time.toISOString().slice(0, 19) + 'Z';
+
+/** A time as a field for local times takes it. */
+export const localTime = (time: Date) =>
+  new Date(time.getTime() - 60_000 * time.getTimezoneOffset()).toISOString().slice(0, 16);

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api, ask, type Schemas } from '../api/client';
+  import AsBuilt from '../make/AsBuilt.svelte';
   import AtHand from '../make/AtHand.svelte';
   import CutBars from '../make/CutBars.svelte';
   import HoleTable from '../make/HoleTable.svelte';
@@ -12,7 +13,7 @@
   import StepList from '../make/StepList.svelte';
   import TemplateDrawing from '../make/TemplateDrawing.svelte';
   import TimeLine from '../make/TimeLine.svelte';
-  import { clock, spell, stamp } from '../make/words';
+  import { clock, localTime, spell, stamp } from '../make/words';
   import { fill, quantity } from '../parts/quantity';
   import JointSection from '../rig/JointSection.svelte';
   import TakenNote from '../rig/TakenNote.svelte';
@@ -254,6 +255,7 @@
               {/each}
             </div>
           {/if}
+          {#if step.built.length}<AsBuilt {step} />{/if}
           {#if joints.length && (step.work === 'fit' || step.work === 'place' || step.work === 'camera')}
             <div class="mt-4 flex flex-wrap gap-6">
               {#each joints as joint (joint.id)}
@@ -286,7 +288,19 @@
           </label>
           {#if step.isDone}
             <!-- Undone a moment ago, its plan may not be here yet. -->
-            {#if made?.at}<span class="text-quiet pb-1.5 text-sm">done {clock(new Date(made.at))}</span>{/if}
+            {#if made?.at}
+              <label class="text-xs">
+                <span class="text-quiet block">Done</span>
+                <input
+                  type="datetime-local"
+                  class="input input-sm w-48"
+                  data-done-at
+                  max={localTime(now)}
+                  value={localTime(new Date(made.at))}
+                  onchange={(e) => e.currentTarget.value && say({ at: stamp(new Date(e.currentTarget.value)) })}
+                />
+              </label>
+            {/if}
             <button type="button" class="btn border-rule" onclick={() => say({ at: undefined })}>Not done</button>
           {:else if step.heldBy}
             <button type="button" class="btn border-accent word-tight" data-held onclick={() => pick(step!.heldBy!)}

@@ -9,13 +9,18 @@ export type OwnRow = { id: string; name: string; source: string; range?: string 
 /** Ids of own rows begin so. */
 export const OWN = 'own-';
 
-/** The steps of a path like "run.speed", "at.0" or "braces.[left].length": a name in brackets is the one of a list with that id. */
+/**
+ * The steps of a path like "run.speed", "at.0" or "braces.[left].length": a name in brackets is the one of a list with that id, or of a joint's layers the
+ * one so called.
+ */
 export const steps = (path: string) => path.match(/\[[^\]]*\]|[^.]+/g) ?? [];
 
 /** One step down; undefined where there is nothing. */
 export function down(at: unknown, step: string): unknown {
   if (at == null) return undefined;
-  return step.startsWith('[') ? (at as Node[]).find((x) => x.id === step.slice(1, -1)) : (at as Node)[step];
+  return step.startsWith('[')
+    ? (at as Node[]).find((x) => [x.id, x.layer].includes(step.slice(1, -1)))
+    : (at as Node)[step];
 }
 
 /** What stands at a path. */

@@ -223,6 +223,21 @@ export class RigSession {
     this.change(`taken ${path}`, { ...this.doc, measured: { ...this.doc.measured, [path]: now } });
   }
 
+  /** Says what came out at the bench, by its place in the document; undefined takes it back to the drawing. */
+  async built(path: string, value: number | undefined): Promise<void> {
+    const doc = this.doc;
+    try {
+      const body = { document: doc, path, value: value ?? null, on: today() };
+      const next = (await ask(api.POST('/api/make/built', { body }))).document;
+      // What was changed meanwhile is not undone by an answer that does not know of it.
+      if (this.doc !== doc) return this.built(path, value);
+      this.change('built ' + path, next);
+    } catch (e) {
+      if (!(e instanceof ApiError)) throw e;
+      notices.say(`It was not entered: ${e.message}`);
+    }
+  }
+
   /** Takes the shelf's newer values of this rig's own rows. */
   takeShelf() {
     const newer = Object.fromEntries(newerOnShelf(this.doc, shelf.own).map((r) => [r.id, r]));

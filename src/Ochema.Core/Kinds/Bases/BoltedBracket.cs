@@ -55,6 +55,7 @@ public sealed record BoltedBracket : BaseKind
                 + "the first turns, then tight in turns, then a mark line. These go in before anything above covers them.")
         {
             Of = "host-screw",
+            Reads = [nameof(Pad)],
             Tools = ["spanners", "torque-wrench", "marker"],
             Minutes = 8,
             Wrong = "It will not start by hand: stop, thread and length are wrong.",
@@ -91,6 +92,6 @@ public sealed record BoltedBracket : BaseKind
             b.Findings.Add(new ReportFinding(StationId.Base, "The head of the last screw lies in the bend: from the middle of the screws to the bend it takes "
                 + $"{Holes.Size(least)}, it is {Holes.Size(Foot)}.", true));
         return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U, half,
-            "host-screw", n);
+            "host-screw", n, [nameof(Foot), nameof(Leg), nameof(BendRadius)]);
     }
 }

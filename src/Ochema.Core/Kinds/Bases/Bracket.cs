@@ -26,8 +26,10 @@ internal static class Bracket
     /// <param name="row">From the middle of what holds the foot to the last of its screws, m.</param>
     /// <param name="joint">Id of the joint that those screws make.</param>
     /// <param name="screws">How many there are.</param>
+    /// <param name="bentTo">Measurements of the kind that come out when it is bent.</param>
     public static Mount Build(RigBuilder b, Mount foot, string id, Material m, double width, double thickness, double footLength, double leg,
-        double bendRadius, Fastener screw, Vec3 along, double row = 0, string? joint = null, int screws = 0)
+        double bendRadius, Fastener screw, Vec3 along, double row = 0, string? joint = null, int screws = 0,
+        IReadOnlyList<string>? bentTo = null)
     {
         var direction = along.PerpendicularTo(foot.Axis).Normalized();
         var section = Section.Rectangle(width - screw.ClearanceClose, thickness);
@@ -46,6 +48,7 @@ internal static class Bracket
         b.Parts.Sheet(StationId.Base, "L-bracket, flat", new(flatLength, width, thickness, m.Id,
             [new(Beyond + row + footLength + bend / 2, Math.PI / 2, bendRadius)])
         {
+            BentTo = bentTo ?? [],
             Holes =
             [
                 .. Enumerable.Range(0, screws).Select(i =>

@@ -191,6 +191,9 @@ public sealed record HoldPlate : BaseKind
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
         b.Parts.Sheet(StationId.Base, "Plate", new(Length, Width, Thickness, Material, [])
         {
+            LengthBy = nameof(Length),
+            WidthBy = nameof(Width),
+            ThicknessBy = nameof(Thickness),
             Holes =
             [
                 .. Layout(n).Select(p => new SheetHole(Length / 2 + p.X * hx, Width / 2 + p.Y * hy, "Plate", "spacer-bolt")),

@@ -56,6 +56,7 @@ public sealed record HoseClampBracket : BaseKind
             "Rubber under the bracket and under the bands, all the way round. Bands side by side, screws on different sides, drawn in "
                 + "turn. Cut the ends and cover them with tape: they cut hands.")
         {
+            Reads = [nameof(Tension)],
             Tools = ["cloth", "hex-keys", "pliers", "tapemark"],
             Minutes = 8,
             Beware = "Cut band ends are blades: cover them.",
@@ -81,6 +82,7 @@ public sealed record HoseClampBracket : BaseKind
                 2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
         }
         b.Parts.Bought(StationId.Base, band, Math.Round(Bands));
-        return Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U);
+        return Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U,
+            bentTo: [nameof(Foot), nameof(Leg), nameof(BendRadius)]);
     }
 }

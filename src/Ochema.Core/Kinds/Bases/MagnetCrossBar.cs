@@ -65,6 +65,7 @@ public sealed record MagnetCrossBar : BaseKind
                 + $"faces. Span {QuantityText.Of(Span, Dimension.Length)}.")
         {
             Of = "Cross-bar",
+            Reads = [nameof(Span)],
             Tools = ["tape", "marker", "mitre-box", "hacksaw", "file"],
             Minutes = 20,
             Wrong = "Cut short: thicker felt or a longer magnet takes up to 3 mm; more is a new piece.",
@@ -79,6 +80,7 @@ public sealed record MagnetCrossBar : BaseKind
             Minutes = 15,
             Wait = Glues.Find(Glue).Cure,
             Takes = [Magnet, "glue-pack"],
+            Reads = [nameof(GlueDepth)],
             Wrong = "Set crooked and stiff already: warm the end to 80 °C, pull it with pliers, clean, again.",
             Beware = "Two magnets jump together: keep them an arm apart.",
         },
@@ -86,6 +88,7 @@ public sealed record MagnetCrossBar : BaseKind
             "Cut to the face, stuck on, trimmed. It keeps the bolt heads from scratching and costs pull: measure the pull with it on.")
         {
             Takes = ["felt"],
+            Reads = [nameof(Felt)],
             Tools = ["scissors", "scale"],
             Minutes = 5,
         },

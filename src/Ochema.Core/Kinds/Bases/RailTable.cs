@@ -72,6 +72,7 @@ public sealed record RailTable : BaseKind
                 + "half a turn back each turn. Pins of the cups go in there.")
         {
             Of = "Post",
+            Reads = [nameof(Post)],
             Takes = ["stem-16"],
             Tools = ["hacksaw", "file", "drill", "bits", "tap", "vice"],
             Minutes = 60,
@@ -91,6 +92,7 @@ public sealed record RailTable : BaseKind
                 + "top, its head plate by U-bolts. A mark line over each clamp.")
         {
             Of = "rail-clamp-bolt",
+            Reads = [nameof(PostsApart), nameof(ClampTorque)],
             Takes = ["rail-clamp", "u-bolt"],
             Tools = ["level", "spanners", "torque-wrench", "marker"],
             Minutes = 25,
@@ -160,8 +162,8 @@ public sealed record RailTable : BaseKind
             new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Torque = ClampTorque, Included = true });
-        b.Parts.Cut(StationId.Base, row, metal, Math.Max(Length, PostsApart), 2, "Tube of the table");
-        b.Parts.Cut(StationId.Base, row, metal, Apart, what: "Cross-bar");
+        b.Parts.Cut(StationId.Base, row, metal, Math.Max(Length, PostsApart), 2, "Tube of the table", by: Length > PostsApart ? nameof(Length) : null);
+        b.Parts.Cut(StationId.Base, row, metal, Apart, what: "Cross-bar", by: nameof(Apart));
         foreach (var length in posts)
             b.Parts.Bought(StationId.Base, b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
                 name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");

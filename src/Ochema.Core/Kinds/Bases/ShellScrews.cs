@@ -54,6 +54,7 @@ public sealed record ShellScrews : BaseKind
                 + "all off again. Tape stop on the drill at the shell's thickness. Tap size, then tap by hand, straight, clearing often.")
         {
             Of = "shell-screw",
+            Reads = [nameof(Apart)],
             Tools = ["drill", "bits", "tap", "tapemark", "marker"],
             Minutes = 20,
             Beware = "Nothing enters the liner: a stop on the drill.",
@@ -99,6 +100,7 @@ public sealed record ShellScrews : BaseKind
         }, [.. holds.Select(h => h.Node)]);
         HelmetRules.Add(b, "base-hold", Leg + 0.02, false, 2 * joint.StripLoad, "both threads stripped");
         return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height,
-            Bracket.LeastFoot(Apart / 2, thread), Leg, BendRadius, thread, b.Surface.U, Apart / 2, "shell-screw", 2);
+            Bracket.LeastFoot(Apart / 2, thread), Leg, BendRadius, thread, b.Surface.U, Apart / 2, "shell-screw", 2,
+            [nameof(Leg), nameof(BendRadius)]);
     }
 }

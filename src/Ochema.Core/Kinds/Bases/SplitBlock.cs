@@ -50,6 +50,7 @@ public sealed record SplitBlock : BaseKind
                 + "try, trim again. Then halve it along the middle of its thickness: band saw, else a hacksaw in the vice.")
         {
             Of = "Half block",
+            Reads = [nameof(Width)],
             Tools = ["rule", "marker", "vice", "hacksaw"],
             Minutes = 12,
             Beware = "Rubber grabs the blade: slow, both hands, glasses.",
@@ -61,6 +62,7 @@ public sealed record SplitBlock : BaseKind
                 + $"{QuantityText.Of(HoleOffset, Dimension.Length)} from where the ring bar will lie, so that it misses the bar.")
         {
             Of = "block-bolt",
+            Reads = [nameof(HoleOffset)],
             Tools = ["vice", "marker", "drill", "bits"],
             Minutes = 6,
             Wrong = "It meets the bar: a second hole from the other side; leave the first open.",

@@ -70,6 +70,7 @@ public sealed record TubeClamp : BaseKind
             $"Wipe the bar dry. Rubber all the way round, clamp closed evenly, {QuantityText.Of(Torque, Dimension.Torque)}. Mark a "
                 + "line over clamp and bar: it tells whether it has turned.")
         {
+            Reads = [nameof(Torque)],
             Tools = ["cloth", "spanners", "marker"],
             Minutes = 5,
             Beware = "No cable, hose or brake line between clamp and bar.",
@@ -125,7 +126,7 @@ public sealed record TubeClamp : BaseKind
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(h.Id + "-rail"), "Rail bends", piece));
             b.Shape(h.Id + "-rail", StationId.Base, "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
-        b.Parts.Cut(StationId.Base, rail, metal, Apart, what: "Rail between the clamps");
+        b.Parts.Cut(StationId.Base, rail, metal, Apart, what: "Rail between the clamps", by: nameof(Apart));
         // Each end of the rail stands on a clamp's stud, with a nut.
         foreach (var h in holds)
             b.StandsOn(h.Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) }, new(h.Id + "-rail-nut", StationId.Base, $"rail on the {h.Label}",

@@ -66,6 +66,7 @@ public sealed record WindowSlotPlate : BaseKind
                 + "this size, easier warm; tempered aluminium does not. Fingernail over the outside: no crack.")
         {
             Of = "Bent bar",
+            Reads = [nameof(Hook), nameof(Shelf), nameof(Leg), nameof(BendRadius)],
             Tools = ["vice", "bending-block", "mallet", "rule"],
             Minutes = 20,
             Wrong = "A degree off: wedge and block level it. A crack: a new bar, a larger radius.",

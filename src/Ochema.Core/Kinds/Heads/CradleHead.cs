@@ -49,6 +49,7 @@ public sealed record CradleHead : HeadKind
                 + "for the vice. Fingernail over the outside of each: no crack. Liner in, camera in and out without force.")
         {
             Of = "Cradle",
+            Reads = [nameof(Wall), nameof(BendRadius), nameof(Pad)],
             Tools = ["rule", "marker", "vice", "bending-block", "mallet", "file"],
             Minutes = 25,
             Wrong = "Too tight: thinner liner. Too wide: a second liner, not a third.",
@@ -71,6 +72,7 @@ public sealed record CradleHead : HeadKind
         b.Parts.Sheet(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
             new(flat, body.Length, Thickness, Sheet, [new(first, Math.PI / 2, BendRadius), new(flat - first, Math.PI / 2, BendRadius)])
             {
+                ThicknessBy = nameof(Thickness),
                 Holes = [new(flat / 2, body.Length / 2, "Cradle's floor")],
             }, sheet);
         b.Parts.Bought(head, b.Fitting("cradle-band"));

@@ -116,6 +116,7 @@ public sealed record SpringArm : IsolatorKind
             "Camera on, arm let down slowly. Above level: spring one hole looser or a coil more; below: tighter. Trimming coils is for "
                 + "good: half a coil at a time, the cut end bent to a new hook. Damper points by the arm's travel, not by eye.")
         {
+            Reads = [nameof(Cut), nameof(Along), nameof(Above)],
             Tools = ["level", "pliers"],
             Minutes = 15,
             Crew = 2,
@@ -153,7 +154,7 @@ public sealed record SpringArm : IsolatorKind
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
         b.Parts.Bought(StationId.Isolator, frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}");
         b.Parts.Bought(StationId.Isolator, row, Math.Round(Count));
-        b.Parts.Length(StationId.Isolator, link, 2 * Link, LinkMass, link.PricePerMetre, Aisle.Metal);
+        b.Parts.Length(StationId.Isolator, link, Link, LinkMass, link.PricePerMetre, Aisle.Metal, "Link of the arm:", nameof(Link), 2);
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", StationId.Isolator, "tube",
                 [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);

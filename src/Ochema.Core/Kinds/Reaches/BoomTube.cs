@@ -38,6 +38,7 @@ public sealed record BoomTube : ReachKind
                 + "after every change.")
         {
             Of = "crossing-bolt",
+            Reads = [nameof(Height), nameof(StickOut), nameof(Heading)],
             Tools = ["spanners", "torque-wrench", "tapemark"],
             Minutes = 15,
             Crew = 2,
@@ -69,8 +70,8 @@ public sealed record BoomTube : ReachKind
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "plate under the mast",
             new FlangePort("Mast's flange", 0.005, 0.07, 4, "m8", "flange-screw", "screws of the mast's flange"),
             b.EndLoad(mast.First), 0.035));
-        b.Parts.Cut(reach, row, metal, Height, what: "Mast");
-        b.Parts.Cut(reach, row, metal, StickOut, what: "Boom");
+        b.Parts.Cut(reach, row, metal, Height, what: "Mast", by: nameof(Height));
+        b.Parts.Cut(reach, row, metal, StickOut, what: "Boom", by: nameof(StickOut));
         b.PointMass(from.Node, b.Parts.Bought(reach, b.Fitting("foot-flange")).Mass);
         var clamp = b.Fitting("crossing-clamp");
         b.Parts.Bought(reach, clamp);

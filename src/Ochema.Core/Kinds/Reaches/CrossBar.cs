@@ -48,7 +48,7 @@ public sealed record CrossBar : ReachKind
             [new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material,
                 row.Width)], row.Width);
         b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar is { } loaded ? b.EndLoad(loaded) : null, row.Width / 2));
-        b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap);
+        b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null);
         return new Mount(end, b.Position(end), from.Axis, through);
     }
 

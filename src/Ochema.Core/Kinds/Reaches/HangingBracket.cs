@@ -41,8 +41,8 @@ public sealed record HangingBracket : ReachKind
         var through = new ThroughPort("Bracket",
             [new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width)], row.Width);
         b.StandsOn(from, new(b.Own("bracket-bolt"), reach, "bolt of the bracket", through, b.EndLoad(arm.First), row.Width / 2));
-        b.Parts.Cut(reach, row, metal, Out, what: "Arm of the bracket", mitres: [0, Math.PI / 4]);
-        b.Parts.Cut(reach, row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0]);
+        b.Parts.Cut(reach, row, metal, Out, what: "Arm of the bracket", mitres: [0, Math.PI / 4], by: nameof(Out));
+        b.Parts.Cut(reach, row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0], by: nameof(Down));
         b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);
         b.Shape(b.Own("bracket-drop"), reach, "tube", [b.Point(corner), b.Point(seat)], [row.Width]);
         return new Mount(seat, b.Position(seat), -Vec3.UnitZ, through);

@@ -1,0 +1,167 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Joints;
+using Ochema.Core.Json;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Making;
+
+/// <summary>
+/// What came out at the bench: lengths, holes, bends, torques, the aim. Each is a value of the document, so the verdict, later cuts and templates follow;
+/// what the drawing said stays beside it.
+/// </summary>
+public static class AsBuilt
+{
+    /// <summary>A value that comes out at a step: <paramref name="Planned"/> as the rig has it now; what is read off is that and <paramref name="More"/>.</summary>
+    private sealed record Asked(string Path, MeasureAttribute Measure, string Label, double Planned, double More = 0);
+
+    /// <summary>What may be entered at a step.</summary>
+    internal static IReadOnlyList<Reading> At(RigBuilder b, StationStep step, IReadOnlyList<HoleRow> holes) =>
+    [
+        .. AskedAt(b, step, holes).DistinctBy(a => a.Path).Select(a =>
+        {
+            var (m, taken) = (a.Measure, b.Rig.Measured?.GetValueOrDefault(a.Path));
+            // Changed on the drawing since, it is a drawing again.
+            var built = taken?.Built is not null && taken.Value == a.Planned;
+            return new Reading(a.Path, a.Label, m.HowTo, m.Dimension, m.Minimum + a.More, m.Maximum + a.More, built ? taken!.Value + a.More : null)
+            {
+                Planned = (built ? taken!.Built!.Planned : a.Planned) + a.More,
+            };
+        }),
+    ];
+
+    /// <summary>The document with what came out at a place; as it was drawn again where nothing is said.</summary>
+    /// <param name="path">One of those that <see cref="At"/> publishes.</param>
+    /// <param name="value">As read off, SI; null takes it back.</param>
+    /// <param name="on">Day as YYYY-MM-DD.</param>
+    /// <exception cref="DocumentException">Nothing of the kind comes out at any step, or the value does not go there.</exception>
+    public static RigDocument Put(RigDocument rig, Catalogue stock, string path, double? value, string on)
+    {
+        var b = Kinds.RigAssembly.Build(rig, stock);
+        var holes = HoleTable.Of(b);
+        var asked = BuildPlan.Of(b, holes).SelectMany(p => AskedAt(b, p.Of, holes)).FirstOrDefault(a => a.Path == path)
+            ?? throw new DocumentException("path", $"'{path}' comes out at no step of this rig");
+        if (!Taken.IsDay(on))
+            throw new DocumentException("on", "is no day as YYYY-MM-DD");
+        var m = asked.Measure;
+        if (value is { } v && !(v >= m.Minimum + asked.More && v <= m.Maximum + asked.More))
+            throw new DocumentException("value", $"{Words.Inside(asked.Label)} must be between "
+                + $"{QuantityFormatter.Format(m.Minimum + asked.More, m.Dimension, UnitSystem.Metric)} and "
+                + QuantityFormatter.Format(m.Maximum + asked.More, m.Dimension, UnitSystem.Metric));
+        var before = rig.Measured?.GetValueOrDefault(path);
+        var stands = DocumentPath.ValueAt(rig, path);
+        // The first reading keeps what was drawn; a second one is of the same drawing.
+        var known = before is { Built: not null } && before.Value == stands ? before.Built : null;
+        if (value is null && known is null)
+            return rig;
+        var drawn = known ?? new(stands ?? asked.Planned, stands is null);
+        var next = DocumentPath.With(rig, stock, path, value is { } read ? read - asked.More : drawn.Usual ? null : drawn.Planned);
+        var measured = new Dictionary<string, Taken>(next.Measured ?? new Dictionary<string, Taken>());
+        measured.Remove(path);
+        if (DocumentPath.ValueAt(next, path) is { } now && value is not null)
+            measured[path] = new Taken(now, on, before?.How ?? "") { Built = drawn };
+        return next with { Measured = measured.Count > 0 ? measured : null };
+    }
+
+    /// <summary>What of the rig as it was built differs from the drawing, and what that did; null where nothing does.</summary>
+    /// <param name="paths">Only of these; null: of all.</param>
+    public static BuiltEffect? Did(RigDocument rig, Catalogue stock, IReadOnlyCollection<string>? paths = null)
+    {
+        var built = (rig.Measured ?? new Dictionary<string, Taken>())
+            .Where(m => m.Value.Built is not null && (paths is null || paths.Contains(m.Key)) && DocumentPath.ValueAt(rig, m.Key) == m.Value.Value).ToList();
+        if (built.Count == 0)
+            return null;
+        var drawn = rig;
+        foreach (var (path, taken) in built)
+            drawn = DocumentPath.With(drawn, stock, path, taken.Built!.Usual ? null : taken.Built.Planned);
+        var (before, after) = (new Design(drawn, stock).Whole(false), new Design(rig, stock).Whole(false));
+        var most = after.Checks.Join(before.Checks, a => a.Id, x => x.Id, (a, x) => (Now: a, Then: x))
+            .Where(c => c.Now.Sort != Responses.CheckSort.Tightening || c.Now.Counts + c.Then.Counts > 0)
+            .MaxBy(c => Math.Abs(c.Now.Counts - c.Then.Counts));
+        return new([.. built.Select(p => p.Key)], before.Verdict, after.Verdict,
+            most.Now is { } now && Math.Abs(now.Counts - most.Then.Counts) > Moved ? new(now.Title, now.Station, most.Then.Counts, now.Counts) : null);
+    }
+
+    /// <summary>Less than this of a use is not worth a word.</summary>
+    private const double Moved = 0.0005;
+
+    private static IEnumerable<Asked> AskedAt(RigBuilder b, StationStep step, IReadOnlyList<HoleRow> holes)
+    {
+        var own = DocumentPath.Of(b.Rig, step.Station);
+        if (own is { } place)
+            foreach (var name in step.Step.Reads)
+                if (Of(place.At, place.Kind, name) is { } read)
+                    yield return read;
+        if (step.Part >= 0 && own is { } at)
+        {
+            var part = b.Parts[step.Part];
+            if (step.Step.Work == Work.Cut)
+            {
+                if (part.Cut is { By: { } by } cut && Of(at.At, at.Kind, by) is { Planned: var measure } of)
+                    yield return of with { Label = "Cut to", More = Math.Round(cut.Length - measure, 9) };
+                if (part.Sheet is { } sheet)
+                    foreach (var name in new[] { sheet.LengthBy, sheet.WidthBy, sheet.ThicknessBy }.OfType<string>())
+                        if (Of(at.At, at.Kind, name) is { } side)
+                            yield return side;
+            }
+            if (step.Step.Work == Work.Bend && part.Sheet is { } bent)
+                foreach (var name in bent.BentTo)
+                    if (Of(at.At, at.Kind, name) is { } came)
+                        yield return came;
+        }
+        foreach (var id in step.Joints)
+            if (b.Joints.FirstOrDefault(j => j.Id == id) is { } joint)
+                foreach (var asked in OfJoint(joint, step.Step.Work, [.. holes.Where(h => h.Joint == id)]))
+                    yield return asked;
+        if (step.Step == HouseSteps.Level)
+            foreach (var name in new[] { nameof(CameraChoice.Tilt), nameof(CameraChoice.Pan) })
+                yield return Of("camera", b.Rig.Camera, name)!;
+        if (step.Step.Work == Work.Strap && b.Rig.Straps.FirstOrDefault(s => Responses.StationId.Strap(s.Id) == step.Station) is { } strap)
+            yield return Of($"straps.[{strap.Id}]", strap, nameof(Strap.Pretension))!;
+        if (step.Step.Work == Work.Tether && step.Tether is { } tether && ReferenceEquals(tether, b.Rig.Tether))
+            yield return Of("tether", tether, nameof(Tether.Slack))!;
+    }
+
+    /// <summary>A measurement of a kind; null where it has none of that name.</summary>
+    private static Asked? Of(string at, object record, string property) =>
+        MeasureReader.Declared(record.GetType()).FirstOrDefault(d => d.Property.Name == property) is { Measure: { } m } field
+            && field.Property.GetValue(record) is double value ? new($"{at}.{field.Name}", m, m.Label, value) : null;
+
+    private static IEnumerable<Asked> OfJoint(ScrewJoint joint, Work work, IReadOnlyList<HoleRow> holes)
+    {
+        static MeasureAttribute Of(Type type, string property) => MeasureReader.Declared(type).First(d => d.Property.Name == property).Measure!;
+        if (work == Work.Drill)
+            foreach (var hole in holes)
+            {
+                var at = $"joints.{joint.Id}.layers.[{hole.LayerId}]";
+                var among = holes.Count > 1 ? $", {Words.Inside(hole.Layer)}" : "";
+                if (hole.Sort != HoleSort.Insert)
+                    yield return new($"{at}.hole", Of(typeof(LayerChoice), nameof(LayerChoice.Hole)), $"Drilled{among}", hole.Diameter);
+                // One hole alone is nowhere else; where it is near an edge, it may be nearer.
+                if (hole.Count > 1 || hole.Edge is not null)
+                    yield return new($"{at}.off", Of(typeof(LayerChoice), nameof(LayerChoice.Off)), $"Farthest out of place{among}",
+                    joint.Layers.First(l => l.Id == hole.LayerId).Off);
+                if (hole.Edge is { } edge)
+                    yield return new($"{at}.edge", Of(typeof(LayerChoice), nameof(LayerChoice.Edge)), $"Hole to edge{among}", edge);
+            }
+        if (work is Work.Fit or Work.Place && !joint.Included)
+        {
+            if (joint.Screw is not null)
+                yield return new($"joints.{joint.Id}.length", Of(typeof(JointChoice), nameof(JointChoice.Length)), "Screw as cut", joint.ScrewLength);
+            yield return new($"joints.{joint.Id}.torque", Of(typeof(JointChoice), nameof(JointChoice.Torque)), "Tightened with", joint.TightenedWith);
+        }
+    }
+}
+
+/// <summary>The check that moved most.</summary>
+/// <param name="Before">Use as drawn.</param>
+/// <param name="Now">Use as built.</param>
+public sealed record BuiltMove(string Title, string Station, double Before, double Now);
+
+/// <summary>What came of building it otherwise than drawn.</summary>
+/// <param name="Paths">Values that came out otherwise.</param>
+/// <param name="Drawn">Verdict as drawn.</param>
+/// <param name="Built">Verdict as built.</param>
+/// <param name="Most">What moved most; null where nothing to speak of did.</param>
+public sealed record BuiltEffect(IReadOnlyList<string> Paths, VerdictReport Drawn, VerdictReport Built, BuiltMove? Most);
