@@ -39,7 +39,7 @@ public static class TemplatePaper
     private static void Draw(Sheet sheet, string rig, Template t, Tiling tiling, Tile tile, UnitSystem units)
     {
         string Printed(string text) => Sheet.Printed(text, units);
-        string Size(double m) => Printed(QuantityText.Of(m, Dimension.Length));
+        string Size(double m) => Printed(QuantityText.Of(m, Dimension.Mark));
         var (left, top) = (Tiling.Margin, Tiling.Margin + Tiling.Header);
         var several = tiling.Columns * tiling.Rows > 1;
         sheet.Text(left, Tiling.Margin + 4.5, Printed(t.Name) + (t.Quantity > 1 ? $", {t.Quantity:0} of it" : ""), Sheet.Head, bold: true);
@@ -63,10 +63,17 @@ public static class TemplatePaper
             {
                 sheet.Line(X(b.At), Y(t.Width), X(b.At), Y(0), Stroke.Dashed);
                 // Each in a line of its own, on the side where there is room.
-                var says = string.Create(CultureInfo.InvariantCulture, $"bend {b.Angle * 180 / Math.PI:0}°, inside radius {Size(b.Radius)}");
+                var says = string.Create(CultureInfo.InvariantCulture, $"bend{(t.Bends.Count > 1 ? $" {b.Turn}:" : "")} {b.Angle * 180 / Math.PI:0}°, inside radius {Size(b.Radius)}");
                 var right = X(b.At) + 1 + sheet.Width(says, Sheet.Small) < Math.Min(X(t.Length), left + tiling.Window);
                 if (X(b.At) > left && X(b.At) < left + tiling.Window && tile.Row == 0)
                     sheet.Text(X(b.At) + (right ? 1 : -1), Y(t.Width) + 4 + 3.5 * i, says, Sheet.Small, right: !right);
+            }
+            foreach (var line in t.Lines)
+            {
+                foreach (var (a, c) in line.Points.Zip(line.Points.Skip(1)))
+                    sheet.Line(X(a[0]), Y(a[1]), X(c[0]), Y(c[1]), Stroke.Thick);
+                if (tile is { Row: 0, Column: 0 })
+                    sheet.Text(X(0) + 2, Y(t.Width) + 4, line.Label, Sheet.Small);
             }
             var written = new List<(double From, double To, double Y)>();
             foreach (var h in t.Holes)

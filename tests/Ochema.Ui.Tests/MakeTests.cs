@@ -251,7 +251,7 @@ public sealed class MakeTests : IDisposable
         // Two clamps are one line.
         Assert.Single(browser.Driver.FindElements(By.XPath("//table[@data-parts]//td[normalize-space(.)='Tube clamp']")));
         browser.Button("Templates").Click();
-        Browser.Until("none", () => browser.Body.Contains("Nothing of this rig is cut from sheet", StringComparison.Ordinal));
+        Browser.Until("the drilled rail", () => browser.Body.Contains("Rail between the clamps", StringComparison.Ordinal));
         browser.Button("Cuts").Click();
         Browser.Until("bars", () => browser.Driver.FindElements(By.CssSelector("figure svg[role=img]")).Count == 3);
         Assert.Contains("no plan costs less", browser.Body);

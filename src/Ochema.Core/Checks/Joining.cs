@@ -23,7 +23,7 @@ internal static class Joining
             var bolt = b.Joints.First(j => j.Id == own);
             b.Joins.Add(new(foot.Station, JoinSort.Screwed, own, bolt.Title));
             if (foot.Port is BucklePort)
-                Between(b, from, foot.Station, own, "buckle-adapter");
+                Between(b, from, foot.Station, own, "buckle-adapter", [own]);
             if (foot.Port is SocketPort { Thread: { } socket } && socket != stud.Thread
                 && !(bolt.Bushed && ThreadFit.Bush(stud.Thread, socket) is not null))
                 b.Findings.Add(new ReportFinding(foot.Station, Words.Capital(ThreadFit.Mismatch(
@@ -31,17 +31,18 @@ internal static class Joining
             return;
         }
         var made = JointMaker.Make(below, foot.Port, b.Stock);
+        (string Id, string Title)[] names = [.. made.Select((_, i) =>
+            foot.Port is FlangePort flange && i == made.Count - 1 ? (b.Own(flange.Joint), flange.Title) : (foot.Id, foot.Title))];
         for (var i = 0; i < made.Count; i++)
         {
-            var (id, title) = foot.Port is FlangePort flange && i == made.Count - 1 ? (b.Own(flange.Joint), flange.Title) : (foot.Id, foot.Title);
-            Put(b, from, foot, made[i], id, title);
+            foreach (var fitting in made[i].Fittings ?? [])
+                Between(b, from, foot.Station, names[i].Id, fitting, [.. names.Select(n => n.Id)]);
+            Put(b, from, foot, made[i], names[i].Id, names[i].Title);
         }
     }
 
     private static void Put(RigBuilder b, Mount from, Foot foot, MadeJoint made, string id, string title)
     {
-        foreach (var fitting in made.Fittings ?? [])
-            Between(b, from, foot.Station, id, fitting);
         if (made.Clasp is { } clasp)
         {
             if (clasp.Misfit is { } misfit)
@@ -78,16 +79,23 @@ internal static class Joining
             Axis = foot.Axis ?? from.Axis,
             Count = made.Count,
             Lever = made.Lever ?? foot.Lever,
+            Places = made.Places,
             Plug = made.Plug,
         }, from.Node);
         b.Joins.Add(new(foot.Station, made.Sort, id, title));
     }
 
     /// <summary>What goes between two parts: listed, and its mass where they meet.</summary>
-    private static void Between(RigBuilder b, Mount from, StationId station, string joint, string fitting)
+    /// <param name="joints">All that pass it.</param>
+    private static void Between(RigBuilder b, Mount from, StationId station, string joint, string fitting, IReadOnlyList<string> joints)
     {
         var row = b.Fitting(fitting);
-        b.Parts.Hardware(new(station, row.Name, 1, row.Mass, row.Price, PieceSort.Bought, row.Aisle, row.Id, Joint: joint));
+        var sheet = row.Sheet is not { } s ? null : new SheetPiece(s.Length, s.Width, s.Thickness, s.Material, [])
+        {
+            Holes = [.. joints.Select(j => new SheetHole(s.Length / 2, s.Width / 2, s.Layer, j))],
+        };
+        b.Parts.Hardware(new(station, row.Name, 1, row.Mass, row.Price, sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id,
+            Sheet: sheet, Joint: joint));
         b.PointMass(from.Node, row.Mass);
     }
 

@@ -33,6 +33,9 @@ public sealed record MadeJoint(
     bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null,
     TubePlug? Plug = null)
 {
+    /// <summary>Where its screws go, m from their middle: along and across; null for a circle of <see cref="Lever"/>.</summary>
+    public IReadOnlyList<(double Along, double Across)>? Places { get; init; }
+
     /// <summary>How a ball is held; null where there is none.</summary>
     public BallClasp? Clasp { get; init; }
 }
@@ -58,6 +61,9 @@ public static class JointMaker
     /// <summary>Plate that goes under a flange where there is none, m.</summary>
     public const double AdapterPlate = 0.006;
     private const double AdapterRoom = 0.080;
+
+    /// <summary>Two U-bolts beside each other, middle to middle, m (judgement: clear of the flange's screws).</summary>
+    private const double UBoltsApart = 0.024;
 
     /// <summary>U-bolt round a bar, and its leg beside the bar to the bar's middle beyond half its width, m (judgement).</summary>
     private const string UBolt = "m8";
@@ -127,7 +133,12 @@ public static class JointMaker
                     [
                         new(JoinSort.Screwed, thread, [.. bar.Layers.Select(l => l with { Bought = true, Edge = null }), plate,
                             Hardware.LockNut(thread) with { Item = HardwareItem.None }], Screw: null, Means: Loosening.LockNut,
-                            Fittings: ["adapter-plate", "u-bolt", "u-bolt"], Count: 4, Lever: bar.Room / 2 + UBoltAside),
+                            Fittings: ["adapter-plate", "u-bolt", "u-bolt"], Count: 4, Lever: bar.Room / 2 + UBoltAside)
+                        {
+                            Places = [.. from along in new[] { -UBoltsApart / 2, UBoltsApart / 2 }
+                                from across in new[] { -1.0, 1 }
+                                select (along, across * (bar.Room / 2 + UBoltAside))],
+                        },
                         .. Make(new ThroughPort("Adapter plate", [plate], 1), flange, stock),
                     ];
                 }

@@ -173,6 +173,9 @@ public sealed record ScrewJoint
     /// <summary>True with a bush between a screw and a socket of another thread.</summary>
     public bool Bushed { get; init; }
 
+    /// <summary>Where its screws go, m from their middle: along and across; null for a circle.</summary>
+    public IReadOnlyList<(double Along, double Across)>? Places { get; init; }
+
     /// <summary>Middle of the screws to the far edge, m.</summary>
     public double Lever { get; init; } = 0.015;
 

@@ -42,7 +42,7 @@ internal static class BuildPlan
         for (var i = 0; i < b.Parts.Count; i++)
             if (HouseSteps.Bent(b.Parts[i], i) is { } bent && Own(bent, b.Parts[i].Name) is null)
                 all.Add(bent);
-        all.AddRange(Sorted(own, Work.Bend));
+        all.AddRange(Sorted(own, Work.Bend, Work.Join));
         foreach (var joint in b.Joints)
         {
             var rows = holes.Where(h => h.Joint == joint.Id).ToList();
@@ -60,6 +60,9 @@ internal static class BuildPlan
         if (all.Exists(s => s.Step.Work is >= Work.Cut and <= Work.Pad))
             all.Add(new("rig", HouseSteps.DryFit));
         all.AddRange(own.Exists(s => s.Step.Work == Work.TryOn) ? Sorted(own, Work.TryOn) : [HouseSteps.TryOn(b)]);
+        for (var i = 0; i < b.Parts.Count; i++)
+            if (HouseSteps.Trimmed(b.Parts[i], i) is { } trim)
+                all.Add(trim);
         all.AddRange(b.Joints.Select(HouseSteps.Plugged).OfType<StationStep>().Where(s => s.Step.Work == Work.Glue));
         all.AddRange(Sorted(own, Work.Glue));
         all.AddRange(Chain(b, own, Fits));
@@ -162,15 +165,17 @@ internal static class BuildPlan
                 Work.Cut => w is Work.Measure or Work.LookOver || (w == Work.Strip && same),
                 Work.Deburr => w == Work.Cut,
                 Work.Bend => w is Work.Cut or Work.Deburr && same,
-                Work.Drill => (w is Work.Cut or Work.Bend && same) || w == Work.Deburr,
+                Work.Join => (w is Work.Cut or Work.Bend && same) || w == Work.Deburr,
+                Work.Drill => (w is Work.Cut or Work.Bend or Work.Join && same) || w == Work.Deburr,
                 Work.Tap => w == Work.Drill && same,
                 Work.Pad => w is Work.Cut or Work.Drill or Work.Tap or Work.Bend && same,
                 Work.DryFit => IsBench(w) || w == Work.Strip,
                 Work.TryOn => w is Work.DryFit or Work.LookOver or Work.Measure or Work.Strip,
-                Work.Glue => w is Work.TryOn or Work.DryFit,
+                Work.Trim => w is Work.TryOn or Work.DryFit,
+                Work.Glue => w is Work.TryOn or Work.DryFit || (w == Work.Trim && same),
                 // Fitting goes on one after the other, for each stands on the one before.
-                Work.Place or Work.Fit => w is Work.TryOn or Work.DryFit or Work.Glue or Work.Place or Work.Fit,
-                Work.Brace or Work.Strap or Work.Tether => w is Work.Place or Work.Fit,
+                Work.Place or Work.Fit => w is Work.TryOn or Work.DryFit or Work.Glue or Work.Place or Work.Fit || (w == Work.Trim && same),
+                Work.Brace or Work.Strap or Work.Tether => w is Work.Place or Work.Fit || (w == Work.Trim && same),
                 Work.Camera => w is Work.Tether or Work.Place or Work.Fit or Work.Brace or Work.Strap,
                 Work.Set => w is Work.Camera or Work.Set,
                 Work.Check => w is Work.Set or Work.Camera,
@@ -184,7 +189,7 @@ internal static class BuildPlan
     private static bool OnHost(IReadOnlyList<Placed> steps, Placed p) => p.Of.Step.Work switch
     {
         Work.LookOver or Work.Measure or Work.TryOn => true,
-        Work.Finish => false,
+        Work.Finish or Work.Trim => false,
         Work.Fit => steps.TakeWhile(s => s != p).Any(s => s.Of.Step.Work == Work.Place),
         var w => w >= Work.Place,
     };
@@ -199,7 +204,7 @@ internal static class BuildPlan
                 var (p, quantity) = (g.First().Part, g.Sum(x => x.Part.Quantity));
                 return new PartLine($"part-{n + 1}", p.Station, p.Name, p.Sort, p.Aisle, quantity, p.Mass * quantity, p.Price * quantity, p.Row, p.Joint,
                     g.Key.Step)
-                { Length = p.Sort == PieceSort.Cut ? p.Cut?.Length : null };
+                { Length = p.Sort == PieceSort.Cut ? p.Cut?.Length + p.Cut?.Long : null };
             }),
     ]);
 

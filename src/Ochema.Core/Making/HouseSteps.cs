@@ -93,12 +93,18 @@ internal static class HouseSteps
     {
         var mitred = cut.Mitres.Any(a => Math.Abs(a) > 0.01);
         var ends = mitred ? $" Ends at {QuantityText.Of(cut.Mitres[0], Dimension.Angle)} and "
-            + $"{QuantityText.Of(cut.Mitres[1], Dimension.Angle)} from square."
+            + $"{QuantityText.Of(cut.Mitres[1], Dimension.Angle)} from square, the length over the long side; print the strip for a round end."
             : " Both ends square.";
-        return new(Work.Cut, $"Cut {Named(part)}", $"Mark all round, saw on the waste side of the line, turn it as you go.{ends}")
+        var long_ = cut.Long > 0 ? $" Leave {QuantityText.Of(cut.Long, Dimension.Length)} on, so {QuantityText.Of(cut.Length + cut.Long, Dimension.Length)}: "
+            + "it is trimmed when it has been tried." : "";
+        return new(Work.Cut, $"Cut {Named(part)}{(cut.Long > 0 ? ", long" : "")}", $"Mark all round, saw on the waste side of the line, turn it as you go.{ends}{long_}")
         {
-            Tools = m.Family is MaterialFamily.Metal or MaterialFamily.Composite ? ["rule", "marker", "vice", "hacksaw"]
-                : ["rule", "marker", "clamps", "fine-saw"],
+            Tools =
+            [
+                .. m.Family is MaterialFamily.Metal or MaterialFamily.Composite ? (string[])["rule", "marker", "vice", "hacksaw"]
+                    : ["rule", "marker", "clamps", "fine-saw"],
+                .. mitred ? (string[])["mitre-box"] : [],
+            ],
             Minutes = 6 * Math.Ceiling(part.Quantity),
             Beware = m.Family is MaterialFamily.Composite ? "Carbon and glass dust: mask, wet, outdoors." : "",
             Wrong = "Cut short: keep it for a shorter piece and cut anew; nothing is stretched.",
@@ -119,25 +125,45 @@ internal static class HouseSteps
         Wrong = "Out of square: holes are marked from one edge and its end only; the others may be off.",
     };
 
+    /// <summary>What was cut long is cut to what the trial showed; null for all else.</summary>
+    public static StationStep? Trimmed(RigPart part, int index) => part.Cut is not { Long: > 0 } cut ? null
+        : new(part.Station, new(Work.Trim, $"Trim {Named(part)}", "To the witness marks of the trial, not to the drawing: "
+            + $"{QuantityText.Of(cut.Length, Dimension.Length)} is what was reckoned between its ends. Leave a finger's width past each clamp. Deburr.")
+        {
+            Tools = ["rule", "vice", "hacksaw", "file"],
+            Minutes = 5,
+            Wrong = "Trimmed too far: move its foot nearer, and enter where it stands.",
+        })
+        { Part = index };
+
     /// <summary>Edges of all that was cut of metal.</summary>
     public static StationStep Deburr(int pieces) => new("rig", new(Work.Deburr, "Deburr every cut edge",
         "File outside and inside, then a finger along it: nothing catches. Burrs crack bends, cut straps and hands.")
     { Tools = ["file", "sandpaper"], Minutes = 2 * pieces });
 
     /// <summary>Bends of a flat piece.</summary>
-    public static StationStep? Bent(RigPart part, int index) => part.Sheet is not { Bends: { Count: > 0 } bends } ? null
-        : new(part.Station, new(Work.Bend, $"Bend {Named(part)}",
-            $"{(bends.Count == 1 ? "One bend" : $"{bends.Count} bends")}: "
-            + string.Join("; ", bends.Select(x => $"{QuantityText.Of(x.Angle, Dimension.Angle)} at "
-                + $"{QuantityText.Of(x.At, Dimension.Length)} from the first end, inside radius "
-                + $"{QuantityText.Of(x.Radius, Dimension.Length)}"))
-            + ". Round a rod or block of that radius, slowly. Fingernail over the outside: no crack.")
+    public static StationStep? Bent(RigPart part, int index) => part.Sheet is not { Bends: { Count: > 0 } } sheet ? null
+        : new(part.Station, new(Work.Bend, $"Bend {Named(part)}", Bends(sheet.Length, sheet.Bends, sheet.Thickness))
         {
             Tools = ["marker", "vice", "bending-block", "mallet"],
-            Minutes = 8 * bends.Count,
+            Minutes = 8 * sheet.Bends.Count,
             Wrong = "A crack: a new piece and a larger radius; it is not straightened and bent again.",
         })
         { Part = index };
+
+    /// <summary>Bends in their order, and how.</summary>
+    /// <param name="length">Of the strip, flat, m.</param>
+    /// <param name="thickness">m.</param>
+    internal static string Bends(double length, IReadOnlyList<BendLine> bends, double thickness)
+    {
+        var room = BendOrder.Between(bends, thickness) is { } between
+            ? $" The next over a block no wider than {QuantityText.Of(between, Dimension.Length)}: it has to go between the flanges." : "";
+        return $"{(bends.Count == 1 ? "One bend" : $"{bends.Count} bends, from the ends inwards")}: "
+            + string.Join("; ", BendOrder.Of(length, bends).OrderBy(x => x.Turn).Select(x => $"{(bends.Count > 1 ? $"{x.Turn}: " : "")}"
+                + $"{QuantityText.Of(x.Angle, Dimension.Angle)} at {QuantityText.Of(x.At, Dimension.Mark)} from the first end, inside radius "
+                + $"{QuantityText.Of(x.Radius, Dimension.Length)}"))
+            + $". Round a rod or block of that radius, slowly.{room} Fingernail over the outside: no crack.";
+    }
 
     /// <summary>Holes of a joint, then its threads.</summary>
     public static IEnumerable<StationStep> Drilled(ScrewJoint joint, IReadOnlyList<HoleRow> holes)

@@ -1,5 +1,7 @@
+using System.Text.Json.Serialization;
 using Ochema.Core.Joints;
 using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
 
 namespace Ochema.Core.Making;
 
@@ -10,7 +12,21 @@ namespace Ochema.Core.Making;
 /// <param name="Faults">What cannot be drilled as it stands, in words.</param>
 public sealed record Template(
     string Part, string Station, string Name, double Length, double Width, double Thickness, double Quantity, IReadOnlyList<BendLine> Bends,
-    IReadOnlyList<TemplateHole> Holes, IReadOnlyList<string> Faults);
+    IReadOnlyList<TemplateHole> Holes, IReadOnlyList<string> Faults)
+{
+    /// <summary>Lines to saw along, beside the outline.</summary>
+    [JsonRequired]
+    public IReadOnlyList<TemplateLine> Lines { get; init; } = [];
+
+    /// <summary>True for a flat piece, which is a body when it is bent and drilled; false for a tube's face and for strips of paper.</summary>
+    [JsonRequired]
+    public bool Flat { get; init; } = true;
+}
+
+/// <summary>A line on a template.</summary>
+/// <param name="Label">What it is.</param>
+/// <param name="Points">[x, y] of each, m.</param>
+public sealed record TemplateLine(string Label, IReadOnlyList<double[]> Points);
 
 /// <summary>A hole of a flat piece.</summary>
 /// <param name="X">Its middle, along, m.</param>
@@ -30,19 +46,33 @@ public static class Templates
     /// <summary>Angle of the first of several screws on a circle, rad.</summary>
     private const double FirstAt = Math.PI / 4;
 
-    /// <summary>One for each flat piece, in the order of the list.</summary>
+    /// <summary>One for each flat piece, and for each bar that is bent or drilled, in the order of the list.</summary>
     /// <param name="lines">The list.</param>
     /// <param name="drilled">All that is drilled.</param>
     public static IReadOnlyList<Template> Of(RigBuilder b, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> drilled) =>
     [
-        .. lines.Where(l => l.Sort == PieceSort.Sheet).Select(l =>
-        {
-            var part = b.Parts.First(p => p.Sheet is not null && p.Station == l.Station && p.Name == l.Name);
-            var sheet = part.Sheet!;
-            List<TemplateHole> holes = [.. sheet.Holes.SelectMany(h => Drilled(b, drilled, sheet, h))];
-            return new Template(l.Id, l.Station, l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, sheet.Bends, holes, [.. Faults(sheet, holes)]);
-        }),
+        .. from l in lines
+           where l.Sort is PieceSort.Sheet or PieceSort.Cut
+           let part = b.Parts.First(p => p.Sort == l.Sort && p.Station == l.Station && p.Name == l.Name)
+           let sheet = part.Sheet ?? OfBar(part, b.Stock)
+           where sheet is not null
+           let holes = sheet.Holes.SelectMany(h => Drilled(b, drilled, sheet, h)).ToList()
+           select new Template(l.Id, l.Station, l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, BendOrder.Of(sheet.Length, sheet.Bends), holes,
+               [.. Faults(sheet, holes)])
+           { Flat = part.Sheet is not null || sheet.Thickness < sheet.Width },
     ];
+
+    /// <summary>The face of a bar or tube that is marked out; null for one that is only cut.</summary>
+    private static SheetPiece? OfBar(RigPart part, Catalogue stock)
+    {
+        if (part is not { Cut: { Bends: var bends, Holes: var holes } cut, Row: { } id } || bends.Count + holes.Count == 0 || !stock.Has("sections", id))
+            return null;
+        var row = stock.Find<SectionRow>("sections", id);
+        return new(cut.Length, row.Width, row.Shape == SectionShape.Flat ? row.Height : row.Width, row.Material, bends)
+        {
+            Holes = [.. holes.Select(h => new SheetHole(h.At, row.Width / 2, h.Layer, h.Joint))],
+        };
+    }
 
     /// <summary>The hole, or the holes on a circle about its place, with the sizes of the joint that passes there.</summary>
     private static IEnumerable<TemplateHole> Drilled(RigBuilder b, IReadOnlyList<HoleRow> rows, SheetPiece sheet, SheetHole hole)
@@ -57,7 +87,9 @@ public static class Templates
             && (hole.Joint is { } own ? r.Joint == own : !named.Contains(r.Joint))))
         {
             var joint = b.Joints.First(j => j.Id == row.Joint);
-            for (var i = 0; i < joint.Count; i++)
+            foreach (var (along, across) in joint.Places ?? [])
+                yield return new(hole.X + along, hole.Y + across, row.Diameter, row.Sort, row.Thread, row.Joint, row.Title);
+            for (var i = 0; i < joint.Count && joint.Places is null; i++)
             {
                 var (s, c) = Math.SinCos(FirstAt + 2 * Math.PI * i / joint.Count);
                 var r = joint.Count > 1 ? joint.Lever : 0;

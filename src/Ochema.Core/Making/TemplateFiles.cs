@@ -67,7 +67,10 @@ public static class TemplateFiles
                     new XAttribute("width", Mm(t.Length)), new XAttribute("height", Mm(t.Width))),
                 t.Bends.Select(b => Line(Margin + 1000 * b.At, Margin, Margin + 1000 * b.At, Margin + wide, "3 2")),
                 t.Bends.Select(b => Text(Margin + 1000 * b.At + 1, Margin + 4,
-                    $"bend {b.Angle * 180 / Math.PI:0} degrees, inside radius {Mm(b.Radius)}")),
+                    $"bend{Turn(t, b)} {b.Angle * 180 / Math.PI:0} degrees, inside radius {Mm(b.Radius)}")),
+                t.Lines.Select(line => new XElement(Name + "polyline", new XAttribute("class", "saw"),
+                    new XAttribute("points", string.Join(' ', line.Points.Select(p => $"{X(p[0])},{Y(p[1])}"))))),
+                t.Lines.Select(line => Text(Margin + 2, Margin + 4, line.Label)),
                 t.Holes.Select(h => new XElement(Name + "circle", new XAttribute("cx", X(h.X)), new XAttribute("cy", Y(h.Y)),
                     new XAttribute("r", Mm(h.Diameter / 2)))),
                 t.Holes.SelectMany(h => new[]
@@ -82,7 +85,7 @@ public static class TemplateFiles
     }
 
     /// <summary>
-    /// As DXF R12 in ASCII, millimetres: outline on layer OUTLINE, bends on BENDS, holes on HOLES. R12 has no header for units: a text says them.
+    /// As DXF R12 in ASCII, millimetres: outline on layer OUTLINE, bends on BENDS, holes on HOLES, lines to saw on SAW. R12 has no header for units: a text says them.
     /// </summary>
     public static string Dxf(Template t)
     {
@@ -117,6 +120,9 @@ public static class TemplateFiles
             Line("OUTLINE", x1, y1, x2, y2);
         foreach (var b in t.Bends)
             Line("BENDS", 1000 * b.At, 0, 1000 * b.At, w);
+        foreach (var line in t.Lines)
+            foreach (var (a, b) in line.Points.Zip(line.Points.Skip(1)))
+                Line("SAW", 1000 * a[0], 1000 * a[1], 1000 * b[0], 1000 * b[1]);
         foreach (var h in t.Holes)
         {
             Entity("CIRCLE", "HOLES");
@@ -131,6 +137,9 @@ public static class TemplateFiles
         Pair(0, "EOF");
         return text.ToString();
     }
+
+    /// <summary>Which of several bends it is; nothing for the only one.</summary>
+    internal static string Turn(Template t, Rigs.BendLine bend) => t.Bends.Count > 1 ? $" {bend.Turn}:" : "";
 
     private static string Printed(string text) => QuantityText.Print(text, UnitSystem.Metric);
 

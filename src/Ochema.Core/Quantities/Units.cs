@@ -41,6 +41,9 @@ public enum Dimension
 
     /// <summary>A drilled hole: a length that is said by the name of its drill, never in sixteenths.</summary>
     Drill,
+
+    /// <summary>A place that is marked out on a piece: a length to the tenth of a millimetre or the hundredth of an inch, whatever its size.</summary>
+    Mark,
 }
 
 /// <summary>The two families of display units.</summary>
@@ -146,6 +149,8 @@ public static class Units
         new("lbf·in²", Dimension.BendingStiffness, Pound * StandardGravity * Inch * Inch, 0, "lbf·in²", "lbf·in2", "lb·in2"),
         new("mm", Dimension.Drill, 1e-3, 0, "mm"),
         new("in", Dimension.Drill, Inch, 0, "in", "inch", "\""),
+        new("mm", Dimension.Mark, 1e-3, 0, "mm"),
+        new("in", Dimension.Mark, Inch, 0, "in", "inch", "\""),
     ];
 
     /// <summary>What the interface prints, per dimension and system.</summary>
@@ -180,6 +185,8 @@ public static class Units
         .. Both(Dimension.Density, "kg/m³", 0, "lb/ft³", 0, step: 10),
         .. Both(Dimension.BendingStiffness, "N·m²", 1, "lbf·in²", 0),
         .. Both(Dimension.Drill, "mm", 1, "in", 3, step: 0.1, inchStep: 1 / 64.0),
+        new(Dimension.Mark, UnitSystem.Metric, "mm", 1e-3, 0, 1, false, 1e6, 1, 0.1),
+        new(Dimension.Mark, UnitSystem.Inch, "in", Inch, 0, 2, false, 0, 2, 0.01),
     ];
 
     /// <summary>The unit shown for a dimension.</summary>

@@ -35,16 +35,19 @@ public sealed class PartList : IReadOnlyList<RigPart>
         Add(new(station, name ?? row.Name, quantity, mass ?? row.Mass, row.Price, PieceSort.Bought, row.Aisle, row.Id));
 
     /// <summary>Cut from a bar or tube: weighed and paid by its length.</summary>
-    /// <param name="length">m.</param>
+    /// <param name="length">Of its middle line, m.</param>
     /// <param name="what">What it is; null: the bar's name.</param>
     /// <param name="mitres">Angle of each end's cut from square, rad.</param>
     /// <param name="by">Measurement of its kind that its length follows, one to one.</param>
     public RigPart Cut(StationId station, SectionRow row, Material material, double length, double quantity = 1, string? what = null,
-        double[]? mitres = null, string? by = null) =>
-        Add(new(station, $"{(what is null ? row.Name : $"{what}: {Words.Inside(row.Name)}")}, {QuantityText.Of(length, Dimension.Length)}", quantity,
+        double[]? mitres = null, string? by = null)
+    {
+        var long_ = CutPiece.LongSide(length, row.Width, mitres ?? []);
+        return Add(new(station, $"{(what is null ? row.Name : $"{what}: {Words.Inside(row.Name)}")}, {QuantityText.Of(long_, Dimension.Length)}", quantity,
             Section.Of(row.Shape, row.Width, row.Height, row.Wall).Area * length * material.Density, row.PricePerMetre * length,
                 PieceSort.Cut, Aisle.Metal,
-            row.Id, Cut: new(length, mitres ?? [0, 0]) { By = by }));
+            row.Id, Cut: new(long_, mitres ?? [0, 0]) { By = by }));
+    }
 
     /// <summary>Cut from what is sold by the length and is no bar: a line, a gooseneck.</summary>
     /// <param name="length">m.</param>
@@ -70,6 +73,10 @@ public sealed class PartList : IReadOnlyList<RigPart>
     /// <summary>Something of one's own, weighed; it costs nothing.</summary>
     /// <param name="mass">kg.</param>
     public RigPart Own(StationId station, string name, double mass) => Add(new(station, name, 1, mass, 0, PieceSort.Own, Aisle.Camera));
+
+    /// <summary>Says more of how the part stated last is cut.</summary>
+    /// <param name="cut">The cut with what is to be said.</param>
+    public RigPart Also(Func<CutPiece, CutPiece> cut) => own[^1] = own[^1] with { Cut = cut(own[^1].Cut!) };
 
     /// <summary>A screw, nut or washer of a joint, after all else.</summary>
     internal RigPart Hardware(RigPart part)

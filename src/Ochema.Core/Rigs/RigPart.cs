@@ -20,14 +20,40 @@ public enum PieceSort
 }
 
 /// <summary>A piece cut from a bar, tube or line.</summary>
-/// <param name="Length">m.</param>
+/// <param name="Length">m, over the long sides of its ends.</param>
 /// <param name="Mitres">Angle of each end's cut from square, rad; first end, second end.</param>
 public sealed record CutPiece(double Length, double[] Mitres)
 {
     /// <summary>Measurement of its kind that its length follows, one to one; null where several make it.</summary>
     [JsonIgnore]
     public string? By { get; init; }
+
+    /// <summary>Left on when it is cut and trimmed off when it has been tried, m.</summary>
+    [JsonIgnore]
+    public double Long { get; init; }
+
+    /// <summary>Its bends, in the order along its length: of a bent bar, cut flat.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<BendLine> Bends { get; init; } = [];
+
+    /// <summary>Where its holes are, on the middle of its wider face.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<BarHole> Holes { get; init; } = [];
+
+    /// <summary>
+    /// Length over the long sides, m, of a piece whose middle line is given: a mitre takes the short side back by as much as it puts the long one out.
+    /// </summary>
+    /// <param name="middle">m.</param>
+    /// <param name="wide">Of the bar in the plane of its mitres, m.</param>
+    /// <param name="mitres">From square, rad.</param>
+    public static double LongSide(double middle, double wide, double[] mitres) => middle + mitres.Sum(a => Math.Tan(Math.Abs(a)) * wide / 2);
 }
+
+/// <summary>A hole through a bar or tube; how wide it is follows from its joint.</summary>
+/// <param name="At">Middle, from the first end, m.</param>
+/// <param name="Layer">Name of the piece among the layers of the joint that passes there.</param>
+/// <param name="Joint">Id of that joint; null for what stands on the piece, whatever that is.</param>
+public sealed record BarHole(double At, string Layer, string? Joint = null);
 
 /// <summary>A piece cut from sheet, plate or block, laid flat.</summary>
 /// <param name="Length">m.</param>
@@ -73,7 +99,12 @@ public sealed record SheetHole(double X, double Y, string Layer, string? Joint =
 /// <param name="At">Middle of the bend along the flat length, m.</param>
 /// <param name="Angle">rad.</param>
 /// <param name="Radius">Inside, m.</param>
-public sealed record BendLine(double At, double Angle, double Radius);
+public sealed record BendLine(double At, double Angle, double Radius)
+{
+    /// <summary>Which one it is in the order that they are bent in, from 1; 0 until it is laid out.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int Turn { get; init; }
+}
 
 /// <summary>
 /// A part: stated once by the kind that it belongs to; frame, list, cost and what is made of it derive from it. <c>Mass</c> (kg) and <c>Price</c> (in the

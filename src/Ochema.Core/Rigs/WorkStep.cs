@@ -26,6 +26,10 @@ public enum Work
     [Description("bend")]
     Bend,
 
+    /// <summary>Pieces become one for good: welded, riveted.</summary>
+    [Description("join")]
+    Join,
+
     [Description("drill")]
     Drill,
 
@@ -42,6 +46,10 @@ public enum Work
     /// <summary>Held in its place on the host with the camera on; witness marks.</summary>
     [Description("try on the host")]
     TryOn,
+
+    /// <summary>What was cut long is cut to what the trial showed.</summary>
+    [Description("trim")]
+    Trim,
 
     [Description("glue")]
     Glue,

@@ -58,7 +58,19 @@ public enum Aisle
 /// <param name="Mass">kg; 0 where it is weighed with what it belongs to.</param>
 public sealed record FittingRow(
     string Id, string Name, [property: Measure("Mass", Dimension.Mass, 0, 10)] double Mass,
-    [property: Measure("Price", Dimension.Money, 0, 1000)] double Price, Aisle Aisle, string Source, string? Range = null) : IBoughtRow;
+    [property: Measure("Price", Dimension.Money, 0, 1000)] double Price, Aisle Aisle, string Source, string? Range = null) : IBoughtRow
+{
+    /// <summary>What it is cut from, where the builder makes it; null for what is bought as it is.</summary>
+    public FittingSheet? Sheet { get; init; }
+}
+
+/// <summary>A small plate that the builder cuts and drills.</summary>
+/// <param name="Length">m.</param>
+/// <param name="Width">m.</param>
+/// <param name="Thickness">m.</param>
+/// <param name="Material">Catalogue id.</param>
+/// <param name="Layer">What joints call it.</param>
+public sealed record FittingSheet(double Length, double Width, double Thickness, string Material, string Layer);
 
 /// <summary>A material; <c>BendRatio</c> is the smallest inside bend radius in sheet thicknesses (usual handbook multiple). Moduli and strengths in Pa, density in kg/m³, elongation as a share.</summary>
 public sealed record Material(

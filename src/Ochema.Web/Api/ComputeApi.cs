@@ -97,6 +97,8 @@ internal static class ComputeApi
             return TypedResults.File(SolidFile.Stl(Solid.Of(plug)), "model/stl", TemplateFiles.FileName(plug.Station, plug.Name, written));
         if (report.Prints.FirstOrDefault(t => t.Part == part) is not { } template)
             return Problems.NotFound($"This rig has no flat piece '{part}'.");
+        if (written == TemplateFormat.Stl && !template.Flat)
+            return Problems.NotFound($"'{part}' is no body: it is printed on paper.");
         if (written == TemplateFormat.Stl)
             return TypedResults.File(SolidFile.Stl(Solid.Of(template)), "model/stl", TemplateFiles.FileName(template, written));
         var (text, type) = written == TemplateFormat.Dxf ? (TemplateFiles.Dxf(template), "image/vnd.dxf") : (TemplateFiles.Svg(template), "image/svg+xml");

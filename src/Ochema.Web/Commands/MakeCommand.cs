@@ -137,7 +137,7 @@ internal static class MakeCommand
             string Named(TemplateFormat format) => Path.Combine(folder, $"{t.Part}-{TemplateFiles.FileName(t, format)}");
             File.WriteAllText(Named(TemplateFormat.Svg), TemplateFiles.Svg(t));
             File.WriteAllText(Named(TemplateFormat.Dxf), TemplateFiles.Dxf(t));
-            if (r.Templates.Contains(t))
+            if (t.Flat)
                 File.WriteAllBytes(Named(TemplateFormat.Stl), SolidFile.Stl(Solid.Of(t)));
         }
         foreach (var p in r.Plugs)

@@ -112,7 +112,7 @@ public sealed class SolidTests
         var report = Maker.Of(rig, Catalogue.Shipped.With(rig.Stock));
         var joints = Ochema.Core.Kinds.RigAssembly.Build(rig,
             Catalogue.Shipped.With(rig.Stock)).Joints.Where(j => j.Plug is { Kept: PlugKept.Pinned }).ToList();
-        Assert.Equal(joints.Count, report.Wraps.Count);
+        Assert.Equal(joints.Count, report.Wraps.Count(w => w.Holes.Count > 0));
         // A pin right across would stand where the screw goes: each stops short of the thread, with enough of it in the plug.
         foreach (var j in joints)
         {

@@ -28,7 +28,9 @@ public sealed class TemplateTests
     public void EveryFlatPieceIsMarkedOutAndNothingRunsOut(string name)
     {
         var plan = Maker.Of(RigFiles.Named(name), Stock);
-        Assert.Equal(plan.Parts.Where(p => p.Sort == PieceSort.Sheet).Select(p => p.Id), plan.Templates.Select(t => t.Part));
+        var bars = Kinds.RigAssembly.Build(RigFiles.Named(name), Stock).Parts.Where(p => p.Cut is { } cut && cut.Bends.Count + cut.Holes.Count > 0)
+            .Select(p => (p.Station, p.Name)).Distinct();
+        Assert.Equal(plan.Parts.Where(p => p.Sort == PieceSort.Sheet || bars.Contains((p.Station, p.Name))).Select(p => p.Id), plan.Templates.Select(t => t.Part));
         foreach (var t in plan.Templates)
         {
             Assert.Empty(t.Faults);
@@ -39,11 +41,121 @@ public sealed class TemplateTests
         }
     }
 
+    [Theory, MemberData(nameof(Names))] // common practice, no source: a hole's own width of metal past it, and half of it again to its middle
+    public void NoHoleIsDrilledAtTheEndOfABar(string name)
+    {
+        foreach (var t in Maker.Of(RigFiles.Named(name), Stock).Templates)
+            Assert.All(t.Holes, h => Assert.InRange(h.X, 1.5 * h.Diameter, t.Length - 1.5 * h.Diameter));
+    }
+
+    [Fact] // what ends in a clamp stands out past it: a bar of just the span falls out
+    public void BarsBetweenClampsAreLongerThanTheirSpan()
+    {
+        double Cut(string rig, string what) => Kinds.RigAssembly.Build(RigFiles.Named(rig), Stock).Parts
+            .First(p => p.Name.StartsWith(what, StringComparison.Ordinal)).Cut!.Length;
+        var table = new RailTable();
+        Assert.True(Cut("rail-table", "Cross-bar") > table.Apart + 0.04);
+        Assert.True(Cut("rail-table", "Tube of the table") > table.PostsApart + 0.04);
+        var boom = Assert.IsType<Kinds.Reaches.BoomTube>(RigFiles.Named("pan-rig").Reach);
+        Assert.True(Cut("pan-rig", "Mast") > boom.Height + 0.02);
+        Assert.True(Cut("pan-rig", "Boom") > boom.StickOut + 0.02);
+        Assert.True(Cut("pan-rig", "Rail between") > Assert.IsType<TubeClamp>(RigFiles.Named("pan-rig").Base).Apart + 0.04);
+    }
+
+    [Fact] // the long side of a mitre of 45° on 25 mm is half the width longer than the middle line
+    public void AMitredPieceIsMeasuredOverItsLongSide()
+    {
+        Assert.Equal(0.1625, CutPiece.LongSide(0.15, 0.025, [0, Math.PI / 4]), 12);
+        Assert.Equal(0.175, CutPiece.LongSide(0.15, 0.025, [-Math.PI / 4, Math.PI / 4]), 12);
+        Assert.Equal(0.15, CutPiece.LongSide(0.15, 0.025, []), 12);
+        var rig = RigFiles.Named("rail-table") with { Reach = new Kinds.Reaches.HangingBracket { Section = "tube-al-30x2" } };
+        var reach = new Kinds.Reaches.HangingBracket();
+        var parts = Kinds.RigAssembly.Build(rig, Stock).Parts;
+        Assert.Equal(reach.Down + 0.015, parts.Single(p => p.Name.StartsWith("Drop", StringComparison.Ordinal)).Cut!.Length, 9);
+        // Two mitres alike are one strip each; they are bodies of paper only.
+        var plan = Maker.Of(rig, Stock);
+        Assert.Equal(2, plan.Wraps.Count(w => w.Lines.Count == 1));
+        Assert.All(plan.Wraps, w => Assert.False(w.Flat));
+        Assert.Contains("over the long side", plan.Steps.First(s => s.Title.StartsWith("Cut drop", StringComparison.Ordinal)).How, StringComparison.Ordinal);
+    }
+
+    [Theory] // rolled up again, the line lies in one plane, as far from square as the mitre
+    [InlineData("tube-al-30x2", 0.3)]
+    [InlineData("tube-al-30x2", 0.785398)]
+    [InlineData("square-steel-25x2", 0.785398)]
+    public void TheStripOfAMitreRollsUpIntoAPlane(string section, double angle)
+    {
+        var row = Stock.Find<SectionRow>("sections", section);
+        var line = new PartLine("p", "reach", "Arm", PieceSort.Cut, Aisle.Metal, 1, 1, 1, section, null, "s");
+        var strip = Wraps.Mitre(line, 0, row, angle)!;
+        var (w, points) = (row.Width, Assert.Single(strip.Lines).Points);
+        var round = row.Shape != SectionShape.SquareTube;
+        Assert.Equal((round ? Math.PI : 4) * w, strip.Length, 9);
+        Assert.Equal((0, strip.Length), (points[0][0], points[^1][0]));
+        foreach (var p in points)
+        {
+            // How far from the long side's face, across the tube in the plane of the mitre.
+            var s = p[0] / w;
+            var across = round ? w / 2 * (1 - Math.Cos(2 * s)) : w * Math.Clamp(s <= 2 ? s - 0.5 : 3.5 - s, 0, 1);
+            Assert.Equal(across * Math.Tan(angle), p[1], 9);
+            Assert.InRange(p[1], 0, strip.Width);
+        }
+        // And in the files.
+        var dxf = Dxf(TemplateFiles.Dxf(strip)).Where(e => e.Layer == "SAW").ToList();
+        Assert.Equal(points.Count - 1, dxf.Count);
+        for (var i = 0; i < dxf.Count; i++)
+            Assert.Equal(1000 * points[i + 1][1], dxf[i].Of[21], 0.1);
+        var drawn = XDocument.Parse(TemplateFiles.Svg(strip)).Descendants().Single(e => e.Name.LocalName == "polyline").Attribute("points")!.Value.Split(' ');
+        var low = 12 + 1000 * strip.Width;
+        Assert.Equal(points.Count, drawn.Length);
+        for (var i = 0; i < drawn.Length; i++)
+            Assert.Equal(1000 * points[i][1], low - double.Parse(drawn[i].Split(',')[1], CultureInfo.InvariantCulture), 0.1);
+        Assert.Null(Wraps.Mitre(line, 0, Stock.Find<SectionRow>("sections", "flat-al-40x5"), angle));
+    }
+
+    [Fact] // a bent bar is laid flat: hook, shelf and leg between its bends, the shelf's hole in the middle, the shorter end bent first
+    public void ABentBarIsLaidFlatWithItsTurns()
+    {
+        var rig = RigFiles.Named("window-slot");
+        var plate = Assert.IsType<WindowSlotPlate>(rig.Base);
+        var t = Of(rig, "Bent bar");
+        var thick = Stock.Find<SectionRow>("sections", plate.Bar).Height;
+        var bend = Bend.Allowance(Math.PI / 2, plate.BendRadius, thick);
+        Assert.Equal(plate.Hook + plate.Shelf + plate.Leg + 2 * bend, t.Length, 9);
+        Assert.Equal([plate.Hook, plate.Shelf, plate.Leg],
+            [t.Bends[0].At - bend / 2, t.Bends[1].At - t.Bends[0].At - bend, t.Length - t.Bends[1].At - bend / 2], (a, c) => Math.Abs(a - c) < 1e-9);
+        Assert.Equal([1, 2], t.Bends.Select(x => x.Turn));
+        Assert.Equal((t.Bends[0].At + t.Bends[1].At) / 2, Assert.Single(t.Holes).X, 9);
+        Assert.True(t.Flat);
+        // Between the flanges there is the shelf and both inside radii.
+        Assert.Equal(plate.Shelf + 2 * plate.BendRadius, BendOrder.Between(t.Bends, thick)!.Value, 9);
+        Assert.Null(BendOrder.Between([t.Bends[0]], thick));
+        // A longer hook than leg is bent last.
+        Assert.Equal([2, 1], Of(rig with { Base = plate with { Hook = 0.1, Leg = 0.05 } }, "Bent bar").Bends.Select(x => x.Turn));
+    }
+
+    [Fact] // cut long, tried, trimmed: bars are cut for the long piece, the trim comes after the trial and before the strut is set
+    public void RodsOfStrutsAreCutLongAndTrimmedAfterTheTrial()
+    {
+        var rig = RigFiles.Named("cup-and-arm-braced");
+        var plan = Maker.Of(rig, Stock);
+        var rods = Kinds.RigAssembly.Build(rig, Stock).Parts.Where(p => p.Cut?.Long > 0).ToList();
+        Assert.Equal(2, rods.Count);
+        foreach (var rod in rods)
+            Assert.Contains(plan.Cuts.SelectMany(c => c.Pieces), p => Math.Abs(p.Length - rod.Cut!.Length - rod.Cut.Long) < 1e-9);
+        var (tried, trims, braces) = (plan.Steps.Single(s => s.Work == Work.TryOn), plan.Steps.Where(s => s.Work == Work.Trim).ToList(),
+            plan.Steps.Where(s => s.Work == Work.Brace).ToList());
+        Assert.Equal((2, 2), (trims.Count, braces.Count));
+        Assert.All(trims, s => Assert.True(s.Number > tried.Number && s.After.Contains(tried.Id)));
+        foreach (var brace in braces)
+            Assert.Contains(trims.Single(s => s.Station == brace.Station).Id, brace.After);
+    }
+
     [Theory]
     [MemberData(nameof(Names))]
     public void FilesAreTrueToATenthOfAMillimetre(string name)
     {
-        foreach (var t in Maker.Of(RigFiles.Named(name), Stock).Templates)
+        foreach (var t in Maker.Of(RigFiles.Named(name), Stock).Prints)
         {
             var svg = XDocument.Parse(TemplateFiles.Svg(t)).Root!;
             // A unit of the view is a millimetre on paper.

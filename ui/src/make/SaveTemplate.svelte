@@ -5,7 +5,7 @@
 
   const session = getSession();
   /** A flat piece as files: at 1:1 on paper, for a cutter, as a body. */
-  let { template, flat = true }: { template: Schemas['Template']; flat?: boolean } = $props();
+  let { template }: { template: Schemas['Template'] } = $props();
 </script>
 
 <span class="text-quiet text-sm">At 1:1:</span>
@@ -19,7 +19,7 @@
   onclick={() => savePiece(session.doc, template.part, 'svg')}
   data-save-template="svg">SVG</button
 >
-{#if flat}
+{#if template.flat}
   <button
     class="btn btn-xs border-rule"
     onclick={() => savePiece(session.doc, template.part, 'dxf')}

@@ -39,7 +39,7 @@
   let height = $derived(Math.max(TOP + wide + 40, (labels.at(-1)?.at ?? 0) + 40));
   /** Distances along and across of all holes of a group, each once. */
   const each = (values: number[]) =>
-    [...new Set([...values].sort((a, b) => a - b).map((v) => quantity(v, 'length')))].join(', ');
+    [...new Set([...values].sort((a, b) => a - b).map((v) => quantity(v, 'mark')))].join(', ');
 </script>
 
 <figure class="min-w-0" data-template={template.part}>
@@ -64,6 +64,17 @@
         stroke-dasharray="7 4"
       />
     {/each}
+    {#each template.lines as line (line.label)}
+      <polyline
+        points={line.points.map((p) => `${x(p[0]!)},${y(p[1]!)}`).join(' ')}
+        class="stroke-accent fill-none"
+        stroke-width="2.5"
+      />
+      <text x={LEFT + long + 10} y={TOP + 10} class="fill-accent text-xs font-semibold">{line.label}</text>
+    {/each}
+    {#each template.bends.length > 1 ? template.bends : [] as b, i (i)}
+      <text x={x(b.at) + 4} y={TOP + 12} class="fill-secondary text-xs font-semibold">{b.turn}</text>
+    {/each}
     <!-- Sizes: length below, width on the left. -->
     <path
       d="M{LEFT} {TOP + wide + 8}v14 M{LEFT + long} {TOP + wide + 8}v14 M{LEFT} {TOP + wide + 15}h{long} M{LEFT -
@@ -71,10 +82,10 @@
       class="stroke-accent fill-none"
     />
     <text x={LEFT + long / 2} y={TOP + wide + 32} text-anchor="middle" class="fill-accent text-xs font-semibold"
-      >{quantity(template.length, 'length')}</text
+      >{quantity(template.length, 'mark')}</text
     >
     <text x={LEFT - 20} y={TOP + wide / 2 + 4} text-anchor="end" class="fill-accent text-xs font-semibold"
-      >{quantity(template.width, 'length')}</text
+      >{quantity(template.width, 'mark')}</text
     >
     {#each template.holes as h, i (i)}
       <circle
@@ -111,9 +122,10 @@
       {#each template.bends as b, i (i)}
         <tr class="border-rule border-t border-dotted">
           <th class="py-0.5 text-left font-normal"
-            >bend {quantity(b.angle, 'angle')}, inside radius {quantity(b.radius, 'length')}</th
+            >bend{template.bends.length > 1 ? ` ${b.turn}` : ''}
+            {quantity(b.angle, 'angle')}, inside radius {quantity(b.radius, 'length')}</th
           >
-          <td>{quantity(b.at, 'length')}</td>
+          <td>{quantity(b.at, 'mark')}</td>
           <td>all across</td>
         </tr>
       {/each}

@@ -162,7 +162,7 @@
           <h2 class="mb-1 text-2xl">What to drill and tap</h2>
           {#if report.holes.length}<HoleTable holes={report.holes} />{:else}<p>Nothing of this rig is drilled.</p>{/if}
         {:else if view === 'Templates'}
-          <h2 class="mb-1 text-2xl">Flat pieces, as they are marked out</h2>
+          <h2 class="mb-1 text-2xl">What is marked out, true to scale</h2>
           {#if report.templates.length}
             <p class="text-quiet mb-3 max-w-[44rem] text-sm">
               Print at 100 %, then measure the bars on the print. Larger pieces come on several sheets: lay the circles
@@ -177,19 +177,19 @@
               {/each}
             </div>
           {:else}
-            <p>Nothing of this rig is cut from sheet, plate or block.</p>
+            <p>Nothing of this rig is cut from sheet, bent or drilled along a bar.</p>
           {/if}
           {#if report.wraps.length}
             <h3 class="mt-6 text-base">Strips to wrap round tubes' ends</h3>
             <p class="text-quiet mb-2 max-w-[44rem] text-sm">
-              Once round, lower edge flush with the end, taped: punch through both crosses, which then stand opposite
-              each other.
+              Once round and taped. Crosses are punched through: two of them stand opposite each other. Lines are marked
+              round the tube and sawn along.
             </p>
             <div class="grid gap-6">
               {#each report.wraps as template (template.part)}
                 <div>
                   <TemplateDrawing {template} />
-                  <p class="mt-1 flex items-center gap-2"><SaveTemplate {template} flat={false} /></p>
+                  <p class="mt-1 flex items-center gap-2"><SaveTemplate {template} /></p>
                 </div>
               {/each}
             </div>

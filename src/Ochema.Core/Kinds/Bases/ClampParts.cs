@@ -20,6 +20,9 @@ internal static class ClampParts
     public const double MetalFriction = 0.15;
     public const double RubberFriction = 0.4;
 
+    /// <summary>Tube past the middle of a clamp or bolt that it ends in, m (judgement: half a jaw and a finger).</summary>
+    public const double Past = 0.03;
+
     /// <summary>The real diameter of the rig's tube or bar, m.</summary>
     public static double Diameter(RigBuilder b) => b.Rig.Site.Diameter ?? 0.025;
 

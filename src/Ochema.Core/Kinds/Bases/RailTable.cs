@@ -117,7 +117,8 @@ public sealed record RailTable : BaseKind
         var middle = surface.Point(b.Rig.At[0], b.Rig.At[1]) + level * normal;
         var tops = new Dictionary<(int, int), NodeIndex>();
         // Beyond its posts a rail only hangs there: half of it at each, with the clamp.
-        var beyond = section.Area * Math.Max(0, Length - PostsApart) / 2 * metal.Density;
+        var tube = Math.Max(Length, PostsApart + 2 * ClampParts.Past);
+        var beyond = section.Area * (tube - PostsApart) / 2 * metal.Density;
         var clampRow = b.Fitting("rail-clamp");
         var posts = new List<double>();
         foreach (var ((x, y, name), hold) in spots.Zip(holds))
@@ -154,7 +155,7 @@ public sealed record RailTable : BaseKind
             b.Checks.Add(new JointTorque(b, StationId.Base, new(name + "-clamp"), $"Cross-bar clamp turns, {name}", spring, capacity.Torque,
                 "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
             var piece = b.Beam(StationId.Base, name + "-cross", "cross-bar", clamp, seat, section, metal, normal);
-            b.PointMass(clamp, clampRow.Mass);
+            b.PointMass(clamp, clampRow.Mass + section.Area * ClampParts.Past * metal.Density);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(name + "-cross"), "Cross-bar bends", piece));
             b.Shape(name + "-cross", StationId.Base, "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
         }
@@ -162,8 +163,8 @@ public sealed record RailTable : BaseKind
             new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Torque = ClampTorque, Included = true });
-        b.Parts.Cut(StationId.Base, row, metal, Math.Max(Length, PostsApart), 2, "Tube of the table", by: Length > PostsApart ? nameof(Length) : null);
-        b.Parts.Cut(StationId.Base, row, metal, Apart, what: "Cross-bar", by: nameof(Apart));
+        b.Parts.Cut(StationId.Base, row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart));
+        b.Parts.Cut(StationId.Base, row, metal, Apart + 2 * ClampParts.Past, what: "Cross-bar", by: nameof(Apart));
         foreach (var length in posts)
             b.Parts.Bought(StationId.Base, b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
                 name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");

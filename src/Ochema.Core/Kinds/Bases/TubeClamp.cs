@@ -126,7 +126,18 @@ public sealed record TubeClamp : BaseKind
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(h.Id + "-rail"), "Rail bends", piece));
             b.Shape(h.Id + "-rail", StationId.Base, "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
-        b.Parts.Cut(StationId.Base, rail, metal, Apart, what: "Rail between the clamps", by: nameof(Apart));
+        var length = Apart + 2 * ClampParts.Past;
+        b.Parts.Cut(StationId.Base, rail, metal, length, what: "Rail between the clamps", by: nameof(Apart));
+        b.Parts.Also(c => c with
+        {
+            Holes =
+            [
+                new(ClampParts.Past, "Rail", holds[0].Id + "-rail-nut"), new(length / 2, "Rail"),
+                new(length - ClampParts.Past, "Rail", holds[1].Id + "-rail-nut"),
+            ],
+        });
+        foreach (var h in holds)
+            b.PointMass(h.Top.Node, b.Stock.Section(Rail).Area * ClampParts.Past * metal.Density);
         // Each end of the rail stands on a clamp's stud, with a nut.
         foreach (var h in holds)
             b.StandsOn(h.Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) }, new(h.Id + "-rail-nut", StationId.Base, $"rail on the {h.Label}",

@@ -116,6 +116,13 @@ public sealed record WindowSlotPlate : BaseKind
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
         b.Parts.Cut(StationId.Base, row, metal, Math.Max(flat, shelf.Length), what: "Bent bar, flat");
+        var bend = Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
+        b.Parts.Also(c => c with
+        {
+            // Hook and leg both hang down from the shelf.
+            Bends = [new(Hook + bend / 2, Math.PI / 2, BendRadius), new(Hook + Shelf + 1.5 * bend, Math.PI / 2, BendRadius)],
+            Holes = [new(Hook + bend + Shelf / 2, "Shelf")],
+        });
         b.Parts.Bought(StationId.Base, b.Fitting("felt"));
         if (Weight > 0)
             b.Parts.Bought(StationId.Base, b.Fitting("small-bag"), mass: Weight);

@@ -38,6 +38,9 @@ public sealed record Strut : BraceKind
     /// <summary>Where the foot stands, m from the panel's middle.</summary>
     public required double[] At { get; init; }
 
+    /// <summary>Rod past its clamp until the strut has been tried, m (judgement: a hand's width).</summary>
+    private const double Spare = 0.08;
+
     private const double JointHeight = 0.012;
     private const double ShortestRod = 0.05;
 
@@ -110,6 +113,7 @@ public sealed record Strut : BraceKind
         b.Checks.Add(new SectionStrength(b, station, new(name), "Rod bends", piece));
         b.Parts.Bought(station, b.Fitting("strut-clamp"));
         b.Parts.Cut(station, row, material, length);
+        b.Parts.Also(c => c with { Long = Spare });
         b.Shape(name + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
     }
 }

@@ -45,8 +45,8 @@ public sealed record CradleHead : HeadKind
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Bend, "Bend the cradle round the camera",
-            "Pattern on the sheet: device plus twice the liner. Relief holes at the corners, then bends in the order that leaves room "
-                + "for the vice. Fingernail over the outside of each: no crack. Liner in, camera in and out without force.")
+            "Pattern on the sheet: device plus twice the liner. The two bends as marked, one after the other, the second over a block of the camera's width "
+                + "and its liner: it has to go between the flanges. Fingernail over the outside of each: no crack. Liner in, camera in and out without force.")
         {
             Of = "Cradle",
             Reads = [nameof(Wall), nameof(BendRadius), nameof(Pad)],

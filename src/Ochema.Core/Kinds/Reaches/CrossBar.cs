@@ -49,6 +49,10 @@ public sealed record CrossBar : ReachKind
                 row.Width)], row.Width);
         b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar is { } loaded ? b.EndLoad(loaded) : null, row.Width / 2));
         b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null);
+        b.Parts.Also(c => c with
+        {
+            Holes = [new(Lap / 2, "Cross-bar", b.Own("cross-bar-bolt")), .. Math.Abs(Offset) > 0.004 ? [new(c.Length - Lap / 2, "Cross-bar")] : (BarHole[])[]],
+        });
         return new Mount(end, b.Position(end), from.Axis, through);
     }
 
