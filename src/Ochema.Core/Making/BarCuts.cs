@@ -28,7 +28,7 @@ public static class BarCuts
     public static IReadOnlyList<CutGroup> Of(
         IReadOnlyList<PartLine> lines, Catalogue stock, double kerf, double squaring, IReadOnlyList<Offcut>? offcuts = null)
     {
-        var wanted = lines.Where(l => l is { Length: > 0, Row: not null } && stock.Has("sections", l.Row))
+        var wanted = lines.Where(l => l is { Length: > 0, Row: not null, Is: not PartIs.MadeForMe } && stock.Has("sections", l.Row))
             .Select(l => (Row: stock.Find<SectionRow>("sections", l.Row!),
                 Piece: new CutPieceWanted(l.Id, l.Length!.Value, (int)Math.Ceiling(l.Quantity - l.Have - 1e-9))))
             .Where(w => w.Piece.Count > 0);

@@ -66,7 +66,31 @@ internal static class BuildPlan
         all.AddRange(b.Joints.Select(HouseSteps.Plugged).OfType<StationStep>().Where(s => s.Step.Work == Work.Glue));
         all.AddRange(Sorted(own, Work.Glue));
         all.AddRange(Chain(b, own, Fits));
-        return Linked(all);
+        var placed = Linked(all);
+        return b.Rig.Bench?.Lines?.Values.Any(l => l.Is is PartIs.Donor or PartIs.MadeForMe) == true
+            ? Linked(AsComeBy(b, all, Lines(b, placed), holes)) : placed;
+    }
+
+    /// <summary>The steps by how parts are come by: donors are stripped first, and nobody cuts, bends or drills what is made for them.</summary>
+    private static List<StationStep> AsComeBy(RigBuilder b, List<StationStep> all, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes)
+    {
+        bool Is(int part, PartIs how) => part >= 0 && b.Parts[part] is var p
+            && lines.Any(l => l.Is == how && l.Station == p.Station && l.Name == p.Name && l.Row == p.Row && l.Joint == p.Joint);
+        var finished = Enumerable.Range(0, b.Parts.Count).Where(i => Is(i, PartIs.MadeForMe)).ToList();
+        // Layers of joints that are drilled in what comes finished.
+        var drilled = finished.SelectMany(i => (b.Parts[i].Sheet?.Holes.Select(h => h.Layer) ?? []).Concat(b.Parts[i].Cut?.Holes.Select(h => h.Layer) ?? [])
+            .Select(layer => (b.Parts[i].Station, layer))).ToHashSet();
+        bool Spared(StationStep s) => s.Step.Work switch
+        {
+            Work.Cut or Work.Bend or Work.Trim => finished.Contains(s.Part),
+            Work.Drill or Work.Tap => s.Joints.Count > 0 && holes.Where(h => s.Joints.Contains(h.Joint)).All(h =>
+                drilled.Any(d => d.layer == h.Layer && (d.Station == h.Station || RigPath.Of(d.Station) == RigPath.Of(h.Station)))),
+            _ => false,
+        };
+        var kept = all.FindAll(s => !Spared(s));
+        var donors = lines.Where(l => l.Is == PartIs.Donor).Select(HouseSteps.Stripped).ToList();
+        kept.InsertRange(kept.FindLastIndex(s => s.Step.Work <= Work.Strip) + 1, donors);
+        return kept;
     }
 
     /// <summary>What goes on each other, from the host upwards, then what helps and what is set.</summary>

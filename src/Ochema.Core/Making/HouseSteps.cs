@@ -43,6 +43,17 @@ internal static class HouseSteps
         { Tools = ["cloth", "tape"], Minutes = 10 });
     }
 
+    /// <summary>A part is taken off the thing that it is part of.</summary>
+    public static StationStep Stripped(PartLine line) => new(line.Station, new(Work.Strip, $"Take off its donor: {Words.Inside(line.Name)}",
+        "Measure it before anything else is cut for it: thread, holes, play. Keep its screws. What has a cord is unplugged first, the cord cut off and "
+            + "thrown away: the rest is never to be plugged in again.")
+    {
+        Tools = ["calipers", "spanners", "pliers"],
+        Minutes = 10,
+        Beware = "Springs under load jump; capacitors in lamps and motors keep a charge.",
+        Wrong = "It breaks, or is of another size: buy it; the list has its price.",
+    });
+
     /// <summary>What may be measured, with what was.</summary>
     public static StationStep? Measured(RigDocument rig)
     {
@@ -333,7 +344,9 @@ internal static class HouseSteps
     public static StationStep Tethered(TetherBuilt tether) => new("tether", new(Work.Tether, $"{Words.Capital(tether.Name)}: on first, "
         + "off last",
         $"From the camera or the piece itself, not from its clip, to the {Words.Inside(tether.Anchor.Name)}. "
-            + $"{QuantityText.Of(tether.Length, Dimension.Length)}, "
+            + $"{QuantityText.Of(tether.Length, Dimension.Length)} between its ends, "
+            + (tether.Knot.Takes > 0 ? $"cut {QuantityText.Of(tether.Cut, Dimension.Length)}: each {Words.Inside(tether.Knot.Name)} takes "
+                + $"{QuantityText.Of(tether.Knot.Allowance(tether.Row.Thickness), Dimension.Length)}, " : "")
         + "so short that nothing reaches wheel, road or blade. Pull on both ends.")
     { Tools = ["scissors", "lighter"], Minutes = 4 })
     { Tether = tether.Choice };

@@ -28,7 +28,7 @@ public static class Maker
         lines = [.. lines.Select(l => l.ByTheBar && !cuts.Any(c => c.Plan.Cost is not null && c.Row == l.Row)
             && l.Have < l.Quantity ? l with { Pay = l.Cost * (1 - l.Have / l.Quantity) } : l)];
         var bars = cuts.Sum(c => c.Plan.Cost ?? 0);
-        var toBuy = lines.Where(l => l.Is == PartIs.ToBuy).Sum(l => l.Pay)
+        var toBuy = lines.Where(l => l.Is is PartIs.ToBuy or PartIs.MadeForMe).Sum(l => l.Pay)
             + cuts.Where(c => lines.Any(l => l.Row == c.Row && l.Is == PartIs.ToBuy && c.Pieces.Any(p => p.Id == l.Id))).Sum(c => c.Plan.Cost ?? 0);
         IReadOnlyList<AisleTotal> aisles =
         [
@@ -44,7 +44,8 @@ public static class Maker
             Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id).Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
             Saw = [Asked(bench, nameof(Bench.Kerf), cuts.Count > 0 ? cuts[0].Kerf : BarCuts.Hacksaw),
                 Asked(bench, nameof(Bench.Squaring), cuts.Count > 0 ? cuts[0].Squaring : BarCuts.Squared)],
-            LineAsks = [Asked(new BenchLine(), nameof(BenchLine.Pack), 1), Asked(new BenchLine(), nameof(BenchLine.Price), null)],
+            LineAsks = [Asked(new BenchLine(), nameof(BenchLine.Pack), 1), Asked(new BenchLine(), nameof(BenchLine.Price), null),
+                Asked(new BenchLine(), nameof(BenchLine.Have), null)],
             Instead = [Asked(bench, nameof(Bench.ReadyMade), null), Asked(bench, nameof(Bench.Hire), null)],
         };
     }

@@ -34,12 +34,12 @@ internal static class Purse
     private static PartLine Told(string key, PartLine line, Bench? bench, Catalogue stock)
     {
         var said = bench?.Lines?.GetValueOrDefault(key) ?? new BenchLine();
-        var have = said.Is == PartIs.InDrawer ? said.Have ?? line.Quantity : said.Have ?? 0;
+        var have = said.Is is PartIs.InDrawer or PartIs.Donor ? said.Have ?? line.Quantity : said.Have ?? 0;
         have = Math.Min(have, line.Quantity);
         var pack = said.Pack ?? 1;
         var each = line.Quantity > 0 ? line.Cost / line.Quantity : 0;
         var price = said.Price ?? each * pack;
-        var barred = line is { Sort: PieceSort.Cut, Length: > 0, Row: { } row } && stock.Has("sections", row);
+        var barred = said.Is != PartIs.MadeForMe && line is { Sort: PieceSort.Cut, Length: > 0, Row: { } row } && stock.Has("sections", row);
         return line with
         {
             Key = key,

@@ -36,7 +36,7 @@ public sealed record BenchLine
     /// <summary>Where it is by now.</summary>
     public PartIs Is { get; init; }
 
-    /// <summary>How many of them lie in the drawer; null with <see cref="PartIs.InDrawer"/>: all.</summary>
+    /// <summary>How many of them lie in the drawer; null with what costs nothing: all.</summary>
     [Measure("In the drawer", Dimension.Count, 0, 10000)]
     public double? Have { get; init; }
 
@@ -55,9 +55,17 @@ public enum PartIs
     [Description("to buy")]
     ToBuy,
 
-    /// <summary>It lies there already, or comes off something that is taken apart: it costs nothing.</summary>
+    /// <summary>It lies there already: it costs nothing.</summary>
     [Description("in the drawer")]
     InDrawer,
+
+    /// <summary>It comes off something that is taken apart for it.</summary>
+    [Description("off a donor")]
+    Donor,
+
+    /// <summary>A workshop or a shop makes it: bought finished, at the price that was asked.</summary>
+    [Description("made for me")]
+    MadeForMe,
 
     [Description("bought")]
     Bought,

@@ -16,6 +16,12 @@ namespace Ochema.Core.Rigs;
 public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structure.Vec3 From,
     Hosts.Anchor Anchor, Structure.Vec3 End, double Length, StrapRow Row)
 {
+    /// <summary>What its ends are.</summary>
+    public Knot Knot => Lashing.Knots.First(k => k.Id == Choice.End);
+
+    /// <summary>Line that is cut for it, both knots counted, m.</summary>
+    public double Cut => Length + 2 * Knot.Allowance(Row.Thickness);
+
     /// <summary>What it keeps when its own piece comes off, kg: camera and head for one tied to the camera.</summary>
     public double Keeps(RigBuilder b) => b.MassFrom(Choice.From switch
     {

@@ -7,6 +7,13 @@ namespace Ochema.Core.Stock;
 public sealed record Knot(
     string Id, string Name, [property: Measure("Strength left", Dimension.Ratio, 0, 1)] double Keeps, bool ForElastic, string Use, string Source) : IStockRow
 {
+    /// <summary>Line that it takes with its loop and tail, in thicknesses of the line (common practice, no source: tied and measured, 0.7–1.5 ×).</summary>
+    public double Takes { get; init; }
+
+    /// <summary>Line that it takes, m.</summary>
+    /// <param name="thickness">Of the line, m.</param>
+    public double Allowance(double thickness) => Takes * thickness;
+
     /// <inheritdoc/>
     public string? Range => "strength left ±0.1";
 }
@@ -16,11 +23,11 @@ public static class Lashing
 {
     public static IReadOnlyList<Knot> Knots { get; } =
     [
-        new("bowline", "Bowline", 0.65, false, "a loop that does not slip; tie its tail", "common practice, no source"),
-        new("figure-eight", "Figure-eight loop", 0.75, false, "a loop that stays tied", "common practice, no source"),
-        new("clove-hitch", "Clove hitch with two half hitches", 0.6, false, "round a tube", "common practice, no source"),
-        new("double-overhand", "Double overhand stopper", 0.6, true, "the end of elastic cord", "common practice, no source"),
-        new("crimp", "Crimped ferrule", 0.8, true, "wire and elastic, with a thimble", "common practice, no source"),
+        new("bowline", "Bowline", 0.65, false, "a loop that does not slip; tie its tail", "common practice, no source") { Takes = 45 },
+        new("figure-eight", "Figure-eight loop", 0.75, false, "a loop that stays tied", "common practice, no source") { Takes = 60 },
+        new("clove-hitch", "Clove hitch with two half hitches", 0.6, false, "round a tube", "common practice, no source") { Takes = 45 },
+        new("double-overhand", "Double overhand stopper", 0.6, true, "the end of elastic cord", "common practice, no source") { Takes = 20 },
+        new("crimp", "Crimped ferrule", 0.8, true, "wire and elastic, with a thimble", "common practice, no source") { Takes = 20 },
         new("sewn", "Sewn end or hook, as rated", 1, true, "webbing as sold", "common practice, no source"),
     ];
 

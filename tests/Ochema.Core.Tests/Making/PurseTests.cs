@@ -128,4 +128,68 @@ public sealed class PurseTests
         var wrong = Assert.Throws<DocumentException>(() => RigReader.Read(rig.ToJsonString(), Stock));
         Assert.StartsWith(path, wrong.Path, StringComparison.Ordinal);
     }
+
+    [Theory, MemberData(nameof(Names))] // off a donor it costs nothing and is taken off first; made for me it is paid and nobody cuts, bends or drills it
+    public void HowAPartIsComeByChangesThePlan(string name)
+    {
+        var plain = With(name, null);
+        foreach (var line in plain.Parts.Where(p => p.Sort is PieceSort.Cut or PieceSort.Sheet && p.Aisle == Aisle.Metal))
+        {
+            MakeReport As(PartIs how, double? price = null) =>
+                With(name, new() { Lines = new Dictionary<string, BenchLine> { [line.Key] = new() { Is = how, Price = price } } });
+            var (donor, made) = (As(PartIs.Donor), As(PartIs.MadeForMe, 33));
+            Adds(donor);
+            Adds(made);
+            var strip = Assert.Single(donor.Steps, s => s.Work == Work.Strip && s.Title.StartsWith("Take off its donor", StringComparison.Ordinal));
+            Assert.Contains("never to be plugged in again", strip.How, StringComparison.Ordinal);
+            Assert.Equal(0, donor.Parts.Single(p => p.Key == line.Key).Pay, 9);
+            Assert.Equal(33 * Math.Ceiling(line.Quantity), made.Parts.Single(p => p.Key == line.Key).Pay, 9);
+            Assert.False(made.Parts.Single(p => p.Key == line.Key).ByTheBar);
+            Assert.DoesNotContain(made.Cuts.SelectMany(c => c.Pieces), p => p.Id == made.Parts.Single(l => l.Key == line.Key).Id);
+            // The step at which it was cut is gone, and whatever is left keeps its order.
+            var cut = plain.Steps.Where(s => s.Work is Work.Cut or Work.Bend && s.Parts.Contains(line.Id)).ToList();
+            Assert.Equal(plain.Steps.Count(s => s.Work == Work.Cut) - cut.Count(s => s.Work == Work.Cut), made.Steps.Count(s => s.Work == Work.Cut));
+            foreach (var report in new[] { donor, made })
+            {
+                var at = report.Steps.Select((s, n) => (s.Id, n)).ToDictionary(x => x.Id, x => x.n);
+                Assert.All(report.Steps, s => Assert.All(s.After, a => Assert.True(at[a] < at[s.Id])));
+                Assert.Equal(plain.Parts.Select(p => p.Key).Order(), report.Parts.Select(p => p.Key).Order());
+                Assert.All(report.Parts, p => Assert.Contains(report.Steps, s => s.Id == p.Step));
+            }
+        }
+    }
+
+    [Fact] // a plate that comes drilled is not drilled, the riser's plug still is
+    public void WhatComesFinishedIsNotDrilled()
+    {
+        var plain = With("cup-plate-riser", null);
+        var plate = plain.Parts.Single(p => p.Name.StartsWith("Plate", StringComparison.Ordinal));
+        var made = With("cup-plate-riser", new() { Lines = new Dictionary<string, BenchLine> { [plate.Key] = new() { Is = PartIs.MadeForMe, Price = 40 } } });
+        int Drills(MakeReport r, string joint) => r.Steps.Count(s => s.Work == Work.Drill && s.Joints.Contains(joint));
+        Assert.Equal((1, 0), (Drills(plain, "spacer-bolt"), Drills(made, "spacer-bolt")));
+        Assert.Equal((1, 1), (Drills(plain, "head-screw"), Drills(made, "head-screw")));
+        // Its sizes are ordered from the same table.
+        Assert.Equal(plain.Holes.Count, made.Holes.Count);
+        Assert.Equal(plain.Templates.Count, made.Templates.Count);
+    }
+
+    [Fact] // by hand: 1 m of 4 mm line between two bowlines of 45 thicknesses each is cut 1.36 m long; a sewn one 1 m
+    public void KnotsTakeLine()
+    {
+        var rig = RigFiles.Named("cup-plate-riser");
+        double Line(string end)
+        {
+            var b = Kinds.RigAssembly.Build(rig with { Tether = rig.Tether! with { End = end } }, Stock);
+            var tether = b.Tethers[0];
+            Assert.Equal(Math.Round(tether.Cut, 2), b.Parts.First(p => p.Station == "tether").Cut!.Length, 9);
+            return tether.Cut - tether.Length;
+        }
+        var row = Stock.Find<StrapRow>("straps", rig.Tether!.Stock);
+        Assert.Equal(0, Line("sewn"), 12);
+        Assert.Equal(90 * row.Thickness, Line("bowline"), 12);
+        Assert.Equal(40 * row.Thickness, Line("crimp"), 12);
+        var step = Maker.Of(rig with { Tether = rig.Tether with { End = "bowline" } }, Stock).Steps.Single(s => s.Work == Work.Tether);
+        Assert.Contains("each bowline takes", step.How, StringComparison.Ordinal);
+        Assert.Equal(0.012, Stock.Find<StrapRow>("straps", "ratchet-25").Thickness);
+    }
 }

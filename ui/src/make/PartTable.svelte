@@ -12,7 +12,7 @@
 
   const how = { bought: '', cut: 'cut', sheet: 'cut from sheet', own: 'your own' } as const;
   let groups = $derived(report.aisles.map((a) => ({ ...a, lines: report.parts.filter((p) => p.aisle === a.aisle) })));
-  let [pack, priced] = $derived([report.lineAsks[0]!, report.lineAsks[1]!]);
+  let [pack, priced, had] = $derived([report.lineAsks[0]!, report.lineAsks[1]!, report.lineAsks[2]!]);
   let bars = $derived(report.cuts.reduce((sum, c) => sum + (c.plan.cost ?? 0), 0));
   let instead = $derived(report.instead.filter((i) => i.value != null));
 </script>
@@ -49,6 +49,18 @@
               >
                 {#each report.whereabouts as w (w.id)}<option value={w.id}>{w.label}</option>{/each}
               </select>
+              {#if p.quantity > 1 && (p.is === 'in-drawer' || p.is === 'donor')}
+                <span class="ml-1 inline-flex items-center gap-1 whitespace-nowrap">
+                  <NumberCell
+                    label="{fill(p.name)}: how many of them"
+                    value={p.have}
+                    asked={had}
+                    whole
+                    onsaid={(said) => sayLine(session, p.key, { have: said })}
+                  />
+                  of {p.quantity}
+                </span>
+              {/if}
             {/if}
           </td>
           <td class="pl-3 text-right max-sm:hidden">
