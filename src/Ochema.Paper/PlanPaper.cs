@@ -168,6 +168,8 @@ public static class PlanPaper
         foreach (var h in report.Holes)
         {
             var sunk = h.Countersink > 0 ? $", countersunk {Sheet.Printed(QuantityText.Of(h.Countersink, Dimension.Length), units)} deep" : "";
+            if (h.Recess > 0)
+                sunk += Sheet.Printed($", recess {QuantityText.Of(h.RecessAcross, Dimension.Drill)} across, {QuantityText.Of(h.Recess, Dimension.Length)} deep", units);
             flow.Room(Sheet.LineOf(Sheet.Body) * 2);
             var drill = Drills.Name(h.Diameter, units, h.Sort == HoleSort.Clearance);
             flow.Text($"{h.Count} × {drill}  {Sheet.Printed(h.For, units)}{sunk}: {h.Layer}, {h.Title}");

@@ -7,6 +7,9 @@ namespace Ochema.Paper;
 /// <summary>Flat pieces at 1:1 on paper: tiled where they are larger, with marks to lay the sheets on each other and bars to measure.</summary>
 public static class TemplatePaper
 {
+    /// <summary>Room for which sheet it is, mm.</summary>
+    private const double Corner = 40;
+
     /// <summary>Thinner than this it is the paper itself, m.</summary>
     private const double Paper = 0.0002;
 
@@ -42,7 +45,11 @@ public static class TemplatePaper
         string Size(double m) => Printed(QuantityText.Of(m, Dimension.Mark));
         var (left, top) = (Tiling.Margin, Tiling.Margin + Tiling.Header);
         var several = tiling.Columns * tiling.Rows > 1;
-        sheet.Text(left, Tiling.Margin + 4.5, Printed(t.Name) + (t.Quantity > 1 ? $", {t.Quantity:0} of it" : ""), Sheet.Head, bold: true);
+        var name = Printed(t.Name) + (t.Quantity > 1 ? $", {t.Quantity:0} of it" : "");
+        var room = tiling.Paper.Width - 2 * Tiling.Margin - (several ? Corner : 0);
+        // A long name in smaller letters rather than over the edge.
+        var size = sheet.Wrap(name, room, Sheet.Head, true).Count == 1 ? Sheet.Head : Sheet.Small;
+        sheet.Text(left, Tiling.Margin + 4.5, sheet.Wrap(name, room, size, true)[0], size, bold: true);
         var thick = t.Thickness > Paper ? $" × {Size(t.Thickness)}" : "";
         sheet.Text(left, Tiling.Margin + 9.5, $"{rig} · {Size(t.Length)} × {Size(t.Width)}{thick} · print at 100 %, measure the bars", Sheet.Small);
         if (several)
@@ -69,12 +76,11 @@ public static class TemplatePaper
                     sheet.Text(X(b.At) + (right ? 1 : -1), Y(t.Width) + 4 + 3.5 * i, says, Sheet.Small, right: !right);
             }
             foreach (var line in t.Lines)
-            {
                 foreach (var (a, c) in line.Points.Zip(line.Points.Skip(1)))
                     sheet.Line(X(a[0]), Y(a[1]), X(c[0]), Y(c[1]), Stroke.Thick);
-                if (tile is { Row: 0, Column: 0 })
-                    sheet.Text(X(0) + 2, Y(t.Width) + 4, line.Label, Sheet.Small);
-            }
+            if (tile is { Row: 0, Column: 0 })
+                foreach (var (label, i) in t.Lines.Select(l => l.Label).Distinct().Select((l, i) => (l, i)))
+                    sheet.Text(X(0), Y(0) + 4 + 3.5 * i, label, Sheet.Small);
             var written = new List<(double From, double To, double Y)>();
             foreach (var h in t.Holes)
             {

@@ -33,6 +33,9 @@ public sealed record MadeJoint(
     bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null,
     TubePlug? Plug = null)
 {
+    /// <summary>True where its head is let in, and the joint is made before what covers it.</summary>
+    public bool Covered { get; init; }
+
     /// <summary>Where its screws go, m from their middle: along and across; null for a circle of <see cref="Lever"/>.</summary>
     public IReadOnlyList<(double Along, double Across)>? Places { get; init; }
 
@@ -148,6 +151,21 @@ public static class JointMaker
                         [new("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05)], AdapterRoom);
                     return [.. With("adapter-plate", Make(below, adapter, stock)), .. Make(adapter with { Room = 1 }, above, stock)];
                 }
+            case (ThroughPort { Covered: true } plate, SocketPort socket):
+                {
+                    var thread = Row(socket.Thread ?? socket.Suits);
+                    return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), Layer(socket)], Screw: "Countersunk screw") { Covered = true }];
+                }
+            case (ThroughPort { Covered: true } plate, ThroughPort upper):
+                {
+                    var thread = Row(upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6");
+                    return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), .. upper.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)],
+                        Screw: "Countersunk screw", Means: Loosening.LockNut) { Covered = true }];
+                }
+            case (ThroughPort { Covered: true, Layers: [{ Role: LayerRole.Clearance } one] }, StudPort { Length: null } stud)
+                when stock.Material(one.Material).Family == MaterialFamily.Metal:
+                return [new(JoinSort.Screwed, Row(stud.Thread), [Hardware.JamNut(Row(stud.Thread)), one with { Role = LayerRole.Tapped }], null, null, true,
+                    Means: Loosening.JamNuts)];
             case (ThroughPort plate, SocketPort socket):
                 return [new(JoinSort.Screwed, Row(socket.Thread ?? socket.Suits),
                     [Under(plate, Row(socket.Thread ?? socket.Suits), stock), .. plate.Layers, Layer(socket)])];
@@ -231,6 +249,10 @@ public static class JointMaker
         plate.Layers[0].Role == LayerRole.Soft || stock.Material(plate.Layers[0].Material).Family is MaterialFamily.Wood or MaterialFamily.Plastic
             ? Hardware.WideWasher(f) : Hardware.Washer(f);
 
+    /// <summary>A plate with the head of a screw let in from below, flush.</summary>
+    private static IEnumerable<StackLayer> LetIn(ThroughPort plate, Fastener f) =>
+        plate.Layers.Select((l, i) => i == 0 ? l with { Countersink = Hardware.CountersunkDepth(f) } : l);
+
     private static MadeJoint Bolted(Fastener thread, IEnumerable<StackLayer> upper, IReadOnlyList<StackLayer> lower) =>
         new(JoinSort.Screwed, thread, [.. upper, .. lower.Reverse(), Hardware.Washer(thread), Hardware.LockNut(thread)],
             Screw: "Bolt", Means: Loosening.LockNut);
@@ -254,7 +276,10 @@ public static class JointMaker
     /// <summary>A tube's end needs a plug, kept in it; a bar is tapped itself.</summary>
     private static IReadOnlyList<MadeJoint> Plugged(TubePort tube, IReadOnlyList<MadeJoint> made, Catalogue stock) => IsSolid(tube) ? made
         : [.. With("end-plug", made).Select((m, i) => i > 0 ? m
-            : m with { Plug = new TubePlug(tube.Tube.Width - 2 * tube.Tube.Wall, tube.Tube.Wall, PlugDepth, stock.Material(tube.Tube.Material)) })];
+            : m with { Plug = new TubePlug(tube.Tube.Width - 2 * tube.Tube.Wall, tube.Tube.Wall, PlugDepth, stock.Material(tube.Tube.Material))
+            {
+                Square = tube.Tube.Shape is SectionShape.SquareTube,
+            } })];
 
     private static List<MadeJoint> With(string fitting, IReadOnlyList<MadeJoint> made) =>
         [made[0] with { Fittings = [.. made[0].Fittings ?? [], fitting] }, .. made.Skip(1)];

@@ -26,7 +26,11 @@ public sealed record StudPort(string Name, string Thread, double? Length, bool S
 /// <summary>A hole through the part.</summary>
 /// <param name="Layers">What a screw passes, from below upwards.</param>
 /// <param name="Room">Width of the flat place, m.</param>
-public sealed record ThroughPort(string Name, IReadOnlyList<StackLayer> Layers, double Room) : Port(Name);
+public sealed record ThroughPort(string Name, IReadOnlyList<StackLayer> Layers, double Room) : Port(Name)
+{
+    /// <summary>True where what it lies on covers its underside: a screw from below has its head let in, and goes in before it lies there.</summary>
+    public bool Covered { get; init; }
+}
 
 /// <summary>The open end of a tube or bar.</summary>
 public sealed record TubePort(string Name, SectionRow Tube) : Port(Name);

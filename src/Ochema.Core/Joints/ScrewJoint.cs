@@ -56,6 +56,9 @@ public sealed record StackLayer(
     /// <summary>True for the other end of a set screw's thread: it is tapped too.</summary>
     public bool Tapped { get; init; }
 
+    /// <summary>Depth of a recess in it for a head or nut, m; beside its <see cref="Thickness"/>, which is what is clamped.</summary>
+    public double Recess { get; init; }
+
     /// <summary>How far the worst of its holes is out of place, m.</summary>
     public double Off { get; init; }
 
@@ -169,6 +172,9 @@ public sealed record ScrewJoint
 
     /// <summary>True for studs and set screws.</summary>
     public bool Headless { get; init; }
+
+    /// <summary>True where what its part lies on covers it: it is made up before that is put on.</summary>
+    public bool Covered { get; init; }
 
     /// <summary>True with a bush between a screw and a socket of another thread.</summary>
     public bool Bushed { get; init; }

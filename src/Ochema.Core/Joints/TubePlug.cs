@@ -10,6 +10,9 @@ namespace Ochema.Core.Joints;
 /// <param name="Kept">What keeps it in.</param>
 public sealed record TubePlug(double Inside, double Wall, double Depth, Material Tube, PlugKept Kept = PlugKept.Pinned)
 {
+    /// <summary>True in a square tube: the plug is square too.</summary>
+    public bool Square { get; init; }
+
     /// <summary>Pin through each wall, m, and its yield strength, Pa: a mild steel pin or screw (judgement, 4–6 mm).</summary>
     public const double Pin = 0.005;
     public const double PinYield = 240e6;

@@ -96,14 +96,17 @@ internal static class BuildPlan
     /// <summary>What goes on each other, from the host upwards, then what helps and what is set.</summary>
     private static IEnumerable<StationStep> Chain(RigBuilder b, List<StationStep> own, Func<ScrewJoint, bool> fits)
     {
-        foreach (var joint in b.Joints.Where(j => j.Station == StationId.Base && !fits(j)))
+        // What a later part covers goes in first.
+        foreach (var joint in b.Joints.Where(j => j.Covered && !j.Included && !fits(j)))
+            yield return HouseSteps.Fitted(joint);
+        foreach (var joint in b.Joints.Where(j => j.Station == StationId.Base && !j.Covered && !fits(j)))
             yield return HouseSteps.Fitted(joint);
         foreach (var step in own.Where(s => s.Station == StationId.Base && s.Step.Work is Work.Place or Work.Fit))
             yield return step.Step.Of.Length > 0 ? step with { Joints = [step.Step.Of] } : step;
         foreach (var path in b.Rig.Second is null ? [RigPath.First] : (RigPath[])[RigPath.First, RigPath.Second])
             foreach (var station in path.Stations.Reverse())
             {
-                foreach (var joint in b.Joints.Where(j => j.Station == station && !j.Included && !fits(j)))
+                foreach (var joint in b.Joints.Where(j => j.Station == station && !j.Included && !j.Covered && !fits(j)))
                     yield return HouseSteps.Fitted(joint);
                 foreach (var join in b.Joins.Where(j => j.Station == station && j.Joint is null && !IsCamera(station)))
                     yield return HouseSteps.Snapped(join);

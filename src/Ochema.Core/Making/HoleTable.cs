@@ -16,6 +16,9 @@ public static class HoleTable
                 legs.Key.Screw.ClearanceClose, HoleSort.Clearance, legs.Key.Screw.Name, p.Sheet!.Thickness, null, 0))),
     ];
 
+    /// <summary>Room round the corners of a nut or head in its recess, m (judgement: a socket does not go in, a hand does).</summary>
+    private const double RecessPlay = 0.001;
+
     /// <summary>What a hole is for, in words.</summary>
     internal static string Words(HoleSort sort, string thread) => sort switch
     {
@@ -42,7 +45,11 @@ public static class HoleTable
             };
             yield return new(joint.Id, joint.Station, joint.Title, layer.Name, Math.Max(joint.Count, joint.Screws), drill, sort, joint.Thread.Name,
                 layer.Thickness, layer.Edge, layer.Countersink)
-            { LayerId = layer.Id };
+            {
+                LayerId = layer.Id,
+                Recess = layer.Recess,
+                RecessAcross = layer.Recess > 0 ? Holes.AcrossCorners(joint.Thread) + RecessPlay : 0,
+            };
         }
     }
 }

@@ -184,12 +184,15 @@ internal static class HouseSteps
         var count = holes.Sum(h => h.Count);
         string Size(HoleRow h) => $"{h.Layer}: {(h.Count > 1 ? $"{h.Count} × " : "")}{QuantityText.Of(h.Diameter, Dimension.Drill)}"
             + $", {h.For}"
-            + (h.Countersink > 0 ? $", countersunk {QuantityText.Of(h.Countersink, Dimension.Length)} deep" : "");
+            + (h.Countersink > 0 ? $", countersunk {QuantityText.Of(h.Countersink, Dimension.Length)} deep" : "") + Recessed(h);
         var pair = holes.Count > 1 ? " What lies on each other is drilled as a pair, clamped, or marked through the part that is "
             + "drilled already." : "";
         var pilot = holes.Any(h => h.Diameter > Pilot) ? " Pilot at 3 mm first." : "";
+        // A plug has no edge to measure from.
+        var middle = joint.Plug is not { } plug ? "" : plug.Square ? " The plug's middle: both diagonals cross in it."
+            : " The plug's middle: two chords by the rule, a square on the middle of each; the lines cross in it. Or print its end.";
         yield return new(joint.Station, new(Work.Drill, $"Drill {(count == 1 ? "the hole" : $"{count} holes")}, {joint.Title}",
-            string.Join(". ", holes.Select(Size)) + $". Mark, centre-punch.{pilot}{pair} Deburr both sides.")
+            string.Join(". ", holes.Select(Size)) + $".{middle} Mark, centre-punch.{pilot}{pair} Deburr both sides.")
         {
             Of = joint.Id,
             Tools = ["marker", "punch", "clamps", "drill", "bits", .. holes.Any(h => h.Countersink > 0) ? ["countersink"] : Array.Empty<string>()],
@@ -209,6 +212,10 @@ internal static class HouseSteps
             })
             { Joints = [joint.Id] };
     }
+
+    /// <summary>The recess of a hole, in words; nothing without one.</summary>
+    internal static string Recessed(HoleRow h) => h.Recess <= 0 ? ""
+        : $", recess {QuantityText.Of(h.RecessAcross, Dimension.Drill)} across, {QuantityText.Of(h.Recess, Dimension.Length)} deep";
 
     /// <summary>Holes that are of no screwed joint: for the legs of U-bolts.</summary>
     public static StationStep DrilledApart(HoleRow row) => new(row.Station, new(Work.Drill, $"Drill {row.Count} holes, {Words.Inside(row.Title)}",

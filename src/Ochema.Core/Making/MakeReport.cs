@@ -162,6 +162,14 @@ public sealed record HoleRow(
     /// <summary>What it is for, in words: "clear for M8 × 1.25".</summary>
     public string For => HoleTable.Words(Sort, Thread);
 
+    /// <summary>Depth of a recess for the head or nut, m; 0 without one.</summary>
+    [JsonRequired]
+    public double Recess { get; init; }
+
+    /// <summary>Of that recess, m: over the corners.</summary>
+    [JsonRequired]
+    public double RecessAcross { get; init; }
+
     /// <summary>What the joint calls the layer; empty where it is of no joint.</summary>
     [JsonIgnore]
     public string LayerId { get; init; } = "";

@@ -40,7 +40,7 @@ public static class Maker
             proved.Where(s => now is null || !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)))
         {
             ToBuy = toBuy,
-            Wraps = Making.Wraps.Of(b, lines),
+            Wraps = [.. Making.Wraps.Of(b, lines), .. PlugPieces(b, lines, holes).Select(Centres.Of)],
             Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id).Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
             Saw = [Asked(bench, nameof(Bench.Kerf), cuts.Count > 0 ? cuts[0].Kerf : BarCuts.Hacksaw),
                 Asked(bench, nameof(Bench.Squaring), cuts.Count > 0 ? cuts[0].Squaring : BarCuts.Squared)],
@@ -66,7 +66,7 @@ public static class Maker
             if (joint.Plug is { } plug && lines.FirstOrDefault(l => l.Joint == joint.Id && l.Row == PlugRow) is { } line)
             {
                 var tapped = holes.FirstOrDefault(h => h.Joint == joint.Id && h.Sort == HoleSort.Tapped);
-                yield return new(line.Id, line.Station, line.Name, plug.Inside, plug.Depth, tapped?.Diameter ?? 0, tapped?.Thread ?? "");
+                yield return new(line.Id, line.Station, line.Name, plug.Inside, plug.Depth, tapped?.Diameter ?? 0, tapped?.Thread ?? "") { Square = plug.Square };
             }
     }
 

@@ -48,11 +48,12 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
         return new(facets);
     }
 
-    /// <summary>A plug: a round with a hole along its middle.</summary>
+    /// <summary>A plug: a round or square with a hole along its middle.</summary>
     public static Solid Of(PlugPiece plug)
     {
         var facets = new List<Facet>();
-        Prism(facets, Round(0, 0, plug.Diameter / 2), plug.Bore > 0 ? [Round(0, 0, plug.Bore / 2)] : [], plug.Length,
+        var half = plug.Diameter / 2;
+        Prism(facets, plug.Square ? [new(-half, -half), new(half, -half), new(half, half), new(-half, half)] : Round(0, 0, half), plug.Bore > 0 ? [Round(0, 0, plug.Bore / 2)] : [], plug.Length,
             (x, y, down) => new(x, y, -down), _ => true);
         return new(facets);
     }
@@ -148,8 +149,13 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
 
 /// <summary>A plug for the end of a tube, turned or printed.</summary>
 /// <param name="Part">Id of its line on the list.</param>
-/// <param name="Diameter">m.</param>
+/// <param name="Diameter">m; across flats of a square one.</param>
 /// <param name="Length">m.</param>
 /// <param name="Bore">Of the tap drill along its middle, m.</param>
 /// <param name="Thread">That is cut in it.</param>
-public sealed record PlugPiece(string Part, string Station, string Name, double Diameter, double Length, double Bore, string Thread);
+public sealed record PlugPiece(string Part, string Station, string Name, double Diameter, double Length, double Bore, string Thread)
+{
+    /// <summary>True for the plug of a square tube.</summary>
+    [System.Text.Json.Serialization.JsonRequired]
+    public bool Square { get; init; }
+}

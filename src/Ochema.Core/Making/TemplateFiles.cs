@@ -70,7 +70,7 @@ public static class TemplateFiles
                     $"bend{Turn(t, b)} {b.Angle * 180 / Math.PI:0} degrees, inside radius {Mm(b.Radius)}")),
                 t.Lines.Select(line => new XElement(Name + "polyline", new XAttribute("class", "saw"),
                     new XAttribute("points", string.Join(' ', line.Points.Select(p => $"{X(p[0])},{Y(p[1])}"))))),
-                t.Lines.Select(line => Text(Margin + 2, Margin + 4, line.Label)),
+                t.Lines.Select(line => line.Label).Distinct().Select((label, i) => Text(Margin + 1000 * t.Length + 2, Margin + 4 + 4 * i, label)),
                 t.Holes.Select(h => new XElement(Name + "circle", new XAttribute("cx", X(h.X)), new XAttribute("cy", Y(h.Y)),
                     new XAttribute("r", Mm(h.Diameter / 2)))),
                 t.Holes.SelectMany(h => new[]

@@ -26,7 +26,7 @@ public static class Wraps
         .. b.Joints.Where(j => j.Plug is { Kept: PlugKept.Pinned }).Select(j =>
         {
             var (plug, line) = (j.Plug!, lines.First(l => l.Joint == j.Id && l.Row == Maker.PlugRow));
-            var round = Math.PI * (plug.Inside + 2 * plug.Wall);
+            var round = (plug.Square ? 4 : Math.PI) * (plug.Inside + 2 * plug.Wall);
             TemplateHole Pin(double share) => new(share * round, plug.Depth / 2, TubePlug.Pin, HoleSort.Clearance, "the pin", j.Id, "pin through the wall");
             return new Template($"{line.Id}-wrap", line.Station, $"Strip round the tube's end, lower edge flush with it: {j.Title}", round,
                 plug.Depth + Beyond, Paper, 1, [],
@@ -53,7 +53,7 @@ public static class Wraps
             ? (Math.PI * w, Enumerable.Range(0, Round + 1).Select(i => (double[])[Math.PI * w * i / Round, rise / 2 * (1 - Math.Cos(2 * Math.PI * i / Round))]))
             : (4 * w, [[0, 0], [w / 2, 0], [1.5 * w, rise], [2.5 * w, rise], [3.5 * w, 0], [4 * w, 0]]);
         return new($"{line.Id}-mitre{(n > 0 ? $"-{n + 1}" : "")}", line.Station,
-            $"Strip round the mitre, lower edge at its tip, ends meeting on the long side: {line.Name}", length, rise + Beyond, Paper, 1, [], [], [])
+            $"Mitre strip, lower edge at the tip, ends meet on the long side: {Quantities.Words.Inside(line.Name.Split(':')[0])}", length, rise + Beyond, Paper, 1, [], [], [])
         {
             Flat = false,
             Lines = [new("saw along this line", [.. points])],

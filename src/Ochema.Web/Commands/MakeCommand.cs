@@ -130,6 +130,9 @@ internal static class MakeCommand
             sort = h.Sort.ToString().ToLowerInvariant(),
             thread = h.Thread,
             depth_mm = Millimetres(h.Depth),
+            countersink_mm = Millimetres(h.Countersink),
+            recess_mm = Millimetres(h.RecessAcross),
+            recess_deep_mm = Millimetres(h.Recess),
             edge_mm = h.Edge is { } e ? Millimetres(e) : "",
         }));
         foreach (var t in r.Prints)

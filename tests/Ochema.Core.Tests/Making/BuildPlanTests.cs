@@ -309,4 +309,30 @@ public sealed partial class BuildPlanTests
         // It says nothing of the load: the same design.
         Assert.Equal(Core.Assessment.Design.KeyOf(rig), Core.Assessment.Design.KeyOf(good));
     }
+
+    [Fact] // a table's head plate lies on its cross-bar: the head's screw is let in flush, and goes in before the plate is on the bar
+    public void WhatIsCoveredLaterGoesInFirst()
+    {
+        var rig = RigFiles.Named("rail-table");
+        var joint = RigAssembly.Build(rig, Stock).Joints.Single(j => j.Id == "head-screw");
+        Assert.True(joint.Covered && joint.Countersunk);
+        Assert.DoesNotContain(joint.Layers, l => l.Item is HardwareItem.Washer);
+        Assert.Empty(joint.Report().Findings);
+        Assert.Equal("Countersunk screw", joint.Report().Screw);
+        var plan = Plan("rail-table");
+        var (screw, bar) = (plan.Steps.Single(s => s.Work == Work.Fit && s.Joints.Contains("head-screw")),
+            plan.Steps.Single(s => s.Work == Work.Fit && s.Joints.Contains("rail-clamp-bolt")));
+        Assert.True(screw.Number < bar.Number);
+        Assert.Equal(WorkPlace.Bench, screw.Place);
+        var hole = plan.Holes.Single(h => h.Joint == "head-screw" && h.Layer == "Head plate");
+        Assert.True(hole.Countersink > 0);
+        Assert.Contains("countersunk", plan.Steps.Single(s => s.Work == Work.Drill && s.Joints.Contains("head-screw")).How, StringComparison.Ordinal);
+        // With a plate of another head: a bolt from below, its nut on top.
+        var through = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")], 0.1) { Covered = true },
+            new ThroughPort("Foot", [new("Foot", LayerRole.Clearance, 0.005, "al-6061-t6")], 0.06), Stock).Single();
+        Assert.Equal(["Plate", "Foot", "Washer", "Lock nut"], through.Layers.Select(l => l.Name));
+        var stud = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")], 0.1) { Covered = true },
+            new StudPort("Stud", "1-4-20", null), Stock).Single();
+        Assert.Equal(LayerRole.Tapped, stud.Layers[^1].Role);
+    }
 }

@@ -79,6 +79,43 @@ public sealed class SolidTests
         Assert.Equal(-0.020, solid.Facets.Min(f => Math.Min(f.A.Z, Math.Min(f.B.Z, f.C.Z))), 9);
     }
 
+    [Fact]
+    public void ThePlugOfASquareTubeIsSquare()
+    {
+        var solid = Solid.Of(new PlugPiece("p", "reach", "End plug", 0.021, 0.020, 0.0085, "M10") { Square = true });
+        IsClosed(solid);
+        Near.Share((0.021 * 0.021 - Disc(0.0085)) * 0.020, solid.Volume, 1e-9);
+        var rig = RigFiles.Named("cup-plate-riser");
+        var square = rig with { Reach = Assert.IsType<Ochema.Core.Kinds.Reaches.Riser>(rig.Reach) with { Section = "square-al-25x2" } };
+        Assert.All(Maker.Of(square, Catalogue.Shipped).Plugs, p => Assert.True(p.Square));
+        Assert.All(Maker.Of(rig, Catalogue.Shipped).Plugs, p => Assert.False(p.Square));
+    }
+
+    [Theory] // Euclid: what is drawn to find the middle crosses in it
+    [InlineData(false)]
+    [InlineData(true)]
+    public void TheMiddleOfAPlugsEndIsWhereItsLinesCross(bool square)
+    {
+        var t = Centres.Of(new("p", "reach", "End plug", 0.026, 0.02, 0.0085, "M10") { Square = square });
+        var finding = t.Lines.Where(l => l.Points.Count == 2).ToList();
+        // Lines through the middle: two diagonals, or those square to two chords at their middles.
+        var through = square ? finding : [finding[1], finding[3]];
+        var (a, b) = (through[0].Points, through[1].Points);
+        double Cross(double[] p, double[] q) => p[0] * q[1] - p[1] * q[0];
+        double[] d1 = [a[1][0] - a[0][0], a[1][1] - a[0][1]], d2 = [b[1][0] - b[0][0], b[1][1] - b[0][1]];
+        var s = Cross([b[0][0] - a[0][0], b[0][1] - a[0][1]], d2) / Cross(d1, d2);
+        Assert.Equal((0.013, 0.013), (Math.Round(a[0][0] + s * d1[0], 12), Math.Round(a[0][1] + s * d1[1], 12)));
+        Assert.Equal((0.013, 0.013), (t.Holes[0].X, t.Holes[0].Y));
+        if (square)
+            return;
+        foreach (var (chord, line) in new[] { (finding[0].Points, finding[1].Points), (finding[2].Points, finding[3].Points) })
+        {
+            double[] along = [chord[1][0] - chord[0][0], chord[1][1] - chord[0][1]];
+            Assert.Equal(0, along[0] * (line[1][0] - line[0][0]) + along[1] * (line[1][1] - line[0][1]), 12);
+            Assert.All(chord, p => Near.Share(0.013, Math.Sqrt(Math.Pow(p[0] - 0.013, 2) + Math.Pow(p[1] - 0.013, 2)), 1e-9));
+        }
+    }
+
     [Theory, MemberData(nameof(Names))]
     public void EveryFlatPieceAndPlugOfEveryRigIsABody(string name)
     {
@@ -112,7 +149,7 @@ public sealed class SolidTests
         var report = Maker.Of(rig, Catalogue.Shipped.With(rig.Stock));
         var joints = Ochema.Core.Kinds.RigAssembly.Build(rig,
             Catalogue.Shipped.With(rig.Stock)).Joints.Where(j => j.Plug is { Kept: PlugKept.Pinned }).ToList();
-        Assert.Equal(joints.Count, report.Wraps.Count(w => w.Holes.Count > 0));
+        Assert.Equal(joints.Count, report.Wraps.Count(w => w.Part.EndsWith("-wrap", StringComparison.Ordinal)));
         // A pin right across would stand where the screw goes: each stops short of the thread, with enough of it in the plug.
         foreach (var j in joints)
         {
@@ -121,7 +158,7 @@ public sealed class SolidTests
         }
         foreach (var (wrap, plug) in report.Wraps.Zip(joints.Select(j => j.Plug!)))
         {
-            Near.Share(Math.PI * (plug.Inside + 2 * plug.Wall), wrap.Length, 1e-12);
+            Near.Share((plug.Square ? 4 : Math.PI) * (plug.Inside + 2 * plug.Wall), wrap.Length, 1e-12);
             Near.Share(wrap.Length / 2, wrap.Holes[1].X - wrap.Holes[0].X, 1e-12);
             Assert.All(wrap.Holes, h => Assert.Equal((plug.Depth / 2, TubePlug.Pin), (h.Y, h.Diameter)));
             Assert.All(wrap.Holes, h => Assert.InRange(h.X, h.Diameter, wrap.Length - h.Diameter));

@@ -50,6 +50,50 @@ public class ThreadTests
         Assert.InRange(Threads.ThreadShare(f.MajorDiameter, f.Pitch, f.TapDrill), 0.70, 0.85);
     }
 
+    [Theory] // ISO 2306 drills before tapping, mm
+    [InlineData("m4", 3.3)]
+    [InlineData("m5", 4.2)]
+    [InlineData("m6", 5.0)]
+    [InlineData("m8", 6.8)]
+    [InlineData("m10", 8.5)]
+    [InlineData("m12", 10.2)]
+    public void MetricTapDrills(string id, double drill) => Assert.Equal(drill, Thread(id).TapDrill * 1000, 6);
+
+    [Theory] // ASME B1.1 tap drills as machinists' tables give them for three quarters of the thread, by their names; from memory
+    [InlineData("no8-32", "No. 29")]
+    [InlineData("no10-24", "No. 25")]
+    [InlineData("no10-32", "No. 21")]
+    [InlineData("1-4-20", "No. 7")]
+    [InlineData("1-4-28", "No. 3")]
+    [InlineData("5-16-18", "letter F")]
+    [InlineData("5-16-24", "letter I")]
+    [InlineData("3-8-16", "5/16 in")]
+    [InlineData("3-8-24", "letter Q")]
+    public void InchTapDrills(string id, string drill) => Assert.Equal(drill, Ochema.Core.Quantities.Drills.NearestInch(Thread(id).TapDrill).Name);
+
+    [Theory] // ASME B18.2.8 normal and loose fit, in; from memory
+    [InlineData("1-4-20", 0.281, 0.297)]
+    [InlineData("5-16-18", 0.344, 0.359)]
+    [InlineData("3-8-16", 0.406, 0.422)]
+    public void InchClearanceHoles(string id, double normal, double loose)
+    {
+        var f = Thread(id);
+        Assert.Equal(normal * 25.4, Holes.Clearance(f, Fit.Medium) * 1000, 0.06);
+        Assert.Equal(loose * 25.4, Holes.Clearance(f, Fit.Free) * 1000, 0.06);
+        Assert.InRange(Holes.Clearance(f, Fit.Close), f.MajorDiameter + 0.0002, Holes.Clearance(f, Fit.Medium));
+    }
+
+    [Theory] // ISO 7089: outside diameter, thickness, mm
+    [InlineData("m6", 12, 1.6)]
+    [InlineData("m8", 16, 1.6)]
+    [InlineData("m10", 20, 2.0)]
+    public void Washers(string id, double across, double thickness)
+    {
+        var washer = Hardware.Washer(Thread(id));
+        Assert.Equal(across, washer.Width * 1000, 1.5);
+        Assert.Equal(thickness, washer.Thickness * 1000, 0.4);
+    }
+
     [Theory] // ISO 273 close, medium, coarse, mm
     [InlineData("m4", 4.3, 4.5, 4.8)]
     [InlineData("m6", 6.4, 6.6, 7.0)]
@@ -129,6 +173,12 @@ public class ThreadTests
     [InlineData("al-5052-h32", 3)]
     [InlineData("steel-s235", 2.4)]
     public void SmallestBends(string material, double mm) => Assert.Equal(mm, Bend.LeastRadius(Material(material), 0.003) * 1000, 3);
+
+    [Theory] // Machinery's Handbook, straight bends of 90° in soft steel and aluminium: L = 0.64·T + 1.57·R; from memory
+    [InlineData(0.125, 0.25, 0.4725)]
+    [InlineData(0.063, 0.125, 0.2366)]
+    public void NinetyDegreeBendsAsTheHandbookHasThem(double t, double r, double inches) =>
+        Assert.Equal(inches * 0.0254, Bend.Allowance(Math.PI / 2, r * 0.0254, t * 0.0254), 0.0254 * 0.013 * t + 1e-5);
 
     [Fact] // usual shop formula π/180·angle·(R + K·t)
     public void BendAllowance() => Near.Share(Math.PI / 2 * (0.004 + 0.4 * 0.002), Bend.Allowance(Math.PI / 2, 0.004, 0.002), 1e-9);

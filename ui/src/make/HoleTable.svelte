@@ -27,6 +27,8 @@
         <td class="pl-3 text-right align-top font-semibold whitespace-nowrap">{quantity(h.diameter, 'drill')}</td>
         <td class="pl-3 align-top"
           >{h.for}{#if h.countersink}<span class="block">countersunk {quantity(h.countersink, 'length')} deep</span
+            >{/if}{#if h.recess}<span class="block"
+              >recess {quantity(h.recessAcross, 'drill')} across, {quantity(h.recess, 'length')} deep</span
             >{/if}</td
         >
         <td class="text-right align-top whitespace-nowrap">{quantity(h.depth, 'length')}</td>

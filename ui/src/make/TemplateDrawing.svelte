@@ -64,13 +64,15 @@
         stroke-dasharray="7 4"
       />
     {/each}
-    {#each template.lines as line (line.label)}
+    {#each template.lines as line, i (i)}
       <polyline
         points={line.points.map((p) => `${x(p[0]!)},${y(p[1]!)}`).join(' ')}
         class="stroke-accent fill-none"
-        stroke-width="2.5"
+        stroke-width={template.lines.length > 1 ? 1.5 : 2.5}
       />
-      <text x={LEFT + long + 10} y={TOP + 10} class="fill-accent text-xs font-semibold">{line.label}</text>
+    {/each}
+    {#each [...new Set(template.lines.map((l) => l.label))] as label, i (label)}
+      <text x={LEFT + long + 22} y={TOP + wide - 6 - 16 * i} class="fill-accent text-xs font-semibold">{label}</text>
     {/each}
     {#each template.bends.length > 1 ? template.bends : [] as b, i (i)}
       <text x={x(b.at) + 4} y={TOP + 12} class="fill-secondary text-xs font-semibold">{b.turn}</text>

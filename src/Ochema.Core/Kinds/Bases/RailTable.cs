@@ -68,7 +68,7 @@ public sealed record RailTable : BaseKind
             Minutes = 10,
         },
         new(Work.Drill, "Drill and tap the posts",
-            "16 mm rod cut to length, ends square. Drill 5/16 in on the axis, started in a lathe or drill press; tap 3/8-16 with oil, "
+            "16 mm rod cut to the lengths on the list, ends square. Drill 5/16 in on the axis, started in a lathe or drill press; tap 3/8-16 with oil, "
                 + "half a turn back each turn. Pins of the cups go in there.")
         {
             Of = "Post",
@@ -165,14 +165,15 @@ public sealed record RailTable : BaseKind
         { Torque = ClampTorque, Included = true });
         b.Parts.Cut(StationId.Base, row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart));
         b.Parts.Cut(StationId.Base, row, metal, Apart + 2 * ClampParts.Past, what: "Cross-bar", by: nameof(Apart));
-        foreach (var length in posts)
+        // To the tenth of a millimetre: what is cut alike is one line of the list.
+        foreach (var length in posts.Select(l => Math.Round(l, 4)))
             b.Parts.Bought(StationId.Base, b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
                 name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");
         b.Parts.Bought(StationId.Base, clampRow, 6);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
         var leg = b.Stock.Find<Fastener>("fasteners", "m8");
         var (plateLength, aside) = (0.12, row.Width / 2 + leg.MajorDiameter / 2);
-        var plate = new SheetPiece(plateLength, HeadPlate, 0.006, "al-6061-t6", [])
+        var plate = new SheetPiece(plateLength, HeadPlate, 0.008, "al-6061-t6", [])
         {
             Holes =
             [
@@ -185,6 +186,7 @@ public sealed record RailTable : BaseKind
         var (aluminium, bolts) = (b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));
         b.PointMass(seat, b.Parts.Sheet(StationId.Base, "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought(StationId.Base, bolts, 2).Mass);
         return new Mount(seat, b.Position(seat), normal, new ThroughPort("Head plate",
-            [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate));
+            [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate)
+        { Covered = true });
     }
 }

@@ -41,6 +41,7 @@ public sealed record WeightedFoot : BaseKind
                 + "the nut sits flush: a bolt that stands out scratches the floor. Bolt length from the stack, not by buying three.")
         {
             Of = "head-screw",
+            Reads = [nameof(Recess)],
             Tools = ["rule", "marker", "punch", "drill", "bits", "hole-saw", "clamps"],
             Minutes = 20,
             Wrong = "Off the middle: the pan still stands, aim the block to the heavy side.",
@@ -69,7 +70,7 @@ public sealed record WeightedFoot : BaseKind
             Offers = new ThroughPort("Pan",
             [
                 new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08),
-                    new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04),
+                    new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04) { Recess = Math.Min(Recess, Block - 0.001) },
                 new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016, Bought: true),
             ], 0.04),
         };
