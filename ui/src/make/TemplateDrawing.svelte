@@ -94,7 +94,9 @@
         cx={x(h.x)}
         cy={y(h.y)}
         r={Math.max(3, (h.diameter / 2) * scale)}
-        class="fill-base-100 {marked(h.joint) ? 'stroke-accent' : 'stroke-base-content'}"
+        class="{template.lines.length > 1 ? 'fill-none' : 'fill-base-100'} {marked(h.joint)
+          ? 'stroke-accent'
+          : 'stroke-base-content'}"
         stroke-width={marked(h.joint) ? 3 : 1.5}
       />
     {/each}

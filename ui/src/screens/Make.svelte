@@ -180,10 +180,10 @@
             <p>Nothing of this rig is cut from sheet, bent or drilled along a bar.</p>
           {/if}
           {#if report.wraps.length}
-            <h3 class="mt-6 text-base">Strips to wrap round tubes' ends</h3>
+            <h3 class="mt-6 text-base">On paper, round tubes' ends and for their plugs</h3>
             <p class="text-quiet mb-2 max-w-[44rem] text-sm">
-              Once round and taped. Crosses are punched through: two of them stand opposite each other. Lines are marked
-              round the tube and sawn along.
+              Strips go once round and are taped; two crosses on one stand opposite each other, lines are marked and
+              sawn along. The end of a plug is glued on and punched in the middle.
             </p>
             <div class="grid gap-6">
               {#each report.wraps as template (template.part)}

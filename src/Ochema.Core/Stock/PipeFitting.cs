@@ -1,0 +1,33 @@
+namespace Ochema.Core.Stock;
+
+/// <summary>An elbow that a pipe is cemented into. Pipes end on the bottom of its sockets: what is between its middle and there is no pipe.</summary>
+/// <param name="Pipe">Section of the pipe, catalogue id.</param>
+/// <param name="Row">Fitting of the shelf.</param>
+/// <param name="TakeOff">Its middle to the bottom of a socket, m.</param>
+/// <param name="Socket">How deep a socket is, m.</param>
+/// <param name="Source">Where the sizes are from.</param>
+public sealed record PipeFitting(string Pipe, string Row, double TakeOff, double Socket, string Source)
+{
+    private const double Inch = 0.0254;
+    private const string D2466 = "ASTM D2466, least socket depth and laying length of schedule 40 fittings; from memory, measure yours";
+
+    /// <summary>Elbows of 90° by the pipe that goes in.</summary>
+    public static IReadOnlyList<PipeFitting> Elbows { get; } =
+    [
+        new("pvc-1-2", "pvc-elbow-1-2", 0.500 * Inch, 0.688 * Inch, D2466),
+        new("pvc-3-4", "pvc-elbow-3-4", 0.5625 * Inch, 0.719 * Inch, D2466),
+        new("pvc-1", "pvc-elbow-1", 0.6875 * Inch, 0.875 * Inch, D2466),
+    ];
+
+    /// <summary>Length of a pipe between the middles of what it goes into, m; where it goes into nothing, to its end.</summary>
+    /// <param name="middles">m.</param>
+    /// <param name="from">Null for an open end.</param>
+    /// <param name="to">As <paramref name="from"/>.</param>
+    public static double Cut(double middles, PipeFitting? from, PipeFitting? to) => middles - (from?.TakeOff ?? 0) - (to?.TakeOff ?? 0);
+
+    /// <summary>
+    /// The least there can be between the middles of two fittings, m: they meet, and the piece between them fills both sockets, a close nipple.
+    /// </summary>
+    public static double Least(PipeFitting? from, PipeFitting? to) =>
+        (from is null ? 0 : from.TakeOff + from.Socket) + (to is null ? 0 : to.TakeOff + to.Socket);
+}
