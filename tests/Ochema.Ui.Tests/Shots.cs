@@ -58,15 +58,13 @@ public sealed class Shots
         browser.Find("svg[aria-label^='The soft mount']");
         browser.Driver.ExecuteScript("document.querySelector(\"svg[aria-label^='The soft mount']\").scrollIntoView()");
         Shot("isolator");
+        browser.Open("#/rig/demo-4-sidecar-face/make");
+        browser.Find("[data-make]");
+        browser.Find("[data-step='cut.reach']").Click();
+        browser.Find("[data-did]");
+        Shot("make");
         browser.Open("#/rig/demo-3-roof-road-ahead/make");
         browser.Find("[data-make]");
-        for (var i = 0; i < 4; i++)
-        {
-            browser.Find("[data-done-next]").Click();
-            Browser.Until("done", () => browser.Driver.FindElements(By.CssSelector("[data-done=true]")).Count == i + 1);
-        }
-        browser.Find("[data-step='drill.base.2']").Click();
-        Shot("make");
         browser.Button("Parts").Click();
         browser.Find("[data-parts]");
         foreach (var (part, where) in new[] { ("Plate", "bought"), ("Threaded spacer", "in the drawer"), ("Rubber-coated pot magnet", "in the drawer") })
