@@ -80,8 +80,8 @@ internal static class Joining
             Count = made.Count,
             Lever = made.Lever ?? foot.Lever,
             Places = made.Places,
-            Covered = made.Covered,
-            Countersunk = made.Covered,
+            First = made.First,
+            Countersunk = made.Flush,
             Plug = made.Plug,
         }, from.Node);
         b.Joins.Add(new(foot.Station, made.Sort, id, title));

@@ -33,8 +33,11 @@ public sealed record MadeJoint(
     bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null,
     TubePlug? Plug = null)
 {
-    /// <summary>True where its head is let in, and the joint is made before what covers it.</summary>
-    public bool Covered { get; init; }
+    /// <summary>True where it is made before the lower part is in its place: later nobody gets at its screw.</summary>
+    public bool First { get; init; }
+
+    /// <summary>True where the screw's head is let in.</summary>
+    public bool Flush { get; init; }
 
     /// <summary>Where its screws go, m from their middle: along and across; null for a circle of <see cref="Lever"/>.</summary>
     public IReadOnlyList<(double Along, double Across)>? Places { get; init; }
@@ -86,6 +89,12 @@ public static class JointMaker
     /// <param name="below">What the lower part offers.</param>
     /// <param name="above">What the upper part has underneath.</param>
     public static IReadOnlyList<MadeJoint> Make(Port below, Port above, Catalogue stock)
+    {
+        var made = Joined(below, above, stock);
+        return below is ThroughPort { Underside: not Underside.Open } ? [made[0] with { First = made[0].Sort == JoinSort.Screwed }, .. made.Skip(1)] : made;
+    }
+
+    private static IReadOnlyList<MadeJoint> Joined(Port below, Port above, Catalogue stock)
     {
         Fastener Row(string id) => stock.Find<Fastener>("fasteners", id);
         switch (below, above)
@@ -151,18 +160,18 @@ public static class JointMaker
                         [new("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05)], AdapterRoom);
                     return [.. With("adapter-plate", Make(below, adapter, stock)), .. Make(adapter with { Room = 1 }, above, stock)];
                 }
-            case (ThroughPort { Covered: true } plate, SocketPort socket):
+            case (ThroughPort { Underside: Underside.Covered } plate, SocketPort socket):
                 {
                     var thread = Row(socket.Thread ?? socket.Suits);
-                    return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), Layer(socket)], Screw: "Countersunk screw") { Covered = true }];
+                    return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), Layer(socket)], Screw: "Countersunk screw") { Flush = true }];
                 }
-            case (ThroughPort { Covered: true } plate, ThroughPort upper):
+            case (ThroughPort { Underside: Underside.Covered } plate, ThroughPort upper):
                 {
                     var thread = Row(upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6");
                     return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), .. upper.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)],
-                        Screw: "Countersunk screw", Means: Loosening.LockNut) { Covered = true }];
+                        Screw: "Countersunk screw", Means: Loosening.LockNut) { Flush = true }];
                 }
-            case (ThroughPort { Covered: true, Layers: [{ Role: LayerRole.Clearance } one] }, StudPort { Length: null } stud)
+            case (ThroughPort { Underside: Underside.Covered, Layers: [{ Role: LayerRole.Clearance } one] }, StudPort { Length: null } stud)
                 when stock.Material(one.Material).Family == MaterialFamily.Metal:
                 return [new(JoinSort.Screwed, Row(stud.Thread), [Hardware.JamNut(Row(stud.Thread)), one with { Role = LayerRole.Tapped }], null, null, true,
                     Means: Loosening.JamNuts)];

@@ -28,8 +28,21 @@ public sealed record StudPort(string Name, string Thread, double? Length, bool S
 /// <param name="Room">Width of the flat place, m.</param>
 public sealed record ThroughPort(string Name, IReadOnlyList<StackLayer> Layers, double Room) : Port(Name)
 {
-    /// <summary>True where what it lies on covers its underside: a screw from below has its head let in, and goes in before it lies there.</summary>
-    public bool Covered { get; init; }
+    /// <summary>What is under it once it is in its place.</summary>
+    public Underside Underside { get; init; }
+}
+
+/// <summary>What is under a plate once it is in its place.</summary>
+public enum Underside
+{
+    /// <summary>Room for a hand and a spanner.</summary>
+    Open,
+
+    /// <summary>Room for a screw's head, but nobody gets at it any more: what is screwed from below goes on first.</summary>
+    OutOfReach,
+
+    /// <summary>What it lies on: a screw from below has its head let in, and goes in before it lies there.</summary>
+    Covered,
 }
 
 /// <summary>The open end of a tube or bar.</summary>

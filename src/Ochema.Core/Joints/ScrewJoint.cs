@@ -173,8 +173,8 @@ public sealed record ScrewJoint
     /// <summary>True for studs and set screws.</summary>
     public bool Headless { get; init; }
 
-    /// <summary>True where what its part lies on covers it: it is made up before that is put on.</summary>
-    public bool Covered { get; init; }
+    /// <summary>True where nobody gets at it once what it is in has its place: it is made up before.</summary>
+    public bool First { get; init; }
 
     /// <summary>True with a bush between a screw and a socket of another thread.</summary>
     public bool Bushed { get; init; }

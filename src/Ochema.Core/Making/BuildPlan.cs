@@ -49,7 +49,7 @@ internal static class BuildPlan
             var drilled = HouseSteps.Drilled(joint, rows).ToList();
             var mine = own.Where(s => s.Step.Work == Work.Drill && s.Step.Of == joint.Id).ToList();
             // A kind's own drilling takes the place of the house's, and of its tapping where it taps; the sizes stand in the table all the same.
-            all.AddRange(mine.Select(s => s with { Joints = [joint.Id] }));
+            all.AddRange(mine.Select(s => s with { Joints = [joint.Id], Step = s.Step with { How = $"{s.Step.How} {HouseSteps.Sizes(rows)}".TrimEnd() } }));
             all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && !mine.Exists(m => m.Step.Tools.Contains("tap"))) : drilled);
             if (HouseSteps.Plugged(joint) is { Step.Work: not Work.Glue } plugged)
                 all.Add(plugged);
@@ -96,17 +96,17 @@ internal static class BuildPlan
     /// <summary>What goes on each other, from the host upwards, then what helps and what is set.</summary>
     private static IEnumerable<StationStep> Chain(RigBuilder b, List<StationStep> own, Func<ScrewJoint, bool> fits)
     {
-        // What a later part covers goes in first.
-        foreach (var joint in b.Joints.Where(j => j.Covered && !j.Included && !fits(j)))
+        // What a later part covers, or nobody gets at any more, goes in first.
+        foreach (var joint in b.Joints.Where(j => j.First && !j.Included && !fits(j)))
             yield return HouseSteps.Fitted(joint);
-        foreach (var joint in b.Joints.Where(j => j.Station == StationId.Base && !j.Covered && !fits(j)))
+        foreach (var joint in b.Joints.Where(j => j.Station == StationId.Base && !j.First && !fits(j)))
             yield return HouseSteps.Fitted(joint);
         foreach (var step in own.Where(s => s.Station == StationId.Base && s.Step.Work is Work.Place or Work.Fit))
             yield return step.Step.Of.Length > 0 ? step with { Joints = [step.Step.Of] } : step;
         foreach (var path in b.Rig.Second is null ? [RigPath.First] : (RigPath[])[RigPath.First, RigPath.Second])
             foreach (var station in path.Stations.Reverse())
             {
-                foreach (var joint in b.Joints.Where(j => j.Station == station && !j.Included && !j.Covered && !fits(j)))
+                foreach (var joint in b.Joints.Where(j => j.Station == station && !j.Included && !j.First && !fits(j)))
                     yield return HouseSteps.Fitted(joint);
                 foreach (var join in b.Joins.Where(j => j.Station == station && j.Joint is null && !IsCamera(station)))
                     yield return HouseSteps.Snapped(join);
@@ -241,6 +241,8 @@ internal static class BuildPlan
         var joined = b.Joins.FirstOrDefault(j => j.Station == part.Station)?.Joint;
         var at = First(s => s.Part == index)
             ?? First(s => s.Station == part.Station && part.Row is { } row && s.Step.Takes.Contains(row))
+            // A plug is drilled before it is pinned, and pinned before it is screwed to anything.
+            ?? (part.Row != Maker.PlugRow ? null : First(s => part.Joint is { } own && s.Joints.Contains(own)))
             ?? (part.Joint is not { } joint ? null
                 : First(s => s.Joints.Contains(joint) && s.Step.Work is Work.Fit or Work.Place) ?? First(s => s.Joints.Contains(joint)))
             ?? First(s => s.Station == part.Station && s.Step.Work is Work.Place)

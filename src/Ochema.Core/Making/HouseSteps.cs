@@ -182,17 +182,14 @@ internal static class HouseSteps
         if (holes.Count == 0)
             yield break;
         var count = holes.Sum(h => h.Count);
-        string Size(HoleRow h) => $"{h.Layer}: {(h.Count > 1 ? $"{h.Count} × " : "")}{QuantityText.Of(h.Diameter, Dimension.Drill)}"
-            + $", {h.For}"
-            + (h.Countersink > 0 ? $", countersunk {QuantityText.Of(h.Countersink, Dimension.Length)} deep" : "") + Recessed(h);
-        var pair = holes.Count > 1 ? " What lies on each other is drilled as a pair, clamped, or marked through the part that is "
+        var pair = holes.Count > 1 && joint.Plug is null ? " What lies on each other is drilled as a pair, clamped, or marked through the part that is "
             + "drilled already." : "";
         var pilot = holes.Any(h => h.Diameter > Pilot) ? " Pilot at 3 mm first." : "";
         // A plug has no edge to measure from.
         var middle = joint.Plug is not { } plug ? "" : plug.Square ? " The plug's middle: both diagonals cross in it."
             : " The plug's middle: two chords by the rule, a square on the middle of each; the lines cross in it. Or print its end.";
         yield return new(joint.Station, new(Work.Drill, $"Drill {(count == 1 ? "the hole" : $"{count} holes")}, {joint.Title}",
-            string.Join(". ", holes.Select(Size)) + $".{middle} Mark, centre-punch.{pilot}{pair} Deburr both sides.")
+            Sizes(holes) + $"{middle} Mark, centre-punch.{pilot}{pair} Deburr both sides.")
         {
             Of = joint.Id,
             Tools = ["marker", "punch", "clamps", "drill", "bits", .. holes.Any(h => h.Countersink > 0) ? ["countersink"] : Array.Empty<string>()],
@@ -212,6 +209,11 @@ internal static class HouseSteps
             })
             { Joints = [joint.Id] };
     }
+
+    /// <summary>What is drilled of each layer, in words; nothing where nothing is.</summary>
+    internal static string Sizes(IReadOnlyList<HoleRow> holes) => string.Concat(holes.Select((h, i) => (i > 0 ? " " : "") + $"{h.Layer}: "
+        + $"{(h.Count > 1 ? $"{h.Count} × " : "")}{QuantityText.Of(h.Diameter, Dimension.Drill)}, {h.For}"
+        + (h.Countersink > 0 ? $", countersunk {QuantityText.Of(h.Countersink, Dimension.Length)} deep" : "") + Recessed(h) + "."));
 
     /// <summary>The recess of a hole, in words; nothing without one.</summary>
     internal static string Recessed(HoleRow h) => h.Recess <= 0 ? ""
@@ -286,13 +288,16 @@ internal static class HouseSteps
         var way = through.Count > 0 ? $" through {string.Join(", ", through)}" : "";
         var torque = joint.TightenedWith;
         var feel = torque <= Fingers ? "hard by fingers" : torque <= Knob ? "as hard as a knob goes" : "with a spanner";
+        // A set screw has nothing for a spanner: the part above is turned on it.
+        var set = joint.Headless && joint.Screw is not null;
+        var turn = set ? $"Half of it into the lower part by a hex key, then the part above turned on by both hands, {QuantityText.Of(torque, Dimension.Torque)}. "
+            : $"By fingers for the first turns, then {QuantityText.Of(torque, Dimension.Torque)}, {feel}. ";
         return new(joint.Station, new(Work.Fit, Words.Capital(joint.Title),
-            $"{screw}{way} into the {Words.Inside(thread.Name)}. By fingers for the first turns, then "
-                + $"{QuantityText.Of(torque, Dimension.Torque)}, {feel}. "
+            $"{screw}{way} into the {Words.Inside(thread.Name)}. {turn}"
             + $"{Words.Capital(r.LooseningSays)}." + string.Concat(r.Notes.Select(n => " " + n)))
         {
             Of = joint.Id,
-            Tools = torque <= Knob ? ["marker"] : joint.Headless ? ["spanners", "marker"] : ["spanners", "torque-wrench", "marker"],
+            Tools = set ? ["hex-keys", "marker"] : torque <= Knob ? ["marker"] : joint.Headless ? ["spanners", "marker"] : ["spanners", "torque-wrench", "marker"],
             Minutes = 3 + 2 * Math.Max(joint.Count, joint.Screws),
             Wrong = "It will not start by fingers: crooked or the wrong thread; never force it.",
         })

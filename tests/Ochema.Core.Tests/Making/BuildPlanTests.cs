@@ -315,7 +315,7 @@ public sealed partial class BuildPlanTests
     {
         var rig = RigFiles.Named("rail-table");
         var joint = RigAssembly.Build(rig, Stock).Joints.Single(j => j.Id == "head-screw");
-        Assert.True(joint.Covered && joint.Countersunk);
+        Assert.True(joint.First && joint.Countersunk);
         Assert.DoesNotContain(joint.Layers, l => l.Item is HardwareItem.Washer);
         Assert.Empty(joint.Report().Findings);
         Assert.Equal("Countersunk screw", joint.Report().Screw);
@@ -328,11 +328,36 @@ public sealed partial class BuildPlanTests
         Assert.True(hole.Countersink > 0);
         Assert.Contains("countersunk", plan.Steps.Single(s => s.Work == Work.Drill && s.Joints.Contains("head-screw")).How, StringComparison.Ordinal);
         // With a plate of another head: a bolt from below, its nut on top.
-        var through = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")], 0.1) { Covered = true },
+        var through = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")], 0.1) { Underside = Underside.Covered },
             new ThroughPort("Foot", [new("Foot", LayerRole.Clearance, 0.005, "al-6061-t6")], 0.06), Stock).Single();
         Assert.Equal(["Plate", "Foot", "Washer", "Lock nut"], through.Layers.Select(l => l.Name));
-        var stud = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")], 0.1) { Covered = true },
+        var stud = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")], 0.1) { Underside = Underside.Covered },
             new StudPort("Stud", "1-4-20", null), Stock).Single();
         Assert.Equal(LayerRole.Tapped, stud.Layers[^1].Role);
+    }
+
+    [Theory, MemberData(nameof(Names))] // under a plate on cups or magnets there is no room for a hand: what is screwed from there is on before it is placed
+    public void WhatIsScrewedFromUnderAPlateIsOnBeforeThePlateIs(string name)
+    {
+        if (RigFiles.Named(name).Base is not Ochema.Core.Kinds.Bases.HoldPlate)
+            return;
+        var (plan, b) = (Plan(name), RigAssembly.Build(RigFiles.Named(name), Stock));
+        var under = b.Joints.Where(j => j.Layers.Any(l => l.Name == "Plate") && j.Id is not ("spacer-bolt" or "eye-bolt")).ToList();
+        Assert.NotEmpty(under);
+        var placed = plan.Steps.First(s => s.Work == Work.Place).Number;
+        Assert.All(under, j => Assert.True(plan.Steps.Single(s => s.Work == Work.Fit && s.Joints.Contains(j.Id)).Number < placed, j.Title));
+    }
+
+    [Theory, MemberData(nameof(Names))] // read aloud: sizes are said where one drills, a plug goes in where it is drilled, nobody puts a spanner on a set screw
+    public void StepsSayWhatIsNeededWhereItIsNeeded(string name)
+    {
+        var plan = Plan(name);
+        foreach (var s in plan.Steps.Where(s => s.Work == Work.Drill && s.Joints.Count > 0))
+            foreach (var hole in plan.Holes.Where(h => s.Joints.Contains(h.Joint)))
+                Assert.Contains(QuantityText.Of(hole.Diameter, Dimension.Drill), s.How, StringComparison.Ordinal);
+        foreach (var plug in plan.Parts.Where(p => p.Row == "end-plug"))
+            Assert.Equal(Work.Drill, plan.Steps.Single(s => s.Id == plug.Step).Work);
+        foreach (var s in plan.Steps.Where(s => s.Work == Work.Fit && s.How.Contains("Set screw", StringComparison.Ordinal)))
+            Assert.DoesNotContain(s.Tools, t => t.Id == "spanners");
     }
 }

@@ -204,7 +204,11 @@ public sealed record HoldPlate : BaseKind
         b.Parts.Bought(StationId.Base, b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}");
         b.Shape("plate", StationId.Base, "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
         return new Mount(centre, b.Position(centre), normal,
-            new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05)], Math.Min(Length, Width)));
+            new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05)], Math.Min(Length, Width))
+            {
+                // Between plate and panel there is room for a head, none for a hand.
+                Underside = Underside.OutOfReach,
+            });
     }
 
     /// <summary>The corner of the plate that a point of the rig is, as signs along and across; null for another point.</summary>

@@ -187,6 +187,6 @@ public sealed record RailTable : BaseKind
         b.PointMass(seat, b.Parts.Sheet(StationId.Base, "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought(StationId.Base, bolts, 2).Mass);
         return new Mount(seat, b.Position(seat), normal, new ThroughPort("Head plate",
             [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate)
-        { Covered = true });
+        { Underside = Underside.Covered });
     }
 }
