@@ -70,7 +70,8 @@ public static class TemplatePaper
             {
                 sheet.Line(X(b.At), Y(t.Width), X(b.At), Y(0), Stroke.Dashed);
                 // Each in a line of its own, on the side where there is room.
-                var says = string.Create(CultureInfo.InvariantCulture, $"bend{(t.Bends.Count > 1 ? $" {b.Turn}:" : "")} {b.Angle * 180 / Math.PI:0}°, inside radius {Size(b.Radius)}");
+                var says = string.Create(CultureInfo.InvariantCulture,
+                    $"bend{(t.Bends.Count > 1 ? $" {b.Turn}:" : "")} {b.Angle * 180 / Math.PI:0}°, inside radius {Size(b.Radius)}");
                 var right = X(b.At) + 1 + sheet.Width(says, Sheet.Small) < Math.Min(X(t.Length), left + tiling.Window);
                 if (X(b.At) > left && X(b.At) < left + tiling.Window && tile.Row == 0)
                     sheet.Text(X(b.At) + (right ? 1 : -1), Y(t.Width) + 4 + 3.5 * i, says, Sheet.Small, right: !right);

@@ -370,7 +370,8 @@ public sealed record ScrewJoint
                     findings.Add(new($"{Words.Inside(layer.Name)}: {wide}", i, false));
             }
             if (layer.Off > 0 && Math.Max(Count, Screws) > 1 && layer.Role is LayerRole.Clearance or LayerRole.Soft or LayerRole.Tapped
-                && Holes.OutOfPlace(Thread, layer.Role == LayerRole.Tapped ? Thread.ClearanceClose : layer.Hole ?? Thread.ClearanceClose, layer.Off) is { } out_)
+                && Holes.OutOfPlace(Thread, layer.Role == LayerRole.Tapped ? Thread.ClearanceClose : layer.Hole ?? Thread.ClearanceClose,
+                    layer.Off) is { } out_)
                 findings.Add(new($"{Words.Inside(layer.Name)}: {out_}", i, false));
             if (layer.Edge is { } edge && layer.Material.Length > 0
                 && Holes.EdgeDistance(Thread, Stock.Material(layer.Material)) is var want && edge < want - 1e-5)

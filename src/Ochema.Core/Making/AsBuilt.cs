@@ -13,7 +13,8 @@ namespace Ochema.Core.Making;
 /// </summary>
 public static class AsBuilt
 {
-    /// <summary>A value that comes out at a step: <paramref name="Planned"/> as the rig has it now; what is read off is that and <paramref name="More"/>.</summary>
+    /// <summary>A value that comes out at a step: <paramref name="Planned"/> as the rig has it now; what is read off is that and <paramref
+    /// name="More"/>.</summary>
     private sealed record Asked(string Path, MeasureAttribute Measure, string Label, double Planned, double More = 0);
 
     /// <summary>What may be entered at a step.</summary>

@@ -108,7 +108,8 @@ internal static class HouseSteps
             : " Both ends square.";
         var long_ = cut.Long > 0 ? $" Leave {QuantityText.Of(cut.Long, Dimension.Length)} on, so {QuantityText.Of(cut.Length + cut.Long, Dimension.Length)}: "
             + "it is trimmed when it has been tried." : "";
-        return new(Work.Cut, $"Cut {Named(part)}{(cut.Long > 0 ? ", long" : "")}", $"Mark all round, saw on the waste side of the line, turn it as you go.{ends}{long_}")
+        return new(Work.Cut, $"Cut {Named(part)}{(cut.Long > 0 ? ", long" : "")}",
+            $"Mark all round, saw on the waste side of the line, turn it as you go.{ends}{long_}")
         {
             Tools =
             [
@@ -297,7 +298,8 @@ internal static class HouseSteps
             + $"{Words.Capital(r.LooseningSays)}." + string.Concat(r.Notes.Select(n => " " + n)))
         {
             Of = joint.Id,
-            Tools = set ? ["hex-keys", "marker"] : torque <= Knob ? ["marker"] : joint.Headless ? ["spanners", "marker"] : ["spanners", "torque-wrench", "marker"],
+            Tools = set ? ["hex-keys", "marker"] : torque <= Knob ? ["marker"] : joint.Headless ? ["spanners", "marker"]
+                : ["spanners", "torque-wrench", "marker"],
             Minutes = 3 + 2 * Math.Max(joint.Count, joint.Screws),
             Wrong = "It will not start by fingers: crooked or the wrong thread; never force it.",
         })

@@ -66,7 +66,9 @@ public static class Maker
             if (joint.Plug is { } plug && lines.FirstOrDefault(l => l.Joint == joint.Id && l.Row == PlugRow) is { } line)
             {
                 var tapped = holes.FirstOrDefault(h => h.Joint == joint.Id && h.Sort == HoleSort.Tapped);
-                yield return new(line.Id, line.Station, line.Name, plug.Inside, plug.Depth, tapped?.Diameter ?? 0, tapped?.Thread ?? "") { Square = plug.Square };
+                yield return new(line.Id, line.Station, line.Name, plug.Inside, plug.Depth, tapped?.Diameter ?? 0,
+                    tapped?.Thread ?? "")
+                { Square = plug.Square };
             }
     }
 

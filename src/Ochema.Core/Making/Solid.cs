@@ -53,7 +53,8 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
     {
         var facets = new List<Facet>();
         var half = plug.Diameter / 2;
-        Prism(facets, plug.Square ? [new(-half, -half), new(half, -half), new(half, half), new(-half, half)] : Round(0, 0, half), plug.Bore > 0 ? [Round(0, 0, plug.Bore / 2)] : [], plug.Length,
+        Prism(facets, plug.Square ? [new(-half, -half), new(half, -half), new(half, half), new(-half, half)] : Round(0, 0, half),
+            plug.Bore > 0 ? [Round(0, 0, plug.Bore / 2)] : [], plug.Length,
             (x, y, down) => new(x, y, -down), _ => true);
         return new(facets);
     }

@@ -85,7 +85,8 @@ public static class TemplateFiles
     }
 
     /// <summary>
-    /// As DXF R12 in ASCII, millimetres: outline on layer OUTLINE, bends on BENDS, holes on HOLES, lines to saw on SAW. R12 has no header for units: a text says them.
+    /// As DXF R12 in ASCII, millimetres: outline on layer OUTLINE, bends on BENDS, holes on HOLES, lines to saw on SAW. R12 has no header
+    /// for units: a text says them.
     /// </summary>
     public static string Dxf(Template t)
     {

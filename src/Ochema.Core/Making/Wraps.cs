@@ -53,7 +53,8 @@ public static class Wraps
             ? (Math.PI * w, Enumerable.Range(0, Round + 1).Select(i => (double[])[Math.PI * w * i / Round, rise / 2 * (1 - Math.Cos(2 * Math.PI * i / Round))]))
             : (4 * w, [[0, 0], [w / 2, 0], [1.5 * w, rise], [2.5 * w, rise], [3.5 * w, 0], [4 * w, 0]]);
         return new($"{line.Id}-mitre{(n > 0 ? $"-{n + 1}" : "")}", line.Station,
-            $"Mitre strip, lower edge at the tip, ends meet on the long side: {Quantities.Words.Inside(line.Name.Split(':')[0])}", length, rise + Beyond, Paper, 1, [], [], [])
+            $"Mitre strip, lower edge at the tip, ends meet on the long side: {Quantities.Words.Inside(line.Name.Split(':')[0])}", length,
+                rise + Beyond, Paper, 1, [], [], [])
         {
             Flat = false,
             Lines = [new("saw along this line", [.. points])],

@@ -58,7 +58,8 @@ public sealed class AsBuiltTests
                 || DocumentPath.Of(rig, parts[i].Station) is not { } place)
                 continue;
             var drives = MeasureReader.Of(place.Kind).Where(m => m.Measure.Dimension == Dimension.Length)
-                .Where(m => Math.Abs(Longer(m.Property, 1e-4) - 1e-4) < 1e-9 && Math.Abs(Longer(m.Property, -1e-4) + 1e-4) < 1e-9).Select(m => m.Property).ToList();
+                .Where(m => Math.Abs(Longer(m.Property, 1e-4) - 1e-4) < 1e-9
+                    && Math.Abs(Longer(m.Property, -1e-4) + 1e-4) < 1e-9).Select(m => m.Property).ToList();
             if (cut.By is { } by)
                 Assert.Equal([System.Text.Json.JsonNamingPolicy.CamelCase.ConvertName(by)], drives);
             else
@@ -137,7 +138,8 @@ public sealed class AsBuiltTests
     public void WhatDoesNotComeOutAnywhereIsRefusedByName()
     {
         var rig = RigFiles.Named("cup-plate-riser");
-        DocumentException Refused(string path, double? value, string on = Day) => Assert.Throws<DocumentException>(() => AsBuilt.Put(rig, Stock, path, value, on));
+        DocumentException Refused(string path, double? value, string on = Day) =>
+            Assert.Throws<DocumentException>(() => AsBuilt.Put(rig, Stock, path, value, on));
         Assert.Equal("path", Refused("run.speed", 10).Path);
         Assert.Equal("path", Refused("", 10).Path);
         Assert.Equal("value", Refused("reach.height", 100).Path);

@@ -30,7 +30,8 @@ public sealed class TemplateTests
         var plan = Maker.Of(RigFiles.Named(name), Stock);
         var bars = Kinds.RigAssembly.Build(RigFiles.Named(name), Stock).Parts.Where(p => p.Cut is { } cut && cut.Bends.Count + cut.Holes.Count > 0)
             .Select(p => (p.Station, p.Name)).Distinct();
-        Assert.Equal(plan.Parts.Where(p => p.Sort == PieceSort.Sheet || bars.Contains((p.Station, p.Name))).Select(p => p.Id), plan.Templates.Select(t => t.Part));
+        Assert.Equal(plan.Parts.Where(p => p.Sort == PieceSort.Sheet || bars.Contains((p.Station, p.Name))).Select(p => p.Id),
+            plan.Templates.Select(t => t.Part));
         foreach (var t in plan.Templates)
         {
             Assert.Empty(t.Faults);

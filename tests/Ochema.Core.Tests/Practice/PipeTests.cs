@@ -46,7 +46,8 @@ public sealed class PipeTests
         Assert.Single(plan.Parts, p => p.Name == "PVC cement");
         Assert.Contains(plan.Cuts, c => c.Row == arm.Pipe && c.Pieces.Sum(p => p.Count) == 3);
         // Pencil lines before cement, a day before anything goes on.
-        var (dry, glue) = (plan.Steps.Single(s => s.Title.StartsWith("Push the arm", StringComparison.Ordinal)), plan.Steps.Single(s => s.Work == Work.Glue && s.Station == "reach"));
+        var (dry, glue) = (plan.Steps.Single(s => s.Title.StartsWith("Push the arm", StringComparison.Ordinal)),
+            plan.Steps.Single(s => s.Work == Work.Glue && s.Station == "reach"));
         Assert.True(dry.Number < glue.Number);
         Assert.Equal(24 * 3600, glue.Wait);
         Assert.Contains(glue.Built, r => r.Path == "reach.out");

@@ -91,6 +91,17 @@
   const pick = (id: string) => ([chosen, view] = [id, 'Steps']);
 </script>
 
+{#snippet drawings(templates: readonly Schemas['Template'][])}
+  <div class="grid gap-6">
+    {#each templates as template (template.part)}
+      <div>
+        <TemplateDrawing {template} />
+        <p class="mt-1 flex items-center gap-2"><SaveTemplate {template} /></p>
+      </div>
+    {/each}
+  </div>
+{/snippet}
+
 {#if late.problem && !report}
   <main class="row-span-2 grid place-items-center"><p role="alert">{late.problem}</p></main>
 {:else if !report || !step}
@@ -168,14 +179,7 @@
               Print at 100 %, then measure the bars on the print. Larger pieces come on several sheets: lay the circles
               on each other. Glue it on, punch through the crosses.
             </p>
-            <div class="grid gap-6">
-              {#each report.templates as template (template.part)}
-                <div>
-                  <TemplateDrawing {template} />
-                  <p class="mt-1 flex items-center gap-2"><SaveTemplate {template} /></p>
-                </div>
-              {/each}
-            </div>
+            {@render drawings(report.templates)}
           {:else}
             <p>Nothing of this rig is cut from sheet, bent or drilled along a bar.</p>
           {/if}
@@ -185,14 +189,7 @@
               Strips go once round and are taped; two crosses on one stand opposite each other, lines are marked and
               sawn along. The end of a plug is glued on and punched in the middle.
             </p>
-            <div class="grid gap-6">
-              {#each report.wraps as template (template.part)}
-                <div>
-                  <TemplateDrawing {template} />
-                  <p class="mt-1 flex items-center gap-2"><SaveTemplate {template} /></p>
-                </div>
-              {/each}
-            </div>
+            {@render drawings(report.wraps)}
           {/if}
           {#if report.plugs.length}
             <h3 class="mt-6 text-base">Plugs for tubes' ends, turned or printed</h3>

@@ -98,14 +98,16 @@ public sealed record PipeArm : ReachKind
             else
                 b.Parts.Cut(reach, row, plastic, PipeFitting.Cut(length, lower, upper), what: called, by: by);
             if (name == "rise")
-                b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pipe's foot", new TubePort("Pipe", row), b.EndLoad(piece.First), row.Width / 2));
+                b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pipe's foot", new TubePort("Pipe", row),
+                    b.EndLoad(piece.First), row.Width / 2));
         }
         foreach (var corner in new[] { first, second })
         {
             // Where the elbow is there is no pipe.
             b.PointMass(corner, b.Parts.Bought(reach, b.Fitting(elbow.Row)).Mass - 2 * elbow.TakeOff * each);
             b.Shape(b.Own(corner == first ? "pipe-joint-1" : "pipe-joint-2"), reach, "tube",
-                [b.Point(corner, b.Position(corner) - elbow.Socket * from.Axis), b.Point(corner, b.Position(corner) + elbow.Socket * from.Axis)], [row.Width * 1.3]);
+                [b.Point(corner, b.Position(corner) - elbow.Socket * from.Axis),
+                    b.Point(corner, b.Position(corner) + elbow.Socket * from.Axis)], [row.Width * 1.3]);
         }
         b.Parts.Bought(reach, b.Fitting("glue-pack"), name: glue.Name);
         if (glue.Fault("pvc", "pvc", b.Rig.Run.Skin) is { } fault)
