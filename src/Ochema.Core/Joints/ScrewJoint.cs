@@ -245,7 +245,8 @@ public sealed record ScrewJoint
             // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate, else the first soft block.
             var at = new[] { LayerRole.Tapped, LayerRole.Clearance, LayerRole.Soft }.Select(role => layers.FindIndex(l => l.Role == role && !l.Bought))
                 .FirstOrDefault(i => i >= 0, -1);
-            if (at >= 0)
+            // What was said of the layer itself says more.
+            if (at >= 0 && choice.Layers?.Any(l => l.Layer == layers[at].Id && l.Hole is not null) != true)
                 layers[at] = layers[at] with { Hole = hole };
         }
         if (choice.Pad is > 0 and var pad)

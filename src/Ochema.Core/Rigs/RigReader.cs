@@ -14,6 +14,7 @@ public static class RigReader
     private const int LongestName = 120;
     private const int MostMade = 300;
     private const int LongestStepNote = 400;
+    private const int LongestPath = 200;
     private const int LongestNotes = 4000;
 
     /// <exception cref="DocumentException">The text is no rig document; the message names the path and the reason.</exception>
@@ -128,7 +129,7 @@ public static class RigReader
             throw new DocumentException("measured", $"has {many.Count} entries; at most {MostMeasured} are read");
         foreach (var (of, taken) in rig.Measured ?? new Dictionary<string, Taken>())
         {
-            Text(of, "measured", 1, 100);
+            Text(of, "measured", 1, LongestPath);
             if (taken is null)
                 throw new DocumentException($"measured.{of}", "is null");
             if (!Taken.IsDay(taken.On))

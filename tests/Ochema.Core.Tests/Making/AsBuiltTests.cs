@@ -157,4 +157,32 @@ public sealed class AsBuiltTests
         var asked = Asked(drawn).Single(a => a.Asked.Path == "reach.height").Asked;
         Assert.Equal((null, 0.15), (asked.Value, asked.Planned));
     }
+
+    [Fact] // a hole said of the joint as a whole gives way to the one that was drilled in a layer
+    public void WhatWasDrilledInALayerSaysMoreThanWhatIsSaidOfTheJoint()
+    {
+        var rig = RigFiles.Named("magnet-plate-straps");
+        rig = rig with { Joints = new Dictionary<string, Ochema.Core.Joints.JointChoice> { ["spacer-bolt"] = new() { Hole = 0.0088 } } };
+        var path = Asked(rig).First(a => a.Asked.Path.EndsWith("spacer-bolt.layers.[plate].hole", StringComparison.Ordinal)).Asked.Path;
+        var built = Put(rig, path, 0.0095);
+        Assert.Equal(0.0095, Assessor.Assess(built, Stock).Joints.Single(j => j.Id == "spacer-bolt").Layers.Single(l => l.Id == "plate").Hole, 9);
+        Assert.Equal(0.0095, Asked(built).First(a => a.Asked.Path == path).Asked.Value);
+        Assert.Equal(StrictJson.Write(rig), StrictJson.Write(Put(built, path, null)));
+    }
+
+    [Fact] // rows of the user's own go along
+    public void ARigOfOwnRowsIsBuiltTheSameWay()
+    {
+        var rig = RigFiles.Named("cup-plate-riser");
+        var own = Stock.Find<SectionRow>("sections", "tube-al-50x3") with { Id = "own-tube", Name = "My tube", Source = "measured" };
+        rig = rig with
+        {
+            Reach = Assert.IsType<Kinds.Reaches.Riser>(rig.Reach) with { Section = "own-tube" },
+            Stock = new OwnStock { Sections = [own] },
+        };
+        var stock = Stock.With(rig.Stock);
+        var built = AsBuilt.Put(rig, stock, "reach.height", 0.27, Day);
+        Assert.Equal(0.27, Assert.IsType<Kinds.Reaches.Riser>(built.Reach).Height);
+        Assert.NotNull(AsBuilt.Did(built, stock));
+    }
 }
