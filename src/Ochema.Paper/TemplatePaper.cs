@@ -95,7 +95,10 @@ public static class TemplatePaper
                 var right = x + long_ < Math.Min(X(t.Length), end) || (x - long_ < Math.Max(X(0), left) && x + long_ < end);
                 if (!(x > left && x < end && y > top && y < top + tiling.WindowHeight))
                     continue;
-                // Over another text it goes up a line.
+                // Over another text it goes up a line; where lines run across the piece, it stands beside it.
+                var beside = t.Lines.Count > 0 && X(t.Length) + long_ < end;
+                if (beside)
+                    (x, right, r) = (X(t.Length), true, 1);
                 var (from, to, at) = (right ? x : x - long_, right ? x + long_ : x, y - 1.5);
                 while (written.Any(w => w.From < to && w.To > from && Math.Abs(w.Y - at) < Sheet.LineOf(Sheet.Small)))
                     at -= Sheet.LineOf(Sheet.Small);
