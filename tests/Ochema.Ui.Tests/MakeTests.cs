@@ -228,6 +228,10 @@ public sealed class MakeTests : IDisposable
         // Changes of one value in quick succession are undone together.
         Browser.Until("as built", () => Title.Contains("mm, 10", StringComparison.Ordinal) && !Title.Contains("100 mm", StringComparison.Ordinal));
         Saved();
+        // Holes within their play did nothing; what was said of another step is not said of this one.
+        Step("drill.base").Click();
+        Browser.Until("nothing", () => browser.Driver.FindElements(By.CssSelector("[data-did]")).FirstOrDefault()?.Text is { } t
+            && t.Contains("as drawn", StringComparison.Ordinal) && t.Contains("Nothing to speak of moved", StringComparison.Ordinal));
         // The drill that was taken is the joint's hole, on the Rig screen too.
         Step("drill.reach").Click();
         var drilled = Browser.Until("a hole", () => browser.Driver.FindElements(By.XPath(

@@ -73,10 +73,15 @@
     </div>
   {/if}
   {#if came.length}
-    <WhatItDid
-      paths={came.map((r) => r.path)}
-      what={came.length === 1 ? `your ${quantity(came[0]!.value!, came[0]!.dimension)}` : `your ${came.length} values`}
-    />
+    <!-- What was said of another step is not said of this one. -->
+    {#key step.id}
+      <WhatItDid
+        paths={came.map((r) => r.path)}
+        what={came.length === 1
+          ? `your ${quantity(came[0]!.value!, came[0]!.dimension)}`
+          : `your ${came.length} values`}
+      />
+    {/key}
   {/if}
   {#if step.wrong}
     <h3 class="text-quiet mt-3 text-xs font-normal">If it goes wrong</h3>

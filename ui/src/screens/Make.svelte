@@ -270,7 +270,7 @@
           class="border-rule flex items-end gap-3 border-t px-5 py-3 max-sm:flex-wrap"
           onsubmit={(e) => (e.preventDefault(), finish())}
         >
-          <label class="min-w-0 flex-1 text-xs">
+          <label class="min-w-0 flex-1 text-xs max-sm:basis-full">
             <span class="text-quiet">Next time</span>
             {#key step.id}
               <input
