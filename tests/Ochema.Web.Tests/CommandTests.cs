@@ -66,6 +66,26 @@ public sealed class CommandTests : IDisposable
         Assert.Equal(0, Run(null, "cut", good, impossible).Code);
     }
 
+    [Fact]
+    public void HangPrintsALineAFileAndGoesOnAfterABadOne()
+    {
+        const string nodes = """ "nodes":[{"id":"a","x":0,"y":0,"z":3,"fixed":true},{"id":"m","x":1,"y":0,"z":0}] """;
+        var good = Save("good.json", $$"""{ {{nodes}},"ropes":[{"id":"r","from":"a","to":"m","length":2,"EA":1000,"mass":0.1}],"loads":[{"node":"m","m":1}]}""");
+        var bad = Save("bad.json", $$"""{ {{nodes}},"ropes":[{"id":"r","from":"a","to":"z","length":2,"EA":1000}]}""");
+        var adrift = Save("adrift.json", $$"""{ {{nodes}},"ropes":[],"loads":[{"node":"m","m":1}]}""");
+        var (code, text, _) = Run(null, "hang", good, bad, adrift);
+        Assert.Equal(2, code);
+        var lines = text.Trim().Split('\n').Select(l => JsonNode.Parse(l)!).ToList();
+        Assert.Equal(1.2 * 9.80665, (double)lines[0]["tensions"]!["r"]!["from"]!, 6);
+        Assert.Equal(1.2 * 9.80665, (double)lines[0]["reactions"]!["a"]![2]!, 6);
+        Assert.True((bool)lines[0]["stable"]!);
+        Assert.StartsWith("ropes[0].to", (string)lines[1]["error"]!);
+        Assert.False((bool)lines[2]["stable"]!);
+        Assert.Contains("'m'", (string)lines[2]["finding"]!);
+        Assert.Equal(0, Run(null, "hang", good, adrift).Code);
+        Assert.Equal(lines[0].ToJsonString(), JsonNode.Parse(Run(File.ReadAllText(good), "hang", "-").Output)!.ToJsonString());
+    }
+
     [Fact] // the lists are read back by a general reader of CSV, and add up to the report
     public void MakeSaysAndWritesWhatThereIsToDo()
     {
@@ -135,6 +155,7 @@ public sealed class CommandTests : IDisposable
     [InlineData("assess", "usage")]
     [InlineData("model", "usage")]
     [InlineData("solve", "usage")]
+    [InlineData("hang", "usage")]
     public void WithoutAFileTheUsageIsPrinted(string command, string says)
     {
         var (code, _, error) = Run(null, command);

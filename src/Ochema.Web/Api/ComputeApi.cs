@@ -10,6 +10,7 @@ using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure.Lines;
 using Ochema.Paper;
 
 namespace Ochema.Web.Api;
@@ -31,6 +32,12 @@ internal static class ComputeApi
         api.MapPost("/relocate", Relocate).Refuses(400);
         api.MapPost("/model", (Posted<RigDocument> rig, bool strapsAlone = false) => Of(rig, (r, stock) => RigModelDocument.Of(r, stock, strapsAlone)))
             .Refuses(400);
+        api.MapPost("/hang", (Posted<HangTask> posted) =>
+        {
+            var task = posted.Read();
+            HangTaskReader.Check(task);
+            return Answer.Of(HangingNet.Solve(task));
+        }).Refuses(400);
         var make = api.MapGroup("/make");
         make.MapPost("/", Make).Refuses(400);
         make.MapPost("/built", (Posted<BuiltRequest> posted) =>

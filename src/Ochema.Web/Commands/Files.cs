@@ -51,4 +51,28 @@ internal static class Files
             }
         return code;
     }
+
+    /// <summary>Answers files one JSON line each; a document that cannot be read is a line with its error, and exit code 2 after the rest.</summary>
+    public static int Lines(IReadOnlyList<string> files, TextWriter output, TextWriter error, string usage, Func<string, string> answer)
+    {
+        if (files.Count == 0)
+        {
+            error.WriteLine(usage);
+            return 2;
+        }
+        var code = 0;
+        foreach (var f in files)
+            try
+            {
+                output.WriteLine(answer(f));
+            }
+            catch (DocumentException e)
+            {
+                output.WriteLine(StrictJson.Write(new Refused(e.Message)));
+                code = 2;
+            }
+        return code;
+    }
+
+    private sealed record Refused(string Error);
 }
