@@ -1,4 +1,3 @@
-using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
@@ -21,10 +20,10 @@ internal static class StationRows
         }
         // What stands there, not what it is joined by.
         string Part(string station) => b.Parts.Where(p => p.Station == station).OrderBy(p => p.Joint is null ? 0 : 1).FirstOrDefault()?.Name ?? "";
-        StationReport OnPath(RigPath path, string family, string label, Kind? made = null)
+        StationReport OnPath(RigPath path, string family, string label, ReachKind? made = null)
         {
             var id = path.Own(family);
-            return Row(id, label, Part(id) is { Length: > 0 } part ? part : made is null ? "" : Kind.InfoOf(made.GetType()).Label, family,
+            return Row(id, label, made?.Called(Part(id)) ?? Part(id), family,
                 path.IsSecond ? $"second.{family}" : family, path.IsSecond);
         }
         StationReport Helper(string family, string id, string label, string part) =>

@@ -22,15 +22,15 @@ public sealed record Site
 
     public SiteForm Form { get; init; } = SiteForm.Panel;
 
-    [Measure("Diameter", Dimension.Length, 0.004, 0.4,
-        HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one", Measured = true)]
+    [Measure("Diameter", Dimension.Length, 0.004, 1.2,
+        UsualTo = 0.4, HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one", Measured = true)]
     public double? Diameter { get; init; }
 
     [Measure("Soft layer behind", Dimension.Length, 0, 0.08, HowTo = "helmet liner behind the shell: nothing may enter it")]
     public double Liner { get; init; }
 
     /// <summary>Catalogue id of the material.</summary>
-    [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only", Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,carbon-tube")]
+    [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only", Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,living-wood,carbon-tube")]
     public required string Material { get; init; }
 
     [Measure("Sheet or wall thickness", Dimension.Length, 0.0005, 0.05,
@@ -49,6 +49,9 @@ public sealed record Site
 
     [Measure("Slope", Dimension.Angle, -1.6, 1.6, HowTo = "falling towards the front is positive; phone level")]
     public required double Slope { get; init; }
+
+    [Measure("Leans to the left", Dimension.Angle, -0.8, 0.8, HowTo = "phone level against its side; to the right is negative")]
+    public double SideLean { get; init; }
 
     [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over travel speed: bonnet 1.1, roof front 1.3")]
     public required double WindFactor { get; init; }

@@ -167,7 +167,7 @@ public static class JointMaker
                 }
             case (ThroughPort { Underside: Underside.Covered } plate, ThroughPort upper):
                 {
-                    var thread = Row(upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6");
+                    var thread = Row(upper.Bolt ?? plate.Bolt ?? (upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6"));
                     return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), .. upper.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)],
                         Screw: "Countersunk screw", Means: Loosening.LockNut) { Flush = true }];
                 }
@@ -180,7 +180,7 @@ public static class JointMaker
                     [Under(plate, Row(socket.Thread ?? socket.Suits), stock), .. plate.Layers, Layer(socket)])];
             case (ThroughPort plate, ThroughPort upper):
                 {
-                    var thread = Row(upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6");
+                    var thread = Row(upper.Bolt ?? plate.Bolt ?? (upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6"));
                     return [Bolted(thread, upper.Layers.Reverse(), plate.Layers)];
                 }
             case (ThroughPort plate, StudPort { Length: null } stud):

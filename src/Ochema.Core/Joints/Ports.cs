@@ -30,6 +30,9 @@ public sealed record ThroughPort(string Name, IReadOnlyList<StackLayer> Layers, 
 {
     /// <summary>What is under it once it is in its place.</summary>
     public Underside Underside { get; init; }
+
+    /// <summary>Thread of the bolt that it is made for, catalogue id; null where the house takes what suits its width.</summary>
+    public string? Bolt { get; init; }
 }
 
 /// <summary>What is under a plate once it is in its place.</summary>

@@ -342,7 +342,7 @@ internal static class HouseSteps
             _ => " It runs "
             + "over a sharp edge: pad it."
         };
-        return new(station, new(Work.Strap, $"Strap {strap.Id}, to the {Words.Inside(end)}",
+        return new(station, new(Work.Strap, $"Strap {strap.Id}, {Words.To(end)}",
             $"To a part that cannot move, {by}. "
             + $"Draw to {QuantityText.Of(strap.Pretension, Dimension.Force)}, all in turn, then once more.{edge} Wind the tail up and "
                 + "tie it.")
@@ -357,7 +357,7 @@ internal static class HouseSteps
 
     public static StationStep Tethered(TetherBuilt tether) => new("tether", new(Work.Tether, $"{Words.Capital(tether.Name)}: on first, "
         + "off last",
-        $"From the camera or the piece itself, not from its clip, to the {Words.Inside(tether.Anchor.Name)}. "
+        $"From the camera or the piece itself, not from its clip, {Words.To(tether.Anchor.Name)}. "
             + $"{QuantityText.Of(tether.Length, Dimension.Length)} between its ends, "
             + (tether.Knot.Takes > 0 ? $"cut {QuantityText.Of(tether.Cut, Dimension.Length)}: each {Words.Inside(tether.Knot.Name)} takes "
                 + $"{QuantityText.Of(tether.Knot.Allowance(tether.Row.Thickness), Dimension.Length)}, " : "")

@@ -22,7 +22,7 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
     public double Volume => Facets.Sum(f => f.A.Dot(f.B.Cross(f.C))) / 6;
 
     /// <summary>A flat piece, bent and with its holes as it will be: bends curl towards +z, the piece's first flat lies in z ≤ 0.</summary>
-    /// <remarks>A hole that lies in a bend is left out: it is drilled after bending.</remarks>
+    /// <remarks>A hole that lies in a bend is left out: it is drilled after bending. So is one that runs into another.</remarks>
     public static Solid Of(Template t)
     {
         var facets = new List<Facet>();
@@ -38,8 +38,8 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
         for (var i = 0; i + 1 < edges.Count; i++)
         {
             var (from, to) = (edges[i], edges[i + 1]);
-            var holes = t.Holes.Where(h => h.X - h.Diameter / 2 > from && h.X + h.Diameter / 2 < to
-                && h.Y - h.Diameter / 2 > 0 && h.Y + h.Diameter / 2 < t.Width)
+            var holes = Apart(t.Holes.Where(h => h.X - h.Diameter / 2 > from && h.X + h.Diameter / 2 < to
+                && h.Y - h.Diameter / 2 > 0 && h.Y + h.Diameter / 2 < t.Width))
                 .Select(h => Round(h.X, h.Y, h.Diameter / 2)).ToList();
             // Strips meet without a wall between them.
             bool Walled(int side) => side switch { 1 => i + 2 == edges.Count, 3 => i == 0, _ => true };
@@ -57,6 +57,16 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
             plug.Bore > 0 ? [Round(0, 0, plug.Bore / 2)] : [], plug.Length,
             (x, y, down) => new(x, y, -down), _ => true);
         return new(facets);
+    }
+
+    /// <summary>Holes without those that run into one before them: they are one hole at the bench, and no outline.</summary>
+    private static List<TemplateHole> Apart(IEnumerable<TemplateHole> holes)
+    {
+        var kept = new List<TemplateHole>();
+        foreach (var h in holes)
+            if (!kept.Exists(k => Math.Sqrt((k.X - h.X) * (k.X - h.X) + (k.Y - h.Y) * (k.Y - h.Y)) < (k.Diameter + h.Diameter) / 2 + 1e-5))
+                kept.Add(h);
+        return kept;
     }
 
     private static Coordinate[] Round(double x, double y, double radius) =>

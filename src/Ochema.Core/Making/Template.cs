@@ -68,7 +68,7 @@ public static class Templates
         if (part is not { Cut: { Bends: var bends, Holes: var holes } cut, Row: { } id } || bends.Count + holes.Count == 0 || !stock.Has("sections", id))
             return null;
         var row = stock.Find<SectionRow>("sections", id);
-        return new(cut.Length, row.Width, row.Shape == SectionShape.Flat ? row.Height : row.Width, row.Material, bends)
+        return new(cut.Length, row.Width, row.Shape is SectionShape.Flat or SectionShape.Batten ? row.Height : row.Width, row.Material, bends)
         {
             Holes = [.. holes.Select(h => new SheetHole(h.At, row.Width / 2, h.Layer, h.Joint))],
         };

@@ -8,4 +8,12 @@ internal static class Words
     /// <summary>A name inside a sentence: its first letter small, unless it is a name of letters and digits (M8, PVC, 6061-T6).</summary>
     public static string Inside(string s) => s.Length < 2 || !char.IsUpper(s[0]) || char.IsUpper(s[1])
         || char.IsDigit(s[1]) || s[1] == '-' ? s : char.ToLowerInvariant(s[0]) + s[1..];
+
+    /// <summary>Where something goes, in a sentence: "to the bow eye", "round the trunk, above", "to the rig's own base".</summary>
+    public static string To(string place) => Inside(place) switch
+    {
+        var p when p.StartsWith("round ", StringComparison.Ordinal) => p,
+        var p when p.StartsWith("the ", StringComparison.Ordinal) => "to " + p,
+        var p => "to the " + p,
+    };
 }

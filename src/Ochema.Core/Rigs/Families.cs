@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 
 namespace Ochema.Core.Rigs;
@@ -67,8 +68,15 @@ public abstract record ReachKind : StationKind
     /// <summary>What may be tried instead of it.</summary>
     internal virtual IEnumerable<Move> Moves(Stock.Catalogue stock) => [];
 
+    /// <summary>What the load path calls it.</summary>
+    /// <param name="first">Name of the first of its parts; empty where it has none.</param>
+    internal virtual string Called(string first) => first.Length > 0 ? first : InfoOf(GetType()).Label;
+
     /// <summary>False where nothing stands between base and head.</summary>
     internal virtual bool Stands => true;
+
+    /// <summary>True for what is moved by hand between pictures and bounces before it stands: how long is said then.</summary>
+    internal virtual bool WaitsToSettle => false;
 
     /// <summary>True for what reaches so far that power lines have to be asked about.</summary>
     [JsonIgnore]
@@ -116,6 +124,9 @@ public abstract record HeadKind : StationKind
     /// <summary>True for one whose own screw goes into the camera.</summary>
     [JsonIgnore]
     public virtual bool ScrewsIn => true;
+
+    /// <summary>What the camera's screw passes where it is made by hand; null where the head comes with its plate and screw.</summary>
+    internal virtual StackLayer? Plate(RigBuilder b) => null;
 
     /// <summary>Catalogue id of what it is.</summary>
     internal abstract string Row { get; }

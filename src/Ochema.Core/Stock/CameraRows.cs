@@ -34,7 +34,9 @@ public sealed record CameraRow(
     [property: Measure("Height", Dimension.Length, 0.01, 0.5)] double Height,
     [property: Measure("Centre above its foot", Dimension.Length, 0.003, 0.4, HowTo = "where it balances on its side")] double CentreHeight,
     string Stabilisation, string Socket, string Source, string? Range = null,
-    bool BuiltIn = false) : IStockRow
+    bool BuiltIn = false,
+    [property: Measure("Screen stands out", Dimension.Length, 0, 0.2, HowTo = "to the side, when it is open; 0 for one that does not open so")]
+    double ScreenOpen = 0) : IStockRow
 {
     /// <inheritdoc/>
     [JsonIgnore]

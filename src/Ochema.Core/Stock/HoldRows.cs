@@ -77,8 +77,13 @@ public sealed record StrapRow(
     [property: Measure("Breaking strength", Dimension.Force, 50, 200000, HowTo = "as stamped on it; three times the working load where only that is")]
     double BreakingStrength,
     [property: Measure("Mass a metre", Dimension.LineMass, 0.0005, 5)] double MassPerMetre,
-    [property: Measure("Price a metre", Dimension.Money, 0, 1000)] double PricePerMetre, string Source, string? Range = null) : IStockRow
+    [property: Measure("Price a metre", Dimension.Money, 0, 1000)] double PricePerMetre, string Source, string? Range = null,
+    [property: Measure("Keeps of its pull", Dimension.Ratio, 0.1, 1, HowTo = "after an hour, by scale: cam buckles creep, ratchets hardly")]
+    double Keeps = StrapRow.UsuallyKeeps) : IStockRow
 {
+    /// <summary>Share of its pull that a line tied off by hand keeps (judgement, 0.6–0.9: the knot settles, the line creeps).</summary>
+    public const double UsuallyKeeps = 0.8;
+
     /// <summary>What knots are reckoned by, m: a line's diameter; webbing bunches to a line of 12 mm at the most (judgement, 8–15 mm).</summary>
     public double Thickness => Math.Min(Width, 0.012);
 }

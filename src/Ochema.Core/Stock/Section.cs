@@ -9,6 +9,9 @@ public enum SectionShape
     Round,
     RoundTube,
     SquareTube,
+
+    /// <summary>Solid timber.</summary>
+    Batten,
 }
 
 /// <summary>

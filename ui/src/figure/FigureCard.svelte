@@ -32,9 +32,11 @@
     trim: 'var(--trim)',
     cloth: 'var(--cloth)',
     skin: 'var(--skin)',
+    leaf: 'var(--leaf)',
     tube: 'none',
     sleeve: 'none',
     hand: 'none',
+    limb: 'none',
     tyre: '#26302c',
     rim: 'none',
     camera: '#222b28',
@@ -46,6 +48,8 @@
     tube: 'var(--trim)',
     sleeve: 'var(--cloth)',
     hand: 'var(--skin)',
+    limb: 'var(--bark)',
+    leaf: 'none',
     rim: '#26302c',
   };
 </script>
@@ -57,6 +61,7 @@
         <path
           d={o.d}
           fill={fills[o.kind]}
+          fill-opacity={o.kind === 'leaf' ? 0.5 : 1}
           stroke={strokes[o.kind] ?? 'currentColor'}
           stroke-width={o.width}
           stroke-linecap="round"

@@ -3,7 +3,21 @@ import type { Figure, Host } from '../api/client';
 /** A filled outline of the card's drawing, far ones first. */
 export interface Outline {
   d: string;
-  kind: 'paint' | 'glass' | 'trim' | 'cloth' | 'skin' | 'tube' | 'sleeve' | 'hand' | 'tyre' | 'rim' | 'rig' | 'camera';
+  kind:
+    | 'paint'
+    | 'glass'
+    | 'trim'
+    | 'cloth'
+    | 'skin'
+    | 'leaf'
+    | 'tube'
+    | 'sleeve'
+    | 'hand'
+    | 'limb'
+    | 'tyre'
+    | 'rim'
+    | 'rig'
+    | 'camera';
   width: number;
 }
 
@@ -108,13 +122,13 @@ export function drawFigure(host: Host, figure: Figure, aspect: number) {
     if (isTube(grid)) {
       add(
         grid.map((r) => project(middle(r))),
-        s.kind === 'cloth' ? 'sleeve' : s.kind === 'skin' ? 'hand' : 'tube',
+        s.kind === 'cloth' ? 'sleeve' : s.kind === 'skin' ? 'hand' : s.kind === 'bark' ? 'limb' : 'tube',
         Math.max(0.014 * size, across(grid[0]!)),
         false,
       );
       continue;
     }
-    const kind = ['glass', 'trim', 'cloth', 'skin'].includes(s.kind) ? (s.kind as Outline['kind']) : 'paint';
+    const kind = ['glass', 'trim', 'cloth', 'skin', 'leaf'].includes(s.kind) ? (s.kind as Outline['kind']) : 'paint';
     if (grid[0]!.length > 15)
       // Round bodies: the hull of what is seen.
       add(hull(grid.flat().map(project)), kind);

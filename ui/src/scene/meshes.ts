@@ -12,6 +12,8 @@ export interface Palette {
   road: THREE.Color;
   cloth: THREE.Color;
   skin: THREE.Color;
+  bark: THREE.Color;
+  leaf: THREE.Color;
   sky: THREE.Color;
   accent: THREE.Color;
   holds: THREE.Color;
@@ -32,6 +34,8 @@ export function palette(): Palette {
     road: read('--road'),
     cloth: read('--cloth'),
     skin: read('--skin'),
+    bark: read('--bark'),
+    leaf: read('--leaf'),
     sky: read('--sky'),
     accent: read('--color-accent'),
     holds: read('--holds'),
@@ -85,15 +89,25 @@ export function carGroup(host: Host, p: Palette, panel: { id: string; grid: numb
   const cloth = new THREE.MeshLambertMaterial({ color: p.cloth, side: THREE.DoubleSide });
   const skin = new THREE.MeshLambertMaterial({ color: p.skin, side: THREE.DoubleSide });
   const trim = new THREE.MeshLambertMaterial({ color: p.trim, side: THREE.DoubleSide });
+  const bark = new THREE.MeshLambertMaterial({ color: p.bark, side: THREE.DoubleSide });
+  // A crown is looked through: the rig may hang in it.
+  const leaf = new THREE.MeshLambertMaterial({
+    color: p.leaf,
+    side: THREE.DoubleSide,
+    transparent: true,
+    opacity: 0.35,
+    depthWrite: false,
+  });
   for (const s of host.surfaces) {
     const onPanel = s.id === panel.id && s.kind === s.id;
     const grid = onPanel ? panel.grid : s.grid;
-    const materials: Partial<Record<string, THREE.Material>> = { glass, trim, cloth, skin };
+    const materials: Partial<Record<string, THREE.Material>> = { glass, trim, cloth, skin, bark, leaf };
     const mesh = gridMesh(grid, materials[s.kind] ?? paint);
     mesh.name = 'panel:' + s.id;
     mesh.userData.site = host.sites.some((x) => x.id === s.id) ? s.id : undefined;
     group.add(mesh);
-    if (!['trim', 'cloth', 'skin'].includes(s.kind)) group.add(gridRim(grid, p.ink, s.kind === 'glass' ? 0.45 : 0.3));
+    if (!['trim', 'cloth', 'skin', 'bark', 'leaf'].includes(s.kind))
+      group.add(gridRim(grid, p.ink, s.kind === 'glass' ? 0.45 : 0.3));
   }
   const tyre = new THREE.MeshLambertMaterial({ color: 0x26302c });
   const rim = new THREE.MeshLambertMaterial({ color: p.paint.clone().offsetHSL(0, -0.02, 0.08) });

@@ -38,7 +38,7 @@ public sealed record HoseClampBracket : BaseKind
     [JsonIgnore]
     public override Grip Grip => Needs;
 
-    private static readonly Grip Needs = new([SiteForm.Tube]);
+    private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Branch]);
 
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Tube ? []
         : [new(SchoolQuestion.Hold, 1, "Hose clamp and bracket", "Costs next to nothing, stays on.", this, own)];

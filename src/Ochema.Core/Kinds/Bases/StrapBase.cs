@@ -32,7 +32,7 @@ public sealed record StrapBase : BaseKind
     [JsonIgnore]
     public override Grip Grip => Needs;
 
-    private static readonly Grip Needs = new([SiteForm.Shell, SiteForm.Tube]);
+    private static readonly Grip Needs = new([SiteForm.Shell, SiteForm.Tube, SiteForm.Branch]);
 
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
         form == SiteForm.Tube ? [new(SchoolQuestion.Hold, 2, "Strap that releases", "Lets go before it breaks something.", this, own)]

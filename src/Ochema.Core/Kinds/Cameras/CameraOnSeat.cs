@@ -50,7 +50,7 @@ internal static class CameraOnSeat
         var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, middle, near, body, lens, c.Mass is not null);
         var head = b.HeadOfPath;
         if (head.ScrewsIn)
-            b.Joint(Socket(b, body));
+            b.Joint(Socket(b, body), seat.Node);
         b.Joins.Add(head.ScrewsIn ? new(b.Own("camera"), JoinSort.Screwed, b.Own("camera-screw"), "screw in the camera")
             : new(b.Own("camera"), JoinSort.Snapped, null, $"Camera held by {string.Join(" and ", head.Keeps)}"));
         b.Checks.Add(new CameraScrew(b, b.Path.Camera, seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
@@ -65,6 +65,20 @@ internal static class CameraOnSeat
     {
         var thread = b.Stock.Find<Fastener>("fasteners", body.Socket);
         const double plate = 0.005, pad = 0.001, depth = 0.0045;
+        StackLayer rubber = new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035) { Ready = true };
+        StackLayer socket = new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02, Thread: body.Socket);
+        if (b.HeadOfPath.Plate(b) is { } own)
+            return new ScrewJoint
+            {
+                Stock = b.Stock,
+                Id = b.Own("camera-screw"),
+                Station = b.Path.Head,
+                Title = "screw in the camera",
+                Thread = thread,
+                Means = Loosening.RubberWasher,
+                Torque = 1.2,
+                Layers = [Hardware.Washer(thread), own, rubber with { Bought = true }, socket],
+            };
         return new ScrewJoint
         {
             Stock = b.Stock,
@@ -77,8 +91,7 @@ internal static class CameraOnSeat
             Length = plate + pad + 0.0042,
             Included = true,
             Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04) { Ready = true },
-                new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035) { Ready = true },
-                new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02, Thread: body.Socket)],
+                rubber, socket],
         };
     }
 

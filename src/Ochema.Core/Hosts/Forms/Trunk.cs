@@ -1,0 +1,21 @@
+namespace Ochema.Core.Hosts;
+
+/// <summary>The trunk of a tree, or a thick post: straps go round it, nothing goes into it.</summary>
+public sealed record TrunkForm : SiteForm
+{
+    public override string Id => "trunk";
+
+    public override string Words => "a trunk or thick post";
+
+    public override IReadOnlyList<string> Has => [nameof(Site.Diameter), nameof(Site.SideLean)];
+
+    public override string? Where(Site site) => "on the trunk";
+
+    public override string Lifts(bool braced) => "shorter links, or a tighter strap, lift it.";
+}
+
+public abstract partial record SiteForm
+{
+    /// <summary>The trunk of a tree, or a thick post.</summary>
+    public static SiteForm Trunk { get; } = new TrunkForm();
+}
