@@ -17,6 +17,9 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
 
     private const double Tolerance = 1e-3;
     private const double Near = 0.6;
+
+    /// <summary>The far end is this many times the speed to begin at before a speed between is looked at first.</summary>
+    private const double Half = 1.5;
     private readonly Dictionary<double, Speed> speeds = [];
 
     /// <summary>What is known of one speed.</summary>
@@ -137,6 +140,9 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         return (uses[at], at);
     }
 
+    /// <summary>Speeds beyond one to begin at that are looked at for what gets to its limit, m/s.</summary>
+    public static IReadOnlyList<double> Ahead(double near, double far) => near > 0 && far > Half * near ? [Math.Sqrt(near * far), far] : [far];
+
     /// <summary>Lowest speed at which any of the checks reaches the target (100 % unless said), m/s; null when none does.</summary>
     /// <param name="near">A speed to begin at: the design speed.</param>
     /// <param name="upTo">Nothing beyond this speed, m/s, is of interest.</param>
@@ -155,9 +161,16 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         worst = At(checks, near);
         if (worst.Use < target)
         {
-            (low, high) = (near, Math.Max(near, upTo ?? Highest));
-            looked &= Look(checks, high);
-            worst = At(checks, high);
+            // A look half-way keeps uses at the far end from being too large to tell anything of what lies between.
+            var far = Math.Max(near, upTo ?? Highest);
+            foreach (var next in Ahead(near, far))
+            {
+                (low, high) = (high, next);
+                looked &= Look(checks, high);
+                worst = At(checks, high);
+                if (worst.Use >= target)
+                    break;
+            }
             if (worst.Use < target)
                 return null;
         }
@@ -211,7 +224,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             for (var i = 0; i < ends.Length; i++)
             {
                 var (from, to) = ends[i];
-                if (c < to.Length && from[c] + share * (to[c] - from[c]) >= Near * target
+                if (c < to.Length && (to[c] >= Check.MostUse || from[c] + share * (to[c] - from[c]) >= Near * target)
                     && checks[i].Counts(checks[i].Use(f)) is var use && use > worst.Use)
                     worst = new Worst(use, checks[i], cases[c]);
             }

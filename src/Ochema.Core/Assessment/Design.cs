@@ -138,7 +138,7 @@ public sealed class Design
         var findings = b.Findings.ToList();
         if (moves is not null)
             findings.Insert(0, new ReportFinding(StationId.Base, moves, true));
-        foreach (var v in moves is null ? [speed, 0, limits.Highest] : (ReadOnlySpan<double>)[])
+        foreach (var v in moves is null ? [speed, 0, .. LimitSpeed.Ahead(speed, limits.Highest)] : (ReadOnlySpan<double>)[])
             limits.Look(b.Checks, v);
         List<CheckReport> reports = moves is not null ? []
             : [.. b.Checks.Select(c => Report(c, speed, workings)).OrderByDescending(r => r.Counts)
