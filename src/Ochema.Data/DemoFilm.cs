@@ -83,7 +83,8 @@ public static class DemoFilm
     {
         const string prefix = "Ochema.Data.Demo.";
         var assembly = Assembly.GetExecutingAssembly();
-        return [.. assembly.GetManifestResourceNames().Where(n => n.StartsWith(prefix, StringComparison.Ordinal)).Order(StringComparer.Ordinal).Select(n =>
+        return [.. assembly.GetManifestResourceNames().Where(n => n.StartsWith(prefix, StringComparison.Ordinal))
+            .OrderBy(n => int.Parse(n[prefix.Length..].Split('-')[0], System.Globalization.CultureInfo.InvariantCulture)).Select(n =>
         {
             using var reader = new StreamReader(assembly.GetManifestResourceStream(n)!);
             return (n[prefix.Length..^".json".Length], RigReader.Read(reader.ReadToEnd(), Catalogue.Shipped));

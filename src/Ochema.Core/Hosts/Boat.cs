@@ -110,10 +110,15 @@ public sealed class Boat(string id, string name, double length, double beam, dou
             "gunwale" => HostDrawing.Along(new Vec3(0.1, beam / 2 - 0.02, freeboard), Vec3.UnitX, new Vec3(0, sin, cos), 0.8),
             "foredeck" => new(new Vec3(length / 2 - 0.65, 0, freeboard + 0.03), new Vec3(cos, 0, -sin), Vec3.UnitY, new Vec3(sin, 0, cos), 6, site.CrownRadius, 0.35, 0.2),
             "transom" => HostDrawing.Along(new Vec3(-length / 2 + 0.03, -0.45, freeboard), Vec3.UnitY, Vec3.UnitZ, 0.2),
+            // Lowered over the transom, its middle below the water line.
+            "pin-pole" => HostDrawing.Along(new Vec3(-length / 2 - 0.05, 0.5 * beam - 0.25, -0.35), Vec3.UnitZ, Vec3.UnitY, PinTravel),
             "thwart" => new(new Vec3(-0.2, 0, freeboard - 0.12), Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ, 1e3, 1e3, 0.12, beam / 2 - 0.2),
             _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
         };
     }
+
+    /// <summary>How far along the pole, either way, something may sit, m.</summary>
+    private const double PinTravel = 0.9;
 
     protected override IReadOnlyList<Site> MakeSites()
     {
@@ -124,6 +129,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         [
             rail, gunwale, deck,
             new() { Id = "transom", Name = "Transom", Form = SiteForm.Edge, Material = "pine", Diameter = 0.04, Thickness = 0.02, ClearRadius = 0.4, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
+            new() { Id = "pin-pole", Name = "Pin anchor pole", Form = SiteForm.Tube, Material = "carbon-tube", Diameter = 0.0222, Thickness = 0.0111, ClearRadius = 0.5, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
             new() { Id = "thwart", Name = "Thwart", Form = SiteForm.Floor, Material = "pine", Thickness = 0.02, ClearRadius = 0.3, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.7 },
         ];
     }
@@ -163,6 +169,8 @@ public sealed class Boat(string id, string name, double length, double beam, dou
             list.Add(new HostSurface("deck", "paint", [Frame(h - 0.3, 0.45 * w, f + 0.05, f), Frame(0.4, 0.9 * w, f + 0.06, f), Frame(0.35, 0.95 * w, f + 0.03, f)]));
         else
         {
+            list.Add(HostDrawing.Tube("pin-pole", "trim", 0.0222, new Vec3(-h - 0.05, w - 0.25, f + 0.9), new Vec3(-h - 0.05, w - 0.25, -1.25)));
+            list.Add(HostDrawing.Tube("pin-guide", "trim", 0.05, new Vec3(-h - 0.05, w - 0.25, f + 0.05), new Vec3(-h - 0.05, w - 0.25, f - 0.2)));
             list.Add(new HostSurface("thwart", "thwart", Surface(Sites.First(s => s.Id == "thwart")).Grid()));
             list.Add(HostDrawing.Face("floor", "trim", new(h * 0.62, 0.34 * w, 0.03), new(h * 0.62, -0.34 * w, 0.03),
                 new(-h + 0.03, -0.7 * w, 0.03), new(-h + 0.03, 0.7 * w, 0.03)));

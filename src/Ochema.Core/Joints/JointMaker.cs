@@ -17,6 +17,9 @@ public enum JoinSort
 
     /// <summary>By a socket that closes on a ball.</summary>
     Clasped,
+
+    /// <summary>By cement in a coupler: plastic pipe to plastic pipe.</summary>
+    Cemented,
 }
 
 /// <summary>A joint as the house makes it of two ports.</summary>
@@ -125,6 +128,8 @@ public static class JointMaker
             case (_, BallSocketPort socket):
                 return [.. Make(below, new StudPort("Ball's stud", Usual, null), stock),
                     .. With("ball-stud", [Clasped(new("Ball", socket.Grip.Diameter), socket)])];
+            case (TubePort lower, TubePort upper) when lower.Tube.Id == upper.Tube.Id && PipeCap.All.Any(c => c.Pipe == lower.Tube.Id):
+                return With("pvc-coupler", [new(JoinSort.Cemented, null, [])]);
             case (TubePort tube, _):
                 return Plugged(tube, Make(Plug(tube, stock), above, stock), stock);
             case (_, TubePort tube):

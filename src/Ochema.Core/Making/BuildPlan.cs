@@ -23,7 +23,7 @@ internal static class BuildPlan
         StationStep? Own(StationStep house, string piece) => own.Find(s => s.Station == house.Station && s.Step.Work == house.Step.Work
             && s.Step.Of.Length > 0 && piece.StartsWith(s.Step.Of, StringComparison.Ordinal));
         // A joint that a kind speaks of, at whatever work of that sort, is the kind's.
-        bool Fits(ScrewJoint j) => own.Exists(s => s.Step.Of == j.Id && s.Step.Work is Work.Fit or Work.Place);
+        bool Fits(ScrewJoint j) => own.Exists(s => s.Step.Of == j.Id && s.Step.Work is Work.Fit or Work.Place or Work.Glue);
         var all = new List<StationStep> { HouseSteps.LookOver(b) };
         all.AddRange(Sorted(own, Work.LookOver, Work.Strip));
         if (HouseSteps.Measured(b.Rig) is { } measured)
@@ -64,7 +64,8 @@ internal static class BuildPlan
             if (HouseSteps.Trimmed(b.Parts[i], i) is { } trim)
                 all.Add(trim);
         all.AddRange(b.Joints.Select(HouseSteps.Plugged).OfType<StationStep>().Where(s => s.Step.Work == Work.Glue));
-        all.AddRange(Sorted(own, Work.Glue));
+        // A screw that glue covers goes in with it.
+        all.AddRange(Sorted(own, Work.Glue).Select(s => b.Joints.Exists(j => j.Id == s.Step.Of) ? s with { Joints = [s.Step.Of] } : s));
         all.AddRange(Chain(b, own, Fits));
         var placed = Linked(all);
         return b.Rig.Bench?.Lines?.Values.Any(l => l.Is is PartIs.Donor or PartIs.MadeForMe) == true
@@ -119,7 +120,8 @@ internal static class BuildPlan
             yield return HouseSteps.Strapped(b, strap, StationId.Strap(strap.Id));
         foreach (var tether in b.Tethers)
             yield return HouseSteps.Tethered(tether);
-        foreach (var part in b.Parts.Where(p => IsCamera(p.Station)))
+        // Its screw and washers go on with it.
+        foreach (var part in b.Parts.Where(p => IsCamera(p.Station) && p.Sort == PieceSort.Own))
         {
             var screws = b.Joints.FindAll(j => j.Station == part.Station);
             yield return HouseSteps.Camera(part.Station, part.Name, screws.FirstOrDefault()) with { Joints = [.. screws.Select(j => j.Id)] };

@@ -43,4 +43,20 @@ public static class Centres
             Lines = lines,
         };
     }
+
+    /// <summary>The face of a plug with eight sides: lines from corner to opposite corner cross in its middle.</summary>
+    /// <param name="part">Id of its line on the list.</param>
+    /// <param name="across">Flats, m.</param>
+    /// <param name="hole">Through its middle.</param>
+    public static Template Octagon(string part, string station, string name, double across, HoleRow? hole)
+    {
+        var (r, corner) = (across / 2, across / 2 / Math.Cos(Math.PI / 8));
+        double[] At(int i) => [r + corner * Math.Cos(Math.PI / 8 + i * Math.PI / 4), r + corner * Math.Sin(Math.PI / 8 + i * Math.PI / 4)];
+        return new(part + "-face", station, $"Face of the plug, to punch its middle: {Quantities.Words.Inside(name)}", across, across, Paper, 1, [],
+            hole is null ? [] : [new(r, r, hole.Diameter, hole.Sort, hole.Thread, "", hole.Title)], [])
+        {
+            Flat = false,
+            Lines = [new("its edge", [.. Enumerable.Range(0, 9).Select(At)]), .. Enumerable.Range(0, 4).Select(i => new TemplateLine("corner to corner", [At(i), At(i + 4)]))],
+        };
+    }
 }

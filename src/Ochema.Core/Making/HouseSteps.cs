@@ -36,7 +36,7 @@ internal static class HouseSteps
     {
         var asks = Questions.Of(b.Rig, b.Host).Select(q => q.Ask);
         var magnet = b.Rig.Base.Grip.Magnet ? " Try a magnet on every spot: much that looks like steel is not." : "";
-        return new("site", new(Work.LookOver, $"Look over the {Words.Inside(b.Rig.Site.Name)}",
+        return new("site", new(Work.LookOver, $"Look over {Words.The(b.Rig.Site.Name)}",
             "Knock along it: strong edge or soft middle? Creases, dents, gaps, filler, loose paint? What other job has this place: "
                 + "lights, plate, cooling, "
             + "view, instruments, keys, controls lock to lock, a hatch?" + magnet + string.Concat(asks.Select(a => " " + a)))
@@ -319,8 +319,7 @@ internal static class HouseSteps
         Wrong = "A hole that does not meet is filed, not forced: a joint under strain lets go first.",
     };
 
-    public static StationStep TryOn(RigBuilder b) => new("site", new(Work.TryOn, "Hold it in its place on the "
-        + $"{Words.Inside(b.Rig.Site.Name)}",
+    public static StationStep TryOn(RigBuilder b) => new("site", new(Work.TryOn, $"Hold it in its place on {Words.The(b.Rig.Site.Name)}",
         "With the camera on, by hand. All that moves near it through its whole travel, and the view of whoever drives or steers: clear. Look through the "
         + "lens. Mark feet and joints with tape and a line across, so that it comes back to the same place.")
     {

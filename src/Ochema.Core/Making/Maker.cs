@@ -40,7 +40,7 @@ public static class Maker
             proved.Where(s => now is null || !s.IsDone).Sum(s => 60 * s.Minutes), Math.Max(0, proved.Max(s => s.Done)))
         {
             ToBuy = toBuy,
-            Wraps = [.. Making.Wraps.Of(b, lines), .. PlugPieces(b, lines, holes).Select(Centres.Of)],
+            Wraps = [.. Making.Wraps.Of(b, lines), .. PlugPieces(b, lines, holes).Select(Centres.Of), .. Octagons(lines, holes)],
             Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id).Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
             Saw = [Asked(bench, nameof(Bench.Kerf), cuts.Count > 0 ? cuts[0].Kerf : BarCuts.Hacksaw),
                 Asked(bench, nameof(Bench.Squaring), cuts.Count > 0 ? cuts[0].Squaring : BarCuts.Squared)],
@@ -71,6 +71,13 @@ public static class Maker
                 { Square = plug.Square };
             }
     }
+
+    /// <summary>Plugs with eight sides, bought, whose middle is drilled.</summary>
+    private static IEnumerable<Template> Octagons(IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes) =>
+        from l in lines
+        from cap in PipeCap.All
+        where l.Row == cap.Row
+        select Centres.Octagon(l.Id, l.Station, l.Name, cap.Across, holes.FirstOrDefault(h => h.Station == l.Station && h.Layer == PipeCap.Face));
 
     internal const string PlugRow = "end-plug";
 }

@@ -36,7 +36,27 @@ public static class Wraps
         .. lines.Where(l => l.Sort == PieceSort.Cut && l.Row is { } row && b.Stock.Has("sections", row))
             .SelectMany(l => b.Parts.First(p => p.Sort == l.Sort && p.Station == l.Station && p.Name == l.Name).Cut!.Mitres.Where(a => Math.Abs(a) > Square)
                 .Select(Math.Abs).Distinct().Select((angle, n) => Mitre(l, n, b.Stock.Find<SectionRow>("sections", l.Row!), angle)).OfType<Template>()),
+        .. lines.Where(l => l.Sort == PieceSort.Cut && l.Row is { } row && b.Stock.Has("sections", row))
+            .Select(l => (Line: l, b.Parts.First(p => p.Sort == l.Sort && p.Station == l.Station && p.Name == l.Name).Cut!.Slit))
+            .Where(x => x.Slit is not null).Select(x => Slit(x.Line, x.Slit!, b.Stock.Find<SectionRow>("sections", x.Line.Row!))),
     ];
+
+    /// <summary>Where a pipe is slit: two lines along it and one across where they stop, the strip's lower edge at the end that stays whole.</summary>
+    internal static Template Slit(PartLine line, PipeSlit slit, SectionRow row)
+    {
+        var (round, half) = (Math.PI * row.Width, slit.Width / 2);
+        return new($"{line.Id}-slit", line.Station, $"Strip for the slit, lower edge at the end that stays whole: {Quantities.Words.Inside(line.Name.Split(':')[0])}", round,
+            slit.To, Paper, 1, [], [], [])
+        {
+            Flat = false,
+            Lines =
+            [
+                new("saw along these lines", [[round / 2 - half, slit.To], [round / 2 - half, slit.From]]),
+                new("saw along these lines", [[round / 2 + half, slit.To], [round / 2 + half, slit.From]]),
+                new("stop here", [[round / 2 - half, slit.From], [round / 2 + half, slit.From]]),
+            ],
+        };
+    }
 
     /// <summary>
     /// Where a mitred end is sawn: on a round tube y = r·tan α·(1 − cos φ), on a square one straight over two faces and level on the others (the plane of the

@@ -16,4 +16,8 @@ internal static class Words
         var p when p.StartsWith("the ", StringComparison.Ordinal) => "to " + p,
         var p => "to the " + p,
     };
+
+    /// <summary>A place with its article where it takes one: "the bonnet", "both hands".</summary>
+    public static string The(string place) => Inside(place) is var p && (p.StartsWith("both ", StringComparison.Ordinal) || p.StartsWith("one ", StringComparison.Ordinal))
+        ? p : "the " + Inside(place);
 }

@@ -40,6 +40,10 @@ public sealed record CutPiece(double Length, double[] Mitres)
     [JsonIgnore]
     public IReadOnlyList<BarHole> Holes { get; init; } = [];
 
+    /// <summary>Sawn out along a pipe; null where nothing is.</summary>
+    [JsonIgnore]
+    public PipeSlit? Slit { get; init; }
+
     /// <summary>
     /// Length over the long sides, m, of a piece whose middle line is given: a mitre takes the short side back by as much as it puts the long one out.
     /// </summary>
@@ -48,6 +52,12 @@ public sealed record CutPiece(double Length, double[] Mitres)
     /// <param name="mitres">From square, rad.</param>
     public static double LongSide(double middle, double wide, double[] mitres) => middle + mitres.Sum(a => Math.Tan(Math.Abs(a)) * wide / 2);
 }
+
+/// <summary>A slit along the side of a pipe.</summary>
+/// <param name="From">Where it begins, from the first end, m.</param>
+/// <param name="To">Where it ends, m.</param>
+/// <param name="Width">m.</param>
+public sealed record PipeSlit(double From, double To, double Width);
 
 /// <summary>A hole through a bar or tube; how wide it is follows from its joint.</summary>
 /// <param name="At">Middle, from the first end, m.</param>

@@ -31,3 +31,28 @@ public sealed record PipeFitting(string Pipe, string Row, double TakeOff, double
     public static double Least(PipeFitting? from, PipeFitting? to) =>
         (from is null ? 0 : from.TakeOff + from.Socket) + (to is null ? 0 : to.TakeOff + to.Socket);
 }
+
+/// <summary>A coupler with a plug in it, as a cap over the end of a tube.</summary>
+/// <param name="Pipe">Section of the pipe that the coupler is for, catalogue id.</param>
+/// <param name="Row">Its plug on the shelf.</param>
+/// <param name="Bore">Inside of its socket, m.</param>
+/// <param name="Socket">How deep, m.</param>
+/// <param name="Wall">Of the coupler, m.</param>
+/// <param name="Across">Flats of the plug's octagon, m.</param>
+/// <param name="Floor">Thickness of the plug's face, m.</param>
+/// <param name="Counterbore">From below into it, m.</param>
+public sealed record PipeCap(string Pipe, string Row, double Bore, double Socket, double Wall, double Across, double Floor, double Counterbore, string Source)
+{
+    private const string D2466 = "ASTM D2466 sockets, from memory; plug's head and face judgement, measure yours";
+
+    /// <summary>What the plug's face is called among the layers of a joint.</summary>
+    public const string Face = "Plug of the cap";
+
+    /// <summary>By the pipe of the coupler.</summary>
+    public static IReadOnlyList<PipeCap> All { get; } =
+    [
+        new("pvc-1-2", "pvc-plug-1-2", 0.0214, 0.0175, 0.0036, 0.028, 0.012, 0.005, D2466),
+        new("pvc-3-4", "pvc-plug-3-4", 0.0268, 0.0183, 0.0038, 0.034, 0.013, 0.005, D2466),
+        new("pvc-1", "pvc-plug-1", 0.0335, 0.0222, 0.0043, 0.042, 0.014, 0.005, D2466),
+    ];
+}

@@ -72,7 +72,7 @@ internal static class CameraOnSeat
             {
                 Stock = b.Stock,
                 Id = b.Own("camera-screw"),
-                Station = b.Path.Head,
+                Station = b.Path.Camera,
                 Title = "screw in the camera",
                 Thread = thread,
                 Means = Loosening.RubberWasher,

@@ -211,7 +211,7 @@ public sealed record TiltFrame : HeadKind
             ("Inner frame", flatInner, s.Up, Floor, b.Own("camera-screw")), ("Outer frame", flatOuter, s.Drop, "Outer frame's floor", (string?)null),
         })
         {
-            b.Parts.Cut(head, bar, metal, flat.Flat, what: name);
+            b.Parts.Cut(head, bar, metal, flat.Flat, what: name, by: name == "Outer frame" && By != TiltedBy.Hand ? nameof(Beside) : null);
             b.Parts.Also(c => c with
             {
                 Bends = [new(flat.Bend, Math.PI / 2, BendRadius), new(c.Length - flat.Bend, Math.PI / 2, BendRadius)],

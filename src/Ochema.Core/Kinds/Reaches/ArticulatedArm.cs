@@ -58,7 +58,8 @@ public sealed record ArticulatedArm : ReachKind
         var material = b.Stock.Material(row.Material);
         var density = row.MassPerMetre / section.Area;
         var upright = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis;
-        var ahead = (from.Axis.Z > 0.5 ? Vec3.UnitX : b.Surface.U).RotatedAbout(upright, Heading);
+        // On a pole the arm may point along it: what lies ahead stands at right angles to that.
+        var ahead = (from.Axis.Z > 0.5 ? Vec3.UnitX : Math.Abs(b.Surface.U.Dot(upright)) < 0.9 ? b.Surface.U : b.Surface.V).RotatedAbout(upright, Heading);
         Vec3 Link(double lean) => Math.Cos(lean) * upright + Math.Sin(lean) * ahead;
         var torque = JointTorque ?? row.JointTorque;
         var node = from.Node;

@@ -1,0 +1,121 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Checks;
+using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Making;
+using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
+using Ochema.Core.Tests.Support;
+
+namespace Ochema.Core.Tests.Practice;
+
+/// <summary>The tall pole: columns that bow, a cap that is pressed on, a plug whose middle is found by its corners.</summary>
+public sealed class TallPoleTests
+{
+    private static RigDocument Rig => RigFiles.Named("tall-pole");
+
+    private static SteppedPole Pole => (SteppedPole)Rig.Reach;
+
+    private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
+
+    private static double Use(RigDocument rig, string check) => Assess(rig).Checks.Single(c => c.Id == check).Use;
+
+    /// <summary>Load at the tip of a stepped column built in at its foot: EI·w″ = −P·w from w′ = 0 to w = 0, by steps (Runge and Kutta), P by halving.</summary>
+    private static double ByShooting((double Length, double Stiffness)[] pieces)
+    {
+        double Tip(double load)
+        {
+            var (w, v) = (1.0, 0.0);
+            foreach (var (length, stiffness) in pieces)
+            {
+                var (h, q) = (length / 400, load / stiffness);
+                for (var i = 0; i < 400; i++)
+                {
+                    var (k1, l1) = (v, -q * w);
+                    var (k2, l2) = (v + h / 2 * l1, -q * (w + h / 2 * k1));
+                    var (k3, l3) = (v + h / 2 * l2, -q * (w + h / 2 * k2));
+                    var (k4, l4) = (v + h * l3, -q * (w + h * k3));
+                    (w, v) = (w + h / 6 * (k1 + 2 * k2 + 2 * k3 + k4), v + h / 6 * (l1 + 2 * l2 + 2 * l3 + l4));
+                    if (w < 0)
+                        return w;
+                }
+            }
+            return w;
+        }
+        var (low, high) = (0.0, 1e6);
+        for (var i = 0; i < 100; i++)
+            (low, high) = Tip(0.5 * (low + high)) > 0 ? (0.5 * (low + high), high) : (low, 0.5 * (low + high));
+        return low;
+    }
+
+    [Fact] // π²EI/4L² of a plain cantilever (Euler), exactly; of stepped ones as by another way
+    public void AColumnFallsWhereEulerSays()
+    {
+        Near.Share(Math.PI * Math.PI * 500 / (4 * 3 * 3), PoleGrows.Critical([(3, 500)]), 1e-9);
+        foreach (var pieces in new (double, double)[][] { [(1.2, 1100), (1.2, 600), (1.2, 280)], [(2, 3000), (2, 500)], [(1, 900), (1, 800), (1, 700), (1, 600)], [(3, 20000), (1, 100)], [(1, 100), (1, 20000)] })
+            Near.Share(ByShooting(pieces), PoleGrows.Critical(pieces), 1e-5);
+    }
+
+    [Fact] // twice as long, an eighth and more of what carries it: it bows before it breaks
+    public void ALongerPoleBowsMore()
+    {
+        var short_ = Rig with { Reach = Pole with { Length = 2, Lean = 0.3 } };
+        var long_ = Rig with { Reach = Pole with { Length = 7.3, Lean = 0.3 } };
+        // Growth is what the bowing check says beyond plain bending.
+        double Growth(RigDocument rig) => Use(rig, "pole-1.grows") / Use(rig, "pole-1.strength");
+        Assert.InRange(Growth(short_), 1.0, 1.06);
+        Assert.True(Growth(long_) > Growth(short_) + 0.1, $"{Growth(short_)} and {Growth(long_)}");
+        Assert.True(Assess(long_).Frequencies[0] < 0.5 * Assess(short_).Frequencies[0]);
+    }
+
+    [Fact]
+    public void EachTubeSlidesIntoTheOneBelow()
+    {
+        var pieces = Kinds.RigAssembly.Build(Rig, Catalogue.Shipped).Parts.Where(p => p.Cut is not null && p.Station == "reach").ToList();
+        var rows = pieces.Select(p => Catalogue.Shipped.Find<SectionRow>("sections", p.Row!)).ToList();
+        Assert.Equal(3, rows.Count);
+        for (var i = 1; i < rows.Count; i++)
+            Assert.InRange(rows[i - 1].Width - 2 * rows[i - 1].Wall - rows[i].Width, -0.0001, 0.002);
+        // What shows adds up to the draw-out; the upper ones reach down by their overlap.
+        Assert.Equal(Pole.Length + 2 * Pole.Overlap, pieces.Sum(p => p.Cut!.Length), 9);
+        Assert.Contains(Assess(Rig with { Reach = Pole with { Tubes = 4, Lowest = "tube-al-20x2" } }).Findings,
+            f => f.Blocks && f.Text.Contains("Nothing on the shelf slides", StringComparison.Ordinal));
+        Assert.Contains(Assess(Rig with { Reach = Pole with { Overlap = 0.05 } }).Findings, f => f.Text.Contains("three diameters", StringComparison.Ordinal));
+    }
+
+    [Fact] // hung head down the weight draws at the cap: tape alone holds a light camera, screws more
+    public void SetScrewsHoldTheCapThatTapeAloneLetsGo()
+    {
+        var hung = Rig with { Reach = Pole with { Lean = 1.5 } };
+        var tape = Use(hung with { Reach = (SteppedPole)hung.Reach with { SetScrews = 0 } }, "cap.off");
+        var screws = Use(hung, "cap.off");
+        Assert.True(tape > 3 * screws && screws > 0, $"{tape} and {screws}");
+        Near.Share(tape / 2, Use(hung with { Reach = (SteppedPole)hung.Reach with { SetScrews = 0, PullsOff = 120 } }, "cap.off"), 1e-6);
+        Assert.Contains(Assess(Rig with { Reach = Pole with { Cap = "pvc-1" } }).Findings, f => f.Blocks && f.Text.Contains("hangs loose", StringComparison.Ordinal));
+        Assert.Contains(Assess(Rig with { Reach = Pole with { Tubes = 2 } }).Findings, f => f.Blocks && f.Text.Contains("does not go over", StringComparison.Ordinal));
+    }
+
+    [Fact] // corner to corner of a regular octagon: across flats ÷ cos 22.5°, all four through the middle
+    public void TheMiddleOfAnOctagonIsWhereItsCornersCross()
+    {
+        var plan = Maker.Of(Rig, Catalogue.Shipped);
+        var face = Assert.Single(plan.Wraps, t => t.Name.StartsWith("Face of the plug", StringComparison.Ordinal));
+        Assert.Equal(PipeCap.All.Single(c => c.Pipe == "pvc-1-2").Across, face.Length, 12);
+        var diagonals = face.Lines.Where(l => l.Label == "corner to corner").Select(l => l.Points).ToList();
+        Assert.Equal(4, diagonals.Count);
+        foreach (var d in diagonals)
+        {
+            Assert.Equal(face.Length / Math.Cos(Math.PI / 8), Math.Sqrt(Math.Pow(d[1][0] - d[0][0], 2) + Math.Pow(d[1][1] - d[0][1], 2)), 9);
+            Assert.Equal(face.Length / 2, (d[0][0] + d[1][0]) / 2, 9);
+            Assert.Equal(face.Length / 2, (d[0][1] + d[1][1]) / 2, 9);
+        }
+        var hole = Assert.Single(face.Holes);
+        Assert.Equal(0.0066, hole.Diameter, 4);
+        // Counterbored, and bolted before it is cemented.
+        Assert.Contains(plan.Holes, h => h.Layer == PipeCap.Face && h.Recess > 0);
+        int At(string title) => plan.Steps.ToList().FindIndex(s => s.Title.StartsWith(title, StringComparison.Ordinal));
+        Assert.True(At("Drill the cap") < At("Bolt through, plug") && At("Bolt of the cap") < 0);
+        Assert.Equal(["cap-bolt"], plan.Steps[At("Bolt through, plug")].Joints);
+        // The tap drill of the set screws is that of their thread: No. 25 for 10-24 (ASME B1.1 tables).
+        Assert.Contains(plan.Holes, h => h.Joint == "cap-set-screws" && Math.Abs(h.Diameter - 0.0038) < 0.0001);
+    }
+}
