@@ -23,6 +23,7 @@
     aeroplane: 'On an aeroplane',
     boat: 'On a boat',
     person: 'In the hand',
+    field: 'In the field',
   };
   let groups = $derived([...new Set(recipes.map((r) => r.recipe.group))]);
   let group = $state('');
