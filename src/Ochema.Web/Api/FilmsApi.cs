@@ -46,12 +46,15 @@ internal static class FilmsApi
         return Answer.As<FilmSummary>(Summary(film));
     }
 
+    /// <summary>The demo's rigs in the order that they are numbered in, then the user's own.</summary>
+    private static int Shown(RigRecord rig) => rig.Id.Split('-') is ["demo", var number, ..]
+        && int.TryParse(number, System.Globalization.CultureInfo.InvariantCulture, out var place) ? place : int.MaxValue;
+
     /// <summary>The film with its rigs; one that cannot be read stands apart and takes nothing else down.</summary>
     private static KeptFilm Summary(FilmRecord film)
     {
         var (rigs, unreadable) = (new List<KeptRig>(), new List<UnreadableRig>());
-        foreach (var rig in film.Rigs.OrderBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? 0 : 1)
-            .ThenBy(r => r.Id.StartsWith("demo-", StringComparison.Ordinal) ? r.Id : "").ThenBy(r => r.UpdatedAt))
+        foreach (var rig in film.Rigs.OrderBy(Shown).ThenBy(r => r.UpdatedAt))
             try
             {
                 rigs.Add(RigsApi.Summary(rig));
