@@ -18,6 +18,8 @@ internal static class JointChecks
         Joining.List(b, own, at);
         b.Checks.AddRange(Of(b, own));
         b.Findings.AddRange(own.Report().Findings.Select(f => new ReportFinding(own.Station, $"{own.Title}: {f.Text}", f.Blocks)));
+        if (own.Plug?.Loose is { } loose)
+            b.Findings.Add(new ReportFinding(own.Station, $"{own.Title}: {loose.Text}", loose.Blocks));
         return own;
     }
 

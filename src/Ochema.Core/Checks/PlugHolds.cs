@@ -28,7 +28,10 @@ internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
     }
 
     /// <summary>Use of the glue by a pull along the tube alone.</summary>
-    private double Pull(double pull) => Ratio(b.Factors[FactorTable.Adhesive] * plug.GlueStress(pull, 0), glue.Shear * glue.Share(glue.Cure, b.Rig.Run.Skin));
+    private double Pull(double pull) => Ratio(b.Factors[FactorTable.Adhesive] * plug.GlueStress(pull, 0), Glued);
+
+    /// <summary>Strength of the glue as cured, as warm as it gets and in the gap that it has to fill, Pa.</summary>
+    private double Glued => glue.Shear * glue.Share(glue.Cure, b.Rig.Run.Skin) * plug.GapShare;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
@@ -62,12 +65,12 @@ internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
                 twist = 0;
                 goto case PlugKept.Glued;
             case PlugKept.Glued:
-                var (stress, holds) = (plug.GlueStress(pull, twist), glue.Shear * glue.Share(glue.Cure, b.Rig.Run.Skin));
+                var (stress, holds) = (plug.GlueStress(pull, twist), Glued);
                 sheet?.Formula("{k} × √({N}² + ({M} ÷ {r})²) ÷ ({A} × {τ})", "glue in shear all round", "Faces that were not sanded bright and wiped.")
                     .Factor(b, FactorTable.Adhesive).Term("N", "along the tube", pull, Dimension.Force).Term("M", "about the tube", twist, Dimension.Torque)
                     .Term("r", "inside radius", plug.Inside / 2, Dimension.Length, Origin.Measures)
                     .Term("A", "glued", plug.Glued, Dimension.Area, Origin.Measures)
-                    .Term("τ", "cured and as warm as it gets", holds, Dimension.Stress, glue.Source);
+                    .Term("τ", "cured, as warm as it gets, in the gap that its play leaves", holds, Dimension.Stress, glue.Source);
                 return Ratio(b.Factors[FactorTable.Adhesive] * stress, holds);
             default:
                 sheet?.Formula("{N} on nothing that is known", "common practice, no source: a press fit alone drops it", "")

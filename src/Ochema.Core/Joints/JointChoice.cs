@@ -41,6 +41,13 @@ public sealed record JointChoice
     [Option("End plug is", HowTo = "of a tube's end; pressed in alone it comes out")]
     public PlugKept? Plug { get; init; }
 
+    [Measure("Plug's play, dry", Dimension.Length, 0, 0.01,
+        HowTo = "rocked in the tube's end before pin or glue, a feeler gauge beside it; leave empty where it goes in snug", Measured = true, Chosen = true)]
+    public double? Play { get; init; }
+
+    [Measure("Plug's play, cured", Dimension.Length, 0, 0.01, HowTo = "the same once the glue is hard: nothing may move", Measured = true, Chosen = true)]
+    public double? PlayCured { get; init; }
+
     /// <summary>Layers as they were built, by their ids.</summary>
     public IReadOnlyList<LayerChoice>? Layers { get; init; }
 

@@ -285,14 +285,14 @@ public sealed record ScrewJoint
             else
                 unused.Add("an insert goes into wood or plastic that is tapped: there is none here");
         }
-        if (choice.Plug is not null && Plug is null)
+        if ((choice.Plug is not null || choice.Play is not null || choice.PlayCured is not null) && Plug is null)
             unused.Add("no end plug is in it");
         return this with
         {
             Layers = layers,
             Thread = thread,
             Countersunk = Countersunk || sunk,
-            Plug = Plug is { } plug && choice.Plug is { } kept ? plug with { Kept = kept } : Plug,
+            Plug = Plug is { } plug ? plug with { Kept = choice.Plug ?? plug.Kept, Play = choice.Play ?? 0, PlayCured = choice.PlayCured ?? 0 } : null,
             Bushed = choice.Bush == Hosts.Answer.Yes,
             Length = choice.Length ?? Length,
             Torque = choice.Torque ?? (choice.By is { } by ? Tightening.Torque(by) : Torque),

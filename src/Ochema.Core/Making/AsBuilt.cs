@@ -146,6 +146,11 @@ public static class AsBuilt
                 if (hole.Edge is { } edge)
                     yield return new($"{at}.edge", Of(typeof(LayerChoice), nameof(LayerChoice.Edge)), $"Hole to edge{among}", edge);
             }
+        // Rocked dry before it is pinned or glued, and once more when the glue is hard.
+        if (work is Work.Pad or Work.Glue && joint.Plug is { } dry)
+            yield return new($"joints.{joint.Id}.play", Of(typeof(JointChoice), nameof(JointChoice.Play)), "Plug's play, dry", dry.Play);
+        if (work == Work.Fit && joint.Plug is { Kept: PlugKept.Glued or PlugKept.Keyed } cured)
+            yield return new($"joints.{joint.Id}.playCured", Of(typeof(JointChoice), nameof(JointChoice.PlayCured)), "Plug's play, cured", cured.PlayCured);
         if (work is Work.Fit or Work.Place && !joint.Included)
         {
             if (joint.Screw is not null)

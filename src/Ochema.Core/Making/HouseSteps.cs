@@ -239,7 +239,7 @@ internal static class HouseSteps
         return new(joint.Station, plug.Kept switch
         {
             PlugKept.Pinned => new(Work.Pad, $"Pin the end plug, {joint.Title}",
-                $"Plug in {QuantityText.Of(plug.Depth, Dimension.Length)} deep, its thread straight. Drill "
+                $"Rock it in the tube first: more than a hair of play is for glue, not for a pin. Plug in {QuantityText.Of(plug.Depth, Dimension.Length)} deep, its thread straight. Drill "
                     + $"{QuantityText.Of(TubePlug.Pin, Dimension.Drill)} from both sides through the wall into the plug, no deeper than "
                     + $"{QuantityText.Of(plug.PinDepth(joint.Thread.MajorDiameter), Dimension.Length)}: not into its thread, where the screw goes. A short pin in each, "
                     + "filed flush.")
@@ -261,7 +261,8 @@ internal static class HouseSteps
                     + "plug, clean, again.",
             },
             PlugKept.Glued => new(Work.Glue, $"Glue the end plug, {joint.Title}",
-                $"{glue.Name}: {glue.Preparation}. Roughen bore and plug; no glue in the thread: a greased screw keeps it clear. It "
+                $"Rock it in the tube dry and note its play: epoxy fills {QuantityText.Of(TubePlug.Bridged, Dimension.Length)} a side, no more. "
+                    + $"{glue.Name}: {glue.Preparation}. Roughen bore and plug; no glue in the thread: a greased screw keeps it clear. It "
                     + "cures standing on its end.")
             {
                 Tools = ["sandpaper", "spirit", "mixing"],

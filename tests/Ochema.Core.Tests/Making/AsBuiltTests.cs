@@ -1,4 +1,5 @@
 using Ochema.Core.Assessment;
+using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Making;
 using Ochema.Core.Quantities;
@@ -73,6 +74,32 @@ public sealed class AsBuiltTests
                 return next.Count == parts.Count ? next[i].Cut!.Length - cut.Length : 0;
             }
         }
+    }
+
+    [Fact] // common practice, no source: a plug is rocked dry before the glue, and once more when it is hard
+    public void APlugsPlayIsMeasuredBeforeAndAfterTheGlue()
+    {
+        var rig = RigFiles.Named("cup-plate-riser");
+        RigDocument Kept(PlugKept kept, double play, double? cured = null) => rig with
+        {
+            Joints = new Dictionary<string, JointChoice> { ["reach-screw"] = new() { Plug = kept, Play = play, PlayCured = cured } },
+        };
+        double Plug(RigDocument r) => Assessor.Assess(r, Stock).Checks.Single(c => c.Id == "reach-screw.plug").Use;
+        IEnumerable<ReportFinding> Says(RigDocument r) => Assessor.Assess(r, Stock).Findings.Where(f => f.Text.Contains("plug", StringComparison.Ordinal));
+        // A film is as strong as none; half of it is left at half a millimetre a side, none beyond.
+        Assert.Equal(Plug(Kept(PlugKept.Glued, 0)), Plug(Kept(PlugKept.Glued, 0.0004)), 12);
+        Assert.Equal(2 * Plug(Kept(PlugKept.Glued, 0)), Plug(Kept(PlugKept.Glued, 0.001)), 9);
+        Assert.True(Plug(Kept(PlugKept.Glued, 0.0012)) >= Responses.Check.MostUse);
+        Assert.Contains(Says(Kept(PlugKept.Glued, 0.0012)), f => f.Blocks && f.Text.Contains("does not bridge", StringComparison.Ordinal));
+        Assert.Contains(Says(Kept(PlugKept.Glued, 0.0004, 0.0002)), f => f.Blocks && f.Text.Contains("did not take", StringComparison.Ordinal));
+        Assert.Contains(Says(Kept(PlugKept.Pinned, 0.0004)), f => !f.Blocks && f.Text.Contains("knocks", StringComparison.Ordinal));
+        Assert.Empty(Says(Kept(PlugKept.Glued, 0.0004)));
+        // Asked for at the gluing, and when the joint is made up.
+        var asked = Asked(Kept(PlugKept.Glued, 0)).Where(a => a.Asked.Path.StartsWith("joints.reach-screw.play", StringComparison.Ordinal)).ToList();
+        Assert.Equal([Work.Glue, Work.Fit], asked.Select(a => a.Step.Work));
+        var built = Put(Kept(PlugKept.Glued, 0), "joints.reach-screw.play", 0.001);
+        Assert.Equal(0.001, built.Joints["reach-screw"].Play);
+        Assert.Equal(2 * Plug(Kept(PlugKept.Glued, 0)), Plug(built), 9);
     }
 
     [Fact] // a riser cut 20 mm longer tips its plate more, and the bar has less left
