@@ -103,7 +103,8 @@ public sealed class StoryTests : IDisposable
         browser.Driver.FindElement(By.XPath($"//button[@role='tab'][contains(., '{tab}')]")).Click();
         browser.Find($"[data-recipe={recipe}]").Click();
         Browser.Until("scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
-        Browser.Until("its part on the load path", () => browser.Driver.FindElements(By.CssSelector("[data-row]")).Any(r => r.Text.Contains(part, StringComparison.Ordinal)));
+        Browser.Until("its part on the load path", () => browser.Driver.FindElements(By.CssSelector("[data-row]")).Any(r =>
+            r.Text.Contains(part, StringComparison.Ordinal)));
         Assert.Contains(recipe == "tall-pole" ? "power lines" : "Holds up to", browser.Script<string>("return document.body.innerText"));
         Saved();
         browser.Driver.Navigate().GoToUrl(browser.Driver.Url.Split('?')[0] + "/make");

@@ -9,7 +9,8 @@ namespace Ochema.Core.Checks;
 /// <param name="pull">It comes off at without screws, N.</param>
 /// <param name="bite">What the screws add, N.</param>
 /// <param name="diameter">Of the tube, m.</param>
-public sealed class CapHolds(RigBuilder b, StationId station, PartId id, SpringIndex spring, Vec3 axis, double pull, string source, double bite, double diameter)
+public sealed class CapHolds(RigBuilder b, StationId station, PartId id, SpringIndex spring, Vec3 axis, double pull, string source,
+    double bite, double diameter)
     : Check(id + ".off", station, id, "Cap comes off the pole")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];
@@ -22,7 +23,8 @@ public sealed class CapHolds(RigBuilder b, StationId station, PartId id, SpringI
         // What presses it on does not draw it off; the spring's force on the tube points the way the cap is drawn.
         var off = Math.Max(0, force.Dot(axis));
         var turn = Math.Abs(moment.Dot(axis));
-        sheet?.Formula("{k} × √({N}² + ({T} ÷ {r})²) ÷ ({P} + {B})", "one friction for both ways", "Heat, which softens tape and plastic; screws that have been undone a few times.")
+        sheet?.Formula("{k} × √({N}² + ({T} ÷ {r})²) ÷ ({P} + {B})", "one friction for both ways",
+            "Heat, which softens tape and plastic; screws that have been undone a few times.")
             .Factor(b, FactorTable.Friction).Term("N", "drawn off by", off, Dimension.Force).Term("T", "turned by", turn, Dimension.Torque)
             .Term("r", "half the tube", diameter / 2, Dimension.Length, Origin.Measures).Term("P", "comes off at, over tape", pull, Dimension.Force, source)
             .Term("B", "set screws bite", bite, Dimension.Force, "their tips at 0.3 N·m and a friction of 0.15 on both sides, judgement");

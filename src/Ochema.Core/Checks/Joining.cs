@@ -59,7 +59,8 @@ internal static class Joining
         if (made.Sort == JoinSort.Cemented && foot.Port is TubePort pipe)
         {
             if (foot.Load is { } load)
-                b.Checks.Add(new CouplerHolds(b, foot.Station, new(id), load, foot.Axis ?? from.Axis, PipeCap.All.First(c => c.Pipe == pipe.Tube.Id), Glues.Find("pvc-cement")));
+                b.Checks.Add(new CouplerHolds(b, foot.Station, new(id), load, foot.Axis ?? from.Axis,
+                    PipeCap.All.First(c => c.Pipe == pipe.Tube.Id), Glues.Find("pvc-cement")));
             b.Joins.Add(new(foot.Station, made.Sort, null, $"{pipe.Name} cemented into a coupler"));
             return;
         }

@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>A friction pivot that is bent open on one side and droops: M ≤ F·w/2, the force that draws it together over half its width. It stays on: service.</summary>
+/// <summary>A friction pivot that is bent open on one side and droops: M ≤ F·w/2, the force that draws it together over half its width. It
+/// stays on: service.</summary>
 /// <param name="drawn">Force that closes the pivot, N.</param>
 /// <param name="width">Of the faces, m.</param>
 public sealed class PivotGapes(StationId station, PartId id, string title, SpringIndex spring, Vec3 axis, double drawn, double width)

@@ -24,7 +24,8 @@ public sealed class PressedTip(RigBuilder b, HoldSpot spot, SpringIndex spring, 
         var (force, moment) = f.Spring(spring);
         var off = Math.Max(0, -force.Dot(spot.Normal));
         var (over, back) = TipOver.Worst(corners, spot.Normal, -force - pressing * spot.Normal, -moment);
-        sheet?.Formula("{k} × {O} ÷ {R}", "moments about each edge of where it touches, the worst one; what presses it on restores", "A strap that creeps, bark that gives.")
+        sheet?.Formula("{k} × {O} ÷ {R}", "moments about each edge of where it touches, the worst one; what presses it on restores",
+            "A strap that creeps, bark that gives.")
             .Factor(b, FactorTable.Friction).Term("O", "overturning moment", over, Dimension.Torque).Term("R", "restoring moment", back, Dimension.Torque)
             .Term("P", "strap presses it on by", pressing, Dimension.Force, source).Term("N", "pulled off by", off, Dimension.Force)
             .Term("M", "moment across it", moment.PerpendicularTo(spot.Normal).Length, Dimension.Torque);

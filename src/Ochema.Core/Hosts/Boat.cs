@@ -129,7 +129,8 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         [
             rail, gunwale, deck,
             new() { Id = "transom", Name = "Transom", Form = SiteForm.Edge, Material = "pine", Diameter = 0.04, Thickness = 0.02, ClearRadius = 0.4, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
-            new() { Id = "pin-pole", Name = "Pin anchor pole", Form = SiteForm.Tube, Material = "carbon-tube", Diameter = 0.0222, Thickness = 0.0111, ClearRadius = 0.5, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
+            new() { Id = "pin-pole", Name = "Pin anchor pole", Form = SiteForm.Tube, Material = "carbon-tube", Diameter = 0.0222,
+                Thickness = 0.0111, ClearRadius = 0.5, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
             new() { Id = "thwart", Name = "Thwart", Form = SiteForm.Floor, Material = "pine", Thickness = 0.02, ClearRadius = 0.3, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.7 },
         ];
     }

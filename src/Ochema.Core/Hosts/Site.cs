@@ -30,7 +30,8 @@ public sealed record Site
     public double Liner { get; init; }
 
     /// <summary>Catalogue id of the material.</summary>
-    [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only", Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,living-wood,carbon-tube")]
+    [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only",
+        Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,living-wood,carbon-tube")]
     public required string Material { get; init; }
 
     [Measure("Sheet or wall thickness", Dimension.Length, 0.0005, 0.05,

@@ -26,7 +26,8 @@ public sealed class Tree(string id, string name, double diameter) : Host
 
     /// <summary>A fruit tree sways between a third and one hertz, its trunk at breast height by millimetres (judgement).</summary>
     private static readonly TabulatedShake Sway = new("sway of the trunk",
-        [(0.1, 0.0002), (0.3, 0.001), (0.6, 0.0008), (1.5, 0.0001), (5, 0.00001), (20, 3e-7), (200, 1e-10)], 1, 1, new("sway of the tree", 0.3, 1), [0.3, 1, 2.5])
+        [(0.1, 0.0002), (0.3, 0.001), (0.6, 0.0008), (1.5, 0.0001), (5, 0.00001), (20, 3e-7), (200, 1e-10)], 1, 1,
+            new("sway of the tree", 0.3, 1), [0.3, 1, 2.5])
     {
         Reference = 5,
         Growth = 2,
@@ -69,7 +70,8 @@ public sealed class Tree(string id, string name, double diameter) : Host
         {
             case "trunk":
                 var along = new Vec3(Math.Tan(site.Slope), Math.Tan(site.SideLean), 1).Normalized();
-                return HostDrawing.Along(Breast * along + (site.Diameter ?? diameter) / 2 * Vec3.UnitX.PerpendicularTo(along).Normalized(), along, Vec3.UnitX, 0.5);
+                return HostDrawing.Along(Breast * along + (site.Diameter ?? diameter) / 2 * Vec3.UnitX.PerpendicularTo(along).Normalized(),
+                    along, Vec3.UnitX, 0.5);
             case "branch":
                 return HostDrawing.Along(Fork + 0.55 * Branching, Branching, Vec3.UnitZ, 0.35);
             default:
@@ -79,8 +81,10 @@ public sealed class Tree(string id, string name, double diameter) : Host
 
     protected override IReadOnlyList<Site> MakeSites() =>
     [
-        new() { Id = "trunk", Name = "Trunk", Form = SiteForm.Trunk, Material = "living-wood", Diameter = diameter, Thickness = 0.05, ClearRadius = 0.5, CrownRadius = 30, Coat = 0, Slope = 0.05, SideLean = 0.03, WindFactor = 0.8 },
-        new() { Id = "branch", Name = "Branch, left", Form = SiteForm.Branch, Material = "living-wood", Diameter = 0.05, Thickness = 0.025, ClearRadius = 0.55, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
+        new() { Id = "trunk", Name = "Trunk", Form = SiteForm.Trunk, Material = "living-wood", Diameter = diameter, Thickness = 0.05,
+            ClearRadius = 0.5, CrownRadius = 30, Coat = 0, Slope = 0.05, SideLean = 0.03, WindFactor = 0.8 },
+        new() { Id = "branch", Name = "Branch, left", Form = SiteForm.Branch, Material = "living-wood", Diameter = 0.05, Thickness = 0.025,
+            ClearRadius = 0.55, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
     ];
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>

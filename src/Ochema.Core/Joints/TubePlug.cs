@@ -29,11 +29,13 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
     /// <summary>What is wrong with how it sits, in words, and whether it may not be used so; null where nothing is.</summary>
     public (string Text, bool Blocks)? Loose => Kept switch
     {
-        PlugKept.Pinned when Play > Knocks => ($"its plug has {Holes.Size(Play)} of play: pinned alone it knocks. Epoxy fills up to {Holes.Size(2 * Bridged)}.", false),
+        PlugKept.Pinned when Play > Knocks => ($"its plug has {Holes.Size(Play)} of play: pinned alone it knocks. Epoxy fills up to "
+            + $"{Holes.Size(2 * Bridged)}.", false),
         PlugKept.Pressed => null,
         PlugKept.Pinned => null,
         _ when PlayCured > 0 => ($"its plug still moves by {Holes.Size(PlayCured)} after the glue: it did not take. Drive it out, clean, again.", true),
-        _ when GapShare <= 0 => ($"its plug has {Holes.Size(Play)} of play: glue does not bridge {Holes.Size(Play / 2)} a side. A turn of tape, or a wider plug.", true),
+        _ when GapShare <= 0 => ($"its plug has {Holes.Size(Play)} of play: glue does not bridge {Holes.Size(Play / 2)} a side. A turn of tape, or a "
+            + $"wider plug.", true),
         _ => null,
     };
 

@@ -56,7 +56,8 @@ public static class Centres
             hole is null ? [] : [new(r, r, hole.Diameter, hole.Sort, hole.Thread, "", hole.Title)], [])
         {
             Flat = false,
-            Lines = [new("its edge", [.. Enumerable.Range(0, 9).Select(At)]), .. Enumerable.Range(0, 4).Select(i => new TemplateLine("corner to corner", [At(i), At(i + 4)]))],
+            Lines = [new("its edge", [.. Enumerable.Range(0, 9).Select(At)]),
+                .. Enumerable.Range(0, 4).Select(i => new TemplateLine("corner to corner", [At(i), At(i + 4)]))],
         };
     }
 }

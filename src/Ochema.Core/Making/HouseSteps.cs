@@ -239,7 +239,8 @@ internal static class HouseSteps
         return new(joint.Station, plug.Kept switch
         {
             PlugKept.Pinned => new(Work.Pad, $"Pin the end plug, {joint.Title}",
-                $"Rock it in the tube first: more than a hair of play is for glue, not for a pin. Plug in {QuantityText.Of(plug.Depth, Dimension.Length)} deep, its thread straight. Drill "
+                $"Rock it in the tube first: more than a hair of play is for glue, not for a pin. Plug in "
+                    + $"{QuantityText.Of(plug.Depth, Dimension.Length)} deep, its thread straight. Drill "
                     + $"{QuantityText.Of(TubePlug.Pin, Dimension.Drill)} from both sides through the wall into the plug, no deeper than "
                     + $"{QuantityText.Of(plug.PinDepth(joint.Thread.MajorDiameter), Dimension.Length)}: not into its thread, where the screw goes. A short pin in each, "
                     + "filed flush.")

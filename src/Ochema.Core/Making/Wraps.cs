@@ -45,7 +45,8 @@ public static class Wraps
     internal static Template Slit(PartLine line, PipeSlit slit, SectionRow row)
     {
         var (round, half) = (Math.PI * row.Width, slit.Width / 2);
-        return new($"{line.Id}-slit", line.Station, $"Strip for the slit, lower edge at the end that stays whole: {Quantities.Words.Inside(line.Name.Split(':')[0])}", round,
+        return new($"{line.Id}-slit", line.Station, $"Strip for the slit, lower edge at the end that stays whole: "
+            + $"{Quantities.Words.Inside(line.Name.Split(':')[0])}", round,
             slit.To, Paper, 1, [], [], [])
         {
             Flat = false,

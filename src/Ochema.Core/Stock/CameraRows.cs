@@ -36,8 +36,17 @@ public sealed record CameraRow(
     string Stabilisation, string Socket, string Source, string? Range = null,
     bool BuiltIn = false,
     [property: Measure("Screen stands out", Dimension.Length, 0, 0.2, HowTo = "to the side, when it is open; 0 for one that does not open so")]
-    double ScreenOpen = 0) : IStockRow
+    double ScreenOpen = 0,
+    [property: Measure("Socket beside the middle", Dimension.Length, -0.1, 0.1, HowTo = "to the left, seen from behind; to the right is negative")]
+    double SocketAcross = 0,
+    [property: Measure("Button beside the middle", Dimension.Length, -0.2, 0.2, HowTo = "to the left, seen from behind; most are on the right, negative")]
+    double ButtonAcross = CameraRow.UsualButton,
+    [property: Measure("Button behind the front", Dimension.Length, 0, 0.3, HowTo = "front of the body to the middle of the button")]
+    double ButtonBack = 0.015) : IStockRow
 {
+    /// <summary>Where a right forefinger lies, m to the left of the middle (judgement, −60 to −20 mm).</summary>
+    public const double UsualButton = -0.04;
+
     /// <inheritdoc/>
     [JsonIgnore]
     public (string Field, string Reason)? Wrong => CentreHeight > Height ? ("centreHeight", "is above the camera") : null;

@@ -19,7 +19,8 @@ public sealed class TallPoleTests
 
     private static double Use(RigDocument rig, string check) => Assess(rig).Checks.Single(c => c.Id == check).Use;
 
-    /// <summary>Load at the tip of a stepped column built in at its foot: EI·w″ = −P·w from w′ = 0 to w = 0, by steps (Runge and Kutta), P by halving.</summary>
+    /// <summary>Load at the tip of a stepped column built in at its foot: EI·w″ = −P·w from w′ = 0 to w = 0, by steps (Runge and Kutta), P
+    /// by halving.</summary>
     private static double ByShooting((double Length, double Stiffness)[] pieces)
     {
         double Tip(double load)
@@ -51,7 +52,8 @@ public sealed class TallPoleTests
     public void AColumnFallsWhereEulerSays()
     {
         Near.Share(Math.PI * Math.PI * 500 / (4 * 3 * 3), PoleGrows.Critical([(3, 500)]), 1e-9);
-        foreach (var pieces in new (double, double)[][] { [(1.2, 1100), (1.2, 600), (1.2, 280)], [(2, 3000), (2, 500)], [(1, 900), (1, 800), (1, 700), (1, 600)], [(3, 20000), (1, 100)], [(1, 100), (1, 20000)] })
+        foreach (var pieces in new (double, double)[][] { [(1.2, 1100), (1.2, 600), (1.2, 280)], [(2, 3000), (2, 500)],
+            [(1, 900), (1, 800), (1, 700), (1, 600)], [(3, 20000), (1, 100)], [(1, 100), (1, 20000)] })
             Near.Share(ByShooting(pieces), PoleGrows.Critical(pieces), 1e-5);
     }
 
@@ -90,8 +92,10 @@ public sealed class TallPoleTests
         var screws = Use(hung, "cap.off");
         Assert.True(tape > 3 * screws && screws > 0, $"{tape} and {screws}");
         Near.Share(tape / 2, Use(hung with { Reach = (SteppedPole)hung.Reach with { SetScrews = 0, PullsOff = 120 } }, "cap.off"), 1e-6);
-        Assert.Contains(Assess(Rig with { Reach = Pole with { Cap = "pvc-1" } }).Findings, f => f.Blocks && f.Text.Contains("hangs loose", StringComparison.Ordinal));
-        Assert.Contains(Assess(Rig with { Reach = Pole with { Tubes = 2 } }).Findings, f => f.Blocks && f.Text.Contains("does not go over", StringComparison.Ordinal));
+        Assert.Contains(Assess(Rig with { Reach = Pole with { Cap = "pvc-1" } }).Findings,
+            f => f.Blocks && f.Text.Contains("hangs loose", StringComparison.Ordinal));
+        Assert.Contains(Assess(Rig with { Reach = Pole with { Tubes = 2 } }).Findings,
+            f => f.Blocks && f.Text.Contains("does not go over", StringComparison.Ordinal));
     }
 
     [Fact] // corner to corner of a regular octagon: across flats ÷ cos 22.5°, all four through the middle

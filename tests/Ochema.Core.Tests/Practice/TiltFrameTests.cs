@@ -100,6 +100,10 @@ public sealed class TiltFrameTests
         var inner = plan.Templates.Single(t => t.Name.StartsWith("Inner", StringComparison.Ordinal));
         Assert.Empty(inner.Faults);
         Assert.Equal(2, inner.Bends.Count);
+        // The camera's screw is where its socket is, and the servo over its button, as its record says.
+        var compact = Camera("compact");
+        Assert.Equal(inner.Length / 2 + compact.SocketAcross, inner.Holes.Single(h => h.Joint == "camera-screw").X, 9);
+        Assert.Contains(plan.Steps, s => s.How.Contains("{length:0.034} right of the middle and {length:0.02} behind the front", StringComparison.Ordinal));
         // Two pivots and the camera's screw.
         Assert.Equal(["camera-screw", "tilt-pivot", "tilt-pivot"], inner.Holes.Select(h => h.Joint).Order(StringComparer.Ordinal));
         Assert.Contains(plan.Parts, p => p.Row == "tilt-servo");

@@ -127,7 +127,8 @@ public sealed class TreeTests
         var made = Maker.Of(Rig, Catalogue.Shipped);
         var bar = Assert.Single(made.Cuts, c => c.Name.Contains("square", StringComparison.Ordinal));
         Assert.Single(bar.Plan.Bars!);
-        var links = RigAssembly.Build(Rig, Catalogue.Shipped).Parts.Where(p => p.Name.StartsWith("Link", StringComparison.Ordinal)).Select(p => p.Cut!).ToList();
+        var links = RigAssembly.Build(Rig, Catalogue.Shipped).Parts.Where(p =>
+            p.Name.StartsWith("Link", StringComparison.Ordinal)).Select(p => p.Cut!).ToList();
         Assert.Equal([0.331, 0.306, 0.281], links.Select(c => Math.Round(c.Length, 6)));
         Assert.All(links, c => Assert.Equal([0.013, c.Length - 0.013], c.Holes!.Select(h => h.At), (a, z) => Math.Abs(a - z) < 1e-9));
         // Each pivot's hole is in both of its links.

@@ -34,7 +34,8 @@ public sealed class HangingNetTests
         {
             Nodes = nodes,
             Ropes = ropes,
-            Loads = [.. Enumerable.Range(0, free).Select(i => new HangLoad($"n{i}") { M = Of(0.2, 15), F = random.Next(3) == 0 ? [Of(-30, 30), Of(-30, 30), Of(-10, 10)] : null })],
+            Loads = [.. Enumerable.Range(0, free).Select(i =>
+                new HangLoad($"n{i}") { M = Of(0.2, 15), F = random.Next(3) == 0 ? [Of(-30, 30), Of(-30, 30), Of(-10, 10)] : null })],
             Wind = random.Next(3) == 0 ? [Of(-1, 1), Of(-1, 1), 0] : null,
         };
     }

@@ -11,7 +11,8 @@ public sealed record BranchForm : SiteForm
 
     public override IReadOnlyList<string> Has => [nameof(Site.Diameter)];
 
-    /// <summary>A round bar built in at the trunk, the clear radius away: 3EI/L³ across, EI/L turning (Roark table 8.1); green wood as dry (judgement).</summary>
+    /// <summary>A round bar built in at the trunk, the clear radius away: 3EI/L³ across, EI/L turning (Roark table 8.1); green wood as dry
+    /// (judgement).</summary>
     public override SiteGive Give(Site site, Material material, double radius)
     {
         var ei = material.YoungsModulus * Math.PI / 64 * Math.Pow(site.Diameter ?? 0.05, 4);

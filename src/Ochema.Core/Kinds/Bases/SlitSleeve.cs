@@ -13,7 +13,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>A length of plastic pipe slit along its side and drawn together round a pole by hose clamps: what is cemented to it hangs below.</summary>
 [Kind("slit-sleeve", "Slit sleeve on a pole", "On and off a pole with a wing nut, one hand, no tools; it slides and turns before it breaks.",
     Caution = "Tether first: it is fitted leaning over the side. No hand or line between pole and guide when the pole comes up.",
-    Sketch = "line 56 2 56 70; line 66 2 66 70; rect 52 14 18 44; line 48 24 76 24; line 48 48 76 48; dim length 84 14 84 58; dim slit 60 64 63 64; dim tension 18 24 48 24")]
+    Sketch = "line 56 2 56 70; line 66 2 66 70; rect 52 14 18 44; line 48 24 76 24; line 48 48 76 48; dim length 84 14 84 58; dim slit 60 64 63 64; dim "
+        + "tension 18 24 48 24")]
 public sealed record SlitSleeve : BaseKind
 {
     [StockChoice("Sleeve from", "sections", Only = "pvc-1-2,pvc-3-4,pvc-1", HowTo = "the smallest that goes over the pole; its bore, not its name")]
@@ -60,8 +61,10 @@ public sealed record SlitSleeve : BaseKind
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Cut, "Cut and slit the sleeve",
-            $"{QuantityText.Of(Length, Dimension.Length)} of pipe and what its coupler takes, ends square. Strip round it, both lines of the slit on the pipe; sawn along both from the open end, "
-                + $"{QuantityText.Of(Slit, Dimension.Length)} out, stopping short of the coupler by a finger. Edges broken with the knife: they cut the pole and the hand.")
+            $"{QuantityText.Of(Length, Dimension.Length)} of pipe and what its coupler takes, ends square. Strip round it, both lines of the slit on "
+                + $"the pipe; sawn along both from the open end, "
+                + $"{QuantityText.Of(Slit, Dimension.Length)} out, stopping short of the coupler by a finger. Edges broken with the knife: they cut the "
+                    + $"pole and the hand.")
         {
             Of = "Sleeve",
             Reads = [nameof(Length), nameof(Slit)],
@@ -70,7 +73,8 @@ public sealed record SlitSleeve : BaseKind
             Wrong = "It splits on at the slit's end: drill a hole there first, as wide as the slit.",
         },
         new(Work.Place, "Sleeve on the pole",
-            $"Tether on first. Sleeve pushed on over the side, to its mark, wing nuts by one hand, {QuantityText.Of(Tension, Dimension.Force)} each: as hard as wet fingers go. A pencil line on pole and "
+            $"Tether on first. Sleeve pushed on over the side, to its mark, wing nuts by one hand, {QuantityText.Of(Tension, Dimension.Force)} each: as "
+                + $"hard as wet fingers go. A pencil line on pole and "
                 + "sleeve. Pole down and up once, empty: nothing moves.")
         {
             Reads = [nameof(Tension)],
@@ -89,10 +93,12 @@ public sealed record SlitSleeve : BaseKind
         var closes = Math.PI * (bore - 2 * Thick - d);
         if (closes < -0.0005)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The sleeve does not go over the pole: {Holes.Size(bore - 2 * Thick)} inside{(Thick > 0 ? " with its rubber" : "")}, the pole is {Holes.Size(d)} across.", true));
+                $"The sleeve does not go over the pole: {Holes.Size(bore - 2 * Thick)} inside{(Thick > 0 ? " with its rubber" : "")}, the pole is "
+                    + $"{Holes.Size(d)} across.", true));
         else if (closes > Slit)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The slit of {Holes.Size(Slit)} is closed before the sleeve grips: from {Holes.Size(bore - 2 * Thick)} to {Holes.Size(d)} it closes by {Holes.Size(closes)}. A wider slit, or rubber inside.", true));
+                $"The slit of {Holes.Size(Slit)} is closed before the sleeve grips: from {Holes.Size(bore - 2 * Thick)} to {Holes.Size(d)} it closes by "
+                    + $"{Holes.Size(closes)}. A wider slit, or rubber inside.", true));
         var spare = section.Area * plastic.Density * (Length + Neck);
         var friction = Lining == ClampLining.Rubber ? Lined : Bare;
         var hold = ClampParts.Place(b, "base-hold", "sleeve", row.Width / 2, spare + n * band.Mass, d / 2, 1e6, 1e6 * Length * Length / 12, friction);
@@ -102,7 +108,8 @@ public sealed record SlitSleeve : BaseKind
             var how = $"{n} clamps at your tension; wet friction {friction:0.00}, judgement";
             b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Sleeve slides or turns on the pole", hold.Spring, b.Surface.U, (n * slide, n * torque),
                 "a band presses with T ÷ r all round, Coulomb friction", how));
-            b.Checks.Add(new GripPrise(b, new("base-hold"), "Sleeve is prised off the pole", hold.Spring, b.Surface.U, hold.Top.Axis, 2 * Tension * n, Length / 3, how));
+            b.Checks.Add(new GripPrise(b, new("base-hold"), "Sleeve is prised off the pole", hold.Spring, b.Surface.U, hold.Top.Axis,
+                2 * Tension * n, Length / 3, how));
         }
         b.Parts.Cut(StationId.Base, row, plastic, Length + Neck, what: "Sleeve", by: nameof(Length));
         b.Parts.Also(c => c with { Slit = new(Neck, c.Length, Slit) });

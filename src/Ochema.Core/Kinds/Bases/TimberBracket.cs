@@ -12,9 +12,11 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>Two battens bolted at right angles: the upright strapped to a trunk, a levelling screw below the strap, the nose out from it.</summary>
-[Kind("timber-bracket", "Timber bracket, strapped to a trunk", "Holds on any trunk or post for the price of a strap; creeps a little, and is levelled by one screw.",
+[Kind("timber-bracket", "Timber bracket, strapped to a trunk",
+    "Holds on any trunk or post for the price of a strap; creeps a little, and is levelled by one screw.",
     Caution = "Nobody under it. Look at strap and level again after a quarter of an hour, and each time before you let go of it.",
-    Sketch = "line 12 4 12 68; line 26 4 26 68; rect 34 14 10 50; rect 44 14 56 10; line 8 28 44 28; line 26 56 48 56; dim height 54 14 54 64; dim nose 44 8 100 8; dim lever 66 28 66 56; dim screw 26 67 34 67")]
+    Sketch = "line 12 4 12 68; line 26 4 26 68; rect 34 14 10 50; rect 44 14 56 10; line 8 28 44 28; line 26 56 48 56; dim height 54 14 54 64; dim nose "
+        + "44 8 100 8; dim lever 66 28 66 56; dim screw 26 67 34 67")]
 public sealed record TimberBracket : BaseKind
 {
     [StockChoice("Timber", "sections", Only = "batten")]
@@ -29,7 +31,8 @@ public sealed record TimberBracket : BaseKind
     [StockChoice("Strap", "straps", Only = "ratchet-25,ratchet-35,ratchet-50,cam-25")]
     public string Strap { get; init; } = "ratchet-25";
 
-    [Measure("Strap pulled to", Dimension.Force, 50, 4000, HowTo = "a ratchet by hand {force:500} to {force:1000}, a cam buckle {force:200} to {force:400}", UsualTo = 2000)]
+    [Measure("Strap pulled to", Dimension.Force, 50, 4000, HowTo = "a ratchet by hand {force:500} to {force:1000}, a cam buckle {force:200} to "
+        + "{force:400}", UsualTo = 2000)]
     public double Tension { get; init; } = 700;
 
     [Measure("Strap to levelling screw", Dimension.Length, 0.05, 0.6, HowTo = "along the upright, strap above, screw below")]
@@ -97,14 +100,16 @@ public sealed record TimberBracket : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", LevellingThread);
         var turns = site.Slope > 0 ? Lever * Math.Tan(site.Slope) / thread.Pitch : 0;
         yield return new(Work.Measure, "Measure trunk and lean",
-            "A cord round the trunk where the strap goes: its length over 3.14 is the diameter. Phone against the bark, from ahead and from the side: the lean both "
+            "A cord round the trunk where the strap goes: its length over 3.14 is the diameter. Phone against the bark, from ahead and from the side: "
+                + "the lean both "
                 + "ways. Loose bark, ivy and ants: another place.")
         {
             Tools = ["tape", "level"],
             Minutes = 5,
         };
         yield return new(Work.Cut, "Saw upright and nose",
-            "Ends square. Down the back of the upright a shallow V, a saw's depth in its middle: it sits on the round of the trunk by its two edges and does not rock.")
+            "Ends square. Down the back of the upright a shallow V, a saw's depth in its middle: it sits on the round of the trunk by its two edges and "
+                + "does not rock.")
         {
             Of = "Upright",
             Reads = [nameof(Height)],
@@ -112,7 +117,8 @@ public sealed record TimberBracket : BaseKind
             Minutes = 15,
         };
         yield return new(Work.Drill, "Drill for the corner bracket",
-            "Nose flat on the upright's head, corner bracket in the angle below it, held by a clamp: its four holes marked through, drilled a hair towards the corner, so that "
+            "Nose flat on the upright's head, corner bracket in the angle below it, held by a clamp: its four holes marked through, drilled a hair "
+                + "towards the corner, so that "
                 + "the bolts pull the faces together as they are tightened.")
         {
             Of = "bracket-bolts",
@@ -121,7 +127,8 @@ public sealed record TimberBracket : BaseKind
             Wrong = "The faces gape: turn the bracket round and drill beside the first holes.",
         };
         yield return new(Work.Pad, "Sink the levelling screw's nut",
-            $"{QuantityText.Of(Lever, Dimension.Length)} below the strap's line: a hole for the screw, on the back a recess for its nut, pressed in with the vice. A cap or a "
+            $"{QuantityText.Of(Lever, Dimension.Length)} below the strap's line: a hole for the screw, on the back a recess for its nut, pressed in "
+                + $"with the vice. A cap or a "
                 + "wooden disc under the screw's tip: it must not drill into the bark.")
         {
             Reads = [nameof(Lever)],
@@ -129,7 +136,8 @@ public sealed record TimberBracket : BaseKind
             Minutes = 10,
         };
         yield return new(Work.Place, "Strap the bracket to the trunk",
-            $"Pad under the strap all round. Upright against the trunk, strap once round above the screw, drawn to {QuantityText.Of(Tension, Dimension.Force)}: "
+            $"Pad under the strap all round. Upright against the trunk, strap once round above the screw, drawn to "
+                + $"{QuantityText.Of(Tension, Dimension.Force)}: "
                 + $"{(Strap == "cam-25" ? "pull the tail hard and lean back; a cam creeps, so again after ten minutes" : "three or four clicks once it is hand-tight, no more")}. "
                 + "Tail wound and tied. Pull at the nose sideways: it does not walk round the trunk.")
         {
@@ -141,9 +149,11 @@ public sealed record TimberBracket : BaseKind
             Wrong = "It turns round the trunk: wetter bark needs a rubber mat under the upright, not more ratchet.",
         };
         yield return new(Work.Set, "Bring the pivot upright",
-            turns > 0 ? $"Level on the nose along it: the trunk leans forward, so screw out, about {turns:0} turns from lying flat. Across: turn the bracket in the strap. An arm swung "
+            turns > 0 ? $"Level on the nose along it: the trunk leans forward, so screw out, about {turns:0} turns from lying flat. Across: turn the "
+                + $"bracket in the strap. An arm swung "
                 + "to either side and let go must stay."
-                : "Level on the nose along it and across; the screw tips it back, the strap lets it be turned. An arm swung to either side and let go must stay.")
+                : "Level on the nose along it and across; the screw tips it back, the strap lets it be turned. An arm swung to either side and let go "
+                    + "must stay.")
         {
             Reads = [nameof(Screw)],
             Tools = ["level"],
@@ -178,10 +188,12 @@ public sealed record TimberBracket : BaseKind
         }
         if (Height < Lever + 0.04)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The upright is {Holes.Size(Height)} long and the screw sits {Holes.Size(Lever)} below the strap: {Holes.Size(Lever + 0.04)} at least.", true));
+                $"The upright is {Holes.Size(Height)} long and the screw sits {Holes.Size(Lever)} below the strap: {Holes.Size(Lever + 0.04)} at "
+                    + $"least.", true));
         var (forward, left) = OffPlumb(site);
         if (Math.Abs(forward) > Level || Math.Abs(left) > Level)
-            b.Findings.Add(new ReportFinding(StationId.Base, "The pivot is out of plumb and what turns on it drifts: " + string.Join("; ", Corrections(b, forward, left)) + "."));
+            b.Findings.Add(new ReportFinding(StationId.Base, "The pivot is out of plumb and what turns on it drifts: "
+                + string.Join("; ", Corrections(b, forward, left)) + "."));
         b.Parts.Cut(StationId.Base, timber, wood, Height, what: "Upright", by: nameof(Height));
         b.Parts.Also(c => c with { Holes = [new((CornerNear + CornerFar) / 2, "Upright", BoltedBelow)] });
         b.Parts.Bought(StationId.Base, screw);
@@ -205,7 +217,8 @@ public sealed record TimberBracket : BaseKind
         b.PointMass(end, section.Area * ClampParts.Past * wood.Density);
         if (Nose < CornerFar + FacePlate / 2 + 0.005)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The nose of {Holes.Size(Nose)} has no room for the corner bracket and the face plates: {Holes.Size(CornerFar + FacePlate / 2 + 0.005)} at least.", true));
+                $"The nose of {Holes.Size(Nose)} has no room for the corner bracket and the face plates: "
+                    + $"{Holes.Size(CornerFar + FacePlate / 2 + 0.005)} at least.", true));
         var bolt = b.Stock.Find<Fastener>("fasteners", Bolts);
         foreach (var (id, leg) in new[] { (Bolted, "Nose"), (BoltedBelow, "Upright") })
             b.Joint(new ScrewJoint
@@ -268,7 +281,8 @@ public sealed record TimberBracket : BaseKind
     }
 
     /// <summary>
-    /// Steel on both faces of the nose, m: what a pivot's bolt presses with, up to its own proof load, would sink washers into softwood (crushes across the grain at
+    /// Steel on both faces of the nose, m: what a pivot's bolt presses with, up to its own proof load, would sink washers into softwood
+    /// (crushes across the grain at
     /// 2.5 to 5 N/mm², EN 338).
     /// </summary>
     private const double FacePlate = 0.05;

@@ -26,7 +26,8 @@ public enum TiltedBy
 /// <summary>A frame bent round the camera that tilts in a frame bent round the first.</summary>
 [Kind("tilt-frame", "Tilt frame, built to the camera", "Tilts about the camera's own balance, by hand or from afar; made of two strips and two bolts.",
     Caution = "Bench trial before it goes up: through its whole swing, one picture taken. Its cable tied so that the swing does not pull it.",
-    Sketch = "line 24 64 96 64; line 24 64 24 14; line 96 64 96 14; line 36 50 84 50; line 36 50 36 14; line 84 50 84 14; circle 30 20 4; circle 90 20 4; rect 44 26 32 24; dim room 36 9 44 9; dim beside 84 9 96 9; dim pivots 104 20 104 50")]
+    Sketch = "line 24 64 96 64; line 24 64 24 14; line 96 64 96 14; line 36 50 84 50; line 36 50 36 14; line 84 50 84 14; circle 30 20 4; circle 90 20 "
+        + "4; rect 44 26 32 24; dim room 36 9 44 9; dim beside 84 9 96 9; dim pivots 104 20 104 50")]
 public sealed record TiltFrame : HeadKind
 {
     [StockChoice("Strip", "sections", Only = "flat")]
@@ -50,7 +51,8 @@ public sealed record TiltFrame : HeadKind
     [Measure("Camera set back", Dimension.Length, 0, 0.12, HowTo = "on a sliding plate, until it stays at every tilt")]
     public double SetBack { get; init; }
 
-    [Measure("Tilts hold", Dimension.Torque, 0.02, 20, HowTo = "by hand: scale × lever when it slips; a servo: as stamped at its volts, {torque:0.3} to {torque:1.5}")]
+    [Measure("Tilts hold", Dimension.Torque, 0.02, 20, HowTo = "by hand: scale × lever when it slips; a servo: as stamped at its volts, {torque:0.3} to "
+        + "{torque:1.5}")]
     public double Torque { get; init; } = 0.8;
 
     [Measure("Room for the servo", Dimension.Length, 0, 0.12, HowTo = "between the frames, on its side")]
@@ -114,7 +116,8 @@ public sealed record TiltFrame : HeadKind
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         yield return new(Work.Bend, "Bend both frames",
             $"Inner one {Size(s.Inner)} inside: camera {Size(camera.Width)}{(Screen == ScreenState.Open ? $", its open screen {Size(camera.ScreenOpen)}" : "")} and twice {Size(Room)}. "
-                + $"Outer one {Size(s.Outer)} inside. Bends at the marks, legs square; fingernail over the outside of each. Holes for the pivots after bending, both legs "
+                + $"Outer one {Size(s.Outer)} inside. Bends at the marks, legs square; fingernail over the outside of each. Holes for the pivots after "
+                    + $"bending, both legs "
                 + "clamped together, so that they are at one height.")
         {
             Of = "Inner frame",
@@ -125,7 +128,8 @@ public sealed record TiltFrame : HeadKind
             Wrong = "Legs of two heights: file the longer one's hole up to a slot, a washer over it.",
         };
         yield return new(Work.Set, "Balance the camera between its pivots",
-            "Pivot nuts loose, camera in as it will run, card and battery in. It must stay at every tilt: falls forward: further back; swings like a pendulum: pivots lower. Then the "
+            "Pivot nuts loose, camera in as it will run, card and battery in. It must stay at every tilt: falls forward: further back; swings like a "
+                + "pendulum: pivots lower. Then the "
                 + "nuts just so that it holds, nylon between, and a lock nut.")
         {
             Reads = [nameof(SetBack), nameof(Torque)],
@@ -134,8 +138,12 @@ public sealed record TiltFrame : HeadKind
         };
         if (By != TiltedBy.Hand)
             yield return new(Work.Fit, By == TiltedBy.Servo ? "Servo on its pivot" : "Servo on its pivot, the other over the button",
-                "Horn screwed to the inner frame in the middle of its travel with the camera level, servo on the outer frame. Through the whole swing by its control before "
-                    + "anything goes up: no cable pulls, nothing grates." + (By == TiltedBy.Servo ? "" : " Button servo on a strip over the button: a soft pad, lifted clear at rest; one picture taken."))
+                "Horn screwed to the inner frame in the middle of its travel with the camera level, servo on the outer frame. Through the whole swing "
+                    + "by its control before "
+                    + "anything goes up: no cable pulls, nothing grates."
+                        + (By == TiltedBy.Servo ? "" : $" Button servo on a strip over the button, {Size(Math.Abs(camera.ButtonAcross))} "
+                            + $"{(camera.ButtonAcross < 0 ? "right" : "left")} of the middle "
+                        + $"and {Size(camera.ButtonBack)} behind the front: a soft pad, lifted clear at rest; one picture taken."))
             {
                 Tools = ["hex-keys", "pliers"],
                 Minutes = 25,
@@ -206,16 +214,17 @@ public sealed record TiltFrame : HeadKind
         var flatInner = U(s.Inner, s.Up + Past, bar.Height);
         var flatOuter = U(s.Outer, s.Drop + Past, bar.Height);
         var each = section.Area * metal.Density;
-        foreach (var (name, flat, leg, layer, joint) in new[]
+        // The camera stands in the middle: its screw is where its socket is. Strips are marked from the right.
+        foreach (var (name, flat, aside, layer, joint) in new[]
         {
-            ("Inner frame", flatInner, s.Up, Floor, b.Own("camera-screw")), ("Outer frame", flatOuter, s.Drop, "Outer frame's floor", (string?)null),
+            ("Inner frame", flatInner, camera.SocketAcross, Floor, b.Own("camera-screw")), ("Outer frame", flatOuter, 0, "Outer frame's floor", (string?)null),
         })
         {
             b.Parts.Cut(head, bar, metal, flat.Flat, what: name, by: name == "Outer frame" && By != TiltedBy.Hand ? nameof(Beside) : null);
             b.Parts.Also(c => c with
             {
                 Bends = [new(flat.Bend, Math.PI / 2, BendRadius), new(c.Length - flat.Bend, Math.PI / 2, BendRadius)],
-                Holes = [new(Past, name, b.Own("tilt-pivot")), new(c.Length / 2, layer, joint), new(c.Length - Past, name, b.Own("tilt-pivot"))],
+                Holes = [new(Past, name, b.Own("tilt-pivot")), new(c.Length / 2 + aside, layer, joint), new(c.Length - Past, name, b.Own("tilt-pivot"))],
             });
         }
         b.PointMass(seat, each * flatInner.Flat);
@@ -246,7 +255,9 @@ public sealed record TiltFrame : HeadKind
             ],
         }, foot);
         b.StandsOn(from, new(head + "-screw", head, "screw under the head",
-            new ThroughPort("Outer frame's floor", [new("Outer frame's floor", LayerRole.Clearance, bar.Height, bar.Material, bar.Width)], bar.Width) { Bolt = "1-4-20" },
+            new ThroughPort("Outer frame's floor", [new("Outer frame's floor", LayerRole.Clearance, bar.Height, bar.Material, bar.Width)],
+                bar.Width)
+            { Bolt = "1-4-20" },
             outer.Load, bar.Width / 2, 4));
         if (Screen == ScreenState.Open && camera.ScreenOpen <= 0)
             b.Findings.Add(new ReportFinding(head, $"The {Words.Inside(camera.Name)} has no screen that opens, as listed: enter how far yours stands out."));

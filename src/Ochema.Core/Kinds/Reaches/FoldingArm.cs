@@ -10,9 +10,11 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Kinds.Reaches;
 
 /// <summary>Links of square tube that turn on upright bolts and fold onto each other, held by friction.</summary>
-[Kind("folding-arm", "Folding arm of links", "Swings anywhere on a level and folds into a bag; droops a little at each joint, and turns where the friction is least.",
+[Kind("folding-arm", "Folding arm of links", "Swings anywhere on a level and folds into a bag; droops a little at each joint, and turns where the "
+    + "friction is least.",
     Caution = "Let go of it slowly, and stand aside of its swing.",
-    Sketch = "rect 6 56 18 8; line 14 54 52 54; line 52 46 84 32; line 84 24 108 12; circle 14 54 4; circle 52 50 4; circle 84 28 4; dim first 14 68 52 68; dim apart 60 46 60 54; dim past 84 44 92 44")]
+    Sketch = "rect 6 56 18 8; line 14 54 52 54; line 52 46 84 32; line 84 24 108 12; circle 14 54 4; circle 52 50 4; circle 84 28 4; dim first 14 68 52 "
+        + "68; dim apart 60 46 60 54; dim past 84 44 92 44")]
 public sealed record FoldingArm : ReachKind
 {
     [Measure("Links", Dimension.Count, 1, 4, HowTo = "three reach round a trunk")]
@@ -21,7 +23,8 @@ public sealed record FoldingArm : ReachKind
     [Measure("First link", Dimension.Length, 0.05, 0.8, HowTo = "nearest the tree, bolt to bolt", Greatest = "Greatest first link", UsualTo = 0.5)]
     public double First { get; init; } = 0.305;
 
-    [Measure("Second link", Dimension.Length, 0.05, 0.8, HowTo = "bolt to bolt; shorter than the one before by what its end needs to clear the nut", UsualTo = 0.5)]
+    [Measure("Second link", Dimension.Length, 0.05, 0.8, HowTo = "bolt to bolt; shorter than the one before by what its end needs to clear the "
+        + "nut", UsualTo = 0.5)]
     public double Second { get; init; } = 0.28;
 
     [Measure("Third link", Dimension.Length, 0.05, 0.8, HowTo = "bolt to bolt, shorter again", UsualTo = 0.5)]
@@ -85,7 +88,13 @@ public sealed record FoldingArm : ReachKind
         yield return new("tighter-joints", "All joints a third tighter", this with { Torque = Math.Min(60, Torque * 4 / 3) });
         if (Lengths.Min() > 0.1)
             yield return new("shorter-links", "Links a quarter shorter",
-                this with { First = 0.75 * First, Second = Math.Max(0.05, 0.75 * Second), Third = Math.Max(0.05, 0.75 * Third), Fourth = Math.Max(0.05, 0.75 * Fourth) });
+                this with
+                {
+                    First = 0.75 * First,
+                    Second = Math.Max(0.05, 0.75 * Second),
+                    Third = Math.Max(0.05, 0.75 * Third),
+                    Fourth = Math.Max(0.05, 0.75 * Fourth)
+                });
     }
 
     internal override bool WaitsToSettle => true;
@@ -96,7 +105,8 @@ public sealed record FoldingArm : ReachKind
     {
         var lengths = Lengths;
         yield return new(Work.Drill, "Drill the links",
-            "Marked by a square over the tube from the template, punched, pilot, then the size in the table through both walls, from each side to the middle: a bit that "
+            "Marked by a square over the tube from the template, punched, pilot, then the size in the table through both walls, from each side to the "
+                + "middle: a bit that "
                 + "runs off makes a link that stands askew.")
         {
             Of = Foot,
@@ -106,7 +116,8 @@ public sealed record FoldingArm : ReachKind
             Wrong = "A hole askew: open it and sleeve it with a bush, or a new link; the nesting needs the length, not the look.",
         };
         yield return new(Work.Pad, "Bolt the links together and fold them",
-            $"From the tree outwards: washer, link, nylon, link, washer, lock nut. {string.Join(", ", lengths.Select(l => $"{QuantityText.Of(l, Dimension.Length)}"))} from bolt to bolt. Fold it: "
+            $"From the tree outwards: washer, link, nylon, link, washer, lock nut. "
+                + $"{string.Join(", ", lengths.Select(l => $"{QuantityText.Of(l, Dimension.Length)}"))} from bolt to bolt. Fold it: "
                 + Folding(b) + " Where the thread runs out before the nut grips, another washer under it.")
         {
             Tools = ["spanners", "rule"],
@@ -114,7 +125,8 @@ public sealed record FoldingArm : ReachKind
         };
         yield return new(Work.Set, "Tighten from the tree outwards",
             string.Join(" ", Enumerable.Range(0, Count).Select(i =>
-                $"{Joint(i)}: {QuantityText.Of(Holds(i), Dimension.Torque)}, {QuantityText.Of(Holds(i) / lengths[i], Dimension.Force)} on a scale at the link's end.")) + " Each looser than the one "
+                $"{Joint(i)}: {QuantityText.Of(Holds(i), Dimension.Torque)}, {QuantityText.Of(Holds(i) / lengths[i], Dimension.Force)} on a scale at "
+                    + $"the link's end.")) + " Each looser than the one "
                 + "before it: else the joint at the tree turns first. Swing it all round and listen: a knock is metal on metal, another washer.")
         {
             Reads = [nameof(Torque), nameof(Falls)],
@@ -128,7 +140,8 @@ public sealed record FoldingArm : ReachKind
     {
         var stops = Stops(b);
         return stops.All(s => s <= 0) ? "each link lies flat on the one below, clear of its nuts."
-            : string.Join(" ", stops.Select((s, i) => s <= 0 ? "" : $"link {i + 2} stops {QuantityText.Of(s, Dimension.Angle)} short of it.").Where(t => t.Length > 0));
+            : string.Join(" ", stops.Select((s, i) => s <= 0 ? ""
+                : $"link {i + 2} stops {QuantityText.Of(s, Dimension.Angle)} short of it.").Where(t => t.Length > 0));
     }
 
     /// <summary>Where each link after the first stops before it lies on the one below, rad.</summary>
@@ -149,7 +162,7 @@ public sealed record FoldingArm : ReachKind
         var ahead = (Math.Abs(axis.X) < 0.9 ? Vec3.UnitX : b.Surface.U).PerpendicularTo(axis).Normalized();
         var out_ = b.Surface.Normal.PerpendicularTo(axis) is { Length: > 0.3 } n ? n.Normalized() : ahead;
         var each = section.Area * metal.Density;
-        StackLayer Link(int i) => new($"Link {i + 1}", LayerRole.Clearance, row.Width, row.Material, row.Width) { Id = "" };
+        StackLayer Link(int i) => new($"Link {i + 1}", LayerRole.Clearance, row.Width, row.Material, row.Width);
         StackLayer Nylon(double thickness) => new("Nylon washer", LayerRole.Clearance, thickness, "nylon-66", row.Width, Bought: true);
         string Screw(int joint) => joint == 0 ? Foot : b.Own($"pivot-{joint + 1}");
         var (node, at) = (from.Node, from.Position + (Apart + row.Width / 2) * axis);
@@ -171,13 +184,18 @@ public sealed record FoldingArm : ReachKind
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own($"link-{i + 1}")), $"Link {i + 1} bends", piece));
             b.Parts.Cut(reach, row, metal, lengths[i] + 2 * Past, what: $"Link {i + 1}", by: Names[i]);
             var (own, last) = (i, i == Count - 1);
-            b.Parts.Also(c => c with { Holes = [new(Past, $"Link {own + 1}", Screw(own)), new(c.Length - Past, $"Link {own + 1}", last ? null : Screw(own + 1))] });
+            b.Parts.Also(c => c with
+            {
+                Holes = [new(Past, $"Link {own + 1}", Screw(own)),
+                new(c.Length - Past, $"Link {own + 1}", last ? null : Screw(own + 1))]
+            });
             b.PointMass(foot, Past * each + b.Parts.Bought(reach, washer).Mass);
             b.PointMass(end, Past * each);
             b.Shape(b.Own($"link-{i + 1}"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
             b.Shape(pivot, reach, "joint", [b.Point(foot)], [row.Width * 1.2], axis);
             if (i == 0)
-                b.StandsOn(from, new(Foot, reach, "bolt of the joint at the tree", new ThroughPort("Link 1", [Nylon(Apart), Link(0)], row.Width) { Bolt = Bolt }, null, row.Width / 2,
+                b.StandsOn(from, new(Foot, reach, "bolt of the joint at the tree",
+                    new ThroughPort("Link 1", [Nylon(Apart), Link(0)], row.Width) { Bolt = Bolt }, null, row.Width / 2,
                     Torque: Threads.NutFactor * drawn * bolt.MajorDiameter));
             else
                 b.Joint(ClampParts.Through(b, $"pivot-{i + 1}", reach, $"bolt of the {Words.Inside(title)}", Bolt, Link(i), Link(i - 1)) with
@@ -191,8 +209,10 @@ public sealed record FoldingArm : ReachKind
         {
             var folded = Math.PI - Math.Abs(Math.IEEERemainder(Bend, 2 * Math.PI));
             if (stop > 0 && folded < stop)
-                b.Findings.Add(new ReportFinding(reach, $"Link {i + 2} cannot lie there: it stops {QuantityText.Of(stop, Dimension.Angle)} short of the link below, at a bolt's head or nut. "
-                    + $"Shorter by {Holes.Size(FoldedLinks.Shorter(bolt, Past))} with {Holes.Size(FoldedLinks.Apart(bolt))} between them it folds flat.", true));
+                b.Findings.Add(new ReportFinding(reach, $"Link {i + 2} cannot lie there: it stops {QuantityText.Of(stop, Dimension.Angle)} short of the "
+                    + $"link below, at a bolt's head or nut. "
+                    + $"Shorter by {Holes.Size(FoldedLinks.Shorter(bolt, Past))} with {Holes.Size(FoldedLinks.Apart(bolt))} between them it folds "
+                        + $"flat.", true));
         }
         var top = b.Node(b.Own("arm-end"), b.Position(node) + row.Width / 2 * axis);
         b.Rigid(node, top);

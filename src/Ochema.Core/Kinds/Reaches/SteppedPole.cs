@@ -11,7 +11,8 @@ namespace Ochema.Core.Kinds.Reaches;
 /// <summary>A tall pole of tubes that slide into each other, with a threaded cap pressed on its end.</summary>
 [Kind("stepped-pole", "Tall pole of several tubes", "Looks over roofs and crowns from the ground; sways, and each joint adds its play.",
     Caution = "No power line within its length, its reach and 3 m. Up and down by two people, nobody under it, and not in gusts.",
-    Sketch = "line 20 66 50 46; line 46 48 76 28; line 72 30 100 12; rect 96 4 12 10; rect 45 44 6 6; rect 71 27 6 6; dim length 14 58 90 6; dim overlap 46 58 56 52; dim lean 20 66 20 36")]
+    Sketch = "line 20 66 50 46; line 46 48 76 28; line 72 30 100 12; rect 96 4 12 10; rect 45 44 6 6; rect 71 27 6 6; dim length 14 58 90 6; dim "
+        + "overlap 46 58 56 52; dim lean 20 66 20 36")]
 public sealed record SteppedPole : ReachKind
 {
     [Measure("Tubes", Dimension.Count, 2, 4, HowTo = "drawn out one from the other")]
@@ -32,7 +33,8 @@ public sealed record SteppedPole : ReachKind
     [Measure("Tubes overlap by", Dimension.Length, 0.03, 0.5, HowTo = "three diameters at the least; less, and the play at the top doubles")]
     public double Overlap { get; init; } = 0.15;
 
-    [Measure("Each lock holds", Dimension.Torque, 0.5, 80, HowTo = "scale × lever when the upper tube turns in the lower; twist locks {torque:3} to {torque:8}")]
+    [Measure("Each lock holds", Dimension.Torque, 0.5, 80, HowTo = "scale × lever when the upper tube turns in the lower; twist locks {torque:3} to "
+        + "{torque:8}")]
     public double LockTorque { get; init; } = 5;
 
     [StockChoice("Cap from a coupler for", "sections", Only = "pvc-1-2,pvc-3-4,pvc-1", HowTo = "the smallest that goes over the last tube")]
@@ -102,7 +104,8 @@ public sealed record SteppedPole : ReachKind
         var (cap, last) = (CapRow, Nested(b.Stock)[^1]);
         var layers = Math.Max(0, (int)Math.Ceiling((cap.Bore - last.Width) / 2 / Tape));
         yield return new(Work.Drill, "Drill the cap's plug",
-            $"Its middle by the corners: lines from corner to corner of the octagon cross in it, or print its face. Clearance for the bolt right through; from below a counterbore "
+            $"Its middle by the corners: lines from corner to corner of the octagon cross in it, or print its face. Clearance for the bolt right "
+                + $"through; from below a counterbore "
                 + $"of {QuantityText.Of(cap.Counterbore, Dimension.Length)}, so that more thread stands out on top.")
         {
             Of = "cap-bolt",
@@ -111,7 +114,8 @@ public sealed record SteppedPole : ReachKind
             Wrong = "Off the middle: the camera swings round a circle as the pole is turned; a new plug costs less than a new idea.",
         };
         yield return new(Work.Glue, "Bolt through, plug into the coupler",
-            "Bolt up through the plug, wide washer and lock nut on top, tight: a broad face for what is screwed on. What stands out is cut to what that takes. Then plug and coupler: cleaner on both, cement on both, pressed home with a quarter turn. A pin "
+            "Bolt up through the plug, wide washer and lock nut on top, tight: a broad face for what is screwed on. What stands out is cut to what that "
+                + "takes. Then plug and coupler: cleaner on both, cement on both, pressed home with a quarter turn. A pin "
                 + "through both beside: a plug that is only pressed drops the camera.")
         {
             // Once the plug is in its coupler, nobody gets at the bolt's head.
@@ -123,7 +127,8 @@ public sealed record SteppedPole : ReachKind
             Beware = "Fumes of the cement: outdoors, no flame.",
         };
         yield return new(Work.Pad, "Tape the last tube until the cap turns on hard",
-            $"{cap.Bore * 1000:0.0} mm inside, the tube is {last.Width * 1000:0.0} mm: {(layers == 0 ? "no tape" : $"about {layers} layers of plastic tape")}, wound the way the cap is turned. "
+            $"{cap.Bore * 1000:0.0} mm inside, the tube is {last.Width * 1000:0.0} mm: "
+                + $"{(layers == 0 ? "no tape" : $"about {layers} layers of plastic tape")}, wound the way the cap is turned. "
                 + "Pull it off with a scale once and note at what."
                 + (SetScrews >= 1 ? " Then the set screws, until they just bite." : ""))
         {
@@ -133,7 +138,8 @@ public sealed record SteppedPole : ReachKind
             Wrong = "The screws turn on and on: the plastic is stripped. Next size up, or a nut melted in.",
         };
         yield return new(Work.Set, "Draw out and lock, from the top down",
-            $"Last tube first, each to its mark, {QuantityText.Of(Overlap, Dimension.Length)} still inside. Twist hard. One holds the foot, the other walks it up; look up before it goes "
+            $"Last tube first, each to its mark, {QuantityText.Of(Overlap, Dimension.Length)} still inside. Twist hard. One holds the foot, the other "
+                + $"walks it up; look up before it goes "
                 + "up. Down again in the same way.")
         {
             Reads = [nameof(Length), nameof(Overlap)],
@@ -151,9 +157,11 @@ public sealed record SteppedPole : ReachKind
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
         var (reach, rows) = (b.Path.Reach, Nested(b.Stock));
         if (rows.Count < Count)
-            b.Findings.Add(new ReportFinding(reach, $"Nothing on the shelf slides into the {Words.Inside(rows[^1].Name)}: {rows.Count} tubes are computed.", true));
+            b.Findings.Add(new ReportFinding(reach, $"Nothing on the shelf slides into the {Words.Inside(rows[^1].Name)}: {rows.Count} tubes are "
+                + $"computed.", true));
         if (Overlap < 3 * rows[0].Width)
-            b.Findings.Add(new ReportFinding(reach, $"The tubes overlap by {Holes.Size(Overlap)}; three diameters of the widest are {Holes.Size(3 * rows[0].Width)}: shorter ones tilt in each other and split."));
+            b.Findings.Add(new ReportFinding(reach, $"The tubes overlap by {Holes.Size(Overlap)}; three diameters of the widest are "
+                + $"{Holes.Size(3 * rows[0].Width)}: shorter ones tilt in each other and split."));
         // Each shows as much as the others, and reaches down into the one below.
         var each = Length / rows.Count;
         var (node, tilt, tip) = (from.Node, 0.0, 0.0);
@@ -161,7 +169,8 @@ public sealed record SteppedPole : ReachKind
         var pieces = new List<BeamPiece>();
         for (var i = 0; i < rows.Count; i++)
         {
-            var (id, label, metal) = (b.Own($"pole-{i + 1}"), i == 0 ? "lowest tube" : i == rows.Count - 1 ? "last tube" : $"tube {i + 1}", b.Stock.MaterialOf(rows[i].Id));
+            var (id, label, metal) = (b.Own($"pole-{i + 1}"), i == 0 ? "lowest tube" : i == rows.Count - 1 ? "last tube" : $"tube {i + 1}",
+                b.Stock.MaterialOf(rows[i].Id));
             var foot = node;
             if (i > 0)
             {
@@ -185,7 +194,8 @@ public sealed record SteppedPole : ReachKind
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lowest tube", rows[0]), b.EndLoad(pieces[0].First),
             rows[0].Width / 2, Axis: direction));
         if (tip > Length / 100)
-            b.Findings.Add(new ReportFinding(reach, $"The joints' play lets its tip knock to and fro by {Holes.Size(tip)} before anything bends: tape under each lock, or more overlap."));
+            b.Findings.Add(new ReportFinding(reach, $"The joints' play lets its tip knock to and fro by {Holes.Size(tip)} before anything bends: tape "
+                + $"under each lock, or more overlap."));
         b.Later(() => b.Checks.Add(new PoleGrows(b, reach, new(b.Own("pole-1")), pieces, Math.Abs(direction.Z), b.MassFrom(b.Path.Head))));
         return WithCap(b, node, direction, up, rows[^1]);
     }
@@ -196,9 +206,11 @@ public sealed record SteppedPole : ReachKind
         var (cap, reach, pvc) = (CapRow, b.Path.Reach, b.Stock.Material("pvc"));
         var gap = cap.Bore - last.Width;
         if (gap < 0)
-            b.Findings.Add(new ReportFinding(reach, $"The cap does not go over the last tube: {Holes.Size(cap.Bore)} inside, the tube is {Holes.Size(last.Width)} across.", true));
+            b.Findings.Add(new ReportFinding(reach, $"The cap does not go over the last tube: {Holes.Size(cap.Bore)} inside, the tube is "
+                + $"{Holes.Size(last.Width)} across.", true));
         else if (gap > MostPlay)
-            b.Findings.Add(new ReportFinding(reach, $"The cap hangs loose on the last tube: {Holes.Size(cap.Bore)} inside, the tube is {Holes.Size(last.Width)} across; so much tape rolls up. A smaller coupler.", true));
+            b.Findings.Add(new ReportFinding(reach, $"The cap hangs loose on the last tube: {Holes.Size(cap.Bore)} inside, the tube is "
+                + $"{Holes.Size(last.Width)} across; so much tape rolls up. A smaller coupler.", true));
         var height = cap.Socket + cap.Floor;
         var foot = b.Node(b.Own("cap-foot"), b.Position(tip));
         var top = b.Node(b.Own("cap"), b.Position(tip) + height * direction);
@@ -250,6 +262,7 @@ public sealed record SteppedPole : ReachKind
         return new Mount(top, b.Position(top), up, new StudPort("Cap's bolt", CapThread, null));
     }
 
-    /// <summary>Thread that stands out of the cap, m: through a floor with its nut; cut to the 4.5 mm that a socket takes (ISO 1222) where it goes into one.</summary>
+    /// <summary>Thread that stands out of the cap, m: through a floor with its nut; cut to the 4.5 mm that a socket takes (ISO 1222) where
+    /// it goes into one.</summary>
     private const double StandsOut = 0.02;
 }

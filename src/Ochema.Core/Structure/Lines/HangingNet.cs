@@ -66,7 +66,8 @@ public sealed class HangingNet
 
     private bool IsFixed(int node) => task.Nodes[node].Fixed;
 
-    /// <summary>Numbers of the unknowns, neighbours near each other: three of each free node (−1: fixed), then one of each length at its rope's nodes.</summary>
+    /// <summary>Numbers of the unknowns, neighbours near each other: three of each free node (−1: fixed), then one of each length at its
+    /// rope's nodes.</summary>
     /// <returns>First unknown of each node; first of each rope's lengths; how many.</returns>
     private (int[] Place, int[] First, int Count) Numbered()
     {

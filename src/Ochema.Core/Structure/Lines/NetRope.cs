@@ -100,7 +100,8 @@ internal sealed class StraightRope : NetRope
     }
 }
 
-/// <summary>A rope with weight or wind on it: catenaries between its nodes, whose lengths adjust until tensions are equal on both sides of each pulley.</summary>
+/// <summary>A rope with weight or wind on it: catenaries between its nodes, whose lengths adjust until tensions are equal on both sides of
+/// each pulley.</summary>
 internal sealed class HeavyRope(Vec3 q, int stretches) : NetRope
 {
     private readonly Catenary[] hung = [.. Enumerable.Range(0, stretches).Select(_ => new Catenary(q))];
