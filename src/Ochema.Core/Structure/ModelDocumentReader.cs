@@ -1,14 +1,11 @@
 using Ochema.Core.Json;
-
+using static Ochema.Core.Structure.DocumentNumbers;
 
 namespace Ochema.Core.Structure;
 
 /// <summary>Reads a model document and names what is wrong with it, by path.</summary>
 public static class ModelDocumentReader
 {
-    private const double LargestNumber = 1e18;
-    private const int MostParts = 2000;
-
     /// <exception cref="DocumentException">The text is no model document; the message names the path and the reason.</exception>
     public static ModelDocument Read(string json)
     {
@@ -140,59 +137,10 @@ public static class ModelDocumentReader
         });
     }
 
-    private static void Each<T>(IReadOnlyList<T> list, string path, Action<T, string> check)
-    {
-        Bounded(list, path);
-        for (var i = 0; i < list.Count; i++)
-        {
-            if (list[i] is null)
-                throw new DocumentException($"{path}[{i}]", "is null");
-            check(list[i], $"{path}[{i}]");
-        }
-    }
-
-    private static void Bounded<T>(IReadOnlyList<T>? list, string path)
-    {
-        if (list is null)
-            throw new DocumentException(path, "is null");
-        if (list.Count > MostParts)
-            throw new DocumentException(path, $"has {list.Count} entries; at most {MostParts} are read");
-    }
-
     private static void Releases(IReadOnlyList<string>? r, string path)
     {
         for (var i = 0; i < (r?.Count ?? 0); i++)
             if (r![i] is not ("rx" or "ry" or "rz"))
                 throw new DocumentException($"{path}[{i}]", $"'{r[i]}' is not one of rx, ry, rz");
-    }
-
-    private static string Name(string? id, string path) => string.IsNullOrEmpty(id) ? throw new DocumentException(path, "is empty") : id;
-
-    private static void Vector(double[]? v, int length, string path)
-    {
-        if (v is null || v.Length != length)
-            throw new DocumentException(path, $"needs {length} numbers");
-        for (var i = 0; i < length; i++)
-            Number(v[i], $"{path}[{i}]");
-    }
-
-    private static void Number(double v, string path)
-    {
-        if (!double.IsFinite(v) || Math.Abs(v) > LargestNumber)
-            throw new DocumentException(path, "is not a number that can be used");
-    }
-
-    private static void Positive(double v, string path)
-    {
-        Number(v, path);
-        if (v <= 0)
-            throw new DocumentException(path, "must be above zero");
-    }
-
-    private static void NotNegative(double v, string path)
-    {
-        Number(v, path);
-        if (v < 0)
-            throw new DocumentException(path, "must not be negative");
     }
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Json;
+using static Ochema.Core.Structure.DocumentNumbers;
 
 namespace Ochema.Core.Structure.Lines;
 
@@ -71,6 +72,9 @@ public sealed record RopeTension(double From, double To, double Max);
 public static class HangTaskReader
 {
     private const int MostNodes = 400;
+    private const int MostStretches = 4 * MostNodes;
+
+    /// <summary>Largest coordinate, mass and force, SI.</summary>
     private const double Largest = 1e9;
 
     /// <exception cref="DocumentException">Names the path and the reason.</exception>
@@ -84,91 +88,52 @@ public static class HangTaskReader
     /// <exception cref="DocumentException">Names the path and the reason.</exception>
     public static void Check(HangTask task)
     {
-        var (nodes, ropes) = (new Dictionary<string, HangNode>(), new HashSet<string>());
+        var (nodes, ropes) = (new HashSet<string>(), new HashSet<string>());
         void Known(string? id, string path)
         {
-            if (id is null || !nodes.ContainsKey(id))
+            if (id is null || !nodes.Contains(id))
                 throw new DocumentException(path, $"there is no node '{id}'");
+        }
+        void Fresh(HashSet<string> taken, string? id, string path)
+        {
+            if (!taken.Add(Name(id, path)))
+                throw new DocumentException(path, $"'{id}' is used twice");
         }
         if (task.Nodes.Count == 0)
             throw new DocumentException("nodes", "needs at least one node");
         Each(task.Nodes, "nodes", (n, path) =>
         {
-            Number(n.X, path + ".x");
-            Number(n.Y, path + ".y");
-            Number(n.Z, path + ".z");
-            if (string.IsNullOrWhiteSpace(n.Id))
-                throw new DocumentException(path + ".id", "is empty");
-            if (!nodes.TryAdd(n.Id, n))
-                throw new DocumentException(path + ".id", $"'{n.Id}' is used twice");
-        });
+            Fresh(nodes, n.Id, path + ".id");
+            foreach (var (v, axis) in new[] { (n.X, ".x"), (n.Y, ".y"), (n.Z, ".z") })
+                Number(v, path + axis, Largest);
+        }, MostNodes);
         Each(task.Ropes, "ropes", (r, path) =>
         {
-            if (string.IsNullOrWhiteSpace(r.Id))
-                throw new DocumentException(path + ".id", "is empty");
-            if (!ropes.Add(r.Id))
-                throw new DocumentException(path + ".id", $"'{r.Id}' is used twice");
+            Fresh(ropes, r.Id, path + ".id");
             Known(r.From, path + ".from");
             Known(r.To, path + ".to");
             Positive(r.Length, path + ".length");
             Positive(r.EA, path + ".EA");
-            Number(r.Mass, path + ".mass");
-            if (r.Mass < 0)
-                throw new DocumentException(path + ".mass", "is less than 0");
+            NotNegative(r.Mass, path + ".mass", Largest);
             for (var i = 0; i < r.Via.Count; i++)
             {
                 Known(r.Via[i], $"{path}.via[{i}]");
                 if (r.Via[i] == (i == 0 ? r.From : r.Via[i - 1]) || (i == r.Via.Count - 1 && r.Via[i] == r.To))
                     throw new DocumentException($"{path}.via[{i}]", $"runs from '{r.Via[i]}' to itself");
             }
-        });
-        if (task.Ropes.Sum(r => 1 + r.Via.Count) > 4 * MostNodes)
-            throw new DocumentException("ropes", $"have more than {4 * MostNodes} stretches between pulleys");
+        }, MostStretches);
+        if (task.Ropes.Sum(r => 1 + r.Via.Count) > MostStretches)
+            throw new DocumentException("ropes", $"have more than {MostStretches} stretches between pulleys");
         Each(task.Loads, "loads", (l, path) =>
         {
             Known(l.Node, path + ".node");
-            if (l.M is { } m)
-            {
-                Number(m, path + ".m");
-                if (m < 0)
-                    throw new DocumentException(path + ".m", "is less than 0");
-            }
-            Vector(l.F, path + ".f");
+            NotNegative(l.M ?? 0, path + ".m", Largest);
+            if (l.F is not null)
+                Vector(l.F, 3, path + ".f", Largest);
         });
-        Vector(task.Gravity, "gravity");
-        Vector(task.Wind, "wind");
-    }
-
-    private static void Each<T>(IReadOnlyList<T> list, string path, Action<T, string> check)
-        where T : class
-    {
-        if (list.Count > 4 * MostNodes || (path == "nodes" && list.Count > MostNodes))
-            throw new DocumentException(path, $"has {list.Count} entries; at most {(path == "nodes" ? MostNodes : 4 * MostNodes)} are read");
-        for (var i = 0; i < list.Count; i++)
-            check(list[i] ?? throw new DocumentException($"{path}[{i}]", "is null"), $"{path}[{i}]");
-    }
-
-    private static void Vector(double[]? v, string path)
-    {
-        if (v is null)
-            return;
-        if (v.Length != 3)
-            throw new DocumentException(path, "needs 3 numbers");
-        for (var i = 0; i < 3; i++)
-            Number(v[i], $"{path}[{i}]");
-    }
-
-    private static void Number(double v, string path)
-    {
-        if (!double.IsFinite(v) || Math.Abs(v) > Largest)
-            throw new DocumentException(path, "is not a number that can be used");
-    }
-
-    private static void Positive(double v, string path)
-    {
-        if (!double.IsFinite(v) || v > Largest * Largest)
-            throw new DocumentException(path, "is not a number that can be used");
-        if (v < 1e-9)
-            throw new DocumentException(path, "is not more than 0");
+        if (task.Gravity is not null)
+            Vector(task.Gravity, 3, "gravity", Largest);
+        if (task.Wind is not null)
+            Vector(task.Wind, 3, "wind", Largest);
     }
 }

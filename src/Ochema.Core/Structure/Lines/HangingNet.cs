@@ -29,7 +29,8 @@ public sealed class HangingNet
     private readonly double[] lengths;
     private readonly double force;
     private readonly double reach;
-    private readonly double[] own;
+    /// <summary>Weight and wind of each rope, N.</summary>
+    private readonly Vec3[] pulls;
 
     private HangingNet(HangTask task)
     {
@@ -47,8 +48,8 @@ public sealed class HangingNet
             ropes.Add(q.Length > 0 ? new HeavyRope(q, nodes.Length - 1) { Nodes = nodes, Length = r.Length }
                 : new StraightRope { Nodes = nodes, Length = r.Length });
         }
-        own = [.. task.Ropes.Select(r => (r.Mass * gravity + wind).Length * r.Length)];
-        force = loads.Sum(l => l.Length) + own.Sum();
+        pulls = [.. task.Ropes.Select(r => r.Length * (r.Mass * gravity + wind))];
+        force = loads.Sum(l => l.Length) + pulls.Sum(p => p.Length);
         reach = ropes.Sum(r => r.Length) + Spread();
         lengths = [.. ropes.SelectMany(r => Enumerable.Repeat(r.Length / r.Stretches, r.Lengths))];
         (place, first, unknowns) = Numbered();
@@ -155,17 +156,11 @@ public sealed class HangingNet
             var sum = part.Sum(n => loads[n].Length);
             for (var r = 0; r < ropes.Count; r++)
                 if (members.Contains(ropes[r].Nodes[0]))
-                    (net, sum) = (net + ropes[r].Length * Pull(r), sum + own[r]);
+                    (net, sum) = (net + pulls[r], sum + pulls[r].Length);
             if (net.Length > 1e-9 * sum)
                 return $"nothing holds {Names(part)}: {Text(net.Length)} N carry {(part.Count() == 1 ? "it" : "them")} away";
         }
         return null;
-    }
-
-    private Vec3 Pull(int rope)
-    {
-        var (gravity, wind) = (task.Gravity is { } g ? Vec3.From(g) : new Vec3(0, 0, -9.80665), task.Wind is { } w ? Vec3.From(w) : Vec3.Zero);
-        return task.Ropes[rope].Mass * gravity + wind;
     }
 
     private string Names(IEnumerable<int> nodes) => string.Join(", ", nodes.Select(n => $"'{task.Nodes[n].Id}'"));
@@ -200,7 +195,7 @@ public sealed class HangingNet
                     {
                         if (place[a] < 0)
                             continue;
-                        b[place[a] + i] += 0.5 * rope.Length / rope.Stretches * Catenary.At(Pull(r), i);
+                        b[place[a] + i] += 0.5 / rope.Stretches * Catenary.At(pulls[r], i);
                         matrix.Add(place[a] + i, place[a] + i, stiff);
                         if (place[c] >= 0)
                             matrix.Add(place[a] + i, place[c] + i, -stiff);
