@@ -8,9 +8,10 @@ namespace Ochema.Core.Checks;
 /// <summary>A cap pressed on a tube over tape, with set screws: drawn off and turned at once: k·√(N² + (T/r)²) ≤ P + B.</summary>
 /// <param name="pull">It comes off at without screws, N.</param>
 /// <param name="bite">What the screws add, N.</param>
+/// <param name="screws">Where that comes from.</param>
 /// <param name="diameter">Of the tube, m.</param>
 public sealed class CapHolds(RigBuilder b, StationId station, PartId id, SpringIndex spring, Vec3 axis, double pull, string source,
-    double bite, double diameter)
+    double bite, string screws, double diameter)
     : Check(id + ".off", station, id, "Cap comes off the pole")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];
@@ -27,7 +28,7 @@ public sealed class CapHolds(RigBuilder b, StationId station, PartId id, SpringI
             "Heat, which softens tape and plastic; screws that have been undone a few times.")
             .Factor(b, FactorTable.Friction).Term("N", "drawn off by", off, Dimension.Force).Term("T", "turned by", turn, Dimension.Torque)
             .Term("r", "half the tube", diameter / 2, Dimension.Length, Origin.Measures).Term("P", "comes off at, over tape", pull, Dimension.Force, source)
-            .Term("B", "set screws bite", bite, Dimension.Force, "their tips at 0.3 N·m and a friction of 0.15 on both sides, judgement");
+            .Term("B", "set screws bite", bite, Dimension.Force, screws);
         return Ratio(factor * Math.Sqrt(off * off + Math.Pow(turn / (diameter / 2), 2)), pull + bite);
     }
 }

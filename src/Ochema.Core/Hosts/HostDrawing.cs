@@ -6,7 +6,10 @@ namespace Ochema.Core.Hosts;
 internal static class HostDrawing
 {
     /// <summary>A tube along a path of points, m.</summary>
-    public static HostSurface Tube(string id, string kind, double diameter, params Vec3[] path)
+    public static HostSurface Tube(string id, string kind, double diameter, params Vec3[] path) => Tapered(id, kind, diameter, diameter, path);
+
+    /// <summary>A round body along a path of points, that changes its diameter evenly from one end to the other, m.</summary>
+    public static HostSurface Tapered(string id, string kind, double from, double to, params Vec3[] path)
     {
         const int around = 10;
         var rows = new List<double[][]>();
@@ -14,7 +17,8 @@ internal static class HostDrawing
         {
             var along = (path[Math.Min(i + 1, path.Length - 1)] - path[Math.Max(i - 1, 0)]).Normalized();
             var side = (Math.Abs(along.Z) < 0.9 ? Vec3.UnitZ : Vec3.UnitX).PerpendicularTo(along).Normalized();
-            rows.Add([.. Enumerable.Range(0, around + 1).Select(j => (path[i] + diameter / 2 * side.RotatedAbout(along, 2 * Math.PI * j / around)).ToArray())]);
+            var radius = (from + (to - from) * i / (path.Length - 1)) / 2;
+            rows.Add([.. Enumerable.Range(0, around + 1).Select(j => (path[i] + radius * side.RotatedAbout(along, 2 * Math.PI * j / around)).ToArray())]);
         }
         return new HostSurface(id, kind, [.. rows]);
     }

@@ -96,17 +96,7 @@ public sealed class Tree(string id, string name, double diameter) : Host
 
     protected override IReadOnlyList<HostSurface> Drawing()
     {
-        HostSurface Limb(string limb, double from, double to, params Vec3[] path)
-        {
-            const int around = 10;
-            return new(limb, "bark", [.. path.Select((p, i) =>
-            {
-                var way = (path[Math.Min(i + 1, path.Length - 1)] - path[Math.Max(i - 1, 0)]).Normalized();
-                var side = (Math.Abs(way.Z) < 0.9 ? Vec3.UnitZ : Vec3.UnitX).PerpendicularTo(way).Normalized();
-                var radius = 0.5 * (from + (to - from) * i / (path.Length - 1));
-                return Enumerable.Range(0, around + 1).Select(j => (p + radius * side.RotatedAbout(way, 2 * Math.PI * j / around)).ToArray()).ToArray();
-            })]);
-        }
+        static HostSurface Limb(string limb, double from, double to, params Vec3[] path) => HostDrawing.Tapered(limb, "bark", from, to, path);
         var lean = new Vec3(Math.Tan(0.05), Math.Tan(0.03), 1);
         return
         [

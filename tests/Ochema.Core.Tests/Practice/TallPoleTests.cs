@@ -1,3 +1,4 @@
+using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Kinds.Reaches;
@@ -96,6 +97,19 @@ public sealed class TallPoleTests
             f => f.Blocks && f.Text.Contains("hangs loose", StringComparison.Ordinal));
         Assert.Contains(Assess(Rig with { Reach = Pole with { Tubes = 2 } }).Findings,
             f => f.Blocks && f.Text.Contains("does not go over", StringComparison.Ordinal));
+    }
+
+    [Fact] // turned upside down by a field of one g upwards, head and cap hang on tape and screws; pressed on, they do not
+    public void WhatLiftsTheCapDrawsItOff()
+    {
+        var model = new RigModel(Rig, Catalogue.Shipped);
+        var check = model.Builder.Checks.Single(c => c.Id == "cap.off");
+        double Under(double g) => check.Use(model.Forces(model.State([]), new("field", "", new(0, 0, g), -1, default), 0)!);
+        Assert.Equal(0, Under(-9.80665), 6);
+        // Cap, frame, camera and what is screwed between them; two set screws of 0.3 N·m at K = 0.2 on 60 N of tape.
+        var hung = model.Builder.MassFrom("head");
+        var holds = 60 + 2 * 0.15 * 2 * 0.3 / (0.2 * 0.004826);
+        Assert.InRange(Under(9.80665), 2 * 9.80665 * hung / holds, 2 * 9.80665 * (hung + 0.12) / holds);
     }
 
     [Fact] // corner to corner of a regular octagon: across flats ÷ cos 22.5°, all four through the middle

@@ -83,7 +83,8 @@ public sealed class TreeTests
         Assert.Contains("levelling screw out by 8.4 turns", finding.Text);
         var turned = leaning with { Base = Bracket with { Screw = 0.01 + 8.4 * 0.00125 } };
         Assert.DoesNotContain(Assess(turned).Findings, f => f.Text.Contains("out of plumb", StringComparison.Ordinal));
-        Assert.Contains(Assess(Rig with { Base = Bracket with { SetOver = 0 } }).Findings, f => f.Text.Contains("over to the left", StringComparison.Ordinal));
+        Assert.Contains(Assess(Rig with { Base = Bracket with { SetOver = 0 } }).Findings, f => f.Text.Contains("further to the "
+            + "right", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -110,6 +111,22 @@ public sealed class TreeTests
         var thick = Assess(Rig with { Site = Rig.Site with { Diameter = 0.8 } });
         Assert.True(Use(thick, "base-hold.slide") > 1.2 * Use(ratchet, "base-hold.slide"));
         Assert.True(Use(Assess(Rig with { Base = Bracket with { Tension = 200 } }), "base-hold.slide") > 2 * Use(ratchet, "base-hold.slide"));
+    }
+
+    [Fact] // a stem thinner than the timber is touched by less than the timber's width
+    public void AThinStemTipsSooner()
+    {
+        var across = Rig with { Reach = Arm with { Heading = Math.PI / 2, Bend = 0 } };
+        var thin = across with { Site = across.Site with { Diameter = 0.06 } };
+        Assert.True(Use(Assess(thin), "base-hold.pressed") > 1.3 * Use(Assess(across), "base-hold.pressed"));
+    }
+
+    [Fact] // on a stud or in a tube's plug the arm's foot is a joint like any other
+    public void WhatTheArmStandsOnHasToBearIt()
+    {
+        var post = Rig with { Base = new SingleMagnet(), Host = "estate", Site = RigFiles.CupAndArm().Site, At = [0, 0], Tether = null };
+        Assert.Contains(Assess(post).Checks, c => c.Id == "reach-screw.strength");
+        Assert.DoesNotContain(Assess(Rig).Checks, c => c.Id == "reach-screw.slip");
     }
 
     [Fact]

@@ -99,7 +99,7 @@ public sealed record SlitSleeve : BaseKind
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The slit of {Holes.Size(Slit)} is closed before the sleeve grips: from {Holes.Size(bore - 2 * Thick)} to {Holes.Size(d)} it closes by "
                     + $"{Holes.Size(closes)}. A wider slit, or rubber inside.", true));
-        var spare = section.Area * plastic.Density * (Length + Neck);
+        var spare = section.Area * plastic.Density * Length;
         var friction = Lining == ClampLining.Rubber ? Lined : Bare;
         var hold = ClampParts.Place(b, "base-hold", "sleeve", row.Width / 2, spare + n * band.Mass, d / 2, 1e6, 1e6 * Length * Length / 12, friction);
         if (!b.HoldsGone)
@@ -116,8 +116,11 @@ public sealed record SlitSleeve : BaseKind
         b.Parts.Bought(StationId.Base, band, n);
         // The unslit end stands out below the clamps, for the coupler.
         var down = -b.Surface.U;
-        var end = b.Node("sleeve-end", b.Position(hold.Node) + (Length / 2 + Neck) * down);
-        b.Rigid(hold.Node, end);
+        var lower = b.Node("sleeve-lower", b.Position(hold.Node) + Length / 2 * down);
+        b.Rigid(hold.Node, lower);
+        var end = b.Node("sleeve-end", b.Position(lower) + Neck * down);
+        var neck = b.Beam(StationId.Base, "sleeve-neck", "sleeve's neck", lower, end, section, plastic, hold.Top.Axis);
+        b.Checks.Add(new SectionStrength(b, StationId.Base, new("sleeve-neck"), "Neck of the sleeve bends", neck));
         b.Shape("sleeve", StationId.Base, "tube", [b.Point(hold.Node, b.Position(hold.Node) - Length / 2 * down), b.Point(end)], [row.Width]);
         return new Mount(end, b.Position(end), down, new TubePort("Sleeve's end", row));
     }

@@ -41,7 +41,8 @@ public sealed record TimberBracket : BaseKind
     [Measure("Levelling screw stands out by", Dimension.Length, 0, 0.08, HowTo = "behind the upright, towards the trunk; none: the upright lies on it")]
     public double Screw { get; init; } = 0.01;
 
-    [Measure("Set over to the left", Dimension.Angle, -0.8, 0.8, HowTo = "how far the bracket is turned in its strap, against a trunk that leans aside")]
+    [Measure("Turned against a lean to the left", Dimension.Angle, -0.8, 0.8,
+        HowTo = "how far the bracket is turned to the right in its strap, as its trunk leans to the left; the other way is negative")]
     public double SetOver { get; init; }
 
     /// <summary>Timber on bark (judgement, 0.3–0.6).</summary>
@@ -69,7 +70,7 @@ public sealed record TimberBracket : BaseKind
 
     internal override IEnumerable<Move> Moves(Catalogue stock)
     {
-        if (Strap == "cam-25")
+        if (Creeps(stock))
             yield return new("ratchet", "A ratchet strap in place of the cam buckle", this with { Strap = "ratchet-25", Tension = 700 });
         if (Tension < 900)
             yield return new("tighter", "Strap a third tighter", this with { Tension = Tension * Further });
@@ -79,6 +80,16 @@ public sealed record TimberBracket : BaseKind
 
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
         form == SiteForm.Trunk ? [new(SchoolQuestion.Hold, 0, "Timber bracket and strap", "No trace on the tree, level by a screw.", this, own)] : [];
+
+    /// <summary>A strap that keeps less of its pull than this creeps and is drawn again: cam buckles (judgement).</summary>
+    private const double Settles = 0.85;
+
+    private bool Creeps(Catalogue stock) => stock.Find<StrapRow>("straps", Strap).Keeps < Settles;
+
+    /// <summary>
+    /// Half the width that it touches a trunk by, m: the edges of its notch, or on a trunk thinner than the timber where a notch of 45° meets the round.
+    /// </summary>
+    private static double Touches(double radius, SectionRow timber) => Math.Min(timber.Width / 2, radius * Math.Sqrt(0.5));
 
     /// <summary>Angle of the pivot from plumb, forward and to the left, rad.</summary>
     private (double Forward, double Left) OffPlumb(Site site) => (site.Slope - Math.Atan(Screw / Lever), site.SideLean - SetOver);
@@ -117,7 +128,8 @@ public sealed record TimberBracket : BaseKind
             Minutes = 15,
         };
         yield return new(Work.Drill, "Drill for the corner bracket",
-            "Nose flat on the upright's head, corner bracket in the angle below it, held by a clamp: its four holes marked through, drilled a hair "
+            "Nose flat on the upright's head, corner bracket in the angle below it, held by a clamp: all its holes marked through, those in the nose "
+                + "drilled now, a hair "
                 + "towards the corner, so that "
                 + "the bolts pull the faces together as they are tightened.")
         {
@@ -138,7 +150,7 @@ public sealed record TimberBracket : BaseKind
         yield return new(Work.Place, "Strap the bracket to the trunk",
             $"Pad under the strap all round. Upright against the trunk, strap once round above the screw, drawn to "
                 + $"{QuantityText.Of(Tension, Dimension.Force)}: "
-                + $"{(Strap == "cam-25" ? "pull the tail hard and lean back; a cam creeps, so again after ten minutes" : "three or four clicks once it is hand-tight, no more")}. "
+                + $"{(Creeps(b.Stock) ? "pull the tail hard and lean back; a cam creeps, so again after ten minutes" : "three or four clicks once it is hand-tight, no more")}. "
                 + "Tail wound and tied. Pull at the nose sideways: it does not walk round the trunk.")
         {
             Reads = [nameof(Tension), nameof(SetOver)],
@@ -181,7 +193,8 @@ public sealed record TimberBracket : BaseKind
             var source = $"2 × {QuantityText.Of(Tension, Dimension.Force)}, {strap.Keeps:P0} of it after an hour ({strap.Source}), {steep:P0} of it inwards";
             // Above the strap the ends of the notch, below it the screw.
             var (up, side) = (surface.U, surface.V);
-            Vec3[] corners = [(Height - Lever) / 2 * up + timber.Width / 2 * side, (Height - Lever) / 2 * up - timber.Width / 2 * side, -Lever * up];
+            var (head, half) = ((Height - Lever) / 2 * up, Touches(radius, timber));
+            Vec3[] corners = [head + half * side, head - half * side, -Lever * up];
             b.Checks.Add(new PressedTip(b, spot, hold.Spring, "Bracket tips off the trunk", corners, press, source));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Bracket slides down or turns on the bark", press, BarkFriction, Lever / 2, source));
             b.Checks.Add(new StrapHoop(b, spot, hold.Spring, strap, Tension, steep));
@@ -254,7 +267,7 @@ public sealed record TimberBracket : BaseKind
                     : spot.Point + timber.Height * spot.Normal + side * timber.Width / 2 * surface.V)),
             ],
             [strap.Width]);
-        b.Shape("bracket-nose", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(end)], [timber.Height]);
+        b.Shape("bracket-nose", StationId.Base, "tube", [b.Point(corner), b.Point(end)], [timber.Height]);
         var top = b.Node("bracket-top", b.Position(end) + (timber.Height / 2 + FaceThickness) * axis);
         b.Rigid(end, top);
         StackLayer Plate(string name) => new(name, LayerRole.Clearance, FaceThickness, "steel-s235", FacePlate);
@@ -277,13 +290,12 @@ public sealed record TimberBracket : BaseKind
                 : $"levelling screw {(turns > 0 ? "out" : "in")} by {Math.Abs(turns):0.#} turns";
         }
         if (Math.Abs(left) > Level)
-            yield return $"bracket {QuantityText.Of(Math.Abs(left), Dimension.Angle)} over to the {(left > 0 ? "left" : "right")} in its strap";
+            yield return $"bracket {QuantityText.Of(Math.Abs(left), Dimension.Angle)} further to the {(left > 0 ? "right" : "left")} in its strap";
     }
 
     /// <summary>
-    /// Steel on both faces of the nose, m: what a pivot's bolt presses with, up to its own proof load, would sink washers into softwood
-    /// (crushes across the grain at
-    /// 2.5 to 5 N/mm², EN 338).
+    /// Steel on both faces of the nose, m: what a pivot's bolt presses with, up to its own proof load, would sink washers into softwood,
+    /// which crushes across the grain at 2.5 to 5 N/mm² (EN 338, from memory).
     /// </summary>
     private const double FacePlate = 0.05;
     private const double FaceThickness = 0.003;

@@ -1,4 +1,3 @@
-using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
@@ -79,9 +78,6 @@ public sealed record TiltFrame : HeadKind
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         return new(Floor, LayerRole.Clearance, row.Height, row.Material, row.Width);
     }
-
-    [JsonIgnore]
-    public override IReadOnlyList<string> Keeps => ["its screw"];
 
     /// <summary>All its sizes, m, from the camera's record.</summary>
     /// <param name="Inner">Inside width of the inner frame.</param>

@@ -194,9 +194,13 @@ public sealed record FoldingArm : ReachKind
             b.Shape(b.Own($"link-{i + 1}"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
             b.Shape(pivot, reach, "joint", [b.Point(foot)], [row.Width * 1.2], axis);
             if (i == 0)
+            {
+                // Through a plate the pivot is its own bolt, judged above; on a stud, a ball or in a tube's plug that has to bear it.
+                var ownBolt = from.Offers is ThroughPort;
                 b.StandsOn(from, new(Foot, reach, "bolt of the joint at the tree",
-                    new ThroughPort("Link 1", [Nylon(Apart), Link(0)], row.Width) { Bolt = Bolt }, null, row.Width / 2,
-                    Torque: Threads.NutFactor * drawn * bolt.MajorDiameter));
+                    new ThroughPort("Link 1", [Nylon(Apart), Link(0)], row.Width) { Bolt = Bolt }, ownBolt ? null : f => f.Spring(spring), row.Width / 2,
+                    Torque: ownBolt ? Threads.NutFactor * drawn * bolt.MajorDiameter : null));
+            }
             else
                 b.Joint(ClampParts.Through(b, $"pivot-{i + 1}", reach, $"bolt of the {Words.Inside(title)}", Bolt, Link(i), Link(i - 1)) with
                 {

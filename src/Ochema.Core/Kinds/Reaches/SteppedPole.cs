@@ -127,7 +127,7 @@ public sealed record SteppedPole : ReachKind
             Beware = "Fumes of the cement: outdoors, no flame.",
         };
         yield return new(Work.Pad, "Tape the last tube until the cap turns on hard",
-            $"{cap.Bore * 1000:0.0} mm inside, the tube is {last.Width * 1000:0.0} mm: "
+            $"{QuantityText.Of(cap.Bore, Dimension.Drill)} inside, the tube is {QuantityText.Of(last.Width, Dimension.Drill)}: "
                 + $"{(layers == 0 ? "no tape" : $"about {layers} layers of plastic tape")}, wound the way the cap is turned. "
                 + "Pull it off with a scale once and note at what."
                 + (SetScrews >= 1 ? " Then the set screws, until they just bite." : ""))
@@ -196,7 +196,9 @@ public sealed record SteppedPole : ReachKind
         if (tip > Length / 100)
             b.Findings.Add(new ReportFinding(reach, $"The joints' play lets its tip knock to and fro by {Holes.Size(tip)} before anything bends: tape "
                 + $"under each lock, or more overlap."));
-        b.Later(() => b.Checks.Add(new PoleGrows(b, reach, new(b.Own("pole-1")), pieces, Math.Abs(direction.Z), b.MassFrom(b.Path.Head))));
+        // What hangs down is drawn straight by its weight. The path is another one by then.
+        var (own, head, upright) = (b.Own("pole-1"), b.Path.Head, Math.Max(0, direction.Z));
+        b.Later(() => b.Checks.Add(new PoleGrows(b, reach, new(own), pieces, upright, b.MassFrom(head))));
         return WithCap(b, node, direction, up, rows[^1]);
     }
 
@@ -222,7 +224,8 @@ public sealed record SteppedPole : ReachKind
         // Each tip is pressed on the tube, and the tube on the far side of the cap.
         var bite = 2 * SetFriction * screws * Threads.Preload(SetTorque, set.MajorDiameter);
         var own = PullsOff is { } p ? Taken.Origin(b.Rig, "your measurement", "pullsOff", p) : "judgement, 20–150 N over tape";
-        b.Checks.Add(new CapHolds(b, reach, new(b.Own("cap")), spring, direction, PullsOff ?? UsualPull, own, bite, last.Width));
+        b.Checks.Add(new CapHolds(b, reach, new(b.Own("cap")), spring, direction, PullsOff ?? UsualPull, own, bite,
+            $"their tips at {QuantityText.Of(SetTorque, Dimension.Torque)} and a friction of {SetFriction:0.00} on both sides, judgement", last.Width));
         b.Checks.Add(new CapSplits(b, reach, new(b.Own("cap")), spring, direction, cap, pvc));
         var coupler = b.Parts.Bought(reach, b.Fitting("pvc-coupler"), name: $"Coupler for {Words.Inside(b.Stock.Find<SectionRow>("sections", Cap).Name)}");
         var plug = b.Parts.Bought(reach, b.Fitting(cap.Row));
