@@ -16,9 +16,6 @@ internal sealed class RigDynamics
     /// <summary>Unit responses that it adds: a jolt, and for each axis the host's random shaking and its engine's tremble.</summary>
     public const int Columns = 7;
 
-    /// <summary>Modes that give less than this share of the strongest are left out.</summary>
-    private const double Counts = 0.02;
-
     /// <summary>Modes less in step than this are taken as independent.</summary>
     private const double Apart = 0.02;
 
@@ -28,7 +25,6 @@ internal sealed class RigDynamics
     /// <summary>Speed that the shaking is computed at and scaled from, m/s; the answer at a speed must not depend on the design speed.</summary>
     private const double Reference = 15;
 
-    private readonly int[] counted;
     private readonly Column jolt;
     private readonly Column[] shaken;
     private readonly Column[] trembling;
@@ -53,8 +49,8 @@ internal sealed class RigDynamics
     /// <summary>Hz.</summary>
     public double[] Frequencies { get; }
 
-    /// <summary>Inertia of the modes that count: loads of the structure.</summary>
-    public IReadOnlyList<double[]> Loads => [.. counted.Select(n => Modal.Inertia[n])];
+    /// <summary>Inertia of the modes: loads of the structure.</summary>
+    public IReadOnlyList<double[]> Loads => Modal.Inertia;
 
     /// <summary>Movement of the camera in each of those modes.</summary>
     public IReadOnlyList<Vec3> CameraMoves { get; }
@@ -92,26 +88,16 @@ internal sealed class RigDynamics
             trembles[axis] = Excitations.SteadyShares[axis] * Tremble(model.Builder, rig.Run.Speed);
             steady[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Excitations.SteadyShares[axis] * m.Omega2 * worst[n])];
         }
-        bool Matters(double[] weights, int n) => Math.Abs(weights[n]) > Counts * weights.Max(Math.Abs);
-        // What lies next to a mode that matters goes with it.
-        int[] Counted(IEnumerable<double[]> weights)
-        {
-            var matter = Enumerable.Range(0, modes.Count).Where(n => weights.Any(w => Matters(w, n))).ToList();
-            return [.. Enumerable.Range(0, modes.Count).Where(n => matter.Exists(m => Correlation(modes[m], modes[n]) > 0.9))];
-        }
-        counted = Counted([pulse, .. random, .. steady]);
-        CameraMoves = [.. counted.Select(n => modes[n].Move)];
-        Column Of(double[] weights, double[] inPhase)
-        {
-            var own = Counted([weights]);
-            return new([.. own.Select(n => Array.IndexOf(counted, n))], [.. own.Select(n => weights[n])], [.. own.Select(n => inPhase[n])],
-                [.. own.Select(i => own.Select((j, n) => (n, Correlation(modes[i], modes[j]))).Where(p => p.Item2 > Apart).ToArray())]);
-        }
+        // All of them: a mode that a jolt hardly stirs can have a lever a hundred times as long as the strongest.
+        CameraMoves = [.. modes.Select(m => m.Move)];
+        (int, double)[][] together =
+            [.. modes.Select(i => modes.Select((j, n) => (n, Correlation(i, j))).Where(p => p.Item2 > Apart).ToArray())];
         (jolt, shaken, trembling) = (
-            Of(pulse, [.. modes.Select(m => HalfSine.InPhase(m.Frequency * motion.PulseDuration))]),
-                [.. random.Select((w, axis) => Of(w, along[axis]))], [.. steady.Select(w => Of(w, new double[modes.Count]))]);
-        without = [.. Enumerable.Range(0, 3).Select(axis => counted.Select(n => -modes[n].Participation[axis]).Prepend(1).ToArray())];
-        every = [.. Enumerable.Range(0, counted.Length + 1)];
+            new(pulse, [.. modes.Select(m => HalfSine.InPhase(m.Frequency * motion.PulseDuration))], together),
+                [.. random.Select((w, axis) => new Column(w, along[axis], together))],
+                [.. steady.Select(w => new Column(w, new double[modes.Count], together))]);
+        without = [.. Enumerable.Range(0, 3).Select(axis => modes.Select(m => -m.Participation[axis]).Prepend(1).ToArray())];
+        every = [.. Enumerable.Range(0, modes.Count + 1)];
         CameraGain = Math.Abs(Combine([[0], [0], [1]], [.. CameraMoves.Select(m => new[] { m.Z })])[0][0]);
     }
 
@@ -166,17 +152,18 @@ internal sealed class RigDynamics
         public double[] Strongest { get; } = new double[Size];
     }
 
-    /// <summary>Weights of the modes of one added response.</summary>
-    /// <param name="Modes">Which of <see cref="Loads"/>.</param>
-    /// <param name="Together">For each of them, those that move in step with it, and how far.</param>
+    /// <summary>One added response: what each mode weighs in it.</summary>
+    /// <param name="Weights">For a unit of each of <see cref="Loads"/>.</param>
     /// <param name="InPhase">Share of each that goes along with what shakes it.</param>
-    private sealed record Column(int[] Modes, double[] Weights, double[] InPhase, (int Mode, double Correlation)[][] Together)
+    /// <param name="Together">For each mode, those that move in step with it, and how far.</param>
+    private sealed record Column(double[] Weights, double[] InPhase, (int Mode, double Correlation)[][] Together)
     {
+        private readonly int[] every = [.. Enumerable.Range(0, Weights.Length)];
         private readonly double[] apart = [.. InPhase.Select(a => Math.Sqrt(Math.Max(0, 1 - a * a)))];
         private readonly double[] along = [.. InPhase.Zip(Weights, (a, w) => a * w)];
         private readonly (int[] At, double[] C)[] together =
         [
-            .. Together.Select(t => (t.Select(m => Modes[m.Mode]).ToArray(),
+            .. Together.Select(t => (t.Select(m => m.Mode).ToArray(),
                 t.Select(m => m.Correlation * Math.Sqrt(Math.Max(0, 1 - InPhase[m.Mode] * InPhase[m.Mode])) * Weights[m.Mode]).ToArray())),
         ];
 
@@ -187,17 +174,17 @@ internal sealed class RigDynamics
         public double[] Of(double[][] responses, double[] left, double scale, Work work)
         {
             var all = new double[work.Size];
-            VectorMath.Combine(all, along, responses, Modes, 0);
+            VectorMath.Combine(all, along, responses, every, 0);
             if (scale != 0)
                 VectorMath.AddScaled(all, scale, left);
-            if (Modes.Length == 0)
+            if (Weights.Length == 0)
                 return all;
             var (sum, squares, strongest) = (work.Sum, work.Squares, work.Strongest);
             Array.Clear(squares);
             Array.Clear(strongest);
-            for (var n = 0; n < Modes.Length; n++)
+            for (var n = 0; n < Weights.Length; n++)
             {
-                var own = responses[Modes[n]];
+                var own = responses[n];
                 VectorMath.Combine(sum, together[n].C, responses, together[n].At, 0);
                 VectorMath.AddProduct(squares, apart[n] * Weights[n], own, sum);
                 VectorMath.KeepStronger(strongest, sum);

@@ -104,12 +104,17 @@ internal sealed class RigModel
         return 0.5 * density * v * v;
     }
 
+    /// <summary>The whole rig with its modes' answers one by one, not drawn together; for checks of the combinations.</summary>
+    internal StateResponse WithModesApart() => Respond(rows, [], [.. Enumerable.Range(0, System.Lines.Length)], apart: true);
+
     /// <summary>Forces of a case at a travel speed, or null when the state has no equilibrium with its slack lines.</summary>
-    public CaseForces? Forces(StateResponse state, RigCase c, double speed)
+    /// <param name="modal">Acceleration that each mode answers with, where the state keeps them apart; then the case's own jolt is left out.</param>
+    public CaseForces? Forces(StateResponse state, RigCase c, double speed, ReadOnlySpan<double> modal = default)
     {
         var n = loads.Length;
         var dynamic = n + System.Lines.Length;
-        var coefficients = new double[dynamic + (state.Dynamic ? RigDynamics.Columns : 0)];
+        var coefficients = new double[dynamic + (state.Dynamic ? RigDynamics.Columns : modal.Length)];
+        modal.CopyTo(coefficients.AsSpan(dynamic));
         (coefficients[0], coefficients[1], coefficients[2]) = (c.Field.X, c.Field.Y, c.Field.Z);
         var q = c.Wind < 0 ? 0 : Pressure(speed);
         for (var w = 0; w < windLoads.Count; w++)
@@ -118,7 +123,7 @@ internal sealed class RigModel
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
         if (WaterOf(c, speed) is { } water)
             coefficients[water.Slam ? dunkLoad : dunkLoad + 1] = water.Pressure;
-        if (c.Dynamic)
+        if (c.Dynamic && state.Dynamic)
             Dynamics!.Coefficients(c, speed, coefficients.AsSpan(dynamic));
         var lines = state.Lines;
         for (var i = 0; i < lines.Length; i++)
@@ -412,13 +417,14 @@ internal sealed class RigModel
         return row;
     }
 
-    private StateResponse Respond(double[][] responses, HashSet<string> gone, int[] lines)
+    private StateResponse Respond(double[][] responses, HashSet<string> gone, int[] lines, bool apart = false)
     {
         double[][] line = [.. lines.Select(l => responses[loads.Length + l][layout.Moved..])];
-        var all = Dynamics is null ? responses : WithDynamics(responses);
+        var drawn = Dynamics is not null && !apart;
+        var all = drawn ? WithDynamics(responses) : responses;
         return new StateResponse
         {
-            Dynamic = Dynamics is not null,
+            Dynamic = drawn,
             Sources =
             [
                 ("weight and motion", 0, 3), ("wind", 3, dunkLoad), ("water", dunkLoad, knockLoad), ("push by hand", knockLoad, loads.Length),
