@@ -120,8 +120,9 @@ public static class AsBuilt
                 yield return Of("camera", b.Rig.Camera, name)!;
         if (step.Step.Work == Work.Strap && b.Rig.Straps.FirstOrDefault(s => Responses.StationId.Strap(s.Id) == step.Station) is { } strap)
             yield return Of($"straps.[{strap.Id}]", strap, nameof(Strap.Pretension))!;
-        if (step.Step.Work == Work.Tether && step.Tether is { } tether && ReferenceEquals(tether, b.Rig.Tether))
-            yield return Of("tether", tether, nameof(Tether.Slack))!;
+        if (step.Step.Work == Work.Tether && step.Tether is { } tether)
+            yield return Of(ReferenceEquals(tether, b.Rig.Tether) ? "tether" : $"tethers.{Enumerable.Range(0, b.Rig.Tethers.Count)
+                .First(i => ReferenceEquals(b.Rig.Tethers[i], tether))}", tether, nameof(Tether.Slack))!;
     }
 
     /// <summary>A measurement of a kind; null where it has none of that name.</summary>

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
 using Ochema.Core.Joints;
@@ -8,8 +9,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// Places in rig documents as they are called everywhere: "reach.length", "at.0", "braces.[left].length". A name in brackets is the one of a list
-/// with that id, or of a joint's layers the one so called.
+/// Places in rig documents as they are called everywhere: "reach.length", "at.0", "braces.[left].length". A number is a place in a list, from 0;
+/// a name in brackets is the one of a list with that id, or of a joint's layers the one so called.
 /// </summary>
 public static partial class DocumentPath
 {
@@ -39,6 +40,7 @@ public static partial class DocumentPath
             at = at switch
             {
                 JsonArray list when step.StartsWith('[') => Entry(list, step),
+                JsonArray list => Placed(list, step),
                 JsonObject parent => parent[step],
                 _ => null,
             };
@@ -48,6 +50,10 @@ public static partial class DocumentPath
     /// <summary>The one of a list that a step in brackets names.</summary>
     private static JsonObject? Entry(JsonArray list, string step) =>
         list.OfType<JsonObject>().FirstOrDefault(e => (string?)e["id"] == step[1..^1] || (string?)e["layer"] == step[1..^1]);
+
+    /// <summary>What stands at a place of a list; null where it is not that long.</summary>
+    private static JsonNode? Placed(JsonArray list, string step) => int.TryParse(step, NumberStyles.None, CultureInfo.InvariantCulture, out var n) && n < list.Count
+        ? list[n] : null;
 
     /// <summary>A copy of the document with another value at a place; nothing there any more where the value is null.</summary>
     /// <exception cref="DocumentException">There is no such place, or the value does not go there.</exception>
@@ -98,6 +104,8 @@ public static partial class DocumentPath
                 var layer = new JsonObject { ["layer"] = step[1..^1] };
                 list.Add((JsonNode)layer);
                 return layer;
+            case JsonArray list when Placed(list, step) is { } placed:
+                return placed;
             case JsonObject parent when !step.StartsWith('['):
                 if (parent[step] is { } there)
                     return there;

@@ -48,6 +48,17 @@ public sealed class AsBuiltTests
         }
     }
 
+    [Theory, MemberData(nameof(Names))] // the first as the others, each under its own place
+    public void EveryTethersSlackIsAskedForWhenItIsTied(string name)
+    {
+        var rig = RigFiles.Named(name);
+        var asked = Maker.Of(rig, Stock).Steps.Where(s => s.Work == Work.Tether).Select(s => Assert.Single(s.Built)).ToList();
+        Assert.Equal(rig.AllTethers.Select(t => t.Slack), asked.Select(r => r.Planned!.Value));
+        Assert.Equal(asked.Count, asked.Select(r => r.Path).Distinct().Count());
+        foreach (var (r, i) in asked.Select((r, i) => (r, i)))
+            Assert.Equal(r.Planned + 0.02, Put(rig, r.Path, r.Planned + 0.02).AllTethers.ElementAt(i).Slack);
+    }
+
     [Theory, MemberData(nameof(Names))] // a length that one measurement makes is asked for as built; found by trying each, whatever the kind says
     public void WhateverOneMeasurementMakesIsAskedForWhereItIsCut(string name)
     {

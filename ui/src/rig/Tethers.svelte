@@ -13,9 +13,23 @@
   let removed = $state(false);
   const path = (i: number) => (session.doc.tether ? (i ? `tethers.${i - 1}` : 'tether') : `tethers.${i}`);
 
+  /** What was read off the others stays theirs: they move up by one place. */
+  function remeasured(measured: NonNullable<typeof session.doc.measured>, gone: number) {
+    const moved = tethers.map((_, n) => [path(n), n === gone ? null : n - (n > gone ? 1 : 0)] as const);
+    return Object.fromEntries(
+      Object.entries(measured).flatMap(([key, taken]) => {
+        const from = moved.find(([at]) => key.startsWith(`${at}.`));
+        if (!from) return [[key, taken]];
+        if (from[1] === null) return [];
+        return [[(from[1] === 0 ? 'tether' : `tethers.${from[1] - 1}`) + key.slice(from[0].length), taken]];
+      }),
+    );
+  }
+
   function remove(i: number) {
     const left = tethers.filter((_, n) => n !== i) as Schemas['Tether'][];
     const doc = { ...session.doc, tethers: left.slice(1) };
+    if (doc.measured) doc.measured = remeasured(doc.measured, i);
     if (left.length) doc.tether = left[0]!;
     else delete doc.tether;
     session.change('tethers', doc);
