@@ -65,16 +65,19 @@ public static class TemplatePaper
         double Y(double m) => top + Tiling.Round + 1000 * (t.Width - m) - tile.Y;
         using (sheet.Within(left, top, tiling.Window, tiling.WindowHeight))
         {
-            sheet.Rectangle(X(0), Y(t.Width), 1000 * t.Length, 1000 * t.Width, Stroke.Thick);
-            foreach (var (b, i) in t.Bends.Select((b, i) => (b, i)))
+            foreach (var (a, c) in t.Outline.Zip([.. t.Outline.Skip(1), t.Outline[0]]))
+                sheet.Line(X(a[0]), Y(a[1]), X(c[0]), Y(c[1]), Stroke.Thick);
+            foreach (var (b, i) in t.Folds.Select((b, i) => (b, i)))
             {
-                sheet.Line(X(b.At), Y(t.Width), X(b.At), Y(0), Stroke.Dashed);
+                sheet.Line(X(b.From[0]), Y(b.From[1]), X(b.To[0]), Y(b.To[1]), Stroke.Dashed);
                 // Each in a line of its own, on the side where there is room.
                 var says = string.Create(CultureInfo.InvariantCulture,
-                    $"bend{(t.Bends.Count > 1 ? $" {b.Turn}:" : "")} {b.Angle * 180 / Math.PI:0}°, inside radius {Size(b.Radius)}");
-                var right = X(b.At) + 1 + sheet.Width(says, Sheet.Small) < Math.Min(X(t.Length), left + tiling.Window);
-                if (X(b.At) > left && X(b.At) < left + tiling.Window && tile.Row == 0)
-                    sheet.Text(X(b.At) + (right ? 1 : -1), Y(t.Width) + 4 + 3.5 * i, says, Sheet.Small, right: !right);
+                    $"bend{(t.Folds.Count > 1 ? $" {b.Turn}:" : "")} {b.Angle * 180 / Math.PI:0}°, inside radius {Size(b.Radius)}");
+                // Along the piece it is written on the wall, across it one below the other from the top.
+                var (x, y) = b.Along ? (X(b.From[0]) + 2, Y(b.From[1]) + (b.From[1] > t.Width / 2 ? -1 : 3.5)) : (X(b.From[0]), Y(b.To[1]) + 4 + 3.5 * i);
+                var right = x + 1 + sheet.Width(says, Sheet.Small) < Math.Min(X(t.Length), left + tiling.Window);
+                if (x > left && x < left + tiling.Window && y > top && y < top + tiling.WindowHeight)
+                    sheet.Text(x + (right ? 1 : -1), y, says, Sheet.Small, right: !right);
             }
             foreach (var line in t.Lines)
                 foreach (var (a, c) in line.Points.Zip(line.Points.Skip(1)))
@@ -92,6 +95,13 @@ public static class TemplatePaper
                 // Beside the hole where it can be read: not over the piece's edge, nor the paper's.
                 var says = $"{Printed(QuantityText.Of(h.Diameter, Dimension.Drill))} {Printed(h.For)}";
                 var (long_, end) = (r + 2 + sheet.Width(says, Sheet.Small), left + tiling.Window);
+                if (h.Sort == HoleSort.Relief)
+                {
+                    // Once for all of them, in the corner that is sawn out there.
+                    if (ReferenceEquals(h, t.Holes.First(o => o.Sort == HoleSort.Relief)))
+                        sheet.Text(x - r - 1, y + 4, $"each {says}", Sheet.Small, right: true);
+                    continue;
+                }
                 var right = x + long_ < Math.Min(X(t.Length), end) || (x - long_ < Math.Max(X(0), left) && x + long_ < end);
                 if (!(x > left && x < end && y > top && y < top + tiling.WindowHeight))
                     continue;

@@ -7,11 +7,20 @@ namespace Ochema.Core.Making;
 /// </summary>
 internal static class BendOrder
 {
+    /// <summary>
+    /// All bends of a piece, each with its turn: those across it first; the walls along it are bent over a block that stands between what is up already.
+    /// </summary>
+    public static (IReadOnlyList<BendLine> Across, IReadOnlyList<BendLine> Along) Of(SheetPiece sheet)
+    {
+        var across = Of(sheet.Length, sheet.Bends);
+        return (across, [.. Of(sheet.Width, sheet.Walls).Select(w => w with { Turn = across.Count + w.Turn })]);
+    }
+
     /// <summary>The bends along the strip, each with its turn.</summary>
     /// <param name="length">Of the strip, flat, m.</param>
     public static IReadOnlyList<BendLine> Of(double length, IReadOnlyList<BendLine> bends)
     {
-        var turns = bends.OrderBy(b => Math.Min(b.At, length - b.At)).ThenBy(b => b.At).ToList();
+        var turns = bends.OrderBy(b => Math.Round(Math.Min(b.At, length - b.At), 6)).ThenBy(b => b.At).ToList();
         return [.. bends.Select(b => b with { Turn = turns.IndexOf(b) + 1 })];
     }
 

@@ -14,6 +14,9 @@ public static class HoleTable
         .. b.Parts.SelectMany(p => (p.Sheet?.Holes ?? []).Where(h => h.Passes is not null).GroupBy(h => (h.Layer, Screw: h.Passes!)).Select(legs =>
             new HoleRow("", p.Station, $"U-bolts through the {Quantities.Words.Inside(legs.Key.Layer)}", legs.Key.Layer, legs.Count(),
                 legs.Key.Screw.ClearanceClose, HoleSort.Clearance, legs.Key.Screw.Name, p.Sheet!.Thickness, null, 0))),
+        .. b.Parts.Where(p => p.Sheet is not null).Select(p => (p, FlatOutline.Of(p.Sheet!).Reliefs.Count)).Where(x => x.Count > 0).Select(x =>
+            new HoleRow("", x.p.Station, "Ends of the corners", RigPart.Short(x.p.Name), x.Count, FlatOutline.Relief(x.p.Sheet!.Thickness), HoleSort.Relief,
+                "", x.p.Sheet.Thickness, null, 0)),
     ];
 
     /// <summary>Room round the corners of a nut or head in its recess, m (judgement: a socket does not go in, a hand does).</summary>
@@ -24,6 +27,7 @@ public static class HoleTable
     {
         HoleSort.Tapped => $"tap {thread}",
         HoleSort.Insert => $"for an insert {thread}",
+        HoleSort.Relief => "relief",
         _ => $"clear for {thread}",
     };
 

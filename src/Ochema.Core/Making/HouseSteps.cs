@@ -125,11 +125,15 @@ internal static class HouseSteps
 
     private static WorkStep OfSheet(RigPart part, SheetPiece sheet, Material m) => new(Work.Cut, $"Cut {Named(part)}",
         "Square one edge, mark from it, saw outside the line, file to it. Corners round: "
-            + $"{QuantityText.Of(Math.Max(0.003, sheet.Thickness), Dimension.Length)} at the least.")
+            + $"{QuantityText.Of(Math.Max(0.003, sheet.Thickness), Dimension.Length)} at the least."
+            + (FlatOutline.Of(sheet).Reliefs.Count is > 0 and var corners
+                ? $" Where the folds of both ways end, centre-punch and drill {corners} × {QuantityText.Of(FlatOutline.Relief(sheet.Thickness), Dimension.Drill)} "
+                    + "first; then saw the corners out to the holes, along the template's edge." : ""))
     {
         Tools = m.Family switch
         {
-            MaterialFamily.Metal => ["rule", "marker", "vice", "clamps", "hacksaw", "file"],
+            MaterialFamily.Metal => ["rule", "marker", "vice", "clamps", "hacksaw", "file",
+                .. sheet.Walls.Count > 0 ? (string[])["punch", "drill", "bits"] : []],
             MaterialFamily.Wood or MaterialFamily.Plastic => ["rule", "marker", "clamps", "fine-saw", "sandpaper"],
             _ => ["rule", "marker", "knife"],
         },
@@ -155,26 +159,27 @@ internal static class HouseSteps
 
     /// <summary>Bends of a flat piece.</summary>
     public static StationStep? Bent(RigPart part, int index) => part.Sheet is not { Bends: { Count: > 0 } } sheet ? null
-        : new(part.Station, new(Work.Bend, $"Bend {Named(part)}", Bends(sheet.Length, sheet.Bends, sheet.Thickness))
+        : new(part.Station, new(Work.Bend, $"Bend {Named(part)}", Bends(sheet))
         {
             Tools = ["marker", "vice", "bending-block", "mallet"],
-            Minutes = 8 * sheet.Bends.Count,
+            Minutes = 8 * (sheet.Bends.Count + sheet.Walls.Count),
             Wrong = "A crack: a new piece and a larger radius; it is not straightened and bent again.",
         })
         { Part = index };
 
     /// <summary>Bends in their order, and how.</summary>
-    /// <param name="length">Of the strip, flat, m.</param>
-    /// <param name="thickness">m.</param>
-    internal static string Bends(double length, IReadOnlyList<BendLine> bends, double thickness)
+    internal static string Bends(SheetPiece sheet)
     {
-        var room = BendOrder.Between(bends, thickness) is { } between
-            ? $" The next over a block no wider than {QuantityText.Of(between, Dimension.Length)}: it has to go between the flanges." : "";
-        return $"{(bends.Count == 1 ? "One bend" : $"{bends.Count} bends, from the ends inwards")}: "
-            + string.Join("; ", BendOrder.Of(length, bends).OrderBy(x => x.Turn).Select(x => $"{(bends.Count > 1 ? $"{x.Turn}: " : "")}"
-                + $"{QuantityText.Of(x.Angle, Dimension.Angle)} at {QuantityText.Of(x.At, Dimension.Mark)} from the first end, inside radius "
-                + $"{QuantityText.Of(x.Radius, Dimension.Length)}"))
-            + $". Round a rod or block of that radius, slowly.{room} Fingernail over the outside: no crack.";
+        var (across, along) = BendOrder.Of(sheet);
+        string Room(IReadOnlyList<BendLine> bends, string between) => BendOrder.Between(bends, sheet.Thickness) is { } room
+            ? $" The next over a block no wider than {QuantityText.Of(room, Dimension.Length)}: it has to go between {between}." : "";
+        string Each(IReadOnlyList<BendLine> bends, string from, bool counted) => string.Join("; ", bends.OrderBy(x => x.Turn).Select(x =>
+            $"{(counted ? $"{x.Turn}: " : "")}{QuantityText.Of(x.Angle, Dimension.Angle)} at {QuantityText.Of(x.At, Dimension.Mark)} from the {from}, "
+                + $"inside radius {QuantityText.Of(x.Radius, Dimension.Length)}"));
+        var walls = along.Count == 0 ? "" : $" Then the other way: {Each(along, "first edge", true)}.{Room(along, "the walls that are up")}";
+        return $"{(across.Count == 1 ? "One bend" : $"{across.Count} bends, from the ends inwards")}: "
+            + $"{Each(across, "first end", across.Count + along.Count > 1)}. Round a rod or block of that radius, slowly.{Room(across, "the flanges")}{walls}"
+            + " Fingernail over the outside: no crack.";
     }
 
     /// <summary>Holes of a joint, then its threads.</summary>

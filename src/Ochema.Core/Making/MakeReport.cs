@@ -145,6 +145,9 @@ public enum HoleSort
 
     /// <summary>A thread insert goes in.</summary>
     Insert,
+
+    /// <summary>Nothing goes in: it ends a saw cut between two folds.</summary>
+    Relief,
 }
 
 /// <summary>Holes of one layer of a joint.</summary>

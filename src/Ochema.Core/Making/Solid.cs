@@ -22,30 +22,79 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
     public double Volume => Facets.Sum(f => f.A.Dot(f.B.Cross(f.C))) / 6;
 
     /// <summary>A flat piece, bent and with its holes as it will be: bends curl towards +z, the piece's first flat lies in z ≤ 0.</summary>
-    /// <remarks>A hole that lies in a bend is left out: it is drilled after bending. So is one that runs into another.</remarks>
+    /// <remarks>
+    /// A hole that lies in a bend is left out: it is drilled after bending. So is one that runs into another, and the small ones at the ends of corners that
+    /// are sawn out.
+    /// </remarks>
     public static Solid Of(Template t)
     {
         var facets = new List<Facet>();
-        var folds = t.Bends.OrderBy(b => b.At).Select(b => (b, Half: Bend.Allowance(Math.Abs(b.Angle), b.Radius, t.Thickness) / 2)).ToList();
-        List<double> edges = [0, t.Length];
-        foreach (var (b, half) in folds)
-        {
-            var strips = Math.Max(1, (int)Math.Ceiling(Math.Abs(b.Angle) / Step));
-            edges.AddRange(Enumerable.Range(0, strips + 1).Select(i => b.At - half + 2 * half * i / strips));
-        }
-        edges = [.. edges.Distinct().Order()];
-        var shape = new Folded(t, folds);
+        var floor = t.Floor;
+        var shape = new Folded(t.Thickness, t.Length, t.Bends);
+        List<Coordinate[]> Holes(double left, double right, double low, double high) =>
+            [.. Apart(t.Holes.Where(h => h.Sort != HoleSort.Relief && h.X - h.Diameter / 2 > left && h.X + h.Diameter / 2 < right
+                && h.Y - h.Diameter / 2 > low && h.Y + h.Diameter / 2 < high)).Select(h => Round(h.X, h.Y, h.Diameter / 2))];
+        var edges = Edges(t.Bends, t.Length, t.Thickness);
         for (var i = 0; i + 1 < edges.Count; i++)
         {
             var (from, to) = (edges[i], edges[i + 1]);
-            var holes = Apart(t.Holes.Where(h => h.X - h.Diameter / 2 > from && h.X + h.Diameter / 2 < to
-                && h.Y - h.Diameter / 2 > 0 && h.Y + h.Diameter / 2 < t.Width))
-                .Select(h => Round(h.X, h.Y, h.Diameter / 2)).ToList();
-            // Strips meet without a wall between them.
-            bool Walled(int side) => side switch { 1 => i + 2 == edges.Count, 3 => i == 0, _ => true };
-            Prism(facets, [new(from, 0), new(to, 0), new(to, t.Width), new(from, t.Width)], holes, t.Thickness, shape.At, Walled);
+            var onFloor = from >= floor.Left - 1e-12 && to <= floor.Right + 1e-12;
+            // Strips meet without a wall between them, and so do the floor and what is folded up beside it.
+            bool Walled(int side) => side switch
+            {
+                0 => !(onFloor && floor.Low > 0),
+                1 => i + 2 == edges.Count,
+                2 => !(onFloor && floor.High < t.Width),
+                _ => i == 0,
+            };
+            Prism(facets, [new(from, floor.Low), new(to, floor.Low), new(to, floor.High), new(from, floor.High)],
+                Holes(from, to, floor.Low, floor.High), t.Thickness, shape.At, Walled);
         }
+        Beside(t.Width, +1);
+        Beside(0, -1);
         return new(facets);
+
+        // A wall along the piece: folded from the floor's edge outwards, and put where the floor is.
+        void Beside(double end, int way)
+        {
+            var from = way > 0 ? floor.High : floor.Low;
+            var bends = t.Walls.Where(w => (w.At - from) * way > 0).Select(w => w with { At = (w.At - from) * way }).ToList();
+            var deep = (end - from) * way;
+            if (bends.Count == 0 || deep <= 0)
+                return;
+            var folded = new Folded(t.Thickness, deep, bends);
+            Vec3 At(double x, double y, double down)
+            {
+                var local = folded.At((y - from) * way, 0, down);
+                return shape.At(x, from + way * local.X, -local.Z);
+            }
+            var across = Edges(bends, deep, t.Thickness);
+            for (var i = 0; i + 1 < across.Count; i++)
+            {
+                var (near, far) = (from + way * across[i], from + way * across[i + 1]);
+                var (low, high) = (Math.Min(near, far), Math.Max(near, far));
+                bool Walled(int side) => side switch { 0 => way < 0 && i + 2 == across.Count, 2 => way > 0 && i + 2 == across.Count, _ => true };
+                Prism(facets, [new(floor.Left, low), new(floor.Right, low), new(floor.Right, high), new(floor.Left, high)],
+                    Holes(floor.Left, floor.Right, low, high), t.Thickness, At, Walled);
+            }
+        }
+    }
+
+    /// <summary>Where a flat piece is cut into strips: each bend into narrow ones.</summary>
+    private static List<double> Edges(IReadOnlyList<Rigs.BendLine> bends, double length, double thickness)
+    {
+        List<double> edges = [0, length];
+        foreach (var b in bends)
+        {
+            var (strips, half) = (Math.Max(1, (int)Math.Ceiling(Math.Abs(b.Angle) / Step)), Bend.Allowance(Math.Abs(b.Angle), b.Radius, thickness) / 2);
+            edges.AddRange(Enumerable.Range(0, strips + 1).Select(i => b.At - half + 2 * half * i / strips));
+        }
+        return [.. edges.Order().Aggregate(new List<double>(), (kept, e) =>
+        {
+            if (kept.Count == 0 || e - kept[^1] > 1e-12)
+                kept.Add(e);
+            return kept;
+        })];
     }
 
     /// <summary>A plug: a round or square with a hole along its middle.</summary>
@@ -109,9 +158,9 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
         private readonly double thickness;
         private readonly List<(double From, double To, double X, double Z, double Heading, double Angle, double Radius)> runs = [];
 
-        public Folded(Template t, IEnumerable<(Rigs.BendLine Bend, double Half)> folds)
+        public Folded(double thickness, double length, IEnumerable<Rigs.BendLine> bends)
         {
-            thickness = t.Thickness;
+            this.thickness = thickness;
             var (at, x, z, heading) = (0.0, 0.0, 0.0, 0.0);
             void Straight(double to)
             {
@@ -121,14 +170,15 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
                 runs.Add((at, to, x, z, heading, 0, 0));
                 (x, z, at) = (x + (to - at) * Math.Cos(heading), z + (to - at) * Math.Sin(heading), to);
             }
-            foreach (var (b, half) in folds)
+            foreach (var b in bends.OrderBy(b => b.At))
             {
+                var half = Bend.Allowance(Math.Abs(b.Angle), b.Radius, thickness) / 2;
                 Straight(b.At - half);
                 runs.Add((at, b.At + half, x, z, heading, b.Angle, b.Radius));
                 var end = Of(runs[^1], b.At + half, 0);
                 (x, z, heading, at) = (end.X, end.Z, heading + b.Angle, b.At + half);
             }
-            Straight(t.Length);
+            Straight(length);
         }
 
         public Vec3 At(double along, double across, double down)

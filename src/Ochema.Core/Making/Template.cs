@@ -18,10 +18,52 @@ public sealed record Template(
     [JsonRequired]
     public IReadOnlyList<TemplateLine> Lines { get; init; } = [];
 
+    /// <summary>Bends along it, by where they are across.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<BendLine> Walls { get; init; } = [];
+
+    /// <summary>Its corners, [x, y], m, anticlockwise: four, or more where corners are sawn out between folds.</summary>
+    [JsonRequired]
+    public IReadOnlyList<double[]> Outline { get => field ?? Blank.Points; init; }
+
+    /// <summary>All bends as they are drawn.</summary>
+    [JsonRequired]
+    public IReadOnlyList<Fold> Folds { get => field ?? [.. Drawn()]; init; }
+
+    /// <summary>What is inside of the first and last bends of both ways, m.</summary>
+    internal (double Left, double Right, double Low, double High) Floor
+    {
+        get
+        {
+            var ((x1, x2), (y1, y2)) = (FlatOutline.Floor(Bends, Length, Thickness), FlatOutline.Floor(Walls, Width, Thickness));
+            return (x1, x2, y1, y2);
+        }
+    }
+
+    private FlatOutline Blank => FlatOutline.Of(new(Length, Width, Thickness, "", Bends) { Walls = Walls });
+
+    private IEnumerable<Fold> Drawn()
+    {
+        var floor = Floor;
+        foreach (var b in Bends)
+            yield return new([b.At, floor.Low], [b.At, floor.High], b.Angle, b.Radius, b.Turn, false);
+        foreach (var b in Walls)
+            yield return new([floor.Left, b.At], [floor.Right, b.At], b.Angle, b.Radius, b.Turn, true);
+    }
+
     /// <summary>True for a flat piece, which is a body when it is bent and drilled; false for a tube's face and for strips of paper.</summary>
     [JsonRequired]
     public bool Flat { get; init; } = true;
 }
+
+/// <summary>A bend as it is drawn.</summary>
+/// <param name="From">One end, [x, y], m.</param>
+/// <param name="To">The other.</param>
+/// <param name="Angle">rad.</param>
+/// <param name="Radius">Inside, m.</param>
+/// <param name="Turn">Which one it is in the order that they are bent in, from 1.</param>
+/// <param name="Along">True for one that runs along the piece.</param>
+public sealed record Fold(IReadOnlyList<double> From, IReadOnlyList<double> To, double Angle, double Radius, int Turn, bool Along);
 
 /// <summary>A line on a template.</summary>
 /// <param name="Label">What it is.</param>
@@ -57,9 +99,13 @@ public static class Templates
            let sheet = part.Sheet ?? OfBar(part, b.Stock)
            where sheet is not null
            let holes = sheet.Holes.SelectMany(h => Drilled(b, drilled, sheet, h)).ToList()
-           select new Template(l.Id, l.Station, l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, BendOrder.Of(sheet.Length, sheet.Bends), holes,
-               [.. Faults(sheet, holes)])
-           { Flat = part.Sheet is not null || sheet.Thickness < sheet.Width },
+           let bends = BendOrder.Of(sheet)
+           select new Template(l.Id, l.Station, l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, bends.Across,
+               [.. holes, .. Reliefs(sheet)], [.. Faults(sheet, holes)])
+           {
+               Walls = bends.Along,
+               Flat = part.Sheet is not null || sheet.Thickness < sheet.Width,
+           },
     ];
 
     /// <summary>The face of a bar or tube that is marked out; null for one that is only cut.</summary>
@@ -98,6 +144,9 @@ public static class Templates
         }
     }
 
+    private static IEnumerable<TemplateHole> Reliefs(SheetPiece sheet) => FlatOutline.Of(sheet).Reliefs.Select(r =>
+        new TemplateHole(r[0], r[1], FlatOutline.Relief(sheet.Thickness), HoleSort.Relief, "", "", "ends of the corners"));
+
     private static IEnumerable<string> Faults(SheetPiece sheet, List<TemplateHole> holes)
     {
         foreach (var h in holes)
@@ -105,7 +154,8 @@ public static class Templates
             var left = new[] { h.X, sheet.Length - h.X, h.Y, sheet.Width - h.Y }.Min() - h.Diameter / 2;
             if (left < 0)
                 yield return $"The hole for the {h.Title} of {Holes.Size(h.Diameter)} runs out over the edge.";
-            if (sheet.Bends.Any(x => Math.Abs(x.At - h.X) < Bend.Allowance(x.Angle, x.Radius, sheet.Thickness) / 2 + h.Diameter / 2 - 1e-9))
+            bool Bent(BendLine x, double at) => Math.Abs(x.At - at) < Bend.Allowance(x.Angle, x.Radius, sheet.Thickness) / 2 + h.Diameter / 2 - 1e-9;
+            if (sheet.Bends.Any(x => Bent(x, h.X)) || sheet.Walls.Any(x => Bent(x, h.Y)))
                 yield return $"The hole for the {h.Title} lies in the bend: it is drilled after bending, or it tears.";
         }
         for (var i = 0; i < holes.Count; i++)

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using System.Xml.Linq;
 using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making;
 
@@ -32,7 +33,7 @@ public static class TemplateFiles
     /// <summary>A file's name: station, what it is, and the format.</summary>
     public static string FileName(string station, string name, TemplateFormat format)
     {
-        var words = new string([.. $"{station}-{name.Split('{', ',')[0]}".ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]);
+        var words = new string([.. $"{station}-{RigPart.Short(name)}".ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]);
         return string.Join('-', words.Split('-', StringSplitOptions.RemoveEmptyEntries)) + "." + format.ToString().ToLowerInvariant();
     }
 
@@ -63,10 +64,10 @@ public static class TemplateFiles
             new XAttribute("viewBox", $"0 0 {N(width)} {N(height)}"),
             new XElement(Name + "title", Printed(t.Name)),
             new XElement(Name + "g", new XAttribute("fill", "none"), new XAttribute("stroke", "black"), new XAttribute("stroke-width", "0.2"),
-                new XElement(Name + "rect", new XAttribute("id", "outline"), new XAttribute("x", N(Margin)), new XAttribute("y", N(Margin)),
-                    new XAttribute("width", Mm(t.Length)), new XAttribute("height", Mm(t.Width))),
-                t.Bends.Select(b => Line(Margin + 1000 * b.At, Margin, Margin + 1000 * b.At, Margin + wide, "3 2")),
-                t.Bends.Select(b => Text(Margin + 1000 * b.At + 1, Margin + 4,
+                new XElement(Name + "polygon", new XAttribute("id", "outline"),
+                    new XAttribute("points", string.Join(' ', t.Outline.Select(p => $"{X(p[0])},{Y(p[1])}")))),
+                t.Folds.Select(b => Line(Margin + 1000 * b.From[0], Margin + wide - 1000 * b.From[1], Margin + 1000 * b.To[0], Margin + wide - 1000 * b.To[1], "3 2")),
+                t.Folds.Select(b => Text(Margin + 1000 * b.From[0] + 1, Margin + wide - 1000 * Math.Max(b.From[1], b.To[1]) + (b.Along ? -1 : 4),
                     $"bend{Turn(t, b)} {b.Angle * 180 / Math.PI:0} degrees, inside radius {Mm(b.Radius)}")),
                 t.Lines.Select(line => new XElement(Name + "polyline", new XAttribute("class", "saw"),
                     new XAttribute("points", string.Join(' ', line.Points.Select(p => $"{X(p[0])},{Y(p[1])}"))))),
@@ -116,14 +117,14 @@ public static class TemplateFiles
         Pair(0, "ENDSEC");
         Pair(0, "SECTION");
         Pair(2, "ENTITIES");
-        var (l, w) = (1000 * t.Length, 1000 * t.Width);
-        foreach (var (x1, y1, x2, y2) in new[] { (0.0, 0.0, l, 0.0), (l, 0.0, l, w), (l, w, 0.0, w), (0.0, w, 0.0, 0.0) })
-            Line("OUTLINE", x1, y1, x2, y2);
-        foreach (var b in t.Bends)
-            Line("BENDS", 1000 * b.At, 0, 1000 * b.At, w);
+        void Between(string layer, IReadOnlyList<double> a, IReadOnlyList<double> b) => Line(layer, 1000 * a[0], 1000 * a[1], 1000 * b[0], 1000 * b[1]);
+        foreach (var (a, b) in t.Outline.Zip([.. t.Outline.Skip(1), t.Outline[0]]))
+            Between("OUTLINE", a, b);
+        foreach (var fold in t.Folds)
+            Between("BENDS", fold.From, fold.To);
         foreach (var line in t.Lines)
             foreach (var (a, b) in line.Points.Zip(line.Points.Skip(1)))
-                Line("SAW", 1000 * a[0], 1000 * a[1], 1000 * b[0], 1000 * b[1]);
+                Between("SAW", a, b);
         foreach (var h in t.Holes)
         {
             Entity("CIRCLE", "HOLES");
@@ -140,7 +141,7 @@ public static class TemplateFiles
     }
 
     /// <summary>Which of several bends it is; nothing for the only one.</summary>
-    internal static string Turn(Template t, Rigs.BendLine bend) => t.Bends.Count > 1 ? $" {bend.Turn}:" : "";
+    internal static string Turn(Template t, Fold bend) => t.Folds.Count > 1 ? $" {bend.Turn}:" : "";
 
     private static string Printed(string text) => QuantityText.Print(text, UnitSystem.Metric);
 

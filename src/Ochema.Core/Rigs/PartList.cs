@@ -63,7 +63,7 @@ public sealed class PartList : IReadOnlyList<RigPart>
     /// <param name="what">What it is.</param>
     public RigPart Sheet(StationId station, string what, SheetPiece piece, Material material, double quantity = 1)
     {
-        var mass = piece.Length * piece.Width * piece.Thickness * material.Density;
+        var mass = piece.Area * piece.Thickness * material.Density;
         return Add(new(station, $"{what} {QuantityText.Of(piece.Length, Dimension.Length)} × {QuantityText.Of(piece.Width, Dimension.Length)} × "
             + $"{QuantityText.Of(piece.Thickness, Dimension.Length)}, {material.Name}", quantity, mass, mass * material.PricePerKilogram,
                 PieceSort.Sheet,

@@ -92,6 +92,16 @@ public sealed record SheetPiece(double Length, double Width, double Thickness, s
     /// <summary>Where its holes are.</summary>
     [JsonIgnore]
     public IReadOnlyList<SheetHole> Holes { get; init; } = [];
+
+    /// <summary>
+    /// Bends the other way, along its length, by where they are across its width: walls on its edges. With <see cref="Bends"/> it is a tray, whose corners
+    /// are sawn out.
+    /// </summary>
+    public IReadOnlyList<BendLine> Walls { get; init; } = [];
+
+    /// <summary>What is left of it when the corners are out, m².</summary>
+    [JsonIgnore]
+    public double Area => FlatOutline.Of(this).Area;
 }
 
 /// <summary>A hole in a flat piece; how wide it is follows from its joint.</summary>
@@ -126,4 +136,8 @@ public sealed record BendLine(double At, double Angle, double Radius)
 /// <param name="Joint">Id of the screwed joint that it belongs to; null for all else.</param>
 public sealed record RigPart(
     string Station, string Name, double Quantity, double Mass, double Price, PieceSort Sort, Aisle Aisle, string? Row = null,
-    CutPiece? Cut = null, SheetPiece? Sheet = null, string? Joint = null);
+    CutPiece? Cut = null, SheetPiece? Sheet = null, string? Joint = null)
+{
+    /// <summary>A part's name without its sizes.</summary>
+    public static string Short(string name) => name.Split('{', ',')[0].TrimEnd();
+}

@@ -79,8 +79,7 @@ internal static class MakeCommand
             o.WriteLine($"Cut {Text(c.Name)}: " + (c.Plan.Finding ?? string.Join("; ", c.Plan.Bars!.Select(b => $"from {b.Stock}: "
                 + $"{string.Join(", ", b.Pieces)}, {Millimetres(b.Offcut)} mm left"))));
         foreach (var h in r.Holes)
-            o.WriteLine($"Hole: {h.Layer}, {h.Count} × {Millimetres(h.Diameter)} mm, "
-                + $"{(h.Sort == HoleSort.Tapped ? "tap" : h.Sort == HoleSort.Insert ? "insert for" : "clear for")} {h.Thread} ({h.Title})");
+            o.WriteLine($"Hole: {h.Layer}, {h.Count} × {Millimetres(h.Diameter)} mm, {h.For} ({h.Title})");
     }
 
     /// <summary>What is printed; a rig that has nothing to print there gets no file.</summary>

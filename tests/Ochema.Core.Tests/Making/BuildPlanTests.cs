@@ -86,6 +86,12 @@ public sealed partial class BuildPlanTests
         }
         foreach (var hole in plan.Holes)
         {
+            // Between two folds it is drilled before the corner is sawn out to it, and so before they are bent.
+            if (hole.Sort == HoleSort.Relief)
+            {
+                Assert.Contains(steps, s => s.Work == Work.Cut && s.How.Contains($"drill {hole.Count} ×", StringComparison.Ordinal));
+                continue;
+            }
             Assert.Contains(steps, s => s.Work == Work.Drill && (hole.Joint.Length == 0 ? s.Title.Contains(hole.Title, StringComparison.OrdinalIgnoreCase)
                 : s.Joints.Contains(hole.Joint)));
             var fastener = Stock.Fasteners.Single(f => f.Name == hole.Thread);

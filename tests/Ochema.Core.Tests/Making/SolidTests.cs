@@ -70,6 +70,30 @@ public sealed class SolidTests
         Near.Share(0.05, points.Max(p => p.Y), 1e-9);
     }
 
+    [Theory] // a tray: floor, four walls and four bends, each as by hand; closed; outside it is as long as its floor, both radii and both walls' thickness
+    [InlineData(true, true)]
+    [InlineData(true, false)]
+    [InlineData(false, true)]
+    public void ATrayStandsUpOnAllItsSides(bool low, bool high)
+    {
+        var (r, t, floorX, floorY, wallX, wallY) = (0.003, 0.0015, 0.06, 0.04, 0.03, 0.008);
+        var bend = Bend.Allowance(Math.PI / 2, r, t);
+        BendLine At(double at) => new(at, Math.PI / 2, r);
+        var (length, from) = (floorX + 2 * (wallX + bend), low ? wallY + bend : 0);
+        var width = from + floorY + (high ? wallY + bend : 0);
+        List<BendLine> walls = [.. low ? [At(wallY + bend / 2)] : (BendLine[])[], .. high ? [At(from + floorY + bend / 2)] : (BendLine[])[]];
+        var hole = Hole(length / 2, from + floorY / 2, 0.0066);
+        var solid = Solid.Of(Flat([At(wallX + bend / 2), At(length - wallX - bend / 2)], [hole], length, width, t) with { Walls = walls });
+        IsClosed(solid);
+        var corner = Math.PI / 2 * ((r + t) * (r + t) - r * r) / 2;
+        Near.Share(floorX * floorY * t - Disc(0.0066) * t + 2 * floorY * (wallX * t + corner) + walls.Count * floorX * (wallY * t + corner), solid.Volume, 1e-3);
+        var points = solid.Facets.SelectMany(f => new[] { f.A, f.B, f.C }).ToList();
+        Near.Share(floorY + walls.Count * (r + t), points.Max(p => p.Y) - points.Min(p => p.Y), 1e-9);
+        Near.Share(floorX + 2 * (r + t), points.Max(p => p.Z) - points.Min(p => p.Z), 1e-9);
+        // Nothing stands out above the higher walls, and no lip lies below the floor: the first wall's flat is in z ≤ 0, the floor stands on its bend.
+        Near.Share(wallX + r + t, points.Max(p => p.X) - points.Min(p => p.X), 1e-9);
+    }
+
     [Fact]
     public void APlugIsARingOfItsDepth()
     {

@@ -164,10 +164,12 @@ public sealed class TemplateTests
             Assert.Equal(view[2], Mm(svg, "width"), 3);
             Assert.Equal(view[3], Mm(svg, "height"), 3);
             var outline = svg.Descendants().Single(e => e.Attribute("id")?.Value == "outline");
-            Assert.Equal(1000 * t.Length, Mm(outline, "width"), 0.1);
-            Assert.Equal(1000 * t.Width, Mm(outline, "height"), 0.1);
+            var drawn = outline.Attribute("points")!.Value.Split(' ').Select(p => p.Split(',').Select(v => double.Parse(v, CultureInfo.InvariantCulture)).ToArray())
+                .ToList();
+            Assert.Equal(1000 * t.Length, drawn.Max(p => p[0]) - drawn.Min(p => p[0]), 0.1);
+            Assert.Equal(1000 * t.Width, drawn.Max(p => p[1]) - drawn.Min(p => p[1]), 0.1);
             var circles = svg.Descendants().Where(e => e.Name.LocalName == "circle").ToList();
-            var (left, low) = (Mm(outline, "x"), Mm(outline, "y") + Mm(outline, "height"));
+            var (left, low) = (drawn.Min(p => p[0]), drawn.Max(p => p[1]));
             var lines = Dxf(TemplateFiles.Dxf(t));
             var holes = lines.Where(e => e.Type == "CIRCLE").ToList();
             Assert.Equal((t.Holes.Count, t.Holes.Count), (circles.Count, holes.Count));
@@ -182,11 +184,17 @@ public sealed class TemplateTests
             }
             // The outline is closed: each line begins where the one before it ends.
             var edges = lines.Where(e => e.Type == "LINE" && e.Layer == "OUTLINE").ToList();
-            Assert.Equal(4, edges.Count);
-            for (var i = 0; i < 4; i++)
-                Assert.Equal((edges[i].Of[11], edges[i].Of[21]), (edges[(i + 1) % 4].Of[10], edges[(i + 1) % 4].Of[20]));
+            Assert.Equal((t.Outline.Count, t.Outline.Count), (edges.Count, drawn.Count));
+            Assert.Equal(t.Walls.Count > 0 ? 12 : 4, edges.Count);
+            for (var i = 0; i < edges.Count; i++)
+            {
+                var next = edges[(i + 1) % edges.Count];
+                Assert.Equal((edges[i].Of[11], edges[i].Of[21]), (next.Of[10], next.Of[20]));
+                Assert.Equal(edges[i].Of[10], drawn[i][0] - left, 0.1);
+                Assert.Equal(edges[i].Of[20], low - drawn[i][1], 0.1);
+            }
             Assert.Equal(1000 * t.Length, edges.Max(e => e.Of[10]), 0.1);
-            Assert.Equal(t.Bends.Count, lines.Count(e => e.Layer == "BENDS"));
+            Assert.Equal(t.Bends.Count + t.Walls.Count, lines.Count(e => e.Layer == "BENDS"));
             Assert.All(TemplateFiles.Dxf(t), c => Assert.True(c < 128));
             Assert.Contains("millimetres", TemplateFiles.Dxf(t));
             // The bar that is measured on the print.
@@ -254,6 +262,41 @@ public sealed class TemplateTests
         // By hand: the wall less the bend's radius, then half the bend.
         var bend = Bend.Allowance(Math.PI / 2, head.BendRadius, head.Thickness);
         Assert.Equal(head.Wall - head.BendRadius + bend / 2, Of(cradle, "Cradle").Bends[0].At, 9);
+    }
+
+    [Fact] // folded both ways: inside it is the camera and its liner, the corners are out as far as both bends reach, nothing overlaps
+    public void ACradleWithLipsIsACrossWithDrilledCorners()
+    {
+        var rig = RigFiles.Named("bar-magnets");
+        var head = (Core.Kinds.Heads.CradleHead)rig.Head;
+        var body = Stock.Find<CameraRow>("cameras", rig.Camera.Body);
+        var t = Of(rig, "Cradle");
+        var bend = Bend.Allowance(Math.PI / 2, head.BendRadius, head.Thickness);
+        // Bent up, an inside corner of 90° saves 2·R − the half of the bend on each side of its flats: between the walls there is the floor and both radii.
+        var floor = t.Floor;
+        Assert.Equal(body.Width + 2 * head.Pad, floor.Right - floor.Left + 2 * head.BendRadius, 9);
+        Assert.Equal(body.Length + 2 * head.Pad, floor.High - floor.Low + 2 * head.BendRadius, 9);
+        Assert.Equal(head.Lip, floor.Low - bend + head.BendRadius, 9);
+        Assert.Equal(head.Wall, floor.Left - bend + head.BendRadius, 9);
+        Assert.Equal([1, 2], t.Bends.Select(x => x.Turn));
+        Assert.Equal([3, 4], t.Walls.Select(x => x.Turn));
+        // The hole at the end of each corner takes what both folds leave there.
+        var reliefs = t.Holes.Where(h => h.Sort == HoleSort.Relief).ToList();
+        Assert.Equal(4, reliefs.Count);
+        Assert.All(reliefs, h => Assert.True(h.Diameter >= 2 * head.Thickness && (h.X == floor.Left || h.X == floor.Right) && (h.Y == floor.Low || h.Y == floor.High)));
+        Assert.Empty(t.Faults);
+        // Its parts: the strip that becomes floor and walls, and two lips; no more is paid for, nor weighed.
+        var area = t.Length * (floor.High - floor.Low) + (floor.Right - floor.Left) * (t.Width - (floor.High - floor.Low));
+        var part = Kinds.RigAssembly.Build(rig, Stock).Parts.Single(p => p.Name.StartsWith("Cradle {", StringComparison.Ordinal));
+        Assert.Equal(area, part.Sheet!.Area, 12);
+        Assert.Equal(area * head.Thickness * Stock.Material(head.Sheet).Density, part.Mass, 9);
+        // A lip in the lens's way is said; one that is all bend is refused.
+        IEnumerable<ReportFinding> With(double lip) => Assessor.Assess(rig with { Head = head with { Lip = lip } }, Stock).Findings;
+        Assert.DoesNotContain(With(head.Lip), f => f.Text.Contains("lip", StringComparison.OrdinalIgnoreCase));
+        Assert.Contains(With(0.03), f => !f.Blocks && f.Text.Contains("in the picture", StringComparison.Ordinal));
+        Assert.Contains(With(0.002), f => f.Blocks && f.Text.Contains("all bend", StringComparison.Ordinal));
+        // Open ends as before: a strip.
+        Assert.Equal(4, Of(rig with { Head = head with { Lip = 0 } }, "Cradle").Outline.Count);
     }
 
     [Fact]

@@ -52,13 +52,18 @@
     role="img"
     aria-label="{fill(template.name)}, laid flat, {template.holes.length} holes"
   >
-    <rect x={LEFT} y={TOP} width={long} height={wide} class="fill-base-300 stroke-base-content" stroke-width="1.5" />
-    {#each template.bends as b, i (i)}
+    <polygon
+      points={template.outline.map((p) => `${x(p[0]!)},${y(p[1]!)}`).join(' ')}
+      class="fill-base-300 stroke-base-content"
+      stroke-width="1.5"
+    />
+    {#each template.folds as b, i (i)}
+      <!-- A little over the edge on both sides, so that it is seen where it ends. -->
       <line
-        x1={x(b.at)}
-        x2={x(b.at)}
-        y1={TOP - 6}
-        y2={TOP + wide + 6}
+        x1={x(b.from[0]!) - (b.along ? 6 : 0)}
+        x2={x(b.to[0]!) + (b.along ? 6 : 0)}
+        y1={y(b.from[1]!) + (b.along ? 0 : 6)}
+        y2={y(b.to[1]!) - (b.along ? 0 : 6)}
         class="stroke-secondary"
         stroke-width="1.5"
         stroke-dasharray="7 4"
@@ -74,8 +79,12 @@
     {#each [...new Set(template.lines.map((l) => l.label))] as label, i (label)}
       <text x={LEFT + long + 22} y={TOP + wide - 6 - 16 * i} class="fill-accent text-xs font-semibold">{label}</text>
     {/each}
-    {#each template.bends.length > 1 ? template.bends : [] as b, i (i)}
-      <text x={x(b.at) + 4} y={TOP + 12} class="fill-secondary text-xs font-semibold">{b.turn}</text>
+    {#each template.folds.length > 1 ? template.folds : [] as b, i (i)}
+      <text
+        x={x(b.from[0]!) + (b.along ? 18 : 4)}
+        y={b.along ? y(b.from[1]!) - 4 : y(b.to[1]!) + 22}
+        class="fill-secondary text-xs font-semibold">{b.turn}</text
+      >
     {/each}
     <!-- Sizes: length below, width on the left. -->
     <path
@@ -123,14 +132,14 @@
           <td>{each(g.holes.map((h) => h.y))}</td>
         </tr>
       {/each}
-      {#each template.bends as b, i (i)}
+      {#each template.folds as b, i (i)}
         <tr class="border-rule border-t border-dotted">
           <th class="py-0.5 text-left font-normal"
-            >bend{template.bends.length > 1 ? ` ${b.turn}` : ''}
+            >bend{template.folds.length > 1 ? ` ${b.turn}` : ''}
             {quantity(b.angle, 'angle')}, inside radius {quantity(b.radius, 'length')}</th
           >
-          <td>{quantity(b.at, 'mark')}</td>
-          <td>all across</td>
+          <td>{b.along ? 'along it' : quantity(b.from[0]!, 'mark')}</td>
+          <td>{b.along ? quantity(b.from[1]!, 'mark') : 'across it'}</td>
         </tr>
       {/each}
     </tbody>

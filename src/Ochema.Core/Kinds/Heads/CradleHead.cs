@@ -11,7 +11,7 @@ namespace Ochema.Core.Kinds.Heads;
 /// <summary>A cradle bent from sheet round a small camera.</summary>
 [Kind("cradle-head", "Sheet-metal cradle", "Holds a camera that has no socket; made in an hour, to its size plus the pads.",
     Caution = "Edges filed and taped; a band over the top, or it jumps out on a bump.",
-    Sketch = "rect 34 50 52 4; rect 30 20 4 34; rect 86 20 4 34; rect 38 24 44 26; dim wall 98 20 98 54; dim pad 34 16 38 16; dim thickness 24 54 30 54; dim bendRadius 30 62 38 62")]
+    Sketch = "rect 34 50 52 4; rect 30 20 4 34; rect 86 20 4 34; rect 38 24 44 26; dim wall 98 20 98 54; dim lip 20 42 20 54; dim pad 34 16 38 16; dim thickness 24 54 30 54; dim bendRadius 30 62 38 62")]
 public sealed record CradleHead : HeadKind
 {
     [StockChoice("Sheet", "materials", Only = "al-5052-h32,al-6061-t6,steel-s235,stainless-304")]
@@ -28,6 +28,9 @@ public sealed record CradleHead : HeadKind
 
     [Measure("Walls", Dimension.Length, 0.008, 0.08, HowTo = "height of the sides")]
     public double Wall { get; init; } = 0.03;
+
+    [Measure("Lips before and behind", Dimension.Length, 0, 0.06, HowTo = "height; below the lens, clear of the screen; 0 for open ends")]
+    public double Lip { get; init; }
 
     /// <summary>Band over the top: what a rubber band or hook-and-loop holds, N (judgement, 10–40).</summary>
     private const double Band = 20;
@@ -46,12 +49,13 @@ public sealed record CradleHead : HeadKind
     [
         new(Work.Bend, "Bend the cradle round the camera",
             "Pattern on the sheet: device plus twice the liner. The two bends as marked, one after the other, the second over a block of the camera's width "
-                + "and its liner: it has to go between the flanges. Fingernail over the outside of each: no crack. Liner in, camera in and out without force.")
+                + $"and its liner: it has to go between the flanges.{(Lip > 0 ? " Then the lips, over the same block stood between the walls." : "")} "
+                + "Fingernail over the outside of each: no crack. Liner in, camera in and out without force.")
         {
             Of = "Cradle",
-            Reads = [nameof(Wall), nameof(BendRadius), nameof(Pad)],
+            Reads = [nameof(Wall), .. Lip > 0 ? (string[])[nameof(Lip)] : [], nameof(BendRadius), nameof(Pad)],
             Tools = ["rule", "marker", "vice", "bending-block", "mallet", "file"],
-            Minutes = 25,
+            Minutes = Lip > 0 ? 40 : 25,
             Wrong = "Too tight: thinner liner. Too wide: a second liner, not a third.",
         },
     ];
@@ -68,17 +72,31 @@ public sealed record CradleHead : HeadKind
         var head = b.Path.Head;
         b.Checks.Add(new BendCracks(head, new(head + "-sheet"), sheet, Thickness, BendRadius));
         b.Checks.Add(new CradleBand(b, head, Band));
-        var mass = flat * body.Length * Thickness * sheet.Density;
-        b.Parts.Sheet(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
-            new(flat, body.Length, Thickness, Sheet, [new(first, Math.PI / 2, BendRadius), new(flat - first, Math.PI / 2, BendRadius)])
+        // Open ends are as deep as the camera; with lips the liner goes round.
+        var across = Lip > 0 ? body.Length + 2 * Pad + 2 * Lip + 2 * bend - 4 * BendRadius : body.Length;
+        var lip = Lip - BendRadius + bend / 2;
+        if (Lip > 0)
+        {
+            var lens = b.Stock.Find<LensRow>("lenses", b.CameraOfPath.Lens);
+            var below = body.CentreHeight - (lens.Diameter > 0 ? lens.Diameter / 2 : body.Height / 4);
+            if (Lip <= BendRadius)
+                b.Findings.Add(new ReportFinding(head, $"A lip of {QuantityText.Of(Lip, Dimension.Length)} is all bend: nothing is left of it above a radius of "
+                    + $"{QuantityText.Of(BendRadius, Dimension.Length)}.", true));
+            else if (Lip > below)
+                b.Findings.Add(new ReportFinding(head, $"The lip stands {QuantityText.Of(Lip, Dimension.Length)} high, the lens begins at "
+                    + $"{QuantityText.Of(below, Dimension.Length)}: it is in the picture."));
+        }
+        var piece = b.Parts.Sheet(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
+            new(flat, across, Thickness, Sheet, [new(first, Math.PI / 2, BendRadius), new(flat - first, Math.PI / 2, BendRadius)])
             {
                 ThicknessBy = nameof(Thickness),
-                Holes = [new(flat / 2, body.Length / 2, "Cradle's floor")],
+                Holes = [new(flat / 2, across / 2, "Cradle's floor")],
+                Walls = Lip > BendRadius ? [new(lip, Math.PI / 2, BendRadius), new(across - lip, Math.PI / 2, BendRadius)] : [],
             }, sheet);
         b.Parts.Bought(head, b.Fitting("cradle-band"));
         var seat = HeadParts.Build(b, from, row, null, "Cradle turns on its screw",
             new ThroughPort("Cradle's floor", [new("Cradle's floor", LayerRole.Clearance, Thickness, Sheet, inside)], inside));
-        b.PointMass(seat.Node, mass);
+        b.PointMass(seat.Node, piece.Mass);
         return seat;
     }
 }
