@@ -135,8 +135,8 @@ public sealed class PaperTests
                 foreach (var h in template.Holes)
                     Assert.Contains(found, f => Math.Abs(f.X - 1000 * h.X) < Near && Math.Abs(f.Y - 1000 * h.Y) < Near
                         && Math.Abs(f.R - 500 * h.Diameter) < Near);
-                foreach (var (x, y) in new[] { (0.0, 0.0), (1000 * template.Length, 1000 * template.Width) })
-                    Assert.Contains(corners, c => Math.Abs(c.X - x) < Near && Math.Abs(c.Y - y) < Near);
+                foreach (var p in template.Outline)
+                    Assert.Contains(corners, c => Math.Abs(c.X - 1000 * p[0]) < Near && Math.Abs(c.Y - 1000 * p[1]) < Near);
                 // Each mark is on both of the sheets that are laid on each other there.
                 Assert.All(marks, m => Assert.True(m.Value >= 2, $"{name}: a mark at {m.Key} on one sheet only"));
                 Assert.Equal(tiling.Columns * tiling.Rows > 1, marks.Count > 0);
