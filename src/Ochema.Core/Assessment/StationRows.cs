@@ -1,4 +1,3 @@
-using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
@@ -44,7 +43,7 @@ internal static class StationRows
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether"), "tether", null, true));
         var site = b.Rig.Site;
         rows.Add(Row("site", "Place",
-            $"{site.Name}, {Words.Inside(b.Stock.Material(site.Material).Name)}, {QuantityText.Of(site.Thickness, Dimension.Length)}", "site", "site"));
+            $"{site.Name}, {site.Form.Describe(site, b.Stock.Material(site.Material))}", "site", "site"));
         return rows;
     }
 }

@@ -31,7 +31,7 @@ public sealed record Site
 
     /// <summary>Catalogue id of the material.</summary>
     [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only",
-        Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,living-wood,carbon-tube")]
+        Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,living-wood,earth,carbon-tube")]
     public required string Material { get; init; }
 
     [Measure("Sheet or wall thickness", Dimension.Length, 0.0005, 0.05,
@@ -63,6 +63,14 @@ public sealed record Site
 
     [Measure("Damping by tap test", Dimension.Ratio, 0.005, 0.5, HowTo = "comes from a tap test on the Shake screen", Measured = true)]
     public double? Damping { get; init; }
+
+    [Measure("Ground bears", Dimension.Pressure, 500, 1e7,
+        HowTo = "stand on one heel, some 30 cm²: {pressure:200000} leaves no mark, {pressure:20000} lets it sink in", UsualTo = 5e5, Measured = true)]
+    public double? Bears { get; init; }
+
+    [Measure("Ground grips", Dimension.Factor, 0.03, 1.2,
+        HowTo = "pull the loaded foot along with a luggage scale: reading over its weight", UsualFrom = 0.2, UsualTo = 0.8, Measured = true)]
+    public double? Friction { get; init; }
 
     [Option("Surface today")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;

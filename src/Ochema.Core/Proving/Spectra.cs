@@ -68,7 +68,8 @@ public static class Spectra
         // A peak stands well above what the phone hums by itself: chance alone reaches some ten times the middle.
         var floor = 30 * s.Order().ElementAt(s.Length / 2);
         var list = new List<SpectrumPeak>();
-        foreach (var k in Enumerable.Range(1, Math.Max(0, f.Length - 2)).Where(k => f[k] >= low && f[k] <= high && s[k] > floor && s[k] > s[k - 1] && s[k] >= s[k + 1]).OrderByDescending(k => s[k] / (f[k] * f[k])))
+        foreach (var k in Enumerable.Range(1, Math.Max(0, f.Length - 2)).Where(k => f[k] >= low && f[k] <= high && s[k] > floor && s[k] > s[k - 1] && s[k] >= s[k + 1]
+            && StandsOut(s, k)).OrderByDescending(k => s[k] / (f[k] * f[k])))
         {
             if (list.Count >= most || (list.Count > 0 && s[k] / (f[k] * f[k]) < 0.01 * list[0].Level / (list[0].Frequency * list[0].Frequency)))
                 break;
@@ -80,6 +81,22 @@ public static class Spectra
             list.Add(new(at, s[k], HalfPower(f, s, k, at), RingDown(x, rate, at)));
         }
         return list;
+    }
+
+    /// <summary>
+    /// True where it falls to a fifth before it rises higher, on both sides: what rings down has a level ground of its own below its frequency, whose ripples
+    /// are no modes.
+    /// </summary>
+    private static bool StandsOut(double[] s, int k)
+    {
+        bool Falls(int step)
+        {
+            for (var i = k + step; i >= 0 && i < s.Length && s[i] <= s[k]; i += step)
+                if (s[i] < s[k] / 5)
+                    return true;
+            return false;
+        }
+        return Falls(-1) && Falls(+1);
     }
 
     /// <summary>ζ = Δf/(2f) between the points at half of the peak; 0 when fewer than four lines lie between.</summary>

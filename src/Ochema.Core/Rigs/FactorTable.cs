@@ -32,6 +32,7 @@ public sealed class FactorTable
     public const string Adhesive = "adhesive";
     public const string Rope = "rope";
     public const string TetherCatch = "tetherCatch";
+    public const string Ground = "ground";
 
     private readonly Dictionary<string, double> values;
     private readonly IReadOnlyDictionary<string, double> own;
@@ -51,6 +52,7 @@ public sealed class FactorTable
         new(Adhesive, "Adhesive", 5, 5, 5, 6, 4, 12, "surface preparation decides; never alone"),
         new(Rope, "Straps, cords, ropes", 5, 5, 5, 10, 3, 15, "usual for webbing and rope; 10 above people"),
         new(TetherCatch, "Tether at its peak force", 2, 2, 2, 3, 1.5, 6, "the impact is in the force already"),
+        new(Ground, "Ground that things stand on", 1.5, 2, 2, 3, 1.3, 5, "judgement; foundations for years are given 3"),
     ];
 
     private FactorTable(Consequence consequence, IReadOnlyDictionary<string, double> own)

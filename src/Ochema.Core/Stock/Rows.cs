@@ -93,6 +93,9 @@ public enum MaterialFamily
     Wood,
     Composite,
     Glass,
+
+    /// <summary>Stone, earth, snow: stood on, not built of.</summary>
+    Ground,
 }
 
 /// <summary>A screw thread with drill sizes (m), stress area (m²) and proof stress (Pa).</summary>

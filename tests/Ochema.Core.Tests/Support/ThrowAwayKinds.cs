@@ -28,7 +28,7 @@ public sealed record ThrowAwayBase : BaseKind
 
     public override Mount Build(RigBuilder b)
     {
-        var hold = Standing.Build(b, "brick", 0.25, 0.12, Brick, 0.065, 1e6, 4000, 0.5);
+        var hold = Standing.Build(b, "brick", Core.Joints.Footprint.Rectangle(0.25, 0.12), 0.06, Brick, 0.065, 1e6, 4000, 0.5);
         b.Parts.Own(StationId.Base, "Brick", Brick);
         b.Shape("brick", StationId.Base, "plate", [b.Point(hold.Node)], [0.25, 0.12, 0.065], hold.Top.Axis, b.Surface.V);
         return hold.Top with { Offers = new StudPort("Bolt", "3-8-16", null) };

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Json;
+using Ochema.Core.Quantities;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Hosts;
@@ -44,6 +45,10 @@ public abstract partial record SiteForm : NamedChoice
 
     /// <summary>Where something moves that moves on it, as "on the bonnet skin"; null where the hold itself is named.</summary>
     public virtual string? Where(Site site) => null;
+
+    /// <summary>What of it is said beside its name: what it is made of, and how thick.</summary>
+    public virtual string Describe(Site site, Material material) =>
+        $"{Quantities.Words.Inside(material.Name)}, {QuantityText.Of(site.Thickness, Dimension.Length)}";
 
     /// <summary>What lifts the frequency at which a mount on it rocks.</summary>
     /// <param name="braced">More than one strut is there already.</param>

@@ -1,25 +1,30 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-using Ochema.Core.Structure;
 
 namespace Ochema.Core.Kinds.Bases;
 
-/// <summary>Things that stand by their weight: footprint, friction, tip-over.</summary>
+/// <summary>Things that stand by their weight: footprint, friction, tip-over, ground that gives.</summary>
 internal static class Standing
 {
-    public static Hold Build(RigBuilder b, string label, double length, double width, double mass, double height, double stiffness, double rocking, double friction)
+    /// <param name="radius">Effective, of its hold, m.</param>
+    /// <param name="friction">On a floor; ground has its own.</param>
+    public static Hold Build(RigBuilder b, string label, Footprint foot, double radius, double mass, double height, double stiffness, double rocking,
+        double friction)
     {
-        var hold = ClampParts.Place(b, "base-hold", label, height, mass, Math.Min(length, width) / 2, stiffness, rocking, friction, "pad");
+        var grips = b.Rig.Site.Form == SiteForm.Ground && b.Rig.Site.Friction is { } own ? own : friction;
+        var hold = ClampParts.Place(b, "base-hold", label, height, mass, radius, stiffness, rocking, grips, "pad");
         var spot = b.Spot("base-hold", StationId.Base, label, b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)
         {
             var (u, v) = (b.Surface.U, b.Surface.V);
-            Vec3[] corners = [length / 2 * u + width / 2 * v, length / 2 * u - width / 2 * v, -length / 2 * u - width / 2 * v, -length / 2 * u + width / 2 * v];
-            b.Checks.Add(new StandsUp(b, spot, hold.Spring, corners));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, $"{Words.Capital(label)} slides or turns",
-                0, friction, Math.Min(length, width) / 3, "weight only"));
+            b.Checks.Add(new StandsUp(b, spot, hold.Spring, foot.On(u, v)));
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, $"{Words.Capital(label)} slides or turns", 0, grips, foot.Friction, "weight only"));
+            if (b.Rig.Site.Form == SiteForm.Ground)
+                b.Checks.Add(new GroundBears(b, spot, hold.Spring, foot, u, v));
         }
         return hold;
     }

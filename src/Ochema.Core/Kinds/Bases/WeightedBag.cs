@@ -33,12 +33,12 @@ public sealed record WeightedBag : BaseKind
     [JsonIgnore]
     public override Grip Grip => Needs;
 
-    private static readonly Grip Needs = new([SiteForm.Floor, SiteForm.Slot]);
+    private static readonly Grip Needs = new([SiteForm.Floor, SiteForm.Slot, SiteForm.Ground]);
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Place, "Lay the bag and knead it",
-            "Lay it over sill or edge, knead a bed for the plate, press until it does not rock. Engine off.")
+            "Lay it down, or over sill or edge; knead a bed for the plate, press until it does not rock. On a car: engine off.")
         {
             Minutes = 2,
             Beware = "Off the car before driving.",
@@ -48,7 +48,7 @@ public sealed record WeightedBag : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var k = FillModulus * Length * Width / Height;
-        var hold = Standing.Build(b, "bag", Length, Width, Bag, Height, k, k * Width * Width / 12, 0.5);
+        var hold = Standing.Build(b, "bag", Footprint.Rectangle(Length, Width), Math.Min(Length, Width) / 2, Bag, Height, k, k * Width * Width / 12, 0.5);
         b.Parts.Bought(StationId.Base, b.Fitting("bag"), mass: Bag);
         b.Shape("bag", StationId.Base, "plate", [b.Point(hold.Node, b.Position(hold.Node) + Height / 2 * hold.Top.Axis)],
             [Length, Width, Height], hold.Top.Axis, b.Surface.V);

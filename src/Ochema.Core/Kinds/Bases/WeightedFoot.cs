@@ -32,7 +32,16 @@ public sealed record WeightedFoot : BaseKind
     [JsonIgnore]
     public override Grip Grip => Needs;
 
-    private static readonly Grip Needs = new([SiteForm.Floor]);
+    private static readonly Grip Needs = new([SiteForm.Floor, SiteForm.Ground]);
+
+    /// <summary>Share of a pan's width that lies flat: its edge is drawn round (judgement, 0.85–1).</summary>
+    private const double Flat = 0.9;
+
+    internal override IEnumerable<Move> Moves(Catalogue stock) =>
+    [
+        new("ballast", "Half as much ballast again", this with { Mass = Math.Min(25, 1.5 * Mass) }),
+        new("wider", "A pan a quarter wider", this with { Across = Math.Min(0.6, 1.25 * Across) }),
+    ];
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
@@ -57,7 +66,7 @@ public sealed record WeightedFoot : BaseKind
     {
         var steel = b.Stock.Material("steel-s235");
         var flex = 4 * PanelStiffness.Rocking(steel, Thickness, Across / 2, 0.02);
-        var hold = Standing.Build(b, "foot", Across * 0.9, Across * 0.9, Mass, Block, 2e5, flex, 0.4);
+        var hold = Standing.Build(b, "foot", Footprint.Round(Flat * Across), Flat * Across / 2, Mass, Block, 2e5, flex, 0.4);
         var thread = b.Stock.Find<Fastener>("fasteners", "1-4-20");
         if (Recess > 0 && Recess < thread.HeadHeight)
             b.Findings.Add(new ReportFinding(StationId.Base,

@@ -1,0 +1,41 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Stock;
+
+namespace Ochema.Core.Hosts;
+
+/// <summary>The ground: floor, grass, sand, snow. It carries what stands on it as long as it does not break in.</summary>
+public sealed record GroundForm : SiteForm
+{
+    /// <summary>What ground bears that nobody asked, Pa (common practice, no source: firm soil).</summary>
+    public const double UsualBearing = 1e5;
+
+    /// <summary>Ground is taken to break in when it has sunk by this, m: modulus of subgrade reaction = bearing ÷ 25 mm (Bowles, "Foundation Analysis and
+    /// Design", from memory). A small foot finds it stiffer, so this is the soft side.</summary>
+    private const double SinksBy = 0.0254;
+
+    public override string Id => "ground";
+
+    public override string Words => "the ground";
+
+    public override IReadOnlyList<string> Has => [nameof(Site.Bears), nameof(Site.Friction)];
+
+    /// <summary>Springs under every bit of a round foot (Winkler): k·πr², and k·πr⁴/4 against rocking; half as much along (judgement).</summary>
+    public override SiteGive Give(Site site, Material material, double radius)
+    {
+        var k = (site.Bears ?? UsualBearing) / SinksBy;
+        var upright = k * Math.PI * radius * radius;
+        return new(upright, upright / 2, upright * radius * radius / 4);
+    }
+
+    public override string? Where(Site site) => "on the ground";
+
+    public override string Lifts(bool braced) => "a wider foot lifts it.";
+
+    public override string Describe(Site site, Material material) => $"bears {QuantityText.Of(site.Bears ?? UsualBearing, Dimension.Pressure)}";
+}
+
+public abstract partial record SiteForm
+{
+    /// <summary>Floor, grass, sand, snow.</summary>
+    public static SiteForm Ground { get; } = new GroundForm();
+}
