@@ -94,6 +94,7 @@ public sealed class StoryTests : IDisposable
     [Theory] // a recipe of each host that stands in the field or hangs in the water, from the Yard to its plan
     [InlineData("In the field", "tree-arm", "Timber bracket", "Strap the bracket to the trunk")]
     [InlineData("In the field", "ground-pan", "Flat pan or weighted foot", "Drill the pan upside down")]
+    [InlineData("On an aeroplane", "wing-row", "Bracket row and rail", "Have it signed for first")]
     [InlineData("In the hand", "tall-pole", "Pole of 3 tubes", "Tape the last tube until the cap turns on hard")]
     [InlineData("On a boat", "low-arm", "Slit sleeve", "Cut and slit the sleeve")]
     public void TakesAFieldRecipeFromTheYardToItsPlan(string tab, string recipe, string part, string step)
@@ -106,7 +107,7 @@ public sealed class StoryTests : IDisposable
         Browser.Until("scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
         Browser.Until("its part on the load path", () => browser.Driver.FindElements(By.CssSelector("[data-row]")).Any(r =>
             r.Text.Contains(part, StringComparison.Ordinal)));
-        Assert.Contains(recipe switch { "tall-pole" => "power lines", "ground-pan" => "Holds at any wind", _ => "Holds up to" }, browser.Script<string>("return document.body.innerText"));
+        Assert.Contains(recipe switch { "tall-pole" => "power lines", "ground-pan" => "Holds at any wind", "wing-row" => "signed for it", _ => "Holds up to" }, browser.Script<string>("return document.body.innerText"));
         Saved();
         browser.Driver.Navigate().GoToUrl(browser.Driver.Url.Split('?')[0] + "/make");
         Browser.Until("its step in the plan", () => browser.Script<string>("return document.body.innerText").Contains(step, StringComparison.Ordinal));

@@ -6,19 +6,20 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>Axial force, bending, shear and torsion of a piece against yield (von Mises).</summary>
-public class SectionStrength(RigBuilder b, StationId station, PartId id, string title, BeamPiece piece) : Check(id + ".strength", station, id, title)
+/// <param name="net">What is left of its section where it is drilled and bent most; null where it is whole there.</param>
+public class SectionStrength(RigBuilder b, StationId station, PartId id, string title, BeamPiece piece, Section? net = null) : Check(id + ".strength", station, id, title)
 {
     private readonly string factorName = FactorTable.For(piece.Material.Family);
     private readonly double factor = b.Factors[FactorTable.For(piece.Material.Family)];
     private readonly (double Y, double Z, double Torsion, double Area) per =
-        (1 / piece.Section.ModulusY, 1 / piece.Section.ModulusZ, 1 / piece.Section.TorsionModulus, 1 / piece.Section.Area);
+        (1 / (net ?? piece.Section).ModulusY, 1 / (net ?? piece.Section).ModulusZ, 1 / (net ?? piece.Section).TorsionModulus, 1 / (net ?? piece.Section).Area);
 
     private readonly double warm = Warm(piece.Material, b.Rig.Run.Skin);
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (squared, at) = (0.0, (N: 0.0, V: 0.0, T: 0.0, M: 0.0, Sigma: 0.0, Tau: 0.0));
-        var s = piece.Section;
+        var s = net ?? piece.Section;
         Span<double> room = stackalloc double[12];
         for (int i = piece.First; i < piece.First + piece.Count; i++)
         {
@@ -41,7 +42,7 @@ public class SectionStrength(RigBuilder b, StationId station, PartId id, string 
             }
         }
         var strength = warm * piece.Material.YieldStrength;
-        sheet?.Formula("{k} × √({σ}² + 3 × {τ}²) ÷ {Y}", "N/A + M/W with torsion and shear, von Mises (Roark's Formulas for Stress and Strain)", "Holes, threads and welds in the piece; fatigue.")
+        sheet?.Formula("{k} × √({σ}² + 3 × {τ}²) ÷ {Y}", "N/A + M/W with torsion and shear, von Mises (Roark's Formulas for Stress and Strain)", net is null ? "Holes, threads and welds in the piece; fatigue." : "Threads and welds in the piece; fatigue.")
             .Factor(b, factorName).Term("σ", "stress along", at.Sigma, Dimension.Stress).Term("τ", "shear stress", at.Tau, Dimension.Stress)
             .Term("Y", "yield strength", strength, Dimension.Stress, warm < 1
                 ? $"{piece.Material.Source}; {warm:0.00} of it in the heat, judgement" : piece.Material.Source)

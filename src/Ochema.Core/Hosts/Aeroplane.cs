@@ -83,6 +83,7 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
             "strut" => HostDrawing.Along(0.55 * StrutTop + 0.45 * StrutFoot + new Vec3(0, 0, -0.02), along, Vec3.UnitX.PerpendicularTo(along) - 0.2 * Vec3.UnitZ, 0.7),
             "gear-leg" => HostDrawing.Along(new Vec3(-0.25, 0.88, 0.58), new Vec3(0, 0.7, -0.7), Vec3.UnitX, 0.22),
             "wing-skin" => HostDrawing.Panel(new Vec3(0.15, 0.36 * span, Under - 0.005), Vec3.UnitX, new Vec3(Math.Sin(site.Slope), 0, -Math.Cos(site.Slope)), 6, site.CrownRadius, 0.30, 0.35),
+            "access-row" => HostDrawing.Along(new Vec3(0.2, 0.4 * span, Under - 0.005), Vec3.UnitX, -Vec3.UnitZ, 0.55),
             "cabin-tube" => HostDrawing.Along(new Vec3(0.55, 0, 1.78), Vec3.UnitY, -Vec3.UnitZ, 0.4),
             _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
         };
@@ -94,6 +95,7 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
         new() { Id = "strut", Name = "Wing strut", Form = SiteForm.Edge, Material = "al-6061-t6", Diameter = strut, Thickness = 0.0013, ClearRadius = 0.6, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.05 },
         new() { Id = "gear-leg", Name = "Gear leg, left", Form = SiteForm.Tube, Material = "steel-1018", Diameter = 0.035, Thickness = 0.006, ClearRadius = 0.35, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.05 },
         new() { Id = "wing-skin", Name = "Wing, underside", Material = "al-body", Thickness = 0.0006, ClearRadius = 0.12, CrownRadius = 2.5, Coat = 0.0001, Slope = 0, WindFactor = 1.0 },
+        new() { Id = "access-row", Name = "Row of access screws, left wing", Form = SiteForm.AccessScrews, Material = "al-body", Thickness = 0.0008, ClearRadius = 0.12, CrownRadius = 30, Coat = 0.0001, Slope = 0, WindFactor = 1.0 },
         new() { Id = "cabin-tube", Name = "Tube behind the windscreen", Form = SiteForm.Tube, Material = "steel-1018", Diameter = 0.0222, Thickness = 0.0012, ClearRadius = 0.3, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.2 },
     ];
 

@@ -45,6 +45,55 @@ public sealed record Section(double Area, double Iy, double Iz, double J, double
         _ => Rectangle(width, height),
     };
 
+    /// <summary>
+    /// What is left of a section with a hole right through it along z, in the middle of its width. An angle is drilled through one leg: its moduli shrink as
+    /// its area does (judgement).
+    /// </summary>
+    /// <param name="hole">Diameter of the hole, m; 0 for none.</param>
+    public static Section Drilled(SectionShape shape, double width, double height, double wall, double hole)
+    {
+        var whole = Of(shape, width, height, wall);
+        if (hole <= 0)
+            return whole;
+        // What is drilled wider than it is, is all but gone.
+        hole = Math.Min(hole, 0.95 * width);
+        switch (shape)
+        {
+            case SectionShape.Flat or SectionShape.Batten:
+                return Rectangle(width - hole, height) with { DragWidth = whole.DragWidth };
+            case SectionShape.Angle:
+                var share = 1 - hole * wall / whole.Area;
+                return whole with { Area = share * whole.Area, Iy = share * whole.Iy, Iz = share * whole.Iz, TorsionModulus = share * whole.TorsionModulus };
+            case SectionShape.SquareTube:
+                var arm = (width - wall) / 2;
+                var flat = 2 * hole * wall;
+                return Left(whole, flat, flat * arm * arm + flat * wall * wall / 12, flat * hole * hole / 12);
+            default:
+                // Strips across the hole, from the inside of the wall to its outside, by the midpoint rule.
+                var (outside, inside, strips) = (width / 2, shape == SectionShape.RoundTube ? Math.Max(0, width / 2 - wall) : 0, 64);
+                var (area, about, along) = (0.0, 0.0, 0.0);
+                for (var i = 0; i < strips; i++)
+                {
+                    var y = hole * ((i + 0.5) / strips - 0.5);
+                    var (far, near) = (Math.Sqrt(outside * outside - y * y), Math.Sqrt(Math.Max(0, inside * inside - y * y)));
+                    var wide = hole / strips;
+                    area += 2 * wide * (far - near);
+                    about += 2.0 / 3 * wide * (far * far * far - near * near * near);
+                    along += 2 * wide * (far - near) * y * y;
+                }
+                return Left(whole, area, about, along) with { Round = false };
+        }
+    }
+
+    /// <summary>Less what is drilled out; torsion shrinks as the area does (judgement).</summary>
+    private static Section Left(Section whole, double area, double iy, double iz) => whole with
+    {
+        Area = whole.Area - area,
+        Iy = whole.Iy - iy,
+        Iz = whole.Iz - iz,
+        TorsionModulus = whole.TorsionModulus * (1 - area / whole.Area),
+    };
+
     /// <summary>A solid rectangle: width along y, height along z.</summary>
     public static Section Rectangle(double b, double h)
     {

@@ -36,9 +36,9 @@ public sealed class TemplateTests
         {
             Assert.Empty(t.Faults);
             Assert.NotEmpty(t.Holes);
-            // As many holes on the drawing as in the table.
+            // As many holes on the drawing as in the table, of all pieces alike together.
             foreach (var joint in t.Holes.GroupBy(h => (h.Joint, h.Diameter)))
-                Assert.Contains(plan.Holes, h => h.Joint == joint.Key.Joint && h.Diameter == joint.Key.Diameter && h.Count == joint.Count());
+                Assert.Contains(plan.Holes, h => h.Joint == joint.Key.Joint && h.Diameter == joint.Key.Diameter && h.Count == joint.Count() * (h.Count > joint.Count() ? t.Quantity : 1));
         }
     }
 

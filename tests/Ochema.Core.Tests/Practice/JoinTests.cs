@@ -98,8 +98,8 @@ public sealed class JoinTests
     [InlineData("cup-and-arm", "reach-screw", "1-4-20", 0, 5.08, 6.35, 0)]
     // head plate 8 with the head let in flush; 5/8 in leaves 7.9 of the 10 in the socket
     [InlineData("rail-table", "head-screw", "3-8-16", 8, 7.0, 15.875, 0)]
-    // jam nut 8.33 + rail 25 + washer 1.6, nut 8.33: two turns past the nut is 46.4, 2 in is sold
-    [InlineData("pan-rig", "hold-1-rail-nut", "3-8-16", 34.93, 8.33, 50.8, 7.54)]
+    // jam nut 8.33 + rail 30 + washer 1.6, nut 8.33: two turns past the nut is 51.4, 2 1/4 in is sold
+    [InlineData("pan-rig", "hold-1-rail-nut", "3-8-16", 39.93, 8.33, 57.15, 8.89)]
     // flange 5 + plate 6 + washer 1.6, nut 6.8 and two turns: 21.9, 25 is sold
     [InlineData("pan-rig", "flange-screw", "m8", 12.6, 6.8, 25, 5.6)]
     // post 6 + boom 33.7 + washer 1.6, nut 6.8 and two turns: 50.6, 55 is sold

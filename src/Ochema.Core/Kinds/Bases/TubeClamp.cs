@@ -49,7 +49,7 @@ public sealed record TubeClamp : BaseKind
     private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Edge, SiteForm.Branch]);
 
     /// <summary>What joins two clamps.</summary>
-    private const string Rail = "square-al-25x2";
+    private const string Rail = "square-al-30x2";
 
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         Count < 2 ? [] : [new("spread", "Clamps a third further apart", this with { Apart = Math.Min(0.8, Apart * Further) })];
@@ -120,10 +120,12 @@ public sealed record TubeClamp : BaseKind
         var middle = b.Node("clamp-rail", 0.5 * (holds[0].Top.Position + holds[1].Top.Position));
         var rail = b.Stock.Find<SectionRow>("sections", Rail);
         var metal = b.Stock.MaterialOf(Rail);
+        // It is bent most in its middle, where what stands on it goes through.
+        var net = Section.Drilled(rail.Shape, rail.Width, rail.Height, rail.Wall, stud.ClearanceMedium);
         foreach (var h in holds)
         {
             var piece = b.Beam(StationId.Base, h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, b.Stock.Section(Rail), metal, h.Top.Axis);
-            b.Checks.Add(new SectionStrength(b, StationId.Base, new(h.Id + "-rail"), "Rail bends", piece));
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new(h.Id + "-rail"), "Rail bends", piece, net));
             b.Shape(h.Id + "-rail", StationId.Base, "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
         var length = Apart + 2 * ClampParts.Past;

@@ -34,12 +34,11 @@ public sealed record CrossBar : ReachKind
         var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
         var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
         b.PointMass(foot, section.Area * (Math.Abs(Offset) > 0.004 ? Lap : Math.Abs(Offset) + Lap) * metal.Density);
-        BeamIndex? bar = null;
+        (BeamIndex First, BeamPiece Piece)? bar = null;
         if (Math.Abs(Offset) > 0.004)
         {
             var piece = b.Beam(reach, b.Own("cross"), "cross-bar", foot, end, section, metal, from.Axis);
-            bar = piece.First;
-            b.Checks.Add(new SectionStrength(b, reach, new(b.Own("cross")), "Cross-bar bends", piece));
+            bar = (piece.First, piece);
             b.Shape(b.Own("cross"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
         }
         else
@@ -47,7 +46,14 @@ public sealed record CrossBar : ReachKind
         var through = new ThroughPort("Cross-bar",
             [new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material,
                 row.Width)], row.Width);
-        b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar is { } loaded ? b.EndLoad(loaded) : null, row.Width / 2));
+        b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar is { } loaded ? b.EndLoad(loaded.First) : null, row.Width / 2));
+        if (bar is { } bent)
+        {
+            // Bent most where its bolt goes through.
+            var hole = b.Joints.Find(j => j.Id == b.Own("cross-bar-bolt"))?.Thread.ClearanceMedium ?? 0;
+            b.Checks.Add(new SectionStrength(b, reach, new(b.Own("cross")), "Cross-bar bends at its bolt", bent.Piece,
+                Stock.Section.Drilled(row.Shape, row.Width, row.Height, row.Wall, hole)));
+        }
         b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null);
         b.Parts.Also(c => c with
         {

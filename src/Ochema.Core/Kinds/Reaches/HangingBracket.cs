@@ -52,11 +52,14 @@ public sealed record HangingBracket : ReachKind
         var seat = b.Node(b.Own("bracket-end"), b.Position(corner) - Down * Vec3.UnitZ);
         var arm = b.Beam(reach, b.Own("bracket-arm"), "bracket arm", from.Node, corner, section, metal, Vec3.UnitZ);
         var drop = b.Beam(reach, b.Own("bracket-drop"), "bracket drop", corner, seat, section, metal, heading);
-        b.Checks.Add(new SectionStrength(b, reach, new(b.Own("bracket-arm")), "Bracket arm bends", arm));
         b.Checks.Add(new SectionStrength(b, reach, new(b.Own("bracket-drop")), "Bracket drop bends", drop));
         var through = new ThroughPort("Bracket",
             [new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width)], row.Width);
         b.StandsOn(from, new(b.Own("bracket-bolt"), reach, "bolt of the bracket", through, b.EndLoad(arm.First), row.Width / 2));
+        // Bent most where its bolt goes through.
+        var hole = b.Joints.Find(j => j.Id == b.Own("bracket-bolt"))?.Thread.ClearanceMedium ?? 0;
+        b.Checks.Add(new SectionStrength(b, reach, new(b.Own("bracket-arm")), "Bracket arm bends at its bolt", arm,
+            Stock.Section.Drilled(row.Shape, row.Width, row.Height, row.Wall, hole)));
         b.Parts.Cut(reach, row, metal, Out + Past, what: "Arm of the bracket", mitres: [0, Math.PI / 4], by: nameof(Out));
         b.Parts.Also(c => c with { Holes = [new(Past, "Bracket", b.Own("bracket-bolt"))] });
         b.PointMass(from.Node, section.Area * Past * metal.Density);
