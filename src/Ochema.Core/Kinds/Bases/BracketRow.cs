@@ -33,7 +33,7 @@ public sealed record BracketRow : BaseKind
     public double Pitch { get; init; } = 0.08;
 
     [Measure("Between groups", Dimension.Length, 0.03, 0.5, HowTo = "last screw of one to the first of the next")]
-    public double Gap { get; init; } = 0.12;
+    public double Gap { get; init; } = 0.09;
 
     [StockChoice("The host's screws", "fasteners", HowTo = "thread and head as they are; a gauge, not a guess")]
     public string Screw { get; init; } = "no10-32";
@@ -48,7 +48,7 @@ public sealed record BracketRow : BaseKind
     public string Strip { get; init; } = "flat-al-25x3";
 
     [Measure("Leg", Dimension.Length, 0.015, 0.08, HowTo = "bend to the rail's screw")]
-    public double Leg { get; init; } = 0.025;
+    public double Leg { get; init; } = 0.017;
 
     [Measure("Inside bend radius", Dimension.Length, 0.001, 0.03, HowTo = "generous: the block it is bent over")]
     public double BendRadius { get; init; } = 0.012;
