@@ -16,7 +16,16 @@ public sealed class GroundBears(RigBuilder b, HoldSpot spot, SpringIndex spring,
     : Check(spot.Id + ".bears", spot.Station, spot.Id, "Ground gives way under the foot")
 {
     private readonly double factor = b.Factors[FactorTable.Ground];
-    private readonly double bears = spot.Site.Bears ?? Hosts.GroundForm.UsualBearing;
+    private readonly double bears = Today(b, spot.Site.Bears ?? Hosts.GroundForm.UsualBearing, nameof(Hosts.Site.Bears));
+
+    /// <summary>Share of what dry ground bears and grips that wet ground does (judgement, 0.4–0.8).</summary>
+    private const double WetShare = 0.6;
+
+    /// <summary>What the ground bears or grips today: less when it is wet, unless it was tried there.</summary>
+    /// <param name="dry">As listed.</param>
+    /// <param name="property">Of the site.</param>
+    internal static double Today(RigBuilder b, double dry, string property) => b.Rig.Site.Surface == Hosts.SurfaceState.Wet
+        && b.Rig.Measured?.ContainsKey($"site.{char.ToLowerInvariant(property[0])}{property[1..]}") != true ? WetShare * dry : dry;
 
     public override SpringIndex? Joint => spring;
 
@@ -31,7 +40,8 @@ public sealed class GroundBears(RigBuilder b, HoldSpot spot, SpringIndex spring,
             .Factor(b, FactorTable.Ground).Term("N", "pressed down by", down, Dimension.Force)
             .Term("A", "part of the foot that presses", area, Dimension.Area, Origin.Follows)
             .Term("e", "load off the middle by", off.Length, Dimension.Length, Origin.Follows)
-            .Term("q", "ground bears", bears, Dimension.Pressure, spot.Site.Bears is { } own ? Taken.Origin(b.Rig, "this place, judgement until you try it", "bears", own)
+            .Term("q", "ground bears", bears, Dimension.Pressure,
+                spot.Site.Bears is { } own ? Taken.Origin(b.Rig, "this place, judgement until you try it", "bears", own)
                 : "common practice, no source: firm soil");
         return down <= 0 ? 0 : area <= 0 ? MostUse : Ratio(factor * down / area, bears);
     }

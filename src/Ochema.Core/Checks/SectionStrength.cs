@@ -7,7 +7,8 @@ namespace Ochema.Core.Checks;
 
 /// <summary>Axial force, bending, shear and torsion of a piece against yield (von Mises).</summary>
 /// <param name="net">What is left of its section where it is drilled and bent most; null where it is whole there.</param>
-public class SectionStrength(RigBuilder b, StationId station, PartId id, string title, BeamPiece piece, Section? net = null) : Check(id + ".strength", station, id, title)
+public class SectionStrength(RigBuilder b, StationId station, PartId id, string title, BeamPiece piece, Section? net = null)
+    : Check(id + ".strength", station, id, title)
 {
     private readonly string factorName = FactorTable.For(piece.Material.Family);
     private readonly double factor = b.Factors[FactorTable.For(piece.Material.Family)];
@@ -42,7 +43,8 @@ public class SectionStrength(RigBuilder b, StationId station, PartId id, string 
             }
         }
         var strength = warm * piece.Material.YieldStrength;
-        sheet?.Formula("{k} × √({σ}² + 3 × {τ}²) ÷ {Y}", "N/A + M/W with torsion and shear, von Mises (Roark's Formulas for Stress and Strain)", net is null ? "Holes, threads and welds in the piece; fatigue." : "Threads and welds in the piece; fatigue.")
+        sheet?.Formula("{k} × √({σ}² + 3 × {τ}²) ÷ {Y}", "N/A + M/W with torsion and shear, von Mises (Roark's Formulas for Stress and "
+            + "Strain)", net is null ? "Holes, threads and welds in the piece; fatigue." : "Threads and welds in the piece; fatigue.")
             .Factor(b, factorName).Term("σ", "stress along", at.Sigma, Dimension.Stress).Term("τ", "shear stress", at.Tau, Dimension.Stress)
             .Term("Y", "yield strength", strength, Dimension.Stress, warm < 1
                 ? $"{piece.Material.Source}; {warm:0.00} of it in the heat, judgement" : piece.Material.Source)

@@ -95,7 +95,8 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
         new() { Id = "strut", Name = "Wing strut", Form = SiteForm.Edge, Material = "al-6061-t6", Diameter = strut, Thickness = 0.0013, ClearRadius = 0.6, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.05 },
         new() { Id = "gear-leg", Name = "Gear leg, left", Form = SiteForm.Tube, Material = "steel-1018", Diameter = 0.035, Thickness = 0.006, ClearRadius = 0.35, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.05 },
         new() { Id = "wing-skin", Name = "Wing, underside", Material = "al-body", Thickness = 0.0006, ClearRadius = 0.12, CrownRadius = 2.5, Coat = 0.0001, Slope = 0, WindFactor = 1.0 },
-        new() { Id = "access-row", Name = "Row of access screws, left wing", Form = SiteForm.AccessScrews, Material = "al-body", Thickness = 0.0008, ClearRadius = 0.12, CrownRadius = 30, Coat = 0.0001, Slope = 0, WindFactor = 1.0 },
+        new() { Id = "access-row", Name = "Row of access screws, left wing", Form = SiteForm.AccessScrews, Material = "al-body",
+            Thickness = 0.0008, ClearRadius = 0.12, CrownRadius = 30, Coat = 0.0001, Slope = 0, WindFactor = 1.0 },
         new() { Id = "cabin-tube", Name = "Tube behind the windscreen", Form = SiteForm.Tube, Material = "steel-1018", Diameter = 0.0222, Thickness = 0.0012, ClearRadius = 0.3, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.2 },
     ];
 

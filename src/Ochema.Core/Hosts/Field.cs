@@ -107,8 +107,9 @@ public sealed class Field : Host
         };
         return
         [
-            // Bearing and friction: common practice, no source; try your own. Half for each when it is wet.
-            Ground("grass", "Short grass", 1e5, 0.45), Ground("floor", "Hard floor", 2e6, 0.4), Ground("sand", "Dry sand", 3e4, 0.5), Ground("snow", "Trodden snow", 2e4, 0.2),
+            // Bearing and friction: common practice, no source; try your own.
+            Ground("grass", "Short grass", 1e5, 0.45), Ground("floor", "Hard floor", 2e6, 0.4), Ground("sand", "Dry sand", 3e4, 0.5),
+                Ground("snow", "Trodden snow", 2e4, 0.2),
             Gripped("railing", "Railing, 1-1/2 in pipe", SiteForm.Tube, "steel-s235", 0.0483, 0.0032, 0.75),
             Gripped("fence", "Fence rail", SiteForm.Edge, "pine", 0.038, 0.019, 0.6),
             Gripped("post", "Post", SiteForm.Trunk, "pine", 0.1, 0.05, 0.5),
@@ -131,7 +132,8 @@ public sealed class Field : Host
 
     protected override IReadOnlyList<HostSurface> Drawing()
     {
-        static HostSurface Board(string id, string kind, Vec3 low, Vec3 high) => HostDrawing.Face(id, kind, new(low.X, low.Y, low.Z), new(high.X, low.Y, high.Z),
+        static HostSurface Board(string id, string kind, Vec3 low, Vec3 high) =>
+            HostDrawing.Face(id, kind, new(low.X, low.Y, low.Z), new(high.X, low.Y, high.Z),
             new(high.X, high.Y, high.Z), new(low.X, high.Y, low.Z));
         static HostSurface Leg(string id, double x, double y) => HostDrawing.Tube(id, "bark", 0.045, new(x, y, 0), new(x, y, TableHeight - 0.03));
         return

@@ -127,7 +127,8 @@ internal static class HouseSteps
         "Square one edge, mark from it, saw outside the line, file to it. Corners round: "
             + $"{QuantityText.Of(Math.Max(0.003, sheet.Thickness), Dimension.Length)} at the least."
             + (FlatOutline.Of(sheet).Reliefs.Count is > 0 and var corners
-                ? $" Where the folds of both ways end, centre-punch and drill {corners} × {QuantityText.Of(FlatOutline.Relief(sheet.Thickness), Dimension.Drill)} "
+                ? $" Where the folds of both ways end, centre-punch and drill {corners} × "
+                    + $"{QuantityText.Of(FlatOutline.Relief(sheet.Thickness), Dimension.Drill)} "
                     + "first; then saw the corners out to the holes, along the template's edge." : ""))
     {
         Tools = m.Family switch

@@ -68,7 +68,8 @@ public static class Spectra
         // A peak stands well above what the phone hums by itself: chance alone reaches some ten times the middle.
         var floor = 30 * s.Order().ElementAt(s.Length / 2);
         var list = new List<SpectrumPeak>();
-        foreach (var k in Enumerable.Range(1, Math.Max(0, f.Length - 2)).Where(k => f[k] >= low && f[k] <= high && s[k] > floor && s[k] > s[k - 1] && s[k] >= s[k + 1]
+        foreach (var k in Enumerable.Range(1, Math.Max(0, f.Length - 2)).Where(k =>
+            f[k] >= low && f[k] <= high && s[k] > floor && s[k] > s[k - 1] && s[k] >= s[k + 1]
             && StandsOut(s, k)).OrderByDescending(k => s[k] / (f[k] * f[k])))
         {
             if (list.Count >= most || (list.Count > 0 && s[k] / (f[k] * f[k]) < 0.01 * list[0].Level / (list[0].Frequency * list[0].Frequency)))

@@ -52,7 +52,8 @@ public static partial class DocumentPath
         list.OfType<JsonObject>().FirstOrDefault(e => (string?)e["id"] == step[1..^1] || (string?)e["layer"] == step[1..^1]);
 
     /// <summary>What stands at a place of a list; null where it is not that long.</summary>
-    private static JsonNode? Placed(JsonArray list, string step) => int.TryParse(step, NumberStyles.None, CultureInfo.InvariantCulture, out var n) && n < list.Count
+    private static JsonNode? Placed(JsonArray list, string step) =>
+        int.TryParse(step, NumberStyles.None, CultureInfo.InvariantCulture, out var n) && n < list.Count
         ? list[n] : null;
 
     /// <summary>A copy of the document with another value at a place; nothing there any more where the value is null.</summary>

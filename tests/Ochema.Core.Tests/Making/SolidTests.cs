@@ -86,7 +86,8 @@ public sealed class SolidTests
         var solid = Solid.Of(Flat([At(wallX + bend / 2), At(length - wallX - bend / 2)], [hole], length, width, t) with { Walls = walls });
         IsClosed(solid);
         var corner = Math.PI / 2 * ((r + t) * (r + t) - r * r) / 2;
-        Near.Share(floorX * floorY * t - Disc(0.0066) * t + 2 * floorY * (wallX * t + corner) + walls.Count * floorX * (wallY * t + corner), solid.Volume, 1e-3);
+        Near.Share(floorX * floorY * t - Disc(0.0066) * t + 2 * floorY * (wallX * t + corner) + walls.Count * floorX * (wallY * t + corner),
+            solid.Volume, 1e-3);
         var points = solid.Facets.SelectMany(f => new[] { f.A, f.B, f.C }).ToList();
         Near.Share(floorY + walls.Count * (r + t), points.Max(p => p.Y) - points.Min(p => p.Y), 1e-9);
         Near.Share(floorX + 2 * (r + t), points.Max(p => p.Z) - points.Min(p => p.Z), 1e-9);

@@ -38,7 +38,8 @@ public sealed class TemplateTests
             Assert.NotEmpty(t.Holes);
             // As many holes on the drawing as in the table, of all pieces alike together.
             foreach (var joint in t.Holes.GroupBy(h => (h.Joint, h.Diameter)))
-                Assert.Contains(plan.Holes, h => h.Joint == joint.Key.Joint && h.Diameter == joint.Key.Diameter && h.Count == joint.Count() * (h.Count > joint.Count() ? t.Quantity : 1));
+                Assert.Contains(plan.Holes, h => h.Joint == joint.Key.Joint && h.Diameter == joint.Key.Diameter
+                    && h.Count == joint.Count() * (h.Count > joint.Count() ? t.Quantity : 1));
         }
     }
 
@@ -164,7 +165,8 @@ public sealed class TemplateTests
             Assert.Equal(view[2], Mm(svg, "width"), 3);
             Assert.Equal(view[3], Mm(svg, "height"), 3);
             var outline = svg.Descendants().Single(e => e.Attribute("id")?.Value == "outline");
-            var drawn = outline.Attribute("points")!.Value.Split(' ').Select(p => p.Split(',').Select(v => double.Parse(v, CultureInfo.InvariantCulture)).ToArray())
+            var drawn = outline.Attribute("points")!.Value.Split(' ').Select(p =>
+                p.Split(',').Select(v => double.Parse(v, CultureInfo.InvariantCulture)).ToArray())
                 .ToList();
             Assert.Equal(1000 * t.Length, drawn.Max(p => p[0]) - drawn.Min(p => p[0]), 0.1);
             Assert.Equal(1000 * t.Width, drawn.Max(p => p[1]) - drawn.Min(p => p[1]), 0.1);
@@ -283,7 +285,8 @@ public sealed class TemplateTests
         // The hole at the end of each corner takes what both folds leave there.
         var reliefs = t.Holes.Where(h => h.Sort == HoleSort.Relief).ToList();
         Assert.Equal(4, reliefs.Count);
-        Assert.All(reliefs, h => Assert.True(h.Diameter >= 2 * head.Thickness && (h.X == floor.Left || h.X == floor.Right) && (h.Y == floor.Low || h.Y == floor.High)));
+        Assert.All(reliefs, h => Assert.True(h.Diameter >= 2 * head.Thickness && (h.X == floor.Left || h.X == floor.Right)
+            && (h.Y == floor.Low || h.Y == floor.High)));
         Assert.Empty(t.Faults);
         // Its parts: the strip that becomes floor and walls, and two lips; no more is paid for, nor weighed.
         var area = t.Length * (floor.High - floor.Low) + (floor.Right - floor.Left) * (t.Width - (floor.High - floor.Low));

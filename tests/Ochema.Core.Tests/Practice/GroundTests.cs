@@ -112,6 +112,17 @@ public sealed class GroundTests
         Assert.DoesNotContain(Assessor.Assess(dash, Stock).Checks, c => c.Id == "base-hold.bears");
     }
 
+    [Fact] // common practice: wet grass slides; what was tried there counts as it was read off
+    public void WetGroundGripsAndBearsLessUnlessItWasTriedThere()
+    {
+        var wet = Pan with { Site = Pan.Site with { Surface = SurfaceState.Wet } };
+        Assert.Equal(Use(Pan, "base-hold.slide") / 0.6, Use(wet, "base-hold.slide"), 6);
+        Assert.Equal(Use(Pan, "base-hold.bears") / 0.6, Use(wet, "base-hold.bears"), 6);
+        var tried = wet with { Measured = new Dictionary<string, Taken> { ["site.friction"] = new(wet.Site.Friction!.Value, "2026-05-02") } };
+        Assert.Equal(Use(Pan, "base-hold.slide"), Use(tried, "base-hold.slide"), 6);
+        Assert.Equal(Use(wet, "base-hold.bears"), Use(tried, "base-hold.bears"), 6);
+    }
+
     [Theory] // every place of the field takes something that ships, and says how it holds
     [InlineData("grass", "weighted-foot")]
     [InlineData("floor", "weighted-bag")]
@@ -126,7 +137,8 @@ public sealed class GroundTests
     {
         var host = HostLibrary.Find("open-field")!;
         var site = host.Sites.Single(s => s.Id == place);
-        var source = RecipeLibrary.All.Select(r => r.Document).First(d => NamedKind(d) == kind && (d.Host == "open-field" || d.Host == "orchard-tree" || kind != "weighted-foot"));
+        var source = RecipeLibrary.All.Select(r => r.Document).First(d =>
+            NamedKind(d) == kind && (d.Host == "open-field" || d.Host == "orchard-tree" || kind != "weighted-foot"));
         var rig = source with { Host = host.Id, Site = site, At = [0, 0], Straps = [], Tether = null, Tethers = [], Braces = [] };
         var report = Assessor.Assess(rig, Stock);
         Assert.DoesNotContain(report.Findings, f => f.Blocks);

@@ -11,7 +11,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Practice;
 
-/// <summary>Brackets in a row under a wing's own screws, an angle along them, a boom ahead: how they share, what one missing does, how the boom whips.</summary>
+/// <summary>Brackets in a row under a wing's own screws, an angle along them, a boom ahead: how they share, what one missing does, how the
+/// boom whips.</summary>
 public sealed class WingRowTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
@@ -124,6 +125,7 @@ public sealed class WingRowTests
         Assert.Contains(plan.Steps, s => s.How.Contains("never two at once", StringComparison.Ordinal));
         Assert.Contains(plan.Steps, s => s.Work == Work.Place && s.Beware.Any(c => c.Contains("answered with yes", StringComparison.Ordinal)));
         Assert.Equal(10, plan.Parts.Single(p => p.Name.StartsWith("L-bracket", StringComparison.Ordinal)).Quantity);
-        Assert.Equal(11, plan.Templates.Single(t => t.Name.Contains("Rail", StringComparison.Ordinal) || t.Name.StartsWith("Rail", StringComparison.Ordinal)).Holes.Count);
+        Assert.Equal(11, plan.Templates.Single(t => t.Name.Contains("Rail", StringComparison.Ordinal)
+            || t.Name.StartsWith("Rail", StringComparison.Ordinal)).Holes.Count);
     }
 }

@@ -76,7 +76,8 @@ public class UsesAgainstHistoriesTests
         var model = new RigModel(rig, Catalogue.Shipped);
         var hold = model.Builder.Holds[0].Spring;
         double Moment(RigCase c) => model.Forces(model.State([]), c, 0)!.Spring(hold).Moment.Y;
-        var sway = model.Modes.Select((m, n) => (m, n)).MaxBy(p => Math.Abs(p.m.Participation[2] * model.ResponseTo(model.Dynamics!.Modal.Inertia[p.n], hold).Moment.Y));
+        var sway = model.Modes.Select((m, n) => (m, n)).MaxBy(p =>
+            Math.Abs(p.m.Participation[2] * model.ResponseTo(model.Dynamics!.Modal.Inertia[p.n], hold).Moment.Y));
         var least = Math.Abs(sway.m.Participation[2] * model.ResponseTo(model.Dynamics!.Modal.Inertia[sway.n], hold).Moment.Y)
             * HalfSine.Spectrum(sway.m.Frequency * model.Builder.Host.Motion.PulseDuration);
         Assert.InRange(least, 0.05, 0.12);

@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Joints;
+using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -11,7 +12,7 @@ namespace Ochema.Core.Kinds.Bases;
 internal static class Bracket
 {
     /// <summary>From a hole's middle to the end of the bar, m (common practice, no source).</summary>
-    private const double Beyond = 0.015;
+    public const double Beyond = 0.015;
 
     /// <summary>Left between a screw's head and the bend, m.</summary>
     private const double Clear = 0.001;
@@ -20,7 +21,6 @@ internal static class Bracket
     /// <param name="row">From that middle to the last screw's, m.</param>
     public static double LeastFoot(double row, Fastener screw) => row + Hardware.Washer(screw).Width / 2 + Clear;
 
-    /// <summary>Hole across the leg weakens it: net width taken as the width less one clearance hole.</summary>
     /// <param name="footLength">From the middle of what holds the foot to where the bend begins, m.</param>
     /// <param name="leg">From where the bend ends to the hole in the leg, m.</param>
     /// <param name="row">From the middle of what holds the foot to the last of its screws, m.</param>
@@ -31,34 +31,68 @@ internal static class Bracket
         double bendRadius, Fastener screw, Vec3 along, double row = 0, string? joint = null, int screws = 0,
         IReadOnlyList<string>? bentTo = null)
     {
-        var direction = along.PerpendicularTo(foot.Axis).Normalized();
-        var section = Section.Rectangle(width - screw.ClearanceClose, thickness);
-        var corner = b.Node(id + "-corner", foot.Position + footLength * direction);
-        var end = b.Node(id, b.Position(corner) + leg * foot.Axis);
-        var flat = b.Beam(StationId.Base, id + "-foot", "bracket foot", foot.Node, corner, section, m, foot.Axis, windy: false);
-        var upright = b.Beam(StationId.Base, id + "-leg", "bracket leg", corner, end, section, m, direction);
-        b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-foot"), "Bracket bends at its bolt", flat));
-        b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-leg"), "Bracket bends at its corner", upright));
+        var strip = new Strip(m, width, thickness, row, footLength, leg, bendRadius);
+        var end = Stand(b, foot, id, "Bracket", strip, screw, along.PerpendicularTo(foot.Axis).Normalized());
         b.Checks.Add(new BendCracks(StationId.Base, new(id), m, thickness, bendRadius));
-        var bend = Bend.Allowance(Math.PI / 2, bendRadius, thickness);
-        var flatLength = Beyond + row + footLength + bend + leg + Beyond;
-        var mass = width * thickness * flatLength * m.Density;
-        // What is beyond the bolt and round the bend, at the bend.
-        b.PointMass(corner, mass - flat.Mass - upright.Mass);
-        b.Parts.Sheet(StationId.Base, "L-bracket, flat", new(flatLength, width, thickness, m.Id,
-            [new(Beyond + row + footLength + bend / 2, Math.PI / 2, bendRadius)])
-        {
-            BentTo = bentTo ?? [],
-            Holes =
-            [
-                .. Enumerable.Range(0, screws).Select(i =>
-                    new SheetHole(Beyond + row + (screws == 1 ? 0 : (2.0 * i / (screws - 1) - 1) * row), width / 2, "Bracket", joint)),
-                new(flatLength - Beyond, width / 2, "Bracket leg"),
-            ],
-        }, m);
-        b.Shape(id + "-foot", StationId.Base, "tube", [b.Point(foot.Node), b.Point(corner)], [thickness * 2]);
-        b.Shape(id + "-leg", StationId.Base, "tube", [b.Point(corner), b.Point(end)], [thickness * 2]);
+        b.Parts.Sheet(StationId.Base, Name, strip.Blank(bentTo ?? [], joint, screws, null), m);
         return new Mount(end, b.Position(end), foot.Axis,
             new ThroughPort("Bracket leg", [new("Bracket leg", LayerRole.Clearance, thickness, m.Id, width, Edge: width / 2)], width));
+    }
+
+    /// <summary>What it is called on the list.</summary>
+    public const string Name = "L-bracket, flat";
+
+    /// <summary>Foot and leg in the frame. A hole across them weakens both: net width taken as the width less one clearance hole.</summary>
+    /// <param name="called">"Bracket".</param>
+    /// <param name="direction">The way the foot goes, unit vector.</param>
+    /// <returns>The middle of the hole in the leg.</returns>
+    public static NodeIndex Stand(RigBuilder b, Mount foot, string id, string called, Strip strip, Fastener screw, Vec3 direction)
+    {
+        var section = Section.Rectangle(strip.Width - screw.ClearanceClose, strip.Thickness);
+        var corner = b.Node(id + "-corner", foot.Position + strip.Foot * direction);
+        var end = b.Node(id, b.Position(corner) + strip.Leg * foot.Axis);
+        var flat = b.Beam(StationId.Base, id + "-foot", $"{Words.Inside(called)} foot", foot.Node, corner, section, strip.Material, foot.Axis, windy: false);
+        var upright = b.Beam(StationId.Base, id + "-leg", $"{Words.Inside(called)} leg", corner, end, section, strip.Material, direction);
+        b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-foot"), $"{called} bends at its bolt", flat));
+        b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-leg"), $"{called} bends at its corner", upright));
+        // What is beyond the bolt and round the bend, at the bend.
+        b.PointMass(corner, strip.Mass - flat.Mass - upright.Mass);
+        b.Shape(id + "-foot", StationId.Base, "tube", [b.Point(foot.Node), b.Point(corner)], [strip.Thickness * 2]);
+        b.Shape(id + "-leg", StationId.Base, "tube", [b.Point(corner), b.Point(end)], [strip.Thickness * 2]);
+        return end;
+    }
+
+    /// <summary>The strip that it is bent of.</summary>
+    /// <param name="Width">m.</param>
+    /// <param name="Thickness">m.</param>
+    /// <param name="Row">From the middle of what holds the foot to the last of its screws, m.</param>
+    /// <param name="Foot">From that middle to where the bend begins, m.</param>
+    /// <param name="Leg">From where the bend ends to the hole in the leg, m.</param>
+    /// <param name="Radius">Inside, m.</param>
+    internal sealed record Strip(Material Material, double Width, double Thickness, double Row, double Foot, double Leg, double Radius)
+    {
+        private double Bent => Bend.Allowance(Math.PI / 2, Radius, Thickness);
+
+        private double Length => Beyond + Row + Foot + Bent + Leg + Beyond;
+
+        /// <summary>kg.</summary>
+        public double Mass => Width * Thickness * Length * Material.Density;
+
+        /// <summary>Laid flat, with its holes.</summary>
+        /// <param name="bentTo">Measurements of the kind that come out when it is bent.</param>
+        /// <param name="joint">Of the foot's screws.</param>
+        /// <param name="screws">How many.</param>
+        /// <param name="legJoint">Of the screw in the leg; null for what stands on it, whatever that is.</param>
+        public SheetPiece Blank(IReadOnlyList<string> bentTo, string? joint, int screws, string? legJoint) =>
+            new(Length, Width, Thickness, Material.Id, [new(Beyond + Row + Foot + Bent / 2, Math.PI / 2, Radius)])
+            {
+                BentTo = bentTo,
+                Holes =
+                [
+                    .. Enumerable.Range(0, screws).Select(i =>
+                        new SheetHole(Beyond + Row + (screws == 1 ? 0 : (2.0 * i / (screws - 1) - 1) * Row), Width / 2, "Bracket", joint)),
+                    new(Length - Beyond, Width / 2, "Bracket leg", legJoint),
+                ],
+            };
     }
 }

@@ -16,8 +16,10 @@ namespace Ochema.Core.Kinds.Bases;
 /// own: any one may be missing.
 /// </summary>
 [Kind("bracket-row", "Bracket row and rail", "Ten small brackets share what one could not carry; no new hole in the skin, and each screw a bracket thicker.",
-    Caution = "Outside an aircraft nothing is fitted before a licensed mechanic or the authority has signed for it; brackets fly alone first, then with the rail.",
-    Sketch = "host 22; rect 16 22 12 4; rect 26 22 3 20; rect 42 22 12 4; rect 52 22 3 20; rect 68 22 12 4; rect 78 22 3 20; rect 12 40 96 6; dim pitch 29 54 55 54; dim leg 100 22 100 42; dim ahead 81 64 108 64; dim pad 8 20 8 24")]
+    Caution = "Outside an aircraft nothing is fitted before a licensed mechanic or the authority has signed for it; brackets fly alone first, then with "
+        + "the rail.",
+    Sketch = "host 22; rect 16 22 12 4; rect 26 22 3 20; rect 42 22 12 4; rect 52 22 3 20; rect 68 22 12 4; rect 78 22 3 20; rect 12 40 96 6; "
+        + "dim pitch 29 54 55 54; dim leg 100 22 100 42; dim ahead 81 64 108 64; dim pad 8 20 8 24")]
 public sealed record BracketRow : BaseKind
 {
     [Measure("Brackets in front", Dimension.Count, 1, 6, HowTo = "under neighbouring screws, at the front")]
@@ -67,6 +69,11 @@ public sealed record BracketRow : BaseKind
     /// <summary>Screws of the rail: countersunk No. 10, lock nuts.</summary>
     private const string RailScrew = "no10-32";
 
+    /// <summary>A small screw between two sheets gives, N/m, and lets them rock and turn, N·m/rad (judgement, 0.3–3 ×).</summary>
+    private const double ScrewGives = 5e6;
+    private const double ScrewRocks = 500;
+    private const double ScrewTurns = 300;
+
     /// <summary>Rail past its last bracket, m (common practice, no source).</summary>
     private const double Behind = 0.03;
 
@@ -94,14 +101,16 @@ public sealed record BracketRow : BaseKind
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.LookOver, "Have it signed for first",
-            "Show drawing, masses and speeds to the mechanic who signs for the aircraft, before a strip is cut. The insurer knows as well. What they forbid is not built.")
+            "Show drawing, masses and speeds to the mechanic who signs for the aircraft, before a strip is cut. The insurer knows as well. What they "
+                + "forbid is not built.")
         {
             Tools = [],
             Minutes = 30,
             Wrong = "No signature: a mount inside the cabin.",
         },
         new(Work.Measure, "Measure the row",
-            "Pitch and groups by a tape along the wing, thread and head by a gauge, from one screw taken out and put back. Nothing moves there: flap and aileron through their "
+            "Pitch and groups by a tape along the wing, thread and head by a gauge, from one screw taken out and put back. Nothing moves there: flap "
+                + "and aileron through their "
                 + "full travel, pitot tube and drains clear.")
         {
             Reads = [nameof(Pitch), nameof(Gap), nameof(HostThread)],
@@ -109,7 +118,8 @@ public sealed record BracketRow : BaseKind
             Minutes = 20,
         },
         new(Work.Bend, "Bend the brackets",
-            $"Over a block with a radius of {QuantityText.Of(BendRadius, Dimension.Length)}, all alike, foot and leg square. Fingernail over the outside of each: no crack, or it is thrown away.")
+            $"Over a block with a radius of {QuantityText.Of(BendRadius, Dimension.Length)}, all alike, foot and leg square. Fingernail over the "
+                + $"outside of each: no crack, or it is thrown away.")
         {
             Of = "L-bracket",
             Reads = [nameof(Leg), nameof(BendRadius)],
@@ -118,7 +128,8 @@ public sealed record BracketRow : BaseKind
             Wrong = "A crack: a new strip and a larger radius.",
         },
         new(Work.Place, "Brackets under the screws, one by one",
-            "One of the host's screws out, longer one with bracket and pad in, tight, before the next comes out: never two at once. Fly with the brackets alone.")
+            "One of the host's screws out, longer one with bracket and pad in, tight, before the next comes out: never two at once. Fly with the "
+                + "brackets alone.")
         {
             Of = "host-screw",
             Reads = [nameof(Pad)],
@@ -128,7 +139,8 @@ public sealed record BracketRow : BaseKind
             Wrong = "A nut plate turns: stop, the mechanic looks at it.",
         },
         new(Work.Fit, "Rail along the legs",
-            "Rail clamped on, looked at from afar with the boom held on, then marked and drilled through as a pair with the legs. Heads countersunk where the boom lies, lock nuts. Fly again.")
+            "Rail clamped on, looked at from afar with the boom held on, then marked and drilled through as a pair with the legs. Heads countersunk "
+                + "where the boom lies, lock nuts. Fly again.")
         {
             Of = "rail-screw",
             Tools = ["clamps", "hex-keys", "spanners", "marker"],
@@ -143,38 +155,22 @@ public sealed record BracketRow : BaseKind
         var (strip, rail) = (b.Stock.Find<SectionRow>("sections", Strip), b.Stock.Find<SectionRow>("sections", Rail));
         var (metal, railMetal) = (b.Stock.MaterialOf(Strip), b.Stock.MaterialOf(Rail));
         var places = Places();
-        var foot = Bracket.LeastFoot(0, thread);
-        var section = Section.Rectangle(strip.Width - thread.ClearanceClose, strip.Height);
-        var bend = Bend.Allowance(Math.PI / 2, BendRadius, strip.Height);
-        var flat = Beyond + foot + bend + Leg + Beyond;
-        var mass = flat * strip.Width * strip.Height * metal.Density;
+        var bent = new Bracket.Strip(metal, strip.Width, strip.Height, 0, Bracket.LeastFoot(0, thread), Leg, BendRadius);
         var holds = new List<Hold>();
         var (onRail, springs) = (new List<NodeIndex>(), new List<SpringIndex>());
         for (var i = 0; i < places.Count; i++)
         {
-            var hold = ClampParts.Place(b, $"hold-{i + 1}", $"bracket {i + 1}", strip.Height / 2, 0, strip.Width / 2, 5e6, 500, s: places[i]);
+            var hold = ClampParts.Place(b, $"hold-{i + 1}", $"bracket {i + 1}", strip.Height / 2, 0, strip.Width / 2, ScrewGives, ScrewRocks,
+                s: places[i]);
             holds.Add(hold);
-            var side = hold.Top.Axis.Cross(b.Surface.U).Normalized();
-            var corner = b.Node(hold.Id + "-corner", hold.Top.Position + foot * side);
-            var end = b.Node(hold.Id + "-leg", b.Position(corner) + Leg * hold.Top.Axis);
-            var lying = b.Beam(StationId.Base, hold.Id + "-foot", $"foot of bracket {i + 1}", hold.Top.Node, corner, section, metal, hold.Top.Axis, windy: false);
-            var hanging = b.Beam(StationId.Base, hold.Id + "-leg", $"leg of bracket {i + 1}", corner, end, section, metal, side);
-            b.PointMass(corner, mass - lying.Mass - hanging.Mass);
-            b.Checks.Add(new SectionStrength(b, StationId.Base, new(hold.Id + "-foot"), $"Bracket {i + 1} bends at its screw", lying));
-            b.Checks.Add(new SectionStrength(b, StationId.Base, new(hold.Id + "-leg"), $"Bracket {i + 1} bends at its corner", hanging));
-            b.Shape(hold.Id + "-foot", StationId.Base, "tube", [b.Point(hold.Node), b.Point(corner)], [2 * strip.Height]);
-            b.Shape(hold.Id + "-leg", StationId.Base, "tube", [b.Point(corner), b.Point(end)], [2 * strip.Height]);
+            var end = Bracket.Stand(b, hold.Top, hold.Id + "-leg", $"Bracket {i + 1}", bent, thread, hold.Top.Axis.Cross(b.Surface.U).Normalized());
             var node = b.Node(hold.Id + "-rail", b.Position(end));
-            springs.Add(b.Spring(hold.Id + "-rail-screw", end, node, [5e6, 5e6, 5e6, 300, 300, 300]));
+            springs.Add(b.Spring(hold.Id + "-rail-screw", end, node, [ScrewGives, ScrewGives, ScrewGives, ScrewTurns, ScrewTurns, ScrewTurns]));
             onRail.Add(node);
         }
         b.Checks.Add(new BendCracks(StationId.Base, new("bracket"), metal, strip.Height, BendRadius));
-        b.Parts.Sheet(StationId.Base, "L-bracket, flat", new(flat, strip.Width, strip.Height, metal.Id, [new(Beyond + foot + bend / 2, Math.PI / 2, BendRadius)])
-        {
-            BentTo = [nameof(Leg), nameof(BendRadius)],
-            Holes = [new(Beyond, strip.Width / 2, "Bracket", "host-screw"), new(flat - Beyond, strip.Width / 2, "Bracket leg", "rail-screw")],
-        }, metal, places.Count);
-        List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Beyond)];
+        b.Parts.Sheet(StationId.Base, Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), metal, places.Count);
+        List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond)];
         if (Pad > 0)
             stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-hard", strip.Width));
         stack.Add(new("The host's thread", LayerRole.Blind, HostThread, "steel-1018", 0.02) { Ready = true });
@@ -203,7 +199,7 @@ public sealed record BracketRow : BaseKind
             Layers =
             [
                 new("Rail", LayerRole.Clearance, rail.Wall, railMetal.Id, rail.Width, Edge: rail.Width / 2),
-                new("Bracket leg", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Beyond), Hardware.Washer(own), Hardware.LockNut(own),
+                new("Bracket leg", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond), Hardware.Washer(own), Hardware.LockNut(own),
             ],
             Load = f => Worst(f, holds, springs),
             Axis = b.Surface.U.Cross(holds[0].Top.Axis).Normalized(),
@@ -212,8 +208,6 @@ public sealed record BracketRow : BaseKind
         }, [.. onRail]);
         return AddRail(b, places, holds, onRail, rail, railMetal);
     }
-
-    private const double Beyond = 0.015;
 
     /// <summary>The rail's screw that carries most, of the brackets still there.</summary>
     private static (Vec3 Force, Vec3 Moment) Worst(CaseForces f, List<Hold> holds, List<SpringIndex> springs) =>
@@ -229,7 +223,8 @@ public sealed record BracketRow : BaseKind
         for (var i = 0; i + 1 < nodes.Count; i++)
         {
             var piece = b.Beam(StationId.Base, $"rail-{i + 1}", "rail", nodes[i], nodes[i + 1], section, metal, axis);
-            b.Checks.Add(new SectionStrength(b, StationId.Base, new($"rail-{i + 1}"), i == 0 ? "Rail bends ahead of the brackets" : "Rail bends between brackets", piece, net));
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new($"rail-{i + 1}"),
+                i == 0 ? "Rail bends ahead of the brackets" : "Rail bends between brackets", piece, net));
             b.Shape($"rail-{i + 1}", StationId.Base, "tube", [b.Point(nodes[i]), b.Point(nodes[i + 1])], [rail.Width]);
         }
         b.PointMass(onRail[^1], Behind * section.Area * metal.Density);

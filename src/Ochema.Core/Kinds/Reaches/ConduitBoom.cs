@@ -4,6 +4,7 @@ using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Kinds.Reaches;
 
@@ -21,6 +22,9 @@ public sealed record ConduitBoom : ReachKind
 
     /// <summary>Tube behind its rear bolt, m (common practice, no source).</summary>
     private const double Behind = 0.03;
+
+    /// <summary>Wall of what it lies along, at its rear bolt, m (common practice, no source: angles of 3 mm).</summary>
+    private const double RailWall = 0.003;
 
     /// <summary>Bolt through tube and rail.</summary>
     private const string Bolt = "no10-32";
@@ -50,11 +54,11 @@ public sealed record ConduitBoom : ReachKind
         var (section, metal) = (b.Stock.Section(Tube), b.Stock.MaterialOf(Tube));
         var reach = b.Path.Reach;
         var back = b.At(RigPoint.BaseRearLeft);
-        var along = (from.Position - b.Position(back)) is { Length: > 0.05 } line ? line.Normalized() : Structure.Vec3.UnitX;
+        var along = (from.Position - b.Position(back)) is { Length: > 0.05 } line ? line.Normalized() : Vec3.UnitX;
         var length = (from.Position - b.Position(back)).Length;
         var front = b.Node(b.Own("boom-front"), from.Position);
         var tip = b.Node(b.Own("boom"), from.Position + StickOut * along);
-        // One bolt carries and lets it turn a little: two of them, apart, keep it straight.
+        // One bolt carries and lets it turn a little: two of them, apart, keep it straight (judgement, 0.3–3 ×).
         double[] bolt = [5e6, 5e6, 5e6, 30, 30, 30];
         var net = Section.Drilled(row.Shape, row.Width, row.Height, row.Wall, b.Stock.Find<Fastener>("fasteners", Bolt).ClearanceMedium);
         var first = b.Spring(b.Own("boom-bolt-front"), from.Node, front, bolt);
@@ -85,7 +89,7 @@ public sealed record ConduitBoom : ReachKind
         return new Mount(tip, b.Position(tip), along, new TubePort("Boom", row));
     }
 
-    private static ScrewJoint RearBolt(RigBuilder b, StackLayer through, Structure.SpringIndex spring)
+    private static ScrewJoint RearBolt(RigBuilder b, StackLayer through, SpringIndex spring)
     {
         var thread = b.Stock.Find<Fastener>("fasteners", Bolt);
         return new()
@@ -96,9 +100,9 @@ public sealed record ConduitBoom : ReachKind
             Title = "rear bolt of the boom",
             Thread = thread,
             Means = Loosening.LockNut,
-            Layers = [through, new("Rail behind", LayerRole.Clearance, 0.003, "al-6061-t6", 0.025), Hardware.Washer(thread), Hardware.LockNut(thread)],
+            Layers = [through, new("Rail behind", LayerRole.Clearance, RailWall, "al-6061-t6", 0.025), Hardware.Washer(thread), Hardware.LockNut(thread)],
             Load = f => f.Spring(spring),
-            Axis = Structure.Vec3.UnitZ,
+            Axis = Vec3.UnitZ,
             Lever = through.Width / 2,
         };
     }

@@ -46,7 +46,8 @@ public sealed record CrossBar : ReachKind
         var through = new ThroughPort("Cross-bar",
             [new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material,
                 row.Width)], row.Width);
-        b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through, bar is { } loaded ? b.EndLoad(loaded.First) : null, row.Width / 2));
+        b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through,
+            bar is { } loaded ? b.EndLoad(loaded.First) : null, row.Width / 2));
         if (bar is { } bent)
         {
             // Bent most where its bolt goes through.
