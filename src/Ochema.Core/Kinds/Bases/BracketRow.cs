@@ -138,12 +138,21 @@ public sealed record BracketRow : BaseKind
             Crew = 2,
             Wrong = "A nut plate turns: stop, the mechanic looks at it.",
         },
-        new(Work.Fit, "Rail along the legs",
-            "Rail clamped on, looked at from afar with the boom held on, then marked and drilled through as a pair with the legs. Heads countersunk "
-                + "where the boom lies, lock nuts. Fly again.")
+        new(Work.Drill, "Mark the rail through the legs, and drill it",
+            "Legs first, at the bench. Brackets held on by two of the host's screws, rail clamped along them, the boom held on: looked at from afar until it is in "
+                + "line with the flight. Marked through the legs, off again, drilled at the bench.")
         {
             Of = "rail-screw",
-            Tools = ["clamps", "hex-keys", "spanners", "marker"],
+            Tools = ["marker", "punch", "clamps", "drill", "bits"],
+            Minutes = 60,
+            Crew = 2,
+            Wrong = "A hole is off: the next leg's way, once; the rail is cheap, the skin is not.",
+        },
+        new(Work.Fit, "Rail along the legs",
+            "All screws by fingers first, then tight from the middle outwards; lock nuts, a mark line on each. Fly again, rail alone.")
+        {
+            Of = "rail-screw",
+            Tools = ["hex-keys", "spanners", "marker"],
             Minutes = 30,
             Crew = 2,
         },

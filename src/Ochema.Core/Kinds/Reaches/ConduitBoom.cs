@@ -35,8 +35,8 @@ public sealed record ConduitBoom : ReachKind
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Fit, "Boom under the rail",
-            "Straight tube, sighted along. Held on, looked at from afar: in line with the flight. Drilled through with the rail, both bolts with lock nuts. "
-                + "Fly without the camera, then with it. Cones under it on the ground.")
+            "Front bolt in, the boom in line with the flight as seen from afar, then the rear bolt; lock nuts, a mark line on both. Fly without the camera, "
+                + "then with it. Cones under it on the ground.")
         {
             Of = b.Own("boom-bolt"),
             Reads = [nameof(StickOut)],
