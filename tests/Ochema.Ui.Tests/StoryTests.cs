@@ -107,8 +107,13 @@ public sealed class StoryTests : IDisposable
         Browser.Until("scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
         Browser.Until("its part on the load path", () => browser.Driver.FindElements(By.CssSelector("[data-row]")).Any(r =>
             r.Text.Contains(part, StringComparison.Ordinal)));
-        Assert.Contains(recipe switch { "tall-pole" => "power lines", "ground-pan" => "Holds at any wind", "wing-row" => "signed for it",
-            _ => "Holds up to" }, browser.Script<string>("return document.body.innerText"));
+        Assert.Contains(recipe switch
+        {
+            "tall-pole" => "power lines",
+            "ground-pan" => "Holds at any wind",
+            "wing-row" => "signed for it",
+            _ => "Holds up to"
+        }, browser.Script<string>("return document.body.innerText"));
         Saved();
         browser.Driver.Navigate().GoToUrl(browser.Driver.Url.Split('?')[0] + "/make");
         Browser.Until("its step in the plan", () => browser.Script<string>("return document.body.innerText").Contains(step, StringComparison.Ordinal));
