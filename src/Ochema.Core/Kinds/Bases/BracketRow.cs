@@ -110,8 +110,7 @@ public sealed record BracketRow : BaseKind
         },
         new(Work.Measure, "Measure the row",
             "Pitch and groups by a tape along the wing, thread and head by a gauge, from one screw taken out and put back. Nothing moves there: flap "
-                + "and aileron through their "
-                + "full travel, pitot tube and drains clear.")
+                + "and aileron through their full travel, pitot tube and drains clear.")
         {
             Reads = [nameof(Pitch), nameof(Gap), nameof(HostThread)],
             Tools = ["tape", "calipers", "hex-keys"],
@@ -119,7 +118,7 @@ public sealed record BracketRow : BaseKind
         },
         new(Work.Bend, "Bend the brackets",
             $"Over a block with a radius of {QuantityText.Of(BendRadius, Dimension.Length)}, all alike, foot and leg square. Fingernail over the "
-                + $"outside of each: no crack, or it is thrown away.")
+                + "outside of each: no crack, or it is thrown away.")
         {
             Of = "L-bracket",
             Reads = [nameof(Leg), nameof(BendRadius)],
@@ -210,18 +209,13 @@ public sealed record BracketRow : BaseKind
                 new("Rail", LayerRole.Clearance, rail.Wall, railMetal.Id, rail.Width, Edge: rail.Width / 2),
                 new("Bracket leg", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond), Hardware.Washer(own), Hardware.LockNut(own),
             ],
-            Load = f => Worst(f, holds, springs),
+            Load = f => ScrewRow.Worst(f, holds, springs),
             Axis = b.Surface.U.Cross(holds[0].Top.Axis).Normalized(),
             Lever = strip.Width / 2,
             Screws = places.Count,
         }, [.. onRail]);
         return AddRail(b, places, holds, onRail, rail, railMetal);
     }
-
-    /// <summary>The rail's screw that carries most, of the brackets still there.</summary>
-    private static (Vec3 Force, Vec3 Moment) Worst(CaseForces f, List<Hold> holds, List<SpringIndex> springs) =>
-        springs.Where((_, i) => !f.IsGone(holds[i].Id)).Select(f.Spring).DefaultIfEmpty((Vec3.Zero, Vec3.Zero))
-            .MaxBy(l => l.Item1.Length + l.Item2.Length / 0.01);
 
     private Mount AddRail(RigBuilder b, IReadOnlyList<double> places, List<Hold> holds, List<NodeIndex> onRail, SectionRow rail, Material metal)
     {

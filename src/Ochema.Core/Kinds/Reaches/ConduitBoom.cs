@@ -74,6 +74,8 @@ public sealed record ConduitBoom : ReachKind
         {
             var rear = b.Node(b.Own("boom-rear"), b.Position(back));
             var last = b.Spring(b.Own("boom-bolt-rear"), back, rear, bolt);
+            // On its front bolt alone it swings: taken as off.
+            b.Links.Add((b.Own("boom-bolt-rear"), reach, "the boom's rear bolt"));
             var held = b.Beam(reach, b.Own("boom-held"), "boom under the rail", rear, front, section, metal, from.Axis);
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own("boom-held")), "Boom bends under the rail", held, net));
             b.Shape(b.Own("boom-held"), reach, "tube", [b.Point(rear), b.Point(front)], [row.Width]);
