@@ -129,7 +129,7 @@ internal sealed class RigModel
         for (var i = 0; i < lines.Length; i++)
             coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
         if (lines.Length == 0)
-            return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, noTension);
+            return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, noTension) { Speed = speed };
         var tension = new double[System.Lines.Length];
         var gap = new double[lines.Length];
         for (var i = 0; i < lines.Length; i++)
@@ -147,7 +147,7 @@ internal sealed class RigModel
             var t = l.Line.Pretension + l.Stiffness * VectorMath.Dot(coefficients, state.Lengthening[i]);
             tension[lines[i]] = slack[i] > 0 ? 0 : l.Sign * Math.Max(0, l.Sign * t);
         }
-        return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, tension);
+        return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, tension) { Speed = speed };
     }
 
     /// <summary>Pressure of water on the cameras, Pa; 0 for those it does not reach.</summary>

@@ -72,6 +72,19 @@ public sealed record Site
         HowTo = "pull the loaded foot along with a luggage scale: reading over its weight", UsualFrom = 0.2, UsualTo = 0.8, Measured = true)]
     public double? Friction { get; init; }
 
+    [Measure("Span", Dimension.Length, 1.5, 60, HowTo = "anchor to anchor, tape or paces", UsualTo = 20, Measured = true)]
+    public double? Span { get; init; }
+
+    [Measure("Rope above the ground", Dimension.Length, 0.3, 30, HowTo = "at the anchors; or above what must stay clear below", UsualTo = 5, Measured = true)]
+    public double? Above { get; init; }
+
+    [Measure("Far end higher", Dimension.Length, -10, 10, HowTo = "than the near one; lower is negative", UsualFrom = -1, UsualTo = 1)]
+    public double? Rise { get; init; }
+
+    [Measure("Each anchor holds", Dimension.Force, 50, 100000,
+        HowTo = "pulled on, or known; leave empty for what nobody asked", UsualTo = 10000, Measured = true)]
+    public double? EndsHold { get; init; }
+
     [Option("Surface today")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
 }

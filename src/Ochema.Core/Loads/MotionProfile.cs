@@ -111,6 +111,9 @@ public sealed record MotionProfile
     /// <summary>True when it stands: wind comes from all sides.</summary>
     public bool Still { get; init; }
 
+    /// <summary>True where wind comes from all sides though it moves: what goes no faster than the wind.</summary>
+    public bool AllRound { get => field || Still; init; }
+
     public Words Names { get; init; } = new("hard braking", "pulling away hard", "left bend", "right bend", "bump", "pothole");
 
     /// <summary>The factors with their sources.</summary>
@@ -133,7 +136,8 @@ public sealed record MotionProfile
         var b = Bumps[Index(going)];
         var bump = $"{Names.Bump} on {Over.Of(going)}";
         Vec3 G(double x, double y, double z) => Gravity * new Vec3(x, y, z);
-        string[] from = Still ? ["wind from ahead", "wind from ahead, left", "wind from ahead, right", "wind from the left", "wind from the right", "wind from behind"]
+        string[] from = AllRound ? ["wind from ahead", "wind from ahead, left", "wind from ahead, right", "wind from the left", "wind from the right",
+            "wind from behind"]
             : ["wind from ahead", "gust from the left", "gust from the right"];
         var cases = new List<RigCase>();
         for (var w = 0; w < from.Length; w++)

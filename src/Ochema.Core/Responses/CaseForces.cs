@@ -29,6 +29,9 @@ public sealed class CaseForces
 
     public RigCase Case { get; }
 
+    /// <summary>Speed that is asked about, m/s.</summary>
+    public double Speed { get; internal init; }
+
     /// <summary>Acceleration field at the camera, m/s²: of the case, with the rig's own movement in it.</summary>
     public Vec3 Field
     {

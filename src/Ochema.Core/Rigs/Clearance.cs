@@ -35,7 +35,7 @@ public static class Clearance
     {
         FigureShape? nearest = null;
         var least = double.MaxValue;
-        foreach (var shape in b.Figure.Where(s => s.Type is not "tether"))
+        foreach (var shape in b.Figure.Where(s => s.Type is not ("tether" or "post" or "strip")))
             foreach (var p in Along(shape))
             {
                 var d = Distance(p, zone) - Radius(shape);
@@ -49,7 +49,8 @@ public static class Clearance
     private static FigureShape? Beyond(RigBuilder b, Host host)
     {
         var (front, rear, side) = host.Outline;
-        return b.Figure.FirstOrDefault(s => s.Type is not ("strap" or "tether") && Along(s).Any(p => p.X + Radius(s) > front || p.X - Radius(s) < -rear || Math.Abs(p.Y) + Radius(s) > side));
+        return b.Figure.FirstOrDefault(s => s.Type is not ("strap" or "tether" or "post" or "strip") && Along(s).Any(p =>
+            p.X + Radius(s) > front || p.X - Radius(s) < -rear || Math.Abs(p.Y) + Radius(s) > side));
     }
 
     /// <summary>Points along a shape: its ends and a few between.</summary>

@@ -44,7 +44,9 @@ public sealed record FigurePoint(string Node, double[] P);
 /// <summary>One shape of the drawing.</summary>
 /// <param name="Id">The hold, strap or piece it stands for.</param>
 /// <param name="Station">Spine row.</param>
-/// <param name="Type">tube, plate, cup, magnet, pad, joint, head, camera, lens, strap, tether.</param>
+/// <param name="Type">
+/// tube, plate, cup, magnet, pad, joint, head, camera, lens, strap, tether; post and strip for what stands round it: a trunk, ground that stays clear.
+/// </param>
 /// <param name="Size">m; by type: tube [diameter], plate [length, width, thickness], cup [diameter, height], camera [length, width, height], lens [diameter], strap [width].</param>
 /// <param name="Axis">Normal or viewing direction where the type needs one.</param>
 public sealed record FigureShape(string Id, string Station, string Type, IReadOnlyList<FigurePoint> Points, double[] Size, double[]? Axis = null, double[]? Side = null);

@@ -247,6 +247,25 @@ public sealed class RigBuilder
         return spring;
     }
 
+    /// <summary>Gives a spring along host axes another stiffness, N/m and N·m/rad: one that hangs on what it carries is known once all is built.</summary>
+    internal void Restate(SpringIndex spring, double[] k) => springs[spring] = springs[spring] with { K = k };
+
+    /// <summary>Mass, kg, and its middle, m, of what is at nodes that count.</summary>
+    /// <param name="counts">By the node's name; a member counts with both its ends.</param>
+    internal (double Mass, Vec3 Centre) MassOf(Func<string, bool> counts)
+    {
+        var at = nodes.ToDictionary(n => n.Id, n => n.Position);
+        var (mass, sum) = (0.0, Vec3.Zero);
+        foreach (var m in masses.Where(m => counts(m.Node)))
+            (mass, sum) = (mass + m.M, sum + m.M * (at[m.Node] + (m.Offset is { } o ? Vec3.From(o) : Vec3.Zero)));
+        foreach (var m in members.Where(m => counts(m.From) && counts(m.To)))
+        {
+            var own = m.Rho * m.A * (at[m.To] - at[m.From]).Length;
+            (mass, sum) = (mass + own, sum + own * 0.5 * (at[m.From] + at[m.To]));
+        }
+        return (mass, mass > 0 ? (1 / mass) * sum : Vec3.Zero);
+    }
+
     /// <summary>1 − cos of a slope that is none.</summary>
     private const double Straight = 1e-9;
 

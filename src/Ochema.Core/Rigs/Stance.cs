@@ -8,6 +8,7 @@ internal static class SchoolQuestion
     public const string Hold = "hold";
     public const string Soft = "soft";
     public const string Weight = "weight";
+    public const string Ropes = "ropes";
 }
 
 /// <summary>An answer that a kind stands for.</summary>

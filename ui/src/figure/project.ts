@@ -146,6 +146,11 @@ export function drawFigure(host: Host, figure: Figure, aspect: number) {
   for (const s of figure.shapes) {
     if (s.type === 'tether') continue;
     const pts = s.points.map((p) => project(p.p));
+    if (s.type === 'post') {
+      add(pts, 'limb', Math.max(0.014 * size, s.size[0]!), false);
+      continue;
+    }
+    if (s.type === 'strip') continue;
     if (s.type !== 'strap') rig.push(...pts);
     if (s.type === 'camera' || s.type === 'plate') {
       const [c, f] = [s.points[0]!.p, s.axis!];

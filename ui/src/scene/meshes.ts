@@ -332,6 +332,31 @@ export function shapeMesh(
     }
     case 'lens':
       return bar(at[0]!, at[1]!, size[0]!, new THREE.MeshLambertMaterial({ color: 0x37433f }));
+    case 'post':
+      return bar(at[0]!, at[1]!, size[0]!, new THREE.MeshLambertMaterial({ color: p.bark }));
+    case 'strip': {
+      // What stays clear below: hatched on the ground.
+      const group = new THREE.Group();
+      const along = at[1]!.clone().sub(at[0]!);
+      const across = new THREE.Vector3(-along.y, along.x, 0).normalize().multiplyScalar(size[0]! / 2);
+      const lines: THREE.Vector3[] = [];
+      const low = (t: number, side: number) =>
+        at[0]!
+          .clone()
+          .addScaledVector(along, Math.min(1, Math.max(0, t)))
+          .addScaledVector(across, side)
+          .setZ(at[0]!.z + 0.012);
+      const steps = Math.max(4, Math.round(along.length() / 0.4));
+      for (let i = 0; i < steps; i++) lines.push(low(i / steps, -1), low((i + 1) / steps, 1));
+      for (const side of [-1, 1]) lines.push(low(0, side), low(1, side));
+      group.add(
+        new THREE.LineSegments(
+          new THREE.BufferGeometry().setFromPoints(lines),
+          new THREE.LineBasicMaterial({ color: p.accent, transparent: true, opacity: 0.7 }),
+        ),
+      );
+      return group;
+    }
     case 'strap': {
       // Piece by piece over the body that it lies on.
       const group = new THREE.Group();

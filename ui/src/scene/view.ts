@@ -42,7 +42,7 @@ const FRAME = 0.86;
 function ownPoints(f: Figure) {
   const axes = [new THREE.Vector3(1, 0, 0), new THREE.Vector3(0, 1, 0), new THREE.Vector3(0, 0, 1)];
   return f.shapes
-    .filter((s) => s.type !== 'tether' && s.type !== 'strap')
+    .filter((s) => !['tether', 'strap', 'post', 'strip'].includes(s.type))
     .flatMap((s) => {
       const [axis, side] = [s.axis && vec(s.axis), s.side && vec(s.side)];
       const box = (s.type === 'camera' || s.type === 'plate') && axis && side;

@@ -40,6 +40,9 @@ public abstract partial record SiteForm : NamedChoice
     /// <summary>True where what hangs from it swings outside of the host's skin only.</summary>
     public virtual bool IsOnTop => false;
 
+    /// <summary>True where what it carries hangs over ground that others walk on: whether nobody is below has to be answered.</summary>
+    public virtual bool HangsOver => false;
+
     /// <summary>What it gives way under a hold of an effective radius, m, as measured; a solid place by default.</summary>
     public virtual SiteGive Give(Site site, Material material, double radius) => SiteGive.Solid;
 
