@@ -24,7 +24,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     private sealed class Kept(LimitSpeed limits)
     {
         public LimitSpeed Limits { get; } = limits;
-        public (double? Speed, bool Known) Found { get; set; }
+        public (double? Speed, string? By, bool Known) Found { get; set; }
     }
 
     /// <summary>Cases in which nothing is overcome but the grip of holds along their panel: what breaks does not mend when straps slacken.</summary>
@@ -106,12 +106,16 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
         // A rig with a part gone is never credited with more than the whole one.
         if (!own.Found.Known)
-            own.Found = (limits.Find(checks.FindAll(x => !x.Fixed), speed, upTo: upTo)?.Speed, true);
+            own.Found = limits.Find(checks.FindAll(x => !x.Fixed), speed, upTo: upTo) is { } found ? (found.Speed, found.By.Check?.Title, true)
+                : (null, null, true);
         worst = Math.Max(worst, noBetter);
         var f = limits.At(worstCase, speed)!;
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title,
             cases[worstCase].Label, uses,
-            FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f));
+            FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f))
+        {
+            Gives = own.Found.Speed is { } at && !(at > noFaster) ? own.Found.By : null,
+        };
     }
 
     /// <summary>Any two holds gone: every pair in the cases that govern with one gone, and the worst pair in all of them.</summary>

@@ -77,7 +77,11 @@ public enum Why
 /// <param name="Displacements">By node, m (only what the drawing needs), in the governing case.</param>
 public sealed record LetGoReport(
     string Id, string Kind, string Title, IReadOnlyList<string> Gone, double Use, Verdict Verdict, double? LimitSpeed, string Says, string Case,
-    IReadOnlyDictionary<string, double> Uses, IReadOnlyDictionary<string, double[]> Displacements, IReadOnlyList<LoadArrow> Arrows);
+    IReadOnlyDictionary<string, double> Uses, IReadOnlyDictionary<string, double[]> Displacements, IReadOnlyList<LoadArrow> Arrows)
+{
+    /// <summary>What gives at <see cref="LimitSpeed"/>; null where that is the whole rig's, or there is none.</summary>
+    public string? Gives { get; init; }
+}
 
 /// <summary>A load on the drawing.</summary>
 /// <param name="At">m, host axes.</param>

@@ -195,6 +195,6 @@ public sealed class BoatFamily : HostFamily
     public override IReadOnlyList<Host> Presets { get; } =
     [
         new Boat("skiff", "River skiff with outboard", 4.4, 1.5, 0.42, false, new Engine(2, 560, 900, 1)),
-        new Boat("kayak", "Kayak", 4.2, 0.68, 0.26, true, null),
+        new Boat("kayak", "Kayak", 4.2, 0.68, 0.26, true, null), new SailingBoat(),
     ];
 }

@@ -36,6 +36,9 @@ public sealed class HungRope
     /// <summary>As it hangs with its share of the carriage, at rest.</summary>
     public RopeHung? Rest { get; private set; }
 
+    /// <summary>Where the carriage stands along it, a share of its chord.</summary>
+    public double Place => share;
+
     /// <summary>Its share of the weight, N.</summary>
     public double Share { get; private set; }
 

@@ -250,6 +250,11 @@ public sealed class RigBuilder
     /// <summary>Gives a spring along host axes another stiffness, N/m and N·m/rad: one that hangs on what it carries is known once all is built.</summary>
     internal void Restate(SpringIndex spring, double[] k) => springs[spring] = springs[spring] with { K = k };
 
+    /// <summary>The same of a spring along an axis: N/m along and across it, N·m/rad about and across it.</summary>
+    /// <param name="axis">Unit vector.</param>
+    internal void Restate(SpringIndex spring, Vec3 axis, double along, double across, double about, double rocking) =>
+        springs[spring] = springs[spring] with { K = [along, across, across, about, rocking, rocking], Axis = axis };
+
     /// <summary>Mass, kg, and its middle, m, of what is at nodes that count.</summary>
     /// <param name="counts">By the node's name; a member counts with both its ends.</param>
     internal (double Mass, Vec3 Centre) MassOf(Func<string, bool> counts)

@@ -32,7 +32,14 @@
     const of = intact
       ? report.flags
       : shown.limitSpeed
-        ? [{ check: '', station: '', title: fill(shown.says), speed: shown.limitSpeed }]
+        ? [
+            {
+              check: '',
+              station: '',
+              title: shown.gives ?? report.flags[0]?.title ?? fill(shown.says),
+              speed: shown.limitSpeed,
+            },
+          ]
         : [];
     for (const f of of) {
       const speed = inUnit(f.speed, 'speed');
@@ -68,6 +75,13 @@
   });
   /** Beside the speed's name, at the other end where that stands at the right. */
   let moreRight = $derived(nameAt + (speedName.length * LETTER) / 2 < width - UNIT - 150);
+
+  /** With something gone: where that is said, before its flag or behind it. */
+  const HINT = 480;
+  let hintAt = $derived.by(() => {
+    const flag = flags.placed[0];
+    return flag && flag.x < LEFT + HINT ? flag.x + flag.w + 12 : LEFT;
+  });
 
   const printed = (label: string) => (label.length > 36 ? label.slice(0, 35) + '…' : label);
 
@@ -185,7 +199,7 @@
       </g>
     {/each}
     {#if !intact}
-      <text x={LEFT} y="20" font-size="12" fill="var(--quiet)"
+      <text x={hintAt} y="20" font-size="12" fill="var(--quiet)"
         >{fill(shown.title)}: what gives first then. The whole rig's flags come back with it.</text
       >
     {/if}

@@ -473,6 +473,11 @@ public sealed record RopeCarriage : BaseKind
         if (Pulley < 6 * first.Row.Thickness)
             b.Findings.Add(new ReportFinding(StationId.Base, $"Pulleys of {Holes.Size(Pulley)} wear a rope of {Holes.Size(first.Row.Thickness)}: six times "
                 + $"its thickness at least."));
+        if (count == 2 && span.Under(first.Place, new(0, 0, -first.Catches * all)) is { } caught)
+            b.Findings.Add(new ReportFinding(StationId.Base,
+                $"Should one rope part, the other catches {FormattableString.Invariant($"{first.Catches:0.0}")} times the weight, {Force(caught.Most)}; the "
+                    + $"carriage swings under it and comes down to "
+                    + $"{Holes.Size(Math.Max(0, caught.At.Z - Farthest(b, point + Apart / 2 * Vec3.UnitY) - b.Host.GroundHeight))} over the ground."));
         if (MovedBy == RopeDrive.Slope)
         {
             var (fall, way) = Path(first, chord);
