@@ -97,6 +97,9 @@ public sealed class StoryTests : IDisposable
     [InlineData("On an aeroplane", "wing-row", "Bracket row and rail", "Have it signed for first")]
     [InlineData("In the hand", "tall-pole", "Pole of 3 tubes", "Tape the last tube until the cap turns on hard")]
     [InlineData("On a boat", "low-arm", "Slit sleeve", "Cut and slit the sleeve")]
+    [InlineData("On a boat", "bridle", "Bracket on three lines", "Measure the three shackles")]
+    [InlineData("In the field", "rope-two", "Carriage on a rope", "Pace out the run")]
+    [InlineData("In the field", "swing", "Padded spring clamp", "Pad the jaws")]
     public void TakesAFieldRecipeFromTheYardToItsPlan(string tab, string recipe, string part, string step)
     {
         browser.Open();

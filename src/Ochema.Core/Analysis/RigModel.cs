@@ -28,6 +28,7 @@ internal sealed class RigModel
     private readonly double viscosity;
     private readonly int knockLoad;
     private readonly int dunkLoad;
+    private readonly int spinLoad;
     private readonly int modalLoads;
     private readonly ResponseLayout layout;
     private readonly double[] noTension;
@@ -54,6 +55,7 @@ internal sealed class RigModel
         density = Atmosphere.Density(rig.Run.Altitude, rig.Run.Temperature);
         viscosity = Atmosphere.KinematicViscosity(rig.Run.Altitude, rig.Run.Temperature);
         loads = UnitLoads(out knockLoad, out dunkLoad);
+        spinLoad = knockLoad + 2;
         factor = System.Stiffness(_ => true, Enumerable.Range(0, System.Lines.Length));
         Mechanism = System.Factorise(factor);
         unit = Mechanism is not null ? [] : [.. loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
@@ -121,6 +123,8 @@ internal sealed class RigModel
             if (windLoads[w].Yaw == c.Wind)
                 coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
+        if (c.Spins && Builder.Host.Motion.Turning is { } spin)
+            coefficients[spinLoad] = spin.Rate(speed) * spin.Rate(speed);
         if (WaterOf(c, speed) is { } water)
             coefficients[water.Slam ? dunkLoad : dunkLoad + 1] = water.Pressure;
         if (c.Dynamic && state.Dynamic)
@@ -194,6 +198,17 @@ internal sealed class RigModel
                     members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (water.Pressure * load).ToArray()));
                 else
                     nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (water.Pressure * load).ToArray() });
+        if (c.Spins && Builder.Host.Motion.Turning is { } spin)
+        {
+            var square = spin.Rate(speed) * spin.Rate(speed);
+            foreach (var (member, w) in memberLoads[spinLoad])
+                members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (square * w).ToArray()));
+            foreach (var m in System.Model.Masses)
+            {
+                var (offset, force) = Flung(spin, m);
+                nodes.Add(new ModelNodeLoad(m.Node) { F = (square * force).ToArray(), M = (square * offset.Cross(force)).ToArray() });
+            }
+        }
         if (c.Knock != Vec3.Zero)
             nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
         return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
@@ -286,7 +301,31 @@ internal sealed class RigModel
         knock = list.Count;
         System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitX, Vec3.Zero);
         System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitY, Vec3.Zero);
+        if (Builder.Host.Motion.Turning is { } spin)
+        {
+            // At one radian a second: each piece by the distance of its middle, each mass by its own.
+            var f = New();
+            for (var i = 0; i < System.Beams.Length; i++)
+                if (System.Beams[i].Member is { Rho: > 0 } m)
+                {
+                    var middle = 0.5 * (Builder.Position(Builder.StartOf(new(i))) + Builder.Position(Builder.EndOf(new(i))));
+                    memberLoads[^1][i] = m.Rho * m.A * spin.Outward(middle);
+                    System.AddMemberLoad(f, i, memberLoads[^1][i]);
+                }
+            foreach (var m in System.Model.Masses)
+            {
+                var (offset, force) = Flung(spin, m);
+                System.AddLoad(f, Builder.NodeOf(m.Node), force, offset.Cross(force));
+            }
+        }
         return [.. list];
+    }
+
+    /// <summary>Where a mass is from its node, m, and what pulls it outwards at one radian a second, N.</summary>
+    private (Vec3 Offset, Vec3 Force) Flung(Spin spin, ModelMass m)
+    {
+        var offset = m.Offset is { } o ? Vec3.From(o) : Vec3.Zero;
+        return (offset, m.M * spin.Outward(Builder.Position(new(Builder.NodeOf(m.Node))) + offset));
     }
 
     private double[] Solve(double[] load)
@@ -408,6 +447,8 @@ internal sealed class RigModel
         }
         if (load is >= 0 and < 3)
             row[layout.Field + load] = 1;
+        if (load == spinLoad && Builder.Host.Motion.Turning is { } spin)
+            spin.Outward(Builder.Position(Builder.Camera.Node)).ToArray().CopyTo(row, layout.Field);
         if (load >= modalLoads && Dynamics is not null)
             Dynamics.CameraMoves[load - modalLoads].ToArray().CopyTo(row, layout.Field);
         for (var l = 0; l < layout.Lines; l++)
@@ -427,7 +468,8 @@ internal sealed class RigModel
             Dynamic = drawn,
             Sources =
             [
-                ("weight and motion", 0, 3), ("wind", 3, dunkLoad), ("water", dunkLoad, knockLoad), ("push by hand", knockLoad, loads.Length),
+                ("weight and motion", 0, 3), ("wind", 3, dunkLoad), ("water", dunkLoad, knockLoad), ("push by hand", knockLoad, spinLoad), ("turning",
+                    spinLoad, loads.Length),
                 ("straps", loads.Length, loads.Length + System.Lines.Length), ("jolt and shaking", loads.Length + System.Lines.Length, int.MaxValue),
             ],
             Rows = all,

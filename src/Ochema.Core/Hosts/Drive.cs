@@ -7,6 +7,9 @@ namespace Ochema.Core.Hosts;
 /// <param name="StandsStill">True where it does not travel: its speed is that of the wind it must stand.</param>
 public sealed record Drive(string Name, double Top, string AtTop, bool StandsStill = false)
 {
+    /// <summary>Way that the place goes in one turn, m; null where the host does not turn.</summary>
+    public double? PerTurn { get; init; }
+
     /// <summary>What travels.</summary>
     /// <param name="called">The host with its article: "the car".</param>
     /// <param name="top">m/s.</param>

@@ -34,8 +34,8 @@ public sealed class RopeWay : Host
             new("pulls of the hand line", 0.5, 2), [0.3, 1, 3])
     {
         Reference = 1.5,
-        Growth = 2,
-        Source = "judgement, 0.3–3 ×; grows with the square of the speed",
+        Growth = 1,
+        Source = "judgement, 0.3–3 ×; grows with the speed",
     };
 
     private const double Half = 6.1;
@@ -43,7 +43,7 @@ public sealed class RopeWay : Host
 
     public override string Id => "rope-way";
 
-    public override string Name => "Rope between two anchors";
+    public override string Name => "Rope run";
 
     public override string Kind => "field";
 

@@ -44,6 +44,7 @@ public static class RigAssembly
             .Select(id => new ReportFinding("rig", $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
         b.Findings.AddRange(Survey.Findings(rig, b.Host, b.Stock));
         b.Findings.AddRange(StrapPull.Findings(b));
+        b.Findings.AddRange(Flung.Findings(b));
         b.Findings.AddRange(Clearance.Findings(b, b.Host));
         return b;
     }

@@ -42,7 +42,9 @@ public sealed record GoingWords(string Label, string Smooth, string Average, str
 /// <param name="Jolt">Amplitude of a half-sine pulse of the host, m/s², up positive, that the rig's modes answer.</param>
 /// <param name="Shaken">Axis and side of the peaks of the host's steady shaking (three times its root mean square, and its engine's tremble); zero for none.</param>
 /// <param name="Dunk">True when water at the host's speed meets the camera.</param>
-public sealed record RigCase(string Id, string Label, Vec3 Field, int Wind, Vec3 Knock, double Jolt = 0, Vec3 Shaken = default, bool Dunk = false)
+/// <param name="Spins">True while the host turns: it pulls outwards by the square of the speed.</param>
+public sealed record RigCase(
+    string Id, string Label, Vec3 Field, int Wind, Vec3 Knock, double Jolt = 0, Vec3 Shaken = default, bool Dunk = false, bool Spins = false)
 {
     /// <summary>True when the rig's own movement is counted in.</summary>
     public bool Dynamic => Jolt != 0 || Shaken != Vec3.Zero;
@@ -114,6 +116,9 @@ public sealed record MotionProfile
     /// <summary>True where wind comes from all sides though it moves: what goes no faster than the wind.</summary>
     public bool AllRound { get => field || Still; init; }
 
+    /// <summary>How it turns; null for what does not.</summary>
+    public Spin? Turning { get; init; }
+
     public Words Names { get; init; } = new("hard braking", "pulling away hard", "left bend", "right bend", "bump", "pothole");
 
     /// <summary>The factors with their sources.</summary>
@@ -179,6 +184,14 @@ public sealed record MotionProfile
         }
         if (Wet)
             cases.Add(new("dunk", "a wave over the camera", G(0, 0, -1), -1, Vec3.Zero, Dunk: true));
+        if (Turning is { } spin)
+        {
+            cases = [.. cases.Select(c => c with { Spins = c.Id != "brake" })];
+            if (spin.Tumbles)
+                foreach (var (id, where, down) in new[] { ("under", "at the bottom", Vec3.UnitZ), ("down", "going down", -Vec3.UnitX), ("up", "going up",
+                    Vec3.UnitX) })
+                    cases.Add(new($"turn-{id}", $"turning, {where}", Gravity * down, 0, Vec3.Zero, Spins: true));
+        }
         foreach (var (id, label, d) in new[] { ("back", "knock by hand from ahead", -Vec3.UnitX), ("forward", "knock by hand from behind", Vec3.UnitX), ("left", "knock by hand from the right", Vec3.UnitY), ("right", "knock by hand from the left", -Vec3.UnitY) })
             cases.Add(new("knock-" + id, label, G(0, 0, -1), -1, Knock * d));
         return cases;

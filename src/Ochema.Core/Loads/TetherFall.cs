@@ -17,7 +17,7 @@ public sealed record TetherFall(double Drop, double Pull, double Peak, Vec3 At)
     /// <param name="anchor">Where the line ends, m.</param>
     /// <param name="length">Of the line, m, no less than the way between them.</param>
     /// <param name="mass">kg that falls.</param>
-    /// <param name="drag">Acceleration by the wind, m/s².</param>
+    /// <param name="drag">Acceleration by the wind, and outwards on a host that turns, m/s².</param>
     /// <param name="axialStiffness">EA of the line, N.</param>
     public static TetherFall Of(Vec3 from, Vec3 anchor, double length, double mass, Vec3 drag, double axialStiffness)
     {

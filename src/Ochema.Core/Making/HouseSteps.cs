@@ -37,9 +37,7 @@ internal static class HouseSteps
         var asks = Questions.Of(b.Rig, b.Host).Select(q => q.Ask);
         var magnet = b.Rig.Base.Grip.Magnet ? " Try a magnet on every spot: much that looks like steel is not." : "";
         return new("site", new(Work.LookOver, $"Look over {Words.The(b.Rig.Site.Name)}",
-            "Knock along it: strong edge or soft middle? Creases, dents, gaps, filler, loose paint? What other job has this place: "
-                + "lights, plate, cooling, "
-            + "view, instruments, keys, controls lock to lock, a hatch?" + magnet + string.Concat(asks.Select(a => " " + a)))
+            b.Rig.Site.Form.LookOver + magnet + string.Concat(asks.Select(a => " " + a)))
         { Tools = ["cloth", "tape"], Minutes = 10 });
     }
 

@@ -209,6 +209,9 @@ public sealed class RigBuilder
         };
     }
 
+    /// <summary>Index of a node by its name.</summary>
+    internal int NodeOf(string id) => nodes.FindIndex(n => n.Id == id);
+
     /// <summary>Node at its second end.</summary>
     public NodeIndex EndOf(BeamIndex element) => new(nodes.FindIndex(n => n.Id == members[element].To));
 

@@ -37,7 +37,16 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         var v = b.Speed * b.WindFactor + b.Rig.Run.HeadWind;
         var air = 0.5 * Atmosphere.Density(b.Rig.Run.Altitude, b.Rig.Run.Temperature) * v * v;
         var push = b.Faces.Where(x => x.Node == camera.Node).Aggregate(Structure.Vec3.Zero, (sum, x) => sum + air * x.BoxForce(MotionProfile.WindDirection(0)));
-        return TetherFall.Of(From, End, Length, mass, 1 / mass * push, Row.AxialStiffness);
+        return TetherFall.Of(From, End, Length, mass, 1 / mass * push + Flung(b), Row.AxialStiffness);
+    }
+
+    /// <summary>What pulls outwards on a host that turns, m/s², as far out as the line lets it go.</summary>
+    private Structure.Vec3 Flung(RigBuilder b)
+    {
+        if (b.Host.Motion.Turning is not { } spin)
+            return Structure.Vec3.Zero;
+        var (outward, rate) = (spin.Outward(From), spin.Rate(b.Speed));
+        return rate * rate * (1 + Length / Math.Max(0.05, outward.Length)) * outward;
     }
 
     /// <summary>Share of what it holds that catching a mass, kg, takes.</summary>

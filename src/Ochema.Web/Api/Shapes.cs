@@ -8,9 +8,9 @@ using Ochema.Core.Rigs;
 namespace Ochema.Web.Api;
 
 /// <summary>What lists need to know of a host.</summary>
-public sealed record HostName(string Id, string Name, string Kind, bool StandsStill)
+public sealed record HostName(string Id, string Name, string Kind, bool StandsStill, double? PerRpm)
 {
-    internal static HostName Of(Core.Hosts.Host host) => new(host.Id, host.Name, host.Kind, host.Drive.StandsStill);
+    internal static HostName Of(Core.Hosts.Host host) => new(host.Id, host.Name, host.Kind, host.Drive.StandsStill, host.Drive.PerTurn / 60);
 }
 
 /// <summary>A rig and the place it is to be taken to.</summary>

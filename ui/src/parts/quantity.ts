@@ -76,17 +76,36 @@ export function difference(si: number, dimension: Dimension) {
 
 export const percent = (use: number) => (use >= 9.99 ? '> 999 %' : `${Math.round(use * 100)} %`);
 
+/** How speeds of a host are shown: in turns a minute where it turns. */
+export function speedsOf(hostId: string) {
+  const perRpm = catalogue.name(hostId)?.perRpm;
+  return perRpm
+    ? { symbol: 'rpm', shown: (si: number) => si / perRpm, back: (v: number) => v * perRpm }
+    : {
+        symbol: unitOf('speed')?.symbol ?? '',
+        shown: (si: number) => inUnit(si, 'speed'),
+        back: (v: number) => fromUnit(v, 'speed'),
+      };
+}
+
+/** A speed with its unit, as the host's are shown. */
+export function speedOf(si: number, hostId: string) {
+  const own = speedsOf(hostId);
+  return own.symbol === 'rpm' ? `${Math.round(own.shown(si))} rpm` : quantity(si, 'speed');
+}
+
 /** A speed of the host; of the wind where it stands. */
 export const speedText = (si: number, hostId: string) =>
-  quantity(si, 'speed') + (catalogue.name(hostId)?.standsStill ? ' of wind' : '');
+  speedOf(si, hostId) + (catalogue.name(hostId)?.standsStill ? ' of wind' : '');
 
 /** A limit speed; where there is none the host does no speed at which anything gives. */
 export const limitText = (limit: number | null | undefined, hostId: string) =>
-  limit != null ? quantity(limit, 'speed') : catalogue.name(hostId)?.standsStill ? 'any wind' : 'any speed';
+  limit != null ? speedOf(limit, hostId) : catalogue.name(hostId)?.standsStill ? 'any wind' : 'any speed';
 
-/** Texts of the server carry quantities as {speed:12.5}. */
-export function fill(text: string) {
+/** Texts of the server carry quantities as {speed:12.5}; speeds as the host's are shown, where it is known. */
+export function fill(text: string, hostId?: string) {
   return text.replace(/\{([a-z]+):([-+0-9.eE]+)\}/g, (_, name: string, value: string) => {
+    if (hostId && name === 'speed') return speedOf(Number(value), hostId);
     const unit = catalogue.units.find((u) => u.dimension?.replaceAll('-', '') === name);
     return unit ? quantity(Number(value), unit.dimension) : value;
   });

@@ -2,7 +2,7 @@
   import { tick, untrack } from 'svelte';
   import UseBar from '../parts/UseBar.svelte';
   import CheckWorking from './CheckWorking.svelte';
-  import { capital, percent, quantity, words } from '../parts/quantity';
+  import { capital, percent, speedOf, words } from '../parts/quantity';
   import { getSession } from '../state/session.svelte';
 
   const session = getSession();
@@ -55,7 +55,7 @@
             <b class="word-{c.verdict}">{capital(words[c.verdict])}</b>{#if c.limitSpeed != null}<span
                 class="text-quiet"
               >
-                · reaches its limit at {quantity(c.limitSpeed, 'speed')}</span
+                · reaches its limit at {speedOf(c.limitSpeed, session.doc.host)}</span
               >{/if}
           </span>
         {/if}

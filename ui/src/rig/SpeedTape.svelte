@@ -1,6 +1,6 @@
 <script lang="ts">
   import { scaleLinear } from 'd3-scale';
-  import { fill, fromUnit, inUnit, number, quantity, unitOf } from '../parts/quantity';
+  import { fill, speedOf, speedsOf } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
   import { getSession } from '../state/session.svelte';
 
@@ -9,17 +9,17 @@
   const [LEFT, ROWS, PITCH, BAR, HEIGHT] = [34, 3, 25, 84, 130];
   let width = $state(1200);
   let report = $derived(session.report!);
-  let unit = $derived(unitOf('speed')!);
-  let design = $derived(inUnit(session.doc.run.speed, 'speed'));
+  let unit = $derived(speedsOf(session.doc.host));
+  let design = $derived(unit.shown(session.doc.run.speed));
   let shown = $derived(session.shown!);
   let intact = $derived(shown.kind === 'intact');
-  const or = (v: number | null | undefined) => (v == null ? null : inUnit(v, 'speed'));
+  const or = (v: number | null | undefined) => (v == null ? null : unit.shown(v));
   let limit = $derived(or(intact ? report.verdict.limitSpeed : shown.limitSpeed));
   let tight = $derived(intact ? or(report.verdict.tightSpeed) : null);
   let end = $derived.by(() => {
     const step = unit.symbol === 'mph' ? 20 : 40;
     const most = Math.max(unit.symbol === 'mph' ? 100 : 160, design * 1.25, (limit ?? 0) * 1.15);
-    return Math.min(Math.ceil(most / step) * step, Math.floor(inUnit(report.topSpeed, 'speed') + 0.01));
+    return Math.min(Math.ceil(most / step) * step, Math.floor(unit.shown(report.topSpeed) + 0.01));
   });
   let x = $derived(scaleLinear([0, end], [LEFT, width - LEFT]).clamp(false));
   let tickStep = $derived(unit.symbol === 'mph' ? 10 : 20);
@@ -42,7 +42,7 @@
           ]
         : [];
     for (const f of of) {
-      const speed = inUnit(f.speed, 'speed');
+      const speed = unit.shown(f.speed);
       const same = merged.find((m) => Math.abs(m.speed - speed) < 1.5 && m.station === f.station);
       if (same) same.checks.push(f.check);
       else merged.push({ title: f.title, speed, station: f.station, checks: [f.check] });
@@ -91,7 +91,7 @@
   function to(clientX: number) {
     const box = svg.getBoundingClientRect();
     const v = Math.round(x.invert(clientX - box.left));
-    session.setPath('run.speed', Math.min(report.topSpeed, fromUnit(Math.max(0, Math.min(end, v)), 'speed')), 'speed');
+    session.setPath('run.speed', Math.min(report.topSpeed, unit.back(Math.max(0, Math.min(end, v)))), 'speed');
   }
 
   function release() {
@@ -104,7 +104,7 @@
     if (!by) return;
     session.setPath(
       'run.speed',
-      Math.min(report.topSpeed, fromUnit(Math.max(0, Math.min(end, Math.round(design) + by)), 'speed')),
+      Math.min(report.topSpeed, unit.back(Math.max(0, Math.min(end, Math.round(design) + by)))),
       'speed',
     );
     e.preventDefault();
@@ -225,7 +225,7 @@
       aria-valuemin="0"
       aria-valuemax={end}
       aria-valuenow={Math.round(design)}
-      aria-valuetext={quantity(session.doc.run.speed, 'speed')}
+      aria-valuetext={speedOf(session.doc.run.speed, session.doc.host)}
       onkeydown={keys}
     >
       <path
@@ -242,7 +242,7 @@
         font-weight="700"
         fill="var(--color-base-200)"
       >
-        {number(session.doc.run.speed, 'speed')}
+        {Math.round(design)}
       </text>
     </g>
     <text

@@ -42,10 +42,10 @@
     </p>
     <p class="max-[1100px]:bg-base-200/80 mt-0.5 max-w-104 rounded-sm text-sm leading-snug">
       {#if intact}
-        {fill(report.verdict.text)}
+        {fill(report.verdict.text, session.doc.host)}
       {:else}
-        <b>{fill(shown.title)}:</b>
-        {fill(shown.says)}{shown.case ? `, ${shown.case}` : ''}.
+        <b>{fill(shown.title, session.doc.host)}:</b>
+        {fill(shown.says, session.doc.host)}{shown.case ? `, ${shown.case}` : ''}.
       {/if}
     </p>
   {/if}

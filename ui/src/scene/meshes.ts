@@ -360,9 +360,10 @@ export function shapeMesh(
     case 'strap': {
       // Piece by piece over the body that it lies on.
       const group = new THREE.Group();
+      // Webbing lies flat: drawn as round as it looks. Ropes and cords are round.
+      const thick = size[0]! < 0.015 ? Math.max(0.005, size[0]!) : Math.max(0.009, size[0]! * 0.45);
       const webbing = new THREE.MeshLambertMaterial({ color: verdict === 'holds' ? p.accent : p[verdict] });
-      for (let i = 0; i + 1 < at.length; i++)
-        group.add(bar(at[i]!, at[i + 1]!, Math.max(0.009, size[0]! * 0.45) * weight, webbing));
+      for (let i = 0; i + 1 < at.length; i++) group.add(bar(at[i]!, at[i + 1]!, thick * weight, webbing));
       return group;
     }
     case 'tether': {

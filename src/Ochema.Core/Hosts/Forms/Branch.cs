@@ -9,6 +9,9 @@ public sealed record BranchForm : SiteForm
 
     public override string Words => "a branch";
 
+    public override string LookOver => "Alive and sound: no fungus, no loose bark, no crack where it forks? Ants, ivy, a nest? Whose is it, "
+        + "who walks below, and where would a branch that breaks come down?";
+
     public override IReadOnlyList<string> Has => [nameof(Site.Diameter)];
 
     /// <summary>A round bar built in at the trunk, the clear radius away: 3EI/L³ across, EI/L turning (Roark table 8.1); green wood as dry

@@ -9,6 +9,9 @@ public sealed record BridleForm : SiteForm
 
     public override string Words => "three shackles of a bridle";
 
+    public override string LookOver => "Shackles closed and secured, wires without a broken strand? What does the sail sweep as it "
+        + "goes about, and where are hands and feet in a hurry?";
+
     public override string? Where(Site site) => "on its lines";
 
     public override string Lifts(bool braced) => "tighter legs lift it.";

@@ -11,6 +11,9 @@ public sealed record RopeForm : SiteForm
 
     public override string Words => "a rope between two anchors";
 
+    public override string LookOver => "Both anchors pulled on at the height of their slings: nothing creaks, nothing stirs at the root. What is "
+        + "below the run and beside it, and who may walk in while nobody looks?";
+
     public override IReadOnlyList<string> Has => [nameof(Site.Span), nameof(Site.Above), nameof(Site.Rise), nameof(Site.EndsHold)];
 
     public override bool HangsOver => true;

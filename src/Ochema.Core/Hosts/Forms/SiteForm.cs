@@ -40,6 +40,10 @@ public abstract partial record SiteForm : NamedChoice
     /// <summary>True where what hangs from it swings outside of the host's skin only.</summary>
     public virtual bool IsOnTop => false;
 
+    /// <summary>What is looked at there before anything is bought (common practice, no source).</summary>
+    public virtual string LookOver => "Knock along it: strong edge or soft middle? Creases, dents, gaps, filler, loose paint? What other job has this place: "
+        + "lights, plate, cooling, view, instruments, keys, controls lock to lock, a hatch?";
+
     /// <summary>True where what it carries hangs over ground that others walk on: whether nobody is below has to be answered.</summary>
     public virtual bool HangsOver => false;
 

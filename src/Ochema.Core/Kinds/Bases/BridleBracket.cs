@@ -121,6 +121,13 @@ public sealed record BridleBracket : BaseKind
             Tools = ["tape", "knife", "lighter"],
             Minutes = 5,
         };
+        yield return new(Work.Drill, "Drill the eyes",
+            $"8 mm, {Size(Past)} from either end for the hooks of the legs, and a third {Size(Eye)} behind the middle for the short line's shackle. Edges "
+                + "rounded: they cut line.")
+        {
+            Tools = ["punch", "drill", "bits", "file"],
+            Minutes = 10,
+        };
         yield return new(Work.Place, "Hook it in",
             "Lanyard first. Middle hook to the upper shackle, then one side, then the other, one hand on the camera all the time. Keepers shut. Push it "
                 + "every way and let go: "
@@ -160,7 +167,7 @@ public sealed record BridleBracket : BaseKind
                 b.Rig.Site.Damping ?? Damping);
             b.PointMass(eye, hook.Mass);
             b.Holds.Add(new Hold(new(ids[i]), StationId.Base, names[i], springs[i], eye, new Mount(eye, b.Position(eye), -Vec3.UnitZ)));
-            b.Shape(ids[i], StationId.Base, "strap", [b.Point(eye), new FigurePoint("", ends[i].ToArray())], [rows[i].Width]);
+            b.Shape(ids[i], StationId.Base, "strap", [b.Point(i == 0 ? middle : eye), new FigurePoint("", ends[i].ToArray())], [rows[i].Width]);
             if (i == 0)
                 b.Rigid(middle, eye);
             else
@@ -176,7 +183,7 @@ public sealed record BridleBracket : BaseKind
         held.On(springs);
         b.Parts.Bought(StationId.Base, hook, 3);
         b.Parts.Cut(StationId.Base, bar, metal, Width + 2 * Past, what: "Bracket", by: nameof(Width));
-        b.Parts.Also(c => c with { Holes = [new(Past, "Bracket's eye"), new(c.Length / 2, "Bracket"), new(c.Length - Past, "Bracket's eye")] });
+        b.Parts.Also(c => c with { Holes = [new(c.Length / 2, "Bracket")] });
         var weight = 0.0;
         weight += b.Parts.Length(StationId.Base, shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre, shortRow.PricePerMetre,
             Aisle.Rigging, "Short line:", by: nameof(Short)).Mass;
@@ -235,7 +242,8 @@ public sealed record BridleBracket : BaseKind
             });
         }
         return new Mount(middle, guess, -Vec3.UnitZ, new ThroughPort("Bracket",
-            [new("Bracket", LayerRole.Clearance, bar.Height, bar.Material, bar.Width)], bar.Width));
+            [new("Bracket", LayerRole.Clearance, bar.Height, bar.Material, bar.Width)], bar.Width)
+        { Underside = Underside.OutOfReach });
     }
 
     private void Say(RigBuilder b, HeldByLines held, Vec3 at)

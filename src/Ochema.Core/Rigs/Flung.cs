@@ -1,0 +1,27 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
+
+namespace Ochema.Core.Rigs;
+
+/// <summary>What a host that turns does to the rig, in the builder's words: turns a minute, pull outwards, weight that balances it.</summary>
+internal static class Flung
+{
+    public static IEnumerable<ReportFinding> Findings(RigBuilder b)
+    {
+        if (b.Host.Motion.Turning is not { } spin)
+            yield break;
+        var speed = b.Rig.Run.Speed;
+        var (mass, centre) = b.MassOf(_ => true);
+        var (out_, rate) = (spin.Outward(centre).Length, spin.Rate(speed));
+        var camera = spin.Outward(b.Position(b.Camera.Node)).Length;
+        yield return new ReportFinding(StationId.Site,
+            $"At {(spin.Swings ? "its lowest" : FormattableString.Invariant($"{spin.Rpm(speed):0} turns a minute"))} the camera is pulled outwards by "
+                + $"{QuantityText.Of(rate * rate * camera, Dimension.Acceleration)}, the whole rig by "
+                    + $"{QuantityText.Of(mass * rate * rate * out_, Dimension.Force)}.");
+        // A swing hangs; all else is balanced by as much moment on the other side.
+        if (!spin.Swings)
+            yield return new ReportFinding(StationId.Site,
+                $"It is out of balance with {QuantityText.Of(mass, Dimension.Mass)} at {QuantityText.Of(out_, Dimension.Length)} from the axis: as much "
+                    + $"opposite at the same distance.");
+    }
+}
