@@ -126,6 +126,6 @@ internal sealed class Sheet : IDisposable
 
     public void Dispose() => graphics.Dispose();
 
-    /// <summary>A text with its quantities in the reader's units.</summary>
-    public static string Printed(string text, UnitSystem units) => QuantityText.Print(text, units);
+    /// <summary>A text with its quantities in the reader's units; the narrow space between thousands is one that the paper's face has.</summary>
+    public static string Printed(string text, UnitSystem units) => QuantityText.Print(text, units).Replace('\u202f', '\u00a0');
 }

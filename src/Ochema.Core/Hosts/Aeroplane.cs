@@ -72,6 +72,9 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
 
     private Vec3 StrutFoot => new(0.15, Fuselage, 0.95);
 
+    /// <summary>Middle of the left wheel's fairing.</summary>
+    private static readonly Vec3 FairingLeft = new(-0.34, 1.15, 0.27);
+
     private Vec3 StrutTop => new(0.05, 0.29 * span, Under);
 
     public override PanelSurface Surface(Site site)
@@ -84,6 +87,9 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
             "gear-leg" => HostDrawing.Along(new Vec3(-0.25, 0.88, 0.58), new Vec3(0, 0.7, -0.7), Vec3.UnitX, 0.22),
             "wing-skin" => HostDrawing.Panel(new Vec3(0.15, 0.36 * span, Under - 0.005), Vec3.UnitX, new Vec3(Math.Sin(site.Slope), 0, -Math.Cos(site.Slope)), 6, site.CrownRadius, 0.30, 0.35),
             "access-row" => HostDrawing.Along(new Vec3(0.2, 0.4 * span, Under - 0.005), Vec3.UnitX, -Vec3.UnitZ, 0.55),
+            "wing-tip" => HostDrawing.Panel(new Vec3(0.05, span / 2 - 0.22, Under - 0.005), Vec3.UnitX, -Vec3.UnitZ, 4, site.CrownRadius, 0.2, 0.08),
+            "tail-ring" => HostDrawing.Along(new Vec3(-4.3, 0, 1.30), Vec3.UnitX, -Vec3.UnitZ, 0.01),
+            "wheel-fairing" => HostDrawing.Panel(FairingLeft + new Vec3(0, 0.13, 0.02), Vec3.UnitX, Vec3.UnitY, 1.2, site.CrownRadius, 0.15, 0.06),
             "cabin-tube" => HostDrawing.Along(new Vec3(0.55, 0, 1.78), Vec3.UnitY, -Vec3.UnitZ, 0.4),
             _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
         };
@@ -97,11 +103,18 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
         new() { Id = "wing-skin", Name = "Wing, underside", Material = "al-body", Thickness = 0.0006, ClearRadius = 0.12, CrownRadius = 2.5, Coat = 0.0001, Slope = 0, WindFactor = 1.0 },
         new() { Id = "access-row", Name = "Row of access screws, left wing", Form = SiteForm.AccessScrews, Material = "al-body",
             Thickness = 0.0008, ClearRadius = 0.12, CrownRadius = 30, Coat = 0.0001, Slope = 0, WindFactor = 1.0 },
+        new() { Id = "wing-tip", Name = "Wing tip, left, underside", Material = "composite-body", Thickness = 0.0016, ClearRadius = 0.1, CrownRadius = 0.9,
+            Coat = 0.0001, Slope = 0, WindFactor = 1.1 },
+        new() { Id = "tail-ring", Name = "Tie-down ring under the tail", Form = SiteForm.Ring, Material = "steel-1018", Diameter = 0.0095,
+            Thickness = 0.00475, ClearRadius = 0.04, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.15 },
+        new() { Id = "wheel-fairing", Name = "Wheel fairing, left", Material = "composite-body", Thickness = 0.002, ClearRadius = 0.08, CrownRadius = 0.35,
+            Coat = 0.0001, Slope = 0, WindFactor = 1.1 },
         new() { Id = "cabin-tube", Name = "Tube behind the windscreen", Form = SiteForm.Tube, Material = "steel-1018", Diameter = 0.0222, Thickness = 0.0012, ClearRadius = 0.3, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.2 },
     ];
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
+        HostDrawing.At("tail-ring", "Tie-down ring, tail", new Vec3(-4.3, 0, 1.30), 5000),
         HostDrawing.At("tie-down-left", "Tie-down ring, left wing", StrutTop + new Vec3(0, 0.12, -0.03), 5000),
         HostDrawing.At("strut-top-left", "Strut fitting at the wing, left", StrutTop - 0.01 * Vec3.UnitZ, 5000),
         new("strut-left", "Round the strut, left", StrutFoot.ToArray(), StrutTop.ToArray(), 3000),
@@ -146,6 +159,9 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
             HostDrawing.Body("fuselage", "paint", (2.0, 1.12, 0.10, 0.10), (1.9, 1.12, 0.34, 0.30), (1.0, 1.18, 0.50, 0.42), (0.7, 1.30, 0.54, 0.52), (0.3, 1.45, 0.55, 0.62), (-0.7, 1.45, 0.54, 0.60), (-1.4, 1.38, 0.42, 0.42), (-3.0, 1.40, 0.20, 0.22), (-4.5, 1.45, 0.06, 0.12)),
             HostDrawing.Body("screen", "glass", (0.92, 1.62, 0.30, 0.14), (0.7, 1.74, 0.45, 0.22), (0.35, 1.86, 0.50, 0.20)),
             Wing("wing-left", 1), Wing("wing-right", -1), Strut("strut", 1), Strut("strut-right", -1), Leg("gear-leg", 1), Leg("gear-leg-right", -1),
+            HostDrawing.Dome("fairing", "paint", FairingLeft, new(0.42, 0.13, 0.19), 0, Math.PI),
+            HostDrawing.Dome("fairing-right", "paint", FairingLeft with { Y = -FairingLeft.Y }, new(0.42, 0.13, 0.19), 0, Math.PI),
+            HostDrawing.Tube("tail-ring", "trim", 0.0095, new(-4.27, 0, 1.36), new(-4.28, 0, 1.3), new(-4.32, 0, 1.3), new(-4.33, 0, 1.36)),
             HostDrawing.Tube("nose-leg", "trim", 0.05, new Vec3(1.45, 0, 0.9), new Vec3(1.45, 0, 0.25)),
             HostDrawing.Tube("cabin-tube", "trim", 0.0222, new Vec3(0.55, 0.42, 1.78), new Vec3(0.55, 0.14, 1.78), new Vec3(0.55, -0.14, 1.78), new Vec3(0.55, -0.42, 1.78)),
             HostDrawing.Face("fin", "paint", new(-4.0, 0, 1.5), new(-4.7, 0, 1.5), new(-4.8, 0, 2.55), new(-4.5, 0, 2.55)),

@@ -290,6 +290,8 @@ public sealed record RopeCarriage : BaseKind
             mount = mount with { Node = under };
         }
         Balance(b, mount, timber, section, wood);
+        (double Fall, double Way)? path = null;
+        (double Fall, double Way) Way() => path ??= Path(ropes[0], chord);
         (double Mass, Vec3 Centre)? known = null;
         (double Mass, Vec3 Centre) Moving() => known ??= b.MassOf(n => !n.StartsWith("anchor-", StringComparison.Ordinal));
         if (!b.HoldsGone)
@@ -302,7 +304,7 @@ public sealed record RopeCarriage : BaseKind
                 return (mass * MotionProfile.Gravity * (centre.X - point.X), ropes.Sum(r => Nods(r, chord)) + Brings(mass, centre, point));
             }));
             if (MovedBy == RopeDrive.Slope)
-                b.Checks.Add(new RopeRolls(() => Path(ropes[0], chord)));
+                b.Checks.Add(new RopeRolls(() => Way()));
             b.Later(() => Settle(b, ropes, Moving(), point, chord, ratchet));
         }
         return mount with

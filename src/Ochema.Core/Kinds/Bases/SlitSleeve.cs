@@ -7,6 +7,7 @@ using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Kinds.Bases;
 
@@ -31,6 +32,15 @@ public sealed record SlitSleeve : BaseKind
 
     [Measure("Each drawn to", Dimension.Force, 50, 3000, HowTo = "a wing nut by wet fingers {force:300} to {force:600}", UsualTo = 1500)]
     public double Tension { get; init; } = 400;
+
+    [Measure("Water is deep", Dimension.Length, 0.2, 30, HowTo = "at the shallowest place of the run: a pole with marks", UsualTo = 5)]
+    public double Deep { get; init; } = 2.4;
+
+    [Measure("Pole comes up at", Dimension.Speed, 0.05, 5, HowTo = "when it is let go of by its motor or spring: a metre over the seconds", UsualTo = 2)]
+    public double ComesUp { get; init; } = 0.5;
+
+    [Measure("Its stop gives", Dimension.Length, 0.001, 0.2, HowTo = "rubber under the stop, squeezed; bare metal some {length:0.003}", UsualTo = 0.05)]
+    public double StopGives { get; init; } = 0.01;
 
     [Option("Inside", HowTo = "a strip of bicycle tube grips a wet pole")]
     public ClampLining Lining { get; init; } = ClampLining.Rubber;
@@ -114,6 +124,7 @@ public sealed record SlitSleeve : BaseKind
         b.Parts.Cut(StationId.Base, row, plastic, Length + Neck, what: "Sleeve", by: nameof(Length));
         b.Parts.Also(c => c with { Slit = new(Neck, c.Length, Slit) });
         b.Parts.Bought(StationId.Base, band, n);
+        var surfaceOf = b.Position(hold.Node);
         // The unslit end stands out below the clamps, for the coupler.
         var down = -b.Surface.U;
         var lower = b.Node("sleeve-lower", b.Position(hold.Node) + Length / 2 * down);
@@ -121,8 +132,25 @@ public sealed record SlitSleeve : BaseKind
         var end = b.Node("sleeve-end", b.Position(lower) + Neck * down);
         var neck = b.Beam(StationId.Base, "sleeve-neck", "sleeve's neck", lower, end, section, plastic, hold.Top.Axis);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("sleeve-neck"), "Neck of the sleeve bends", neck));
+        if (!b.HoldsGone)
+        {
+            var (slide, _) = FrictionGrip.Band(Tension, d, friction);
+            b.Checks.Add(new BottomClears(b, Deep, () => Lowest(b)));
+            b.Checks.Add(new RetractStops(b, ComesUp, StopGives, n * slide, section, plastic, () => Hung(b, surfaceOf)));
+        }
         b.Shape("sleeve", StationId.Base, "tube", [b.Point(hold.Node, b.Position(hold.Node) - Length / 2 * down), b.Point(end)], [row.Width]);
         return new Mount(end, b.Position(end), down, new TubePort("Sleeve's end", row));
+    }
+
+    /// <summary>Lowest part of it, m over still water.</summary>
+    private static double Lowest(RigBuilder b) =>
+        b.Figure.Where(s => s.Type is not ("strap" or "tether")).SelectMany(s => s.Points.Select(p => p.P[2] - s.Size.Min() / 2)).Min();
+
+    /// <summary>What hangs on the sleeve with the water that it carries along, kg, and how far beside the pole its middle is, m.</summary>
+    private static (double Mass, double Beside) Hung(RigBuilder b, Vec3 pole)
+    {
+        var (mass, centre) = b.MassOf(_ => true);
+        return (mass, (centre - pole).PerpendicularTo(b.Surface.U).Length);
     }
 
     /// <summary>Unslit pipe past the sleeve for the coupler's socket, m.</summary>

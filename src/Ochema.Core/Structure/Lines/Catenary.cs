@@ -4,7 +4,9 @@ namespace Ochema.Core.Structure.Lines;
 /// A stretch of heavy elastic rope between two points: t(s) = t₀ − q·s, dx/ds = t/|t|·(1 + |t|/EA) (Irvine, "Cable Structures", 1981, §1.4). The tension at
 /// its start is sought as the least of a convex function, so that any start ends at the one answer, taut or hanging far down.
 /// </summary>
-internal sealed class Catenary(Vec3 q)
+/// <param name="q">Weight and wind, N per unstretched metre.</param>
+/// <param name="near">Share of its size by which it may miss its end; rounding unless said.</param>
+internal sealed class Catenary(Vec3 q, double near = 2e-15)
 {
     private const int Rounds = 200;
     private readonly double weight = q.Length;
@@ -59,6 +61,26 @@ internal sealed class Catenary(Vec3 q)
                     + ha * (At(side, i) * At(down, j) + At(down, i) * At(side, j)) + off * At(third, i) * At(third, j);
     }
 
+    /// <summary>Where a stretch ends that begins with a tension, and how that moves with it (symmetric 3 × 3 by rows, m/N).</summary>
+    /// <param name="start">N, the way it runs; not along its weight alone.</param>
+    /// <param name="length">Unstretched, m.</param>
+    /// <param name="stiffness">EA, N.</param>
+    /// <param name="give">Nine numbers that are filled.</param>
+    internal Vec3 Walk(Vec3 start, double length, double stiffness, Span<double> give)
+    {
+        var a = start.Dot(down);
+        var level = start - a * down;
+        var h = level.Length;
+        var side = (1 / h) * level;
+        var f = Of(h, a, length, stiffness);
+        var third = side.Cross(down);
+        for (var i = 0; i < 3; i++)
+            for (var j = 0; j < 3; j++)
+                give[3 * i + j] = f.HH * At(side, i) * At(side, j) + f.AA * At(down, i) * At(down, j)
+                    + f.HA * (At(side, i) * At(down, j) + At(down, i) * At(side, j)) + f.Off * At(third, i) * At(third, j);
+        return f.Reach * side + f.Fall * down;
+    }
+
     internal static double At(Vec3 v, int i) => i switch { 0 => v.X, 1 => v.Y, _ => v.Z };
 
     private static Vec3 Aside(Vec3 v) => v.Cross(Math.Abs(v.X) < 0.9 ? Vec3.UnitX : Vec3.UnitY).Normalized();
@@ -81,7 +103,7 @@ internal sealed class Catenary(Vec3 q)
         {
             var f = Of(across, along, length, stiffness);
             var (rh, ra) = (reach - f.Reach, fall - f.Fall);
-            if (Math.Max(Math.Abs(rh), Math.Abs(ra)) <= 2e-15 * (length + reach + Math.Abs(fall)))
+            if (Math.Max(Math.Abs(rh), Math.Abs(ra)) <= near * (length + reach + Math.Abs(fall)))
                 return;
             var det = f.HH * f.AA - f.HA * f.HA;
             var (ph, pa) = ((f.AA * rh - f.HA * ra) / det, (f.HH * ra - f.HA * rh) / det);

@@ -102,9 +102,10 @@ internal sealed class StraightRope : NetRope
 
 /// <summary>A rope with weight or wind on it: catenaries between its nodes, whose lengths adjust until tensions are equal on both sides of
 /// each pulley.</summary>
-internal sealed class HeavyRope(Vec3 q, int stretches) : NetRope
+/// <param name="near">As <see cref="Catenary"/> takes it.</param>
+internal sealed class HeavyRope(Vec3 q, int stretches, double near = 2e-15) : NetRope
 {
-    private readonly Catenary[] hung = [.. Enumerable.Range(0, stretches).Select(_ => new Catenary(q))];
+    private readonly Catenary[] hung = [.. Enumerable.Range(0, stretches).Select(_ => new Catenary(q, near))];
     private readonly double[] energies = new double[stretches];
 
     public override int Lengths => hung.Length - 1;

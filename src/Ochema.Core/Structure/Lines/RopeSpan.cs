@@ -50,6 +50,8 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
     {
         var q = mass * Weight + wind;
         var at = OnChord(share);
+        if (near is not null && Quick(at, load, q, near) is { } quick)
+            return quick;
         var rope = new HeavyRope(q, 2) { Nodes = [0, 1, 2], Length = Length, Stiffness = stiffness };
         var places = new[] { from, at, to };
         var lengths = new[] { near?.First ?? share * Length };
@@ -92,6 +94,82 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
             damping *= 0.1;
         }
         return null;
+    }
+
+    /// <summary>
+    /// From a neighbouring answer by Newton's method on the tensions at the carriage and the length up to it, in which both stretches are written out: no
+    /// search within a search. Null where that does not come to rest at once; then it is hung step by step.
+    /// </summary>
+    private RopeHung? Quick(Vec3 at, Vec3 load, Vec3 q, RopeHung near)
+    {
+        const int rounds = 12;
+        var rope = new Catenary(q);
+        var first = near.First;
+        // What the rope pulls at the carriage with: back to its first end, on to its second.
+        var (back, on) = (-(near.Start - first * q), near.End + (Length - first) * q);
+        var (x1, y, z, x2) = (-back.X, back.Y, back.Z, on.X);
+        Span<double> one = stackalloc double[9];
+        Span<double> two = stackalloc double[9];
+        Span<double> m = stackalloc double[30];
+        for (var round = 0; round < rounds; round++)
+        {
+            (back, on) = (new(-x1, y, z), new(x2, -load.Y - y, -load.Z - z));
+            if (!(x1 > 0 && x2 > 0 && first > 0 && first < Length))
+                return null;
+            var (s1, s2) = (rope.Walk(back, first, stiffness, one), rope.Walk(on, Length - first, stiffness, two));
+            var (gap, t1, t2) = (s1 - s2 - (from - to), back.Length, on.Length);
+            var aside = at.X + s1.X - from.X;
+            var size = Chord * 1e-10;
+            if (Math.Abs(gap.X) + Math.Abs(gap.Y) + Math.Abs(gap.Z) + Math.Abs(aside) < size && Math.Abs(t1 - t2) < 1e-9 * t1)
+                return Found(from - s1, back, on, first, q, load);
+            // Where a stretch ends moves by a metre more of rope as it runs there.
+            var (e1, e2) = (back - first * q, on - (Length - first) * q);
+            var (r1, r2) = ((1 / e1.Length + 1 / stiffness) * e1, (1 / e2.Length + 1 / stiffness) * e2);
+            for (var i = 0; i < 3; i++)
+            {
+                m[6 * i] = -one[3 * i];
+                m[6 * i + 1] = one[3 * i + 1] + two[3 * i + 1];
+                m[6 * i + 2] = one[3 * i + 2] + two[3 * i + 2];
+                m[6 * i + 3] = -two[3 * i];
+                m[6 * i + 4] = Catenary.At(r1, i) + Catenary.At(r2, i);
+                m[6 * i + 5] = -Catenary.At(gap, i);
+            }
+            (m[18], m[19], m[20], m[21], m[22], m[23]) = (-one[0], one[1], one[2], 0, r1.X, -aside);
+            (m[24], m[25], m[26], m[27], m[28], m[29]) = (x1 / t1, y / t1 - -on.Y / t2, z / t1 - -on.Z / t2, -x2 / t2, 0, t2 - t1);
+            if (!Eliminate(m))
+                return null;
+            (x1, y, z, x2, first) = (x1 + m[5], y + m[11], z + m[17], x2 + m[23], first + m[29]);
+        }
+        return null;
+    }
+
+    private RopeHung Found(Vec3 place, Vec3 back, Vec3 on, double first, Vec3 q, Vec3 load)
+    {
+        var (start, end) = (first * q - back, on - (Length - first) * q);
+        var most = Math.Max(Math.Max(start.Length, back.Length), Math.Max(on.Length, end.Length));
+        return new(from, to, place, start, end, most, back.Length, first) { Held = -(load + back + on).X };
+    }
+
+    /// <summary>Solves five equations in place by elimination with the largest pivot; the answer is left in the last column.</summary>
+    private static bool Eliminate(Span<double> m)
+    {
+        for (var c = 0; c < 5; c++)
+        {
+            var best = c;
+            for (var r = c + 1; r < 5; r++)
+                if (Math.Abs(m[6 * r + c]) > Math.Abs(m[6 * best + c]))
+                    best = r;
+            var pivot = m[6 * best + c];
+            if (!(Math.Abs(pivot) > 1e-300) || !double.IsFinite(pivot))
+                return false;
+            for (var k = 0; k < 6; k++)
+                (m[6 * c + k], m[6 * best + k]) = (m[6 * best + k] / pivot, c == best ? m[6 * c + k] / pivot : m[6 * c + k]);
+            for (var r = 0; r < 5; r++)
+                if (r != c && m[6 * r + c] is not 0 and var by)
+                    for (var k = c; k < 6; k++)
+                        m[6 * r + k] -= by * m[6 * c + k];
+        }
+        return true;
     }
 
     private static void Gradient(HeavyRope rope, Vec3 load, Span<double> g)
@@ -156,25 +234,35 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
     public static double? LengthFor(Vec3 from, Vec3 to, double stiffness, double mass, double share, double depth, double load)
     {
         var chord = (to - from).Length;
-        double? Depth(double length)
+        RopeHung? near = null;
+        double? Off(double length)
         {
             var span = new RopeSpan(from, to, length, stiffness, mass);
-            return span.Under(share, new(0, 0, -load)) is { } hung ? span.OnChord(share).Z - hung.At.Z : null;
+            near = span.Under(share, new(0, 0, -load), default, near is null ? null : near with { First = share * length }) ?? near;
+            return near is null ? null : span.OnChord(share).Z - near.At.Z - depth;
         }
         // A longer rope hangs deeper.
         var (low, high) = (0.2 * chord, chord + 2 * depth * depth / (chord * Math.Min(share, 1 - share)) + 1e-6);
-        for (var i = 0; Depth(high) is { } d && d < depth; i++)
+        for (var i = 0; Off(high) is { } d && d < 0; i++)
         {
             if (i > 30)
                 return null;
             (low, high) = (high, high + 0.05 * chord);
         }
-        for (var i = 0; i < 60 && high - low > 1e-12 * chord; i++)
+        if (Off(low) is not { } under || Off(high) is not { } over)
+            return null;
+        // False position, the end that stays weighed half each time it does (Illinois).
+        for (var i = 0; i < 80 && high - low > 1e-12 * chord; i++)
         {
-            var middle = 0.5 * (low + high);
-            if (Depth(middle) is not { } d)
+            var next = i % 4 == 3 ? 0.5 * (low + high) : (low * over - high * under) / (over - under);
+            if (Off(next) is not { } d)
                 return null;
-            (low, high) = d < depth ? (middle, high) : (low, middle);
+            if (Math.Abs(d) < 1e-9 * depth)
+                return next;
+            if (d < 0)
+                (low, under, over) = (next, d, 0.5 * over);
+            else
+                (high, over, under) = (next, d, 0.5 * under);
         }
         return 0.5 * (low + high);
     }

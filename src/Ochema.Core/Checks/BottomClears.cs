@@ -1,0 +1,24 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>How deep the lowest part goes, in the trough of a wave, against the water that is there: (l + c ÷ 2) ÷ d.</summary>
+/// <param name="deep">Water, m.</param>
+/// <param name="lowest">Lowest part over still water, m; under it is negative.</param>
+public sealed class BottomClears(RigBuilder b, double deep, Func<double> lowest)
+    : Check("base.bottom", StationId.Base, new("bottom"), "Strikes the bottom")
+{
+    public override bool Fixed => true;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var motion = b.Host.Motion;
+        var (down, crest) = (Math.Max(0, -lowest()), motion.Wet ? motion.Crests[motion.Index(b.Rig.Run.Road)] : 0);
+        sheet?.Formula("({l} + {c} ÷ 2) ÷ {d}", "half a wave less water under the boat", "Stones, weed, wrecks; a bow that squats.")
+            .Term("l", "lowest part under still water", down, Dimension.Length, "this rig's pieces, pole as lowered")
+            .Term("c", "crest over trough", crest, Dimension.Length, "judgement, by the going").Term("d", "water", deep, Dimension.Length, Origin.Measures);
+        return Ratio(down + crest / 2, deep);
+    }
+}
