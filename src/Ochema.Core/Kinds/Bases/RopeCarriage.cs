@@ -350,7 +350,7 @@ public sealed record RopeCarriage : BaseKind
     }
 
     /// <summary>An anchor as the frame has it, N/m and N·m/rad: it stands, and shakes with nothing.</summary>
-    private const double Solid = 1e9;
+    private const double Solid = 1e8;
 
     /// <summary>A trunk as it is drawn, and what stays clear beside the ropes, m.</summary>
     private const double Trunk = 0.25;

@@ -29,7 +29,7 @@ public enum TiltedBy
         + "4; rect 44 26 32 24; dim room 36 9 44 9; dim beside 84 9 96 9; dim pivots 104 20 104 50")]
 public sealed record TiltFrame : HeadKind
 {
-    [StockChoice("Strip", "sections", Only = "flat")]
+    [StockChoice("Strip or board", "sections", Only = "flat,board-12x90,board-9x70", HowTo = "metal is bent, boards are screwed to a box")]
     public string Bar { get; init; } = "flat-al-25x3";
 
     [Measure("Inside bend radius", Dimension.Length, 0.0002, 0.03, HowTo = "the rod they are bent round")]
@@ -86,14 +86,14 @@ public sealed record TiltFrame : HeadKind
     /// <param name="Drop">Pivots from the outer frame's floor.</param>
     private readonly record struct Sizes(double Inner, double Outer, double Up, double Drop);
 
-    private Sizes Of(CameraRow camera, SectionRow bar, bool hangs)
+    private Sizes Of(CameraRow camera, SectionRow bar, bool hangs, bool boards)
     {
         var wide = camera.Width + (Screen == ScreenState.Open ? camera.ScreenOpen : 0) + 2 * Room;
         var up = Pivots ?? camera.CentreHeight;
         // What is beyond the pivots swings by: the camera's lower corner, or its upper one where it hangs in the frame.
         var beyond = hangs ? Math.Max(0, camera.Height - up) : up + bar.Height;
         var drop = Math.Min(beyond / Math.Max(0.05, Math.Cos(Swing)), Math.Sqrt(beyond * beyond + camera.Length * camera.Length / 4)) + Air;
-        return new(wide, wide + 2 * bar.Height + 2 * Spacer + (By == TiltedBy.Hand ? 0 : Beside), up, Math.Max(drop, BendRadius + Air));
+        return new(wide, wide + 2 * bar.Height + 2 * Spacer + (By == TiltedBy.Hand ? 0 : Beside), up, Math.Max(drop, (boards ? 0 : BendRadius) + Air));
     }
 
     /// <summary>Flat length of a strip bent to a U, m, and the middles of its bends from either end.</summary>
@@ -108,21 +108,37 @@ public sealed record TiltFrame : HeadKind
     {
         var camera = b.Stock.Find<CameraRow>("cameras", b.CameraOfPath.Body);
         var bar = b.Stock.Find<SectionRow>("sections", Bar);
-        var s = Of(camera, bar, false);
+        var boards = OfBoards(b);
+        var s = Of(camera, bar, false, boards);
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
-        yield return new(Work.Bend, "Bend both frames",
+        if (boards)
+            yield return new(Work.Cut, "Saw both boxes",
+                $"Inner one {Size(s.Inner)} inside: camera "
+                    + $"{Size(camera.Width)}{(Screen == ScreenState.Open ? $", its open screen {Size(camera.ScreenOpen)}" : "")} and twice {Size(Room)}. "
+                    + $"Outer one {Size(s.Outer)} inside. Sides in pairs, clamped, holes for the pivots through both at once. Corners glued and two screws "
+                        + $"each, 4 × 40 mm, "
+                    + "piloted: plywood splits along its edge.")
+            {
+                Of = "Inner box, floor",
+                Reads = [nameof(Room)],
+                Tools = ["rule", "marker", "fine-saw", "drill", "bits", "clamps"],
+                Minutes = 45,
+                Wrong = "Out of square: before the glue is hard, a clamp across the longer diagonal.",
+            };
+        else
+            yield return new(Work.Bend, "Bend both frames",
             $"Inner one {Size(s.Inner)} inside: camera {Size(camera.Width)}{(Screen == ScreenState.Open ? $", its open screen {Size(camera.ScreenOpen)}" : "")} and twice {Size(Room)}. "
                 + $"Outer one {Size(s.Outer)} inside. Bends at the marks, legs square; fingernail over the outside of each. Holes for the pivots after "
                     + $"bending, both legs "
                 + "clamped together, so that they are at one height.")
-        {
-            Of = "Inner frame",
-            Reads = [nameof(BendRadius), nameof(Room)],
-            Tools = ["rule", "marker", "vice", "bending-block", "mallet", "file"],
-            Minutes = 40,
-            Beware = "Sprung strip: gloves.",
-            Wrong = "Legs of two heights: file the longer one's hole up to a slot, a washer over it.",
-        };
+            {
+                Of = "Inner frame",
+                Reads = [nameof(BendRadius), nameof(Room)],
+                Tools = ["rule", "marker", "vice", "bending-block", "mallet", "file"],
+                Minutes = 40,
+                Beware = "Sprung strip: gloves.",
+                Wrong = "Legs of two heights: file the longer one's hole up to a slot, a washer over it.",
+            };
         yield return new(Work.Set, "Balance the camera between its pivots",
             "Pivot nuts loose, camera in as it will run, card and battery in. It must stay at every tilt: falls forward: further back; swings like a "
                 + "pendulum: pivots lower. Then the "
@@ -160,10 +176,12 @@ public sealed record TiltFrame : HeadKind
         var (sin, cos) = Math.SinCos(b.CameraOfPath.Pan);
         var left = new Vec3(-sin, cos, 0).PerpendicularTo(axis) is { Length: > 0.3 } l ? l.Normalized() : Vec3.UnitX.PerpendicularTo(axis).Normalized();
         var ahead = left.Cross(up);
-        var s = Of(camera, bar, hangs);
+        var boards = OfBoards(b);
+        var s = Of(camera, bar, hangs, boards);
         var pivotsAt = from.Position + s.Drop * axis;
         var floorAt = pivotsAt - s.Up * up;
-        b.Checks.Add(new BendCracks(head, new(head + "-frames"), metal, bar.Height, BendRadius));
+        if (!boards)
+            b.Checks.Add(new BendCracks(head, new(head + "-frames"), metal, bar.Height, BendRadius));
         // Each frame as it is: two halves of a floor and two legs.
         (NodeIndex Left, NodeIndex Right, Func<CaseForces, (Vec3 Force, Vec3 Moment)> Load) Frame(
             string name, string title, NodeIndex middle, Vec3 floor, Vec3 legs, double half, double leg)
@@ -181,7 +199,10 @@ public sealed record TiltFrame : HeadKind
                     return piece;
                 }
                 var floorPart = Part("floor", middle, corner, up);
-                Part("leg", corner, end, left);
+                var legPart = Part("leg", corner, end, left);
+                if (boards)
+                    b.Checks.Add(new CornerHolds(b, head, new(b.Own($"{name}-{way}-corner")), $"Corner of the {title} opens, {way}",
+                        b.EndLoad(legPart.First), bar.Height, metal));
                 return (end, b.EndLoad(floorPart.First));
             }
             var (one, other) = (Side("left", 1), Side("right", -1));
@@ -207,8 +228,9 @@ public sealed record TiltFrame : HeadKind
         var offset = s.Up - camera.CentreHeight;
         var mass = b.CameraOfPath.Mass ?? camera.Mass + lens.Mass;
         b.Checks.Add(new TiltBalance(b, head, mass, aheadOf, offset, Swing, Torque));
-        var flatInner = U(s.Inner, s.Up + Past, bar.Height);
-        var flatOuter = U(s.Outer, s.Drop + Past, bar.Height);
+        var (flatInner, flatOuter) = boards
+            ? ((Flat: s.Inner + 2 * bar.Height + 2 * (s.Up + Past), Bend: 0.0), (Flat: s.Outer + 2 * bar.Height + 2 * (s.Drop + Past), Bend: 0.0))
+            : (U(s.Inner, s.Up + Past, bar.Height), U(s.Outer, s.Drop + Past, bar.Height));
         var each = section.Area * metal.Density;
         // The camera stands in the middle: its screw is where its socket is. Strips are marked from the right.
         foreach (var (name, flat, aside, layer, joint) in new[]
@@ -216,6 +238,11 @@ public sealed record TiltFrame : HeadKind
             ("Inner frame", flatInner, camera.SocketAcross, Floor, b.Own("camera-screw")), ("Outer frame", flatOuter, 0, "Outer frame's floor", (string?)null),
         })
         {
+            if (boards)
+            {
+                Box(b, head, name, bar, metal, flat == flatInner ? (s.Inner, s.Up) : (s.Outer, s.Drop), aside, layer, joint);
+                continue;
+            }
             b.Parts.Cut(head, bar, metal, flat.Flat, what: name, by: name == "Outer frame" && By != TiltedBy.Hand ? nameof(Beside) : null);
             b.Parts.Also(c => c with
             {
@@ -258,6 +285,21 @@ public sealed record TiltFrame : HeadKind
         if (Screen == ScreenState.Open && camera.ScreenOpen <= 0)
             b.Findings.Add(new ReportFinding(head, $"The {Words.Inside(camera.Name)} has no screen that opens, as listed: enter how far yours stands out."));
         return new Mount(seat, floorAt - SetBack * ahead, up);
+    }
+
+    /// <summary>True where it is screwed together of boards: wood does not bend round a corner.</summary>
+    private bool OfBoards(RigBuilder b) => b.Stock.MaterialOf(Bar).Family == MaterialFamily.Wood;
+
+    /// <summary>A frame of boards: its floor, which goes over the ends of the sides, and the two sides.</summary>
+    /// <param name="size">Inside, and its pivots over the floor, m.</param>
+    private static void Box(RigBuilder b, StationId head, string name, SectionRow bar, Material wood, (double Inside, double Up) size, double aside,
+        string layer, string? joint)
+    {
+        var box = name.Replace("frame", "box", StringComparison.Ordinal);
+        b.Parts.Cut(head, bar, wood, size.Inside + 2 * bar.Height, what: $"{box}, floor");
+        b.Parts.Also(c => c with { Holes = [new(c.Length / 2 + aside, layer, joint)] });
+        b.Parts.Cut(head, bar, wood, size.Up + Past, 2, what: $"{box}, side");
+        b.Parts.Also(c => c with { Holes = [new(c.Length - Past, name, b.Own("tilt-pivot"))] });
     }
 
     /// <summary>Centre of camera and lens ahead of the middle of its body, m.</summary>
