@@ -40,7 +40,8 @@ public static class Adviser
     {
         var now = Assessor.Quick(rig, stock, modes: true);
         return [.. Judge(stock, Try(stock, Candidates(rig, stock), now, stop)
-            .Where(c => Gain(c, now) || (c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue))
+            // What is stiffer and lets go for it is no help.
+            .Where(c => Gain(c, now) || ((c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue) && (c.Use <= 1 || c.Use <= now.Use)))
             .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use)
                 .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most), stop)];
     }

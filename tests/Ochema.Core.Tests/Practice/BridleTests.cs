@@ -98,4 +98,14 @@ public sealed class BridleTests
     [Fact]
     public void ElasticOrCordIsAskedAndComputed() =>
         Assert.Contains("Cord legs, drawn tight", Schools.Of(Rig, Stock).Single(s => s.Id == "hold").Sides.Select(s => s.Title));
+
+    [Theory] // stiffer and let go of is no advice
+    [InlineData("bridle")]
+    [InlineData("cup-plate-riser")]
+    public void NothingIsAdvisedThatLetsGoOfWhatHolds(string name)
+    {
+        var rig = RigFiles.Named(name);
+        Assert.NotEqual(Verdict.LetsGo, Assess(rig).Verdict.Word);
+        Assert.DoesNotContain(Adviser.Best(rig, Stock), a => a.Verdict == Verdict.LetsGo);
+    }
 }

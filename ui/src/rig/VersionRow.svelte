@@ -26,7 +26,10 @@
   </div>
   {#if v.changed.length}
     <p class="text-xs leading-snug">
-      {v.changed.slice(0, 3).map(fill).join(' · ')}{v.changed.length > 3 ? ` · and ${v.changed.length - 3} more` : ''}
+      {v.changed
+        .slice(0, 3)
+        .map((c) => fill(c))
+        .join(' · ')}{v.changed.length > 3 ? ` · and ${v.changed.length - 3} more` : ''}
     </p>
   {/if}
   <div class="mt-1 flex gap-1">
