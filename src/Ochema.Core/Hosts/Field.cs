@@ -91,30 +91,16 @@ public sealed class Field : Host
             Bears = bears,
             Friction = grips,
         };
-        Site Gripped(string id, string name, SiteForm form, string material, double diameter, double wall, double span) => new()
-        {
-            Id = id,
-            Name = name,
-            Form = form,
-            Material = material,
-            Diameter = diameter,
-            Thickness = wall,
-            ClearRadius = span,
-            CrownRadius = 30,
-            Coat = 0,
-            Slope = 0,
-            WindFactor = 0.9,
-        };
         return
         [
             // Bearing and friction: common practice, no source; try your own.
             Ground("grass", "Short grass", 1e5, 0.45), Ground("floor", "Hard floor", 2e6, 0.4), Ground("sand", "Dry sand", 3e4, 0.5),
                 Ground("snow", "Trodden snow", 2e4, 0.2),
-            Gripped("railing", "Railing, 1-1/2 in pipe", SiteForm.Tube, "steel-s235", 0.0483, 0.0032, 0.75),
-            Gripped("fence", "Fence rail", SiteForm.Edge, "pine", 0.038, 0.019, 0.6),
-            Gripped("post", "Post", SiteForm.Trunk, "pine", 0.1, 0.05, 0.5),
-            Gripped("table", "Table edge", SiteForm.Edge, "pine", 0.028, 0.014, 0.3),
-            Gripped("thin-edge", "Thin edge: stand or instrument", SiteForm.Edge, "pine", 0.006, 0.003, 0.12),
+            Site.Gripped("railing", "Railing, 1-1/2 in pipe", SiteForm.Tube, "steel-s235", 0.0483, 0.0032, 0.75, 0.9),
+            Site.Gripped("fence", "Fence rail", SiteForm.Edge, "pine", 0.038, 0.019, 0.6, 0.9),
+            Site.Gripped("post", "Post", SiteForm.Trunk, "pine", 0.1, 0.05, 0.5, 0.9),
+            Site.Gripped("table", "Table edge", SiteForm.Edge, "pine", 0.028, 0.014, 0.3, 0.9),
+            Site.Gripped("thin-edge", "Thin edge: stand or instrument", SiteForm.Edge, "pine", 0.006, 0.003, 0.12, 0.9),
         ];
     }
 

@@ -82,32 +82,14 @@ public sealed class SailingBoat : Host
         _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
     };
 
-    protected override IReadOnlyList<Site> MakeSites()
-    {
-        static Site Spar(string id, string name, double diameter, double wall, double span) => new()
-        {
-            Id = id,
-            Name = name,
-            Form = SiteForm.Tube,
-            Material = "al-6061-t6",
-            Diameter = diameter,
-            Thickness = wall,
-            ClearRadius = span,
-            CrownRadius = 30,
-            Coat = 0,
-            Slope = 0,
-            WindFactor = 1.1,
-        };
-        return
-        [
-            new() { Id = "bridle", Name = "Bridle, below the forestay", Form = SiteForm.Bridle, Material = "stainless-304", Thickness = 0.005,
-                ClearRadius = 0.5,
-                CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.1 },
-            Spar("front-beam", "Front beam, left", 0.08, 0.003, 0.5), Spar("boom", "Boom", 0.055, 0.002, 0.6),
-            new() { Id = "hull-side", Name = "Rim of the left hull, trapeze side", Form = SiteForm.Edge, Material = "composite-body", Diameter = 0.02,
-                Thickness = 0.01, ClearRadius = 0.4, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1 },
-        ];
-    }
+    protected override IReadOnlyList<Site> MakeSites() =>
+    [
+        new() { Id = "bridle", Name = "Bridle, below the forestay", Form = SiteForm.Bridle, Material = "stainless-304", Thickness = 0.005, ClearRadius = 0.5,
+            CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.1 },
+        Site.Gripped("front-beam", "Front beam, left", SiteForm.Tube, "al-6061-t6", 0.08, 0.003, 0.5, 1.1),
+        Site.Gripped("boom", "Boom", SiteForm.Tube, "al-6061-t6", 0.055, 0.002, 0.6, 1.1),
+        Site.Gripped("hull-side", "Rim of the left hull, trapeze side", SiteForm.Edge, "composite-body", 0.02, 0.01, 0.4, 1),
+    ];
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [

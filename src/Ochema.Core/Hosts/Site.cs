@@ -87,6 +87,26 @@ public sealed record Site
 
     [Option("Surface today")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
+
+    /// <summary>A preset of something that is gripped: a tube, an edge, a post.</summary>
+    /// <param name="diameter">Across it, m.</param>
+    /// <param name="wall">m; of what is solid, half its diameter.</param>
+    /// <param name="clear">Clear radius, m.</param>
+    /// <param name="wind">Air speed there over that of the host.</param>
+    internal static Site Gripped(string id, string name, SiteForm form, string material, double diameter, double wall, double clear, double wind) => new()
+    {
+        Id = id,
+        Name = name,
+        Form = form,
+        Material = material,
+        Diameter = diameter,
+        Thickness = wall,
+        ClearRadius = clear,
+        CrownRadius = 30,
+        Coat = 0,
+        Slope = 0,
+        WindFactor = wind,
+    };
 }
 
 /// <summary>Where a strap or tether may end: something closed and fixed, as a point or an edge a hook slides along.</summary>

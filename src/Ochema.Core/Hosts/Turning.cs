@@ -88,24 +88,9 @@ public sealed class Turning : Host
 
     protected override IReadOnlyList<HostSurface> Drawing() => drawing;
 
-    private static Site Place(string id, string name, SiteForm form, string material, double diameter, double wall, double span) => new()
-    {
-        Id = id,
-        Name = name,
-        Form = form,
-        Material = material,
-        Diameter = diameter,
-        Thickness = wall,
-        ClearRadius = span,
-        CrownRadius = 30,
-        Coat = 0,
-        Slope = 0,
-        WindFactor = 1,
-    };
-
     /// <summary>A playground's roundabout: the rail on its right-hand side, as seen from the way it goes.</summary>
     public static Turning Roundabout { get; } = new("roundabout", "Roundabout", "the roundabout", new(Vec3.UnitZ, Vec3.Zero, 1.1), 7, new(0, -1.1, 0.86),
-        Vec3.UnitX, Vec3.UnitZ, Place("rail", "Hand rail, 42 mm pipe", SiteForm.Tube, "steel-s235", 0.0424, 0.003, 0.35),
+        Vec3.UnitX, Vec3.UnitZ, Site.Gripped("rail", "Hand rail, 42 mm pipe", SiteForm.Tube, "steel-s235", 0.0424, 0.003, 0.35, 1),
         [
             HostDrawing.At("rail-post", "Round the rail's post", new(0.4, -1.02, 0.6), 2000), HostDrawing.At("hub", "Round the hub", new(0, 0, 0.7), 4000),
         ],
@@ -120,7 +105,7 @@ public sealed class Turning : Host
 
     /// <summary>A fan under a ceiling, its blade taken hold of at half a metre.</summary>
     public static Turning Fan { get; } = new("ceiling-fan", "Ceiling fan", "the fan", new(Vec3.UnitZ, new(0, 0, 2.3), 0.5), 11, new(0, -0.5, 2.3),
-        Vec3.UnitY, -Vec3.UnitZ, Place("blade", "Blade, half a metre out", SiteForm.Edge, "pine", 0.008, 0.004, 0.3),
+        Vec3.UnitY, -Vec3.UnitZ, Site.Gripped("blade", "Blade, half a metre out", SiteForm.Edge, "pine", 0.008, 0.004, 0.3, 1),
         [HostDrawing.At("fan-hub", "Round the fan's stem", new(0, 0, 2.4), 1000)],
         [
             HostDrawing.Tube("stem", "trim", 0.03, new(0, 0, 2.3), new(0, 0, 2.7)), HostDrawing.Dome("motor", "trim", new(0, 0, 2.32), new(0.12, 0.12,
@@ -135,7 +120,7 @@ public sealed class Turning : Host
     /// <summary>A wheel on edge, on a stand: a spoke's end at the top as it is drawn.</summary>
     public static Turning Wheel { get; } = new("turning-wheel", "Wheel on edge", "the wheel", new(Vec3.UnitY, new(0, 0, 0.9), 0.6, Tumbles: true), 9, new(0,
         0, 1.5),
-        Vec3.UnitX, Vec3.UnitZ, Place("wheel-rim", "Rim, 25 mm tube", SiteForm.Tube, "steel-s235", 0.025, 0.002, 0.2),
+        Vec3.UnitX, Vec3.UnitZ, Site.Gripped("wheel-rim", "Rim, 25 mm tube", SiteForm.Tube, "steel-s235", 0.025, 0.002, 0.2, 1),
         [HostDrawing.At("wheel-hub", "Round the hub", new(0, 0.03, 0.9), 3000)],
         [
             HostDrawing.Tube("wheel-rim", "trim", 0.025,
@@ -148,7 +133,7 @@ public sealed class Turning : Host
 
     /// <summary>A swing at its lowest: the weight stays down in its own axes, for it swings freely.</summary>
     public static Turning Swing { get; } = new("swing", "Swing", "the swing", new(Vec3.UnitY, new(0, 0, 2.7), 2.2, Swings: true), 6, new(0.02, -0.2, 0.5),
-        Vec3.UnitY, -Vec3.UnitZ, Place("seat", "Seat board, from below", SiteForm.Edge, "pine", 0.03, 0.015, 0.25),
+        Vec3.UnitY, -Vec3.UnitZ, Site.Gripped("seat", "Seat board, from below", SiteForm.Edge, "pine", 0.03, 0.015, 0.25, 1),
         [
             HostDrawing.At("chain-left", "Chain, left", new(-0.05, 0.22, 0.9), 2000), HostDrawing.At("chain-right", "Chain, right", new(-0.05, -0.22, 0.9),
                 2000),

@@ -204,7 +204,7 @@ public sealed record BridleBracket : BaseKind
                 if (i > 0)
                     b.Checks.Add(new LegSlack(new(ids[i]), $"{Words.Capital(names[i])} goes slack", held, i, () => Rests(line)));
             }
-            b.Checks.Add(new BridleDroops(b, held, upper.Z, () => Lowest(b, guess)));
+            b.Checks.Add(new BridleDroops(b, held, upper.Z, () => guess.Z - Extent.Lowest(b)));
         }
         if (!b.HoldsGone)
         {
@@ -263,8 +263,4 @@ public sealed record BridleBracket : BaseKind
         if (Lashing.Fault(Lashing.Knots.First(k => k.Id == End), LegStock.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new ReportFinding(StationId.Base, $"Legs: {fault}.", true));
     }
-
-    private static double Lowest(RigBuilder b, Vec3 point) =>
-        b.Figure.Where(s => s.Type is not ("strap" or "tether" or "post" or "strip")).SelectMany(s => s.Points.Select(p =>
-            point.Z - p.P[2] + s.Size.Min() / 2)).Max();
 }

@@ -242,7 +242,7 @@ public sealed record RopeCarriage : BaseKind
             {
                 b.Checks.Add(new RopeStrength(b, rope, $"{title} parts", knot, Pulley));
                 b.Checks.Add(new RopeClearance(rope, Two ? $"Hits what is below, {label}" : "Hits what is below", here.Z, Clear,
-                    () => Lowest(b, point), () => Farthest(b, point + aside)));
+                    () => point.Z - Extent.Lowest(b), () => Extent.Farthest(b, point + aside)));
                 b.Checks.Add(new RopePulley(rope, $"Pulley of the {label} overloaded", Wheelbase, Stamped));
                 b.Checks.Add(new BoardBends(b, rope, $"Board under the {label} breaks", Wheelbase, net, wood));
                 b.Checks.Add(new RopeOverdrawn(rope, $"Ratchet alone breaks the {label}", knot));
@@ -479,7 +479,7 @@ public sealed record RopeCarriage : BaseKind
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"Should one rope part, the other catches {FormattableString.Invariant($"{first.Catches:0.0}")} times the weight, {Force(caught.Most)}; the "
                     + $"carriage swings under it and comes down to "
-                    + $"{Holes.Size(Math.Max(0, caught.At.Z - Farthest(b, point + Apart / 2 * Vec3.UnitY) - b.Host.GroundHeight))} over the ground."));
+                    + $"{Holes.Size(Math.Max(0, caught.At.Z - Extent.Farthest(b, point + Apart / 2 * Vec3.UnitY) - b.Host.GroundHeight))} over the ground."));
         if (MovedBy == RopeDrive.Slope)
         {
             var (fall, way) = Path(first, chord);
@@ -487,16 +487,6 @@ public sealed record RopeCarriage : BaseKind
                 $"Let go at its high end it reaches {QuantityText.Of(RopeRolls.Speed(fall, way), Dimension.Speed)} by itself."));
         }
     }
-
-    /// <summary>Lowest part of the rig below the rope while it hangs level, m.</summary>
-    private static double Lowest(RigBuilder b, Vec3 point) => Own(b).Max(p => point.Z - p.At.Z + p.Half);
-
-    /// <summary>Part of the rig that is farthest from a rope, m.</summary>
-    private static double Farthest(RigBuilder b, Vec3 point) => Own(b).Max(p => (p.At - point).Length + p.Half);
-
-    private static IEnumerable<(Vec3 At, double Half)> Own(RigBuilder b) =>
-        b.Figure.Where(s => s.Type is not ("strap" or "tether" or "post" or "strip"))
-            .SelectMany(s => s.Points.Select(p => (Vec3.From(p.P), (s.Type == "plate" ? s.Size.Min() : s.Size.Max()) / 2)));
 
     private static (Vec3 Force, Vec3 Moment) Worst(IEnumerable<(Vec3 Force, Vec3 Moment)> loads)
     {

@@ -135,16 +135,12 @@ public sealed record SlitSleeve : BaseKind
         if (!b.HoldsGone)
         {
             var (slide, _) = FrictionGrip.Band(Tension, d, friction);
-            b.Checks.Add(new BottomClears(b, Deep, () => Lowest(b)));
+            b.Checks.Add(new BottomClears(b, Deep, () => Extent.Lowest(b)));
             b.Checks.Add(new RetractStops(b, ComesUp, StopGives, n * slide, section, plastic, () => Hung(b, surfaceOf)));
         }
         b.Shape("sleeve", StationId.Base, "tube", [b.Point(hold.Node, b.Position(hold.Node) - Length / 2 * down), b.Point(end)], [row.Width]);
         return new Mount(end, b.Position(end), down, new TubePort("Sleeve's end", row));
     }
-
-    /// <summary>Lowest part of it, m over still water.</summary>
-    private static double Lowest(RigBuilder b) =>
-        b.Figure.Where(s => s.Type is not ("strap" or "tether")).SelectMany(s => s.Points.Select(p => p.P[2] - s.Size.Min() / 2)).Min();
 
     /// <summary>What hangs on the sleeve with the water that it carries along, kg, and how far beside the pole its middle is, m.</summary>
     private static (double Mass, double Beside) Hung(RigBuilder b, Vec3 pole)
