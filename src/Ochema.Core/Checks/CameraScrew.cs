@@ -27,7 +27,7 @@ public sealed class CameraScrew(RigBuilder b, StationId station, Vec3 seat, Vec3
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var force = mass * f.Field + f.Pressure * face.BoxForce(f.Wind) + f.Splash * ahead + f.Case.Knock;
+        var force = mass * (f.Field + Flung.Beyond(b, f, centre)) + f.Pressure * face.BoxForce(f.Wind) + f.Splash * ahead + f.Case.Knock;
         var moment = (centre - seat).Cross(force);
         var tension = Math.Max(0, force.Dot(up)) + moment.Length / SeatRadius;
         var capacity = SocketShare * screw.ProofLoad;

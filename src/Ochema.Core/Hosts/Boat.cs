@@ -54,6 +54,8 @@ public sealed class Boat(string id, string name, double length, double beam, dou
 
     public override string Kind => "boat";
 
+    public override bool Snags => true;
+
     public override MotionProfile Motion => engine is null ? Paddling : Planing;
 
     public override ShakeProfile Shake => shake;

@@ -37,6 +37,9 @@ public abstract class Host
     /// <summary>True when it protects somebody's head: holes end that.</summary>
     public virtual bool Protects => false;
 
+    /// <summary>True where things hang or grow that catch what stands out: weed, lines, branches.</summary>
+    public virtual bool Snags => false;
+
     /// <summary>What it is driven by along the tape.</summary>
     public virtual Drive Drive => Drive.Travel(Called, 70);
 

@@ -46,6 +46,8 @@ public sealed class SailingBoat : Host
 
     public override string Kind => "boat";
 
+    public override bool Snags => true;
+
     public override string Called => "the boat";
 
     public override string Below => "the water";

@@ -78,6 +78,13 @@ public abstract record ReachKind : StationKind
     /// <summary>True for what is moved by hand between pictures and bounces before it stands: how long is said then.</summary>
     internal virtual bool WaitsToSettle => false;
 
+    /// <summary>True for what stands out so far that weed, lines and branches catch it.</summary>
+    [JsonIgnore]
+    public virtual bool Snags => false;
+
+    /// <summary>The answers it stands for.</summary>
+    internal virtual IEnumerable<Stance> Stances => [];
+
     /// <summary>True for what reaches so far that power lines have to be asked about.</summary>
     [JsonIgnore]
     public virtual bool MayTouchLines => false;

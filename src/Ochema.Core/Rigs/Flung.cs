@@ -1,11 +1,22 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Rigs;
 
 /// <summary>What a host that turns does to the rig, in the builder's words: turns a minute, pull outwards, weight that balances it.</summary>
 internal static class Flung
 {
+    /// <summary>How much more than the first camera something is pulled outwards, m/s²: by as much as it is farther out.</summary>
+    /// <param name="at">Its middle, m.</param>
+    public static Vec3 Beyond(RigBuilder b, CaseForces f, Vec3 at)
+    {
+        if (!f.Case.Spins || b.Host.Motion.Turning is not { } spin)
+            return Vec3.Zero;
+        var rate = spin.Rate(f.Speed);
+        return rate * rate * (spin.Outward(at) - spin.Outward(b.Position(b.Camera.Node)));
+    }
+
     public static IEnumerable<ReportFinding> Findings(RigBuilder b)
     {
         if (b.Host.Motion.Turning is not { } spin)

@@ -9,6 +9,7 @@ internal static class SchoolQuestion
     public const string Soft = "soft";
     public const string Weight = "weight";
     public const string Ropes = "ropes";
+    public const string Reach = "reach";
 }
 
 /// <summary>An answer that a kind stands for.</summary>

@@ -46,6 +46,7 @@ public static class Schools
         ]);
         Add("soft", "Stiff or soft?", Sides(SchoolQuestion.Soft, isolators, s => rig with { Isolator = (IsolatorKind)s.Kind }));
         Add("weight", "Light and stiff, or heavy and steady?", Sides(SchoolQuestion.Weight, bases, s => rig with { Base = (BaseKind)s.Kind }));
+        Add("reach", "Pushed in, or drawn right out?", Sides(SchoolQuestion.Reach, rig.Reach.Stances, s => rig with { Reach = (ReachKind)s.Kind }));
         Add("ropes", "One rope or two?", Sides(SchoolQuestion.Ropes, bases, s => rig with { Base = (BaseKind)s.Kind }));
         return list;
     }

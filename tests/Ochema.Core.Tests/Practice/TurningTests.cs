@@ -81,4 +81,16 @@ public sealed class TurningTests
             c.Id == "tether.catch").Use;
         Assert.True(Catches(6) > 2 * Catches(1.6));
     }
+
+    [Fact] // a second camera is pulled by its own distance
+    public void WhatIsFartherOutIsPulledHarder()
+    {
+        var model = new RigModel(RigFiles.Named("roundabout"), Stock);
+        var b = model.Builder;
+        var f = model.Forces(model.State([]), new RigCase("turn", "", Vec3.Zero, -1, Vec3.Zero, Spins: true), 2)!;
+        var at = b.Position(b.Camera.Node) - 0.3 * Vec3.UnitY;
+        var rate = b.Host.Motion.Turning!.Rate(2);
+        Near.Share(0.3 * rate * rate, Ochema.Core.Rigs.Flung.Beyond(b, f, at).Length, 1e-9);
+        Assert.Equal(Vec3.Zero, Ochema.Core.Rigs.Flung.Beyond(b, model.Forces(model.State([]), new RigCase("still", "", Vec3.Zero, -1, Vec3.Zero), 2)!, at));
+    }
 }

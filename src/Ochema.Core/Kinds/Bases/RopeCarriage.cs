@@ -290,22 +290,21 @@ public sealed record RopeCarriage : BaseKind
             mount = mount with { Node = under };
         }
         Balance(b, mount, timber, section, wood);
-        (double Fall, double Way)? path = null;
-        (double Fall, double Way) Way() => path ??= Path(ropes[0], chord);
-        (double Mass, Vec3 Centre)? known = null;
-        (double Mass, Vec3 Centre) Moving() => known ??= b.MassOf(n => !n.StartsWith("anchor-", StringComparison.Ordinal));
+        // Checks are looked at side by side: each is worked out once for all of them.
+        var rolls = new Lazy<(double Fall, double Way)>(() => Path(ropes[0], chord));
+        var runs = new Lazy<(double Mass, Vec3 Centre)>(() => b.MassOf(n => !n.StartsWith("anchor-", StringComparison.Ordinal)));
         if (!b.HoldsGone)
         {
             b.Checks.Add(new RopeAnchor(b, ropes, site.EndsHold));
-            b.Checks.Add(new RopeStop(b, cord, Stop, () => Moving().Mass));
+            b.Checks.Add(new RopeStop(b, cord, Stop, () => runs.Value.Mass));
             b.Checks.Add(new RopeLevel(() =>
             {
-                var (mass, centre) = Moving();
+                var (mass, centre) = runs.Value;
                 return (mass * MotionProfile.Gravity * (centre.X - point.X), ropes.Sum(r => Nods(r, chord)) + Brings(mass, centre, point));
             }));
             if (MovedBy == RopeDrive.Slope)
-                b.Checks.Add(new RopeRolls(() => Way()));
-            b.Later(() => Settle(b, ropes, Moving(), point, chord, ratchet));
+                b.Checks.Add(new RopeRolls(() => rolls.Value));
+            b.Later(() => Settle(b, ropes, runs.Value, point, chord, ratchet));
         }
         return mount with
         {

@@ -42,6 +42,21 @@ public sealed record TelescopingPole : ReachKind
     /// <summary>Longer than this a pole reaches where lines hang, m (judgement).</summary>
     private const double LineReach = 2;
 
+    [Measure("Pushed in", Dimension.Length, 0.1, 7.5, HowTo = "foot to head, as short as it goes; leave empty where it stays as it is", UsualTo = 4)]
+    public double? Shortest { get; init; }
+
+    [Measure("Drawn right out", Dimension.Length, 0.3, 7.5, HowTo = "foot to head, each joint still overlapping by three diameters", UsualTo = 5)]
+    public double? Longest { get; init; }
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool Snags => true;
+
+    internal override IEnumerable<Stance> Stances => Shortest is not { } least || Longest is not { } most || least >= most ? [] :
+    [
+        new(SchoolQuestion.Reach, 0, "Pushed in", "Steady, seldom caught.", this with { Length = least }, Length <= least),
+        new(SchoolQuestion.Reach, 1, "Drawn right out", "The boat is in the picture; everything droops and turns sooner.", this with { Length = most }, Length >= most),
+    ];
+
     [System.Text.Json.Serialization.JsonIgnore]
     public override bool MayTouchLines => Length >= LineReach;
 
