@@ -13,6 +13,9 @@ public static class Adviser
     /// <summary>Longest list that is read to its end.</summary>
     private const int MostShown = 16;
 
+    /// <summary>Uses that differ by less are the same.</summary>
+    private const double Same = 0.01;
+
     /// <summary>The whole report of a rig, with the best single changes tried.</summary>
     /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
     public static AssessmentReport Assess(RigDocument rig, Catalogue stock) => Assessor.Assess(rig, stock) with { Advice = Best(rig, stock) };
@@ -41,7 +44,7 @@ public static class Adviser
         var now = Assessor.Quick(rig, stock, modes: true);
         return [.. Judge(stock, Try(stock, Candidates(rig, stock), now, stop)
             // What is stiffer and lets go for it is no help.
-            .Where(c => Gain(c, now) || ((c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue) && (c.Use <= 1 || c.Use <= now.Use)))
+            .Where(c => Gain(c, now) || ((c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue) && (c.Use <= 1 || c.Use <= now.Use + Same)))
             .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use)
                 .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most), stop)];
     }
