@@ -115,6 +115,8 @@ public sealed class StoryTests : IDisposable
             "tall-pole" => "power lines",
             "ground-pan" => "Holds at any wind",
             "wing-row" => "signed for it",
+            "rope-two" => "nobody is below it",
+            "swing" => "Holds at any speed",
             _ => "Holds up to"
         }, browser.Script<string>("return document.body.innerText"));
         Saved();
