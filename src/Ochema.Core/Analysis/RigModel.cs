@@ -222,7 +222,7 @@ internal sealed class RigModel
         : null;
 
     /// <summary>Height of a wave at the host, m over still water.</summary>
-    private double Crest => Builder.Host.Motion.Crests[Builder.Host.Motion.Index(Builder.Rig.Run.Road)];
+    private double Crest => Builder.Host.Motion.Crest(Builder.Rig.Run.Road);
 
     /// <summary>Load of water from ahead at 1 Pa on all that lies lower than a height, m over still water, and of a wave on the cameras: N/m on members, N
     /// on bodies.</summary>

@@ -52,7 +52,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var first = LetGoCases.Of(b).Where(c => !forWord || c.Kind == "hold").ToList();
         var tasks = first.Select(c => (Func<LetGoReport>)(() =>
                 Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != c.Station),
-                    driving, intactLimit, intactUse)))
+                    Caught(c), intactLimit, intactUse)))
             .Concat(forWord ? [] : LetGoCases.Links(b).Select(c => (Func<LetGoReport>)(() => Link(c))))
             .Prepend(StrapsAlone).ToList();
         var reports = SideBySide(tasks.Count, i => tasks[i]());
@@ -62,6 +62,13 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
                 if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && onlySlides.ContainsKey(first[i].Id))
                     reports[1 + i] = Shifted(reports[1 + i], holds);
         return [.. reports[1..(1 + after)], .. !forWord && Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
+    }
+
+    /// <summary>The cases of a state: heavier by as much as what is left catches, where the rig drops onto it.</summary>
+    private IReadOnlyList<RigCase> Caught(LetGoCase c)
+    {
+        var times = b.Holds.Find(h => h.Id == c.Id)?.Catches() ?? 1;
+        return times <= 1 ? driving : [.. driving.Select(x => x with { Field = times * x.Field, Caught = times })];
     }
 
     /// <summary>

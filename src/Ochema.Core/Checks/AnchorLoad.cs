@@ -13,7 +13,7 @@ public sealed class AnchorLoad(RigBuilder b, PartId part, Strap strap, StationId
     private readonly double factor = b.Factors[FactorTable.Bolt];
 
     /// <summary>Taken where nothing is known, N: what a hand pulls with (judgement).</summary>
-    private const double Unknown = 200;
+    internal const double Unknown = 200;
 
     public override CheckSort Sort => strap.AnchorHolds is null && anchor.Holds is null ? CheckSort.Service : CheckSort.Strength;
 

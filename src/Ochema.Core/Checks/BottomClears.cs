@@ -14,8 +14,7 @@ public sealed class BottomClears(RigBuilder b, double deep, Func<double> lowest)
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var motion = b.Host.Motion;
-        var (down, crest) = (Math.Max(0, -lowest()), motion.Wet ? motion.Crests[motion.Index(b.Rig.Run.Road)] : 0);
+        var (down, crest) = (Math.Max(0, -lowest()), b.Host.Motion.Crest(b.Rig.Run.Road));
         sheet?.Formula("({l} + {c} ÷ 2) ÷ {d}", "half a wave less water under the boat", "Stones, weed, wrecks; a bow that squats.")
             .Term("l", "lowest part under still water", down, Dimension.Length, "this rig's pieces, pole as lowered")
             .Term("c", "crest over trough", crest, Dimension.Length, "judgement, by the going").Term("d", "water", deep, Dimension.Length, Origin.Measures);

@@ -16,8 +16,7 @@ public sealed class BridleDroops(RigBuilder b, HeldByLines held, double high, Fu
     {
         if (held.In(f) is not { } at)
             return MostUse;
-        var motion = b.Host.Motion;
-        var (crest, below) = (motion.Wet ? motion.Crests[motion.Index(b.Rig.Run.Road)] : 0, hangs());
+        var (crest, below) = (b.Host.Motion.Crest(b.Rig.Run.Road), hangs());
         sheet?.Formula("({d} + {h}) ÷ ({z} − {c})", "a point on elastic lines, hung anew in this case", "Spray reaches it long before.")
             .Term("d", "below the upper shackle", high - at.Z, Dimension.Length, "lines hung in this case")
             .Term("h", "hangs below the bracket", below, Dimension.Length, "this rig's pieces")

@@ -12,9 +12,6 @@ public sealed class RopeAnchor(RigBuilder b, IReadOnlyList<HungRope> ropes, doub
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];
 
-    /// <summary>Taken where nothing is known, N: what a hand pulls with (judgement).</summary>
-    private const double Unknown = 200;
-
     public override CheckSort Sort => holds is null ? CheckSort.Service : CheckSort.Strength;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -32,8 +29,8 @@ public sealed class RopeAnchor(RigBuilder b, IReadOnlyList<HungRope> ropes, doub
         sheet?.Formula("{k} × {R} ÷ {H}", "what the ropes put on their ends, hung in this case",
             "A dead trunk, wet ground round a post, a sling that slides down.")
             .Factor(b, FactorTable.Bolt).Term("R", "pull of the ropes", pull, Dimension.Force, "ropes hung in this case")
-            .Term("H", "it holds", holds ?? Unknown, Dimension.Force, holds is { } own ? Taken.Origin(b.Rig, "your pull, or known", "endsHold", own)
+            .Term("H", "it holds", holds ?? AnchorLoad.Unknown, Dimension.Force, holds is { } own ? Taken.Origin(b.Rig, "your pull, or known", "endsHold", own)
                 : "not known: pull on it, or ask");
-        return Ratio(factor * pull, holds ?? Unknown);
+        return Ratio(factor * pull, holds ?? AnchorLoad.Unknown);
     }
 }

@@ -1,5 +1,6 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
+
 namespace Ochema.Core.Checks;
 
 /// <summary>A carriage that hangs nose down or up: weight out of the middle against what brings it back.</summary>

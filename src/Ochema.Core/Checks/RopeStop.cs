@@ -18,21 +18,20 @@ public sealed class RopeStop(RigBuilder b, StrapRow cord, double travel, Func<do
 {
     private readonly double factor = b.Factors[FactorTable.TetherCatch];
 
-    /// <summary>Share of a cord's strength that is left in its knot (common practice, no source).</summary>
-    private const double Knotted = 0.6;
+    private readonly Knot knot = Lashing.Knots.First(k => k.Id == "double-overhand");
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (m, v) = (moving(), f.Speed);
         var (jerk, peak) = (v * v / travel, m * v * v / travel);
         var most = RopeWay.Stopping * MotionProfile.Gravity;
-        var strong = cord.BreakingStrength * Knotted;
+        var strong = cord.BreakingStrength * knot.Keeps;
         sheet?.Formula("max({V}² ÷ {s} ÷ {a}, {k} × {m} × {V}² ÷ {s} ÷ {B})", "energy of a spring: its peak is m·V² ÷ travel",
             "A stop that is shorter than it was measured; a rope that is wet.")
             .Factor(b, FactorTable.TetherCatch).Term("V", "speed it runs in with", v, Dimension.Speed, Origin.Measures)
             .Term("s", "the stop gives", travel, Dimension.Length, Origin.Measures).Term("m", "what runs", m, Dimension.Mass, "parts as listed")
             .Term("a", "stopping the rig is judged for", most, Dimension.Acceleration, "judgement, 0.4–0.8 g")
-            .Term("B", "the cord holds, knotted", strong, Dimension.Force, cord.Source);
+            .Term("B", $"the cord holds with its {Words.Inside(knot.Name)}", strong, Dimension.Force, cord.Source);
         return Math.Max(Ratio(jerk, most), Ratio(factor * peak, strong));
     }
 }

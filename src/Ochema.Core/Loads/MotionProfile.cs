@@ -42,9 +42,11 @@ public sealed record GoingWords(string Label, string Smooth, string Average, str
 /// <param name="Jolt">Amplitude of a half-sine pulse of the host, m/s², up positive, that the rig's modes answer.</param>
 /// <param name="Shaken">Axis and side of the peaks of the host's steady shaking (three times its root mean square, and its engine's tremble); zero for none.</param>
 /// <param name="Dunk">True when water at the host's speed meets the camera.</param>
+/// <param name="Caught">Times which the field is counted already, where what is left catches a rig that drops.</param>
 /// <param name="Spins">True while the host turns: it pulls outwards by the square of the speed.</param>
 public sealed record RigCase(
-    string Id, string Label, Vec3 Field, int Wind, Vec3 Knock, double Jolt = 0, Vec3 Shaken = default, bool Dunk = false, bool Spins = false)
+    string Id, string Label, Vec3 Field, int Wind, Vec3 Knock, double Jolt = 0, Vec3 Shaken = default, bool Dunk = false, bool Spins = false,
+    double Caught = 1)
 {
     /// <summary>True when the rig's own movement is counted in.</summary>
     public bool Dynamic => Jolt != 0 || Shaken != Vec3.Zero;
@@ -103,6 +105,9 @@ public sealed record MotionProfile
 
     /// <summary>Height of a wave at the host over still water, m, by going: what lies below meets it at the host's speed; none on land.</summary>
     public IReadOnlyList<double> Crests { get; init; } = [];
+
+    /// <summary>Crest of a wave at the host over still water, m; none on land.</summary>
+    public double Crest(Going going) => Wet ? Crests[Index(going)] : 0;
 
     /// <summary>True when it floats, and the origin lies on the water line.</summary>
     public bool Wet => Crests.Count > 0;

@@ -97,7 +97,7 @@ public sealed class HungRope
     }
 
     /// <summary>What pulls at the rope in a case, N.</summary>
-    public Vec3 LoadOf(CaseForces f) => -(Other is { } o && f.IsGone(o) ? Catches : 1) * f.Spring(Spring).Force;
+    public Vec3 LoadOf(CaseForces f) => -(Other is { } o && f.IsGone(o) ? Catches / f.Case.Caught : 1) * f.Spring(Spring).Force;
 
     /// <summary>How it hangs in a case; null where nothing is in balance.</summary>
     public RopeHung? In(CaseForces f) => f.Once(this, static (rope, forces) => new Found(rope.Hang(forces))).Hung;

@@ -23,7 +23,11 @@ public sealed record HoldSpot(PartId Id, StationId Station, string Label, Site S
 /// <param name="Spring">Index of its spring in the model.</param>
 /// <param name="Node">Node on the panel.</param>
 /// <param name="Top">Where it is screwed on.</param>
-public sealed record Hold(PartId Id, StationId Station, string Label, SpringIndex Spring, NodeIndex Node, Mount Top);
+public sealed record Hold(PartId Id, StationId Station, string Label, SpringIndex Spring, NodeIndex Node, Mount Top)
+{
+    /// <summary>Times its weight with which the rig is caught by what is left when this one goes; 1 where it does not drop.</summary>
+    public Func<double> Catches { get; init; } = static () => 1;
+}
 
 /// <summary>A run of beam elements that is one piece.</summary>
 /// <param name="First">First element's index.</param>

@@ -20,7 +20,10 @@ public static class Questions
             yield return new("signedOff", s.SignedOff, "Has a licensed mechanic or the authority signed for it? Anything outside an aircraft waits for that.", "It is not signed off: it does not fly.");
         if (pole)
             yield return new("powerLines", s.PowerLines, "Is it clear of power lines by 3 m (10 ft) and the pole's own length, wherever it goes?", "A pole within reach of power lines kills: not here.");
-        if (rig.Run.Consequence != Consequence.OnPeople && (pole || rig.Site.Form.HangsOver || host.NeedsSignOff(rig.Site)))
-            yield return new("nobodyBelow", s.NobodyBelow, "Is it certain that nobody is below it, ever? Else a drop lands on people.", "People are below: choose that a drop lands on people, and keep it by what that asks for.");
+        if (rig.Run.Consequence != Consequence.OnPeople && (pole || rig.Site.Form.HangsOver || host.Motion.Turning is { Swings: false } || host.NeedsSignOff(rig.Site)))
+            yield return new("nobodyBelow", s.NobodyBelow, host.Motion.Turning is null
+                ? "Is it certain that nobody is below it, ever? Else a drop lands on people."
+                : "Is it certain that nobody is below it or in the plane it turns in, ever? Else what comes off flies at people.",
+                "People are below: choose that a drop lands on people, and keep it by what that asks for.");
     }
 }

@@ -106,6 +106,16 @@ public sealed class RopeRunTests
         Assert.NotNull(b);
     }
 
+    [Fact] // what hangs on the rope that is left is caught with it: head, beam and bolts see the same jerk
+    public void WhatHangsOnTheOtherRopeIsCaughtWithIt()
+    {
+        var report = Assess(Two);
+        double Head(string state) => report.LetGo.Single(l => l.Id == state).Uses["head"];
+        Assert.True(Head("rope-left") > 1.2 * Head("intact"), $"{Head("rope-left")} against {Head("intact")}");
+        // And the rope itself is not counted twice.
+        Assert.InRange(report.LetGo.Single(l => l.Id == "rope-left").Uses["base"], 0.1, 0.9);
+    }
+
     [Fact]
     public void WithOneRopePartedItSwingsLowerAndIsStillClear()
     {

@@ -67,6 +67,9 @@ public sealed class TurningTests
     public void FasterThanItsJawHoldsItFlies()
     {
         var fan = RigFiles.Named("fan");
+        // Whether anybody is where it flies has to be answered first.
+        Assert.Equal(Why.Unanswered, Assessor.Assess(fan, Stock).Verdict.Why);
+        fan = fan with { Survey = fan.Survey with { NobodyBelow = Answer.Yes } };
         var slow = Assessor.Assess(fan, Stock);
         Assert.Equal(Verdict.Holds, slow.Verdict.Word);
         var spin = HostLibrary.Find("ceiling-fan")!.Motion.Turning!;

@@ -237,7 +237,11 @@ public sealed record RopeCarriage : BaseKind
                 Spring = spring,
             };
             ropes.Add(rope);
-            b.Holds.Add(new Hold(new(id), StationId.Base, label, spring, node, new Mount(board, b.Position(board), -Vec3.UnitZ)));
+            b.Holds.Add(new Hold(new(id), StationId.Base, label, spring, node, new Mount(board, b.Position(board), -Vec3.UnitZ))
+            {
+                // With this one parted the other catches.
+                Catches = () => ropes.Find(r => r.Id.Name != id)?.Catches ?? 1,
+            });
             if (!b.HoldsGone)
             {
                 b.Checks.Add(new RopeStrength(b, rope, $"{title} parts", knot, Pulley));
@@ -429,12 +433,17 @@ public sealed record RopeCarriage : BaseKind
         if (rope.Span is not { } span)
             return (0, 0);
         const int places = 24;
-        var heights = new List<double>();
+        var hung = new List<(double Share, double Height)>();
         for (var i = 0; i <= places; i++)
-            heights.Add(span.Under(Math.Clamp((double)i / places, Start / chord, 1 - Start / chord), new(0, 0, -rope.Share))?.At.Z ?? 0);
-        var high = heights[0] >= heights[^1] ? 0 : places;
-        var low = heights.IndexOf(heights.Min());
-        return (heights[high] - heights[low], Math.Abs(high - low) * chord / places);
+        {
+            var share = Math.Clamp((double)i / places, Start / chord, 1 - Start / chord);
+            if (span.Under(share, new(0, 0, -rope.Share)) is { } at)
+                hung.Add((share, at.At.Z));
+        }
+        if (hung.Count == 0)
+            return (0, 0);
+        var (high, low) = (hung[0].Height >= hung[^1].Height ? hung[0] : hung[^1], hung.MinBy(h => h.Height));
+        return (high.Height - low.Height, Math.Abs(high.Share - low.Share) * chord);
     }
 
     /// <summary>Hangs the ropes with what they carry, puts the frame on their tangent and says what the builder needs to know.</summary>
@@ -465,10 +474,11 @@ public sealed record RopeCarriage : BaseKind
         var empty = span.Empty();
         // Pitch of a plucked string: (1/2L)·√(T/m).
         var pitch = Math.Sqrt(empty.Most / first.Row.MassPerMetre) / (2 * chord);
+        // What a rope stretches by is known to half or twice (its row's range): so much the ratchet has to take up.
+        var stretch = rest.Most * span.Length / first.Row.AxialStiffness;
         b.Findings.Add(new ReportFinding(StationId.Base,
-            $"Each rope stands at {Force(rest.Tension)} with the carriage in the middle, {Force(empty.Most)} empty: plucked then, it swings {10 * pitch:0} "
-                + $"times in ten seconds. "
-                + $"It is drawn in by {Holes.Size(Math.Max(0, span.Chord - span.Length + 0.02))} past taut."));
+            $"{(count == 1 ? "The rope" : "Each rope")} stands at {Force(rest.Tension)} with the carriage on it, {Force(empty.Most)} empty: plucked then, it "
+                + $"swings {10 * pitch:0} times in ten seconds. It stretches by {Holes.Size(stretch)}, half or twice that by its make: the ratchet takes up so much."));
         if (Math.Max(rest.Most, empty.Most) * b.Factors[FactorTable.Rope] > ratchet.BreakingStrength)
             b.Findings.Add(new ReportFinding(StationId.Base, $"The {Words.Inside(ratchet.Name)} is too weak to draw it: a wider one.", true));
         if (Pulley < 6 * first.Row.Thickness)

@@ -54,7 +54,7 @@ public sealed record TelescopingPole : ReachKind
     internal override IEnumerable<Stance> Stances => Shortest is not { } least || Longest is not { } most || least >= most ? [] :
     [
         new(SchoolQuestion.Reach, 0, "Pushed in", "Steady, seldom caught.", this with { Length = least }, Length <= least),
-        new(SchoolQuestion.Reach, 1, "Drawn right out", "The boat is in the picture; everything droops and turns sooner.", this with { Length = most }, Length >= most),
+        new(SchoolQuestion.Reach, 1, "Drawn right out", "More of the host in the picture; everything droops and turns sooner.", this with { Length = most }, Length >= most),
     ];
 
     [System.Text.Json.Serialization.JsonIgnore]
