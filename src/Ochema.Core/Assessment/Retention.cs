@@ -40,8 +40,17 @@ internal static class Retention
         {
             var tether = needs > 2 ? "One more tether from it, to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
             Piece(camera, path.Own("camera"), head.Keeps, needs, tether);
-            if (head.Joins is var (piece, by))
-                Piece(piece ?? (path.IsSecond ? "Its head" : "Head"), path.Own("head"), [by], needs, tether);
+            if ((path.IsSecond ? b.SecondCamera : b.Camera)?.InShoe is { } shoe)
+            {
+                // A tether from the camera does not keep what slides out of its shoe.
+                var looped = (path.IsSecond ? rig.Second!.Camera : rig.Camera).ShoeLoop == ShoeLoop.Looped;
+                List<string> by = looped ? ["its shoe", "its loop"] : ["its shoe"];
+                list.Add(new($"{shoe.Row.Name}, in the shoe", path.Own("camera"), by.Count, needs, by, looped ? "its loop" : "nothing", by.Count == 1,
+                    by.Count >= needs ? "" : looped ? "Take it out of the shoe: above people it wants a screw of its own" : "A loop of cord from it to the "
+                        + "camera's eye"));
+            }
+            if (head.Joins is var (piece, how))
+                Piece(piece ?? (path.IsSecond ? "Its head" : "Head"), path.Own("head"), [how], needs, tether);
             if (!path.IsSecond && rig.Isolator is not NoIsolator)
                 Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
             if (reach.Stands)

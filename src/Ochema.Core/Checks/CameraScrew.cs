@@ -9,7 +9,15 @@ namespace Ochema.Core.Checks;
 /// <summary>
 /// The screw in the camera's socket (ISO 1222): what tips the camera on its seat pulls at the screw over half the seat's width.
 /// </summary>
-public sealed class CameraScrew(RigBuilder b, StationId station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw)
+/// <param name="b">The rig.</param>
+/// <param name="station">The camera's row.</param>
+/// <param name="seat">Middle of the screw, m.</param>
+/// <param name="centre">Centre of all that stands on it, m.</param>
+/// <param name="mass">All that stands on it, kg.</param>
+/// <param name="face">What the wind sees of the camera, as if at <paramref name="centre"/>.</param>
+/// <param name="screw">In its socket.</param>
+/// <param name="above">What is in its shoe; null for nothing.</param>
+public sealed class CameraScrew(RigBuilder b, StationId station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw, InShoe? above = null)
     : Check(station + ".screw", station, new(station + "-screw"), "Camera screw pulls")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];
@@ -29,6 +37,12 @@ public sealed class CameraScrew(RigBuilder b, StationId station, Vec3 seat, Vec3
     {
         var force = mass * (f.Field + Flung.Beyond(b, f, centre)) + f.Pressure * face.BoxForce(f.Wind) + f.Splash * ahead + f.Case.Knock;
         var moment = (centre - seat).Cross(force);
+        if (above is not null)
+        {
+            var wind = f.Pressure * above.Face.BoxForce(f.Wind) + f.Splash * above.Face.BoxForce(Loads.MotionProfile.WindDirection(0));
+            force += wind;
+            moment += (above.Centre - seat).Cross(wind);
+        }
         var tension = Math.Max(0, force.Dot(up)) + moment.Length / SeatRadius;
         var capacity = SocketShare * screw.ProofLoad;
         sheet?.Formula("{k} × ({N} + {M} ÷ {r}) ÷ ({s} × {P})", "moment about the edge of the seat; proof load of the screw (SAE J429, ISO 898-1)", "A screw that is only hand-tight, a cracked socket.")

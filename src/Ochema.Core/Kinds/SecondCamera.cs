@@ -4,7 +4,7 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Kinds;
 
-/// <summary>A second, small camera on the same base, to be changed from there.</summary>
+/// <summary>A second, small camera or a lamp on the same base, to be changed from there.</summary>
 public static class SecondCamera
 {
     /// <summary>Where it may go: beside the first on a bar, or on the far side of the same bolt.</summary>
@@ -24,6 +24,12 @@ public static class SecondCamera
             Head = clip,
             Camera = small,
             Where = SecondPlace.Underneath,
+        });
+        yield return ("lamp beside", "A lamp beside it, on a bar", new SecondPath
+        {
+            Reach = new CrossBar { Offset = -0.2, Height = 0.02, Section = "square-al-20x2" },
+            Head = new BallHead(),
+            Camera = new CameraChoice { Body = "lamp-dive", Lens = "no-lens" },
         });
     }
 }

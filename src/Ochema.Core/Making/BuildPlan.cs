@@ -121,10 +121,12 @@ internal static class BuildPlan
         foreach (var tether in b.Tethers)
             yield return HouseSteps.Tethered(tether);
         // Its screw and washers go on with it.
-        foreach (var part in b.Parts.Where(p => IsCamera(p.Station) && p.Sort == PieceSort.Own))
+        foreach (var part in b.Parts.Where(p => IsCamera(p.Station) && p.Sort == PieceSort.Own).DistinctBy(p => p.Station))
         {
-            var screws = b.Joints.FindAll(j => j.Station == part.Station);
-            yield return HouseSteps.Camera(part.Station, part.Name, screws.FirstOrDefault()) with { Joints = [.. screws.Select(j => j.Id)] };
+            var (screws, camera) = (b.Joints.FindAll(j => j.Station == part.Station), b.CameraOf(part.Station));
+            yield return HouseSteps.Camera(part.Station, part.Name, screws.FirstOrDefault(), camera.Body) with { Joints = [.. screws.Select(j => j.Id)] };
+            if (camera.InShoe is { } shoe)
+                yield return HouseSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera : b.Rig.Camera);
         }
         foreach (var step in own.Where(s => s.Step.Work == Work.Set))
             yield return step;

@@ -370,13 +370,28 @@ internal static class HouseSteps
     { Tools = ["scissors", "lighter"], Minutes = 4 })
     { Tether = tether.Choice };
 
-    /// <summary>The camera goes on; by its screw, or into what snaps round it.</summary>
-    public static StationStep Camera(string station, string name, ScrewJoint? screw) => new(station, new(Work.Camera, "Camera on: "
-        + $"{Words.Inside(name)}",
+    /// <summary>How long a full battery lasts, said where it is put in; empty where that is not known.</summary>
+    private static string Full(CameraRow of) => of.Lasts is { } seconds
+        ? $" Battery full: at {QuantityText.Of(of.Draws, Dimension.Power)} it lasts about {Math.Max(5, 5 * Math.Round(seconds / 300)):0} minutes, less in "
+            + $"the cold." : "";
+
+    /// <summary>What goes into a camera's shoe.</summary>
+    public static StationStep InShoe(string station, CameraRow of, CameraChoice camera) => new(station, new(Work.Camera, "Into the shoe: "
+        + $"{Words.Inside(of.Name)}",
+        "Home to the shoe's stop, its ring drawn tight by fingers, pull on it." + (camera.ShoeLoop == ShoeLoop.Looped
+            ? " A loop of cord from it through the camera's eye, short: it must not reach the lens." : "") + Full(of))
+    {
+        Minutes = 2,
+        Wrong = "It rocks: the shoe's own screws are loose; they come before anything else.",
+    });
+
+    /// <summary>The camera, or what stands in its place, goes on; by its screw, or into what snaps round it.</summary>
+    public static StationStep Camera(string station, string name, ScrewJoint? screw, CameraRow body) => new(station, new(Work.Camera,
+        (body.Makes == Makes.Picture ? "Camera on: " : "On goes the ") + $"{Words.Inside(name)}",
         (screw is null ? "One hand on it until the tether and its clip hold it. In until it snaps, the pin or band closed, pull on it."
             : "One hand on it until the tether and its screw hold it. Rubber washer in, "
                 + $"{QuantityText.Of(screw.TightenedWith, Dimension.Torque)}, tight by hand, a mark line.")
-        + " Start it before anybody moves off.")
+        + Full(body) + (body.Makes == Makes.Light ? " Switched on before anybody moves off." : " Start it before anybody moves off."))
     {
         Tools = ["cloth"],
         Minutes = 4,

@@ -53,6 +53,9 @@ public sealed class StockChoiceAttribute(string label, string list) : Attribute
     /// <summary>The field beside it whose row it has to fit, as a lens its body; empty for none.</summary>
     public string Beside { get; init; } = "";
 
+    /// <summary>What is said for choosing none of them, as "nothing"; empty where one has to be chosen.</summary>
+    public string None { get; init; } = "";
+
     /// <summary>Only rows whose <c>type</c> or <c>shape</c> is one of these (comma-separated).</summary>
     public string Only { get; init; } = "";
 }

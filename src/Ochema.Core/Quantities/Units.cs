@@ -44,6 +44,11 @@ public enum Dimension
 
     /// <summary>A place that is marked out on a piece: a length to the tenth of a millimetre or the hundredth of an inch, whatever its size.</summary>
     Mark,
+
+    Power,
+
+    /// <summary>What a battery holds.</summary>
+    Energy,
 }
 
 /// <summary>The two families of display units.</summary>
@@ -151,6 +156,9 @@ public static class Units
         new("in", Dimension.Drill, Inch, 0, "in", "inch", "\""),
         new("mm", Dimension.Mark, 1e-3, 0, "mm"),
         new("in", Dimension.Mark, Inch, 0, "in", "inch", "\""),
+        new("W", Dimension.Power, 1, 0, "w", "watt", "watts"),
+        new("Wh", Dimension.Energy, 3600, 0, "wh", "watt-hours"),
+        new("kJ", Dimension.Energy, 1000, 0, "kj"),
     ];
 
     /// <summary>What the interface prints, per dimension and system.</summary>
@@ -185,6 +193,8 @@ public static class Units
         .. Both(Dimension.Density, "kg/m³", 0, "lb/ft³", 0, step: 10),
         .. Both(Dimension.BendingStiffness, "N·m²", 1, "lbf·in²", 0),
         .. Both(Dimension.Drill, "mm", 1, "in", 3, step: 0.1, inchStep: 1 / 64.0),
+        .. Both(Dimension.Power, "W", 1, "W", 1, step: 0.5),
+        .. Both(Dimension.Energy, "Wh", 1, "Wh", 1),
         new(Dimension.Mark, UnitSystem.Metric, "mm", 1e-3, 0, 1, false, 1e6, 1, 0.1),
         new(Dimension.Mark, UnitSystem.Inch, "in", Inch, 0, 2, false, 0, 2, 0.01),
     ];

@@ -132,6 +132,15 @@ public abstract record HeadKind : StationKind
     [JsonIgnore]
     public virtual bool ScrewsIn => true;
 
+    /// <summary>True for one that takes a long lens by its foot as well as a camera.</summary>
+    internal virtual bool TakesLensFoot => ScrewsIn;
+
+    /// <summary>True for one on which a camera hangs upside down where it hangs.</summary>
+    internal virtual bool TurnsOver => true;
+
+    /// <summary>True where there is room above the camera.</summary>
+    internal virtual bool LeavesTopFree => true;
+
     /// <summary>What the camera's screw passes where it is made by hand; null where the head comes with its plate and screw.</summary>
     internal virtual StackLayer? Plate(RigBuilder b) => null;
 

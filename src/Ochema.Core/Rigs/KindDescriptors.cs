@@ -20,12 +20,13 @@ namespace Ochema.Core.Rigs;
 /// <param name="Dated">True for what is read off something: the day of measuring belongs to it.</param>
 /// <param name="List">The list of the shelf that it is chosen from.</param>
 /// <param name="Beside">The field beside it whose choice its own has to fit.</param>
+/// <param name="None">What is said for choosing nothing; null where something has to be chosen.</param>
 public sealed record FieldDescriptor(
     string Name, string Type, string Label, string HowTo, Dimension? Dimension, double? Minimum, double? Maximum, bool Measured,
     JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds,
         IReadOnlyList<string>? Forms = null, IReadOnlyList<string>? Hosts = null, double? UsualFrom = null, double? UsualTo = null,
         IReadOnlyList<string>? Of = null, string? Beside = null, string? List = null,
-        bool Dated = false, bool Own = false);
+        bool Dated = false, bool Own = false, string? None = null);
 
 /// <summary>A choice of a field.</summary>
 /// <param name="With">Choices of the field <c>beside</c> that it fits; null where it fits all.</param>
@@ -101,7 +102,7 @@ public static class KindDescriptors
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial,
                     [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source, With: FitsWith(r, c, type, stock)))], null,
                     Beside: c.Beside.Length > 0 ? c.Beside : null, List: c.List,
-                    Own: StockList.All.Any(l => l.Id == c.List && l.Own)));
+                    Own: StockList.All.Any(l => l.Id == c.List && l.Own), None: c.None.Length > 0 ? c.None : null));
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
                 list.Add(new(name, "option", o.Label, o.HowTo, null, null, null, false, initial,
                     [.. Names(p.PropertyType).Select(n => new ChoiceDescriptor(JsonNamingPolicy.KebabCaseLower.ConvertName(n), LabelOf(p.PropertyType, n)))],

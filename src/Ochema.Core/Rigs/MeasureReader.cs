@@ -67,17 +67,21 @@ public static class MeasureReader
         return (Kind)copy.Deserialize(kind.GetType(), StrictJson.Options)!;
     }
 
-    /// <summary>Whether two rows go together: a lens that is built in goes with a body that has one, and with no other.</summary>
+    /// <summary>Whether two rows go together: a lens that is built in goes with a body that has one, and with no other; with a lamp goes none.</summary>
     public static bool Fit(IStockRow a, IStockRow b) => (a, b) switch
     {
-        (LensRow lens, CameraRow body) => lens.BuiltIn == body.BuiltIn,
+        (LensRow lens, CameraRow body) => lens.BuiltIn == body.BuiltIn && lens.None == (body.Makes != Makes.Picture),
         (CameraRow, LensRow) => Fit(b, a),
         _ => true,
     };
 
+    /// <summary>Type of what fits a camera's shoe, for <see cref="StockChoiceAttribute.Only"/>.</summary>
+    internal const string InShoe = "in-shoe";
+
     private static string? TypeOf(IStockRow row) => row switch
     {
         HeadRow h => h.Type,
+        CameraRow { InShoe: true } => InShoe,
         IsolatorRow i => i.Type,
         SectionRow s => JsonNamingPolicy.KebabCaseLower.ConvertName(s.Shape.ToString()),
         _ => null,

@@ -81,11 +81,21 @@ public sealed record CameraChoice
     [StockChoice("Lens", "lenses", Beside = "body")]
     public required string Lens { get; init; }
 
+    [Option("Held by", HowTo = "a long lens by its own foot: its weight is no load of the camera's mount")]
+    public CameraFoot Foot { get; init; }
+
+    [StockChoice("In its shoe", "cameras", Only = MeasureReader.InShoe, None = "nothing", HowTo = "lamp, microphone, recorder")]
+    public string? Shoe { get; init; }
+
+    [Option("What is in the shoe is", HowTo = "a loop of cord from it to the camera's eye")]
+    public ShoeLoop ShoeLoop { get; init; }
+
     [Measure("Zoomed to", Dimension.Length, 0.001, 1, HowTo = "of a zoom only; leave empty for where it is usually left", Measured = true,
         Chosen = true, Of = "lens")]
     public double? FocalLength { get; init; }
 
-    [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale; leave empty for the catalogue",
+    [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale, the shoe empty; leave empty for the "
+        + "catalogue",
         Measured = true, Of = "body,lens", UsualFrom = 0.06, UsualTo = 10, Greatest = "Greatest payload")]
     public double? Mass { get; init; }
 
@@ -116,6 +126,26 @@ public sealed record CameraChoice
 
     [Option("Delivered as")]
     public Delivery Delivery { get; init; } = Delivery.Uhd;
+}
+
+/// <summary>What of camera and lens stands on the head.</summary>
+public enum CameraFoot
+{
+    [Description("the lens's foot where it has one")]
+    AsUsual,
+
+    [Description("the camera's own foot")]
+    Body,
+}
+
+/// <summary>What keeps a thing in a camera's shoe.</summary>
+public enum ShoeLoop
+{
+    [Description("held by its shoe alone")]
+    ShoeAlone,
+
+    [Description("looped to the camera as well")]
+    Looped,
 }
 
 /// <summary>Where the second path begins.</summary>

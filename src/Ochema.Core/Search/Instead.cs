@@ -19,7 +19,9 @@ internal static class Instead
         Kind? current = station switch { "base" => rig.Base, "reach" => rig.Reach, "isolator" => rig.Isolator, "head" => rig.Head, _ => null };
         if (station == "camera")
         {
-            foreach (var c in stock.Cameras.Where(c => c.Id != rig.Camera.Body))
+            // A lamp is no way to take a picture.
+            var makes = stock.Find<CameraRow>("cameras", rig.Camera.Body).Makes;
+            foreach (var c in stock.Cameras.Where(c => c.Id != rig.Camera.Body && c.Makes == makes))
                 yield return (c.Id, station, c.Name, rig with { Camera = Fitted(rig.Camera with { Body = c.Id, Mass = null, Worth = null }, c, stock) });
             yield break;
         }

@@ -14,6 +14,8 @@ public static class ShakeAdvice
     /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
     public static IReadOnlyList<ShakeChange> Of(RigDocument rig, Catalogue stock, CancellationToken stop = default)
     {
+        if (stock.Find<CameraRow>("cameras", rig.Camera.Body).Makes != Makes.Picture)
+            return [];
         var now = Worst(rig, stock);
         return [.. Trials.Each(Candidates(rig, stock), c => Try(c.Rig, stock) is { Numbers: var n } words
                 ? new ShakeChange(c.Id, c.Title, n[0].Pixels, n[1].Pixels, n[2].Pixels, words.Word, c.Rig) : null, stop)

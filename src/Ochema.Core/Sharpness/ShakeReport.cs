@@ -17,6 +17,9 @@ public enum Sharp
     Steady,
     Lively,
     Rough,
+
+    /// <summary>What stands there takes no picture.</summary>
+    None,
 }
 
 /// <summary>One of the three picture numbers: root mean square in pixels of the delivered picture.</summary>

@@ -33,19 +33,24 @@ public static class Shaker
 
     /// <summary>The three numbers with their words; a rig that can move freely has none.</summary>
     internal static PictureWords Words(RigModel model) =>
-        model.Dynamics is null ? new PictureWords(Sharp.Unusable, [], "It can move freely: there is no picture.") : Words(model, new CameraMotion(model));
+        model.Builder.Camera.Body.Makes != Makes.Picture ? NoPicture(model.Builder.Camera.Body)
+        : model.Dynamics is null ? new PictureWords(Sharp.Unusable, [], "It can move freely: there is no picture.") : Words(model, new CameraMotion(model));
 
     /// <summary>The same for the second camera; null where there is none.</summary>
     internal static PictureWords? SecondWords(RigModel model) => model.Builder.SecondCamera is null ? null
         : model.Dynamics is null ? Words(model) : Words(model, new CameraMotion(model, second: true), second: true);
 
+    private static PictureWords NoPicture(CameraRow body) => new(Sharp.None, [], $"The {Quantities.Words.Inside(body.Name)} takes no picture.");
+
     private static PictureWords Words(RigModel model, CameraMotion motion, bool second = false)
     {
         var b = model.Builder;
         var (camera, c) = second ? (b.SecondCamera!, b.Rig.Second!.Camera) : (b.Camera, b.Rig.Camera);
+        if (camera.Body.Makes != Makes.Picture)
+            return NoPicture(camera.Body);
         var delivered = c.Delivery == Delivery.Hd ? 1920 : 3840;
         var focal = PictureSpread.FocalPixels(camera.Lens.FocalLength, camera.Body.SensorWidth, delivered);
-        var corner = c.Stabiliser == Stabiliser.Off ? 0 : camera.Body.Stabilisation switch { "strong" => 5, "none" => 0, _ => 2.5 };
+        var corner = c.Stabiliser == Stabiliser.Off ? 0 : camera.Body.Band;
         PictureNumber Number(string id, string label, double time, double stabilised)
         {
             var weights = motion.Frequencies.Select(f => Weight(f, time, stabilised)).ToArray();

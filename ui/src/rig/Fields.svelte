@@ -89,8 +89,8 @@
     const drawn = new Set([...(kind?.sketch ?? '').matchAll(/dim (\w+)/g)].map((m) => m[1]!));
     return Object.fromEntries(fields.filter((f) => drawn.has(f.name)).map((f, i) => [f.name, ALL[first + i]!]));
   });
-  const choices = (list: readonly { id: string; label: string }[]) =>
-    optionalChoices ? [{ id: '', label: 'the usual' }, ...list] : list;
+  const choices = (list: readonly { id: string; label: string }[], none?: string | null) =>
+    optionalChoices || none ? [{ id: '', label: none ?? 'the usual' }, ...list] : list;
 </script>
 
 {#if kind?.sketch}<Sketch text={kind.sketch} {letters} />{/if}
@@ -132,16 +132,19 @@
       onset={onset && ((p, v) => onset(p, v))}
     />
   {:else}
-    {@const own = f.type === 'stock' && !onset && !optionalChoices && f.own}
+    {@const own = f.type === 'stock' && !onset && !optionalChoices && f.own && !f.none}
     <ChoiceField
       label={f.label}
       hint={f.howTo}
       action={own ? 'Yours differs?' : ''}
       onaction={() => (making = { list: f.list!, from: value[f.name] as string, name: f.name })}
       value={(value[f.name] as string | undefined) ??
-        (optionalChoices ? '' : ((f.default as string) ?? f.choices?.[0]?.id ?? ''))}
-      choices={choices(rows(f).filter((c) => !f.beside || !c.with || c.with.includes(value[f.beside] as string)))}
-      onchange={(id) => set(f.name, id)}
+        (optionalChoices || f.none ? '' : ((f.default as string) ?? f.choices?.[0]?.id ?? ''))}
+      choices={choices(
+        rows(f).filter((c) => !f.beside || !c.with || c.with.includes(value[f.beside] as string)),
+        f.none,
+      )}
+      onchange={(id) => set(f.name, f.none ? id || undefined : id)}
     />
   {/if}
 {/each}

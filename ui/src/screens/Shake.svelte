@@ -51,12 +51,19 @@
       aria-label="The picture"
     >
       <p class="text-2xl leading-tight font-bold" aria-live="polite" data-sharp={report.picture.word}>
-        <span class="word-{worst!.state}">{worst!.word}</span> at {quantity(session.doc.run.speed, 'speed')}
+        {#if report.picture.word === 'none'}No picture{:else}<span class="word-{worst!.state}">{worst!.word}</span> at {quantity(
+            session.doc.run.speed,
+            'speed',
+          )}{/if}
       </p>
-      <p class="mt-0.5 text-sm">{report.picture.text} In pixels of the delivered picture.</p>
-      <PictureNumbers picture={report.picture} modes={report.modes} />
-      <h3 class="mt-3">What a frame does</h3>
-      <TestChart picture={report.picture} {rolling} />
+      <p class="mt-0.5 text-sm">
+        {report.picture.text}{report.picture.word === 'none' ? '' : ' In pixels of the delivered picture.'}
+      </p>
+      {#if report.picture.numbers.length}
+        <PictureNumbers picture={report.picture} modes={report.modes} />
+        <h3 class="mt-3">What a frame does</h3>
+        <TestChart picture={report.picture} {rolling} />
+      {/if}
       <label class="mt-1 flex items-center gap-2 text-sm">
         <input type="checkbox" class="checkbox checkbox-sm" bind:checked={rolling} />
         with the rolling read-out

@@ -5,5 +5,6 @@ export const sharpWords = {
   unusable: { word: 'Unusable', state: 'lets-go' },
   steady: { word: 'Steady', state: 'holds' },
   lively: { word: 'Lively', state: 'tight' },
+  none: { word: 'None', state: 'holds' },
   rough: { word: 'Rough', state: 'lets-go' },
 } as const;

@@ -19,8 +19,10 @@ internal static class CameraOnSeat
         var body = b.Stock.Find<CameraRow>("cameras", c.Body);
         var lens = b.Stock.Find<LensRow>("lenses", c.Lens).At(c.FocalLength);
         if (!MeasureReader.Fit(lens, body))
-            b.Findings.Add(new ReportFinding(b.Own("camera"), body.BuiltIn
-                ? $"The {Words.Inside(lens.Name)} does not go on the {Words.Inside(body.Name)}: its lens is built in."
+            b.Findings.Add(new ReportFinding(b.Own("camera"), body.Makes != Makes.Picture
+                ? $"The {Words.Inside(body.Name)} takes no lens."
+                : lens.None ? $"The {Words.Inside(body.Name)} sees nothing without a lens."
+                : body.BuiltIn ? $"The {Words.Inside(lens.Name)} does not go on the {Words.Inside(body.Name)}: its lens is built in."
                 : $"The {Words.Inside(body.Name)} has no lens of its own: choose one that goes on it.", true));
         var catalogueMass = body.Mass + lens.Mass;
         var mass = c.Mass ?? catalogueMass;
@@ -32,7 +34,10 @@ internal static class CameraOnSeat
         var lensAhead = body.Length / 2 + lens.Length / 2;
         // On a wall the head points outwards: the camera stands off the seat along the mount's axis.
         var stand = seat.Axis.Z > 0.5 ? Vec3.UnitZ : seat.Axis.Z < -0.5 ? -Vec3.UnitZ : seat.Axis;
-        var middle = seat.Position + body.CentreHeight * stand;
+        // A long lens stands on its own foot, the body behind it.
+        var footed = c.Foot == CameraFoot.AsUsual && b.HeadOfPath.TakesLensFoot ? lens.Foot : null;
+        var pivot = seat.Position + (footed is null ? body.CentreHeight : lens.FootBelow) * stand;
+        var middle = footed is { } foot ? pivot - (foot + body.Length / 2) * view : pivot;
         var centre = middle + lensShare * lensAhead * view;
         var node = b.Node(b.Own("camera"), centre);
         b.Rigid(seat.Node, node);
@@ -41,32 +46,86 @@ internal static class CameraOnSeat
         var side = body.Length * body.Height + lens.Length * lens.Diameter;
         b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
         b.Parts.Own(b.Path.Camera, lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass);
+        var face = b.Faces[^1];
+        var above = Shoe(b, c, body, node, middle, view, left, up);
         b.Shape(b.Own("camera"), b.Path.Camera, "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
         var eye = middle + (body.Length / 2 + lens.Length) * view;
         if (lens.Length > 0)
             b.Shape(b.Own("lens"), b.Path.Camera, "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
         // Who is on the host is as near as they are; a distance that was measured beats it.
         var near = c.Subject ?? (b.Host.People.FirstOrDefault(p => p.Id == c.Who) is { } who ? Math.Max(Nearest, (who.Head - eye).Length) : null);
-        var camera = new CameraBuild(node, seat.Node, mass, view, up, eye, middle, near, body, lens, c.Mass is not null);
+        var all = mass + (above?.Row.Mass ?? 0);
+        var camera = new CameraBuild(node, seat.Node, all, view, up, eye, pivot, near, body, lens, c.Mass is not null, above);
         var head = b.HeadOfPath;
+        var socket = footed is null ? body.Socket : lens.FootSocket;
         if (head.ScrewsIn)
-            b.Joint(Socket(b, body), seat.Node);
+            b.Joint(Socket(b, footed is null ? "Camera's socket" : "Socket in the lens's foot", socket), seat.Node);
         b.Joins.Add(head.ScrewsIn ? new(b.Own("camera"), JoinSort.Screwed, b.Own("camera-screw"), "screw in the camera")
             : new(b.Own("camera"), JoinSort.Snapped, null, $"Camera held by {string.Join(" and ", head.Keeps)}"));
-        b.Checks.Add(new CameraScrew(b, b.Path.Camera, seat.Position, centre, mass, b.Faces[^1], b.Stock.Find<Fastener>("fasteners", body.Socket)));
+        var together = above is null ? centre : centre + above.Row.Mass / all * (above.Centre - centre);
+        b.Checks.Add(new CameraScrew(b, b.Path.Camera, seat.Position, together, all, face, b.Stock.Find<Fastener>("fasteners", socket), above));
+        if (above is not null)
+            b.Checks.Add(new ShoeGives(b, b.Path.Camera, above));
+        Say(b, seat, camera, footed is not null);
         return camera;
     }
 
+    /// <summary>A lens on the camera's mount alone that is heavier than this strains it, kg (judgement; from about there makers give lenses a
+    /// foot).</summary>
+    private const double HeavyLens = 1.2;
+
+    private static void Say(RigBuilder b, Mount seat, CameraBuild camera, bool footed)
+    {
+        void Finding(string text, bool blocks = false) => b.Findings.Add(new ReportFinding(b.Own("camera"), text, blocks));
+        if (!footed && camera.Lens is { Foot: not null, Mass: > HeavyLens } heavy)
+            Finding($"The {Words.Inside(heavy.Name)} hangs {QuantityText.Of(heavy.Mass, Dimension.Mass)} on the camera's mount: it stands on its own foot.");
+        if (seat.Axis.Z < -0.5 && b.HeadOfPath.TurnsOver && camera.Body is { Makes: Makes.Picture, TurnsItself: false })
+            Finding($"The {Words.Inside(camera.Body.Name)} hangs upside down and does not turn its picture: set it to, or turn it in the cut.");
+        if (camera.InShoe is not null && !b.HeadOfPath.LeavesTopFree)
+            Finding("The head closes over the top of the camera: nothing goes into its shoe.", true);
+        b.Later(() =>
+        {
+            if (camera.Body.AllRound is not null)
+                AllRound.Judge(b, camera);
+            if (camera.Body.Makes == Makes.Light)
+                LampAim.Judge(b, camera);
+        });
+    }
+
+    /// <summary>Its shoe over the top of a body, m (ISO 518: the foot of what goes in is 2 mm thick; over it its clamp, judgement).</summary>
+    private const double ShoeHeight = 0.012;
+
+    private static InShoe? Shoe(RigBuilder b, CameraChoice c, CameraRow body, NodeIndex camera, Vec3 middle, Vec3 view, Vec3 left, Vec3 up)
+    {
+        if (c.Shoe is null)
+            return null;
+        var row = b.Stock.Find<CameraRow>("cameras", c.Shoe);
+        var foot = middle + (body.Height - body.CentreHeight) * up;
+        var centre = foot + (ShoeHeight + row.CentreHeight) * up;
+        var node = b.Node(b.Own("in-shoe"), centre);
+        b.Rigid(camera, node);
+        double Box(double a, double d) => row.Mass * (a * a + d * d) / 12;
+        var least = Box(row.Width, Math.Min(row.Height, row.Length));
+        b.PointMass(node, row.Mass, inertia: [least, least, least, 0, 0, 0]);
+        var face = WindFace.OnNode(node, (view, Drag.Cube * row.Width * row.Height), (left, Drag.Cube * row.Length * row.Height),
+            (up, Drag.Cube * row.Length * row.Width));
+        b.Faces.Add(face);
+        b.Parts.Own(b.Path.Camera, row.Name, row.Mass);
+        b.Shape(b.Own("in-shoe"), b.Path.Camera, "camera", [b.Point(node)], [row.Length, row.Width, row.Height], view, left);
+        return new InShoe(row, foot, centre, face);
+    }
+
     /// <summary>
-    /// The captive screw of the head's plate in the camera's socket: a 1/4-20 socket takes about 4.5 mm of screw (ISO 1222), and is
+    /// The captive screw of the head's plate in the socket of the camera, or of its lens's foot: a 1/4-20 socket takes about 4.5 mm of screw (ISO 1222),
+    /// and is
     /// driven out by a longer one.
     /// </summary>
-    private static ScrewJoint Socket(RigBuilder b, CameraRow body)
+    private static ScrewJoint Socket(RigBuilder b, string where, string screw)
     {
-        var thread = b.Stock.Find<Fastener>("fasteners", body.Socket);
+        var thread = b.Stock.Find<Fastener>("fasteners", screw);
         const double plate = 0.005, pad = 0.001, depth = 0.0045;
         StackLayer rubber = new("Rubber", LayerRole.Soft, pad, "rubber-soft", 0.035) { Ready = true };
-        StackLayer socket = new("Camera's socket", LayerRole.Blind, depth, "brass", 0.02, Thread: body.Socket);
+        StackLayer socket = new(where, LayerRole.Blind, depth, "brass", 0.02, Thread: screw);
         if (b.HeadOfPath.Plate(b) is { } own)
             return new ScrewJoint
             {

@@ -42,6 +42,8 @@ public sealed record CradleHead : HeadKind
     [System.Text.Json.Serialization.JsonIgnore]
     public override IReadOnlyList<string> Keeps => ["its cradle", "the band"];
 
+    internal override bool LeavesTopFree => false;
+
     internal override string Row => "cradle";
 
     internal override (string? Piece, string By)? Joins => null;

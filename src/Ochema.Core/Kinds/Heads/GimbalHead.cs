@@ -27,6 +27,8 @@ public sealed record GimbalHead : HeadKind
             + "{length:0.001} to {length:0.003} after a careful balance", UsualTo = 0.01)]
     public double Imbalance { get; init; } = 0.0015;
 
+    internal override bool TurnsOver => false;
+
     internal override string Row => Stock;
 
     /// <summary>Below this its motors take rotation out, Hz (judgement, 2–5).</summary>

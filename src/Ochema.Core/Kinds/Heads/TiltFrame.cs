@@ -71,6 +71,12 @@ public sealed record TiltFrame : HeadKind
     private const string PivotBolt = "m6";
     private const string Floor = "Floor of the inner frame";
 
+    internal override bool TakesLensFoot => false;
+
+    internal override bool TurnsOver => false;
+
+    internal override bool LeavesTopFree => false;
+
     internal override string Row => "tilt-frame";
 
     internal override StackLayer? Plate(RigBuilder b)
