@@ -57,6 +57,7 @@ public static class Assessor
             Joins = b.Joins,
             Mass = b.Mass,
             Cost = b.Parts.Cost,
+            Tip = TipPlan.Of(model, judged.State, judged.Limits, driving, speed),
             Figure = FigureBuilder.Build(model, judged.State, judged.Limits, driving, reports.FirstOrDefault(), speed),
         };
     }

@@ -108,7 +108,7 @@ public sealed class Design
                 [.. said.Concat(Hum.Findings(Model, sharp)).Concat(Settling.Findings(Model)).Concat(Snag.Findings(Model))
                     .DistinctBy(x => x.Text)],
                     f is null ? [] : FigureBuilder.Arrows(Model, f),
-                f is null ? "" : driving[at].Label);
+                f is null ? "" : driving[at].Label, TipPlan.Of(Model, state, limits, driving, speed));
         }
     }
 

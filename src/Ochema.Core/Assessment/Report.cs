@@ -129,6 +129,26 @@ public sealed record LensReport(double[] Eye, double[] View, double[] Up, double
 /// <param name="Mode">panel (two numbers on a site), anchor (closed point and share), measure (one number along an axis).</param>
 public sealed record DragHandle(string Id, string Station, string Label, string Path, string Mode, double[] P, double[] Value, string Site, double[]? Axis, double Minimum, double Maximum);
 
+/// <summary>Where a load stands in the plan of a footprint, m ahead and to the left as the lens looks, and what makes it.</summary>
+public sealed record TipPoint(double[] At, string Case);
+
+/// <summary>A push at the camera, level, that tips what stands by its weight.</summary>
+/// <param name="Way">Its direction in words, as the lens looks.</param>
+/// <param name="Angle">To the left of where the lens looks, rad.</param>
+/// <param name="Force">N.</param>
+public sealed record TipPush(string Way, double Angle, double Force);
+
+/// <summary>What stands by its weight, seen from above; m ahead and to the left as the lens looks, from the middle of its footprint.</summary>
+/// <param name="Corners">Of its footprint, in order.</param>
+/// <param name="Centre">Where its weight stands.</param>
+/// <param name="Weight">N on the ground.</param>
+/// <param name="Height">Of the camera over the ground, m.</param>
+/// <param name="Pushes">Evenly round, beginning ahead, turning to the left.</param>
+/// <param name="Least">The weakest push that tips it.</param>
+/// <param name="Loads">Where wind and motion of each case push the weight to.</param>
+public sealed record TipReport(IReadOnlyList<double[]> Corners, double[] Centre, double Weight, double Height, IReadOnlyList<TipPush> Pushes, TipPush Least,
+    IReadOnlyList<TipPoint> Loads, string Says);
+
 /// <summary>A check at another speed.</summary>
 public sealed record CheckUse(string Id, double Use, double Counts, Verdict Verdict, string Case);
 
@@ -144,7 +164,7 @@ public sealed record DriveReport(
     double Speed, VerdictReport Verdict, VerdictReport Shock, IReadOnlyList<StationUse> Stations, IReadOnlyList<CheckUse> Checks,
     IReadOnlyList<LetGoUse> LetGo, Sharpness.PictureWords Sharpness, Sharpness.PictureWords? SecondSharpness,
         IReadOnlyList<RetentionReport> Retentions,
-    IReadOnlyList<ReportFinding> Findings, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase);
+    IReadOnlyList<ReportFinding> Findings, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase, TipReport? Tip = null);
 
 /// <summary>All answers for a rig as it stands.</summary>
 public sealed record AssessmentReport
@@ -201,6 +221,9 @@ public sealed record AssessmentReport
 
     public required double Cost { get; init; }
     public required FigureReport Figure { get; init; }
+
+    /// <summary>What stands by its weight, in plan; absent for what is held.</summary>
+    public TipReport? Tip { get; init; }
 
     /// <summary>The best single changes, best first; absent when not asked for.</summary>
     public IReadOnlyList<Change>? Advice { get; init; }

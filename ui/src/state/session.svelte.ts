@@ -305,6 +305,7 @@ export class RigSession {
       sharpness: drive.sharpness,
       ...(drive.secondSharpness ? { secondSharpness: drive.secondSharpness } : {}),
       retentions: drive.retentions,
+      ...(drive.tip ? { tip: drive.tip } : {}),
       findings: drive.findings,
       figure: { ...now.figure, arrows: drive.arrows, arrowsCase: drive.arrowsCase },
     };
