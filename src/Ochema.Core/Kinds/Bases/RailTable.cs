@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
@@ -11,6 +12,17 @@ using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Kinds.Bases;
+
+/// <summary>How the posts of a table are cut.</summary>
+public enum TableTop
+{
+    /// <summary>By the bubble: the tubes lie level, each post as long as the panel falls away under it.</summary>
+    Level,
+
+    /// <summary>All alike: the tubes lie along the panel.</summary>
+    [Description("along the panel, posts all alike")]
+    Along,
+}
 
 /// <summary>Two parallel tubes on four short posts with a hold each, a cross-bar clamped on top.</summary>
 [Kind("rail-table", "Rail table on posts", "Finds four flat spots on any bonnet, takes four straps and heavy heads; big, and slow to fit.",
@@ -30,14 +42,20 @@ public sealed record RailTable : BaseKind
     [Measure("Posts apart", Dimension.Length, 0.2, 1.9, HowTo = "from side to side: flat spots only")]
     public double PostsApart { get; init; } = 0.8;
 
-    [Measure("Post height", Dimension.Length, 0.02, 0.4, HowTo = "hold to the tube", UsualTo = 0.25)]
+    [Measure("Post height", Dimension.Length, 0.02, 0.4, HowTo = "hold to the tube, the shortest of the four", UsualTo = 0.25)]
     public double Post { get; init; } = 0.08;
+
+    [Option("Table lies", HowTo = "on a panel that slopes a level one wants a length for each post")]
+    public TableTop Top { get; init; }
 
     [StockChoice("Tubes", "sections", Only = "round-tube")]
     public string Tube { get; init; } = "tube-steel-33-7x2-6";
 
     [Measure("Clamps tightened with", Dimension.Torque, 0.5, 60, HowTo = "scaffold clamps by spanner {torque:20} and more")]
     public double ClampTorque { get; init; } = 20;
+
+    /// <summary>Upright share of a panel's normal below which nothing is levelled on it: steeper than 30°.</summary>
+    private const double Steepest = 0.866;
 
     /// <summary>Width of the plate on the cross-bar, m (judgement).</summary>
     private const double HeadPlate = 0.1;
@@ -68,7 +86,7 @@ public sealed record RailTable : BaseKind
             Minutes = 10,
         },
         new(Work.Drill, "Drill and tap the posts",
-            "16 mm rod cut to the lengths on the list, ends square. Drill 5/16 in on the axis, started in a lathe or drill press; tap 3/8-16 with oil, "
+            $"16 mm rod cut {Lengths(b)}, ends square. Drill 5/16 in on the axis, started in a lathe or drill press; tap 3/8-16 with oil, "
                 + "half a turn back each turn. Pins of the cups go in there.")
         {
             Of = "Post",
@@ -100,6 +118,15 @@ public sealed record RailTable : BaseKind
         },
     ];
 
+    /// <summary>How long which post is, where they differ.</summary>
+    private static string Lengths(RigBuilder b)
+    {
+        var posts = b.Pieces.Where(p => p.Label.EndsWith(" post", StringComparison.Ordinal))
+            .Select(p => (Name: p.Label[..^5], Text: QuantityText.Of(Math.Round(p.Length, 4), Dimension.Length))).ToList();
+        return posts.Select(p => p.Text).Distinct().Count() == 1 ? $"to {posts[0].Text}"
+            : $"to {string.Join(", ", posts.Select(p => $"{p.Text} for the {p.Name}"))}; hold and post marked with their corner";
+    }
+
     public override Mount Build(RigBuilder b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Tube);
@@ -113,17 +140,33 @@ public sealed record RailTable : BaseKind
         var spots = new[] { (1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right") };
         var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", StationId.Base,
             $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2))).ToList();
-        var level = holds.Max(h => (h.Top.Position - surface.Point(b.Rig.At[0], b.Rig.At[1])).Dot(normal)) + Post;
-        var middle = surface.Point(b.Rig.At[0], b.Rig.At[1]) + level * normal;
+        // Above the highest hold, square to the panel or upright.
+        var up = Top == TableTop.Level && normal.Z > Steepest ? Vec3.UnitZ : normal;
+        if (Top == TableTop.Level && up != Vec3.UnitZ)
+            b.Findings.Add(new ReportFinding(StationId.Base, "So steep a panel takes no level table: the posts would stand in the way. It lies along the "
+                + "panel."));
+        (forward, left) = (forward.PerpendicularTo(up).Normalized(), up.Cross(forward.PerpendicularTo(up).Normalized()));
+        var foot = surface.Point(b.Rig.At[0], b.Rig.At[1]);
+        var level = holds.Max(h => (h.Top.Position - foot).Dot(up)) + Post;
+        var middle = foot + level * up;
+        // A post stands square to the panel under it: where it meets the level of the tubes follows.
+        Vec3 TopOf(int x, int y, Mount hold) => Top == TableTop.Level && up == Vec3.UnitZ
+            ? hold.Position + (level - (hold.Position - foot).Dot(up)) / hold.Axis.Dot(up) * hold.Axis
+            : middle + x * Apart / 2 * forward + y * PostsApart / 2 * left;
+        var at = spots.Zip(holds).ToDictionary(p => (p.First.Item1, p.First.Item2), p => TopOf(p.First.Item1, p.First.Item2, p.Second.Top));
+        double Span(int x) => (at[(x, 1)] - at[(x, -1)]).Length;
+        Vec3 MiddleOf(int x) => 0.5 * (at[(x, 1)] + at[(x, -1)]);
+        middle = 0.5 * (MiddleOf(1) + MiddleOf(-1));
+        var apart = (MiddleOf(1) - MiddleOf(-1)).Length;
         var tops = new Dictionary<(int, int), NodeIndex>();
         // Beyond its posts a rail only hangs there: half of it at each, with the clamp.
-        var tube = Math.Max(Length, PostsApart + 2 * ClampParts.Past);
-        var beyond = section.Area * (tube - PostsApart) / 2 * metal.Density;
+        var tube = Math.Max(Length, Math.Max(Span(1), Span(-1)) + 2 * ClampParts.Past);
         var clampRow = b.Fitting("rail-clamp");
         var posts = new List<double>();
         foreach (var ((x, y, name), hold) in spots.Zip(holds))
         {
-            var top = tops[(x, y)] = b.Node(hold.Id + "-post", middle + x * Apart / 2 * forward + y * PostsApart / 2 * left);
+            var beyond = section.Area * (tube - Span(x)) / 2 * metal.Density;
+            var top = tops[(x, y)] = b.Node(hold.Id + "-post", at[(x, y)]);
             var piece = b.Beam(StationId.Base, hold.Id + "-post", $"{name} post", hold.Top.Node, top, post, steel, forward);
             b.PointMass(top, beyond + clampRow.Mass);
             posts.Add(piece.Length);
@@ -134,12 +177,12 @@ public sealed record RailTable : BaseKind
         foreach (var x in new[] { 1, -1 })
         {
             var rail = x > 0 ? "front" : "rear";
-            var centre = b.Node(rail + "-rail", middle + x * Apart / 2 * forward);
+            var centre = b.Node(rail + "-rail", MiddleOf(x));
             rails.Add(centre);
             foreach (var y in new[] { 1, -1 })
             {
                 var id = $"{rail}-rail-{(y > 0 ? "left" : "right")}";
-                var piece = b.Beam(StationId.Base, id, $"{rail} tube", centre, tops[(x, y)], section, metal, normal);
+                var piece = b.Beam(StationId.Base, id, $"{rail} tube", centre, tops[(x, y)], section, metal, up);
                 b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"{Words.Capital(rail)} tube bends", piece));
                 b.Shape(id, StationId.Base, "tube", [b.Point(centre), b.Point(tops[(x, y)])], [row.Width]);
                 b.Offer((x, y) switch { (1, 1) => RigPoint.BaseFrontLeft, (1, -1) => RigPoint.BaseFrontRight, (-1, 1) => RigPoint.BaseRearLeft, _ => RigPoint.BaseRearRight }, tops[(x, y)]);
@@ -154,7 +197,7 @@ public sealed record RailTable : BaseKind
             var capacity = FrictionGrip.Halves(Threads.Preload(ClampTorque, 0.010), row.Width, ClampParts.MetalFriction);
             b.Checks.Add(new JointTorque(b, StationId.Base, new(name + "-clamp"), $"Cross-bar clamp turns, {name}", spring, capacity.Torque,
                 "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
-            var piece = b.Beam(StationId.Base, name + "-cross", "cross-bar", clamp, seat, section, metal, normal);
+            var piece = b.Beam(StationId.Base, name + "-cross", "cross-bar", clamp, seat, section, metal, up);
             b.PointMass(clamp, clampRow.Mass + section.Area * ClampParts.Past * metal.Density);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(name + "-cross"), "Cross-bar bends", piece));
             b.Shape(name + "-cross", StationId.Base, "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
@@ -164,7 +207,8 @@ public sealed record RailTable : BaseKind
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Torque = ClampTorque, Included = true });
         b.Parts.Cut(StationId.Base, row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart));
-        b.Parts.Cut(StationId.Base, row, metal, Apart + 2 * ClampParts.Past, what: "Cross-bar", by: nameof(Apart));
+        b.Parts.Cut(StationId.Base, row, metal, apart + 2 * ClampParts.Past, what: "Cross-bar",
+            by: Math.Abs(apart - Apart) < 1e-6 ? nameof(Apart) : null);
         // To the tenth of a millimetre: what is cut alike is one line of the list.
         foreach (var length in posts.Select(l => Math.Round(l, 4)))
             b.Parts.Bought(StationId.Base, b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
@@ -185,7 +229,7 @@ public sealed record RailTable : BaseKind
         };
         var (aluminium, bolts) = (b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));
         b.PointMass(seat, b.Parts.Sheet(StationId.Base, "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought(StationId.Base, bolts, 2).Mass);
-        return new Mount(seat, b.Position(seat), normal, new ThroughPort("Head plate",
+        return new Mount(seat, b.Position(seat), up, new ThroughPort("Head plate",
             [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate)
         { Underside = Underside.Covered });
     }
