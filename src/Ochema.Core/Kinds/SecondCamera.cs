@@ -7,8 +7,8 @@ namespace Ochema.Core.Kinds;
 /// <summary>A second, small camera or a lamp on the same base, to be changed from there.</summary>
 public static class SecondCamera
 {
-    /// <summary>Where it may go: beside the first on a bar, or on the far side of the same bolt.</summary>
-    public static IEnumerable<(string Id, string Title, SecondPath Path)> Proposed()
+    /// <summary>Where it may go: beside the first on a bar, or on the far side of the same bolt; a lamp looks where the camera does.</summary>
+    public static IEnumerable<(string Id, string Title, SecondPath Path)> Proposed(CameraChoice first)
     {
         var small = new CameraChoice { Body = "action", Lens = "built-in-wide" };
         var clip = new ClipHead { Stock = "clip-steel" };
@@ -29,7 +29,7 @@ public static class SecondCamera
         {
             Reach = new CrossBar { Offset = -0.2, Height = 0.02, Section = "square-al-20x2" },
             Head = new BallHead(),
-            Camera = new CameraChoice { Body = "lamp-dive", Lens = "no-lens" },
+            Camera = new CameraChoice { Body = "lamp-dive", Lens = "no-lens", Pan = first.Pan, Tilt = first.Tilt },
         });
     }
 }

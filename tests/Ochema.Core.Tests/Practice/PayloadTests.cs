@@ -19,15 +19,26 @@ public sealed class PayloadTests
     private static readonly Catalogue Stock = Catalogue.Shipped;
 
     private static RigDocument With(string name, Func<CameraChoice, CameraChoice> change) =>
-        RigFiles.Named(name) is var rig ? rig with { Camera = change(rig.Camera with { Mass = null,
-            FocalLength = null }) } : throw new InvalidOperationException();
+        RigFiles.Named(name) is var rig ? rig with
+        {
+            Camera = change(rig.Camera with
+            {
+                Mass = null,
+                FocalLength = null
+            })
+        } : throw new InvalidOperationException();
 
     private static RigBuilder Built(RigDocument rig) => RigAssembly.Build(rig, Stock);
 
     private static double Use(RigDocument rig, string id) => Assessor.Assess(rig, Stock).Checks.Single(c => c.Id == id).Use;
 
-    private static RigDocument Long(CameraFoot foot) => With("ground-pan", c => c with { Body = "mirrorless-full", Lens = "prime-600", Foot = foot,
-        Tilt = 0 });
+    private static RigDocument Long(CameraFoot foot) => With("ground-pan", c => c with
+    {
+        Body = "mirrorless-full",
+        Lens = "prime-600",
+        Foot = foot,
+        Tilt = 0
+    });
 
     [Fact] // levers: centre of 0.72 kg behind and 3.1 kg ahead of the camera's face, from the foot at 0.17 m
     public void ALongLensStandsOnItsOwnFoot()

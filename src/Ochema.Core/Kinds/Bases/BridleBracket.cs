@@ -1,4 +1,3 @@
-using System.Text.Json.Serialization;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
@@ -21,7 +20,7 @@ namespace Ochema.Core.Kinds.Bases;
     Caution = "The camera's own lanyard to the shackle first. No loop or line long enough to go round a hand or a foot in a capsize.",
     Sketch = "line 60 4 60 30; line 8 62 48 36; line 112 62 72 36; rect 46 30 28 8; circle 60 50 8; dim short 70 4 70 30; dim leg 8 70 48 44; dim width 46 "
         + "22 74 22")]
-public sealed record BridleBracket : BaseKind
+public sealed record BridleBracket : OnBridle
 {
     [Measure("Short line", Dimension.Length, 0.03, 0.6, HowTo = "upper shackle to the bracket, between its knots")]
     public double Short { get; init; } = 0.15;
@@ -43,20 +42,6 @@ public sealed record BridleBracket : BaseKind
 
     [StockChoice("Bracket of", "sections", Only = "flat-al-25x3,flat-al-40x5,flat-steel-25x3")]
     public string Strip { get; init; } = "flat-al-25x3";
-
-    [Measure("Side shackles apart", Dimension.Length, 0.3, 4, HowTo = "one to the other, across the boat")]
-    public double Apart { get; init; } = 2.2;
-
-    [Measure("Side shackles below the upper", Dimension.Length, 0.1, 3, HowTo = "upright, by tape and level")]
-    public double Below { get; init; } = 0.86;
-
-    [Measure("Side shackles ahead of the upper", Dimension.Length, -1.5, 1.5, HowTo = "behind is negative")]
-    public double Ahead { get; init; } = 0.55;
-
-    [JsonIgnore]
-    public override Grip Grip => Needs;
-
-    private static readonly Grip Needs = new([SiteForm.Bridle]);
 
     private const string Hook = "snap-hook";
 
@@ -147,7 +132,7 @@ public sealed record BridleBracket : BaseKind
         var knot = Lashing.Knots.First(k => k.Id == End);
         var own = Lashing.Knots.First(k => k.Id == "bowline");
         var hook = b.Fitting(Hook);
-        var side = new Vec3(Ahead, Apart / 2, -Below);
+        var side = Side;
         // The lines as if they met in the bracket's middle: their ends moved in by their eyes.
         string[] ids = ["short-line", "leg-left", "leg-right"];
         Vec3[] eyes = [Eye * Vec3.UnitZ, Width / 2 * Vec3.UnitY, -Width / 2 * Vec3.UnitY];

@@ -138,6 +138,11 @@ public sealed record SlitSleeve : BaseKind
             b.Checks.Add(new BottomClears(b, Deep, () => Extent.Lowest(b)));
             b.Checks.Add(new RetractStops(b, ComesUp, StopGives, n * slide, section, plastic, () => Hung(b, surfaceOf)));
         }
+        if (Deep < Shown)
+        {
+            Vec3 bottom = new(b.Position(end).X, b.Position(end).Y, -Deep);
+            b.Shape("bottom", StationId.Base, "strip", [new("", (bottom - Vec3.UnitX).ToArray()), new("", (bottom + Vec3.UnitX).ToArray())], [1.6]);
+        }
         b.Shape("sleeve", StationId.Base, "tube", [b.Point(hold.Node, b.Position(hold.Node) - Length / 2 * down), b.Point(end)], [row.Width]);
         return new Mount(end, b.Position(end), down, new TubePort("Sleeve's end", row));
     }
@@ -148,6 +153,9 @@ public sealed record SlitSleeve : BaseKind
         var (mass, centre) = b.MassOf(_ => true);
         return (mass, (centre - pole).PerpendicularTo(b.Surface.U).Length);
     }
+
+    /// <summary>A bottom deeper than this is out of sight, m.</summary>
+    private const double Shown = 4;
 
     /// <summary>Unslit pipe past the sleeve for the coupler's socket, m.</summary>
     private const double Neck = 0.04;

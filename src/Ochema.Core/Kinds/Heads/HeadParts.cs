@@ -21,7 +21,12 @@ internal static class HeadParts
     /// <summary>The thread in a head's foot.</summary>
     public static SocketPort Socket(HeadRow row) => new("Head's socket", FootThread(row), SocketDepth(row.RatedLoad > 5), "al-6061-t6", Width: 0.04);
 
-    public static Mount Build(RigBuilder b, Mount from, HeadRow row, double? measuredTorque, string turns, Port? underneath = null)
+    /// <param name="turns">Title of the check of its joint.</param>
+    /// <param name="underneath">What it stands on the reach with; null for the socket of a bought head.</param>
+    /// <param name="made">The check of a joint that is made by hand, by its spring; null for a bought head, which has a torque and a load on its
+    /// label.</param>
+    public static Mount Build(RigBuilder b, Mount from, HeadRow row, double? measuredTorque, string turns, Port? underneath = null,
+        Func<SpringIndex, Responses.Check>? made = null)
     {
         var axis = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis.Z < -0.5 ? -Vec3.UnitZ : from.Axis;
         var head = b.Path.Head;
@@ -37,12 +42,17 @@ internal static class HeadParts
         b.Links.Add((b.Own("head-joint"), head, row.Type is "clip" ? "the clip" : "the head"));
         b.PointMass(lower, row.Mass, (0.5 - JointAt) * row.Height * axis);
         b.Faces.Add(WindFace.OnNode(lower, (Vec3.UnitX, 1.1 * row.FrontalArea), (Vec3.UnitY, 1.1 * row.FrontalArea)));
-        b.Checks.Add(new JointTorque(b, head, new(b.Own("head-joint")), turns, spring, measuredTorque ?? row.HoldingTorque,
-            measuredTorque is { } own ? Taken.Origin(b.Rig, "your measurement", "holdingTorque", own) : row.Source));
-        b.Checks.Add(new HeadLoad(b, head, row));
+        if (made is not null && measuredTorque is null)
+            b.Checks.Add(made(spring));
+        else
+            b.Checks.Add(new JointTorque(b, head, new(b.Own("head-joint")), turns, spring, measuredTorque ?? row.HoldingTorque,
+                measuredTorque is { } own ? Taken.Origin(b.Rig, "your measurement", "holdingTorque", own) : row.Source));
+        if (made is null)
+            b.Checks.Add(new HeadLoad(b, head, row));
         b.StandsOn(from, new(head + "-screw", head, "screw under the head", underneath ?? Socket(row), f => f.Spring(spring),
             Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3), row.RatedLoad > 5 ? 8 : 4));
-        b.Parts.Bought(head, row);
+        if (made is null)
+            b.Parts.Bought(head, row);
         b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height], axis);
         return new Mount(seat, b.Position(seat), axis);
     }

@@ -1,0 +1,27 @@
+using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
+
+namespace Ochema.Core.Checks;
+
+/// <summary>A tongue with room in its slot turns by the room over its depth.</summary>
+/// <param name="play">Slot wider than the tongue, m.</param>
+/// <param name="depth">Of the tongue in its slot, m.</param>
+internal sealed class TongueRattles(double play, double depth) : Check("tongue.play", StationId.Base, new("tongue"), "Tongue rattles in its slot")
+{
+    /// <summary>Half a degree of knocking to and fro is seen (judgement, a quarter to one).</summary>
+    private const double Seen = 0.5 * Math.PI / 180;
+
+    public override CheckSort Sort => CheckSort.Service;
+
+    public override bool Fixed => true;
+
+    public override double Use(CaseForces f, Worksheet? sheet = null)
+    {
+        var room = Math.Max(0, play);
+        sheet?.Formula("atan({c} ÷ {d}) ÷ {a}", "room over depth", "Wear; a strip of tape takes it up.")
+            .Term("c", "slot wider than the tongue", room, Dimension.Length, Origin.Measures)
+            .Term("d", "tongue in the slot", depth, Dimension.Length, Origin.Measures)
+            .Term("a", "what is seen of a knock", Seen, Dimension.Angle, "judgement, 0.25–1°");
+        return Ratio(Math.Atan(room / depth), Seen);
+    }
+}
