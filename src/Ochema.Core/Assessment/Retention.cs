@@ -35,8 +35,9 @@ internal static class Retention
             list.Add(new(piece, station, by.Count, asks, by, caught.Any(c => c.Use <= 1) ? "the tether"
                 : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", by.Count == 1, missing));
         }
-        foreach (var (head, reach, camera, path) in new[] { (rig.Head, rig.Reach, "Camera", RigPath.First) }.Concat(rig.Second is { } s
-            ? [(s.Head, s.Reach, "Second camera", RigPath.Second)] : []))
+        foreach (var (head, reach, camera, path) in new[] { (rig.Head, rig.Reach, b.Camera.Body.Called(second: false),
+            RigPath.First) }.Concat(rig.Second is { } s
+            ? [(s.Head, s.Reach, b.SecondCamera!.Body.Called(second: true), RigPath.Second)] : []))
         {
             var tether = needs > 2 ? "One more tether from it, to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
             Piece(camera, path.Own("camera"), head.Keeps, needs, tether);

@@ -27,12 +27,12 @@ internal static class StationRows
         }
         StationReport Helper(string family, string id, string label, string part) =>
             Row($"{family}:{id}", label, part, family, $"{family}s.[{id}]", true, b.NameOf($"{family}:{id}", id));
-        var rows = new List<StationReport> { OnPath(RigPath.First, "camera", "Camera"), OnPath(RigPath.First, "head", "Head") };
+        var rows = new List<StationReport> { OnPath(RigPath.First, "camera", b.Camera.Body.Called(second: false)), OnPath(RigPath.First, "head", "Head") };
         if (b.Rig.Isolator is not NoIsolator)
             rows.Add(OnPath(RigPath.First, "isolator", "Soft mount"));
         rows.Add(OnPath(RigPath.First, "reach", "Reach", b.Rig.Reach));
         if (b.Rig.Second is { } second)
-            rows.AddRange([OnPath(RigPath.Second, "camera", "Second camera"), OnPath(RigPath.Second, "head", "Its head"),
+            rows.AddRange([OnPath(RigPath.Second, "camera", b.SecondCamera!.Body.Called(second: true)), OnPath(RigPath.Second, "head", "Its head"),
                 OnPath(RigPath.Second, "reach", "Its reach", second.Reach)]);
         rows.AddRange(b.Rig.Braces.Select(x => Helper("brace", x.Id, $"Strut {x.Id}",
             b.Parts.LastOrDefault(p => p.Station == StationId.Brace(x.Id))?.Name ?? "")));

@@ -80,3 +80,7 @@ public sealed class PartAttribute(string label) : Attribute
     /// <summary>Kinds that cannot be used here (comma-separated).</summary>
     public string Except { get; init; } = "";
 }
+
+/// <summary>A field that is about the picture: it says nothing of what takes none.</summary>
+[AttributeUsage(AttributeTargets.Property)]
+public sealed class OfPictureAttribute : Attribute;

@@ -30,7 +30,9 @@ public sealed record FieldDescriptor(
 
 /// <summary>A choice of a field.</summary>
 /// <param name="With">Choices of the field <c>beside</c> that it fits; null where it fits all.</param>
-public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null, IReadOnlyList<string>? With = null);
+/// <param name="Hides">Fields beside it that say nothing once it is chosen; null where all stand.</param>
+public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null, IReadOnlyList<string>? With = null,
+    IReadOnlyList<string>? Hides = null);
 
 /// <summary>A kind, or a plain record of the document, with its fields.</summary>
 public sealed record KindDescriptor(string Station, string Id, string Label, string About, string Caution, JsonElement? Fresh, IReadOnlyList<FieldDescriptor> Fields, string Sketch = "");
@@ -77,6 +79,10 @@ public static class KindDescriptors
         : [.. type.GetProperties().Where(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name) == choice.Beside)
             .SelectMany(p => MeasureReader.Rows(p.GetCustomAttribute<StockChoiceAttribute>()!, stock)).Where(r => MeasureReader.Fit(row, r)).Select(r => r.Id)];
 
+    /// <summary>Fields of a record that are about the picture; null where none is.</summary>
+    private static string[]? OfPictures(Type type) => type.GetProperties().Where(p => p.GetCustomAttribute<OfPictureAttribute>() is not null)
+        .Select(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name)).ToArray() is { Length: > 0 } names ? names : null;
+
     private static string[]? Listed(string names) => names.Length == 0 ? null : names.Split(',');
 
     /// <summary>The forms of place that have a measure or question of the place; null where all do, and for what is of no place.</summary>
@@ -100,7 +106,8 @@ public static class KindDescriptors
                     Dated: m.Measured && !m.Chosen));
             else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial,
-                    [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source, With: FitsWith(r, c, type, stock)))], null,
+                    [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source, With: FitsWith(r, c, type, stock),
+                        Hides: r is CameraRow { Makes: not Makes.Picture } ? OfPictures(type) : null))], null,
                     Beside: c.Beside.Length > 0 ? c.Beside : null, List: c.List,
                     Own: StockList.All.Any(l => l.Id == c.List && l.Own), None: c.None.Length > 0 ? c.None : null));
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)

@@ -79,19 +79,24 @@ public sealed record CameraChoice
     public required string Body { get; init; }
 
     [StockChoice("Lens", "lenses", Beside = "body")]
+    [OfPicture]
     public required string Lens { get; init; }
 
     [Option("Held by", HowTo = "a long lens by its own foot: its weight is no load of the camera's mount")]
+    [OfPicture]
     public CameraFoot Foot { get; init; }
 
     [StockChoice("In its shoe", "cameras", Only = MeasureReader.InShoe, None = "nothing", HowTo = "lamp, microphone, recorder")]
+    [OfPicture]
     public string? Shoe { get; init; }
 
     [Option("What is in the shoe is", HowTo = "a loop of cord from it to the camera's eye")]
+    [OfPicture]
     public ShoeLoop ShoeLoop { get; init; }
 
     [Measure("Zoomed to", Dimension.Length, 0.001, 1, HowTo = "of a zoom only; leave empty for where it is usually left", Measured = true,
         Chosen = true, Of = "lens")]
+    [OfPicture]
     public double? FocalLength { get; init; }
 
     [Measure("Weighed, all on", Dimension.Mass, 0.02, 30, HowTo = "body, lens, battery, cage on a kitchen scale, the shoe empty; leave empty for the "
@@ -106,12 +111,15 @@ public sealed record CameraChoice
     public double Tilt { get; init; }
 
     [Measure("Frames a second", Dimension.Frequency, 10, 250)]
+    [OfPicture]
     public double FrameRate { get; init; } = 25;
 
     [Measure("Exposure", Dimension.Time, 0.0001, 0.1, HowTo = "1/50 is 20 ms", UsualFrom = 0.0002, UsualTo = 0.042)]
+    [OfPicture]
     public double Exposure { get; init; } = 0.02;
 
     [Measure("Near subject on the host", Dimension.Length, 0.2, 50, HowTo = "camera to a face behind the screen, say; leave empty when it looks far away", Measured = true)]
+    [OfPicture]
     public double? Subject { get; init; }
 
     /// <summary>Id of somebody on the host who is the subject: how near they are follows from where the camera is; null for nobody.</summary>
@@ -122,9 +130,11 @@ public sealed record CameraChoice
     public double? Worth { get; init; }
 
     [Option("Stabiliser", HowTo = "in the camera")]
+    [OfPicture]
     public Stabiliser Stabiliser { get; init; }
 
     [Option("Delivered as")]
+    [OfPicture]
     public Delivery Delivery { get; init; } = Delivery.Uhd;
 }
 

@@ -26,7 +26,7 @@ internal static class Instead
             yield break;
         }
         if (station == "second" && rig.Second is null)
-            foreach (var (id, title, path) in SecondCamera.Proposed())
+            foreach (var (id, title, path) in SecondCamera.Proposed(rig.Camera))
                 yield return (id, station, title, Tethered(rig with { Second = path }, stock));
         if (station is "braces" or "straps")
             foreach (var (id, title, changed) in station == "braces" ? Braces(rig, stock) : Straps(rig, stock))

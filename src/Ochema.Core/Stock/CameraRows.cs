@@ -76,6 +76,15 @@ public sealed record CameraRow(
     [JsonIgnore]
     public double Band => Follows ?? Stabilisation switch { "strong" => 5, "none" => 0, _ => 2.5 };
 
+    /// <summary>What it is called in the load path.</summary>
+    public string Called(bool second) => (Makes, second) switch
+    {
+        (Makes.Light, _) => "Lamp",
+        (Makes.Sound, _) => "Sound",
+        (_, true) => "Second camera",
+        _ => "Camera",
+    };
+
     /// <summary>How long it runs on its own battery, s; null where that is not known.</summary>
     [JsonIgnore]
     public double? Lasts => Draws > 0 && Battery > 0 ? Battery / Draws : null;

@@ -19,6 +19,7 @@
   import RigPanel from './RigPanel.svelte';
   import SitePanel from './SitePanel.svelte';
   import Tethers from './Tethers.svelte';
+  import TipPlan from './TipPlan.svelte';
   import VersionsPanel from './VersionsPanel.svelte';
 
   const session = getSession();
@@ -40,8 +41,15 @@
   const families: Record<string, string> = { brace: 'strut', isolator: 'soft mount' };
   const named = (family: string) => families[family] ?? family;
 
+  /** A lamp or a recorder in a camera's place. */
+  let pictureless = $derived(
+    subject?.kind?.fields.find((f) => f.name === 'body')?.choices?.find((c) => c.id === subject?.value.body)?.hides,
+  );
+
   let title = $derived(
-    subject
+    subject?.family === 'camera'
+      ? (row?.label ?? '')
+      : subject
       ? `${capital(named(subject.family))}${second ? ', second' : ''}: ${uncapital(subject.kind?.label ?? '')}`
       : (row?.label ?? ''),
   );
@@ -129,7 +137,7 @@
     </h3>
     {#key session.selected}
       <Fields kind={subject.kind} value={subject.value} path={subject.path} />
-      {#if subject.family === 'camera'}
+      {#if subject.family === 'camera' && !pictureless}
         <People path={subject.path} camera={subject.value as unknown as Schemas['CameraChoice']} />
       {/if}
       <PlaceFields family={subject.family} path={subject.path} value={subject.value} />
@@ -139,9 +147,10 @@
     {/if}
     {#if ['brace', 'strap'].includes(subject.family) || second}
       <button class="btn btn-xs border-rule mt-2" onclick={remove}
-        >Take this {second ? 'second camera' : named(subject.family)} away</button
+        >Take this {second ? (pictureless ? uncapital(row!.label) : 'second camera') : named(subject.family)} away</button
       >
     {/if}
+    {#if subject.family === 'base' && session.report!.tip}<TipPlan plan={session.report!.tip} />{/if}
     <Joints />
     <Checks />
     {#if swappable && !refused}<Alternatives station={subject.family} />{/if}

@@ -79,9 +79,16 @@
   }
   let making = $state<{ list: string; from: string; name: string } | null>(null);
   let hostKind = $derived(catalogue.host(session.doc.host)?.kind ?? '');
+  /** Fields that say nothing with what is chosen beside them. */
+  let hidden = $derived(
+    (kind?.fields ?? []).flatMap((f) => f.choices?.find((c) => c.id === value[f.name])?.hides ?? []),
+  );
   let fields = $derived(
     (kind?.fields ?? []).filter(
-      (f) => (!f.forms || !form || f.forms.includes(form)) && (!f.hosts || f.hosts.includes(hostKind)),
+      (f) =>
+        !hidden.includes(f.name) &&
+        (!f.forms || !form || f.forms.includes(form)) &&
+        (!f.hosts || f.hosts.includes(hostKind)),
     ),
   );
   /** Letters of the sketch's dimensions, in the order of the fields. */

@@ -209,6 +209,36 @@ function specks(color: THREE.Color, count: number, reach: number, size: [number,
 /** Half the width of a lane of traffic and where its middle lies, m: traffic on the right. */
 const [LANE, OTHER] = [1.75, 3.5];
 
+/** How far one sees under water, m: a clear river (drawn, not computed). */
+export const VISIBLE = 6;
+
+/** The colour of the water that one looks through when under it. */
+export const deepWater = (p: Palette) => p.water.clone().lerp(p.holds, 0.16).lerp(p.ink, 0.06);
+
+/** The surface of the water seen from below, bright over the eye, with its ripples; and what floats, by which one sees how fast the water goes past. */
+function fromBelow(p: Palette, bright: THREE.Color) {
+  const group = new THREE.Group();
+  const under = new THREE.Mesh(
+    new THREE.CircleGeometry(90, 64),
+    new THREE.MeshBasicMaterial({ color: p.water.clone().lerp(p.sky, 0.25), side: THREE.BackSide }),
+  );
+  under.position.z = -0.004;
+  const ripples = specks(bright.clone().lerp(p.sky, 0.6), 700, 9, [0.02, 0.3, 0.002]);
+  ripples.position.z = -0.03;
+  group.add(under, ripples);
+  const random = scatter(23);
+  const floats = new THREE.InstancedMesh(
+    new THREE.SphereGeometry(0.004, 6, 5),
+    new THREE.MeshBasicMaterial({ color: p.sky }),
+    260,
+  );
+  const at = new THREE.Matrix4();
+  for (let i = 0; i < 260; i++)
+    floats.setMatrixAt(i, at.makeTranslation(8 * random() - 4, 8 * random() - 4, -0.15 - 2.2 * random()));
+  group.add(floats);
+  return group;
+}
+
 /** What lies round a host: by its lines, tufts, ripples or fields one sees how level and how fast the picture is. */
 export function groundGroup(p: Palette, host: Host, scale = 1) {
   const group = new THREE.Group();
@@ -226,8 +256,10 @@ export function groundGroup(p: Palette, host: Host, scale = 1) {
       for (const y of [-LANE - 0.9, LANE + OTHER + 0.9])
         group.add(bar(new THREE.Vector3(x, y, 0), new THREE.Vector3(x, y, 0.75), 0.07, post));
     group.add(specks(darker, 900, 70, [0.12, 0.09, 0.05], OTHER + 0.9));
-  } else if (host.backdrop === 'water') group.add(specks(base.clone().lerp(p.sky, 0.55), 900, 60, [0.03, 0.4, 0.004]));
-  else if (host.backdrop === 'air') {
+  } else if (host.backdrop === 'water') {
+    const bright = base.clone().lerp(p.sky, 0.55);
+    group.add(specks(bright, 900, 60, [0.03, 0.4, 0.004]), fromBelow(p, bright));
+  } else if (host.backdrop === 'air') {
     const random = scatter(11);
     for (let x = -12; x < 12; x++)
       for (let y = -12; y < 12; y++)

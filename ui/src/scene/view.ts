@@ -2,7 +2,18 @@ import * as THREE from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import type { Figure, Handle, Host, LetGo, Report } from '../api/client';
 import { verdictOf } from '../parts/verdict';
-import { arrow, carGroup, groundGroup, hostScale, palette, shapeMesh, vec, zoneGroup } from './meshes';
+import {
+  arrow,
+  carGroup,
+  deepWater,
+  groundGroup,
+  hostScale,
+  palette,
+  shapeMesh,
+  vec,
+  VISIBLE,
+  zoneGroup,
+} from './meshes';
 
 /** A text pinned to a place of the scene, in pixels. */
 export interface Label {
@@ -88,6 +99,9 @@ export class SceneView {
   private startPointer = new THREE.Vector2();
   private frame = 0;
   private lensRect: DOMRect | null = null;
+  /** What is looked through above the ground, and under water where there is any. */
+  private above: { sky: THREE.Color; fog: THREE.Fog } | null = null;
+  private underWater: { sky: THREE.Color; fog: THREE.Fog } | null = null;
   private arrows: { at: THREE.Vector3; text: string }[] = [];
 
   onlabels: (labels: Label[]) => void = () => {};
@@ -131,8 +145,12 @@ export class SceneView {
     if (key !== this.lastHost) {
       this.lastHost = key;
       this.scene.clear();
-      this.scene.background = p.sky;
-      this.scene.fog = input.host.backdrop === 'air' ? new THREE.Fog(p.sky, 150, 900) : new THREE.Fog(p.sky, 18, 85);
+      this.above = {
+        sky: p.sky,
+        fog: input.host.backdrop === 'air' ? new THREE.Fog(p.sky, 150, 900) : new THREE.Fog(p.sky, 18, 85),
+      };
+      const deep = deepWater(p);
+      this.underWater = input.host.backdrop === 'water' ? { sky: deep, fog: new THREE.Fog(deep, 0.4, VISIBLE) } : null;
       const sun = new THREE.DirectionalLight(0xfff4e0, 1.7);
       sun.position.set(3, 4, 8);
       this.car = carGroup(input.host, p, { id: input.report.figure.panelId, grid: input.report.figure.panel });
@@ -345,6 +363,10 @@ export class SceneView {
     });
     const zones = this.zones!.visible;
     if (through) this.zones!.visible = false;
+    // Whoever looks from under the water looks through it.
+    const under = this.underWater && camera.position.z < this.input!.host.groundHeight ? this.underWater : this.above;
+    this.scene.background = under!.sky;
+    this.scene.fog = under!.fog;
     camera.aspect = r.w / r.h;
     camera.updateProjectionMatrix();
     this.renderer.setViewport(r.x, r.y, r.w, r.h);
