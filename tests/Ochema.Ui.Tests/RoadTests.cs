@@ -67,6 +67,46 @@ public sealed class RoadTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         Browser.Until("right again", () => browser.Find("[data-joint=block-bolt]").Text.Contains("The stack is right", StringComparison.Ordinal));
     }
 
+    private IWebElement Select(string label) => Browser.Until(label, () =>
+        browser.Driver.FindElements(By.XPath($"//aside//label[starts-with(normalize-space(.), '{label}')]/following-sibling::select")).FirstOrDefault());
+
+    private void Choose(string label, string option) => Select(label).FindElement(By.XPath($"./option[normalize-space(.)='{option}']")).Click();
+
+    [Fact]
+    public void WhatStandsByItsWeightIsSeenFromAbove()
+    {
+        Start("In the field", "ground-pan");
+        browser.Find("[data-row=base]").Click();
+        var plan = browser.Find("[data-tip-plan]");
+        Assert.Contains("it tips first", plan.Text);
+        Assert.Equal(8, plan.FindElements(By.CssSelector("svg text")).Count);
+        // More wind pushes the weight further out.
+        string Loads() => string.Concat(browser.Find("[data-tip-plan]").FindElements(By.CssSelector("circle")).Select(c => c.GetAttribute("cx")));
+        var before = Loads();
+        var slider = browser.Find("[role=slider]");
+        for (var i = 0; i < 4; i++)
+            slider.SendKeys(Keys.PageUp);
+        Browser.Until("the loads move", () => Loads() != before);
+        Assert.Contains("it tips first", browser.Find("[data-tip-plan]").Text);
+    }
+
+    [Fact]
+    public void WhatIsInTheShoeWantsALoopAndALampHasNoPicture()
+    {
+        Start("On a car", "magnet-plate-straps");
+        browser.Find("[data-row=camera]").Click();
+        Choose("In its shoe", "Pocket lamp");
+        Browser.Until("too little", () => Verdict.StartsWith("Lets go: too little keeps it", StringComparison.Ordinal));
+        Choose("What is in the shoe is", "Looped to the camera as well");
+        Browser.Until("holds", () => Verdict.StartsWith("Holds", StringComparison.Ordinal));
+        Choose("In its shoe", "Nothing");
+        Browser.Until("holds without", () => Verdict.StartsWith("Holds", StringComparison.Ordinal));
+        Choose("Body", "Lamp panel");
+        Browser.Until("a lamp", () => browser.Find("[data-row=camera]").Text.Contains("Lamp panel", StringComparison.Ordinal));
+        Assert.Empty(browser.Driver.FindElements(By.XPath("//aside//label[starts-with(normalize-space(.), 'Frames a second')]")));
+        Browser.Until("no picture", () => browser.Find("nav[aria-label='Load path']").Text.Contains("Picture none", StringComparison.Ordinal));
+    }
+
     [Fact]
     public void WithoutItsTetherTheRigIsRefusedAndTheAdviceMendsIt()
     {

@@ -50,8 +50,8 @@
     subject?.family === 'camera'
       ? (row?.label ?? '')
       : subject
-      ? `${capital(named(subject.family))}${second ? ', second' : ''}: ${uncapital(subject.kind?.label ?? '')}`
-      : (row?.label ?? ''),
+        ? `${capital(named(subject.family))}${second ? ', second' : ''}: ${uncapital(subject.kind?.label ?? '')}`
+        : (row?.label ?? ''),
   );
   let swappable = $derived(
     subject && !second && ['base', 'reach', 'isolator', 'head', 'camera'].includes(subject.family),
