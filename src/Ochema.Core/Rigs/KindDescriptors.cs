@@ -107,7 +107,7 @@ public static class KindDescriptors
             else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial,
                     [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source, With: FitsWith(r, c, type, stock),
-                        Hides: r is CameraRow { Makes: not Makes.Picture } ? OfPictures(type) : null))], null,
+                        Hides: c.None.Length == 0 && r is CameraRow { Makes: not Makes.Picture } ? OfPictures(type) : null))], null,
                     Beside: c.Beside.Length > 0 ? c.Beside : null, List: c.List,
                     Own: StockList.All.Any(l => l.Id == c.List && l.Own), None: c.None.Length > 0 ? c.None : null));
             else if (p.GetCustomAttribute<OptionAttribute>() is { } o)
