@@ -136,6 +136,10 @@ public sealed record CameraChoice
     [Option("Delivered as")]
     [OfPicture]
     public Delivery Delivery { get; init; } = Delivery.Uhd;
+
+    /// <summary>All that stands on the head, kg: weighed or as listed, with what is in the shoe.</summary>
+    internal double OnScale(Catalogue stock) => (Mass ?? stock.Find<CameraRow>("cameras", Body).Mass + stock.Find<LensRow>("lenses", Lens).Mass)
+        + (Shoe is { } shoe ? stock.Find<CameraRow>("cameras", shoe).Mass : 0);
 }
 
 /// <summary>What of camera and lens stands on the head.</summary>

@@ -194,4 +194,27 @@ public sealed class PayloadTests
             Assert.True(body.Makes == Makes.Picture == !lens.None);
         }
     }
+
+    [Fact] // W·h over Wh; nobody gets at it while it is up
+    public void WhatIsUpAPoleRunsOnItsBatteriesUntilItComesDown()
+    {
+        var rig = RigFiles.Named("tall-pole");
+        var frame = (TiltFrame)rig.Head with { By = TiltedBy.ServoAndButton, Pack = 9 * 3600, Up = 2 * 3600 };
+        RigDocument With(TiltFrame head) => rig with { Head = head };
+        Near.Share((1.2 + 0.5 + 0.3) * 2 / (0.85 * 9), Use(With(frame), "head.servos-battery"), 1e-9);
+        var camera = Stock.Find<CameraRow>("cameras", rig.Camera.Body);
+        Near.Share(camera.Draws * 7200 / (0.85 * camera.Battery), Use(With(frame), "head.camera-battery"), 1e-9);
+        Assert.True(Use(With(frame with { Up = 12 * 3600 }), "head.servos-battery") > 1);
+        Assert.DoesNotContain(Assessor.Assess(With(frame with { By = TiltedBy.Hand }), Stock).Checks, c => c.Id.EndsWith("-battery",
+            StringComparison.Ordinal));
+    }
+
+    [Fact] // what is in the shoe is lifted by a sprung arm as well
+    public void WhatIsInTheShoeCountsForASprungArm()
+    {
+        var rig = RigFiles.Named("pan-rig");
+        var arm = Assert.IsType<Core.Kinds.Isolators.SpringArm>(rig.Isolator);
+        Assert.Equal(arm.Payload(rig, Stock) + Stock.Find<CameraRow>("cameras", "recorder").Mass,
+            arm.Payload(rig with { Camera = rig.Camera with { Shoe = "recorder" } }, Stock), 1e-9);
+    }
 }

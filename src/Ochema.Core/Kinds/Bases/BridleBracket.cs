@@ -140,7 +140,7 @@ public sealed record BridleBracket : OnBridle
         StrapRow[] rows = [shortRow, legRow, legRow];
         var held = new HeldByLines([.. ids.Select((_, i) => new HeldBy(ends[i] - eyes[i], i == 0 ? Short : Leg, rows[i].AxialStiffness))], rows, ids);
         // What hangs there is known once all is built; camera, head and bracket are about this much.
-        var about = (b.Rig.Camera.Mass ?? b.Stock.Find<CameraRow>("cameras", b.Rig.Camera.Body).Mass) + 0.15;
+        var about = b.Rig.Camera.OnScale(b.Stock) + 0.15;
         var guess = held.AtRest(about * MotionProfile.Gravity, upper - (Short + Eye) * Vec3.UnitZ) ?? upper - (Short + Eye) * Vec3.UnitZ;
         var middle = b.Node("bracket", guess);
         var springs = new SpringIndex[3];

@@ -60,6 +60,18 @@ public sealed record TiltFrame : HeadKind
     [Measure("Tilts each way", Dimension.Angle, 0.1, 1.57, HowTo = "from level")]
     public double Swing { get; init; } = 0.8;
 
+    [Measure("Servos' battery", Dimension.Energy, 360, 3.6e6, HowTo = "on its label, volts × ampere-hours; four AA cells hold {energy:32400}")]
+    public double Pack { get; init; } = 9 * 3600;
+
+    [Measure("It stays up for", Dimension.Duration, 60, 86400, HowTo = "until somebody gets at its batteries again")]
+    public double Up { get; init; } = 1800;
+
+    /// <summary>What a servo that holds and now and then moves draws, one that rests on a button, and their receiver, W (judgement, 0.5–3, 0.1–0.5,
+    /// 0.3–0.8).</summary>
+    private const double ServoDraws = 1.2;
+    private const double ButtonDraws = 0.3;
+    private const double ReceiverDraws = 0.5;
+
     /// <summary>Strip past the middle of a pivot, m; air that what swings wants, m; nylon spacer between the frames, m (judgement).</summary>
     private const double Past = 0.012;
     private const double Air = 0.006;
@@ -171,6 +183,12 @@ public sealed record TiltFrame : HeadKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
+        if (By != TiltedBy.Hand)
+            b.Checks.Add(new BatteryLasts(b.Path.Head, "servos", "Servos stop before it comes down",
+                ServoDraws + ReceiverDraws + (By == TiltedBy.ServoAndButton ? ButtonDraws : 0), Pack, Up, "judgement, 0.8–3.5 W while it holds",
+                    Origin.Measures));
+        if (By != TiltedBy.Hand && b.Stock.Find<CameraRow>("cameras", b.CameraOfPath.Body) is { Lasts: not null } own)
+            b.Checks.Add(new BatteryLasts(b.Path.Head, "camera", "Camera stops before it comes down", own.Draws, own.Battery, Up, own.Source, own.Source));
         var (row, bar) = (b.Stock.Find<HeadRow>("heads", Row), b.Stock.Find<SectionRow>("sections", Bar));
         var (section, metal) = (b.Stock.Section(Bar), b.Stock.MaterialOf(Bar));
         var camera = b.Stock.Find<CameraRow>("cameras", b.CameraOfPath.Body);

@@ -60,11 +60,7 @@ public sealed record SpringArm : IsolatorKind
     private double Links => LinkMass * Link * 2;
 
     /// <summary>Mass at its end: camera, lens, head and half of the links, kg.</summary>
-    public double Payload(RigDocument rig, Catalogue stock)
-    {
-        var camera = rig.Camera.Mass ?? stock.Find<CameraRow>("cameras", rig.Camera.Body).Mass + stock.Find<LensRow>("lenses", rig.Camera.Lens).Mass;
-        return camera + stock.Find<HeadRow>("heads", rig.Head.Row).Mass + Links / 2;
-    }
+    public double Payload(RigDocument rig, Catalogue stock) => rig.Camera.OnScale(stock) + stock.Find<HeadRow>("heads", rig.Head.Row).Mass + Links / 2;
 
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         Damping < 0.3 ? [new("damper", "A damper on the arm, set to 40 %", this with { Damping = 0.4 }, Stiffens: false)] : [];
