@@ -6,7 +6,9 @@ namespace Ochema.Core.Checks;
 /// <summary>A tongue with room in its slot turns by the room over its depth.</summary>
 /// <param name="play">Slot wider than the tongue, m.</param>
 /// <param name="depth">Of the tongue in its slot, m.</param>
-internal sealed class TongueRattles(double play, double depth) : Check("tongue.play", StationId.Base, new("tongue"), "Tongue rattles in its slot")
+/// <param name="part">What it is: a tongue in a slot, a stub in a bore.</param>
+internal sealed class TongueRattles(double play, double depth, string part = "tongue", string title = "Tongue rattles in its slot")
+    : Check(part + ".play", StationId.Base, new(part), title)
 {
     /// <summary>Half a degree of knocking to and fro is seen (judgement, a quarter to one).</summary>
     private const double Seen = 0.5 * Math.PI / 180;
@@ -19,8 +21,8 @@ internal sealed class TongueRattles(double play, double depth) : Check("tongue.p
     {
         var room = Math.Max(0, play);
         sheet?.Formula("atan({c} ÷ {d}) ÷ {a}", "room over depth", "Wear; a strip of tape takes it up.")
-            .Term("c", "slot wider than the tongue", room, Dimension.Length, Origin.Measures)
-            .Term("d", "tongue in the slot", depth, Dimension.Length, Origin.Measures)
+            .Term("c", "room beside it", room, Dimension.Length, Origin.Measures)
+            .Term("d", "how deep it sits", depth, Dimension.Length, Origin.Measures)
             .Term("a", "what is seen of a knock", Seen, Dimension.Angle, "judgement, 0.25–1°");
         return Ratio(Math.Atan(room / depth), Seen);
     }

@@ -112,12 +112,17 @@ public sealed class Boat(string id, string name, double length, double beam, dou
             "gunwale" => HostDrawing.Along(new Vec3(0.1, beam / 2 - 0.02, freeboard), Vec3.UnitX, new Vec3(0, sin, cos), 0.8),
             "foredeck" => new(new Vec3(length / 2 - 0.65, 0, freeboard + 0.03), new Vec3(cos, 0, -sin), Vec3.UnitY, new Vec3(sin, 0, cos), 6, site.CrownRadius, 0.35, 0.2),
             "transom" => HostDrawing.Along(new Vec3(-length / 2 + 0.03, -0.45, freeboard), Vec3.UnitY, Vec3.UnitZ, 0.2),
+            "flush-holder" => HostDrawing.Along(Holder, Vec3.UnitX, HolderAxis, 0.01),
             // Lowered over the transom, its middle below the water line.
             "pin-pole" => HostDrawing.Along(new Vec3(-length / 2 - 0.05, 0.5 * beam - 0.25, -0.35), Vec3.UnitZ, Vec3.UnitY, PinTravel),
             "thwart" => new(new Vec3(-0.2, 0, freeboard - 0.12), Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ, 1e3, 1e3, 0.12, beam / 2 - 0.2),
             _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
         };
     }
+
+    /// <summary>Rim of the holder that is let into the deck, and the way it points: a little back and out (common practice, no source).</summary>
+    private Vec3 Holder => new(-0.75, beam / 2 - 0.15, freeboard + 0.03);
+    private static readonly Vec3 HolderAxis = new Vec3(-0.26, 0.26, 0.93).Normalized();
 
     /// <summary>How far along the pole, either way, something may sit, m.</summary>
     private const double PinTravel = 0.9;
@@ -127,7 +132,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         var deck = new Site { Id = "foredeck", Name = "Foredeck", Material = "composite-body", Thickness = 0.004, ClearRadius = 0.12, CrownRadius = 0.9, Coat = 0, Slope = 0.08, WindFactor = 1.05 };
         var rail = new Site { Id = "gear-rail", Name = "Gear rail, left", Form = SiteForm.Tube, Material = "stainless-304", Diameter = 0.0254, Thickness = 0.0015, ClearRadius = 0.2, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.05 };
         var gunwale = new Site { Id = "gunwale", Name = decked ? "Cockpit rim" : "Gunwale, left", Form = SiteForm.Edge, Material = decked ? "composite-body" : "pine", Diameter = decked ? 0.02 : 0.035, Thickness = 0.01, ClearRadius = 0.3, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.0 };
-        return decked ? [deck, rail, gunwale] :
+        return decked ? [deck, rail, gunwale, Site.Gripped("flush-holder", "Flush holder behind the seat, left", SiteForm.Bore, "abs", 0.042, 0.004, 0.1, 1)] :
         [
             rail, gunwale, deck,
             new() { Id = "transom", Name = "Transom", Form = SiteForm.Edge, Material = "pine", Diameter = 0.04, Thickness = 0.02, ClearRadius = 0.4, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
@@ -168,6 +173,10 @@ public sealed class Boat(string id, string name, double length, double beam, dou
             HostDrawing.Tube("gunwale-right", "trim", decked ? 0.02 : 0.035, new Vec3(h * 0.4, -0.9 * w, f + 0.01), new Vec3(0.1, -w + 0.02, f), new Vec3(-h * 0.3, -w + 0.02, f), new Vec3(-h + 0.05, decked ? -0.1 * w : -0.83 * w, f)),
             new("foredeck", "foredeck", Surface(Sites.First(s => s.Id == "foredeck")).Grid()),
         ];
+        if (decked)
+            list.AddRange([new("rear-deck", "paint",
+                [Frame(-0.42, 0.97 * w, f + 0.03, f), Frame(-h * 0.3, 0.99 * w, f + 0.03, f), Frame(-h + 0.03, 0.1 * w, f - 0.08, f - 0.1)]),
+                HostDrawing.Tube("flush-holder", "trim", 0.05, Holder - 0.2 * HolderAxis, Holder)]);
         if (decked)
             list.Add(new HostSurface("deck", "paint", [Frame(h - 0.3, 0.45 * w, f + 0.05, f), Frame(0.4, 0.9 * w, f + 0.06, f), Frame(0.35, 0.95 * w, f + 0.03, f)]));
         else

@@ -13,7 +13,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>Slit pipe foam over the edge of a raised pane: the lens lies on it, a hand holds the camera by a handle behind it.</summary>
 [Kind("foam-rest", "Pipe foam on the glass", "In place in a second and quiet; a rest for a lens, not a mount: hands stay on it.",
     Caution = "Parked, engine off. The hands carry, the glass only steadies: nothing is let go of.",
-    Sketch = "rect 76 30 5 40; circle 78 30 8; rect 30 14 66 10; rect 14 8 22 20; rect 20 28 8 26; dim behind 24 64 78 64; dim lies 66 4 92 4; dim wall 96 24 96 30")]
+    Sketch = "rect 76 30 5 40; circle 78 30 8; rect 30 14 66 10; rect 14 8 22 20; rect 20 28 8 26; dim behind 24 64 78 64; "
+        + "dim lies 66 4 92 4; dim wall 96 24 96 30")]
 public sealed record FoamRest : BaseKind
 {
     [Measure("Lens lies on it for", Dimension.Length, 0.01, 0.3, HowTo = "along the edge: about half the lens across")]
@@ -58,8 +59,8 @@ public sealed record FoamRest : BaseKind
             Minutes = 2,
         },
         new(Work.Place, "Foam on the pane, lens on the foam",
-            "Pane up as far as the picture wants, a hand of it in the door at least. Elbow on the door, one hand on the handle, the other over the lens; breathe out. "
-                + "Engine off: its tremble comes through the glass.")
+            "Pane up as far as the picture wants, a hand of it in the door at least. Elbow on the door, one hand "
+                + "on the handle, the other over the lens; breathe out. Engine off: its tremble comes through the glass.")
         {
             Minutes = 1,
             Beware = "Strap round the neck before the camera is past the glass.",
@@ -107,7 +108,8 @@ internal sealed class PaneRests(SpringIndex spring, Vec3 up, double takes) : Che
         var (force, _) = f.Spring(spring);
         var aside = force.PerpendicularTo(up).Length;
         var down = Math.Max(0, force.Dot(up));
-        sheet?.Formula("({N} + 2 × {S}) ÷ {a}", "what a pane's lift and edge are not hurt by; across it is weaker (judgement)", "Slammed doors; a pane that is not quite up.")
+        sheet?.Formula("({N} + 2 × {S}) ÷ {a}",
+            "what a pane's lift and edge are not hurt by; across it is weaker (judgement)", "Slammed doors; a pane that is not quite up.")
             .Term("N", "pressed down by", down, Dimension.Force).Term("S", "pushed aside by", aside, Dimension.Force)
             .Term("a", "a soft rest may", takes, Dimension.Force, "judgement, 15–40 N; glass carries no designed load");
         return Ratio(down + 2 * aside, takes);
