@@ -152,7 +152,7 @@ public sealed record SteppedPole : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        PersonBelow.KeepClear(b, from, Length);
+        PoleFalls.KeepClear(b, from, Length);
         var up = from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
         var direction = Math.Cos(Lean) * up + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;

@@ -97,7 +97,7 @@ public sealed record TelescopingPole : ReachKind
             Axis: direction));
         var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Overlap, Overlap, Overlap], 0.05);
         b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
-        PersonBelow.KeepClear(b, from, Length);
+        PoleFalls.KeepClear(b, from, Length);
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
         Tube("pole-high", "upper tube", upper, tip, Upper);
         var lockRow = b.Fitting("twist-lock");

@@ -5,7 +5,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Kinds.Reaches;
 
 /// <summary>Where nobody stands under a pole.</summary>
-internal static class PersonBelow
+internal static class PoleFalls
 {
     /// <summary>Drawn on the ground: as far round whoever holds it as the pole reaches when it falls.</summary>
     /// <param name="from">Its foot.</param>
