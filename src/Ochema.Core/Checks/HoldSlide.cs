@@ -10,8 +10,9 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="pressing">What presses it on by itself, N; 0 for what stands by its weight only.</param>
 /// <param name="twistRadius">Radius at which friction acts against a twist, m.</param>
+/// <param name="drawn">Where what presses it draws it along its place, N: a strap round what tapers, towards its thin end. It counts where it adds.</param>
 public sealed class HoldSlide(RigBuilder b, HoldSpot spot, SpringIndex spring, string title, double pressing, double friction,
-    double twistRadius, string source)
+    double twistRadius, string source, Vec3 drawn = default)
     : Check(spot.Id + ".slide", spot.Station, spot.Id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];
@@ -23,12 +24,14 @@ public sealed class HoldSlide(RigBuilder b, HoldSpot spot, SpringIndex spring, s
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var load = f.Hold(spring, spot.Normal);
+        var slide = drawn == Vec3.Zero ? load.Slide
+            : Math.Max(load.Slide, (drawn - f.Spring(spring).Force.PerpendicularTo(spot.Normal)).Length);
         sheet?.Formula("{k} × ({N} + ({S} + {Mn} ÷ {ρ}) ÷ {μ}) ÷ ({P} + {Q})", "Coulomb friction, pull, slide and twist together", "Wet, dust and oil.")
-            .Factor(b, FactorTable.Friction).Term("N", "pull", load.Off, Dimension.Force).Term("S", "slide", load.Slide, Dimension.Force)
+            .Factor(b, FactorTable.Friction).Term("N", "pull", load.Off, Dimension.Force).Term("S", drawn == Vec3.Zero ? "slide" : "slide, with what its strap draws it along the taper", slide, Dimension.Force)
             .Term("Mn", "twist", load.Twist, Dimension.Torque)
                 .Term("ρ", "radius of its friction", twistRadius, Dimension.Length, "two thirds of half its width, even pressure")
             .Term("μ", "friction", friction, Dimension.Factor, "judgement by surface")
             .Term("P", "pressing force", pressing, Dimension.Force, source).Term("Q", "weight and straps press it on by", load.On, Dimension.Force);
-        return Ratio(factor * (load.Off + (load.Slide + load.Twist / twistRadius) / friction), pressing + load.On);
+        return Ratio(factor * (load.Off + (slide + load.Twist / twistRadius) / friction), pressing + load.On);
     }
 }

@@ -54,6 +54,10 @@ public sealed record Site
     [Measure("Leans to the left", Dimension.Angle, -0.8, 0.8, HowTo = "phone level against its side; to the right is negative")]
     public double SideLean { get; init; }
 
+    [Measure("Thinner by, over its height", Dimension.Ratio, -0.3, 0.6,
+        HowTo = "cord round it twice, {length:0.5} apart: the difference over 3.14, over that distance; thicker upwards is negative", UsualTo = 0.1)]
+    public double Taper { get; init; }
+
     [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over travel speed: bonnet 1.1, roof front 1.3")]
     public required double WindFactor { get; init; }
 

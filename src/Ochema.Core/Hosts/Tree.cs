@@ -6,7 +6,8 @@ namespace Ochema.Core.Hosts;
 
 /// <summary>A tree in the field. Origin on the ground, in the middle of its trunk. Generic sizes, judgement.</summary>
 /// <param name="diameter">Of the trunk where straps go, m.</param>
-public sealed class Tree(string id, string name, double diameter) : Host
+/// <param name="taper">What it is thinner by, over its height.</param>
+public sealed class Tree(string id, string name, double diameter, double taper) : Host
 {
     /// <summary>It sways, and hands knock against what stands out from it.</summary>
     public static MotionProfile Swaying { get; } = new()
@@ -69,9 +70,11 @@ public sealed class Tree(string id, string name, double diameter) : Host
         switch (site.Id)
         {
             case "trunk":
-                var along = new Vec3(Math.Tan(site.Slope), Math.Tan(site.SideLean), 1).Normalized();
-                return HostDrawing.Along(Breast * along + (site.Diameter ?? diameter) / 2 * Vec3.UnitX.PerpendicularTo(along).Normalized(),
-                    along, Vec3.UnitX, 0.5);
+                // Its own line leans; the bark ahead leans back from it by half the taper.
+                var own = new Vec3(Math.Tan(site.Slope), Math.Tan(site.SideLean), 1).Normalized();
+                var bark = new Vec3(Math.Tan(site.Slope - TrunkForm.Flare(site)), Math.Tan(site.SideLean), 1).Normalized();
+                return HostDrawing.Along(Breast * own + (site.Diameter ?? diameter) / 2 * Vec3.UnitX.PerpendicularTo(own).Normalized(),
+                    bark, Vec3.UnitX, 0.5);
             case "branch":
                 return HostDrawing.Along(Fork + 0.55 * Branching, Branching, Vec3.UnitZ, 0.35);
             default:
@@ -82,7 +85,7 @@ public sealed class Tree(string id, string name, double diameter) : Host
     protected override IReadOnlyList<Site> MakeSites() =>
     [
         new() { Id = "trunk", Name = "Trunk", Form = SiteForm.Trunk, Material = "living-wood", Diameter = diameter, Thickness = 0.05,
-            ClearRadius = 0.5, CrownRadius = 30, Coat = 0, Slope = 0.05, SideLean = 0.03, WindFactor = 0.8 },
+            ClearRadius = 0.5, CrownRadius = 30, Coat = 0, Slope = 0.05, SideLean = 0.03, Taper = taper, WindFactor = 0.8 },
         new() { Id = "branch", Name = "Branch, left", Form = SiteForm.Branch, Material = "living-wood", Diameter = 0.05, Thickness = 0.025,
             ClearRadius = 0.55, CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 0.8 },
     ];
@@ -97,11 +100,12 @@ public sealed class Tree(string id, string name, double diameter) : Host
     protected override IReadOnlyList<HostSurface> Drawing()
     {
         static HostSurface Limb(string limb, double from, double to, params Vec3[] path) => HostDrawing.Tapered(limb, "bark", from, to, path);
+        double At(double height) => diameter - taper * (height - Breast);
         var lean = new Vec3(Math.Tan(0.05), Math.Tan(0.03), 1);
         return
         [
-            Limb("root", 1.5 * diameter, diameter, Vec3.Zero, 0.12 * lean, 0.35 * lean),
-            Limb("trunk-low", diameter, 0.92 * diameter, 0.35 * lean, 1.2 * lean, 2 * lean),
+            Limb("root", 1.5 * At(0.35), At(0.35), Vec3.Zero, 0.12 * lean, 0.35 * lean),
+            Limb("trunk-low", At(0.35), At(2), 0.35 * lean, 1.2 * lean, 2 * lean),
             Limb("leader", 0.7 * diameter, 0.03, 1.95 * lean, new(0.25, -0.15, 2.6), new(0.2, -0.35, 3.3)),
             Limb("limb", 0.06, 0.02, Fork, Fork + 0.55 * Branching, Fork + 1.3 * Branching),
             Limb("limb-right", 0.07, 0.02, 2 * lean, new(-0.3, -0.6, 2.45), new(-0.4, -1.2, 2.7)),
@@ -118,5 +122,5 @@ public sealed class TreeFamily : HostFamily
 {
     public override int Order => 10;
 
-    public override IReadOnlyList<Host> Presets { get; } = [new Tree("orchard-tree", "Orchard tree", 0.24)];
+    public override IReadOnlyList<Host> Presets { get; } = [new Tree("orchard-tree", "Orchard tree", 0.24, 0.012)];
 }

@@ -60,7 +60,7 @@ public sealed class TreeTests
         {
             Base = Bracket with { SetOver = Rig.Site.SideLean },
             Reach = arm,
-            Site = Rig.Site with { Slope = Math.Atan(Bracket.Screw / Bracket.Lever) + lean },
+            Site = Rig.Site with { Slope = Math.Atan(Bracket.Screw / Bracket.Lever) + lean, Taper = 0 },
         };
         var model = new Analysis.RigModel(rig, Catalogue.Shipped);
         var spring = new SpringIndex(model.Builder.Model.Springs.ToList().FindIndex(s => s.Id == "pivot-1-spring"));
@@ -77,14 +77,35 @@ public sealed class TreeTests
     [Fact] // turns of the screw that cancel the lean: lever × tan(lean) ÷ pitch
     public void TheLeanIsCancelledByTurnsOfTheScrew()
     {
-        var leaning = Rig with { Site = Rig.Site with { Slope = 0.05 + 0.0522 } };
+        var bracket = Bracket with { Screw = 0.01 };
+        var leaning = Rig with { Base = bracket, Site = Rig.Site with { Slope = 0.05 + 0.0522, Taper = 0 } };
         var finding = Assert.Single(Assess(leaning).Findings, f => f.Text.Contains("out of plumb", StringComparison.Ordinal));
         // 0.2 m × (tan 0.1022 − 0.05) ÷ 1.25 mm.
         Assert.Contains("levelling screw out by 8.4 turns", finding.Text);
-        var turned = leaning with { Base = Bracket with { Screw = 0.01 + 8.4 * 0.00125 } };
+        var turned = leaning with { Base = bracket with { Screw = 0.01 + 8.4 * 0.00125 } };
         Assert.DoesNotContain(Assess(turned).Findings, f => f.Text.Contains("out of plumb", StringComparison.Ordinal));
         Assert.Contains(Assess(Rig with { Base = Bracket with { SetOver = 0 } }).Findings, f => f.Text.Contains("further to the "
             + "right", StringComparison.Ordinal));
+    }
+
+    [Fact] // a trunk that thins by 6 % leans its bark back by 3 %: 0.2 m × 0.03 ÷ 1.25 mm turns fewer
+    public void ATaperTipsTheBarkBack()
+    {
+        string Turns(double taper) => Assess(Rig with { Base = Bracket with { Screw = 0.01 }, Site = Rig.Site with { Slope = 0.1022, Taper = taper } })
+            .Findings.Single(f => f.Text.Contains("out of plumb", StringComparison.Ordinal)).Text;
+        Assert.Contains("out by 8.4 turns", Turns(0));
+        Assert.Contains("out by 3.6 turns", Turns(0.06));
+    }
+
+    [Fact] // what a strap presses with draws along a cone by its half angle: T·dL/dz of a loop, shared out
+    public void AStrapDrawsItsBracketToTheThinEnd()
+    {
+        double Slides(double taper) => Use(Assess(Rig with { Site = Rig.Site with { Taper = taper } }), "base-hold.slide");
+        // k·P·tan(half angle) ÷ (μ·P), where it adds to the weight: k = 2, μ = 0.4.
+        Near.Share(2 * 0.1 / 0.4, Slides(-0.2) - Slides(0), 0.1);
+        // A little helps against the weight: it is not counted on. Much of it draws the bracket up.
+        Near.Share(1, Slides(0.01) / Slides(0), 0.01);
+        Assert.True(Slides(0.5) > Slides(0));
     }
 
     [Fact]

@@ -92,7 +92,10 @@ public sealed record TimberBracket : BaseKind
     private static double Touches(double radius, SectionRow timber) => Math.Min(timber.Width / 2, radius * Math.Sqrt(0.5));
 
     /// <summary>Angle of the pivot from plumb, forward and to the left, rad.</summary>
-    private (double Forward, double Left) OffPlumb(Site site) => (site.Slope - Math.Atan(Screw / Lever), site.SideLean - SetOver);
+    private (double Forward, double Left) OffPlumb(Site site) => (Face(site) - Math.Atan(Screw / Lever), site.SideLean - SetOver);
+
+    /// <summary>How far the bark under the upright leans forward, rad: the trunk's own lean less half its taper.</summary>
+    private static double Face(Site site) => site.Slope - TrunkForm.Flare(site);
 
     /// <summary>
     /// Share of the strap's pull on each side that presses: it leaves the upright's corners for the round of the trunk at γ from straight inwards.
@@ -109,11 +112,10 @@ public sealed record TimberBracket : BaseKind
     {
         var site = b.Rig.Site;
         var thread = b.Stock.Find<Fastener>("fasteners", LevellingThread);
-        var turns = site.Slope > 0 ? Lever * Math.Tan(site.Slope) / thread.Pitch : 0;
+        var turns = Face(site) > 0 ? Lever * Math.Tan(Face(site)) / thread.Pitch : 0;
         yield return new(Work.Measure, "Measure trunk and lean",
-            "A cord round the trunk where the strap goes: its length over 3.14 is the diameter. Phone against the bark, from ahead and from the side: "
-                + "the lean both "
-                + "ways. Loose bark, ivy and ants: another place.")
+            "A cord round the trunk where the strap goes: its length over 3.14 is the diameter; again half a metre higher, for the taper. Phone "
+                + "against the bark ahead and behind, left and right: the lean is the middle of each pair. Loose bark, ivy and ants: another place.")
         {
             Tools = ["tape", "level"],
             Minutes = 5,
@@ -196,7 +198,8 @@ public sealed record TimberBracket : BaseKind
             var (head, half) = ((Height - Lever) / 2 * up, Touches(radius, timber));
             Vec3[] corners = [head + half * side, head - half * side, -Lever * up];
             b.Checks.Add(new PressedTip(b, spot, hold.Spring, "Bracket tips off the trunk", corners, press, source));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Bracket slides down or turns on the bark", press, BarkFriction, Lever / 2, source));
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Bracket slides down or turns on the bark", press, BarkFriction, Lever / 2, source,
+                press * Math.Tan(TrunkForm.Flare(site)) * surface.U));
             b.Checks.Add(new StrapHoop(b, spot, hold.Spring, strap, Tension, steep));
         }
         if (Height < Lever + 0.04)
@@ -285,8 +288,8 @@ public sealed record TimberBracket : BaseKind
         var pitch = b.Stock.Find<Fastener>("fasteners", LevellingThread).Pitch;
         if (Math.Abs(forward) > Level)
         {
-            var turns = Lever * (Math.Tan(b.Rig.Site.Slope) - Screw / Lever) / pitch;
-            yield return turns < 0 && Screw + turns * pitch < 0 ? "the trunk leans back: screw right in and a wedge above the strap"
+            var turns = Lever * (Math.Tan(Face(b.Rig.Site)) - Screw / Lever) / pitch;
+            yield return turns < 0 && Screw + turns * pitch < 0 ? "the bark leans back: screw right in and a wedge above the strap"
                 : $"levelling screw {(turns > 0 ? "out" : "in")} by {Math.Abs(turns):0.#} turns";
         }
         if (Math.Abs(left) > Level)
