@@ -120,8 +120,10 @@ internal static class Retention
             "isolator" or "reach" => 1,
             _ => 0
         };
+        // One that ends on the rig itself keeps what lies beyond that place.
+        int Ends(TetherBuilt t) => t.Choice.To.Anchor switch { AnchorEnd.OnRig => 1, AnchorEnd.OnReach => 2, _ => 0 };
         int Of(TetherPoint p) => p switch { TetherPoint.Camera or TetherPoint.SecondCamera => 3, TetherPoint.Head => 2, _ => 1 };
-        return [.. b.Tethers.Where(t => (Rank(station) > 0 || t.Choice.To.Anchor != AnchorEnd.OnRig)
+        return [.. b.Tethers.Where(t => Rank(station) >= Ends(t) && !t.IsTooLong(b)
             && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == path.IsSecond)
             && Of(t.Choice.From) >= Rank(station)).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
     }

@@ -19,10 +19,11 @@ internal static class TetherPlan
 
     /// <summary>The best tether for a piece of either path, from its camera; null when none on the shelf catches what hangs there.</summary>
     public static (Tether Tether, string Says)? For(RigBuilder b, string station) =>
-        Best(b, RigPath.Of(station).CameraPoint, b.MassFrom(station));
+        Best(b, RigPath.Of(station).CameraPoint, b.MassFrom(station), RigPath.Kind(station) is "head" or "camera");
 
     /// <summary>The best tether that catches a mass, kg, from a place; null when none on the shelf does.</summary>
-    public static (Tether Tether, string Says)? Best(RigBuilder b, TetherPoint tied, double mass)
+    /// <param name="own">True where a knot on the pole itself, close to its end, keeps what comes off.</param>
+    public static (Tether Tether, string Says)? Best(RigBuilder b, TetherPoint tied, double mass, bool own = false)
     {
         var node = tied switch
         {
@@ -34,15 +35,22 @@ internal static class TetherPlan
         };
         var at = b.Position(node);
         var taken = b.Rig.AllTethers.Select(t => t.To.Anchor).ToHashSet();
+        var ends = StrapPull.Ends(b.Host);
+        if (own && b.Rig.Reach.IsPole && tied != TetherPoint.SecondCamera)
+        {
+            var pole = b.Position(b.At(RigPoint.ReachTop));
+            ends = [.. ends, (Hosts.HostDrawing.At(AnchorEnd.OnReach, "The pole, close to its end", pole), 0.0, pole)];
+        }
         var best = (
             from row in b.Stock.Straps.Where(Line)
-            from end in StrapPull.Ends(b.Host)
+            from end in ends
             where !taken.Contains(end.Anchor.Id)
             let length = (end.End - at).Length + Slack
             where length < Longest
             let tether = new Tether { Stock = row.Id, Slack = Slack, From = tied, To = new AnchorEnd(end.Anchor.Id, end.T) }
             let built = new TetherBuilt("", "", tether, at, end.Anchor, end.End, length, row)
             // Judged as its own check will judge it: with all that hangs on it when its own piece comes off.
+            where !built.IsTooLong(b)
             let use = built.Catches(b, Math.Max(mass, built.Keeps(b)))
             where use <= 0.9
             orderby Math.Max(use, 0.5) + 0.3 * length, row.Id, end.Anchor.Id, end.T

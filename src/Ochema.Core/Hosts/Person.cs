@@ -5,7 +5,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Hosts;
 
 /// <summary>Somebody who holds the camera by hand or on a pole. Origin on the ground between the feet. Generic sizes, judgement.</summary>
-public sealed class Person : Host
+public class Person : Host
 {
     /// <summary>Steps, and wind from anywhere.</summary>
     public static MotionProfile Moving { get; } = new()
@@ -28,7 +28,7 @@ public sealed class Person : Host
         new("steps and tremor of the hands", [(0.3, 0.05), (1, 0.5), (2, 2), (4, 0.5), (8, 0.15), (12, 0.1), (20, 0.01), (60, 0.0005), (200, 0.00001)], 0.5, 0.5, new("steps and tremor", 1, 12), [0.12, 1, 2.5]);
 
     /// <summary>Between the two hands on a pole held in front, m.</summary>
-    private static readonly Vec3 Hands = new(0.32, 0, 1.15);
+    protected static readonly Vec3 Hands = new(0.32, 0, 1.15);
 
     public override string Id => "hand-held";
 
@@ -93,5 +93,5 @@ public sealed class PersonFamily : HostFamily
 {
     public override int Order => 9;
 
-    public override IReadOnlyList<Host> Presets { get; } = [new Person()];
+    public override IReadOnlyList<Host> Presets { get; } = [new Person(), new StandingPerson()];
 }

@@ -55,6 +55,8 @@ public static class RigAssembly
     private static Mount SecondPlaceOf(RigBuilder b, Mount top, SecondPlace where)
     {
         var axis = where == SecondPlace.Underneath ? -top.Axis : top.Axis;
+        // Hands hold the first one's pole.
+        top = top with { Held = null };
         switch (top.Offers)
         {
             case ThroughPort plate:

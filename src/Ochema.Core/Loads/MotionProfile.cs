@@ -48,6 +48,9 @@ public sealed record RigCase(
     string Id, string Label, Vec3 Field, int Wind, Vec3 Knock, double Jolt = 0, Vec3 Shaken = default, bool Dunk = false, bool Spins = false,
     double Caught = 1)
 {
+    /// <summary>True for what goes on for minutes, not for a moment: wind and weight.</summary>
+    public bool Lasts { get; init; }
+
     /// <summary>True when the rig's own movement is counted in.</summary>
     public bool Dynamic => Jolt != 0 || Shaken != Vec3.Zero;
 
@@ -151,7 +154,7 @@ public sealed record MotionProfile
             : ["wind from ahead", "gust from the left", "gust from the right"];
         var cases = new List<RigCase>();
         for (var w = 0; w < from.Length; w++)
-            cases.Add(new($"cruise-{w}", Still ? from[w] : w == 0 ? "cruising" : $"cruising, {from[w]}", G(0, 0, -1), w, Vec3.Zero));
+            cases.Add(new($"cruise-{w}", Still ? from[w] : w == 0 ? "cruising" : $"cruising, {from[w]}", G(0, 0, -1), w, Vec3.Zero) { Lasts = true });
         if (!Still)
             cases.Add(new("brake", $"{Names.Brake} to a stop", G(Braking, 0, -1), -1, Vec3.Zero));
         // Braking, pulling away and bends come with a bump, and bumps with a bend: the one full, the other at its companion's share.

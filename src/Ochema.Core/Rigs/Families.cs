@@ -75,6 +75,10 @@ public abstract record ReachKind : StationKind
     /// <summary>False where nothing stands between base and head.</summary>
     internal virtual bool Stands => true;
 
+    /// <summary>True for one that hands can hold besides its foot.</summary>
+    [JsonIgnore]
+    public virtual bool IsPole => false;
+
     /// <summary>True for what is moved by hand between pictures and bounces before it stands: how long is said then.</summary>
     internal virtual bool WaitsToSettle => false;
 

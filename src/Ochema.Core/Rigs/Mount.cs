@@ -11,7 +11,16 @@ namespace Ochema.Core.Rigs;
 /// <param name="Position">m, host axes.</param>
 /// <param name="Axis">Away from the panel.</param>
 /// <param name="Offers">What it is joined by; null within a part.</param>
-public sealed record Mount(NodeIndex Node, Vec3 Position, Vec3 Axis, Port? Offers = null);
+public sealed record Mount(NodeIndex Node, Vec3 Position, Vec3 Axis, Port? Offers = null)
+{
+    /// <summary>Where else a pole that stands on it is held; null where its foot alone holds it.</summary>
+    public PoleHeld? Held { get; init; }
+}
+
+/// <summary>Hands that hold a pole above a foot that turns.</summary>
+/// <param name="Above">The foot, m along the pole.</param>
+/// <param name="Grasp">Builds them at a place of the pole; the vector is along it.</param>
+public sealed record PoleHeld(double Above, Action<NodeIndex, Vec3> Grasp);
 
 /// <summary>A place on a panel for a hold.</summary>
 /// <param name="Id">Unique name of the hold.</param>

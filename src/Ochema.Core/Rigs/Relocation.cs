@@ -30,12 +30,12 @@ public static class Relocation
         T Measured<T>(T value) where T : Kind => Without(value, "site", again);
         bool OnTheOld(BraceKind b) => b.Footing?.Site == rig.Site.Id;
         var stays = rig.Braces.ToLookup(b => b.Footing is not { } f || OnTheOld(b) || to.Sites.Any(s => s.Id == f.Site));
-        AnchorEnd Near(AnchorEnd end) => end.Anchor == AnchorEnd.OnRig || (host == rig.Host && to.Anchors.Any(a => a.Id == end.Anchor)) ? end
+        AnchorEnd Near(AnchorEnd end) => end.IsOwn || (host == rig.Host && to.Anchors.Any(a => a.Id == end.Anchor)) ? end
             : end with { Anchor = (to.Anchors.FirstOrDefault(a => a.Id == end.Anchor) ?? to.Anchors[0]).Id };
         // The strength of a point is that host's: one of the same name elsewhere has not been pulled on.
         double? Pulled(double? holds, AnchorEnd end)
         {
-            if (holds is null || end.Anchor == AnchorEnd.OnRig || host == rig.Host && Near(end) == end)
+            if (holds is null || end.IsOwn || host == rig.Host && Near(end) == end)
                 return holds;
             again.Add(MeasureReader.Declared(typeof(Strap)).First(d => d.Property.Name == nameof(Strap.AnchorHolds)).Measure!.Label);
             return null;

@@ -18,6 +18,9 @@ public sealed class RigBuilder
     private const double SlenderFrom = 20;
     private const int Cuts = 4;
 
+    /// <summary>A cut nearer than this to a node that it has anyhow is left out, as a share of its length.</summary>
+    private const double TooClose = 0.08;
+
     private readonly List<ModelNode> nodes = [];
     private readonly List<ModelMember> members = [];
     private readonly List<ModelRigidLink> links = [];
@@ -294,19 +297,25 @@ public sealed class RigBuilder
     }
 
     /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (it is entered elsewhere).</summary>
+    /// <param name="through">A node on it between its ends that something else takes hold of.</param>
     public BeamPiece Beam(StationId station, string id, string label, NodeIndex from, NodeIndex to, Section s, Material m, Vec3 up,
-        bool pinned = false, double? density = null, bool windy = true)
+        bool pinned = false, double? density = null, bool windy = true, NodeIndex? through = null)
     {
         var (a, b) = (Position(from), Position(to));
         var length = (b - a).Length;
         if (up.PerpendicularTo((b - a).Normalized()).Length < 0.05)
             up = Math.Abs((b - a).Normalized().X) < 0.9 ? Vec3.UnitX : Vec3.UnitY;
-        var cut = length / s.RadiusOfGyration > SlenderFrom ? Cuts : 1;
+        var even = length / s.RadiusOfGyration > SlenderFrom ? Cuts : 1;
+        List<double> ends = [.. Enumerable.Range(1, even).Select(i => (double)i / even)];
+        var held = through is { } t ? (Position(t) - a).Length / length : double.NaN;
+        if (through is not null)
+            ends = [.. ends.Where(e => e == 1 || Math.Abs(e - held) > TooClose).Append(held).Order()];
+        var cut = ends.Count;
         var first = new BeamIndex(members.Count);
         var previous = from;
         for (var i = 1; i <= cut; i++)
         {
-            var next = i == cut ? to : Node($"{id}-{i}", a + (double)i / cut * (b - a));
+            var next = i == cut ? to : ends[i - 1] == held ? through!.Value : Node($"{id}-{i}", a + ends[i - 1] * (b - a));
             members.Add(new ModelMember(Free(elementNames, cut == 1 ? id : $"{id}.{i}"), nodes[previous].Id, nodes[next].Id, s.Area, s.Iy, s.Iz, s.J,
                 m.YoungsModulus, m.ShearModulus, (density ?? m.Density) + (windy ? Carried(s, previous, next) : 0), up.ToArray())
             {

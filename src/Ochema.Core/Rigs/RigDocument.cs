@@ -219,6 +219,12 @@ public sealed record AnchorEnd(string Anchor, double T)
 {
     /// <summary>Id of the rig's own base, for a lanyard that keeps what a clip or a pole's lock would lose.</summary>
     public const string OnRig = "rig-base";
+
+    /// <summary>Id of the rig's own reach, close to its end: what its head or a cap would lose stays up there.</summary>
+    public const string OnReach = "rig-reach";
+
+    /// <summary>True where it ends on the rig itself.</summary>
+    internal bool IsOwn => Anchor is OnRig or OnReach;
 }
 
 /// <summary>A tension-only line from the rig to a closed point of the host.</summary>

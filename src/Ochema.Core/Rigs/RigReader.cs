@@ -242,7 +242,7 @@ public static class RigReader
 
     private static void TetherEnd(AnchorEnd end, string path, Host host)
     {
-        if (end.Anchor != AnchorEnd.OnRig)
+        if (!end.IsOwn)
             End(end, path, host);
     }
 

@@ -40,6 +40,10 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         return TetherFall.Of(From, End, Length, mass, 1 / mass * push + Flung(b), Row.AxialStiffness);
     }
 
+    /// <summary>True where what comes off is on the ground before it is taut: then it keeps nothing. Water does not break what falls into it.</summary>
+    public bool IsTooLong(RigBuilder b) =>
+        !b.Host.Motion.Wet && From.Z > b.Host.GroundHeight && Fall(b, Keeps(b)).At.Z < b.Host.GroundHeight;
+
     /// <summary>What pulls outwards on a host that turns, m/s², as far out as the line lets it go.</summary>
     private Structure.Vec3 Flung(RigBuilder b)
     {

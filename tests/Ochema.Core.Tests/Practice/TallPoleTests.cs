@@ -1,10 +1,12 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
-using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
+using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Making;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Practice;
@@ -52,10 +54,104 @@ public sealed class TallPoleTests
     [Fact] // π²EI/4L² of a plain cantilever (Euler), exactly; of stepped ones as by another way
     public void AColumnFallsWhereEulerSays()
     {
-        Near.Share(Math.PI * Math.PI * 500 / (4 * 3 * 3), PoleGrows.Critical([(3, 500)]), 1e-9);
+        Near.Share(Math.PI * Math.PI * 500 / (4 * 3 * 3), SteppedColumn.Critical([(3, 500)]), 1e-9);
         foreach (var pieces in new (double, double)[][] { [(1.2, 1100), (1.2, 600), (1.2, 280)], [(2, 3000), (2, 500)],
             [(1, 900), (1, 800), (1, 700), (1, 600)], [(3, 20000), (1, 100)], [(1, 100), (1, 20000)] })
-            Near.Share(ByShooting(pieces), PoleGrows.Critical(pieces), 1e-5);
+            Near.Share(ByShooting(pieces), SteppedColumn.Critical(pieces), 1e-5);
+    }
+
+    [Fact] // held half way up over a foot that turns: tan x = 2x with x = k·L ÷ 2; held at its tip π²EI/L²; held close to its foot as clamped
+    public void AColumnThatHandsHoldFallsWhereItsOverhangSays()
+    {
+        var x = 1.0;
+        for (var i = 0; i < 200; i++)
+            x -= (Math.Tan(x) - 2 * x) / (1 / (Math.Cos(x) * Math.Cos(x)) - 2) * (i < 3 ? 0.2 : 1);
+        Near.Share(1.16556, x, 1e-5);
+        Near.Share(4 * x * x * 700 / 16, SteppedColumn.Critical([(4, 700)], held: 2), 1e-6);
+        Near.Share(Math.PI * Math.PI * 700 / 16, SteppedColumn.Critical([(4, 700)], held: 4), 0.01);
+        Near.Share(Math.PI * Math.PI * 700 / 64, SteppedColumn.Critical([(4, 700)], held: 0.01), 0.01);
+        // A stiff foot piece: what is over the hands is a cantilever of its own.
+        Near.Share(Math.PI * Math.PI * 300 / 36, SteppedColumn.Critical([(1, 3e6), (3, 300)], held: 1), 0.01);
+        Assert.True(SteppedColumn.Critical([(1.8, 1100), (1.8, 600), (1.8, 280)], 1.1) > SteppedColumn.Critical([(1.8, 1100), (1.8, 600), (1.8, 280)]));
+    }
+
+    private static RigDocument OnItsButt => RigFiles.Named("pole-on-its-butt");
+
+    private static PoleButt Butt => (PoleButt)OnItsButt.Base;
+
+    [Fact] // the foot turns, so it bends most at the hands; what the ground carries, hands do not
+    public void ThePoleTurnsOnItsButtAndBendsAtTheHands()
+    {
+        var leaning = OnItsButt with { Reach = (SteppedPole)OnItsButt.Reach with { Lean = 0.2 } };
+        var model = new RigModel(leaning, Catalogue.Shipped);
+        var b = model.Builder;
+        var f = model.Forces(model.State([]), new("rest", "", new(0, 0, -9.80665), -1, default), 0)!;
+        var lowest = b.Pieces.Single(p => p.Label == "lowest tube");
+        Span<double> room = stackalloc double[12];
+        var bends = new List<(double Z, double M)>();
+        for (int i = lowest.First; i < lowest.First + lowest.Count; i++)
+        {
+            var e = f.Beam(new(i), room);
+            bends.Add((b.Model.Nodes.Single(n => n.Id == b.Model.Members[i].From).Z, Math.Sqrt(e[4] * e[4] + e[5] * e[5])));
+        }
+        Assert.Equal(Butt.Up * Math.Cos(0.2), bends.MaxBy(m => m.M).Z, 6);
+        Assert.True(bends[0].M < 0.1 * bends.Max(m => m.M), $"{bends[0].M} of {bends.Max(m => m.M)}");
+        // Σ moments about the butt: what hands push with over their lever, but for what the foot and the wrists turn.
+        var (hands, butt) = (b.Holds.Single(h => h.Id.Name == "hands"), b.Holds.Single(h => h.Id.Name == "base-hold"));
+        var over = b.Mass * 9.80665 - f.Spring(butt.Spring).Force.Z - f.Spring(hands.Spring).Force.Z;
+        Assert.InRange(over, -0.5, 0.5);
+        Assert.True(f.Spring(butt.Spring).Force.Z > f.Spring(hands.Spring).Force.Z, "the ground carries more than the hands");
+    }
+
+    [Fact]
+    public void BootsAndABoardKeepTheButtWhereItIs()
+    {
+        var rig = OnItsButt with { Reach = (SteppedPole)OnItsButt.Reach with { Lean = 0.2 } };
+        double Of(PoleButt butt, string check, Site? site = null) => Use(rig with { Base = butt, Site = site ?? rig.Site }, check);
+        Assert.True(Of(Butt with { Boots = Answer.No }, "base-hold.slide") > 2 * Of(Butt, "base-hold.slide"));
+        var sand = rig.Site with { Bears = 3e4 };
+        // Softer ground: as much more, but for what hands take over as it sinks.
+        Assert.InRange(Of(Butt, "base-hold.bears", sand) / Of(Butt, "base-hold.bears"), 2.2, 1 / 0.3);
+        Assert.True(Of(Butt with { Foot = 0.2 }, "base-hold.bears", sand) < 0.2 * Of(Butt, "base-hold.bears", sand));
+        Assert.True(Of(Butt, "hands.hand") < Use(rig with { Host = Rig.Host, Site = Rig.Site, Base = Rig.Base }, "base-hold.hand"), "free hands carry more");
+        var report = Assess(OnItsButt);
+        Assert.Equal(Verdict.LetsGo, report.LetGo.Single(l => l.Id == "hands").Verdict);
+        Assert.Contains(Assess(rig with { Reach = (SteppedPole)rig.Reach with { Length = 1 } }).Findings, f => f.Blocks && f.Text.Contains("higher up than the pole", StringComparison.Ordinal));
+        Assert.Contains(Assess(rig with { Reach = new NoReach() }).Findings, f => f.Blocks && f.Text.Contains("Hands hold a pole", StringComparison.Ordinal));
+    }
+
+    [Fact] // arms tire: wind and weight for minutes, a stumble for a moment
+    public void HandsHoldLessForMinutes()
+    {
+        var windy = Assess(Rig with { Run = Rig.Run with { Speed = 11, Gust = 0 } }).Checks.Single(c => c.Id == "base-hold.hand");
+        Assert.Contains(windy.Working!.Terms, t => t.Symbol == "F0" && t.Source.Contains("30–70", StringComparison.Ordinal));
+        Assert.InRange(windy.LimitSpeed ?? 99, 9, 14);
+    }
+
+    [Fact] // a line to the foot of a pole is taut once what it keeps lies on the ground
+    public void ALineToTheFootOfAPoleKeepsNothing()
+    {
+        RigDocument Tied(string end) => Rig with { Tether = Rig.Tether! with { To = new(end, 0) } };
+        var (foot, top) = (Assess(Tied(AnchorEnd.OnRig)), Assess(Tied(AnchorEnd.OnReach)));
+        Assert.Contains(foot.Findings, f => f.Text.Contains("on the ground before it is taut", StringComparison.Ordinal));
+        Assert.Equal(1, foot.Retentions.First(r => r.Station == "camera").Has);
+        Assert.Equal(2, top.Retentions.First(r => r.Station == "camera").Has);
+        Assert.Equal(1, top.Retentions.First(r => r.Station == "reach").Has);
+        Assert.Equal(Verdict.LetsGo, foot.LetGo.Single(l => l.Title == "Without the pole's cap").Verdict);
+        Assert.NotEqual(Verdict.LetsGo, top.LetGo.Single(l => l.Title == "Without the pole's cap").Verdict);
+        // Proposed, where none is there: to the pole, close to its end.
+        var proposed = TetherPlan.For(Kinds.RigAssembly.Build(Rig with { Tether = null }, Catalogue.Shipped), "camera");
+        Assert.Equal(AnchorEnd.OnReach, proposed?.Tether.To.Anchor);
+        // The same over water falls in and is pulled up again.
+        Assert.DoesNotContain(Assess(RigFiles.Named("gear-rail-boom")).Findings, f => f.Text.Contains("before it is taut", StringComparison.Ordinal));
+    }
+
+    [Fact] // upright, a lock that opens lets it slide in; leant far out, it slides off
+    public void AnUprightPolesLocksOnlySlideIn()
+    {
+        int Locks(double lean) => Assess(Rig with { Reach = Pole with { Lean = lean } }).LetGo.Count(l => l.Title.EndsWith("lock", StringComparison.Ordinal));
+        Assert.Equal(0, Locks(0.2));
+        Assert.Equal(2, Locks(1.4));
     }
 
     [Fact] // twice as long, an eighth and more of what carries it: it bows before it breaks

@@ -3,7 +3,7 @@
   import { quantity } from '../parts/quantity';
   import QuantityField from '../parts/QuantityField.svelte';
   import { catalogue } from '../state/catalogue.svelte';
-  import { getSession, RIG_BASE } from '../state/session.svelte';
+  import { getSession, RIG_ENDS } from '../state/session.svelte';
 
   /** Where a part stands on the host: two positions on a panel, or a closed point and how far along it. */
   let { family, path, value }: { family: string; path: string; value: Record<string, unknown> } = $props();
@@ -55,10 +55,7 @@
     label="Ends at"
     hint="something closed"
     value={end.anchor}
-    choices={[
-      ...host.anchors.map((a) => ({ id: a.id, label: a.name })),
-      ...(family === 'tether' ? [{ id: RIG_BASE, label: 'the base of the rig itself' }] : []),
-    ]}
+    choices={[...host.anchors.map((a) => ({ id: a.id, label: a.name })), ...(family === 'tether' ? RIG_ENDS : [])]}
     onchange={(anchor) => session.setPath(`${path}.to`, { anchor, t: end!.t })}
   />
   <QuantityField

@@ -122,7 +122,6 @@ export class SceneView {
     this.controls = new OrbitControls(this.eye, canvas);
     this.controls.maxPolarAngle = Math.PI / 2 - 0.03;
     this.controls.minDistance = 0.5;
-    this.controls.maxDistance = 12;
     this.controls.addEventListener('change', () => this.invalidate());
     canvas.addEventListener('pointerdown', this.down);
     canvas.addEventListener('pointermove', this.move);
@@ -209,6 +208,8 @@ export class SceneView {
         (Math.max(...seen.map((q) => q[axis])) - Math.min(...seen.map((q) => q[axis]))) / 2;
       far = Math.max(0.2, far * Math.max(span('y') / FILLS, span('x') / FILLS_ACROSS, 0.2));
     }
+    // A tall pole is stepped back from further than a bonnet.
+    this.controls.maxDistance = Math.max(12, 2 * far);
     // The headline stands above and the let-go cases below: the rig sits a little under the middle.
     const up = new THREE.Vector3(0, 0, 1).addScaledVector(direction, -direction.z).normalize();
     middle.addScaledVector(up, 0.06 * far * Math.tan((this.eye.fov * Math.PI) / 360));

@@ -15,8 +15,11 @@ const RETRY_AFTER = 3000;
 const SLOW_AFTER = 400;
 const MOST_UNDO = 200;
 
-/** The end of a tether that is tied to the rig's own base instead of the host. */
-export const RIG_BASE = 'rig-base';
+/** Where a tether may end on the rig itself instead of on the host. */
+export const RIG_ENDS = [
+  { id: 'rig-base', label: 'the base of the rig itself' },
+  { id: 'rig-reach', label: 'its reach, close to the end' },
+];
 
 /** What saving is doing, for the header. */
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'failing' | 'refused';

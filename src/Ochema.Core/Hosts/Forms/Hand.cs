@@ -12,6 +12,8 @@ public sealed record HandForm : SiteForm
 
     public override bool IsInside => true;
 
+    public override bool IsHeld => true;
+
     public override string Lifts(bool braced) => "a shorter one, or hands wider apart, lifts it.";
 }
 

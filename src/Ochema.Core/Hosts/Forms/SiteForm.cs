@@ -44,6 +44,9 @@ public abstract partial record SiteForm : NamedChoice
     public virtual string LookOver => "Knock along it: strong edge or soft middle? Creases, dents, gaps, filler, loose paint? What other job has this place: "
         + "lights, plate, cooling, view, instruments, keys, controls lock to lock, a hatch?";
 
+    /// <summary>True where somebody holds what stands there, and a long one falls round them.</summary>
+    public virtual bool IsHeld => false;
+
     /// <summary>True where what it carries hangs over ground that others walk on: whether nobody is below has to be answered.</summary>
     public virtual bool HangsOver => false;
 

@@ -15,7 +15,7 @@ namespace Ochema.Core.Kinds.Bases;
     Caution = "Parked, engine off. The hands carry, the glass only steadies: nothing is let go of.",
     Sketch = "rect 76 30 5 40; circle 78 30 8; rect 30 14 66 10; rect 14 8 22 20; rect 20 28 8 26; dim behind 24 64 78 64; "
         + "dim lies 66 4 92 4; dim wall 96 24 96 30")]
-public sealed record FoamRest : BaseKind
+public sealed record FoamRest : HandHeld
 {
     [Measure("Lens lies on it for", Dimension.Length, 0.01, 0.3, HowTo = "along the edge: about half the lens across")]
     public double Lies { get; init; } = 0.05;
@@ -26,20 +26,12 @@ public sealed record FoamRest : BaseKind
     [Measure("Handle behind the edge", Dimension.Length, 0.05, 0.6, HowTo = "foam to the handle under the camera, into the car")]
     public double Behind { get; init; } = 0.16;
 
-    [Measure("Hands", Dimension.Count, 1, 2, HowTo = "one on the handle; the other over the lens")]
-    public double Hands { get; init; } = 2;
-
     /// <summary>Closed-cell pipe foam, Pa (judgement, 0.05–0.3 MPa), and its friction on a lens.</summary>
     private const double Foam = 0.12e6;
     private const double Friction = 0.6;
 
     /// <summary>How wide a lens beds itself across the edge, m (judgement, 15–30 mm).</summary>
     private const double Bed = 0.02;
-
-    /// <summary>A hand and arm with the elbow on the door, N/m and N·m/rad, and its damping (judgement, 0.4–2.5 ×).</summary>
-    private const double Arm = 2500;
-    private const double Wrist = 20;
-    private const double Flesh = 0.3;
 
     /// <summary>What a soft rest may press on a pane's edge, N (judgement, 15–40 N; glass carries no designed load).</summary>
     private const double PaneTakes = 25;
@@ -75,16 +67,13 @@ public sealed record FoamRest : BaseKind
         var inward = -Vec3.UnitY.PerpendicularTo(hold.Top.Axis).Normalized();
         var handle = b.Node("handle", hold.Top.Position + Behind * inward);
         b.Rigid(hold.Top.Node, handle);
-        var (hands, none) = ((int)Math.Round(Hands), b.HoldsGone ? 0 : 1);
-        double[] stiff = [Arm, Arm, Arm, Wrist, Wrist, Wrist];
-        var spring = b.Spring("hands", handle, null, [.. stiff.Select(k => none * hands * k)], Flesh);
-        b.Holds.Add(new Hold(new("hands"), StationId.Base, hands == 1 ? "hand" : "hands", spring, handle, new Mount(handle, b.Position(handle), hold.Top.Axis)));
+        // The elbow lies on the door.
+        Grasped(b, new("hands"), handle, new Mount(handle, b.Position(handle), hold.Top.Axis), Propped, 0);
         var row = b.Parts.Bought(StationId.Base, b.Fitting("handle"));
         b.PointMass(handle, row.Mass);
         b.Parts.Bought(StationId.Base, b.Fitting("pipe-foam"));
         if (!b.HoldsGone)
         {
-            b.Checks.Add(new HandLoad(spring, hands, 0));
             b.Checks.Add(new PaneRests(hold.Spring, hold.Top.Axis, PaneTakes));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Lens slides on the foam", 0, Friction, Lies / 3, "what lies on it only"));
         }

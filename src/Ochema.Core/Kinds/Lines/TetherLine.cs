@@ -22,8 +22,12 @@ internal static class TetherLine
             }
             var row = b.Stock.Find<StrapRow>("straps", tether.Stock);
             var path = n == 1 && b.Rig.Tether is not null ? "tether.to" : $"tethers[{n - (b.Rig.Tether is null ? 1 : 2)}].to";
-            var own = tether.To.Anchor == AnchorEnd.OnRig;
-            var end = own ? b.Position(b.At(RigPoint.BaseTop)) : b.Anchor(tether.To, path);
+            var end = tether.To.Anchor switch
+            {
+                AnchorEnd.OnRig => b.Position(b.At(RigPoint.BaseTop)),
+                AnchorEnd.OnReach => b.Position(b.At(RigPoint.ReachTop)),
+                _ => b.Anchor(tether.To, path),
+            };
             var node = tether.From switch
             {
                 TetherPoint.Head => b.At(RigPoint.HeadTop),
@@ -35,13 +39,20 @@ internal static class TetherLine
             var from = b.Position(node);
             var length = (end - from).Length + tether.Slack;
             var id = n == 1 ? "tether" : $"tether-{n}";
-            var built = new TetherBuilt(id, n == 1 ? "Tether" : $"Tether {n}", tether, from, own
-                ? Hosts.HostDrawing.At(AnchorEnd.OnRig, "The rig's own base", end) : b.Host.Anchors.First(a => a.Id == tether.To.Anchor), end, length, row);
+            var built = new TetherBuilt(id, n == 1 ? "Tether" : $"Tether {n}", tether, from, tether.To.Anchor switch
+            {
+                AnchorEnd.OnRig => Hosts.HostDrawing.At(AnchorEnd.OnRig, "The rig's own base", end),
+                AnchorEnd.OnReach => Hosts.HostDrawing.At(AnchorEnd.OnReach, "The rig's own reach, close to its end", end),
+                _ => b.Host.Anchors.First(a => a.Id == tether.To.Anchor),
+            }, end, length, row);
             b.Tethers.Add(built);
             b.Checks.Add(new TetherCatch(b, built));
             if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
                 b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name}: {fault}."));
-            if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
+            if (built.IsTooLong(b))
+                b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name} keeps nothing: what comes off is on {b.Host.Below} before it is taut. "
+                    + (b.Rig.Reach.IsPole ? "Tie it to the pole, close to its end." : "Shorter, or to a point further up.")));
+            else if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
                 b.Findings.Add(new ReportFinding(StationId.Tether,
                     $"If it comes off, {Words.Inside(built.Name)} lets it fall "
                     + $"{QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, "

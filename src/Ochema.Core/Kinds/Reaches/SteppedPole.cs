@@ -66,11 +66,11 @@ public sealed record SteppedPole : ReachKind
     private const string SetThread = "no10-24";
     private const string CapThread = "1-4-20";
 
-    /// <summary>Longer than this a pole reaches where lines hang, m (judgement).</summary>
-    private const double LineReach = 2;
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool IsPole => true;
 
     [System.Text.Json.Serialization.JsonIgnore]
-    public override bool MayTouchLines => Length >= LineReach;
+    public override bool MayTouchLines => Length >= Poles.LineReach;
 
     private int Count => (int)Math.Round(Tubes);
 
@@ -146,15 +146,15 @@ public sealed record SteppedPole : ReachKind
             Tools = ["tapemark"],
             Minutes = 5,
             Crew = 2,
-            Beware = "Power lines: its length, its reach and 3 m away. Nobody under it.",
+            Beware = "Power lines: its length, its reach and 3 m away. Nobody under it. A lock that opens lets the camera down by a tube's length.",
         };
     }
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        PoleFalls.KeepClear(b, from, Length);
-        var up = from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
-        var direction = Math.Cos(Lean) * up + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
+        Poles.KeepClear(b, from, Length);
+        var up = Poles.Up(from);
+        var direction = Poles.Direction(from, Lean, Heading);
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
         var (reach, rows) = (b.Path.Reach, Nested(b.Stock));
         if (rows.Count < Count)
@@ -177,7 +177,8 @@ public sealed record SteppedPole : ReachKind
             {
                 foot = b.Node(id + "-foot", b.Position(node));
                 var spring = b.Spring(id + "-lock", node, foot, [2e7, 2e7, 2e7, Locked, Locked, Locked], 0.05);
-                b.Links.Add((id + "-lock", reach, $"the {label}'s lock"));
+                if (!Poles.SlidesIn(direction))
+                    b.Links.Add((id + "-lock", reach, $"the {label}'s lock"));
                 b.Checks.Add(new PivotTurns(b, reach, new(id), $"{Words.Capital(label)} turns in its lock", spring, direction, LockTorque,
                     "as you set it; twist locks 3–8 N·m, judgement"));
                 b.PointMass(node, b.Parts.Bought(reach, twist).Mass);
@@ -186,7 +187,8 @@ public sealed record SteppedPole : ReachKind
             }
             tip += tilt * each;
             node = b.Node(id, from.Position + (i + 1) * each * direction);
-            var piece = b.Beam(reach, id, label, foot, node, b.Stock.Section(rows[i].Id), metal, side);
+            var piece = b.Beam(reach, id, label, foot, node, b.Stock.Section(rows[i].Id), metal, side,
+                through: Poles.Hands(b, from, direction, i * each, (i + 1) * each));
             b.Checks.Add(new SectionStrength(b, reach, new(id), $"{Words.Capital(label)} bends", piece));
             b.Parts.Cut(reach, rows[i], metal, each + (i > 0 ? Overlap : 0), what: Words.Capital(label), by: i > 0 ? nameof(Overlap) : null);
             b.Shape(id, reach, "tube", [b.Point(foot), b.Point(node)], [rows[i].Width]);
@@ -197,9 +199,7 @@ public sealed record SteppedPole : ReachKind
         if (tip > Length / 100)
             b.Findings.Add(new ReportFinding(reach, $"The joints' play lets its tip knock to and fro by {Holes.Size(tip)} before anything bends: tape "
                 + $"under each lock, or more overlap."));
-        // What hangs down is drawn straight by its weight. The path is another one by then.
-        var (own, head, upright) = (b.Own("pole-1"), b.Path.Head, Math.Max(0, direction.Z));
-        b.Later(() => b.Checks.Add(new PoleGrows(b, reach, new(own), pieces, upright, b.MassFrom(head))));
+        Poles.Bows(b, from, b.Own("pole-1"), pieces, direction, Length);
         return WithCap(b, node, direction, up, rows[^1]);
     }
 
@@ -219,7 +219,8 @@ public sealed record SteppedPole : ReachKind
         var top = b.Node(b.Own("cap"), b.Position(tip) + height * direction);
         b.Rigid(foot, top);
         var spring = b.Spring(b.Own("cap-spring"), tip, foot, [2e6, 2e6, 2e6, CapRocks, CapRocks, CapRocks], 0.06);
-        b.Links.Add((b.Own("cap-spring"), reach, "the pole's cap"));
+        // What comes off with it is the head; a line to the last tube keeps that.
+        b.Links.Add((b.Own("cap-spring"), b.Path.Head, "the pole's cap"));
         var screws = (int)Math.Round(SetScrews);
         var set = b.Stock.Find<Fastener>("fasteners", SetThread);
         // Each tip is pressed on the tube, and the tube on the far side of the cap.

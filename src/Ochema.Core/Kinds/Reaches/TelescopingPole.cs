@@ -39,9 +39,6 @@ public sealed record TelescopingPole : ReachKind
     /// <summary>Bending stiffness of an overlap with a sleeve, N·m/rad (judgement, 0.5–2 ×).</summary>
     private const double Overlap = 2500;
 
-    /// <summary>Longer than this a pole reaches where lines hang, m (judgement).</summary>
-    private const double LineReach = 2;
-
     [Measure("Pushed in", Dimension.Length, 0.1, 7.5, HowTo = "foot to head, as short as it goes; leave empty where it stays as it is", UsualTo = 4)]
     public double? Shortest { get; init; }
 
@@ -58,7 +55,10 @@ public sealed record TelescopingPole : ReachKind
     ];
 
     [System.Text.Json.Serialization.JsonIgnore]
-    public override bool MayTouchLines => Length >= LineReach;
+    public override bool IsPole => true;
+
+    [System.Text.Json.Serialization.JsonIgnore]
+    public override bool MayTouchLines => Length >= Poles.LineReach;
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
@@ -72,13 +72,14 @@ public sealed record TelescopingPole : ReachKind
 
     public override Mount Build(RigBuilder b, Mount from)
     {
-        var direction = Math.Cos(Lean) * (from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ) + Math.Sin(Lean) * new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
+        var direction = Poles.Direction(from, Lean, Heading);
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
         var reach = b.Path.Reach;
-        BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock)
+        BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock, double begins)
         {
             var row = b.Stock.Find<SectionRow>("sections", stock);
-            var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side);
+            var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side,
+                through: Poles.Hands(b, from, direction, begins, begins + Length / 2));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own(id)), $"{Words.Capital(label)} bends", piece));
             b.Parts.Cut(reach, row, piece.Material, Length / 2, what: Words.Capital(label));
             b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
@@ -91,19 +92,21 @@ public sealed record TelescopingPole : ReachKind
                 : $"The upper tube rattles in the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}; a sleeve of tape or the next size.", inner.Width > PartFit.Bore(outer) + 0.00005));
         var middle = b.Node(b.Own("pole-lock"), from.Position + Length / 2 * direction);
         var upper = b.Node(b.Own("pole-upper"), b.Position(middle));
-        var low = Tube("pole-low", "lower tube", from.Node, middle, Lower);
+        var low = Tube("pole-low", "lower tube", from.Node, middle, Lower, 0);
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lower tube", outer),
             b.EndLoad(low.First), outer.Width / 2,
             Axis: direction));
         var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Overlap, Overlap, Overlap], 0.05);
-        b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
-        PoleFalls.KeepClear(b, from, Length);
+        if (!Poles.SlidesIn(direction))
+            b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
+        Poles.KeepClear(b, from, Length);
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
-        Tube("pole-high", "upper tube", upper, tip, Upper);
+        var high = Tube("pole-high", "upper tube", upper, tip, Upper, Length / 2);
+        Poles.Bows(b, from, b.Own("pole-low"), [low, high], direction, Length);
         var lockRow = b.Fitting("twist-lock");
         b.PointMass(middle, lockRow.Mass);
         b.Parts.Bought(reach, lockRow);
         b.Checks.Add(new LockTurn(b, reach, new(b.Own("pole-lock")), spring, direction, LockTorque));
-        return new Mount(tip, b.Position(tip), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ, new TubePort("Upper tube", inner));
+        return new Mount(tip, b.Position(tip), Poles.Up(from), new TubePort("Upper tube", inner));
     }
 }
