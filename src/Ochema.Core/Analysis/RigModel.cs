@@ -23,6 +23,7 @@ internal sealed class RigModel
     private readonly ConcurrentDictionary<string, StateResponse> states = [];
     private readonly ConcurrentDictionary<string, Removal[]> removals = [];
     private readonly List<(int Yaw, double? Diameter)> windLoads = [];
+    private readonly List<int> washLoads = [];
     private readonly List<Dictionary<int, Vec3>> memberLoads = [];
     private readonly double density;
     private readonly double viscosity;
@@ -34,6 +35,9 @@ internal sealed class RigModel
     private readonly double[] noTension;
     private bool immersed;
 
+    /// <summary>Share of the wash that reaches the cameras.</summary>
+    private readonly double washed;
+
     public RigBuilder Builder { get; }
     public FrameSystem System { get; }
     public Mechanism? Mechanism { get; }
@@ -43,6 +47,9 @@ internal sealed class RigModel
 
     /// <summary>Its modes, lowest first; none when it can move freely.</summary>
     public IReadOnlyList<RigMode> Modes => Dynamics?.Modal.Modes ?? [];
+
+    /// <summary>What happens to it: as its host moves, and behind a propeller.</summary>
+    public IReadOnlyList<RigCase> Cases { get; }
 
     /// <summary>Air density of the day, kg/m³.</summary>
     public double Density => density;
@@ -55,7 +62,11 @@ internal sealed class RigModel
         density = Atmosphere.Density(rig.Run.Altitude, rig.Run.Temperature);
         viscosity = Atmosphere.KinematicViscosity(rig.Run.Altitude, rig.Run.Temperature);
         loads = UnitLoads(out knockLoad, out dunkLoad);
+        washed = Air is { } air && washLoads.Count > 0
+            ? new[] { Builder.Camera, Builder.SecondCamera ?? Builder.Camera }.Max(x => air.Share(Builder.Position(x.Node))) : 0;
         spinLoad = knockLoad + 2;
+        var moving = Builder.Host.Motion.Cases(rig.Run.Road);
+        Cases = washLoads.Count > 0 ? [.. moving, .. PropellerWash.Cases] : moving;
         factor = System.Stiffness(_ => true, Enumerable.Range(0, System.Lines.Length));
         Mechanism = System.Factorise(factor);
         unit = Mechanism is not null ? [] : [.. loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
@@ -106,6 +117,12 @@ internal sealed class RigModel
         return 0.5 * density * v * v;
     }
 
+    /// <summary>What its host's propeller blows back here.</summary>
+    private PropellerWash? Air => Builder.Host.WashAt(Builder.Rig.Site);
+
+    /// <summary>What the propeller adds far behind it at a travel speed, Pa.</summary>
+    private double Wash(double speed) => Air!.Pressure(speed + Builder.Rig.Run.HeadWind);
+
     /// <summary>The whole rig with its modes' answers one by one, not drawn together; for checks of the combinations.</summary>
     internal StateResponse WithModesApart() => Respond(rows, [], [.. Enumerable.Range(0, System.Lines.Length)], apart: true);
 
@@ -122,6 +139,10 @@ internal sealed class RigModel
         for (var w = 0; w < windLoads.Count; w++)
             if (windLoads[w].Yaw == c.Wind)
                 coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
+        var wash = c.Wash ? Wash(speed) : 0;
+        for (var w = 0; w < washLoads.Count; w++)
+            if (c.Wash && washLoads[w] == c.Wind)
+                coefficients[3 + windLoads.Count + w] = wash;
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
         if (c.Spins && Builder.Host.Motion.Turning is { } spin)
             coefficients[spinLoad] = spin.Rate(speed) * spin.Rate(speed);
@@ -133,7 +154,7 @@ internal sealed class RigModel
         for (var i = 0; i < lines.Length; i++)
             coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
         if (lines.Length == 0)
-            return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, noTension) { Speed = speed };
+            return new CaseForces(state, c, q + wash * washed, WaterOnCameras(c, speed), coefficients, noTension) { Speed = speed };
         var tension = new double[System.Lines.Length];
         var gap = new double[lines.Length];
         for (var i = 0; i < lines.Length; i++)
@@ -151,7 +172,7 @@ internal sealed class RigModel
             var t = l.Line.Pretension + l.Stiffness * VectorMath.Dot(coefficients, state.Lengthening[i]);
             tension[lines[i]] = slack[i] > 0 ? 0 : l.Sign * Math.Max(0, l.Sign * t);
         }
-        return new CaseForces(state, c, q, WaterOnCameras(c, speed), coefficients, tension) { Speed = speed };
+        return new CaseForces(state, c, q + wash * washed, WaterOnCameras(c, speed), coefficients, tension) { Speed = speed };
     }
 
     /// <summary>Pressure of water on the cameras, Pa; 0 for those it does not reach.</summary>
@@ -192,6 +213,12 @@ internal sealed class RigModel
                     foreach (var face in Builder.Faces.Where(f => f.Node >= 0))
                         nodes.Add(new ModelNodeLoad(Builder.NodeId(face.Node)) { F = (q * face.BoxForce(MotionProfile.WindDirection(MotionProfile.Yaw[c.Wind]))).ToArray() });
             }
+        if (c.Wash)
+            foreach (var (member, node, load) in Washed(Air!, c.Wind))
+                if (member >= 0)
+                    members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (Wash(speed) * load).ToArray()));
+                else
+                    nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (Wash(speed) * load).ToArray() });
         if (WaterOf(c, speed) is { } water)
             foreach (var (member, node, load) in Wetted(water.UpTo, water.Slam))
                 if (member >= 0)
@@ -278,6 +305,23 @@ internal sealed class RigModel
                     else
                         System.AddLoad(f, face.Node, face.BoxForce(wind), Vec3.Zero);
             }
+        if (Air is { } air)
+            foreach (var c in PropellerWash.Cases)
+            {
+                var blown = Washed(air, c.Wind).ToList();
+                if (blown.Count == 0)
+                    break;
+                var f = New();
+                washLoads.Add(c.Wind);
+                foreach (var (member, node, load) in blown)
+                    if (member >= 0)
+                    {
+                        System.AddMemberLoad(f, member, load);
+                        memberLoads[^1][member] = load;
+                    }
+                    else
+                        System.AddLoad(f, node, load, Vec3.Zero);
+            }
         // What the water does: a wave up to its crest, then what always lies in it.
         dunk = list.Count;
         foreach (var (height, slam) in Builder.Host.Motion.Wet ? [(Crest, true), (0.0, false)] : (ReadOnlySpan<(double, bool)>)[(0, false), (0, false)])
@@ -319,6 +363,23 @@ internal sealed class RigModel
             }
         }
         return [.. list];
+    }
+
+    /// <summary>Load of the propeller's wash at 1 Pa far behind it on all that stands in it: N/m on members, N on bodies.</summary>
+    private IEnumerable<(int Member, NodeIndex Node, Vec3 Load)> Washed(PropellerWash air, int yaw)
+    {
+        const int looks = 8;
+        var wind = MotionProfile.WindDirection(MotionProfile.Yaw[yaw]);
+        foreach (var face in Builder.Faces)
+            if (face.Member >= 0)
+            {
+                var (from, to) = (Builder.Position(Builder.StartOf(face.Member)), Builder.Position(Builder.EndOf(face.Member)));
+                var share = Enumerable.Range(0, looks).Average(i => air.Share(from + (i + 0.5) / looks * (to - from)));
+                if (share > 0)
+                    yield return (face.Member, default, share * Drag.OnMember(wind, System.Beams[face.Member].AxisX, face.Width, face.Coefficient));
+            }
+            else if (air.Share(Builder.Position(face.Node)) is var share and > 0)
+                yield return (-1, face.Node, share * face.BoxForce(wind));
     }
 
     /// <summary>Where a mass is from its node, m, and what pulls it outwards at one radian a second, N.</summary>

@@ -16,7 +16,7 @@ public static class RigModelDocument
         var model = new RigModel(rig, stock, strapsAlone);
         var speed = rig.Run.Speed;
         // A jolt and the shaking are sums of squares over modes, and so no loads that anybody could apply.
-        var all = model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => !c.Dynamic).ToList();
+        var all = model.Cases.Where(c => !c.Dynamic).ToList();
         var cases = all.Select(c => model.Document(c, speed, c.Id, [])).ToList();
         if (!strapsAlone)
         {

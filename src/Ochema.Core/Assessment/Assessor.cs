@@ -81,5 +81,5 @@ public static class Assessor
     }
 
     /// <summary>The cases of a rig under way.</summary>
-    internal static List<RigCase> Driving(RigModel model) => [.. model.Builder.Host.Motion.Cases(model.Builder.Rig.Run.Road).Where(c => !c.AtRest)];
+    internal static List<RigCase> Driving(RigModel model) => [.. model.Cases.Where(c => !c.AtRest)];
 }

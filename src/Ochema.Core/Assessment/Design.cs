@@ -36,7 +36,7 @@ public sealed class Design
         var alone = rig.Straps.Count == 0 ? null : Task.Run(() => new RigModel(rig, stock, holdsGone: true));
         Model = new RigModel(rig, stock);
         var b = Model.Builder;
-        cases = b.Host.Motion.Cases(rig.Run.Road);
+        cases = Model.Cases;
         driving = Assessor.Driving(Model);
         state = Model.State([]);
         limits = new LimitSpeed(Model, state, driving);

@@ -5,7 +5,13 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Hosts;
 
 /// <summary>A high-wing light aeroplane with struts. Origin on the ground under the wing. Generic sizes, judgement.</summary>
-public sealed class Aeroplane(string id, string name, double chord, double span, double strut) : Host
+/// <param name="chord">Of its wing, m.</param>
+/// <param name="span">m.</param>
+/// <param name="strut">Across, m.</param>
+/// <param name="propeller">Its radius, m.</param>
+/// <param name="thrust">Standing still, N.</param>
+/// <param name="power">That its propeller turns into thrust, W.</param>
+public sealed class Aeroplane(string id, string name, double chord, double span, double strut, double propeller, double thrust, double power) : Host
 {
     /// <summary>Gusts and manoeuvres to the limit it is built for; wheels when it lands.</summary>
     public static MotionProfile Flying { get; } = new()
@@ -34,6 +40,8 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
             Propeller = new Propeller(2, 1, 2),
         };
 
+    private static readonly Vec3 Hub = new(2.12, 0, 1.125);
+
     private const double Under = 2.05;
     private const double Fuselage = 0.55;
 
@@ -47,7 +55,10 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
 
     public override ShakeProfile Shake => Droning;
 
+    public override PropellerWash Wash { get; } = new(Hub, propeller, thrust, power);
+
     public override string Below => "the runway";
+
     public override bool NeedsSignOff(Site site) => site.Id != "cabin-tube";
     public override Drive Drive => Drive.Travel(Called, 100, "airspeed");
 
@@ -62,7 +73,7 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
 
     public override IReadOnlyList<KeepClear> Zones =>
     [
-        new("propeller", "propeller disc", [1.95, -1.0, 0.15], [2.35, 1.0, 2.1], "It takes what touches it, and then the aeroplane."),
+        new("propeller", "propeller disc", [1.95, -propeller - 0.06, Hub.Z - propeller - 0.04], [2.35, propeller + 0.06, Hub.Z + propeller + 0.04], "It takes what touches it, and then the aeroplane."),
         new("ailerons", "flap and aileron, left", [-chord / 2 - 0.2, Fuselage, Under - 0.25], [-chord / 2 + 0.30, span / 2, Under + 0.35], "Full travel, up and down."),
         new("ailerons-right", "flap and aileron, right", [-chord / 2 - 0.2, -span / 2, Under - 0.25], [-chord / 2 + 0.30, -Fuselage, Under + 0.35], "Full travel, up and down."),
         new("pitot", "pitot tube", [0.25, 3.55, Under - 0.25], [0.95, 3.75, Under], "A disturbed pitot tube lies about the airspeed."),
@@ -166,7 +177,8 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
             HostDrawing.Tube("cabin-tube", "trim", 0.0222, new Vec3(0.55, 0.42, 1.78), new Vec3(0.55, 0.14, 1.78), new Vec3(0.55, -0.14, 1.78), new Vec3(0.55, -0.42, 1.78)),
             HostDrawing.Face("fin", "paint", new(-4.0, 0, 1.5), new(-4.7, 0, 1.5), new(-4.8, 0, 2.55), new(-4.5, 0, 2.55)),
             HostDrawing.Face("tailplane", "paint", new(-4.0, 1.6, 1.5), new(-4.6, 1.6, 1.5), new(-4.6, -1.6, 1.5), new(-4.0, -1.6, 1.5)),
-            HostDrawing.Face("propeller", "trim", new(2.12, 0.94, 1.19), new(2.12, 0.94, 1.06), new(2.12, -0.94, 1.06), new(2.12, -0.94, 1.19)),
+            HostDrawing.Face("propeller", "trim", new(Hub.X, propeller, Hub.Z + 0.065), new(Hub.X, propeller, Hub.Z - 0.065),
+                new(Hub.X, -propeller, Hub.Z - 0.065), new(Hub.X, -propeller, Hub.Z + 0.065)),
             new("wing-skin", "wing-skin", Surface(Sites.First(s => s.Id == "wing-skin")).Grid()),
             HostDrawing.Tube("tie-down", "trim", 0.0095, StrutTop + new Vec3(0, 0.09, 0), StrutTop + new Vec3(0, 0.10, -0.03), StrutTop + new Vec3(0, 0.14, -0.03), StrutTop + new Vec3(0, 0.15, 0)),
         ];
@@ -181,7 +193,7 @@ public sealed class AeroplaneFamily : HostFamily
 
     public override IReadOnlyList<Host> Presets { get; } =
     [
-        new Aeroplane("high-wing", "High-wing light aeroplane", 1.5, 10.9, 0.045),
-        new Aeroplane("high-wing-large", "High-wing six-seater", 1.6, 11.0, 0.05),
+        new Aeroplane("high-wing", "High-wing light aeroplane", 1.5, 10.9, 0.045, 0.94, 2500, 90e3),
+        new Aeroplane("high-wing-large", "High-wing six-seater", 1.6, 11.0, 0.05, 1.02, 4200, 165e3),
     ];
 }

@@ -40,6 +40,12 @@ public abstract class Host
     /// <summary>True where things hang or grow that catch what stands out: weed, lines, branches.</summary>
     public virtual bool Snags => false;
 
+    /// <summary>What its propeller blows back; null where none blows on a rig.</summary>
+    public virtual PropellerWash? Wash => null;
+
+    /// <summary>The same for a rig at a site: none behind the host's skin.</summary>
+    public PropellerWash? WashAt(Site site) => IsInside(site) ? null : Wash;
+
     /// <summary>What it is driven by along the tape.</summary>
     public virtual Drive Drive => Drive.Travel(Called, 70);
 

@@ -45,6 +45,7 @@ public static class RigAssembly
         b.Findings.AddRange(Survey.Findings(rig, b.Host, b.Stock));
         b.Findings.AddRange(StrapPull.Findings(b));
         b.Findings.AddRange(Flung.Findings(b));
+        b.Findings.AddRange(InWash.Findings(b));
         b.Findings.AddRange(Clearance.Findings(b, b.Host));
         return b;
     }

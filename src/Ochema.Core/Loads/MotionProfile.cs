@@ -51,6 +51,9 @@ public sealed record RigCase(
     /// <summary>True for what goes on for minutes, not for a moment: wind and weight.</summary>
     public bool Lasts { get; init; }
 
+    /// <summary>True where what stands behind the propeller meets its wash, too.</summary>
+    public bool Wash { get; init; }
+
     /// <summary>True when the rig's own movement is counted in.</summary>
     public bool Dynamic => Jolt != 0 || Shaken != Vec3.Zero;
 

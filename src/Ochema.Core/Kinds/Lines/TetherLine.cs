@@ -52,11 +52,11 @@ internal static class TetherLine
             if (built.IsTooLong(b))
                 b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name} keeps nothing: what comes off is on {b.Host.Below} before it is taut. "
                     + (b.Rig.Reach.IsPole ? "Tie it to the pole, close to its end." : "Shorter, or to a point further up.")));
-            else if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
+            if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
                 b.Findings.Add(new ReportFinding(StationId.Tether,
                     $"If it comes off, {Words.Inside(built.Name)} lets it fall "
-                    + $"{QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length)}, "
-                    + $"and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
+                    + (built.IsTooLong(b) ? "all the way" : QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length))
+                    + $", and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
             b.Parts.Length(StationId.Tether, row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
             b.Shape(id, StationId.Tether, "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }
