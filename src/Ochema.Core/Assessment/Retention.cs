@@ -22,6 +22,9 @@ internal static class Retention
         var rig = b.Rig;
         var needs = FactorTable.Retentions(rig.Run.Consequence);
         var list = new List<RetentionReport>();
+        // What a tether cannot keep is said with what else could.
+        void Kept(string piece, string station, IReadOnlyList<string> by, int asks, string rest, string missing, bool alone) =>
+            list.Add(new(piece, station, by.Count, asks, by, rest, alone, by.Count >= asks ? "" : missing));
         void Piece(string piece, string station, IEnumerable<string> own, int asks, string add)
         {
             var caught = Catching(b, station);
@@ -32,8 +35,8 @@ internal static class Retention
             var missing = by.Count >= asks ? "" : broken.Count > 0
                 ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Fall(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
                 : Plan(b, station) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
-            list.Add(new(piece, station, by.Count, asks, by, caught.Any(c => c.Use <= 1) ? "the tether"
-                : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", by.Count == 1, missing));
+            Kept(piece, station, by, asks, caught.Any(c => c.Use <= 1) ? "the tether"
+                : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1);
         }
         foreach (var (head, reach, camera, path) in new[] { (rig.Head, rig.Reach, b.Camera.Body.Called(second: false),
             RigPath.First) }.Concat(rig.Second is { } s
@@ -46,9 +49,8 @@ internal static class Retention
                 // A tether from the camera does not keep what slides out of its shoe.
                 var looped = (path.IsSecond ? rig.Second!.Camera : rig.Camera).ShoeLoop == ShoeLoop.Looped;
                 List<string> by = looped ? ["its shoe", "its loop"] : ["its shoe"];
-                list.Add(new($"{shoe.Row.Name}, in the shoe", path.Own("camera"), by.Count, needs, by, looped ? "its loop" : "nothing", by.Count == 1,
-                    by.Count >= needs ? "" : looped ? "Take it out of the shoe: above people it wants a screw of its own" : "A loop of cord from it to the "
-                        + "camera's eye"));
+                Kept($"{shoe.Row.Name}, in the shoe", path.Own("camera"), by, needs, looped ? "its loop" : "nothing", looped
+                    ? "Take it out of the shoe: above people it wants a screw of its own" : "A loop of cord from it to the camera's eye", by.Count == 1);
             }
             if (head.Joins is var (piece, how))
                 Piece(piece ?? (path.IsSecond ? "Its head" : "Head"), path.Own("head"), [how], needs, tether);
@@ -59,11 +61,7 @@ internal static class Retention
                     && !path.IsSecond ? ["its foot", "its struts"] : ["its foot"], needs, tether);
         }
         foreach (var brace in rig.Braces)
-        {
-            var by = brace.Keeps;
-            list.Add(new($"Strut {brace.Id}", StationId.Brace(brace.Id), by.Count, needs, by, "its other end", false,
-                by.Count >= needs ? "" : "A lanyard along it"));
-        }
+            Kept($"Strut {brace.Id}", StationId.Brace(brace.Id), brace.Keeps, needs, "its other end", "A lanyard along it", false);
         Base(b, letGo, needs, Piece);
         return list;
     }

@@ -37,11 +37,14 @@ internal static class TipPlan
         CaseForces? At(Vec3 push) => model.Forces(state, new RigCase("push", "pushed", -MotionProfile.Gravity * Vec3.UnitZ, -1, push), 0);
         if (At(Vec3.Zero) is not { } weight || Ground(weight) is var (f0, m0) && f0.Dot(up) >= 0)
             return null;
+        (Vec3 Force, Vec3 Moment) Adds(Vec3 push) => Ground(At(push)!) is var (force, moment) ? (force - f0, moment - m0) : default;
+        // Pushes add up, but where straps and pads may fall slack.
+        var (forward, aside) = (Adds(ahead), Adds(left));
         double Tips(double angle)
         {
             var (sin, cos) = Math.SinCos(angle);
-            var (force, moment) = Ground(At(cos * ahead + sin * left)!);
-            return stands.Tips((f0, m0), (force - f0, moment - m0));
+            return stands.Tips((f0, m0), model.System.Lines.Length > 0 ? Adds(cos * ahead + sin * left)
+                : (cos * forward.Force + sin * aside.Force, cos * forward.Moment + sin * aside.Moment));
         }
         var all = Enumerable.Range(0, Published * Between).Select(i => 2 * Math.PI * i / (Published * Between)).Select(a => (Angle: a,
             Force: Tips(a))).ToList();

@@ -120,7 +120,7 @@ public sealed record HolderStub : BaseKind
             };
             b.Checks.Add(new StubLifts(b, spring, spot.Normal, keeps, source));
             b.Checks.Add(new HolderTears(b, spring, spot.Normal, FlangeTakes));
-            b.Checks.Add(new TongueRattles(Math.Max(0, play), Deep, "stub", "Stub rattles in its holder"));
+            b.Checks.Add(new PlayInSocket(Math.Max(0, play), Deep, "stub", "Stub rattles in its holder"));
             if (Kept == StubKept.Tape)
                 b.Checks.Add(new StubTurns(b, spring, spot.Normal, keeps * TapeFriction * row.Width / 2));
         }

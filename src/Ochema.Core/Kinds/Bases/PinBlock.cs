@@ -277,7 +277,7 @@ public sealed record PinBlock : OnBridle
                 _ => (0, "nothing keeps it", Origin.Measures),
             };
             b.Checks.Add(new PinStays(b, b.Fitting("quick-pin").Mass, keeps, kept, source));
-            b.Checks.Add(new TongueRattles(b.Rig.Site.Thickness + Shim - bar.Height, Depth));
+            b.Checks.Add(new PlayInSocket(b.Rig.Site.Thickness + Shim - bar.Height, Depth));
         }
         if (b.Rig.Site.Thickness + Shim < bar.Height)
             b.Findings.Add(new ReportFinding(StationId.Base, $"The tongue is {Holes.Size(bar.Height)} thick and the slot "

@@ -3,11 +3,11 @@ using Ochema.Core.Responses;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>A tongue with room in its slot turns by the room over its depth.</summary>
-/// <param name="play">Slot wider than the tongue, m.</param>
-/// <param name="depth">Of the tongue in its slot, m.</param>
+/// <summary>What sits in a slot or a bore with room beside it turns by the room over its depth.</summary>
+/// <param name="play">Slot or bore wider than it, m.</param>
+/// <param name="depth">How deep it sits, m.</param>
 /// <param name="part">What it is: a tongue in a slot, a stub in a bore.</param>
-internal sealed class TongueRattles(double play, double depth, string part = "tongue", string title = "Tongue rattles in its slot")
+internal sealed class PlayInSocket(double play, double depth, string part = "tongue", string title = "Tongue rattles in its slot")
     : Check(part + ".play", StationId.Base, new(part), title)
 {
     /// <summary>Half a degree of knocking to and fro is seen (judgement, a quarter to one).</summary>
