@@ -17,6 +17,8 @@ public sealed class MagnetGrip
         Row = row;
         Thickness = ThicknessShare(spot.Site.Thickness, row.FullThickness);
         Gap = GapShare(spot.Site.Coat + pad, row.Diameter);
+        Friction = spot.Site.Rubs(row.Friction);
+        FrictionSource = "judgement: steel on paint 0.12–0.25, rubber 0.4–0.7" + spot.Site.RubsWhy;
         Warm = WarmShare(skin, row.TemperatureLimit);
         Pull = !spot.Material.Magnetic ? 0 : Warm * (measured ?? row.RatedPull * Thickness * Gap * share);
         Source = !spot.Material.Magnetic ? $"{spot.Material.Name} is not magnetic"
@@ -28,12 +30,17 @@ public sealed class MagnetGrip
     public double Thickness { get; }
     public double Gap { get; }
 
+    /// <summary>On its panel as that is today.</summary>
+    public double Friction { get; }
+
+    private string FrictionSource { get; }
+
     /// <summary>Share left in the heat.</summary>
     public double Warm { get; }
 
     /// <summary>What it can do: a disc, tipping about its edge and twisting on two thirds of its radius.</summary>
     public HoldGrasp Grasp => new(
-        Pull, "pull left on this panel", Source, Row.Friction, "judgement: steel on paint 0.12–0.25, rubber 0.4–0.7",
+        Pull, "pull left on this panel", Source, Friction, FrictionSource,
             Row.Diameter / 2, Row.Source, Row.Diameter / 3,
         FactorTable.Magnet, FactorTable.Magnet, "factor 3 after magnetic lifting (EN 13155)", "Grit, wax and water under the pot; heat above its limit.");
 

@@ -72,8 +72,8 @@ public sealed record Site
         HowTo = "stand on one heel, some 30 cm²: {pressure:200000} leaves no mark, {pressure:20000} lets it sink in", UsualTo = 5e5, Measured = true)]
     public double? Bears { get; init; }
 
-    [Measure("Ground grips", Dimension.Factor, 0.03, 1.2,
-        HowTo = "pull the loaded foot along with a luggage scale: reading over its weight", UsualFrom = 0.2, UsualTo = 0.8, Measured = true)]
+    [Measure("Friction there", Dimension.Factor, 0.03, 1.2,
+        HowTo = "pull what stands or presses there along with a luggage scale: reading over its weight or press", UsualFrom = 0.2, UsualTo = 0.8, Measured = true)]
     public double? Friction { get; init; }
 
     [Measure("Span", Dimension.Length, 1.5, 60, HowTo = "anchor to anchor, tape or paces", UsualTo = 20, Measured = true)]
@@ -91,6 +91,17 @@ public sealed record Site
 
     [Option("Surface today")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
+
+    /// <summary>What of a friction on what is clean and dry is left as the surface is today (judgement: wet 0.5–0.8 of it, dust 0.4–0.8).</summary>
+    internal double Rubs(double dry) => Surface is SurfaceState.Wet or SurfaceState.Dusty ? 0.6 * dry : dry;
+
+    /// <summary>Said behind a friction where it is less than on what is clean and dry.</summary>
+    internal string RubsWhy => Surface switch
+    {
+        SurfaceState.Wet => "; six tenths of it, wet",
+        SurfaceState.Dusty => "; six tenths of it, dusty",
+        _ => "",
+    };
 
     /// <summary>A preset of something that is gripped: a tube, an edge, a post.</summary>
     /// <param name="diameter">Across it, m.</param>

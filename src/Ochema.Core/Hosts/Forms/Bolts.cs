@@ -8,7 +8,7 @@ public sealed record BoltsForm : SiteForm
     public override string Words => "a pair of bolt heads";
 
     public override IReadOnlyList<string> Has =>
-        [nameof(Site.Diameter), nameof(Site.Coat), nameof(SiteSurvey.MagnetSticks)];
+        [nameof(Site.Diameter), nameof(Site.Coat), nameof(Site.Surface), nameof(SiteSurvey.MagnetSticks)];
 
     public override bool IsOnTop => true;
 }

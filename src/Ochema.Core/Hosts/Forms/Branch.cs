@@ -12,7 +12,7 @@ public sealed record BranchForm : SiteForm
     public override string LookOver => "Alive and sound: no fungus, no loose bark, no crack where it forks? Ants, ivy, a nest? Whose is it, "
         + "who walks below, and where would a branch that breaks come down?";
 
-    public override IReadOnlyList<string> Has => [nameof(Site.Diameter)];
+    public override IReadOnlyList<string> Has => [nameof(Site.Diameter), nameof(Site.Surface)];
 
     /// <summary>A round bar built in at the trunk, the clear radius away: 3EI/L³ across, EI/L turning (Roark table 8.1); green wood as dry
     /// (judgement).</summary>

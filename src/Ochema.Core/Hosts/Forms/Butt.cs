@@ -12,7 +12,7 @@ public sealed record ButtForm : SiteForm
     public override string LookOver => "Stand there and look up: wires, branches, eaves, within the pole's length, its reach and 3 m? Press a heel in: does "
         + "it give? Wet leaves, loose stones, a slope that the butt runs off?";
 
-    public override IReadOnlyList<string> Has => [nameof(Site.Bears), nameof(Site.Friction)];
+    public override IReadOnlyList<string> Has => [nameof(Site.Bears), nameof(Site.Friction), nameof(Site.Surface)];
 
     public override bool IsHeld => true;
 

@@ -8,7 +8,7 @@ public sealed record EdgeForm : SiteForm
     public override string Words => "an edge to grip";
 
     public override IReadOnlyList<string> Has =>
-        [nameof(Site.Diameter)];
+        [nameof(Site.Diameter), nameof(Site.Surface)];
 }
 
 public abstract partial record SiteForm

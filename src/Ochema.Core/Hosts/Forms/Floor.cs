@@ -7,6 +7,8 @@ public sealed record FloorForm : SiteForm
 
     public override string Words => "a level place to stand on";
 
+    public override IReadOnlyList<string> Has => [nameof(Site.Surface)];
+
     public override bool IsInside => true;
 }
 

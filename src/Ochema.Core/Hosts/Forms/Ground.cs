@@ -20,7 +20,7 @@ public sealed record GroundForm : SiteForm
     public override string LookOver => "Press a heel in: does it give? Slope by level; stones, roots, molehills, a floor that must not be "
         + "scratched. Where does water stand after rain, and who walks or drives here?";
 
-    public override IReadOnlyList<string> Has => [nameof(Site.Bears), nameof(Site.Friction)];
+    public override IReadOnlyList<string> Has => [nameof(Site.Bears), nameof(Site.Friction), nameof(Site.Surface)];
 
     /// <summary>Springs under every bit of a round foot (Winkler): k·πr², and k·πr⁴/4 against rocking; half as much along (judgement).</summary>
     public override SiteGive Give(Site site, Material material, double radius)

@@ -7,6 +7,8 @@ public sealed record PaneEdgeForm : SiteForm
 
     public override string Words => "the edge of raised glass";
 
+    public override IReadOnlyList<string> Has => [nameof(Site.Surface)];
+
     public override bool IsInside => true;
 }
 

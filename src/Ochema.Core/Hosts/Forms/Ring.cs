@@ -10,7 +10,7 @@ public sealed record RingForm : SiteForm
     public override string Words => "a closed ring";
 
     public override IReadOnlyList<string> Has =>
-        [nameof(Site.Diameter)];
+        [nameof(Site.Diameter), nameof(Site.Surface)];
 
     public override SiteGive Give(Site site, Material material, double radius) => HeldBar(site, material);
 }

@@ -7,6 +7,8 @@ public sealed record SlotForm : SiteForm
 
     public override string Words => "a door's window slot";
 
+    public override IReadOnlyList<string> Has => [nameof(Site.Surface)];
+
     public override bool IsInside => true;
 }
 

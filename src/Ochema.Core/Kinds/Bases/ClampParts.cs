@@ -20,6 +20,12 @@ internal static class ClampParts
     public const double MetalFriction = 0.15;
     public const double RubberFriction = 0.4;
 
+    /// <summary>Metal on the place of the rig, as that is today.</summary>
+    public static double Metal(RigBuilder b) => b.Rig.Site.Rubs(MetalFriction);
+
+    /// <summary>A rubber lining on it.</summary>
+    public static double Rubber(RigBuilder b) => b.Rig.Site.Rubs(RubberFriction);
+
     /// <summary>Tube past the middle of a clamp or bolt that it ends in, m (judgement: half a jaw and a finger).</summary>
     public const double Past = 0.03;
 
@@ -30,9 +36,9 @@ internal static class ClampParts
     /// A hold at the rig's place with given stiffness: returns it as built. <paramref name="height"/> is from the host's axis to the
     /// screw face, <paramref name="radius"/> half the footprint, m.
     /// </summary>
-    public static Hold Place(RigBuilder b, string id, string label, double height, double mass, double radius, double stiffness = Stiffness, double rocking = Rocking, double friction = MetalFriction, string type = "clamp", double s = 0, double t = 0) =>
+    public static Hold Place(RigBuilder b, string id, string label, double height, double mass, double radius, double stiffness = Stiffness, double rocking = Rocking, double? friction = null, string type = "clamp", double s = 0, double t = 0) =>
         PanelHold.Place(b, b.Spot(id, StationId.Base, label, b.Rig.At[0] + s, b.Rig.At[1] + t), stiffness, stiffness, rocking, radius,
-            height, mass, friction, type);
+            height, mass, friction ?? Metal(b), type);
 
     /// <summary>Refuses a clamp range that the real size is outside of; a nominal name fools many.</summary>
     public static void Range(RigBuilder b, double smallest, double largest)

@@ -47,14 +47,14 @@ public sealed record GlassClamp : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var row = b.Fitting("window-clamp");
-        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.006, row.Mass, PadRadius, 8e4, 60, ClampParts.RubberFriction);
+        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.006, row.Mass, PadRadius, 8e4, 60, ClampParts.Rubber(b));
         var spot = b.Spot("base-hold", StationId.Base, "jaw", b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)
         {
             b.Checks.Add(new HoldPullOff(b, spot with { Id = new("glass") }, hold.Spring, "Glass is loaded", FactorTable.Friction,
                 EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
-            JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.RubberFriction,
-                null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement");
+            JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b),
+                null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement" + b.Rig.Site.RubsWhy);
         }
         if (b.Host.Kind != "hide")
             b.Findings.Add(new ReportFinding(StationId.Base, "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));

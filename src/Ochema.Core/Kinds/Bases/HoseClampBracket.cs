@@ -71,13 +71,13 @@ public sealed record HoseClampBracket : BaseKind
         var screw = b.Stock.Find<Fastener>("fasteners", "1-4-20");
         var band = b.Fitting("hose-clamp");
         var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, band.Mass * Math.Round(Bands), 0.02, 2e6, 500 * Bands,
-            ClampParts.RubberFriction);
+            ClampParts.Rubber(b));
         if (!b.HoldsGone)
         {
-            var one = FrictionGrip.Band(Tension, d, ClampParts.RubberFriction);
+            var one = FrictionGrip.Band(Tension, d, ClampParts.Rubber(b));
             b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Band turns on the tube", hold.Spring, b.Surface.U,
                 (one.Slide * Bands, one.Torque * Bands), "a band presses with T ÷ r all round, Coulomb friction",
-                "tension as you pulled it; rubber under it 0.3–0.5, judgement"));
+                "tension as you pulled it; rubber under it 0.3–0.5, judgement" + b.Rig.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
         }

@@ -122,7 +122,7 @@ public sealed record MagnetCrossBar : BaseKind
                 MagnetGrip.Yours(b.Rig, MeasuredPull));
             var gap = Felt + row.Coat + 0.0002;
             var hold = Kinds.Holds.PanelHold.Place(b, spot, 2e6 * 0.001 / (gap + 0.001), 4e5 * 0.001 / (gap + 0.001), 40,
-                Math.Min(bolt, row.Diameter) / 2, row.Height, row.Mass, row.Friction, "magnet");
+                Math.Min(bolt, row.Diameter) / 2, row.Height, row.Mass, grip.Friction, "magnet");
             if (!b.HoldsGone)
             {
                 // It tips and twists on the bolt head, which is smaller than the pot.

@@ -83,7 +83,7 @@ public sealed record SplitBlock : BaseKind
         var d = ClampParts.Diameter(b);
         var rubber = b.Stock.Material("rubber-hard");
         var mass = Width * Width * Thickness * rubber.Density;
-        var hold = ClampParts.Place(b, "base-hold", "block", Thickness / 2, mass, Width / 2, 1.5e6, 350, ClampParts.RubberFriction);
+        var hold = ClampParts.Place(b, "base-hold", "block", Thickness / 2, mass, Width / 2, 1.5e6, 350, ClampParts.Rubber(b));
         // The bolt draws the halves together between the bar on one side and the heel on the other: a lever.
         var (heel, arm) = (Width - HoleOffset - d - Cover, HoleOffset + d / 2);
         foreach (var fault in Faults(thread, d, heel))
@@ -116,7 +116,7 @@ public sealed record SplitBlock : BaseKind
         {
             const string source = "bolt's preload, half of it left once the rubber has relaxed, by its lever on the bar; hard rubber 0.3–0.5, judgement";
             b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Block turns on the ring", hold.Spring, b.Surface.U,
-                FrictionGrip.Halves(squeeze, d, ClampParts.RubberFriction), "two halves squeezed round a bar, Coulomb friction", source));
+                FrictionGrip.Halves(squeeze, d, ClampParts.Rubber(b)), "two halves squeezed round a bar, Coulomb friction", source + b.Rig.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
         b.Parts.Sheet(StationId.Base, "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])

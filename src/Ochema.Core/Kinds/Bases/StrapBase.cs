@@ -55,7 +55,7 @@ public sealed record StrapBase : BaseKind
     {
         var row = b.Fitting("strap-base");
         var hold = ClampParts.Place(b, "base-hold", "strap base", 0.006, row.Mass, Foot / 2, 3e4, 3e4 * Foot * Foot / 8,
-            ClampParts.RubberFriction, "pad");
+            ClampParts.Rubber(b), "pad");
         var spot = b.Spot("base-hold", StationId.Base, "strap base", b.Rig.At[0], b.Rig.At[1]);
         // Two ends pull down by the sine of their angle.
         var press = 2 * Tension * Math.Sin(Angle);
@@ -64,7 +64,7 @@ public sealed record StrapBase : BaseKind
             b.Checks.Add(new HoldPullOff(b, spot, hold.Spring, "Strap base lets go", FactorTable.Friction,
                 Math.Min(press + 2 * Tension * Math.Cos(Angle), Releases), Foot / 2, "strap tension and where it releases, as you set them"));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Strap base slides or twists", press,
-                ClampParts.RubberFriction, Foot / 3, "2 × tension × sine of the strap angle"));
+                ClampParts.Rubber(b), Foot / 3, "2 × tension × sine of the strap angle"));
         }
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Releases, "pulled off with a scale");
         b.Parts.Bought(StationId.Base, row);

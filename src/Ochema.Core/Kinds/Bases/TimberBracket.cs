@@ -45,7 +45,7 @@ public sealed record TimberBracket : BaseKind
         HowTo = "how far the bracket is turned to the right in its strap, as its trunk leans to the left; the other way is negative")]
     public double SetOver { get; init; }
 
-    /// <summary>Timber on bark (judgement, 0.3–0.6).</summary>
+    /// <summary>Timber on bark (judgement: smooth 0.3, furrowed 0.6).</summary>
     private const double BarkFriction = 0.4;
 
     /// <summary>Bark and wood under the edges of a notch, N/m (judgement, 0.3–3 ×).</summary>
@@ -185,8 +185,9 @@ public sealed record TimberBracket : BaseKind
         var round = 2 * Math.PI * (radius + timber.Height / 2) + StrapTail;
         var screw = b.Fitting("levelling-screw");
         var upright = section.Area * Height * wood.Density;
+        var friction = site.Friction is { } own ? GroundBears.Today(b, own, nameof(Site.Friction)) : site.Rubs(BarkFriction);
         var hold = ClampParts.Place(b, "base-hold", "bracket", timber.Height, upright + screw.Mass + strap.MassPerMetre * round, timber.Width / 2,
-            Bark, Bark * Lever * Lever / 4, BarkFriction, "pad");
+            Bark, Bark * Lever * Lever / 4, friction, "pad");
         var spot = b.Spot("base-hold", StationId.Base, "bracket", b.Rig.At[0], b.Rig.At[1]);
         var steep = Presses(radius, timber);
         var press = 2 * Tension * strap.Keeps * steep;
@@ -198,7 +199,7 @@ public sealed record TimberBracket : BaseKind
             var (head, half) = ((Height - Lever) / 2 * up, Touches(radius, timber));
             Vec3[] corners = [head + half * side, head - half * side, -Lever * up];
             b.Checks.Add(new PressedTip(b, spot, hold.Spring, "Bracket tips off the trunk", corners, press, source));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Bracket slides down or turns on the bark", press, BarkFriction, Lever / 2, source,
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Bracket slides down or turns on the bark", press, friction, Lever / 2, source,
                 press * Math.Tan(TrunkForm.Flare(site)) * surface.U));
             b.Checks.Add(new StrapHoop(b, spot, hold.Spring, strap, Tension, steep));
         }

@@ -81,7 +81,7 @@ public sealed record TubeClamp : BaseKind
     {
         ClampParts.Range(b, Smallest, Largest);
         var d = ClampParts.Diameter(b);
-        var friction = Lining == ClampLining.Rubber ? ClampParts.RubberFriction : ClampParts.MetalFriction;
+        var friction = Lining == ClampLining.Rubber ? ClampParts.Rubber(b) : ClampParts.Metal(b);
         var thread = b.Stock.Find<Fastener>("fasteners", "m8");
         var closing = Threads.Preload(Torque, thread.MajorDiameter);
         var capacity = FrictionGrip.Halves(closing, d, friction);
@@ -96,7 +96,7 @@ public sealed record TubeClamp : BaseKind
             {
                 var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}";
                 b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U,
-                    capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement"));
+                    capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Rig.Site.RubsWhy}"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
             b.Parts.Bought(StationId.Base, clamp);
