@@ -89,9 +89,9 @@ public abstract record ReachKind : StationKind
     /// <summary>The answers it stands for.</summary>
     internal virtual IEnumerable<Stance> Stances => [];
 
-    /// <summary>True for what reaches so far that power lines have to be asked about.</summary>
+    /// <summary>How far it reaches, m, where that is so far that power lines have to be asked about; null where it is not.</summary>
     [JsonIgnore]
-    public virtual bool MayTouchLines => false;
+    public virtual double? TowardsLines => null;
 }
 
 /// <summary>What keeps shakes from the camera.</summary>

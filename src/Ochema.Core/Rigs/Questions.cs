@@ -1,4 +1,6 @@
 using Ochema.Core.Hosts;
+using Ochema.Core.Loads;
+using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Rigs;
 
@@ -11,16 +13,22 @@ public sealed record Question(string Field, Answer Answer, string Ask, string Re
 /// <summary>Which questions a rig raises: power lines, people below, who signs for an aircraft.</summary>
 public static class Questions
 {
+    /// <summary>What stands on a pole's end, and arms that are stretched out, m (judgement).</summary>
+    private const double OnTop = 0.6;
+
     /// <summary>All that apply, answered or not.</summary>
     public static IEnumerable<Question> Of(RigDocument rig, Host host)
     {
         var s = rig.Survey;
-        var pole = rig.Reach.MayTouchLines || rig.Second?.Reach.MayTouchLines == true;
+        var pole = Math.Max(rig.Reach.TowardsLines ?? 0, rig.Second?.Reach.TowardsLines ?? 0);
         if (host.NeedsSignOff(rig.Site))
             yield return new("signedOff", s.SignedOff, "Has a licensed mechanic or the authority signed for it? Anything outside an aircraft waits for that.", "It is not signed off: it does not fly.");
-        if (pole)
-            yield return new("powerLines", s.PowerLines, "Is it clear of power lines by 3 m (10 ft) and the pole's own length, wherever it goes?", "A pole within reach of power lines kills: not here.");
-        if (rig.Run.Consequence != Consequence.OnPeople && (pole || rig.Site.Form.HangsOver || host.Motion.Turning is { Swings: false } || host.NeedsSignOff(rig.Site)))
+        if (pole > 0)
+            yield return new("powerLines", s.PowerLines,
+                $"Is it clear of power lines by {QuantityText.Of(pole + OnTop + OverheadLines.Usual, Dimension.Length)}, wherever it goes: its reach and 3 m "
+                    + $"(10 ft); by {QuantityText.Of(pole + OnTop + OverheadLines.Highest, Dimension.Length)} of those on lattice towers?",
+                "A pole within reach of power lines kills: not here.");
+        if (rig.Run.Consequence != Consequence.OnPeople && (pole > 0 || rig.Site.Form.HangsOver || host.Motion.Turning is { Swings: false } || host.NeedsSignOff(rig.Site)))
             yield return new("nobodyBelow", s.NobodyBelow, host.Motion.Turning is null
                 ? "Is it certain that nobody is below it, ever? Else a drop lands on people."
                 : "Is it certain that nobody is below it or in the plane it turns in, ever? Else what comes off flies at people.",

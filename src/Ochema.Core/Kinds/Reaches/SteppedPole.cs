@@ -70,7 +70,7 @@ public sealed record SteppedPole : ReachKind
     public override bool IsPole => true;
 
     [System.Text.Json.Serialization.JsonIgnore]
-    public override bool MayTouchLines => Length >= Poles.LineReach;
+    public override double? TowardsLines => Length >= Poles.LineReach ? Length : null;
 
     private int Count => (int)Math.Round(Tubes);
 

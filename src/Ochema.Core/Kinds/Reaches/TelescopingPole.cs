@@ -58,7 +58,7 @@ public sealed record TelescopingPole : ReachKind
     public override bool IsPole => true;
 
     [System.Text.Json.Serialization.JsonIgnore]
-    public override bool MayTouchLines => Length >= Poles.LineReach;
+    public override double? TowardsLines => Length >= Poles.LineReach ? Length : null;
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
