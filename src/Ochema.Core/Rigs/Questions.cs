@@ -16,6 +16,9 @@ public static class Questions
     /// <summary>What stands on a pole's end, and arms that are stretched out, m (judgement).</summary>
     private const double OnTop = 0.6;
 
+    /// <summary>A distance to keep with what stands on the end, to the next whole metre.</summary>
+    private static string Away(double metres) => QuantityText.Of(Math.Ceiling(metres + OnTop), Dimension.Altitude);
+
     /// <summary>All that apply, answered or not.</summary>
     public static IEnumerable<Question> Of(RigDocument rig, Host host)
     {
@@ -25,8 +28,8 @@ public static class Questions
             yield return new("signedOff", s.SignedOff, "Has a licensed mechanic or the authority signed for it? Anything outside an aircraft waits for that.", "It is not signed off: it does not fly.");
         if (pole > 0)
             yield return new("powerLines", s.PowerLines,
-                $"Is it clear of power lines by {QuantityText.Of(pole + OnTop + OverheadLines.Usual, Dimension.Length)}, wherever it goes: its reach and 3 m "
-                    + $"(10 ft); by {QuantityText.Of(pole + OnTop + OverheadLines.Highest, Dimension.Length)} of those on lattice towers?",
+                $"Is it clear of power lines by {Away(pole + OverheadLines.Usual)}, wherever it goes: its reach and 3 m "
+                    + $"(10 ft); by {Away(pole + OverheadLines.Highest)} of those on lattice towers?",
                 "A pole within reach of power lines kills: not here.");
         if (rig.Run.Consequence != Consequence.OnPeople && (pole > 0 || rig.Site.Form.HangsOver || host.Motion.Turning is { Swings: false } || host.NeedsSignOff(rig.Site)))
             yield return new("nobodyBelow", s.NobodyBelow, host.Motion.Turning is null

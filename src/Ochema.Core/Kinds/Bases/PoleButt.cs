@@ -14,8 +14,8 @@ namespace Ochema.Core.Kinds.Bases;
 [Kind("pole-butt", "Butt on the ground, hands on the pole",
     "The ground carries, hands only steady: higher, and for longer, than a pole held free. Nobody walks with it.",
     Caution = "Poles and power lines: 3 m and the pole's own length away. Nobody under it; two people to put it up and to take it down.",
-    Sketch = "host 64; line 56 64 66 8; circle 60 40 5; circle 62 28 5; rect 40 58 14 6; rect 60 58 14 6; dim up 20 64 20 40; dim apart 86 40 86 28; "
-        + "dim foot 50 68 60 68")]
+    Sketch = "host 58; line 56 58 66 4; circle 60 35 5; circle 62 23 5; rect 40 52 14 6; rect 60 52 14 6; dim up 20 58 20 35; dim apart 86 35 86 23; "
+        + "dim foot 50 63 60 63")]
 public sealed record PoleButt : HandHeld
 {
     [Measure("Lower hand above the butt", Dimension.Length, 0.4, 1.8, HowTo = "along the pole, where an arm hangs easily: {length:1} to {length:1.3}")]
