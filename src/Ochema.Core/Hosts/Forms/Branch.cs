@@ -22,6 +22,9 @@ public sealed record BranchForm : SiteForm
         return new(3 * ei / Math.Pow(site.ClearRadius, 3), 3 * ei / Math.Pow(site.ClearRadius, 3), ei / site.ClearRadius);
     }
 
+    /// <summary>At the trunk, where it is built in: F·a and M.</summary>
+    public override (double Force, double Moment)? Bends(Site site) => (site.ClearRadius, 1);
+
     public override string Lifts(bool braced) => "nearer to the trunk lifts it.";
 }
 

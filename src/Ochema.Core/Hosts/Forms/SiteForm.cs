@@ -53,6 +53,9 @@ public abstract partial record SiteForm : NamedChoice
     /// <summary>What it gives way under a hold of an effective radius, m, as measured; a solid place by default.</summary>
     public virtual SiteGive Give(Site site, Material material, double radius) => SiteGive.Solid;
 
+    /// <summary>Bending of a bar of the host for one newton on it, m, and for one newton metre, at the worst place; null for what is no bar.</summary>
+    public virtual (double Force, double Moment)? Bends(Site site) => null;
+
     /// <summary>Where something moves that moves on it, as "on the bonnet skin"; null where the hold itself is named.</summary>
     public virtual string? Where(Site site) => null;
 

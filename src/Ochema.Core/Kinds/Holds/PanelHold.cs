@@ -1,5 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 
@@ -50,6 +51,8 @@ internal static class PanelHold
         else
         {
             spring = b.SpringAlong(spot.Normal, spot.Id, node, null, kn, ks, spin, kr, site.Damping ?? Damping(type));
+            if (spot.Station == StationId.Base && site.Form.Bends(site) is { } bends && !b.Checks.Any(c => c is HostBarBends))
+                b.Checks.Add(new HostBarBends(b, spot, bends));
             if (site.Form.IsSkin)
                 b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
         }
