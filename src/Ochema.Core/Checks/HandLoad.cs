@@ -25,7 +25,8 @@ public sealed class HandLoad(PartId id, SpringIndex spring, int hands, double ap
             .Term("F", "force on the hands", force.Length, Dimension.Force)
             .Term("F0", time, most, Dimension.Force, f.Case.Lasts ? "judgement, 30–70 N a hand" : "judgement, 100–200 N a hand")
             .Term("M", "moment on the hands", moment.Length, Dimension.Torque)
-            .Term("M0", time, turn, Dimension.Torque, f.Case.Lasts ? "judgement, 2–5 N·m a wrist, and the couple" : "judgement, 5–12 N·m a wrist, and the couple");
+            .Term("M0", time, turn, Dimension.Torque,
+                f.Case.Lasts ? "judgement, 2–5 N·m a wrist, and the couple" : "judgement, 5–12 N·m a wrist, and the couple");
         return Ratio(force.Length / most + moment.Length / turn, 1);
     }
 }

@@ -27,7 +27,8 @@ public sealed class HoldSlide(RigBuilder b, HoldSpot spot, SpringIndex spring, s
         var slide = drawn == Vec3.Zero ? load.Slide
             : Math.Max(load.Slide, (drawn - f.Spring(spring).Force.PerpendicularTo(spot.Normal)).Length);
         sheet?.Formula("{k} × ({N} + ({S} + {Mn} ÷ {ρ}) ÷ {μ}) ÷ ({P} + {Q})", "Coulomb friction, pull, slide and twist together", "Wet, dust and oil.")
-            .Factor(b, FactorTable.Friction).Term("N", "pull", load.Off, Dimension.Force).Term("S", drawn == Vec3.Zero ? "slide" : "slide, with what its strap draws it along the taper", slide, Dimension.Force)
+            .Factor(b, FactorTable.Friction).Term("N", "pull", load.Off, Dimension.Force)
+            .Term("S", drawn == Vec3.Zero ? "slide" : "slide, with what its strap draws it along the taper", slide, Dimension.Force)
             .Term("Mn", "twist", load.Twist, Dimension.Torque)
                 .Term("ρ", "radius of its friction", twistRadius, Dimension.Length, "two thirds of half its width, even pressure")
             .Term("μ", "friction", friction, Dimension.Factor, "judgement by surface")

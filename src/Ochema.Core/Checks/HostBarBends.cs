@@ -11,7 +11,8 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="bends">Bending for a newton, m, and for a newton metre.</param>
 public sealed class HostBarBends(RigBuilder b, HoldSpot spot, (double Force, double Moment) bends)
-    : Check("site.bar", StationId.Site, new("site"), $"The {Words.Inside(spot.Site.Name)} itself {(spot.Material.Family == MaterialFamily.Wood ? "breaks" : "bends")}")
+    : Check("site.bar", StationId.Site, new("site"),
+        $"The {Words.Inside(spot.Site.Name)} itself {(spot.Material.Family == MaterialFamily.Wood ? "breaks" : "bends")}")
 {
     private readonly string name = FactorTable.For(spot.Material.Family);
     private readonly double factor = b.Factors[FactorTable.For(spot.Material.Family)];

@@ -73,7 +73,8 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
 
     public override IReadOnlyList<KeepClear> Zones =>
     [
-        new("propeller", "propeller disc", [1.95, -propeller - 0.06, Hub.Z - propeller - 0.04], [2.35, propeller + 0.06, Hub.Z + propeller + 0.04], "It takes what touches it, and then the aeroplane."),
+        new("propeller", "propeller disc", [1.95, -propeller - 0.06, Hub.Z - propeller - 0.04],
+            [2.35, propeller + 0.06, Hub.Z + propeller + 0.04], "It takes what touches it, and then the aeroplane."),
         new("ailerons", "flap and aileron, left", [-chord / 2 - 0.2, Fuselage, Under - 0.25], [-chord / 2 + 0.30, span / 2, Under + 0.35], "Full travel, up and down."),
         new("ailerons-right", "flap and aileron, right", [-chord / 2 - 0.2, -span / 2, Under - 0.25], [-chord / 2 + 0.30, -Fuselage, Under + 0.35], "Full travel, up and down."),
         new("pitot", "pitot tube", [0.25, 3.55, Under - 0.25], [0.95, 3.75, Under], "A disturbed pitot tube lies about the airspeed."),

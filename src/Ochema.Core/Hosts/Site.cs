@@ -73,7 +73,8 @@ public sealed record Site
     public double? Bears { get; init; }
 
     [Measure("Friction there", Dimension.Factor, 0.03, 1.2,
-        HowTo = "pull what stands or presses there along with a luggage scale: reading over its weight or press", UsualFrom = 0.2, UsualTo = 0.8, Measured = true)]
+        HowTo = "pull what stands or presses there along with a luggage scale: reading over its weight or press",
+        UsualFrom = 0.2, UsualTo = 0.8, Measured = true)]
     public double? Friction { get; init; }
 
     [Measure("Span", Dimension.Length, 1.5, 60, HowTo = "anchor to anchor, tape or paces", UsualTo = 20, Measured = true)]

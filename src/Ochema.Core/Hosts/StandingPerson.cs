@@ -70,7 +70,12 @@ public sealed class StandingPerson : Person
             Friction = grips,
         };
         // Bearing and friction: common practice, no source; try your own.
-        return [Ground("grass", "Short grass at your feet", 1e5, 0.45), Ground("floor", "Hard floor at your feet", 2e6, 0.4), Ground("sand", "Dry sand at your feet", 3e4, 0.5)];
+        return
+        [
+            Ground("grass", "Short grass at your feet", 1e5, 0.45),
+            Ground("floor", "Hard floor at your feet", 2e6, 0.4),
+            Ground("sand", "Dry sand at your feet", 3e4, 0.5),
+        ];
     }
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>

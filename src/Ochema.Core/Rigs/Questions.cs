@@ -31,7 +31,8 @@ public static class Questions
                 $"Is it clear of power lines by {Away(pole + OverheadLines.Usual)}, wherever it goes: its reach and 3 m "
                     + $"(10 ft); by {Away(pole + OverheadLines.Highest)} of those on lattice towers?",
                 "A pole within reach of power lines kills: not here.");
-        if (rig.Run.Consequence != Consequence.OnPeople && (pole > 0 || rig.Site.Form.HangsOver || host.Motion.Turning is { Swings: false } || host.NeedsSignOff(rig.Site)))
+        if (rig.Run.Consequence != Consequence.OnPeople && (pole > 0 || rig.Site.Form.HangsOver
+            || host.Motion.Turning is { Swings: false } || host.NeedsSignOff(rig.Site)))
             yield return new("nobodyBelow", s.NobodyBelow, host.Motion.Turning is null
                 ? "Is it certain that nobody is below it, ever? Else a drop lands on people."
                 : "Is it certain that nobody is below it or in the plane it turns in, ever? Else what comes off flies at people.",

@@ -116,7 +116,8 @@ public sealed class TallPoleTests
         Assert.True(Of(Butt, "hands.hand") < Use(rig with { Host = Rig.Host, Site = Rig.Site, Base = Rig.Base }, "base-hold.hand"), "free hands carry more");
         var report = Assess(OnItsButt);
         Assert.Equal(Verdict.LetsGo, report.LetGo.Single(l => l.Id == "hands").Verdict);
-        Assert.Contains(Assess(rig with { Reach = (SteppedPole)rig.Reach with { Length = 1 } }).Findings, f => f.Blocks && f.Text.Contains("higher up than the pole", StringComparison.Ordinal));
+        Assert.Contains(Assess(rig with { Reach = (SteppedPole)rig.Reach with { Length = 1 } }).Findings,
+            f => f.Blocks && f.Text.Contains("higher up than the pole", StringComparison.Ordinal));
         Assert.Contains(Assess(rig with { Reach = new NoReach() }).Findings, f => f.Blocks && f.Text.Contains("Hands hold a pole", StringComparison.Ordinal));
     }
 

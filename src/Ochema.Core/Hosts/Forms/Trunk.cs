@@ -10,7 +10,8 @@ public sealed record TrunkForm : SiteForm
     public override string LookOver => "Alive and sound: no fungus, no loose bark, no crack where it forks? Ants, ivy, a nest? Whose is it, "
         + "who walks below, and where would a branch that breaks come down?";
 
-    public override IReadOnlyList<string> Has => [nameof(Site.Diameter), nameof(Site.SideLean), nameof(Site.Taper), nameof(Site.Friction), nameof(Site.Surface)];
+    public override IReadOnlyList<string> Has =>
+        [nameof(Site.Diameter), nameof(Site.SideLean), nameof(Site.Taper), nameof(Site.Friction), nameof(Site.Surface)];
 
     /// <summary>How far the bark leans back from the trunk's own line, rad: half of what it is thinner by.</summary>
     internal static double Flare(Site site) => Math.Atan(site.Taper / 2);

@@ -36,7 +36,8 @@ internal static class ClampParts
     /// A hold at the rig's place with given stiffness: returns it as built. <paramref name="height"/> is from the host's axis to the
     /// screw face, <paramref name="radius"/> half the footprint, m.
     /// </summary>
-    public static Hold Place(RigBuilder b, string id, string label, double height, double mass, double radius, double stiffness = Stiffness, double rocking = Rocking, double? friction = null, string type = "clamp", double s = 0, double t = 0) =>
+    public static Hold Place(RigBuilder b, string id, string label, double height, double mass, double radius,
+        double stiffness = Stiffness, double rocking = Rocking, double? friction = null, string type = "clamp", double s = 0, double t = 0) =>
         PanelHold.Place(b, b.Spot(id, StationId.Base, label, b.Rig.At[0] + s, b.Rig.At[1] + t), stiffness, stiffness, rocking, radius,
             height, mass, friction ?? Metal(b), type);
 

@@ -55,7 +55,8 @@ public sealed record PoleButt : HandHeld
     [
         new(Work.Place, "Put it up, butt first",
             $"One stands on the butt, the other walks the pole up hand over hand. Hands at {QuantityText.Of(Up, Dimension.Length)} and "
-                + $"{QuantityText.Of(Up + Apart, Dimension.Length)}, {(Boots == Answer.Yes ? "a boot on either side of the butt" : "nothing beside the butt")}. "
+                + $"{QuantityText.Of(Up + Apart, Dimension.Length)}, "
+                + $"{(Boots == Answer.Yes ? "a boot on either side of the butt" : "nothing beside the butt")}. "
                 + "Upright first, then lean it as the picture wants; somebody else looks at the picture and at who comes near.")
         {
             Reads = [nameof(Foot)],
@@ -75,7 +76,8 @@ public sealed record PoleButt : HandHeld
         {
             var boots = Boots == Answer.Yes ? BootsKeep : 0;
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Butt runs away", boots / grips, grips, Foot / 3, boots > 0
-                ? $"your boots on either side, {QuantityText.Of(boots, Dimension.Force)} (judgement, 60–200 N), over the friction" : "nothing but its weight"));
+                ? $"your boots on either side, {QuantityText.Of(boots, Dimension.Force)} (judgement, 60–200 N), over the friction"
+                : "nothing but its weight"));
             b.Checks.Add(new GroundBears(b, spot, hold.Spring, Footprint.Round(Foot), b.Surface.U, b.Surface.V));
         }
         void Grasp(NodeIndex node, Vec3 along)

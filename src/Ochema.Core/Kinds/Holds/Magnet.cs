@@ -70,7 +70,8 @@ public sealed record Magnet : HoldKind
         var gap = row.Coat + Pad;
         var kn = 5e6 * 0.001 / (gap + 0.001);
         var ks = 1e6 * 0.001 / (gap + 0.001);
-        var hold = PanelHold.Place(b, spot, kn, ks, kn * row.Diameter * row.Diameter / 16, row.Diameter / 2, row.Height, row.Mass, spot.Site.Rubs(row.Friction), "magnet");
+        var hold = PanelHold.Place(b, spot, kn, ks, kn * row.Diameter * row.Diameter / 16, row.Diameter / 2, row.Height, row.Mass,
+            spot.Site.Rubs(row.Friction), "magnet");
         if (!b.HoldsGone)
         {
             PanelHold.Grasps(b, spot, hold.Spring, pull.Grasp, "peels at its edge");

@@ -41,7 +41,8 @@ internal static class Poles
         return node;
     }
 
-    /// <summary>What is said of a pole once all that it carries is known: how its weight makes it bow further. Short ones bend as their own check says.</summary>
+    /// <summary>What is said of a pole once all that it carries is known: how its weight makes it bow further. Short ones bend as their own
+    /// check says.</summary>
     /// <param name="id">Of its lowest tube.</param>
     /// <param name="pieces">From the foot up.</param>
     public static void Bows(RigBuilder b, Mount from, string id, IReadOnlyList<BeamPiece> pieces, Vec3 direction, double length)
