@@ -142,6 +142,18 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         Browser.Until("its top", () => browser.Script<bool>("return document.querySelector('#drawer').scrollTop === 0"));
     }
 
+    [Fact] // a flag without room is a short mark at its own speed, and answers as a flag does
+    public void NoFlagOfTheTapeIsLost()
+    {
+        Copy("demo-9-skiff-ferryman");
+        var marks = browser.Driver.FindElements(By.CssSelector("[data-flag-mark]"));
+        Assert.NotEmpty(marks);
+        Assert.Contains($"{marks.Count} more at the short marks", browser.Body, StringComparison.Ordinal);
+        Assert.Contains(marks, m => m.GetAttribute("aria-label")!.Contains("gear rail, left itself bends", StringComparison.Ordinal));
+        browser.Script<object>("document.querySelector('[data-flag-mark]').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
+        Browser.Until("the working", () => browser.Driver.FindElements(By.CssSelector("[data-working]")).Count > 0);
+    }
+
     [Fact]
     public void WhenTheCupLetsGoAllOfTheScreenSaysSo()
     {

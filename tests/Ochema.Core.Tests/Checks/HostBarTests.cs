@@ -21,7 +21,16 @@ public sealed class HostBarTests
     {
         Near.Share(Math.PI * 1e-6 / 32, HostBarBends.Modulus(new Site
         {
-            Id = "x", Name = "x", Material = "pine", Diameter = 0.01, Thickness = 0.005, ClearRadius = 1, CrownRadius = 1, Coat = 0, Slope = 0, WindFactor = 1,
+            Id = "x",
+            Name = "x",
+            Material = "pine",
+            Diameter = 0.01,
+            Thickness = 0.005,
+            ClearRadius = 1,
+            CrownRadius = 1,
+            Coat = 0,
+            Slope = 0,
+            WindFactor = 1,
         }), 1e-9);
         Near.Share(4.8e-6, HostBarBends.Modulus(HostLibrary.Find("open-field")!.Sites.Single(s => s.Id == "railing")), 0.01);
     }

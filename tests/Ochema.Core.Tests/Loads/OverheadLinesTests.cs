@@ -1,6 +1,6 @@
-using Ochema.Core.Loads;
-using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Hosts;
+using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Tests.Support;

@@ -25,7 +25,7 @@
   let tickStep = $derived(unit.symbol === 'mph' ? 10 : 20);
   let ticks = $derived(Array.from({ length: Math.floor(end / tickStep) + 1 }, (_, i) => i * tickStep));
 
-  /** Flags in order; equal wording at nearly the same speed stands as one; what has no room is counted. */
+  /** Flags in order; equal wording at nearly the same speed stands as one; what has no room is a short mark. */
   let flags = $derived.by(() => {
     const merged: { title: string; speed: number; station: string; checks: string[] }[] = [];
     // With something gone only what gives first then is known.
@@ -49,20 +49,20 @@
     }
     const ends = Array<number>(ROWS).fill(-100);
     const placed: ((typeof merged)[number] & { x: number; row: number; w: number; label: string })[] = [];
-    let left = 0;
+    const bare: { x: number; label: string; check: string }[] = [];
     for (const m of merged.filter((f) => f.speed <= end)) {
       const label = `${Math.round(m.speed)} ${m.title.charAt(0).toLowerCase()}${m.title.slice(1)}${m.checks.length > 1 ? ` +${m.checks.length - 1}` : ''}`;
       const w = Math.min(230, label.length * 6.6 + 14);
       const at = Math.min(x(m.speed), width - w - 4);
       const row = ends.findIndex((e) => e < at - 6);
       if (row < 0) {
-        left++;
+        bare.push({ x: x(m.speed), label, check: m.checks[0]! });
         continue;
       }
       ends[row] = at + w;
       placed.push({ ...m, x: at, row, w, label });
     }
-    return { placed, left };
+    return { placed, bare };
   });
 
   /** Width of a letter, and of the unit at the right end with its gap. */
@@ -203,13 +203,32 @@
         >{fill(shown.title)}: what gives first then. The whole rig's flags come back with it.</text
       >
     {/if}
-    {#if flags.left}
+    {#each flags.bare as m (m.check)}
+      <g
+        data-flag-mark
+        class="cursor-pointer"
+        role="button"
+        tabindex="0"
+        aria-label="{printed(m.label)}. Why?"
+        onclick={() => session.why(m.check)}
+        onkeydown={(e) => {
+          if (e.key !== 'Enter' && e.key !== ' ') return;
+          e.preventDefault();
+          session.why(m.check);
+        }}
+      >
+        <title>{printed(m.label)}</title>
+        <rect x={m.x - 5} y={BAR - 9} width="10" height="20" fill="transparent" />
+        <path d="M{m.x} {BAR - 7}v18" stroke="currentColor" stroke-width="2.5" />
+      </g>
+    {/each}
+    {#if flags.bare.length}
       <text
         x={moreRight ? width - UNIT : LEFT}
         y={HEIGHT - 5}
         text-anchor={moreRight ? 'end' : 'start'}
         font-size="12"
-        fill="var(--quiet)">{flags.left} more after these</text
+        fill="var(--quiet)">{flags.bare.length} more at the short marks</text
       >
     {/if}
     {#if !flags.placed.length && intact}
