@@ -74,35 +74,15 @@ public sealed class Field : Host
         _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
     };
 
-    protected override IReadOnlyList<Site> MakeSites()
-    {
-        Site Ground(string id, string name, double bears, double grips) => new()
-        {
-            Id = id,
-            Name = name,
-            Form = SiteForm.Ground,
-            Material = "earth",
-            Thickness = 0.05,
-            ClearRadius = 0.8,
-            CrownRadius = 30,
-            Coat = 0,
-            Slope = 0,
-            WindFactor = 0.6,
-            Bears = bears,
-            Friction = grips,
-        };
-        return
-        [
-            // Bearing and friction: common practice, no source; try your own.
-            Ground("grass", "Short grass", 1e5, 0.45), Ground("floor", "Hard floor", 2e6, 0.4), Ground("sand", "Dry sand", 3e4, 0.5),
-                Ground("snow", "Trodden snow", 2e4, 0.2),
-            Site.Gripped("railing", "Railing, 1-1/2 in pipe", SiteForm.Tube, "steel-s235", 0.0483, 0.0032, 0.75, 0.9),
-            Site.Gripped("fence", "Fence rail", SiteForm.Edge, "pine", 0.038, 0.019, 0.6, 0.9),
-            Site.Gripped("post", "Post", SiteForm.Trunk, "pine", 0.1, 0.05, 0.5, 0.9),
-            Site.Gripped("table", "Table edge", SiteForm.Edge, "pine", 0.028, 0.014, 0.3, 0.9),
-            Site.Gripped("thin-edge", "Thin edge: stand or instrument", SiteForm.Edge, "pine", 0.006, 0.003, 0.12, 0.9),
-        ];
-    }
+    protected override IReadOnlyList<Site> MakeSites() =>
+    [
+        .. GroundForm.Places(SiteForm.Ground, "", 0.8, 0.6),
+        Site.Gripped("railing", "Railing, 1-1/2 in pipe", SiteForm.Tube, "steel-s235", 0.0483, 0.0032, 0.75, 0.9),
+        Site.Gripped("fence", "Fence rail", SiteForm.Edge, "pine", 0.038, 0.019, 0.6, 0.9),
+        Site.Gripped("post", "Post", SiteForm.Trunk, "pine", 0.1, 0.05, 0.5, 0.9),
+        Site.Gripped("table", "Table edge", SiteForm.Edge, "pine", 0.028, 0.014, 0.3, 0.9),
+        Site.Gripped("thin-edge", "Thin edge: stand or instrument", SiteForm.Edge, "pine", 0.006, 0.003, 0.12, 0.9),
+    ];
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [

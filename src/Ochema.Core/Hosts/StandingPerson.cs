@@ -48,35 +48,11 @@ public sealed class StandingPerson : Person
     /// <summary>Between the boots, below the hands.</summary>
     private static readonly Vec3 Between = Hands with { Z = 0 };
 
-    public override PanelSurface Surface(Site site) => site.Id is "grass" or "floor" or "sand"
+    public override PanelSurface Surface(Site site) => Sites.Any(s => s.Id == site.Id)
         ? HostDrawing.Along(Between, Vec3.UnitX, new Vec3(Math.Sin(site.Slope), 0, Math.Cos(site.Slope)), 0.3, 0.3)
         : throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host");
 
-    protected override IReadOnlyList<Site> MakeSites()
-    {
-        static Site Ground(string id, string name, double bears, double grips) => new()
-        {
-            Id = id,
-            Name = name,
-            Form = SiteForm.Butt,
-            Material = "earth",
-            Thickness = 0.05,
-            ClearRadius = 0.3,
-            CrownRadius = 30,
-            Coat = 0,
-            Slope = 0,
-            WindFactor = 1,
-            Bears = bears,
-            Friction = grips,
-        };
-        // Bearing and friction: common practice, no source; try your own.
-        return
-        [
-            Ground("grass", "Short grass at your feet", 1e5, 0.45),
-            Ground("floor", "Hard floor at your feet", 2e6, 0.4),
-            Ground("sand", "Dry sand at your feet", 3e4, 0.5),
-        ];
-    }
+    protected override IReadOnlyList<Site> MakeSites() => [.. GroundForm.Places(SiteForm.Butt, " at your feet", 0.3, 1)];
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [

@@ -13,6 +13,31 @@ public sealed record GroundForm : SiteForm
     /// Design", from memory). A small foot finds it stiffer, so this is the soft side.</summary>
     private const double SinksBy = 0.0254;
 
+    /// <summary>What grounds bear, Pa, and grip (common practice, no source; try your own).</summary>
+    private static readonly (string Id, string Name, double Bears, double Grips)[] Usual =
+        [("grass", "Short grass", 1e5, 0.45), ("floor", "Hard floor", 2e6, 0.4), ("sand", "Dry sand", 3e4, 0.5), ("snow", "Trodden snow", 2e4, 0.2)];
+
+    /// <summary>Places on each usual ground.</summary>
+    /// <param name="form">What stands there: the ground, or a pole's butt.</param>
+    /// <param name="where">Behind the ground's name; empty where there is one only.</param>
+    /// <param name="clear">Clear radius, m.</param>
+    /// <param name="wind">Air speed there over that of the host.</param>
+    internal static IEnumerable<Site> Places(SiteForm form, string where, double clear, double wind) => Usual.Select(g => new Site
+    {
+        Id = g.Id,
+        Name = g.Name + where,
+        Form = form,
+        Material = "earth",
+        Thickness = 0.05,
+        ClearRadius = clear,
+        CrownRadius = 30,
+        Coat = 0,
+        Slope = 0,
+        WindFactor = wind,
+        Bears = g.Bears,
+        Friction = g.Grips,
+    });
+
     public override string Id => "ground";
 
     public override string Words => "the ground";
