@@ -3,6 +3,7 @@ using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Loads;
 using Ochema.Core.Making;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -153,6 +154,8 @@ public sealed class TallPoleTests
         int Locks(double lean) => Assess(Rig with { Reach = Pole with { Lean = lean } }).LetGo.Count(l => l.Title.EndsWith("lock", StringComparison.Ordinal));
         Assert.Equal(0, Locks(0.2));
         Assert.Equal(2, Locks(1.4));
+        // Running throws it up by more than its weight.
+        Assert.Equal(2, Assess(Rig with { Run = Rig.Run with { Road = Going.Rough } }).LetGo.Count(l => l.Title.EndsWith("lock", StringComparison.Ordinal)));
     }
 
     [Fact] // twice as long, an eighth and more of what carries it: it bows before it breaks

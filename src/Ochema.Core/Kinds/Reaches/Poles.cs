@@ -23,8 +23,15 @@ internal static class Poles
     public static Vec3 Direction(Mount from, double lean, double heading) =>
         Math.Cos(lean) * Up(from) + Math.Sin(lean) * new Vec3(Math.Cos(heading), Math.Sin(heading), 0);
 
-    /// <summary>True for one so steep that its weight keeps its tubes in each other: a lock that opens lets it slide down, not off (judgement: 60°).</summary>
-    public static bool SlidesIn(Vec3 direction) => direction.Z > 0.5;
+    /// <summary>
+    /// True for one so steep that its weight keeps its tubes in each other, where nothing throws it up by more than its weight: a lock that opens lets it
+    /// slide down, not off (judgement: 60°).
+    /// </summary>
+    public static bool SlidesIn(RigBuilder b, Vec3 direction)
+    {
+        var (motion, going) = (b.Host.Motion, b.Host.Motion.Index(b.Rig.Run.Road));
+        return direction.Z > 0.5 && Math.Max(motion.Bumps[going], motion.Pulse[going]) < 1;
+    }
 
     /// <summary>
     /// The place of the hands on a tube of it, where they hold it besides its foot; null on the other tubes.

@@ -177,7 +177,7 @@ public sealed record SteppedPole : ReachKind
             {
                 foot = b.Node(id + "-foot", b.Position(node));
                 var spring = b.Spring(id + "-lock", node, foot, [2e7, 2e7, 2e7, Locked, Locked, Locked], 0.05);
-                if (!Poles.SlidesIn(direction))
+                if (!Poles.SlidesIn(b, direction))
                     b.Links.Add((id + "-lock", reach, $"the {label}'s lock"));
                 b.Checks.Add(new PivotTurns(b, reach, new(id), $"{Words.Capital(label)} turns in its lock", spring, direction, LockTorque,
                     "as you set it; twist locks 3–8 N·m, judgement"));

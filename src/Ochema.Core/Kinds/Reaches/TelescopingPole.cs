@@ -97,7 +97,7 @@ public sealed record TelescopingPole : ReachKind
             b.EndLoad(low.First), outer.Width / 2,
             Axis: direction));
         var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Overlap, Overlap, Overlap], 0.05);
-        if (!Poles.SlidesIn(direction))
+        if (!Poles.SlidesIn(b, direction))
             b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
         Poles.KeepClear(b, from, Length);
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
