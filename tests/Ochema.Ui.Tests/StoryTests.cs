@@ -96,7 +96,7 @@ public sealed class StoryTests : IDisposable
     [InlineData("In the field", "ground-pan", "Flat pan or weighted foot", "Drill the pan upside down")]
     [InlineData("On an aeroplane", "wing-row", "Bracket row and rail", "Have it signed for first")]
     [InlineData("In the hand", "tall-pole", "Pole of 3 tubes", "Tape the last tube until the cap turns on hard")]
-    [InlineData("In the hand", "pole-on-its-butt", "Pole of 3 tubes", "Put it up, butt first")]
+    [InlineData("In the hand", "pole-on-its-butt", "Pole of 3 tubes", "the hands' places marked")]
     [InlineData("On a boat", "low-arm", "Slit sleeve", "Cut and slit the sleeve")]
     [InlineData("On a boat", "bridle", "Bracket on three lines", "Measure the three shackles")]
     [InlineData("In the field", "rope-two", "Carriage on a rope", "Pace out the run")]

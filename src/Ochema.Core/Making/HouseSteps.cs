@@ -314,7 +314,8 @@ internal static class HouseSteps
 
     /// <summary>What is joined without a screw.</summary>
     public static StationStep Snapped(JoinReport join) => new(join.Station, new(Work.Fit, join.Says,
-        "Pull on it by hand: it must not come, and the means against opening must be in.")
+        join.Sort == JoinSort.Held ? "Grip and hands dry. Pull on it and turn it: it must not slip through them."
+            : "Pull on it by hand: it must not come, and the means against opening must be in.")
     { Minutes = 2 });
 
     public static readonly WorkStep DryFit = new(Work.DryFit, "Put it together loosely at the bench",

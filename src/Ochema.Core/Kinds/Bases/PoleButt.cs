@@ -53,16 +53,15 @@ public sealed record PoleButt : HandHeld
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
-        new(Work.Place, "Put it up, butt first",
-            $"One stands on the butt, the other walks the pole up hand over hand. Hands at {QuantityText.Of(Up, Dimension.Length)} and "
-                + $"{QuantityText.Of(Up + Apart, Dimension.Length)}, "
-                + $"{(Boots == Answer.Yes ? "a boot on either side of the butt" : "nothing beside the butt")}. "
-                + "Upright first, then lean it as the picture wants; somebody else looks at the picture and at who comes near.")
+        new(Work.Place, "Foot on the butt, the hands' places marked",
+            $"Rubber foot pressed home. Tape round the pole at {QuantityText.Of(Up, Dimension.Length)} and {QuantityText.Of(Up + Apart, Dimension.Length)} "
+                + $"from the butt: there the hands go. Stand where it will stand, {(Boots == Answer.Yes ? "a boot on either side" : "nothing beside it")}, "
+                + "and press a heel in: ground that gives wants a lid or a board under the butt.")
         {
-            Reads = [nameof(Foot)],
+            Reads = [nameof(Up), nameof(Apart), nameof(Foot)],
+            Tools = ["tape", "tapemark"],
             Minutes = 3,
-            Crew = 2,
-            Beware = "Look up before it goes up. Down again the same way, never by letting it fall.",
+            Beware = "Up only once all is gone over: butt first, one stands on it, the other walks it up hand over hand. Never let it fall.",
         },
     ];
 
