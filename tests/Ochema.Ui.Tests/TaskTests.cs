@@ -149,7 +149,7 @@ public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowse
         var marks = browser.Driver.FindElements(By.CssSelector("[data-flag-mark]"));
         Assert.NotEmpty(marks);
         Assert.Contains($"{marks.Count} more at the short marks", browser.Body, StringComparison.Ordinal);
-        Assert.Contains(marks, m => m.GetAttribute("aria-label")!.Contains("gear rail, left itself bends", StringComparison.Ordinal));
+        Assert.Contains(marks, m => m.GetAttribute("aria-label")!.Contains("tube under it bends", StringComparison.Ordinal));
         browser.Script<object>("document.querySelector('[data-flag-mark]').dispatchEvent(new MouseEvent('click', { bubbles: true }))");
         Browser.Until("the working", () => browser.Driver.FindElements(By.CssSelector("[data-working]")).Count > 0);
     }

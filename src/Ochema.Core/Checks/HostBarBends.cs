@@ -9,10 +9,9 @@ namespace Ochema.Core.Checks;
 /// The tube or branch that the rig is held on bends or breaks: all that its holds put on it, as if in one place, F·a + M over its section modulus. What it
 /// carries besides is not known.
 /// </summary>
-/// <param name="bends">Bending for a newton, m, and for a newton metre.</param>
-public sealed class HostBarBends(RigBuilder b, HoldSpot spot, (double Force, double Moment) bends)
+public sealed class HostBarBends(RigBuilder b, HoldSpot spot, Hosts.HostBar bar)
     : Check("site.bar", StationId.Site, new("site"),
-        $"The {Words.Inside(spot.Site.Name)} itself {(spot.Material.Family == MaterialFamily.Wood ? "breaks" : "bends")}")
+        $"The {bar.Noun} under it {(spot.Material.Family == MaterialFamily.Metal ? "bends" : "breaks")}")
 {
     private readonly string name = FactorTable.For(spot.Material.Family);
     private readonly double factor = b.Factors[FactorTable.For(spot.Material.Family)];
@@ -39,11 +38,11 @@ public sealed class HostBarBends(RigBuilder b, HoldSpot spot, (double Force, dou
         var strength = spot.Material.YieldStrength;
         sheet?.Formula("{k} × {σ} ÷ {Y}", "a bar built in at both ends, a branch at one (Roark table 8.1)",
                 "What it carries besides; rust, rot, dents, holes drilled in it.")
-            .Factor(b, name).Term("σ", "bending", (force * bends.Force + bends.Moment * moment) / modulus, Dimension.Stress,
-                $"(F × a + {(bends.Moment < 1 ? "M ÷ 2" : "M")}) over its section modulus")
+            .Factor(b, name).Term("σ", "bending", (force * bar.Force + bar.Moment * moment) / modulus, Dimension.Stress,
+                $"(F × a + {bar.Moment:0.#} × M) over its section modulus")
             .Term("F", "on it, all holds", force, Dimension.Force).Term("M", "turning it, all holds", moment, Dimension.Torque)
-            .Term("a", "lever", bends.Force, Dimension.Length, bends.Moment < 1 ? "an eighth of its free span" : "its free length")
+            .Term("a", "lever", bar.Force, Dimension.Length, bar.Lever)
             .Term("Y", "strength", strength, Dimension.Stress, spot.Material.Source);
-        return Ratio(factor * (force * bends.Force + bends.Moment * moment), modulus * strength);
+        return Ratio(factor * (force * bar.Force + bar.Moment * moment), modulus * strength);
     }
 }

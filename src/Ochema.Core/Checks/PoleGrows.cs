@@ -20,8 +20,6 @@ public sealed class PoleGrows(RigBuilder b, StationId station, PartId id, IReadO
     /// <summary>Of a column's own weight what counts as if at its tip: 2.47 over 7.84.</summary>
     public const double OwnWeight = 0.315;
 
-    private readonly double factor = b.Factors[FactorTable.For(pieces[0].Material.Family)];
-
     private readonly double critical = SteppedColumn.Critical([.. pieces.Select(p => (p.Length, p.Material.YoungsModulus * p.Section.Iy))], held);
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -35,7 +33,8 @@ public sealed class PoleGrows(RigBuilder b, StationId station, PartId id, IReadO
                 for (var end = 4; end < 12; end += 6)
                 {
                     var m = Math.Sqrt(e[end] * e[end] + e[end + 1] * e[end + 1]);
-                    if (m / (p.Section.ModulusY * p.Material.YieldStrength) is var s && s > share)
+                    // Each material has a factor of its own: a carbon tube may govern on an aluminium one.
+                    if (b.Factors[FactorTable.For(p.Material.Family)] * m / (p.Section.ModulusY * p.Material.YieldStrength) is var s && s > share)
                         (worst, bend, share) = (p, m, s);
                 }
             }
@@ -51,6 +50,6 @@ public sealed class PoleGrows(RigBuilder b, StationId station, PartId id, IReadO
             .Term("Pc", "falls over at", critical, Dimension.Force, held is null ? "a stepped column clamped at its foot, solved piece by piece"
                 : "a stepped column that turns at its foot and is held at the hands, solved piece by piece")
             .Term("Y", "yield strength", worst.Material.YieldStrength, Dimension.Stress, worst.Material.Source);
-        return double.IsInfinity(grows) ? MostUse : Ratio(factor * share * grows, 1);
+        return double.IsInfinity(grows) ? MostUse : Ratio(share * grows, 1);
     }
 }

@@ -148,6 +148,18 @@ public sealed class TallPoleTests
         Assert.DoesNotContain(Assess(RigFiles.Named("gear-rail-boom")).Findings, f => f.Text.Contains("before it is taut", StringComparison.Ordinal));
     }
 
+    [Fact] // carbon has a factor of its own: on an aluminium tube it is not judged as one
+    public void EachTubeBowsByItsOwnFactor()
+    {
+        var pole = (TelescopingPole)RigFiles.Named("hand-pole").Reach;
+        var report = Assess(RigFiles.Named("hand-pole") with { Reach = pole with { Length = 4, Lower = "tube-al-40x2", Upper = "carbon-20x1-5", Lean = 1 } });
+        var bows = report.Checks.Single(c => c.Id == "pole-low.grows");
+        double T(string symbol) => bows.Working!.Terms.Single(t => t.Symbol == symbol).Value;
+        Assert.Contains("pper tube", bows.Working!.Terms.Single(t => t.Symbol == "σ").Name, StringComparison.Ordinal);
+        Assert.Equal(FactorTable.For(Consequence.OwnGround, new Dictionary<string, double>())[FactorTable.Composite], T("k"));
+        Near.Share(T("k") * T("σ") / (1 - T("P") / T("Pc")) / T("Y"), bows.Use, 1e-9);
+    }
+
     [Fact] // upright, a lock that opens lets it slide in; leant far out, it slides off
     public void AnUprightPolesLocksOnlySlideIn()
     {

@@ -18,6 +18,8 @@
   let end = $derived(value.to as { anchor: string; t: number } | undefined);
   let atPath = $derived(family === 'brace' ? `${path}.at` : 'at');
   let run = $derived(family === 'strap' ? session.report!.straps.find((s) => s.id === value.id) : undefined);
+  /** A point and the rig itself have no along. */
+  let along = $derived(host.anchors.some((a) => a.id === end?.anchor && a.a.some((x, i) => x !== a.b[i])));
   const upright = $derived(Math.abs(frame.normal[2]!) < 0.5);
 </script>
 
@@ -58,16 +60,18 @@
     choices={[...host.anchors.map((a) => ({ id: a.id, label: a.name })), ...(family === 'tether' ? RIG_ENDS : [])]}
     onchange={(anchor) => session.setPath(`${path}.to`, { anchor, t: end!.t })}
   />
-  <QuantityField
-    label="How far along it"
-    hint="0 front, 100 rear"
-    dimension="ratio"
-    minimum={0}
-    maximum={1}
-    value={end.t}
-    where={`${path}.to.t`}
-    onchange={(t, where) => session.setPath(where, t)}
-  />
+  {#if along}
+    <QuantityField
+      label="How far along it"
+      hint="0 front, 100 rear"
+      dimension="ratio"
+      minimum={0}
+      maximum={1}
+      value={end.t}
+      where={`${path}.to.t`}
+      onchange={(t, where) => session.setPath(where, t)}
+    />
+  {/if}
   {#if run}
     <p class="mt-1 text-sm" data-strap-run>
       {quantity(run.length, 'length')} long, {quantity(run.angle, 'angle')} below the panel: presses with {quantity(

@@ -15,6 +15,13 @@ public readonly record struct SiteGive(double Normal, double InPlane, double Roc
     public static SiteGive Solid { get; } = new(5e7, 5e7, 2e5);
 }
 
+/// <summary>A tube or branch of a host, bent at its worst place by what is held on it.</summary>
+/// <param name="Noun">What it is called: "tube".</param>
+/// <param name="Force">Bending for one newton, m.</param>
+/// <param name="Moment">Bending for one newton metre.</param>
+/// <param name="Lever">What <paramref name="Force"/> is.</param>
+public readonly record struct HostBar(string Noun, double Force, double Moment, string Lever);
+
 /// <summary>
 /// What sort of place a site is; holds ask for some and cannot use others. To add one is to add a file here: its words, which measures and questions it has,
 /// how it gives way, what may be done there.
@@ -53,8 +60,8 @@ public abstract partial record SiteForm : NamedChoice
     /// <summary>What it gives way under a hold of an effective radius, m, as measured; a solid place by default.</summary>
     public virtual SiteGive Give(Site site, Material material, double radius) => SiteGive.Solid;
 
-    /// <summary>Bending of a bar of the host for one newton on it, m, and for one newton metre, at the worst place; null for what is no bar.</summary>
-    public virtual (double Force, double Moment)? Bends(Site site) => null;
+    /// <summary>How a bar of the host is bent by what it carries; null for what is no bar.</summary>
+    public virtual HostBar? Bar(Site site) => null;
 
     /// <summary>Where something moves that moves on it, as "on the bonnet skin"; null where the hold itself is named.</summary>
     public virtual string? Where(Site site) => null;

@@ -122,7 +122,8 @@ public sealed record HolderStub : BaseKind
             b.Checks.Add(new HolderTears(b, spring, spot.Normal, FlangeTakes));
             b.Checks.Add(new PlayInSocket(Math.Max(0, play), Deep, "stub", "Stub rattles in its holder"));
             if (Kept == StubKept.Tape)
-                b.Checks.Add(new StubTurns(b, spring, spot.Normal, keeps * TapeFriction * row.Width / 2));
+                b.Checks.Add(new TurnsByFriction(b, StationId.Base, new("base-hold"), "Stub turns in its holder", spring, spot.Normal,
+                    keeps * TapeFriction * row.Width / 2, "what draws it out, at half its width", "the stub", "A slot over the cross-pin ends it.", "turns"));
         }
         if (play < 0)
             b.Findings.Add(new ReportFinding(StationId.Base, $"The stub with its tape is {QuantityText.Of(row.Width + 2 * Tape, Dimension.Length)} across, "

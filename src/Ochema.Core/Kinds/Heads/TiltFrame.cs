@@ -245,7 +245,7 @@ public sealed record TiltFrame : HeadKind
             // A pivot carries forces and holds half of the torque about its own axis.
             var spring = b.SpringAlong(left, b.Own($"tilt-{way}"), gap, of, 2e6, 2e6, Rocking, Rocking);
             b.Links.Add((b.Own($"tilt-{way}"), head, $"the {way} pivot of the frame"));
-            b.Checks.Add(new PivotTurns(b, head, new(b.Own($"tilt-{way}")), $"Frame tilts by itself, {way} pivot", spring, left, Torque / 2,
+            b.Checks.Add(new TurnsByFriction(b, head, new(b.Own($"tilt-{way}")), $"Frame tilts by itself, {way} pivot", spring, left, Torque / 2,
                 By == TiltedBy.Hand ? "half of what both hold, as you set it" : "half of the servo's, as stamped"));
         }
         var aheadOf = Ahead(camera, lens) - SetBack;

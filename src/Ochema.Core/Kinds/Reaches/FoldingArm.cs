@@ -178,7 +178,7 @@ public sealed record FoldingArm : ReachKind
             var piece = b.Beam(reach, b.Own($"link-{i + 1}"), $"link {i + 1}", foot, end, section, metal, axis);
             var (pivot, title, drawn) = (b.Own($"pivot-{i + 1}"), Joint(i), Drawn(Holds(i), row.Width));
             b.Links.Add((b.Own($"pivot-{i + 1}-spring"), reach, Words.Inside(title)));
-            b.Checks.Add(new PivotTurns(b, reach, new(pivot), $"{title} turns", spring, axis, Holds(i), "as you set it: scale × link when it turns"));
+            b.Checks.Add(new TurnsByFriction(b, reach, new(pivot), $"{title} turns", spring, axis, Holds(i), "as you set it: scale × link when it turns"));
             b.Checks.Add(new PivotBolt(b, reach, new(pivot), $"Bolt of the {Words.Inside(title)} gives", spring, axis, bolt, drawn, row.Width));
             b.Checks.Add(new PivotGapes(reach, new(pivot), $"{title} gapes and droops", spring, axis, drawn, row.Width));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own($"link-{i + 1}")), $"Link {i + 1} bends", piece));

@@ -10,6 +10,9 @@ internal static class Poles
     /// <summary>Longer than this a pole reaches where lines hang, m (judgement).</summary>
     public const double LineReach = 2;
 
+    /// <summary>Shorter ones bow by no more than their bending says, m (judgement).</summary>
+    private const double BowsFrom = 2;
+
     /// <summary>Hands keep off a lock and off the ends by this much, m (judgement).</summary>
     private const double Clear = 0.03;
 
@@ -32,6 +35,12 @@ internal static class Poles
         var (motion, going) = (b.Host.Motion, b.Host.Motion.Index(b.Rig.Run.Road));
         return direction.Z > 0.5 && Math.Max(motion.Bumps[going], motion.Pulse[going]) < 1;
     }
+
+    /// <summary>A tube that turns in its lock.</summary>
+    /// <param name="torque">That the lock holds, N·m, as it was set.</param>
+    public static void LockTurns(RigBuilder b, string id, string title, SpringIndex spring, Vec3 direction, double torque) =>
+        b.Checks.Add(new TurnsByFriction(b, b.Path.Reach, new(id), title, spring, direction, torque, "as you set it; twist locks 3–8 N·m, judgement",
+            "the pole", "Grit and water in the lock; a set screw through both tubes holds better."));
 
     /// <summary>
     /// The place of the hands on a tube of it, where they hold it besides its foot; null on the other tubes.
@@ -57,7 +66,7 @@ internal static class Poles
         var (reach, head, upright) = (b.Path.Reach, b.Path.Head, Math.Max(0, direction.Z));
         if (from.Held is { } held && held.Above > length - Clear)
             b.Findings.Add(new ReportFinding(reach, "The hands are higher up than the pole is long: a longer pole, or lower hands.", true));
-        if (length < LineReach)
+        if (length < BowsFrom)
             return;
         // What hangs down is drawn straight by its weight. The path is another one by then.
         b.Later(() => b.Checks.Add(new PoleGrows(b, reach, new(id), pieces, upright, b.MassFrom(head), from.Held?.Above)));

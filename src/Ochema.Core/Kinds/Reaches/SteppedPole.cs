@@ -179,8 +179,7 @@ public sealed record SteppedPole : ReachKind
                 var spring = b.Spring(id + "-lock", node, foot, [2e7, 2e7, 2e7, Locked, Locked, Locked], 0.05);
                 if (!Poles.SlidesIn(b, direction))
                     b.Links.Add((id + "-lock", reach, $"the {label}'s lock"));
-                b.Checks.Add(new PivotTurns(b, reach, new(id), $"{Words.Capital(label)} turns in its lock", spring, direction, LockTorque,
-                    "as you set it; twist locks 3–8 N·m, judgement"));
+                Poles.LockTurns(b, id, $"{Words.Capital(label)} turns in its lock", spring, direction, LockTorque);
                 b.PointMass(node, b.Parts.Bought(reach, twist).Mass);
                 b.PointMass(foot, b.Stock.Section(rows[i].Id).Area * Overlap * metal.Density);
                 tilt += Math.Max(0, PartFit.Bore(rows[i - 1]) - rows[i].Width) / Overlap;

@@ -106,7 +106,7 @@ public sealed record TelescopingPole : ReachKind
         var lockRow = b.Fitting("twist-lock");
         b.PointMass(middle, lockRow.Mass);
         b.Parts.Bought(reach, lockRow);
-        b.Checks.Add(new LockTurn(b, reach, new(b.Own("pole-lock")), spring, direction, LockTorque));
+        Poles.LockTurns(b, b.Own("pole-lock"), "Lock of the pole turns", spring, direction, LockTorque);
         return new Mount(tip, b.Position(tip), Poles.Up(from), new TubePort("Upper tube", inner));
     }
 }
