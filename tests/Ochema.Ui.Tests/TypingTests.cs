@@ -92,6 +92,29 @@ public sealed class TypingTests : IDisposable
         Assert.True(tried > 0);
     }
 
+    /// <summary>The field is gone, and with it what it was drawn from: a panel of the whole rig has taken its place.</summary>
+    [Theory]
+    [InlineData("reach", "/reach/length")]
+    [InlineData("camera", "/camera/")]
+    public void AValueLandsAlsoWhenAPanelTakesTheFieldsPlace(string row, string belongs)
+    {
+        browser.OpenRig(Rig);
+        Slowly();
+        foreach (var panel in new[] { "Versions", "Conditions" })
+        {
+            browser.Find($"[data-row='{row}']").Click();
+            var field = Browser.Until("a field", () => Fields().FirstOrDefault(f => f.GetAttribute("value")!.EndsWith(" mm", StringComparison.Ordinal)));
+            var value = double.Parse(field.GetAttribute("value")!.Split(' ')[0], CultureInfo.InvariantCulture);
+            var before = Leaves(Stored(), "").ToDictionary(l => l.Path, l => l.Value);
+            Type(field, (value * 0.97).ToString("0.####", CultureInfo.InvariantCulture) + " mm" + Keys.Enter);
+            browser.Driver.FindElement(By.XPath($"//ol/following-sibling::div//button[contains(normalize-space(.), \"{panel}\")]")).Click();
+            var path = Browser.Until($"the value, with {panel} open", () => Leaves(Stored(), "")
+                .Where(l => before.GetValueOrDefault(l.Path) != l.Value && !l.Path.StartsWith("/measured/", StringComparison.Ordinal)).Select(l => l.Path).FirstOrDefault());
+            Assert.StartsWith(belongs, path, StringComparison.Ordinal);
+            Saved();
+        }
+    }
+
     [Fact]
     public void AValueForAPartThatIsTakenAwayGoesWithIt()
     {

@@ -4,6 +4,7 @@
   import QuantityField from '../parts/QuantityField.svelte';
   import Sketch from '../parts/Sketch.svelte';
   import { catalogue } from '../state/catalogue.svelte';
+  import { valueAt } from '../state/document';
   import { notices } from '../state/notices.svelte';
   import { getSession } from '../state/session.svelte';
   import OwnRowDialog from '../shelf/OwnRowDialog.svelte';
@@ -32,24 +33,40 @@
   const ALL = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ';
   const at = (name: string) => (path ? `${path}.${name}` : name);
   const part = (name: string) => value[name] as Record<string, unknown> & { kind?: string };
-  const setAt = (where: string, v: unknown) => (onset ? onset(where, v) : session.setPath(where, v));
+  /** The record as it stands here now: whoever writes later has it still, though the drawer may show something else by then. */
+  const here = () => ({ kind, path, value, onset });
+  type Here = ReturnType<typeof here>;
+
+  function setAt({ onset }: Here, where: string, v: unknown) {
+    if (onset) onset(where, v);
+    else session.setPath(where, v);
+  }
+
+  /** The record's values as they are by now. */
+  const values = (r: Here) =>
+    ((r.path && !r.onset && valueAt(session.doc, r.path)) || r.value) as Record<string, unknown>;
+  /** What was measured of the value that stands under a name, and says nothing of another. */
+  const measuredOf = (r: Here, name: string) =>
+    (r.kind?.fields ?? []).filter((f) => f.of?.includes(name) && values(r)[f.name] != null);
 
   /** Sets a choice. What was measured of the one before falls away, and a neighbour that does not fit it gives way to one that does. */
-  function set(name: string, v: unknown) {
-    const lost = (kind?.fields ?? []).filter((f) => f.of?.includes(name) && value[f.name] != null);
-    const misfit = (kind?.fields ?? []).filter(
+  function set(name: string, v: unknown, record = here()) {
+    const fields = record.kind?.fields ?? [];
+    const [now, lost] = [values(record), measuredOf(record, name)];
+    const misfit = fields.filter(
       (f) =>
-        f.beside === name && f.choices?.some((c) => c.with && c.id === value[f.name] && !c.with.includes(v as string)),
+        f.beside === name && f.choices?.some((c) => c.with && c.id === now[f.name] && !c.with.includes(v as string)),
     );
-    if (onset || lost.length + misfit.length === 0) return setAt(at(name), v);
-    const next: Record<string, unknown> = { ...value, [name]: v };
+    const where = record.path ? `${record.path}.${name}` : name;
+    if (record.onset || lost.length + misfit.length === 0) return setAt(record, where, v);
+    const next: Record<string, unknown> = { ...now, [name]: v };
     for (const f of misfit) {
       const fits = f.choices!.find((c) => c.with?.includes(v as string))!;
       next[f.name] = fits.id;
-      for (const of of kind!.fields.filter((x) => x.of?.includes(f.name))) delete next[of.name];
+      for (const of of fields.filter((x) => x.of?.includes(f.name))) delete next[of.name];
     }
     for (const f of lost) delete next[f.name];
-    session.setPath(path, next);
+    session.setPath(record.path, next);
     notices.say(
       [
         ...lost.map((f) => `${f.label} was measured of the one before: measure again.`),
@@ -58,13 +75,13 @@
     );
   }
 
-  /** A typed measurement; what was measured together with the old one falls away. */
-  function measured(name: string, v: number | undefined, where: string) {
-    const lost = (kind?.fields ?? []).filter((f) => f.of?.includes(name) && value[f.name] != null);
-    const dated = kind?.fields.find((f) => f.name === name)?.dated;
-    if (lost.length && where === at(name)) set(name, v);
-    else if (dated && !onset) session.measure(where, v);
-    else setAt(where, v);
+  /** What takes a typed measurement, of the record as it stands here at the typing; what was measured together with the old one falls away. */
+  function taker(f: Field) {
+    const record = here();
+    return (v: number | undefined, where: string) => {
+      if (f.dated && !record.onset && !measuredOf(record, f.name).length) session.measure(where, v);
+      else set(f.name, v, record);
+    };
   }
   /** When and with what the present value was measured. */
   const taken = (name: string) => {
@@ -115,7 +132,7 @@
       where={at(f.name)}
       usualFrom={f.usualFrom}
       usualTo={f.usualTo}
-      onchange={(v, where) => measured(f.name, v, where)}
+      onchange={taker(f)}
     />
     {#if f.dated && !onset && value[f.name] != null}
       <TakenNote taken={taken(f.name)} onsaid={(said) => session.taken(at(f.name), said)} />

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { besideShelf, carried, newerOnShelf, ownId, today, valueAt, type OwnRow } from './document';
+import { alike, besideShelf, carried, newerOnShelf, ownId, today, valueAt, type OwnRow } from './document';
 import type { RigDocument, Schemas } from '../api/client';
 
 const row = (id: string, pull = 400): OwnRow => ({ id, name: id, source: 'scale', ratedPull: pull });
@@ -12,6 +12,13 @@ const rig = (stock: string, more: object = {}) =>
     braces: [],
     ...more,
   }) as unknown as RigDocument;
+
+test('documents are alike by what they say, not by its order', () => {
+  expect(alike({ a: [1, { b: 2 }], c: undefined }, { a: [1, { b: 2 }] })).toBe(true);
+  expect(alike({ a: 1, b: 2 }, { b: 2, a: 1 })).toBe(true);
+  for (const other of [{ a: [2, 1] }, { a: { 0: 1, 1: 2 } }, { a: [1, 2, 3] }, { a: [1, '2'] }, { a: null }, {}])
+    expect(alike({ a: [1, 2] }, other)).toBe(false);
+});
 
 describe('own rows go with the rig', () => {
   test('a row that is named comes from the shelf', () => {

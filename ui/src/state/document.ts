@@ -26,6 +26,13 @@ export function down(at: unknown, step: string): unknown {
 /** What stands at a path. */
 export const valueAt = (doc: unknown, path: string) => steps(path).reduce(down, doc);
 
+/** Whether two documents, or parts of them, say the same, in whatever order; what is undefined is not there. */
+export function alike(a: unknown, b: unknown): boolean {
+  if (a === b || typeof a !== 'object' || typeof b !== 'object' || !a || !b) return a === b;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((k) => alike((a as Node)[k], (b as Node)[k]));
+}
+
 /** Every text of a document that names an own row. */
 function named(part: unknown, into = new Set<string>()): Set<string> {
   if (typeof part === 'string') {
@@ -69,11 +76,10 @@ export function besideShelf(doc: RigDocument, shelf: readonly Schemas['ShelfRow'
 
 /** Own rows of the document that the shelf has otherwise by now. */
 export function newerOnShelf(doc: RigDocument, shelf: readonly Schemas['ShelfRow'][]): OwnRow[] {
-  const same = (a: Node, b: Node) => [...new Set([...Object.keys(a), ...Object.keys(b)])].every((k) => a[k] === b[k]);
   return Object.entries((doc.stock ?? {}) as Record<string, OwnRow[]>).flatMap(([list, rows]) =>
     (rows ?? []).flatMap((row) => {
       const own = shelf.find((s) => s.list === list && s.id === row.id && !s.fault);
-      return own && !same(own.row as Node, row) ? [own.row as OwnRow] : [];
+      return own && !alike(own.row, row) ? [own.row as OwnRow] : [];
     }),
   );
 }

@@ -1,6 +1,6 @@
 import { createContext } from 'svelte';
 import { catalogue } from './catalogue.svelte';
-import { carried, down, newerOnShelf, steps, today, valueAt, type Node, type OwnRow } from './document';
+import { alike, carried, down, newerOnShelf, steps, today, valueAt, type Node, type OwnRow } from './document';
 import { shelf, withShelf } from './shelf.svelte';
 import { notices } from './notices.svelte';
 import { findUnsaved, remove, unsavedKey, write } from './kept';
@@ -130,7 +130,12 @@ export class RigSession {
     [this.version, this.filmName, this.saved] = [rig.version, rig.filmName, rig.document];
     this.doc = rig.document;
     this.keepKey = await unsavedKey(this.id);
-    const kept = await findUnsaved<RigDocument>(this.id);
+    let kept = await findUnsaved<RigDocument>(this.id);
+    if (kept && alike(kept.document, rig.document)) {
+      // It did reach the server: only the answer did not come back before the window closed.
+      remove(this.keepKey);
+      kept = null;
+    }
     if (kept) {
       await catalogue.open(kept.document.host);
       // A change that did not reach the server before the window closed.
@@ -381,22 +386,34 @@ export class RigSession {
           headers: { 'If-Match': `"${this.version}"` },
         }),
       );
-      [this.version, this.saved, this.unsaved] = [stored.version, doc, null];
-      if (doc === this.doc) {
-        this.saveState = 'saved';
-        remove(this.keepKey);
-      } else {
-        this.saveState = 'waiting';
-        this.keep();
-        this.later('save', SAVE_AFTER, () => this.save());
-      }
+      this.stands(stored.version, doc);
     } catch (e) {
-      if (e instanceof ApiError && e.status === 412) {
-        this.saveState = 'conflict';
-        return;
-      }
+      if (e instanceof ApiError && e.status === 412) return this.meets(doc);
       this.unsaved = this.trouble('save', e, () => this.save());
       this.saveState = this.unsaved.again ? 'failing' : 'refused';
+    }
+  }
+
+  /** Another version stands on the server: this window's own, where the answer to its save was lost on the way, or another's. */
+  private async meets(doc: RigDocument) {
+    const theirs = await this.stored().catch(() => null);
+    if (!theirs || !alike(theirs.document, doc)) {
+      this.saveState = 'conflict';
+      return;
+    }
+    this.stands(theirs.version, doc);
+  }
+
+  /** Takes note that a document is stored, and what is left to do then. */
+  private stands(version: number, doc: RigDocument) {
+    [this.version, this.saved, this.unsaved] = [version, doc, null];
+    if (doc === this.doc) {
+      this.saveState = 'saved';
+      remove(this.keepKey);
+    } else {
+      this.saveState = 'waiting';
+      this.keep();
+      this.later('save', SAVE_AFTER, () => this.save());
     }
   }
 

@@ -16,6 +16,8 @@ class Server {
   mostAtOnce = 0;
   refusals = 0;
   broken = false;
+  /** It stores, but its answers are lost on the way. */
+  deaf = false;
   kept: Record<string, string> = {};
 
   async put(body: RigDocument, match: string) {
@@ -29,6 +31,7 @@ class Server {
       return answer(412, { detail: 'It was changed elsewhere.' });
     }
     [this.document, this.version] = [body, this.version + 1];
+    if (this.deaf) return answer(502, { detail: 'The line broke.' });
     return answer(200, this.stored);
   }
 
@@ -145,6 +148,22 @@ describe('saving', () => {
     await vi.advanceTimersByTimeAsync(2000);
     await mine;
     expect([session.saveState, server.document.name, session.version]).toEqual(['saved', 'mine', 6]);
+  });
+
+  test('a save whose answer was lost is no conflict with oneself, now or at the next visit', async () => {
+    const session = await opened();
+    server.deaf = true;
+    renamed(session, 'A');
+    await vi.advanceTimersByTimeAsync(2000);
+    expect([session.saveState, server.document.name, server.version]).toEqual(['failing', 'A', 2]);
+    const kept = { ...server.kept };
+    server.deaf = false;
+    await vi.advanceTimersByTimeAsync(5000);
+    expect([session.saveState, session.version, server.version]).toEqual(['saved', 2, 2]);
+    Object.assign(server.kept, kept);
+    const next = await opened();
+    expect([next.saveState, next.version, next.doc.name]).toEqual(['saved', 2, 'A']);
+    expect(Object.values(server.kept).some((x) => x.includes('"A"'))).toBe(false);
   });
 
   test('what cannot be stored is tried again until it is, and kept by the browser meanwhile', async () => {
