@@ -51,6 +51,8 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
 
     public override string Kind => "aeroplane";
 
+    public override string Whereabouts => "On an " + Kind;
+
     public override MotionProfile Motion => Flying;
 
     public override ShakeProfile Shake => Droning;

@@ -107,6 +107,8 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
 
     public override string Kind => "hide";
 
+    public override string Whereabouts => "From a parked car";
+
     public override string Called => "the car";
 
     public override MotionProfile Motion => Standing;

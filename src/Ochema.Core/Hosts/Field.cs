@@ -46,6 +46,8 @@ public sealed class Field : Host
 
     public override string Kind => "field";
 
+    public override string Whereabouts => "In the field";
+
     public override string Called => "the place";
 
     public override MotionProfile Motion => Standing;

@@ -13,8 +13,11 @@ public abstract class Host
 
     public abstract string Name { get; }
 
-    /// <summary>What recipes are grouped by: car, motorcycle, bicycle, helmet, hide.</summary>
+    /// <summary>What sort of host it is: car, motorcycle, bicycle, helmet, hide.</summary>
     public abstract string Kind { get; }
+
+    /// <summary>Where a rig on it is, as the list of recipes is grouped: "On a car".</summary>
+    public virtual string Whereabouts => "On a " + Kind;
 
     /// <summary>What texts call it, with its article: "the car".</summary>
     public virtual string Called => "the " + Kind;

@@ -36,6 +36,8 @@ public class Person : Host
 
     public override string Kind => "person";
 
+    public override string Whereabouts => "In the hand";
+
     public override string Called => "your hands";
 
     public override MotionProfile Motion => Moving;

@@ -47,6 +47,8 @@ public sealed class RopeWay : Host
 
     public override string Kind => "field";
 
+    public override string Whereabouts => "In the field";
+
     public override string Called => "the rope";
 
     public override MotionProfile Motion => Rolling;

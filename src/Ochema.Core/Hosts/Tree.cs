@@ -48,6 +48,8 @@ public sealed class Tree(string id, string name, double diameter, double taper) 
 
     public override string Kind => "field";
 
+    public override string Whereabouts => "In the field";
+
     public override string Called => "the tree";
 
     public override MotionProfile Motion => Swaying;

@@ -58,6 +58,8 @@ public sealed class Turning : Host
 
     public override string Kind => "field";
 
+    public override string Whereabouts => "In the field";
+
     public override string Called { get; }
 
     public override MotionProfile Motion { get; }

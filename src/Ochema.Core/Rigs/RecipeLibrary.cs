@@ -14,7 +14,7 @@ namespace Ochema.Core.Rigs;
 public sealed record RecipeFile(string Good, string Bad, int Minutes, IReadOnlyList<string> Measure, RigDocument Document);
 
 /// <summary>A ready choice for every station to start from.</summary>
-/// <param name="Group">Kind of host it is for.</param>
+/// <param name="Group">Where it is, with the others there: "On a car".</param>
 public sealed record Recipe(string Id, string Name, string Group, string Good, string Bad, int Minutes, IReadOnlyList<string> Measure, RigDocument Document);
 
 /// <summary>The recipes that ship, from embedded documents.</summary>
@@ -33,7 +33,7 @@ public static class RecipeLibrary
             var file = StrictJson.Read<RecipeFile>(reader.ReadToEnd());
             RigReader.Check(file.Document, Catalogue.Shipped);
             var id = name[prefix.Length..^".json".Length];
-            list.Add(new Recipe(id[(id.IndexOf('-', StringComparison.Ordinal) + 1)..], file.Document.Name, HostLibrary.Find(file.Document.Host)!.Kind, file.Good, file.Bad, file.Minutes, file.Measure, file.Document));
+            list.Add(new Recipe(id[(id.IndexOf('-', StringComparison.Ordinal) + 1)..], file.Document.Name, HostLibrary.Find(file.Document.Host)!.Whereabouts, file.Good, file.Bad, file.Minutes, file.Measure, file.Document));
         }
         return list;
     }

@@ -44,7 +44,7 @@ public class HostTests
     {
         // Those of the tests are not shipped.
         if (HostLibrary.Find(id) is { } host && host.GetType().Assembly == typeof(Host).Assembly)
-            Assert.Contains(RecipeLibrary.All, r => r.Group == host.Kind);
+            Assert.Contains(RecipeLibrary.All, r => r.Group == host.Whereabouts);
     }
 
     [Fact]

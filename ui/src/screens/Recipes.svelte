@@ -13,18 +13,6 @@
   }
   let { recipes, onpick, onclose }: Props = $props();
 
-  const names: Record<string, string> = {
-    car: 'On a car',
-    motorcycle: 'On a motorcycle',
-    sidecar: 'On a sidecar',
-    bicycle: 'On a bicycle',
-    helmet: 'On a helmet',
-    hide: 'From a parked car',
-    aeroplane: 'On an aeroplane',
-    boat: 'On a boat',
-    person: 'In the hand',
-    field: 'In the field',
-  };
   let groups = $derived([...new Set(recipes.map((r) => r.recipe.group))]);
   let group = $state('');
   let shown = $derived(recipes.filter((r) => r.recipe.group === (group || groups[0])));
@@ -40,7 +28,7 @@
         role="tab"
         aria-selected={g === (group || groups[0])}
         class="btn btn-sm {g === (group || groups[0]) ? 'btn-primary' : 'border-rule bg-base-100'}"
-        onclick={() => (group = g)}>{names[g] ?? g}</button
+        onclick={() => (group = g)}>{g}</button
       >
     {/each}
   </div>
