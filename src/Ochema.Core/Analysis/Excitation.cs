@@ -39,7 +39,7 @@ internal sealed class Excitations
     {
         var rig = model.Builder.Rig;
         OfHost = model.Builder.Host.Shake.Random(rig.Run.Road, speed);
-        Random = [.. OfHost.SelectMany(s => OnBase(s, modes, frequencies)), .. Wind(model, modes, frequencies, speed)];
+        Random = [.. OfHost.SelectMany(s => OnBase(s, modes, frequencies)), .. Wind(model, modes, frequencies, speed), .. Wash(model, modes, frequencies, speed)];
         var steady = model.Builder.Host.Shake.Steady(speed, rig.Run.Rpm);
         var upTo = rig.Run.RpmTo is { } most ? model.Builder.Host.Shake.Steady(speed, most) : steady;
         Steady = [.. steady.Select((s, i) =>
@@ -73,16 +73,14 @@ internal sealed class Excitations
         if (mean < 0.5)
             yield break;
         var q = 0.5 * model.Density * mean * mean;
-        var size = Math.Sqrt(b.Camera.Body.Width * b.Camera.Body.Height);
-        double[] On(double[] load) => [.. modes.Select(m => VectorMath.Dot(m.Shape, load))];
+        var size = SizeOf(b);
+        double[] On(double[] load) => OnModes(modes, load);
         double Gusts(double f, double factor) => Math.Pow(factor * q / mean, 2) * Turbulence.Spectrum(sigma, mean, f) * Turbulence.Admittance(f, size, mean);
         const string source = "von Kármán spectrum (ESDU 85020) with a third of the gusts as its strength; length 1–10 m, judgement";
         yield return new("gusts from ahead", source, [.. frequencies.Select(f => Gusts(f, 2))], On(model.WindLoad(0)), Vec3.Zero);
         var across = model.WindLoad(1);
         VectorMath.AddScaled(across, -1, model.WindLoad(2));
-        for (var i = 0; i < across.Length; i++)
-            across[i] /= MotionProfile.Yaw[1] - MotionProfile.Yaw[2];
-        yield return new("gusts from the side", source, [.. frequencies.Select(f => Gusts(f, 1))], On(across), Vec3.Zero);
+        yield return new("gusts from the side", source, [.. frequencies.Select(f => Gusts(f, 1 / BothYaws))], On(across), Vec3.Zero);
         var wind = MotionProfile.WindDirection(0);
         foreach (var p in b.Pieces.Where(p => p.Section.Round && p.Length > 0.15))
         {
@@ -99,6 +97,27 @@ internal sealed class Excitations
             yield return new($"wind shed off the {p.Label}", "Strouhal 0.2, lift 0.35 (Blevins), bandwidth 10 % (Vickery and Clark); from memory, 0.3–2 ×", [.. frequencies.Select(f => Turbulence.Shedding(f, at))], On(load), Vec3.Zero);
         }
     }
+
+    /// <summary>Air that the propeller whirls up, on what stands in its wash: as gusts, of its own speed and length.</summary>
+    private static IEnumerable<Excitation> Wash(RigModel model, IReadOnlyList<RigMode> modes, double[] frequencies, double speed)
+    {
+        if (model.InWash(speed) is not var (air, blows, straight, twisting))
+            yield break;
+        var q = 0.5 * model.Density * blows * blows;
+        var size = SizeOf(model.Builder);
+        double[] Unrest(double factor) => [.. frequencies.Select(f => Math.Pow(factor * q / blows, 2)
+            * Turbulence.Spectrum(PropellerWash.Unrest * blows, blows, f, air.Whirls) * Turbulence.Admittance(f, size, blows))];
+        const string source = "von Kármán spectrum, a tenth of the wash's speed, whirls of 0.3 of the propeller's radius; judgement, 0.5–2 ×";
+        yield return new("the propeller's wash", source, Unrest(2), OnModes(modes, straight), Vec3.Zero);
+        yield return new("the propeller's wash", source, Unrest(1 / BothYaws), OnModes(modes, twisting), Vec3.Zero);
+    }
+
+    /// <summary>Angle between the yaws to either side, rad.</summary>
+    private static readonly double BothYaws = MotionProfile.Yaw[1] - MotionProfile.Yaw[2];
+
+    private static double SizeOf(Rigs.RigBuilder b) => Math.Sqrt(b.Camera.Body.Width * b.Camera.Body.Height);
+
+    private static double[] OnModes(IReadOnlyList<RigMode> modes, double[] load) => [.. modes.Select(m => VectorMath.Dot(m.Shape, load))];
 }
 
 /// <summary>Frequencies at which spectra are taken: even in logarithms, crowded round the modes.</summary>

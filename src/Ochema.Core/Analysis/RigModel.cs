@@ -100,6 +100,20 @@ internal sealed class RigModel
         return sum;
     }
 
+    /// <summary>
+    /// The propeller's wash that blows on the rig at a travel speed, m/s: its speed far behind, m/s, and as loads at 1 Pa there: straight, and twisting to the
+    /// one side less to the other; null where nothing stands in it.
+    /// </summary>
+    public (PropellerWash Air, double Speed, double[] Straight, double[] Across)? InWash(double speed)
+    {
+        if (washLoads.Count == 0)
+            return null;
+        var first = 3 + windLoads.Count;
+        var across = (double[])loads[first + 1].Clone();
+        VectorMath.AddScaled(across, -1, loads[first + 2]);
+        return (Air!, Air!.Speed(speed + Builder.Rig.Run.HeadWind, density), loads[first], across);
+    }
+
     /// <summary>Stiffness factor count for the benchmark: unknowns and stored entries.</summary>
     public (int Unknowns, int Entries) Size => (System.Size, factor.Count);
 

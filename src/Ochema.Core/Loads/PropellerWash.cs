@@ -28,6 +28,12 @@ public sealed record PropellerWash(Vec3 Hub, double Radius, double Thrust, doubl
         return grown * grown / 4;
     }
 
+    /// <summary>Unrest of the air in it, the wakes of its blades with it, as a share of its speed (judgement, 0.05–0.2).</summary>
+    public const double Unrest = 0.10;
+
+    /// <summary>Length of what whirls in it, m: between a blade's width and its radius (judgement, 0.1–1 of the radius).</summary>
+    public double Whirls => 0.3 * Radius;
+
     /// <summary>Speed of the air far behind, m/s.</summary>
     /// <param name="speed">Through the air, m/s.</param>
     /// <param name="density">kg/m³.</param>

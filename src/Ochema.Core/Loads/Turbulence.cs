@@ -24,10 +24,11 @@ public static class Turbulence
     /// </summary>
     /// <param name="sigma">Root mean square of the speed, m/s.</param>
     /// <param name="mean">Mean relative wind, m/s.</param>
-    public static double Spectrum(double sigma, double mean, double frequency)
+    /// <param name="length">L, m.</param>
+    public static double Spectrum(double sigma, double mean, double frequency, double length = Length)
     {
-        var n = frequency * Length / mean;
-        return 4 * sigma * sigma * Length / mean / Math.Pow(1 + 70.8 * n * n, 5.0 / 6);
+        var n = frequency * length / mean;
+        return 4 * sigma * sigma * length / mean / Math.Pow(1 + 70.8 * n * n, 5.0 / 6);
     }
 
     /// <summary>Share of the quasi-steady force, squared, that small gusts keep on a body of size b, m: 1/(1 + (2·f·b/V)^(4/3))² (Vickery; from memory).</summary>

@@ -3,6 +3,7 @@ using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
+using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
@@ -71,6 +72,28 @@ public sealed class PropellerWashTests
     {
         var rig = RigFiles.Named("cabin-tube");
         Assert.DoesNotContain(new RigModel(rig, Catalogue.Shipped).Cases, c => c.Wash);
+    }
+
+    [Fact] // a pressure ½ρV² that goes with V² is unquiet by twice the share that V is; small bodies feel nearly all of it
+    public void WhatItWhirlsUpShakesThePicture()
+    {
+        const double speed = 45;
+        var model = new RigModel(At("tail-ring"), Catalogue.Shipped);
+        var dynamics = model.Dynamics!;
+        dynamics.At(model, speed);
+        var wash = dynamics.Excitations.Random.Where(e => e.Label == "the propeller's wash").ToList();
+        Assert.Equal(2, wash.Count);
+        var blows = model.Builder.Host.Wash!.Speed(speed, model.Density);
+        var most = Math.Pow(2 * PropellerWash.Unrest * 0.5 * model.Density * blows * blows, 2);
+        Assert.InRange(FrequencyGrid.Integrate(dynamics.Frequencies, wash[0].Spectrum), 0.5 * most, most);
+        Assert.All(wash, e => Assert.Contains(e.Forces, f => f != 0));
+        var picture = new CameraMotion(model);
+        var share = picture.Sources.Single(s => s.Label == "the propeller's wash").Spectrum;
+        Assert.InRange(FrequencyGrid.Integrate(dynamics.Frequencies, share), 1e-12, FrequencyGrid.Integrate(dynamics.Frequencies, picture.Sum));
+
+        var wing = new RigModel(At("tie-down"), Catalogue.Shipped);
+        wing.Dynamics!.At(wing, speed);
+        Assert.DoesNotContain(wing.Dynamics.Excitations.Random, e => e.Label == "the propeller's wash");
     }
 
     [Fact] // what a rig in it is asked is at least what it is asked without
