@@ -54,7 +54,7 @@ internal static class BuildPlan
             if (HouseSteps.Plugged(joint) is { Step.Work: not Work.Glue } plugged)
                 all.Add(plugged);
         }
-        all.AddRange(holes.Where(h => h.Joint.Length == 0 && h.Sort != HoleSort.Relief).Select(HouseSteps.DrilledApart));
+        all.AddRange(holes.Where(h => h.Joint.Length == 0 && h.Sort == HoleSort.Clearance).Select(HouseSteps.DrilledApart));
         all.AddRange(own.Where(s => s.Step.Work is Work.Drill && !b.Joints.Exists(j => j.Id == s.Step.Of)));
         all.AddRange(Sorted(own, Work.Tap, Work.Pad));
         if (all.Exists(s => s.Step.Work is >= Work.Cut and <= Work.Pad))

@@ -10,10 +10,13 @@ public static class HoleTable
     public static IReadOnlyList<HoleRow> Of(RigBuilder b) =>
     [
         .. b.Joints.SelectMany(Of),
-        // Legs of U-bolts pass where no joint is made of them.
-        .. b.Parts.SelectMany(p => (p.Sheet?.Holes ?? []).Where(h => h.Passes is not null).GroupBy(h => (h.Layer, Screw: h.Passes!)).Select(legs =>
-            new HoleRow("", p.Station, $"U-bolts through the {Quantities.Words.Inside(legs.Key.Layer)}", legs.Key.Layer, legs.Count(),
-                legs.Key.Screw.ClearanceClose, HoleSort.Clearance, legs.Key.Screw.Name, p.Sheet!.Thickness, null, 0))),
+        .. from p in b.Parts
+           let sheet = Templates.Sheet(p, b.Stock)
+           where sheet is not null
+           from own in sheet.Holes.Where(h => h.Own is not null).GroupBy(h => (h.Layer, Own: h.Own!))
+           let hole = own.Key.Own
+           select new HoleRow("", p.Station, hole.Title, own.Key.Layer, own.Count() * (int)Math.Round(p.Quantity), hole.Drill, SortOf(hole), Goes(hole),
+               sheet.Thickness, null, 0),
         .. b.Parts.Where(p => p.Sheet is not null).Select(p => (p, FlatOutline.Of(p.Sheet!).Reliefs.Count)).Where(x => x.Count > 0).Select(x =>
             new HoleRow("", x.p.Station, "Ends of the corners", RigPart.Short(x.p.Name), x.Count, FlatOutline.Relief(x.p.Sheet!.Thickness), HoleSort.Relief,
                 "", x.p.Sheet.Thickness, null, 0)),
@@ -22,12 +25,18 @@ public static class HoleTable
     /// <summary>Room round the corners of a nut or head in its recess, m (judgement: a socket does not go in, a hand does).</summary>
     private const double RecessPlay = 0.001;
 
+    internal static HoleSort SortOf(OwnHole hole) => hole.Screw is null ? HoleSort.Own : HoleSort.Clearance;
+
+    /// <summary>What goes into a hole of no joint.</summary>
+    internal static string Goes(OwnHole hole) => hole.Screw?.Name ?? hole.Name;
+
     /// <summary>What a hole is for, in words.</summary>
     internal static string Words(HoleSort sort, string thread) => sort switch
     {
         HoleSort.Tapped => $"tap {thread}",
         HoleSort.Insert => $"for an insert {thread}",
         HoleSort.Relief => "relief",
+        HoleSort.Own => $"for the {thread}",
         _ => $"clear for {thread}",
     };
 

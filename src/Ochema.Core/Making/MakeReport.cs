@@ -148,6 +148,9 @@ public enum HoleSort
 
     /// <summary>Nothing goes in: it ends a saw cut between two folds.</summary>
     Relief,
+
+    /// <summary>Something else than a screw goes in: a pin, a ball.</summary>
+    Own,
 }
 
 /// <summary>Holes of one layer of a joint.</summary>

@@ -96,7 +96,7 @@ public static class Templates
         .. from l in lines
            where l.Sort is PieceSort.Sheet or PieceSort.Cut
            let part = b.Parts.First(p => p.Sort == l.Sort && p.Station == l.Station && p.Name == l.Name)
-           let sheet = part.Sheet ?? OfBar(part, b.Stock)
+           let sheet = Sheet(part, b.Stock)
            where sheet is not null
            let holes = sheet.Holes.SelectMany(h => Drilled(b, drilled, sheet, h)).ToList()
            let bends = BendOrder.Of(sheet)
@@ -108,6 +108,9 @@ public static class Templates
            },
     ];
 
+    /// <summary>The flat piece that a part is, or the face of the bar that it is; null for what is only cut or bought.</summary>
+    internal static SheetPiece? Sheet(RigPart part, Catalogue stock) => part.Sheet ?? OfBar(part, stock);
+
     /// <summary>The face of a bar or tube that is marked out; null for one that is only cut.</summary>
     private static SheetPiece? OfBar(RigPart part, Catalogue stock)
     {
@@ -116,16 +119,16 @@ public static class Templates
         var row = stock.Find<SectionRow>("sections", id);
         return new(cut.Length, row.Width, row.Shape is SectionShape.Flat or SectionShape.Batten ? row.Height : row.Width, row.Material, bends)
         {
-            Holes = [.. holes.Select(h => new SheetHole(h.At, row.Width / 2, h.Layer, h.Joint))],
+            Holes = [.. holes.Select(h => new SheetHole(h.At, row.Width / 2, h.Layer, h.Joint) { Own = h.Own })],
         };
     }
 
     /// <summary>The hole, or the holes on a circle about its place, with the sizes of the joint that passes there.</summary>
     private static IEnumerable<TemplateHole> Drilled(RigBuilder b, IReadOnlyList<HoleRow> rows, SheetPiece sheet, SheetHole hole)
     {
-        if (hole.Passes is { } leg)
+        if (hole.Own is { } passes)
         {
-            yield return new(hole.X, hole.Y, leg.ClearanceClose, HoleSort.Clearance, leg.Name, "", "U-bolt");
+            yield return new(hole.X, hole.Y, passes.Drill, HoleTable.SortOf(passes), HoleTable.Goes(passes), "", passes.Name);
             yield break;
         }
         var named = sheet.Holes.Select(h => h.Joint).ToHashSet();

@@ -63,7 +63,18 @@ public sealed record PipeSlit(double From, double To, double Width);
 /// <param name="At">Middle, from the first end, m.</param>
 /// <param name="Layer">Name of the piece among the layers of the joint that passes there.</param>
 /// <param name="Joint">Id of that joint; null for what stands on the piece, whatever that is.</param>
-public sealed record BarHole(double At, string Layer, string? Joint = null);
+public sealed record BarHole(double At, string Layer, string? Joint = null)
+{
+    /// <summary>What goes through where no joint is made of it; null for all else.</summary>
+    public OwnHole? Own { get; init; }
+}
+
+/// <summary>A hole of no screwed joint: for a pin, a ball, a leg of a U-bolt.</summary>
+/// <param name="Name">What goes in: "pin".</param>
+/// <param name="Title">Over such holes in a table.</param>
+/// <param name="Drill">m.</param>
+/// <param name="Screw">What passes, where it is a screw; else the kind's own steps tell how it is drilled.</param>
+public sealed record OwnHole(string Name, string Title, double Drill, Fastener? Screw = null);
 
 /// <summary>A piece cut from sheet, plate or block, laid flat.</summary>
 /// <param name="Length">m.</param>
@@ -111,8 +122,8 @@ public sealed record SheetPiece(double Length, double Width, double Thickness, s
 /// <param name="Joint">Id of that joint; null for what stands on the piece, whatever that is.</param>
 public sealed record SheetHole(double X, double Y, string Layer, string? Joint = null)
 {
-    /// <summary>Screw that passes where no joint is made of it: a U-bolt's leg; null for all else.</summary>
-    public Fastener? Passes { get; init; }
+    /// <summary>What goes through where no joint is made of it; null for all else.</summary>
+    public OwnHole? Own { get; init; }
 }
 
 /// <summary>A bend across a flat piece.</summary>

@@ -92,6 +92,13 @@ public sealed partial class BuildPlanTests
                 Assert.Contains(steps, s => s.Work == Work.Cut && s.How.Contains($"drill {hole.Count} ×", StringComparison.Ordinal));
                 continue;
             }
+            // A pin's or a ball's: its kind tells how, and how wide.
+            if (hole.Sort == HoleSort.Own)
+            {
+                Assert.Contains(steps, s => s.Work == Work.Drill && s.Station == hole.Station
+                    && new[] { Dimension.Drill, Dimension.Length }.Any(d => s.How.Contains(QuantityText.Of(hole.Diameter, d), StringComparison.Ordinal)));
+                continue;
+            }
             Assert.Contains(steps, s => s.Work == Work.Drill && (hole.Joint.Length == 0 ? s.Title.Contains(hole.Title, StringComparison.OrdinalIgnoreCase)
                 : s.Joints.Contains(hole.Joint)));
             var fastener = Stock.Fasteners.Single(f => f.Name == hole.Thread);

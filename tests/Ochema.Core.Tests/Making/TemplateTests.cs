@@ -4,6 +4,7 @@ using System.Xml.Linq;
 using Ochema.Core.Assessment;
 using Ochema.Core.Joints;
 using Ochema.Core.Kinds.Bases;
+using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Making;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -232,6 +233,31 @@ public sealed class TemplateTests
             t.Holes.Where(h => h.Joint == "spacer-bolt").Select(h => (Math.Round(h.X, 6), Math.Round(h.Y, 6))).Order());
         Assert.Equal((0.16, 0.16), t.Holes.Where(h => h.Joint == "head-screw").Select(h => (Math.Round(h.X, 6), Math.Round(h.Y, 6))).Single());
         Assert.Equal(4, t.Holes.Count(h => h.Joint == "eye-bolt"));
+    }
+
+    [Fact] // the tongue's fork stands on the lower bolt, so that its pin hole is as far from its end as the cheeks' is from that bolt
+    public void ThePinsHoleIsMarkedOnCheeksAndTongue()
+    {
+        var rig = RigFiles.Named("pin-block");
+        var block = (PinBlock)rig.Base;
+        var (cheek, tongue) = (Of(rig, "Cheek"), Of(rig, "Tongue"));
+        var (inCheek, inTongue) = (cheek.Holes.Single(h => h.Title == "pin"), tongue.Holes.Single(h => h.Title == "pin"));
+        Assert.Equal(block.Pin, inCheek.Diameter);
+        Assert.Equal(inTongue.X, inCheek.X - cheek.Holes.Where(h => h.Joint == "block-bolts").Max(h => h.X), 9);
+        // As the step says it: half the depth above the lower edge.
+        Assert.Equal(block.Depth / 2, cheek.Length - inCheek.X, 9);
+        Assert.Equal(2, Maker.Of(rig, Stock).Holes.Single(h => h.Title == "Pin through cheeks and tongue" && h.Layer == "Cheek").Count);
+    }
+
+    [Fact]
+    public void TheBallsHoleIsMarkedInBothPlates()
+    {
+        var rig = RigFiles.Named("roll-hoop") with { Head = new BallInPlatesHead() };
+        var plate = Of(rig, "Plate round the ball");
+        var hole = plate.Holes.Single(h => h.Title == "ball");
+        Assert.Equal((plate.Length / 2, plate.Width / 2, new BallInPlatesHead().Hole), (hole.X, hole.Y, hole.Diameter));
+        Assert.Equal("for the ball", hole.For);
+        Assert.Equal(2, plate.Quantity);
     }
 
     [Fact]

@@ -230,18 +230,20 @@ public sealed record PinBlock : OnBridle
         var allowance = Bend.Allowance(Math.PI / 2, BendRadius, bar.Height);
         // Its forked end reaches past the slot's upper end, round the bolt.
         var flat = Edge + Depth + Drop + allowance + 2 * Past;
+        // Through cheeks and tongue at once: marked on each all the same, for the first is drilled first.
+        var pinned = new OwnHole("pin", "Pin through cheeks and tongue", Pin);
         b.Parts.Cut(StationId.Base, bar, metal, flat, what: "Tongue, flat");
         b.Parts.Also(c => c with
         {
             Bends = [new(Edge + Depth + Drop + allowance / 2, Math.PI / 2, BendRadius)],
-            Holes = [new(flat - Past, "Tongue")],
+            Holes = [new(Edge + Depth / 2, "Tongue") { Own = pinned }, new(flat - Past, "Tongue")],
         });
         b.PointMass(corner, section.Area * flat * metal.Density - down.Mass - out_.Mass);
         var cheek = new SheetPiece(Height, Width, Cheek, Cheeks, [])
         {
             WidthBy = nameof(Width),
             ThicknessBy = nameof(Cheek),
-            Holes = [new(Edge + BoltsApart / 2, Width / 2, "Cheek", "block-bolts")],
+            Holes = [new(Edge + BoltsApart / 2, Width / 2, "Cheek", "block-bolts"), new(Height - Depth / 2, Width / 2, "Cheek") { Own = pinned }],
         };
         b.PointMass(pinAt, 2 * b.Parts.Sheet(StationId.Base, "Cheek", cheek, plastic, 2).Mass + b.Parts.Bought(StationId.Base, b.Fitting("quick-pin")).Mass);
         b.Joint(new ScrewJoint

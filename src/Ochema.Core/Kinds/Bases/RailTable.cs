@@ -217,6 +217,7 @@ public sealed record RailTable : BaseKind
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
         var leg = b.Stock.Find<Fastener>("fasteners", "m8");
         var (plateLength, aside) = (0.12, row.Width / 2 + leg.MajorDiameter / 2);
+        var through = new OwnHole("U-bolt", "U-bolts through the head plate", leg.ClearanceClose, leg);
         var plate = new SheetPiece(plateLength, HeadPlate, 0.008, "al-6061-t6", [])
         {
             Holes =
@@ -224,7 +225,7 @@ public sealed record RailTable : BaseKind
                 new(plateLength / 2, HeadPlate / 2, "Head plate"),
                 .. from x in new[] { -UBoltsApart / 2, UBoltsApart / 2 }
                    from y in new[] { -aside, aside }
-                   select new SheetHole(plateLength / 2 + x, HeadPlate / 2 + y, "Head plate") { Passes = leg },
+                   select new SheetHole(plateLength / 2 + x, HeadPlate / 2 + y, "Head plate") { Own = through },
             ],
         };
         var (aluminium, bolts) = (b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));

@@ -102,7 +102,8 @@ public sealed record BallInPlatesHead : HeadKind
         {
             LengthBy = nameof(Side),
             ThicknessBy = hole ? nameof(Thick) : nameof(Foot),
-            Holes = hole ? [new(Side / 2, Side / 2, "Lower plate", b.Own("ball-screws"))]
+            Holes = hole ? [new(Side / 2, Side / 2, "Lower plate", b.Own("ball-screws")),
+                    new(Side / 2, Side / 2, "Plate round the ball") { Own = new("ball", "Ball between its plates", Hole) }]
                 : [new(Side / 2, Side / 2, "Foot board", b.Own("ball-screws")), new(Side / 2, Side / 2, "Foot board")],
         };
         var mass = 2 * b.Parts.Sheet(head, "Plate round the ball", Square(Thick, true), of, 2).Mass + b.Parts.Sheet(head, "Foot board of the head",
