@@ -76,14 +76,22 @@ public sealed class Field : Host
         _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
     };
 
+    public override FreeStanding? StandingAt(Site site) => site.Id switch
+    {
+        "table" => new("table", new(0.05, -1.55, 0), 0.54, 20, ["table-rail", "table-leg"]),
+        // A stand of three legs on the floor: worse than the low one on a table that is drawn.
+        "thin-edge" => new("stand", ThinEdge with { Z = 0 }, 0.27, 3.5, []),
+        _ => null,
+    };
+
     protected override IReadOnlyList<Site> MakeSites() =>
     [
         .. GroundForm.Places(SiteForm.Ground, "", 0.8, 0.6),
         Site.Gripped("railing", "Railing, 1-1/2 in pipe", SiteForm.Tube, "steel-s235", 0.0483, 0.0032, 0.75, 0.9),
         Site.Gripped("fence", "Fence rail", SiteForm.Edge, "pine", 0.038, 0.019, 0.6, 0.9),
         Site.Gripped("post", "Post", SiteForm.Trunk, "pine", 0.1, 0.05, 0.5, 0.9),
-        Site.Gripped("table", "Table edge", SiteForm.Edge, "pine", 0.028, 0.014, 0.3, 0.9),
-        Site.Gripped("thin-edge", "Thin edge: stand or instrument", SiteForm.Edge, "pine", 0.006, 0.003, 0.12, 0.9),
+        Site.Gripped("table", "Table edge", SiteForm.StandingEdge, "pine", 0.028, 0.014, 0.3, 0.9),
+        Site.Gripped("thin-edge", "Thin edge: stand or instrument", SiteForm.StandingEdge, "pine", 0.006, 0.003, 0.12, 0.9),
     ];
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>

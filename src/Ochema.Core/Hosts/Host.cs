@@ -90,6 +90,9 @@ public abstract class Host
     public IReadOnlyList<KeepClear> KeptClear(SiteSurvey survey, Site site) => CoversPeople && !IsInside(site) ? ZonesFor(survey)
         : [.. ZonesFor(survey), .. People.Select(p => p.Room(CoversPeople))];
 
+    /// <summary>What stands free there and may tip with a rig on it; null where the site is part of the host itself, or fixed.</summary>
+    public virtual FreeStanding? StandingAt(Site site) => null;
+
     /// <summary>True for a site that is behind the host's skin.</summary>
     public virtual bool IsInside(Site site) => site.Form.IsInside;
 

@@ -90,6 +90,14 @@ public sealed record Site
         HowTo = "pulled on, or known; leave empty for what nobody asked", UsualTo = 10000, Measured = true)]
     public double? EndsHold { get; init; }
 
+    [Measure("All of it weighs", Dimension.Mass, 0.2, 500,
+        HowTo = "the table or stand with what stays on it, a bag on its feet too; bathroom scale", UsualTo = 100, Measured = true)]
+    public double? Weighs { get; init; }
+
+    [Measure("Its feet stand apart", Dimension.Length, 0.04, 4,
+        HowTo = "between the nearest two sides of what they span; of three legs: twice from the middle to the nearest side", UsualTo = 2, Measured = true)]
+    public double? FeetApart { get; init; }
+
     [Option("Surface today")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
 

@@ -36,6 +36,8 @@ public static class RigAssembly
             brace.Build(b);
         foreach (var strap in rig.Straps)
             StrapLine.Build(b, strap);
+        if (!holdsGone && b.Host.StandingAt(rig.Site) is { } carrier)
+            b.Checks.Add(new CarrierTips(b, carrier));
         TetherLine.Build(b);
         b.SayLater();
         if (holdsGone)

@@ -38,6 +38,11 @@ public sealed record Hold(PartId Id, StationId Station, string Label, SpringInde
     public Func<double> Catches { get; init; } = static () => 1;
 }
 
+/// <summary>A strap as it runs.</summary>
+/// <param name="From">On the rig, m.</param>
+/// <param name="Anchor">On the host, m.</param>
+public sealed record StrapBuilt(Strap Strap, LineIndex Line, Vec3 From, Vec3 Anchor);
+
 /// <summary>A run of beam elements that is one piece.</summary>
 /// <param name="First">First element's index.</param>
 /// <param name="Count">How many elements it was cut into.</param>

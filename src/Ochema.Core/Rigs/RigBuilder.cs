@@ -78,6 +78,9 @@ public sealed class RigBuilder
     /// <summary>How the neighbours of the load path are joined, one after the other.</summary>
     public List<JoinReport> Joins { get; } = [];
 
+    /// <summary>Straps as they run.</summary>
+    public List<StrapBuilt> StrapsBuilt { get; } = [];
+
     /// <summary>Lines that are slack until something lets go.</summary>
     public List<TetherBuilt> Tethers { get; } = [];
 

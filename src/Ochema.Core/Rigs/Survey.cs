@@ -19,7 +19,7 @@ public static class Survey
         var material = stock.Material(site.Material);
         var place = site.Name.ToLowerInvariant();
         if (!grip.Forms.Contains(site.Form))
-            return $"{place}: {site.Form.Words}; this needs {string.Join(" or ", grip.Forms.Select(f => f.Words))}";
+            return $"{place}: {site.Form.Words}; this needs {string.Join(" or ", grip.Forms.Select(f => f.Words).Distinct())}";
         if (grip.Magnet && survey.MagnetSticks == Answer.No)
             return "you found that a magnet does not stick there";
         if (grip.Magnet && survey.MagnetSticks != Answer.Yes && !material.Magnetic)

@@ -30,7 +30,7 @@ public sealed record SpringClamp : BaseKind
     [JsonIgnore]
     public override Grip Grip => Needs;
 
-    private static readonly Grip Needs = new([SiteForm.Edge, SiteForm.Tube, SiteForm.PaneEdge, SiteForm.Branch]);
+    private static readonly Grip Needs = new([SiteForm.Edge, SiteForm.StandingEdge, SiteForm.Tube, SiteForm.PaneEdge, SiteForm.Branch]);
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [

@@ -46,7 +46,7 @@ public sealed record TubeClamp : BaseKind
     [JsonIgnore]
     public override Grip Grip => Needs;
 
-    private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Edge, SiteForm.Branch]);
+    private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Edge, SiteForm.StandingEdge, SiteForm.Branch]);
 
     /// <summary>What joins two clamps.</summary>
     private const string Rail = "square-al-30x2";

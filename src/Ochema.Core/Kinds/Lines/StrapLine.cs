@@ -28,6 +28,7 @@ internal static class StrapLine
         }
         var name = b.NameOf(station, strap.Id);
         var line = b.Line(name, node, anchor, row.AxialStiffness, strap.Pretension);
+        b.StrapsBuilt.Add(new(strap, line, b.Position(node), anchor));
         var knot = Lashing.Knots.First(k => k.Id == strap.End);
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
