@@ -150,7 +150,7 @@
   {#if session.selected === 'site' && !session.lensLarge}
     {#each report.places as place (place.kind)}
       {@const pin = pins.find((p) => p.site === place.kind)}
-      {#if pin && pin.x > 0 && pin.y > 90}
+      {#if pin && pin.x > 0 && pin.y > 0}
         <button
           class="absolute min-h-6 -translate-x-1/2 -translate-y-1/2 rounded-sm border px-1.5 text-xs {place.kind ===
           session.doc.site.id

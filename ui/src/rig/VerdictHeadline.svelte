@@ -19,7 +19,7 @@
 <div
   id="answer"
   tabindex="-1"
-  class="pointer-events-none absolute top-3 left-4 max-w-[calc(100%-14rem)] max-sm:max-w-[calc(100%-9rem)]"
+  class="over-scene pointer-events-none absolute top-3 left-4 max-w-[calc(100%-14rem)] max-sm:max-w-[calc(100%-9rem)]"
   aria-live="polite"
   data-verdict={session.unanswered ? 'none' : word}
 >

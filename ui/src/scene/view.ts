@@ -303,7 +303,7 @@ export class SceneView {
     const most = Math.max(1, ...loads.map((a) => Math.hypot(...a.force)));
     this.arrows = (this.input!.movement ? [] : loads).map((a) => {
       const force = vec(a.force);
-      const drawn = arrow(vec(a.at), force, 0.12 + 0.28 * (force.length() / most), p.accent, this.near);
+      const drawn = arrow(vec(a.at), force, 0.12 + 0.2 * (force.length() / most), p.accent, this.near);
       drawn.group.traverse((o) => (o.userData.own = true));
       this.rig.add(drawn.group);
       return { at: drawn.tail, text: `${a.label} ${forceText(force.length())}` };
@@ -398,11 +398,21 @@ export class SceneView {
     return { x: Math.min(Math.max(p.x, 75), r && y < r.bottom - box.top + 24 ? beside : box.width - 75), y };
   }
 
-  /** Where the host's sites stand on the page, to pick one. */
+  /** Where the host's sites stand on the page, to pick one; without those that the headline or the view through the lens lies over. */
   placesOnPage() {
     if (!this.input) return [];
     const size = this.renderer.getSize(new THREE.Vector2());
-    return this.input.host.frames.map((f) => ({ site: f.site, ...this.toScreen(vec(f.origin), size) }));
+    return this.input.host.frames
+      .map((f) => ({ site: f.site, ...this.toScreen(vec(f.origin), size) }))
+      .filter((p) => !this.covered(p));
+  }
+
+  /** True where a name would lie under the headline or the view through the lens. */
+  private covered(p: { x: number; y: number }) {
+    const box = this.canvas.getBoundingClientRect();
+    const over = [document.querySelector('[data-verdict]')?.getBoundingClientRect(), this.lensRect];
+    const [x, y] = [p.x + box.left, p.y + box.top];
+    return over.some((r) => r && x > r.left - 75 && x < r.right + 75 && y > r.top - 14 && y < r.bottom + 14);
   }
 
   private toScreen(p: THREE.Vector3, size: THREE.Vector2) {
