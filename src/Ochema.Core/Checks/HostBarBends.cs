@@ -6,7 +6,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// The tube or branch that the rig is held on bends or breaks: all that its holds put on it, as if in one place, F·a + M over its section modulus. What it
+/// The tube, ring, branch or trunk that the rig is held on bends or breaks: all that its holds put on it, as if in one place, F·a + M over its section modulus. What it
 /// carries besides is not known.
 /// </summary>
 public sealed class HostBarBends(RigBuilder b, HoldSpot spot, Hosts.HostBar bar)
@@ -36,7 +36,7 @@ public sealed class HostBarBends(RigBuilder b, HoldSpot spot, Hosts.HostBar bar)
                 moment += turn.Length;
             }
         var strength = spot.Material.YieldStrength;
-        sheet?.Formula("{k} × {σ} ÷ {Y}", "a bar built in at both ends, a branch at one (Roark table 8.1)",
+        sheet?.Formula("{k} × {σ} ÷ {Y}", "a bar built in at both ends, a branch or trunk at one (Roark table 8.1)",
                 "What it carries besides; rust, rot, dents, holes drilled in it.")
             .Factor(b, name).Term("σ", "bending", (force * bar.Force + bar.Moment * moment) / modulus, Dimension.Stress,
                 $"(F × a + {bar.Moment:0.#} × M) over its section modulus")

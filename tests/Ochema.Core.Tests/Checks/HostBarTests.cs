@@ -2,6 +2,7 @@ using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -53,6 +54,36 @@ public sealed class HostBarTests
         var thin = Assessor.Assess(OnABranch(0.008), Catalogue.Shipped);
         Assert.Equal(Verdict.LetsGo, thin.Verdict.Word);
         Assert.Contains("branch", thin.Checks.Single(c => c.Id == "site.bar").Title, StringComparison.OrdinalIgnoreCase);
+    }
+
+    private static RigDocument With(string recipe, double diameter) => RigFiles.Named(recipe) is var rig
+        ? rig with { Site = rig.Site with { Diameter = diameter, Thickness = diameter / 2 } } : null!;
+
+    [Fact] // (F·2a/8 + M/2) over the section modulus, two and a half times over people, of a bar as thick as a pencil
+    public void ATieDownRingByHand()
+    {
+        var rig = With("tie-down-block", 0.007);
+        var model = new RigModel(rig, Catalogue.Shipped);
+        var (state, hold) = (model.State([]), model.Builder.Holds.Single().Spring);
+        var worst = model.Cases.Where(c => !c.AtRest).Max(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold) is var (f, m)
+            ? f.Length * rig.Site.ClearRadius / 4 + m.Length / 2 : 0);
+        Near.Share(2.5 * worst / (Math.PI * Math.Pow(0.007, 3) / 32) / Catalogue.Shipped.Material("steel-1018").YieldStrength, Use(rig), 1e-9);
+        Assert.True(Use(With("tie-down-block", 0.004)) > 1 || Use(With("tie-down-block", 0.004)) > 4 * Use(rig));
+    }
+
+    [Fact] // a sapling is bent at its root by all that is held over it: ten times as thin, some thousand times as much
+    public void ASaplingIsBentAtItsRoot()
+    {
+        var trunk = Use(RigFiles.Named("tree-arm"));
+        Assert.InRange(trunk, 1e-3, 0.05);
+        var thin = With("tree-arm", 0.1 * RigFiles.Named("tree-arm").Site.Diameter!.Value);
+        var model = new RigModel(thin, Catalogue.Shipped);
+        var f = model.Forces(model.State([]), model.Cases.First(c => !c.AtRest), 0)!;
+        var (force, moment) = f.Spring(model.Builder.Holds.Single().Spring);
+        Near.Share(4 * (force.Length * model.Builder.Position(model.Builder.Holds.Single().Node).Z + moment.Length)
+            / HostBarBends.Modulus(thin.Site) / Catalogue.Shipped.Material(thin.Site.Material).YieldStrength,
+            model.Builder.Checks.OfType<HostBarBends>().Single().Use(f), 1e-9);
+        Assert.True(Use(thin) > 200 * trunk || Use(thin) >= Check.MostUse);
     }
 
     [Fact] // the share of both clamps is on the bar at once

@@ -23,7 +23,7 @@ public sealed record BranchForm : SiteForm
     }
 
     /// <summary>At the trunk, where it is built in: F·a and M.</summary>
-    public override HostBar? Bar(Site site) => new("branch", site.ClearRadius, 1, "its free length");
+    public override HostBar? Bar(Site site, double above) => new("branch", site.ClearRadius, 1, "its free length");
 
     public override string Lifts(bool braced) => "nearer to the trunk lifts it.";
 }

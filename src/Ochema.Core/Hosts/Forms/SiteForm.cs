@@ -61,7 +61,8 @@ public abstract partial record SiteForm : NamedChoice
     public virtual SiteGive Give(Site site, Material material, double radius) => SiteGive.Solid;
 
     /// <summary>How a bar of the host is bent by what it carries; null for what is no bar.</summary>
-    public virtual HostBar? Bar(Site site) => null;
+    /// <param name="above">Height of the place over the ground, m.</param>
+    public virtual HostBar? Bar(Site site, double above) => null;
 
     /// <summary>Where something moves that moves on it, as "on the bonnet skin"; null where the hold itself is named.</summary>
     public virtual string? Where(Site site) => null;

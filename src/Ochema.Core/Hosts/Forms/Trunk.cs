@@ -16,6 +16,9 @@ public sealed record TrunkForm : SiteForm
     /// <summary>How far the bark leans back from the trunk's own line, rad: half of what it is thinner by.</summary>
     internal static double Flare(Site site) => Math.Atan(site.Taper / 2);
 
+    /// <summary>Built in at the ground; as thin there as where it is held, which it is not.</summary>
+    public override HostBar? Bar(Site site, double above) => new("trunk or post", above, 1, "its height over the ground");
+
     public override string? Where(Site site) => "on the trunk";
 
     public override string Lifts(bool braced) => "shorter links, or a tighter strap, lift it.";

@@ -15,7 +15,7 @@ public sealed record TubeForm : SiteForm
     public override SiteGive Give(Site site, Material material, double radius) => HeldBar(site, material);
 
     /// <summary>In the middle of a span built in at both ends: F·L/8 and M/2 (Roark table 8.1).</summary>
-    public override HostBar? Bar(Site site) => new("tube", 2 * site.ClearRadius / 8, 0.5, "an eighth of its free span");
+    public override HostBar? Bar(Site site, double above) => new("tube", 2 * site.ClearRadius / 8, 0.5, "an eighth of its free span");
 }
 
 public abstract partial record SiteForm

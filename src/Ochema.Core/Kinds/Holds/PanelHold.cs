@@ -51,7 +51,7 @@ internal static class PanelHold
         else
         {
             spring = b.SpringAlong(spot.Normal, spot.Id, node, null, kn, ks, spin, kr, site.Damping ?? Damping(type));
-            if (spot.Station == StationId.Base && site.Form.Bar(site) is { } bar && !b.Checks.Any(c => c is HostBarBends))
+            if (spot.Station == StationId.Base && site.Form.Bar(site, spot.Point.Z - b.Host.GroundHeight) is { } bar && !b.Checks.Any(c => c is HostBarBends))
                 b.Checks.Add(new HostBarBends(b, spot, bar));
             if (site.Form.IsSkin)
                 b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
