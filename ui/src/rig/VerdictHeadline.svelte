@@ -40,7 +40,7 @@
         >
       {:else}<span class="word-{word}">{capital(verdictWord(verdict))}</span>{rest}{/if}
     </p>
-    <p class="max-[1100px]:bg-base-200/80 mt-0.5 max-w-104 rounded-sm text-sm leading-snug">
+    <p class="bg-base-200/75 mt-0.5 -ml-1 w-fit max-w-106 rounded-sm px-1 text-sm leading-snug">
       {#if intact}
         {fill(report.verdict.text, session.doc.host)}
       {:else}

@@ -49,6 +49,21 @@ const [FILLS, FILLS_ACROSS] = [0.45, 0.76];
 /** Share of the height that the frame takes through the lens, when that is the large picture. */
 const FRAME = 0.86;
 
+/** A label's line and the width of a letter in it, px. */
+const [LINE, LETTER] = [18, 6.6];
+
+/** Labels that would lie over each other are moved below each other. */
+function apart(labels: Label[]): Label[] {
+  const placed: Label[] = [];
+  const wide = (l: Label) => LETTER * l.text.length + LINE / 2;
+  for (const l of [...labels].sort((a, b) => a.y - b.y)) {
+    const over = placed.filter((o) => Math.abs(o.x - l.x) < (wide(o) + wide(l)) / 2);
+    const y = over.reduce((at, o) => (Math.abs(o.y - at) < LINE ? o.y + LINE : at), l.y);
+    placed.push({ ...l, y });
+  }
+  return placed;
+}
+
 /** Points round the rig's own parts, straps and tethers left out: their middles and how far they reach to each side. */
 function ownPoints(f: Figure) {
   const axes = [new THREE.Vector3(1, 0, 0), new THREE.Vector3(0, 1, 0), new THREE.Vector3(0, 0, 1)];
@@ -384,7 +399,7 @@ export class SceneView {
       ...this.below(this.toScreen(a.at, size)),
       tone: 'load' as const,
     }));
-    this.onlabels(labels);
+    this.onlabels(apart(labels));
     this.onview();
   }
 
