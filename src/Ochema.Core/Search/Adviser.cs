@@ -1,5 +1,7 @@
 using Ochema.Core.Assessment;
+using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -91,10 +93,19 @@ public static class Adviser
             ? new Change(c.Id, c.Station, c.Title, q.LimitSpeed, q.Use, Assessment.Judge.Of(q.Use),
                 q.Mass - now.Mass, q.Cost - now.Cost, q.Frequency, c.Changed) : null, stop);
 
+    /// <summary>What is laid on the feet of something that tips, kg (common practice, no source).</summary>
+    private const double Bag = 10;
+
+    /// <summary>Beyond this in all a bag more is not thought of, kg (judgement).</summary>
+    private const double MostWeighs = 100;
+
     private static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Candidates(RigDocument rig, Catalogue stock)
     {
         foreach (var (move, station, changed) in Moves.Of(rig, stock))
             yield return (move.Id, station, move.Title, changed);
+        if (HostLibrary.Find(rig.Host)?.StandingAt(rig.Site) is { } carrier && (rig.Site.Weighs ?? carrier.Mass) + Bag is var heavier and <= MostWeighs)
+            yield return ("ballast", "site", $"A bag of {QuantityText.Of(Bag, Dimension.Mass)} on the {carrier.Noun}'s feet",
+                rig with { Site = rig.Site with { Weighs = heavier } });
         foreach (var (id, title, changed) in Instead.Braces(rig, stock))
             yield return (id, "braces", title, changed);
         foreach (var (id, title, changed) in Instead.Straps(rig, stock))

@@ -5,6 +5,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Rigs;
+using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
@@ -72,6 +73,15 @@ public sealed class CarrierTipsTests
         Assert.InRange(Use(OnStand(10, 0.5)), 0, 0.2);
         Assert.True(Use(OnStand()) > Use(OnStand(5)) && Use(OnStand()) > Use(OnStand(null, 0.4)));
         Assert.InRange(Use(OnTable), 0.02, 0.3);
+    }
+
+    [Fact]
+    public void ABagOnItsFeetIsAdvised()
+    {
+        var rig = OnStand(1, 0.2);
+        var bag = Adviser.Best(rig, Catalogue.Shipped).Single(c => c.Id == "ballast");
+        Assert.True(bag.Use < 0.8 * Use(rig) && bag.Document.Site.Weighs == 11);
+        Assert.DoesNotContain(Adviser.Best(OnTable, Catalogue.Shipped), c => c.Id == "ballast");
     }
 
     [Fact] // what is set in the ground, and what an old document called an edge
