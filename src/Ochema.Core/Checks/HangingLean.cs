@@ -1,11 +1,12 @@
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
 
 namespace Ochema.Core.Checks;
 
 /// <summary>A hanging gimbal that leans in the wind: tan θ = q·Cd·A/(m·g), against what its motors level out.</summary>
-public sealed class HangingLean(RigBuilder b, StationId station, double ownMass, double area)
+public sealed class HangingLean(RigBuilder b, StationId station, HeadRow gimbal, double area)
     : Check(station + ".lean", station, new(station), "Gimbal leans in the wind")
 {
     /// <summary>Drag coefficient of a camera in a frame (judgement, 1–1.3).</summary>
@@ -17,15 +18,19 @@ public sealed class HangingLean(RigBuilder b, StationId station, double ownMass,
     /// <summary>Lean, rad, of a hanging mass m, kg, with area A, m², at a dynamic pressure q, Pa.</summary>
     public static double Angle(double pressure, double area, double mass) => Math.Atan(pressure * Coefficient * area / (mass * Loads.MotionProfile.Gravity));
 
+    /// <summary>What the wind sees of a gimbal with a camera, m²: as measured, and no less than both without what lies between them.</summary>
+    public static double Seen(double measured, HeadRow gimbal, CameraRow camera) => Math.Max(measured, gimbal.FrontalArea + camera.Width * camera.Height);
+
     public override CheckSort Sort => CheckSort.Service;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var mass = ownMass + b.CameraOf(Station).Mass;
-        var lean = Angle(f.Pressure, area, mass);
+        var camera = b.CameraOf(Station);
+        var (mass, seen) = (gimbal.Mass + camera.Mass, Seen(area, gimbal, camera.Body));
+        var lean = Angle(f.Pressure, seen, mass);
         sheet?.Formula("atan({q} × {c} × {A} ÷ ({m} × g)) ÷ {a}", "balance of wind and weight on something that hangs", "Swinging in gusts: it overshoots.")
             .Term("q", "dynamic pressure", f.Pressure, Dimension.Pressure, "air of the day, speed, wind and gust")
-            .Term("c", "drag coefficient", Coefficient, Dimension.Factor, "judgement, 1–1.3").Term("A", "frontal area", area, Dimension.Area, Origin.Measures)
+            .Term("c", "drag coefficient", Coefficient, Dimension.Factor, "judgement, 1–1.3").Term("A", "frontal area", seen, Dimension.Area, Origin.Measures)
             .Term("m", "gimbal and camera", mass, Dimension.Mass, "parts as listed").Term("θ", "lean", lean, Dimension.Angle, Origin.Follows)
             .Term("a", "what the motors level out", Allowed, Dimension.Angle, "judgement, 15–30°");
         return Ratio(lean, Allowed);

@@ -9,6 +9,7 @@ using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Practice;
@@ -106,6 +107,21 @@ public class RoadRecipeTests
         var rig = Recipe("rail-table") with { Reach = new HangingBracket { Out = 0.4, Down = 0.05 }, Head = new GimbalHead { Stock = "gimbal-medium" } };
         Assert.Contains(Assess(rig).Checks, c => c.Id == "head.lean");
         Assert.True(Use(rig with { Run = rig.Run with { Speed = 30 } }, "head.lean") > Use(rig with { Run = rig.Run with { Speed = 15 } }, "head.lean"));
+    }
+
+    [Fact] // what is measured over the listed gimbal and its camera's face is frame: q·Cd·A more on the mount
+    public void TheWindSeesTheGimbalsMeasuredArea()
+    {
+        var rig = Recipe("pan-rig");
+        Vec3 Blown(double area)
+        {
+            var model = new RigModel(rig with { Head = (GimbalHead)rig.Head with { Area = area } }, Catalogue.Shipped);
+            return model.Builder.Faces.Where(f => f.Node >= 0).Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(-Vec3.UnitX));
+        }
+        Near.Share(HangingLean.Coefficient * 0.02, (Blown(0.06) - Blown(0.04)).Length, 1e-9);
+        // Less than the two of them is not believed.
+        Assert.Equal(Blown(0.005), Blown(0.01));
+        Assert.True(Use(rig with { Head = (GimbalHead)rig.Head with { Area = 0.08 } }, "hold-2-rail.strength") > 1.05 * Use(rig, "hold-2-rail.strength"));
     }
 
     [Fact]

@@ -4,6 +4,7 @@ using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Kinds.Heads;
 
@@ -19,8 +20,8 @@ public sealed record GimbalHead : HeadKind
     [Measure("Room to turn", Dimension.Length, 0.05, 0.6, HowTo = "pivot to the nearest thing it could hit")]
     public double Room { get; init; } = 0.3;
 
-    [Measure("Frontal area with camera", Dimension.Area, 0.005, 0.4, HowTo = "height × width of camera and frame")]
-    public double Area { get; init; } = 0.05;
+    [Measure("Frontal area with camera", Dimension.Area, 0.005, 0.4, HowTo = "height × width of camera and frame, gaps left out")]
+    public double Area { get; init; } = 0.03;
 
     [Measure("Out of balance", Dimension.Length, 0, 0.02,
         HowTo = "motors off: how far you must shift the camera until it stays at any angle; "
@@ -66,8 +67,14 @@ public sealed record GimbalHead : HeadKind
         var seat = HeadParts.Build(b, from, row, null, "Gimbal's mount turns");
         var head = b.Path.Head;
         b.Checks.Add(new GimbalRoom(b, head, Room));
+        // The wind sees all that was measured: what camera and gimbal do not account for is its frame, round the camera.
+        b.Later(() =>
+        {
+            if (Area - HangingLean.Seen(0, row, b.CameraOf(head).Body) is > 0 and var frame)
+                b.Faces.Add(WindFace.OnNode(seat.Node, (Vec3.UnitX, HangingLean.Coefficient * frame), (Vec3.UnitY, HangingLean.Coefficient * frame)));
+        });
         if (from.Axis.Z < -0.5)
-            b.Checks.Add(new HangingLean(b, head, row.Mass, Area));
+            b.Checks.Add(new HangingLean(b, head, row, Area));
         return seat;
     }
 }
