@@ -108,8 +108,8 @@ public sealed class TypingTests : IDisposable
             var before = Leaves(Stored(), "").ToDictionary(l => l.Path, l => l.Value);
             Type(field, (value * 0.97).ToString("0.####", CultureInfo.InvariantCulture) + " mm" + Keys.Enter);
             browser.Driver.FindElement(By.XPath($"//ol/following-sibling::div//button[contains(normalize-space(.), \"{panel}\")]")).Click();
-            var path = Browser.Until($"the value, with {panel} open", () => Leaves(Stored(), "")
-                .Where(l => before.GetValueOrDefault(l.Path) != l.Value && !l.Path.StartsWith("/measured/", StringComparison.Ordinal)).Select(l => l.Path).FirstOrDefault());
+            var path = Browser.Until($"the value, with {panel} open", () => Leaves(Stored(), "").Select(l => before.GetValueOrDefault(l.Path) == l.Value
+                ? null : l.Path).FirstOrDefault(p => p?.StartsWith("/measured/", StringComparison.Ordinal) == false));
             Assert.StartsWith(belongs, path, StringComparison.Ordinal);
             Saved();
         }

@@ -39,7 +39,12 @@ internal sealed class Excitations
     {
         var rig = model.Builder.Rig;
         OfHost = model.Builder.Host.Shake.Random(rig.Run.Road, speed);
-        Random = [.. OfHost.SelectMany(s => OnBase(s, modes, frequencies)), .. Wind(model, modes, frequencies, speed), .. Wash(model, modes, frequencies, speed)];
+        Random =
+        [
+            .. OfHost.SelectMany(s => OnBase(s, modes, frequencies)),
+            .. Wind(model, modes, frequencies, speed),
+            .. Wash(model, modes, frequencies, speed),
+        ];
         var steady = model.Builder.Host.Shake.Steady(speed, rig.Run.Rpm);
         var upTo = rig.Run.RpmTo is { } most ? model.Builder.Host.Shake.Steady(speed, most) : steady;
         Steady = [.. steady.Select((s, i) =>

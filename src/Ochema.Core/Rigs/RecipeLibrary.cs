@@ -33,7 +33,8 @@ public static class RecipeLibrary
             var file = StrictJson.Read<RecipeFile>(reader.ReadToEnd());
             RigReader.Check(file.Document, Catalogue.Shipped);
             var id = name[prefix.Length..^".json".Length];
-            list.Add(new Recipe(id[(id.IndexOf('-', StringComparison.Ordinal) + 1)..], file.Document.Name, HostLibrary.Find(file.Document.Host)!.Whereabouts, file.Good, file.Bad, file.Minutes, file.Measure, file.Document));
+            list.Add(new Recipe(id[(id.IndexOf('-', StringComparison.Ordinal) + 1)..], file.Document.Name,
+                HostLibrary.Find(file.Document.Host)!.Whereabouts, file.Good, file.Bad, file.Minutes, file.Measure, file.Document));
         }
         return list;
     }

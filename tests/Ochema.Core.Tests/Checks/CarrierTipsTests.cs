@@ -4,6 +4,7 @@ using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Stock;
@@ -34,9 +35,13 @@ public sealed class CarrierTipsTests
     {
         var model = new RigModel(rig with { Run = rig.Run with { Speed = 0, HeadWind = 0, Gust = 0 } }, Catalogue.Shipped);
         var check = model.Builder.Checks.OfType<CarrierTips>().Single();
-        var (force, moment) = check.Load(model.Forces(model.State([]), model.Cases.First(c => !c.AtRest && c.Jolt == 0 && c.Field.X == 0 && c.Field.Y == 0), 0)!);
+        var (force, moment) = check.Load(Standing(model));
         return (force, moment, model, check);
     }
+
+    /// <summary>Its weight and nothing else.</summary>
+    private static CaseForces Standing(RigModel model) =>
+        model.Forces(model.State([]), model.Cases.First(c => !c.AtRest && c.Jolt == 0 && c.Field.X == 0 && c.Field.Y == 0), 0)!;
 
     [Fact] // in still air what tips it is the rig's weight in its own middle, and what keeps it its own weight and the rig's by half of its feet
     public void InStillAirItIsTheRigsWeight()
@@ -48,8 +53,7 @@ public sealed class CarrierTipsTests
         Near.Share(mass * 9.80665, -force.Z, 1e-6);
         Assert.InRange((moment - (middle - feet).Cross(weight)).Length, 0, 1e-6);
         var over = Math.Max(Math.Abs(moment.X), Math.Abs(moment.Y));
-        Near.Share(2 * over / ((mass + 3) * 9.80665 * 0.15), check.Use(model.Forces(model.State([]),
-            model.Cases.First(c => !c.AtRest && c.Jolt == 0 && c.Field.X == 0 && c.Field.Y == 0), 0)!), 1e-6);
+        Near.Share(2 * over / ((mass + 3) * 9.80665 * 0.15), check.Use(Standing(model)), 1e-6);
     }
 
     [Fact] // a strap from the rig to the table's own leg pulls the two together: the table feels nothing of it

@@ -59,7 +59,8 @@ public sealed class MeasuresCountTests
                         var name = $"{kind.GetType().GetCustomAttribute<KindAttribute>()!.Id}.{char.ToLowerInvariant(property.Name[0])}{property.Name[1..]}";
                         seen.Add(name);
                         var now = property.GetValue(kind) is { } value ? Convert.ToDouble(value, CultureInfo.InvariantCulture) : (double?)null;
-                        if (!counts.Contains(name) && Others(measure, now).Any(x => Answers(with(MeasureReader.WithMeasure(kind, property, x))) != answers.Value))
+                        if (!counts.Contains(name)
+                            && Others(measure, now).Any(x => Answers(with(MeasureReader.WithMeasure(kind, property, x))) != answers.Value))
                             counts.Add(name);
                     }
         }
