@@ -116,6 +116,20 @@ public sealed class TypingTests : IDisposable
     }
 
     [Fact]
+    public void AValueOfAJointLandsAlsoWhenAPanelTakesItsPlace()
+    {
+        browser.OpenRig(Rig);
+        Slowly();
+        browser.Find("[data-row='camera']").Click();
+        browser.Button("As you built it").Click();
+        var field = Browser.Until("a field of the joint", () => browser.Driver.FindElements(By.CssSelector("[data-joint] input.input")).FirstOrDefault(f => f.Displayed));
+        var asked = browser.Script<string>("return arguments[0].closest('div').querySelector('label').innerText", field);
+        Type(field, (asked.Contains("orque", StringComparison.Ordinal) || asked.Contains("ighten", StringComparison.Ordinal) ? "2 N m" : "12 mm") + Keys.Enter);
+        browser.Button("Versions").Click();
+        Browser.Until($"“{asked}” in the document", () => Stored()["joints"] is JsonObject { Count: > 0 });
+    }
+
+    [Fact]
     public void AValueForAPartThatIsTakenAwayGoesWithIt()
     {
         browser.OpenRig(Rig);
