@@ -42,7 +42,10 @@ public class AnythingGetsAVerdictTests
             Assert.All(s.After, a => Assert.True(steps[a].Done <= s.Start + 1e-6, $"{what}: {s.Id} before {a}"));
     }
 
-    public static TheoryData<string> Hosts => [.. HostLibrary.All.DistinctBy(h => h.Kind).Select(h => h.Id)];
+    public static TheoryData<string> Hosts => [.. HostLibrary.All.Select(h => h.Id)];
+
+    /// <summary>One of each kind: what stands on the base hangs little on the host.</summary>
+    public static TheoryData<string> HostKinds => [.. HostLibrary.All.DistinctBy(h => h.Kind).Select(h => h.Id)];
 
     [Theory]
     [MemberData(nameof(Hosts))]
@@ -55,7 +58,7 @@ public class AnythingGetsAVerdictTests
     }
 
     [Theory]
-    [MemberData(nameof(Hosts))]
+    [MemberData(nameof(HostKinds))]
     public void EveryReachWithEveryHeadAndSoftMount(string id)
     {
         var host = HostLibrary.Find(id)!;

@@ -433,10 +433,12 @@ public sealed record RopeCarriage : BaseKind
         if (rope.Span is not { } span)
             return (0, 0);
         const int places = 24;
+        // Anchors too near each other leave no run: it stands in their middle.
+        var start = Math.Min(Start / chord, 0.5);
         var hung = new List<(double Share, double Height)>();
         for (var i = 0; i <= places; i++)
         {
-            var share = Math.Clamp((double)i / places, Start / chord, 1 - Start / chord);
+            var share = Math.Clamp((double)i / places, start, 1 - start);
             if (span.Under(share, new(0, 0, -rope.Share)) is { } at)
                 hung.Add((share, at.At.Z));
         }
@@ -470,6 +472,9 @@ public sealed record RopeCarriage : BaseKind
         }
         if (ropes[0] is not { Rest: { } rest, Span: { } span } first)
             return;
+        if (chord < 2 * Start + Wheelbase)
+            b.Findings.Add(new ReportFinding(StationId.Base,
+                $"Anchors {Holes.Size(chord)} apart leave no run: it begins and ends {Holes.Size(Start)} from each, and the carriage is {Holes.Size(Wheelbase)} long."));
         string Force(double v) => QuantityText.Of(v, Dimension.Force);
         var empty = span.Empty();
         // Pitch of a plucked string: (1/2L)·√(T/m).
