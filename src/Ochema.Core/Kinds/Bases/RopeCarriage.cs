@@ -474,7 +474,8 @@ public sealed record RopeCarriage : BaseKind
             return;
         if (chord < 2 * Start + Wheelbase)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"Anchors {Holes.Size(chord)} apart leave no run: it begins and ends {Holes.Size(Start)} from each, and the carriage is {Holes.Size(Wheelbase)} long."));
+                $"Anchors {Holes.Size(chord)} apart leave no run: it begins and ends {Holes.Size(Start)} from each, and the carriage is "
+                    + $"{Holes.Size(Wheelbase)} long."));
         string Force(double v) => QuantityText.Of(v, Dimension.Force);
         var empty = span.Empty();
         // Pitch of a plucked string: (1/2L)·√(T/m).
