@@ -17,6 +17,10 @@ public sealed class CarrierTips(RigBuilder b, FreeStanding carrier)
     private readonly double factor = b.Factors[FactorTable.Friction];
     private readonly double weight = (b.Rig.Site.Weighs ?? carrier.Mass) * Loads.MotionProfile.Gravity;
     private readonly double apart = b.Rig.Site.FeetApart ?? carrier.Apart;
+
+    /// <summary>A square: which side of what its feet span is the nearer one is not known.</summary>
+    private readonly IReadOnlyList<Vec3> corners = Footprint.Rectangle(b.Rig.Site.FeetApart ?? carrier.Apart, b.Rig.Site.FeetApart ?? carrier.Apart)
+        .On(Vec3.UnitX, Vec3.UnitY);
     private readonly List<(LineIndex Line, Vec3 From, Vec3 Way)> straps = [.. b.StrapsBuilt.Where(s => carrier.Anchors.Contains(s.Strap.To.Anchor))
         .Select(s => (s.Line, s.Anchor, (s.From - s.Anchor).Normalized()))];
 
@@ -42,7 +46,7 @@ public sealed class CarrierTips(RigBuilder b, FreeStanding carrier)
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var (force, moment) = Load(f);
-        var (over, back) = TipOver.Worst(FreeStanding.Footprint(apart), Vec3.UnitZ, force - weight * Vec3.UnitZ, moment);
+        var (over, back) = TipOver.Worst(corners, Vec3.UnitZ, force - weight * Vec3.UnitZ, moment);
         sheet?.Formula("{k} × {O} ÷ {R}", "moments about each side of what its feet span, the worst one; its weight is taken above their middle",
                 "Somebody who leans on it, wind on it, a soft floor. A bag on its feet counts with what it weighs.")
             .Factor(b, FactorTable.Friction).Term("O", "overturning moment", over, Dimension.Torque).Term("R", "restoring moment", back, Dimension.Torque)

@@ -30,7 +30,8 @@ public sealed class HangingLean(RigBuilder b, StationId station, HeadRow gimbal,
         var lean = Angle(f.Pressure, seen, mass);
         sheet?.Formula("atan({q} × {c} × {A} ÷ ({m} × g)) ÷ {a}", "balance of wind and weight on something that hangs", "Swinging in gusts: it overshoots.")
             .Term("q", "dynamic pressure", f.Pressure, Dimension.Pressure, "air of the day, speed, wind and gust")
-            .Term("c", "drag coefficient", Coefficient, Dimension.Factor, "judgement, 1–1.3").Term("A", "frontal area", seen, Dimension.Area, Origin.Measures)
+            .Term("c", "drag coefficient", Coefficient, Dimension.Factor, "judgement, 1–1.3").Term("A", "frontal area", seen, Dimension.Area,
+                seen > area ? "gimbal and camera as listed: more than was measured" : Origin.Measures)
             .Term("m", "gimbal and camera", mass, Dimension.Mass, "parts as listed").Term("θ", "lean", lean, Dimension.Angle, Origin.Follows)
             .Term("a", "what the motors level out", Allowed, Dimension.Angle, "judgement, 15–30°");
         return Ratio(lean, Allowed);

@@ -8,12 +8,4 @@ namespace Ochema.Core.Hosts;
 /// <param name="Apart">How far apart its feet stand, between the nearest two sides of what they span, m (judgement, until measured).</param>
 /// <param name="Mass">Of it with what stays on it, kg (judgement, until weighed).</param>
 /// <param name="Anchors">Closed points of the host that are on it.</param>
-public sealed record FreeStanding(string Noun, Vec3 Middle, double Apart, double Mass, IReadOnlyList<string> Anchors)
-{
-    /// <summary>Corners of its footprint about its middle, in order, m: a square, for which side is the nearer one is not known.</summary>
-    public static IReadOnlyList<Vec3> Footprint(double apart)
-    {
-        var half = apart / 2;
-        return [new(half, half, 0), new(-half, half, 0), new(-half, -half, 0), new(half, -half, 0)];
-    }
-}
+public sealed record FreeStanding(string Noun, Vec3 Middle, double Apart, double Mass, IReadOnlyList<string> Anchors);
