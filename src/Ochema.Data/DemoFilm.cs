@@ -44,40 +44,43 @@ public static class DemoFilm
         var day = Taken.DayOf(DateOnly.FromDateTime(now.AddHours(-27)));
         rig = AsBuilt.Put(rig with { Joints = keyed }, Catalogue.Shipped, "reach.height", 0.106, day);
         rig = AsBuilt.Put(rig, Catalogue.Shipped, "joints.spacer-bolt.layers.[plate].off", 0.0004, day);
-        return rig with
+        return Done(rig, now, (Work.Cut, 2, "clamp the tube by the mark: it slipped in the vice"), new()
         {
-            Made = new Dictionary<string, Made>
+            [Work.LookOver] = 29,
+            [Work.Measure] = 28.6,
+            [Work.Cut] = 28,
+            [Work.Deburr] = 27.4,
+            [Work.Drill] = 26.8,
+            [Work.Tap] = 25.8,
+            [Work.DryFit] = 6,
+            [Work.TryOn] = 5.6,
+            [Work.Glue] = 5,
+        });
+    }
+
+    /// <summary>Every step of these sorts of work as done so many hours ago, one after the other, to the measures that are drawn.</summary>
+    /// <param name="note">Said of the n-th step of that work.</param>
+    private static RigDocument Done(RigDocument rig, DateTime now, (Work Work, int Nth, string Says) note, Dictionary<Work, double> ago)
+    {
+        var (made, apart) = (new Dictionary<string, Made>(), new Dictionary<Work, int>());
+        foreach (var step in Maker.Of(rig, Catalogue.Shipped).Steps)
+            if (ago.TryGetValue(step.Work, out var hours))
             {
-                ["look-over.site"] = At(now, 29),
-                ["measure.site"] = At(now, 28.6),
-                ["cut.base"] = At(now, 28),
-                ["cut.reach"] = At(now, 27.6, "clamp the tube by the mark: it slipped in the vice"),
-                ["deburr.rig"] = At(now, 27.4),
-                ["drill.base"] = At(now, 26.8),
-                ["drill.base.2"] = At(now, 26.5),
-                ["drill.reach"] = At(now, 26.2),
-                ["tap.reach"] = At(now, 26),
-                ["drill.head"] = At(now, 25.8),
-                ["tap.head"] = At(now, 25.6),
-                ["dry-fit.rig"] = At(now, 6),
-                ["try-on.site"] = At(now, 5.6),
-                ["glue.reach"] = At(now, 5),
-                ["glue.head"] = At(now, 4.5),
-            },
-        };
+                var nth = apart[step.Work] = apart.GetValueOrDefault(step.Work) + 1;
+                var said = step.Work == note.Work && nth == note.Nth ? note.Says : "";
+                made[step.Id] = At(now, hours - 0.2 * (nth - 1), said) with { As = step.MadeAs.ToDictionary(m => m.Id, m => m.Drawn) };
+            }
+        return rig with { Made = made };
     }
 
     /// <summary>Stuck on the day before, so that its pad is still curing.</summary>
-    private static RigDocument Stuck(RigDocument rig, DateTime now) => rig with
+    private static RigDocument Stuck(RigDocument rig, DateTime now) => Done(rig, now, (Work.TryOn, 1, "hold the chin strap shut while aiming"), new()
     {
-        Made = new Dictionary<string, Made>
-        {
-            ["look-over.site"] = At(now, 22),
-            ["measure.site"] = At(now, 21.7),
-            ["try-on.base"] = At(now, 21.2, "hold the chin strap shut while aiming"),
-            ["place.base"] = At(now, 20.8),
-        },
-    };
+        [Work.LookOver] = 22,
+        [Work.Measure] = 21.7,
+        [Work.TryOn] = 21.2,
+        [Work.Place] = 20.8,
+    });
 
     private static List<(string, RigDocument)> Load()
     {

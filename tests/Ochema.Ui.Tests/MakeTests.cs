@@ -46,7 +46,7 @@ public sealed class MakeTests : IDisposable
         Browser.Until("the next", () => Title.StartsWith("Measure", StringComparison.Ordinal));
         Browser.Until("the count", () => browser.Body.Contains("23 steps, 1 done", StringComparison.Ordinal));
         // What stands behind a hold point waits for it.
-        Step("fit.head").Click();
+        Step("fit.head.ball-head.head-screw").Click();
         browser.Find("[data-held]").Click();
         Browser.Until("the hold point", () => Title == "Put it together loosely at the bench");
         Saved();
@@ -64,7 +64,7 @@ public sealed class MakeTests : IDisposable
     public void APlateIsDrawnAtItsStepAndSavedAtOneToOne()
     {
         OpenMake("demo-3-roof-road-ahead");
-        Step("drill.base.2").Click();
+        Step("drill.base.hold-plate.spacer-bolt").Click();
         Browser.Until("the plate", () => browser.Driver.FindElements(By.CssSelector("[data-template] circle.stroke-accent")).Count == 4);
         var saved = browser.Script<string>("""
             window.savedAs = ''; HTMLAnchorElement.prototype.click = function () { window.savedAs = this.download; };
@@ -181,12 +181,12 @@ public sealed class MakeTests : IDisposable
         Browser.Until("how far it is", () => browser.Driver.FindElements(By.CssSelector("[data-making]")).Any(e => e.Text is var t
             && t.StartsWith("4 of ", StringComparison.Ordinal) && t.Contains("cures until", StringComparison.Ordinal)));
         OpenMake("demo-5-courier-helmet");
-        Assert.True(IsDone("place.base"));
-        Step("place.base").Click();
+        Assert.True(IsDone("place.base.adhesive-base"));
+        Step("place.base.adhesive-base").Click();
         browser.Button("Not done").Click();
-        Browser.Until("undone", () => !IsDone("place.base"));
-        Finish("place.base");
-        Step("place.base").Click();
+        Browser.Until("undone", () => !IsDone("place.base.adhesive-base"));
+        Finish("place.base.adhesive-base");
+        Step("place.base.adhesive-base").Click();
         string Cure() => Browser.Until("the cure", () => browser.Driver.FindElements(By.CssSelector("[data-cure]")).FirstOrDefault()?.Text is { } t
             && t.StartsWith("Leave it alone until", StringComparison.Ordinal) ? t : null);
         var until = Cure().Split(':')[0..2];
@@ -195,7 +195,7 @@ public sealed class MakeTests : IDisposable
         browser.KillServer();
         browser.StartServer();
         OpenMake("demo-5-courier-helmet");
-        Step("place.base").Click();
+        Step("place.base.adhesive-base").Click();
         Assert.Equal(until, Cure().Split(':')[0..2]);
         Assert.Contains("can be proved", browser.Find("[data-timeline]").Text);
     }
@@ -205,7 +205,7 @@ public sealed class MakeTests : IDisposable
     {
         // The demo's riser came out longer than drawn.
         OpenMake("demo-4-sidecar-face");
-        Step("cut.reach").Click();
+        Step("cut.reach.riser.riser").Click();
         Browser.Until("what it did", () => browser.Driver.FindElements(By.CssSelector("[data-did]")).FirstOrDefault()?.Text is { } t
             && t.Contains("tight up to", StringComparison.Ordinal) && t.Contains("drawn", StringComparison.Ordinal));
         Assert.Contains("100 mm on the drawing", browser.Find("[data-drawn]").Text);
@@ -229,16 +229,40 @@ public sealed class MakeTests : IDisposable
         Browser.Until("as built", () => Title.Contains("mm, 10", StringComparison.Ordinal) && !Title.Contains("100 mm", StringComparison.Ordinal));
         Saved();
         // Holes within their play did nothing; what was said of another step is not said of this one.
-        Step("drill.base").Click();
+        Step("drill.base.hold-plate.spacer-bolt").Click();
         Browser.Until("nothing", () => browser.Driver.FindElements(By.CssSelector("[data-did]")).FirstOrDefault()?.Text is { } t
             && t.Contains("as drawn", StringComparison.Ordinal) && t.Contains("Nothing to speak of moved", StringComparison.Ordinal));
         // The drill that was taken is the joint's hole, on the Rig screen too.
-        Step("drill.reach").Click();
+        Step("drill.reach.riser.reach-screw").Click();
         var drilled = Browser.Until("a hole", () => browser.Driver.FindElements(By.XPath(
             "//*[@data-built]//label[contains(., 'Drilled, plate')]/following-sibling::input")).FirstOrDefault());
         drilled.SendKeys("12 mm" + Keys.Enter);
         Browser.Until("in the table", () => browser.Driver.FindElements(By.CssSelector("[data-did]")).Count == 1);
         Assert.Equal("", browser.Axe());
+    }
+
+    [Fact]
+    public void APieceDrawnOtherwiseSinceItWasCutIsKeptOrMadeAnew()
+    {
+        OpenMake("demo-4-sidecar-face");
+        const string cut = "cut.base.hold-plate.plate";
+        Assert.True(IsDone(cut));
+        browser.Driver.FindElement(By.XPath("//header//a[normalize-space(.)='Rig']")).Click();
+        browser.Find("[data-row=base]").Click();
+        IWebElement Length() => Browser.Until("the field", () => browser.Driver.FindElements(By.XPath(
+            "//aside//label[contains(., 'Plate length')]/following-sibling::input")).FirstOrDefault());
+        var drawn = Length().GetDomProperty("value")!;
+        Length().SendKeys(Keys.Control + "a");
+        Length().SendKeys("41 cm" + Keys.Enter);
+        Browser.Until("it", () => Length().GetDomProperty("value")!.StartsWith("410", StringComparison.Ordinal));
+        browser.Driver.FindElement(By.XPath("//header//a[normalize-space(.)='Make']")).Click();
+        Browser.Until("not done any more", () => browser.Driver.FindElements(By.CssSelector($"[data-step='{cut}']")).Count == 1 && !IsDone(cut));
+        Step(cut).Click();
+        Assert.Contains("410 mm", browser.Find("[data-outdated]").Text);
+        Assert.Contains(drawn, browser.Find("[data-outdated]").Text);
+        Assert.Equal("", browser.Axe());
+        browser.Find("[data-keep]").Click();
+        Browser.Until("kept", () => IsDone(cut) && Title.Contains(drawn, StringComparison.Ordinal));
     }
 
     [Fact]

@@ -60,7 +60,7 @@ public sealed class Shots
         Shot("isolator");
         browser.Open("#/rig/demo-4-sidecar-face/make");
         browser.Find("[data-make]");
-        browser.Find("[data-step='cut.reach']").Click();
+        browser.Find("[data-step='cut.reach.riser.riser']").Click();
         browser.Find("[data-did]");
         Shot("make");
         browser.Open("#/rig/demo-3-roof-road-ahead/make");

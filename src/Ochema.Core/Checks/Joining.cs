@@ -104,7 +104,7 @@ internal static class Joining
         {
             Holes = [.. joints.Select(j => new SheetHole(s.Length / 2, s.Width / 2, s.Layer, j))],
         };
-        b.Parts.Hardware(new(station, row.Name, 1, row.Mass, row.Price, sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id,
+        b.Parts.Hardware(new(new(station, $"{joint}.{row.Id}"), row.Name, 1, row.Mass, row.Price, sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id,
             Sheet: sheet, Joint: joint));
         b.PointMass(from.Node, row.Mass);
     }
@@ -116,23 +116,23 @@ internal static class Joining
             return;
         var (f, count) = (joint.Thread, Math.Max(joint.Count, joint.Screws));
         var before = b.Parts.Mass;
-        void Add(string name, double mass, double price, string? row) =>
-            b.Parts.Hardware(new(joint.Station, name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id));
+        void Add(string piece, string name, double mass, double price, string? row) =>
+            b.Parts.Hardware(new(new(joint.Station, $"{joint.Id}.{piece}"), name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id));
         if (joint.Screw is { } screw)
-            Add($"{screw} {f.Name} × {QuantityText.Of(joint.ScrewLength, Dimension.Length)}",
+            Add("screw", $"{screw} {f.Name} × {QuantityText.Of(joint.ScrewLength, Dimension.Length)}",
                 Hardware.ScrewMass(f, joint.ScrewLength, !joint.Headless),
                 Hardware.ScrewPrice(f, joint.ScrewLength), f.Id);
         foreach (var layer in joint.Layers.Where(l => l.Item != HardwareItem.None))
-            Add($"{layer.Name} {f.Name}", Hardware.Mass(f, layer), Hardware.Price(f, layer), f.Id);
+            Add(layer.Item.ToString().ToLowerInvariant(), $"{layer.Name} {f.Name}", Hardware.Mass(f, layer), Hardware.Price(f, layer), f.Id);
         if (joint.Layers.Any(l => l.InsertIn is not null))
         {
             var insert = b.Fitting("thread-insert");
-            Add($"{insert.Name} {f.Name}", insert.Mass, insert.Price, insert.Id);
+            Add("insert", $"{insert.Name} {f.Name}", insert.Mass, insert.Price, insert.Id);
         }
         if (joint.Bushed)
         {
             var bush = b.Fitting("bush");
-            Add(bush.Name, bush.Mass, bush.Price, bush.Id);
+            Add("bush", bush.Name, bush.Mass, bush.Price, bush.Id);
         }
         var share = (b.Parts.Mass - before) / Math.Max(1, at.Length);
         foreach (var node in at)

@@ -364,10 +364,10 @@ public sealed record ScrewJoint
             var layer = Layers[i];
             if (layer.Hole is { } hole)
             {
-                var fault = layer.Role is LayerRole.Tapped or LayerRole.Blind ? Holes.TapFault(Thread, hole) : Holes.ClearanceFault(Thread, hole);
+                var fault = layer.Tapped || layer.Role is LayerRole.Tapped or LayerRole.Blind ? Holes.TapFault(Thread, hole) : Holes.ClearanceFault(Thread, hole);
                 if (fault is not null)
                     findings.Add(new($"{Words.Inside(layer.Name)}: {fault}", i, true));
-                else if (layer.Role is LayerRole.Clearance or LayerRole.Soft && Holes.Oversize(Thread, hole) is { } wide)
+                else if (!layer.Tapped && layer.Role is LayerRole.Clearance or LayerRole.Soft && Holes.Oversize(Thread, hole) is { } wide)
                     findings.Add(new($"{Words.Inside(layer.Name)}: {wide}", i, false));
             }
             if (layer.Off > 0 && Math.Max(Count, Screws) > 1 && layer.Role is LayerRole.Clearance or LayerRole.Soft or LayerRole.Tapped
@@ -398,7 +398,7 @@ public sealed record ScrewJoint
         var drawn = new List<LayerReport>();
         foreach (var x in Layers)
         {
-            var hole = x.Hole ?? (x.Role switch { LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut => Thread.TapDrill, LayerRole.Gap or LayerRole.KeepOut => x.Role == LayerRole.Gap ? x.Width : 0, _ => Thread.ClearanceClose });
+            var hole = x.Hole ?? (x.Tapped ? Thread.TapDrill : x.Role switch { LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut => Thread.TapDrill, LayerRole.Gap or LayerRole.KeepOut => x.Role == LayerRole.Gap ? x.Width : 0, _ => Thread.ClearanceClose });
             drawn.Add(new(x.Id, x.InsertIn is null ? x.Name : x.Name + ", insert", x.Role, from, x.Thickness, x.Width, hole,
                 x.Material.Length > 0 ? Stock.Material(x.Material).Name : "", x.Edge,
                 !x.Bought && x.Role is LayerRole.Clearance or LayerRole.Soft or LayerRole.Tapped or LayerRole.Blind

@@ -73,7 +73,7 @@ public static class RigAssembly
                 return top with { Axis = axis, Offers = bolt with { Joint = null } };
             default:
                 var across = b.Fitting("adapter-plate");
-                b.PointMass(top.Node, b.Parts.Bought(b.Path.Head, across).Mass);
+                b.PointMass(top.Node, b.Parts.Bought(new(b.Path.Head, "adapter"), across).Mass);
                 return top with
                 {
                     Axis = axis,

@@ -13,21 +13,35 @@ namespace Ochema.Core.Making;
 /// </summary>
 public static class AsBuilt
 {
-    /// <summary>A value that comes out at a step: <paramref name="Planned"/> as the rig has it now; what is read off is that and <paramref
-    /// name="More"/>.</summary>
-    private sealed record Asked(string Path, MeasureAttribute Measure, string Label, double Planned, double More = 0);
+    /// <summary>
+    /// A value that comes out at a step: <paramref name="Planned"/> as the rig has it now; what is read off is that and <paramref name="More"/>, and has a
+    /// path of its own where it is more.
+    /// </summary>
+    /// <param name="Place">Where it stands in the document.</param>
+    private sealed record Asked(string Place, MeasureAttribute Measure, string Label, double Planned, double More = 0)
+    {
+        /// <summary>The piece whose saw cut it is; null for what is read as the document keeps it.</summary>
+        public PieceId? Piece { get; init; }
+
+        /// <summary>One meaning a path: "reach.stickOut" is that, "pieces.[reach/boom].length" what the saw leaves of the boom.</summary>
+        public string Path => Piece is { } piece && More != 0 ? $"pieces.[{piece}].length" : Place;
+    }
+
+    /// <summary>Readings nearer to the plan than this are the plan: what adding and taking away rounds off (SI).</summary>
+    private const double Same = 1e-9;
 
     /// <summary>What may be entered at a step.</summary>
     internal static IReadOnlyList<Reading> At(RigBuilder b, StationStep step, IReadOnlyList<HoleRow> holes) =>
     [
         .. AskedAt(b, step, holes).DistinctBy(a => a.Path).Select(a =>
         {
-            var (m, taken) = (a.Measure, b.Rig.Measured?.GetValueOrDefault(a.Path));
+            var (m, taken) = (a.Measure, b.Rig.Measured?.GetValueOrDefault(a.Place));
             // Changed on the drawing since, it is a drawing again.
             var built = taken?.Built is not null && taken.Value == a.Planned;
             return new Reading(a.Path, a.Label, m.HowTo, m.Dimension, m.Minimum + a.More, m.Maximum + a.More, built ? taken!.Value + a.More : null)
             {
                 Planned = (built ? taken!.Built!.Planned : a.Planned) + a.More,
+                Place = a.Place,
             };
         }),
     ];
@@ -50,19 +64,35 @@ public static class AsBuilt
             throw new DocumentException("value", $"{Words.Inside(asked.Label)} must be between "
                 + $"{QuantityFormatter.Format(m.Minimum + asked.More, m.Dimension, UnitSystem.Metric)} and "
                 + QuantityFormatter.Format(m.Maximum + asked.More, m.Dimension, UnitSystem.Metric));
-        var before = rig.Measured?.GetValueOrDefault(path);
-        var stands = DocumentPath.ValueAt(rig, path);
+        var place = asked.Place;
+        var before = rig.Measured?.GetValueOrDefault(place);
+        var stands = DocumentPath.ValueAt(rig, place);
         // The first reading keeps what was drawn; a second one is of the same drawing.
-        var known = before is { Built: not null } && before.Value == stands ? before.Built : null;
+        var known = before is { Built: not null } && before.Value == (stands ?? asked.Planned) ? before.Built : null;
         if (value is null && known is null)
             return rig;
         var drawn = known ?? new(stands ?? asked.Planned, stands is null);
-        var next = DocumentPath.With(rig, stock, path, value is { } read ? read - asked.More : drawn.Usual ? null : drawn.Planned);
+        // As planned it is the drawing itself, to the last digit: nothing of the rig changes by its having been made.
+        var came = value - asked.More;
+        double? now = came is not { } read || Math.Abs(read - drawn.Planned) <= Same ? drawn.Usual ? null : drawn.Planned : read;
+        var next = now == stands ? rig : DocumentPath.With(rig, stock, place, now);
         var measured = new Dictionary<string, Taken>(next.Measured ?? new Dictionary<string, Taken>());
-        measured.Remove(path);
-        if (DocumentPath.ValueAt(next, path) is { } now && value is not null)
-            measured[path] = new Taken(now, on, before?.How ?? "") { Built = drawn };
-        return next with { Measured = measured.Count > 0 ? measured : null };
+        measured.Remove(place);
+        if (value is not null)
+            measured[place] = new Taken(now ?? drawn.Planned, on, before?.How ?? "") { Built = drawn };
+        return Remade(rig, next with { Measured = measured.Count > 0 ? measured : null }, stock, path);
+    }
+
+    /// <summary>What was made at the steps that this value comes out at was made as it came out.</summary>
+    private static RigDocument Remade(RigDocument before, RigDocument rig, Catalogue stock, string path)
+    {
+        if (before.Made is not { Count: > 0 } made)
+            return rig;
+        var next = new Dictionary<string, Made>(made);
+        foreach (var step in Maker.Of(rig, stock).Steps)
+            if (step.Built.Any(r => r.Path == path) && next.GetValueOrDefault(step.Id) is { At: not null, As: not null } done)
+                next[step.Id] = done with { As = step.MadeAs.ToDictionary(m => m.Id, m => m.Drawn) };
+        return rig with { Made = next };
     }
 
     /// <summary>What of the rig as it was built differs from the drawing, and what that did; null where nothing does.</summary>
@@ -100,7 +130,7 @@ public static class AsBuilt
             if (step.Step.Work == Work.Cut)
             {
                 if (part.Cut is { By: { } by } cut && Of(at.At, at.Kind, by) is { Planned: var measure } of)
-                    yield return of with { Label = "Cut to", More = Math.Round(cut.Length - measure, 9) };
+                    yield return of with { Label = "Cut to", More = Math.Round(cut.Length - measure, 9), Piece = part.Id };
                 if (part.Sheet is { } sheet)
                     foreach (var name in new[] { sheet.LengthBy, sheet.WidthBy, sheet.ThicknessBy }.OfType<string>())
                         if (Of(at.At, at.Kind, name) is { } side)
@@ -121,8 +151,8 @@ public static class AsBuilt
         if (step.Step.Work == Work.Strap && b.Rig.Straps.FirstOrDefault(s => Responses.StationId.Strap(s.Id) == step.Station) is { } strap)
             yield return Of($"straps.[{strap.Id}]", strap, nameof(Strap.Pretension))!;
         if (step.Step.Work == Work.Tether && step.Tether is { } tether)
-            yield return Of(ReferenceEquals(tether, b.Rig.Tether) ? "tether" : $"tethers.{Enumerable.Range(0, b.Rig.Tethers.Count)
-                .First(i => ReferenceEquals(b.Rig.Tethers[i], tether))}", tether, nameof(Tether.Slack))!;
+            yield return Of(ReferenceEquals(tether.Choice, b.Rig.Tether) ? "tether" : $"tethers.{Enumerable.Range(0, b.Rig.Tethers.Count)
+                .First(i => ReferenceEquals(b.Rig.Tethers[i], tether.Choice))}", tether.Choice, nameof(Tether.Slack))!;
     }
 
     /// <summary>A measurement of a kind; null where it has none of that name.</summary>

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Ochema.Core.Joints;
+using Ochema.Core.Json;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -13,17 +14,18 @@ namespace Ochema.Core.Making;
 internal static class BuildPlan
 {
     /// <summary>A step before it has a time.</summary>
-    internal sealed record Placed(string Id, StationStep Of, List<int> After);
+    /// <param name="Earlier">What documents called it before steps were called by their piece.</param>
+    internal sealed record Placed(string Id, string Earlier, StationStep Of, List<int> After);
 
     /// <summary>All steps, in an order that none of them breaks.</summary>
     public static IReadOnlyList<Placed> Of(RigBuilder b, IReadOnlyList<HoleRow> holes)
     {
         var own = OfKinds(b).ToList();
         // What a kind says of one of its pieces, in place of the house.
-        StationStep? Own(StationStep house, string piece) => own.Find(s => s.Station == house.Station && s.Step.Work == house.Step.Work
-            && s.Step.Of.Length > 0 && piece.StartsWith(s.Step.Of, StringComparison.Ordinal));
+        StationStep? Own(StationStep house, RigPart piece) => own.Find(s => s.Step.Work == house.Step.Work && s.Step.Piece.Length > 0
+            && new PieceId(s.Station, s.Step.Piece) == piece.Id);
         // A joint that a kind speaks of, at whatever work of that sort, is the kind's.
-        bool Fits(ScrewJoint j) => own.Exists(s => s.Step.Of == j.Id && s.Step.Work is Work.Fit or Work.Place or Work.Glue);
+        bool Fits(ScrewJoint j) => own.Exists(s => s.Step.Joint == j.Id && s.Step.Work is Work.Fit or Work.Place or Work.Glue);
         var all = new List<StationStep> { HouseSteps.LookOver(b) };
         all.AddRange(Sorted(own, Work.LookOver, Work.Strip));
         if (HouseSteps.Measured(b.Rig) is { } measured)
@@ -34,20 +36,20 @@ internal static class BuildPlan
             if (HouseSteps.Cut(b.Parts[i], i, b.Stock) is { } cut)
             {
                 metal += b.Parts[i].Aisle == Aisle.Rigging ? 0 : 1;
-                all.Add(Own(cut, b.Parts[i].Name) is { } mine ? mine with { Part = i } : cut);
+                all.Add(Own(cut, b.Parts[i]) is { } mine ? mine with { Part = i } : cut);
             }
         all.AddRange(own.Where(s => s.Step.Work == Work.Cut && !all.Exists(a => a.Step == s.Step)));
         if (metal > 0)
             all.Add(HouseSteps.Deburr(metal));
         for (var i = 0; i < b.Parts.Count; i++)
-            if (HouseSteps.Bent(b.Parts[i], i) is { } bent && Own(bent, b.Parts[i].Name) is null)
+            if (HouseSteps.Bent(b.Parts[i], i) is { } bent && Own(bent, b.Parts[i]) is null)
                 all.Add(bent);
         all.AddRange(Sorted(own, Work.Bend, Work.Join));
         foreach (var joint in b.Joints)
         {
             var rows = holes.Where(h => h.Joint == joint.Id).ToList();
             var drilled = HouseSteps.Drilled(joint, rows).ToList();
-            var mine = own.Where(s => s.Step.Work == Work.Drill && s.Step.Of == joint.Id).ToList();
+            var mine = own.Where(s => s.Step.Work == Work.Drill && s.Step.Joint == joint.Id).ToList();
             // A kind's own drilling takes the place of the house's, and of its tapping where it taps; the sizes stand in the table all the same.
             all.AddRange(mine.Select(s => s with { Joints = [joint.Id], Step = s.Step with { How = $"{s.Step.How} {HouseSteps.Sizes(rows)}".TrimEnd() } }));
             all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && !mine.Exists(m => m.Step.Tools.Contains("tap"))) : drilled);
@@ -55,7 +57,7 @@ internal static class BuildPlan
                 all.Add(plugged);
         }
         all.AddRange(holes.Where(h => h.Joint.Length == 0 && h.Sort == HoleSort.Clearance).Select(HouseSteps.DrilledApart));
-        all.AddRange(own.Where(s => s.Step.Work is Work.Drill && !b.Joints.Exists(j => j.Id == s.Step.Of)));
+        all.AddRange(own.Where(s => s.Step.Work is Work.Drill && !b.Joints.Exists(j => j.Id == s.Step.Joint)));
         all.AddRange(Sorted(own, Work.Tap, Work.Pad));
         if (all.Exists(s => s.Step.Work is >= Work.Cut and <= Work.Pad))
             all.Add(new("rig", HouseSteps.DryFit));
@@ -65,18 +67,17 @@ internal static class BuildPlan
                 all.Add(trim);
         all.AddRange(b.Joints.Select(HouseSteps.Plugged).OfType<StationStep>().Where(s => s.Step.Work == Work.Glue));
         // A screw that glue covers goes in with it.
-        all.AddRange(Sorted(own, Work.Glue).Select(s => b.Joints.Exists(j => j.Id == s.Step.Of) ? s with { Joints = [s.Step.Of] } : s));
+        all.AddRange(Sorted(own, Work.Glue).Select(s => b.Joints.Exists(j => j.Id == s.Step.Joint) ? s with { Joints = [s.Step.Joint] } : s));
         all.AddRange(Chain(b, own, Fits));
-        var placed = Linked(all);
+        var placed = Linked(b, all);
         return b.Rig.Bench?.Lines?.Values.Any(l => l.Is is PartIs.Donor or PartIs.MadeForMe) == true
-            ? Linked(AsComeBy(b, all, Lines(b, placed), holes)) : placed;
+            ? Linked(b, AsComeBy(b, all, Lines(b, placed), holes)) : placed;
     }
 
     /// <summary>The steps by how parts are come by: donors are stripped first, and nobody cuts, bends or drills what is made for them.</summary>
     private static List<StationStep> AsComeBy(RigBuilder b, List<StationStep> all, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes)
     {
-        bool Is(int part, PartIs how) => part >= 0 && b.Parts[part] is var p
-            && lines.Any(l => l.Is == how && l.Station == p.Station && l.Name == p.Name && l.Row == p.Row && l.Joint == p.Joint);
+        bool Is(int part, PartIs how) => part >= 0 && lines.Any(l => l.Is == how && l.Pieces.Contains(b.Parts[part].Id));
         var finished = Enumerable.Range(0, b.Parts.Count).Where(i => Is(i, PartIs.MadeForMe)).ToList();
         // Layers of joints that are drilled in what comes finished.
         var drilled = finished.SelectMany(i => (b.Parts[i].Sheet?.Holes.Select(h => h.Layer) ?? []).Concat(b.Parts[i].Cut?.Holes.Select(h => h.Layer) ?? [])
@@ -103,7 +104,7 @@ internal static class BuildPlan
         foreach (var joint in b.Joints.Where(j => j.Station == StationId.Base && !j.First && !fits(j)))
             yield return HouseSteps.Fitted(joint);
         foreach (var step in own.Where(s => s.Station == StationId.Base && s.Step.Work is Work.Place or Work.Fit))
-            yield return step.Step.Of.Length > 0 ? step with { Joints = [step.Step.Of] } : step;
+            yield return step.Step.Joint.Length > 0 ? step with { Joints = [step.Step.Joint] } : step;
         foreach (var path in b.Rig.Second is null ? [RigPath.First] : (RigPath[])[RigPath.First, RigPath.Second])
             foreach (var station in path.Stations.Reverse())
             {
@@ -112,7 +113,7 @@ internal static class BuildPlan
                 foreach (var join in b.Joins.Where(j => j.Station == station && j.Joint is null && !IsCamera(station)))
                     yield return HouseSteps.Snapped(join);
                 foreach (var step in own.Where(s => s.Station == station && s.Step.Work is Work.Place or Work.Fit))
-                    yield return step.Step.Of.Length > 0 ? step with { Joints = [step.Step.Of] } : step;
+                    yield return step.Step.Joint.Length > 0 ? step with { Joints = [step.Step.Joint] } : step;
             }
         foreach (var step in own.Where(s => s.Step.Work == Work.Brace))
             yield return step;
@@ -167,20 +168,34 @@ internal static class BuildPlan
 
     private static bool IsBench(Work w) => w is >= Work.Cut and <= Work.Pad;
 
-    /// <summary>Gives each its id and what must be done before it.</summary>
-    private static List<Placed> Linked(List<StationStep> all)
+    /// <summary>
+    /// What a step is called: its work, the row, the kind that stands there and what it works on, so that what was done on one plate is not taken for another's.
+    /// </summary>
+    private static string NameOf(RigBuilder b, StationStep s)
     {
-        var counts = new Dictionary<string, int>();
+        var kind = DocumentPath.Of(b.Rig, s.Station)?.Kind is { } of ? Kind.InfoOf(of.GetType()).Id : "";
+        var what = s.Part >= 0 ? b.Parts[s.Part].Id.Name : s.Tether?.Id ?? (s.Step.Piece.Length > 0 ? s.Step.Piece : s.Step.Joint);
+        return string.Join('.', new[] { JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString()), s.Station.Replace(':', '.'), kind, what }
+            .Where(w => w.Length > 0));
+    }
+
+    /// <summary>Gives each its id and what must be done before it.</summary>
+    private static List<Placed> Linked(RigBuilder b, List<StationStep> all)
+    {
+        var (counts, before) = (new Dictionary<string, int>(), new Dictionary<string, int>());
         var placed = new List<Placed>();
         for (var i = 0; i < all.Count; i++)
         {
             var s = all[i];
-            var name = $"{JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString())}.{s.Station.Replace(':', '.')}";
-            counts[name] = counts.GetValueOrDefault(name) + 1;
-            placed.Add(new(counts[name] == 1 ? name : $"{name}.{counts[name]}", s, Before(all, i)));
+            var name = NameOf(b, s);
+            var earlier = $"{JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString())}.{s.Station.Replace(':', '.')}";
+            placed.Add(new(Counted(counts, name), Counted(before, earlier), s, Before(all, i)));
         }
         return placed;
     }
+
+    private static string Counted(Dictionary<string, int> counts, string name) =>
+        (counts[name] = counts.GetValueOrDefault(name) + 1) is > 1 and var n ? $"{name}.{n}" : name;
 
     private static List<int> Before(List<StationStep> all, int at)
     {
@@ -230,12 +245,12 @@ internal static class BuildPlan
     [
         // Four magnets are one line: the same thing, put in at the same step.
         .. b.Parts.Select((p, i) => (Part: p, Step: GoesInAt(b, p, i, steps)))
-            .GroupBy(x => (x.Part.Station, x.Part.Name, x.Part.Sort, x.Part.Row, x.Part.Joint, x.Part.Mass, x.Part.Price, x.Step)).Select((g, n) =>
+            .GroupBy(x => (x.Part.Station, x.Part.Name, x.Part.Sort, x.Part.Row, x.Part.Joint, x.Part.Mass, x.Part.Price, x.Step)).Select(g =>
             {
                 var (p, quantity) = (g.First().Part, g.Sum(x => x.Part.Quantity));
-                return new PartLine($"part-{n + 1}", p.Station, p.Name, p.Sort, p.Aisle, quantity, p.Mass * quantity, p.Price * quantity, p.Row, p.Joint,
+                return new PartLine(p.Id.ToString(), p.Station, p.Name, p.Sort, p.Aisle, quantity, p.Mass * quantity, p.Price * quantity, p.Row, p.Joint,
                     g.Key.Step)
-                { Length = p.Sort == PieceSort.Cut ? p.Cut?.Length + p.Cut?.Long : null };
+                { Length = p.Sort == PieceSort.Cut ? p.Cut?.Length + p.Cut?.Long : null, Pieces = [.. g.Select(x => x.Part.Id)] };
             }),
     ]);
 
@@ -262,7 +277,10 @@ internal static class BuildPlan
         IReadOnlyList<Placed> steps, IReadOnlyList<PartLine> lines, RigBuilder b, IReadOnlyList<CutGroup> cuts, IReadOnlyList<HoleRow> holes,
         DateTime? now)
     {
-        double? DoneAt(Placed p) => now is { } clock && b.Rig.Made?.GetValueOrDefault(p.Id)?.Time is { } at ? Math.Min(0, (at - clock).TotalSeconds) : null;
+        var asked = steps.ToDictionary(s => s.Id, s => AsBuilt.At(b, s.Of, holes));
+        var made = steps.ToDictionary(s => s.Id, s => MadeMeasures.Of(b, s.Of, holes, asked[s.Id], b.Rig.Made?.GetValueOrDefault(s.Id)));
+        double? DoneAt(Placed p) => now is { } clock && IsDone(p) && b.Rig.Made?.GetValueOrDefault(p.Id)?.Time is { } at
+            ? Math.Min(0, (at - clock).TotalSeconds) : null;
         (double Start, double End, double Done)[] When(IEnumerable<double?> done) => Schedule.Of([.. steps.Select(s => 60 * s.Of.Step.Minutes)],
             [.. steps.Select(s => s.Of.Step.Wait)], [.. steps.Select(s => (IReadOnlyList<int>)s.After)], [.. done]);
         var times = When(steps.Select(DoneAt));
@@ -277,7 +295,10 @@ internal static class BuildPlan
         IEnumerable<string> Unanswered(Work work) => work is not (Work.Place or Work.TryOn) ? []
             : Questions.Of(b.Rig, b.Host).Where(q => q.Answer != Hosts.Answer.Yes).Select(q => $"Not before this is answered with yes: {q.Ask}");
 
-        bool IsDone(Placed p) => b.Rig.Made?.GetValueOrDefault(p.Id)?.At is not null;
+        // Done is what was done to the measures that are drawn now; what nobody kept the measures of is asked about.
+        bool WasDone(Placed p) => b.Rig.Made is { } all && (all.GetValueOrDefault(p.Id) ?? all.GetValueOrDefault(p.Earlier))?.At is not null;
+        bool IsDone(Placed p) => b.Rig.Made?.GetValueOrDefault(p.Id) is { At: not null } done
+            && (made[p.Id].Count == 0 || done.As is not null) && !made[p.Id].Any(m => m.Differs);
 
         // All that precedes it, near and far.
         HashSet<int> Before(int index)
@@ -304,8 +325,11 @@ internal static class BuildPlan
                 [.. p.After.Select(a => steps[a].Id)], time.Start, time.End, time.Done, [.. parts.Select(l => l.Id)], p.Of.Joints, bars, p.Of.Readings)
             {
                 Number = order[index],
-                Built = AsBuilt.At(b, p.Of, holes),
+                Built = asked[p.Id],
                 IsDone = IsDone(p),
+                MadeAs = made[p.Id],
+                IsOutdated = WasDone(p) && !IsDone(p),
+                Earlier = p.Earlier,
                 HeldBy = IsDone(p) ? null : Before(index).Order().Select(a => steps[a]).FirstOrDefault(a => IsHoldPoint(a.Of.Step.Work) && !IsDone(a))?.Id,
             };
         }

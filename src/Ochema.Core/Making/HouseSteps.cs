@@ -19,7 +19,7 @@ internal sealed record StationStep(string Station, WorkStep Step)
     public IReadOnlyList<Reading> Readings { get; init; } = [];
 
     /// <summary>The tether that is tied; null for all other work.</summary>
-    public Tether? Tether { get; init; }
+    public TetherBuilt? Tether { get; init; }
 }
 
 /// <summary>The steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
@@ -196,7 +196,7 @@ internal static class HouseSteps
         yield return new(joint.Station, new(Work.Drill, $"Drill {(count == 1 ? "the hole" : $"{count} holes")}, {joint.Title}",
             Sizes(holes) + $"{middle} Mark, centre-punch.{pilot}{pair} Deburr both sides.")
         {
-            Of = joint.Id,
+            Joint = joint.Id,
             Tools = ["marker", "punch", "clamps", "drill", "bits", .. holes.Any(h => h.Countersink > 0) ? ["countersink"] : Array.Empty<string>()],
             Minutes = 4 + 3 * count,
             Wrong = "Up to 1 mm off: next clearance size up and a wide washer. More: fill it or turn the part, and drill anew.",
@@ -207,7 +207,7 @@ internal static class HouseSteps
                 $"{string.Join(" and ", tapped.Select(h => h.Layer))}: oil, straight, half a turn back for each turn; blow the chips "
                     + "out. Try the screw by fingers.")
             {
-                Of = joint.Id,
+                Joint = joint.Id,
                 Tools = ["vice", "tap"],
                 Minutes = 5 * tapped.Sum(h => h.Count),
                 Wrong = "It went in crooked: an insert, or the next thread up. A broken tap stays in: another place.",
@@ -303,7 +303,7 @@ internal static class HouseSteps
             $"{screw}{way} into the {Words.Inside(thread.Name)}. {turn}"
             + $"{Words.Capital(r.LooseningSays)}." + string.Concat(r.Notes.Select(n => " " + n)))
         {
-            Of = joint.Id,
+            Joint = joint.Id,
             Tools = set ? ["hex-keys", "marker"] : torque <= Knob ? ["marker"] : joint.Headless ? ["spanners", "marker"]
                 : ["spanners", "torque-wrench", "marker"],
             Minutes = 3 + 2 * Math.Max(joint.Count, joint.Screws),
@@ -369,7 +369,7 @@ internal static class HouseSteps
                 + $"{QuantityText.Of(tether.Knot.Allowance(tether.Row.Thickness), Dimension.Length)}, " : "")
         + "so short that nothing reaches wheel, road or blade. Pull on both ends.")
     { Tools = ["scissors", "lighter"], Minutes = 4 })
-    { Tether = tether.Choice };
+    { Tether = tether };
 
     /// <summary>How long a full battery lasts, said where it is put in; empty where that is not known.</summary>
     private static string Full(CameraRow of) => of.Lasts is { } seconds

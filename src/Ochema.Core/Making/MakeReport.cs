@@ -86,7 +86,11 @@ public sealed record PartLine(
     /// <summary>What is cut to a length, m; null for all else.</summary>
     public double? Length { get; init; }
 
-    /// <summary>What the document calls it: the same as long as the station has such a part.</summary>
+    /// <summary>The pieces that it is of.</summary>
+    [JsonRequired]
+    public IReadOnlyList<PieceId> Pieces { get; init; } = [];
+
+    /// <summary>What the document calls it: its first piece.</summary>
     [JsonRequired]
     public string Key { get; init; } = "";
 
@@ -189,7 +193,7 @@ public enum WorkPlace
 }
 
 /// <summary>A value that is read off something at a step, and goes into the rig.</summary>
-/// <param name="Path">Where it stands in the document.</param>
+/// <param name="Path">What it is called; where it stands in the document, unless something else is read off than the document keeps.</param>
 /// <param name="Minimum">SI.</param>
 /// <param name="Maximum">SI.</param>
 /// <param name="Value">What was read, SI; null while it is not.</param>
@@ -203,6 +207,23 @@ public sealed record Reading(string Path, string Label, string HowTo, Dimension 
 
     /// <summary>What the drawing says, SI; null where nothing is drawn but only found.</summary>
     public double? Planned { get; init; }
+
+    /// <summary>Where the document keeps it, and the note of its day; null where that is the path.</summary>
+    public string? Place { get; init; }
+}
+
+/// <summary>A measure that a step works to.</summary>
+/// <param name="Id">Which one, the same as long as the piece is.</param>
+/// <param name="Drawn">As the rig has it now, SI.</param>
+/// <param name="Made">As it was when the step was done, SI; null while it is not done, or nobody kept it.</param>
+public sealed record MadeMeasure(string Id, string Label, Dimension Dimension, double Drawn, double? Made)
+{
+    /// <summary>Less than this nobody measures at a bench: a tenth of a millimetre, a two-hundredth of all else (judgement).</summary>
+    [JsonIgnore]
+    private double Tolerance => Dimension is Dimension.Length or Dimension.Drill or Dimension.Mark ? 1e-4 : 0.005 * Math.Max(Math.Abs(Drawn), Math.Abs(Made ?? 0));
+
+    /// <summary>True where it was made as something else than is drawn now.</summary>
+    public bool Differs => Made is { } made && Math.Abs(made - Drawn) > Tolerance;
 }
 
 /// <summary>A tool of a step.</summary>
@@ -238,8 +259,20 @@ public sealed record PlanStep(
     /// <summary>Id of a hold point before it that is not done: it has to wait for that; null where none is open.</summary>
     public string? HeldBy { get; init; }
 
-    /// <summary>True where the document says that it was done.</summary>
+    /// <summary>True where the document says that it was done, to the measures that are drawn now.</summary>
     public bool IsDone { get; init; }
+
+    /// <summary>What it works to: a document that says it is done keeps these (<c>as</c>), and is asked about them when the drawing changes.</summary>
+    [JsonRequired]
+    public IReadOnlyList<MadeMeasure> MadeAs { get; init; } = [];
+
+    /// <summary>True where it was done to other measures than are drawn now, or nobody kept to which: made anew, or kept.</summary>
+    [JsonRequired]
+    public bool IsOutdated { get; init; }
+
+    /// <summary>What documents called it before steps were called by their piece; what they say of it there is asked about.</summary>
+    [JsonRequired]
+    public string Earlier { get; init; } = "";
 
     /// <summary>What comes out here and may be entered as it was made: lengths, holes, bends, torques, the aim.</summary>
     [JsonRequired]

@@ -10,30 +10,17 @@ internal static class Purse
     /// <param name="stock">Tells what is cut from bars, which are paid whole.</param>
     public static IReadOnlyList<PartLine> Of(Bench? bench, Catalogue stock, IReadOnlyList<PartLine> lines)
     {
-        var keys = new Dictionary<string, int>();
-        return
-        [
-            .. lines.Select(line =>
-            {
-                var key = KeyOf(line);
-                var n = keys[key] = keys.GetValueOrDefault(key) + 1;
-                return Told(n > 1 ? $"{key} {n}" : key, line, bench, stock);
-            }),
-        ];
+        var earlier = EarlierKeys.Of(lines);
+        return [.. lines.Select((line, i) => Told(line, Said(bench, line, earlier[i]), stock))];
     }
 
-    /// <summary>Station, and what it is: the row with the joint that it belongs to, or its name up to its size.</summary>
-    private static string KeyOf(PartLine line) =>
-        string.Join(' ', new[]
-        {
-            line.Station, line.Row ?? line.Name.Split('{', ',')[0].Trim(), line.Joint ?? "", line.Sort == PieceSort.Bought ? "" : Short(line),
-        }.Where(w => w.Length > 0));
+    /// <summary>What the builder said of a line: of any of its pieces.</summary>
+    private static BenchLine Said(Bench? bench, PartLine line, string earlier) => bench?.Lines is not { } lines ? new()
+        : line.Pieces.Select(p => lines.GetValueOrDefault(p.ToString())).FirstOrDefault(said => said is not null)
+            ?? lines.GetValueOrDefault(earlier) ?? new();
 
-    private static string Short(PartLine line) => line.Name.Split('{', ',', ':')[0].Trim();
-
-    private static PartLine Told(string key, PartLine line, Bench? bench, Catalogue stock)
+    private static PartLine Told(PartLine line, BenchLine said, Catalogue stock)
     {
-        var said = bench?.Lines?.GetValueOrDefault(key) ?? new BenchLine();
         var have = said.Is is PartIs.InDrawer or PartIs.Donor ? said.Have ?? line.Quantity : said.Have ?? 0;
         have = Math.Min(have, line.Quantity);
         var pack = said.Pack ?? 1;
@@ -42,7 +29,7 @@ internal static class Purse
         var barred = said.Is != PartIs.MadeForMe && line is { Sort: PieceSort.Cut, Length: > 0, Row: { } row } && stock.Has("sections", row);
         return line with
         {
-            Key = key,
+            Key = line.Pieces[0].ToString(),
             ByTheBar = barred,
             Is = said.Is,
             Have = have,

@@ -141,14 +141,18 @@ public sealed record BendLine(double At, double Angle, double Radius)
 /// A part: stated once by the kind that it belongs to; frame, list, cost and what is made of it derive from it. <c>Mass</c> (kg) and <c>Price</c> (in the
 /// user's currency) are of one.
 /// </summary>
+/// <param name="Id">What its kind calls it.</param>
 /// <param name="Row">Catalogue row that it is or is cut from; null where there is none.</param>
 /// <param name="Cut">Only of what is cut from a bar or line.</param>
 /// <param name="Sheet">Only of what is cut from sheet or block.</param>
 /// <param name="Joint">Id of the screwed joint that it belongs to; null for all else.</param>
 public sealed record RigPart(
-    string Station, string Name, double Quantity, double Mass, double Price, PieceSort Sort, Aisle Aisle, string? Row = null,
+    PieceId Id, string Name, double Quantity, double Mass, double Price, PieceSort Sort, Aisle Aisle, string? Row = null,
     CutPiece? Cut = null, SheetPiece? Sheet = null, string? Joint = null)
 {
+    /// <summary>Row of the spine.</summary>
+    public string Station => Id.Station;
+
     /// <summary>A part's name without its sizes.</summary>
     public static string Short(string name) => name.Split('{', ',')[0].TrimEnd();
 }

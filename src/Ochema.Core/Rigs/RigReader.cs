@@ -12,6 +12,7 @@ public static class RigReader
     private const int MostJoints = 60;
     private const int MostMeasured = 200;
     private const int LongestName = 120;
+    private const int LongestMeasure = 200;
     private const int MostMade = 300;
     private const int LongestStepNote = 400;
     private const int LongestPath = 200;
@@ -122,6 +123,11 @@ public static class RigReader
             Text(made.Note, $"made.{step}.note", 0, LongestStepNote);
             if (made.At is { } at && Rigs.Made.TimeOf(at) is null)
                 throw new DocumentException($"made.{step}.at", "is no time as 2026-05-01T14:30:00Z");
+            if (made.As is { Count: > Rigs.Made.MostMeasures })
+                throw new DocumentException($"made.{step}.as", $"has {made.As.Count} entries; at most {Rigs.Made.MostMeasures} are read");
+            foreach (var (measure, value) in made.As ?? new Dictionary<string, double>())
+                if (measure.Length is < 1 or > LongestMeasure || !double.IsFinite(value))
+                    throw new DocumentException($"made.{step}.as", $"has a measure that is none: names of 1 to {LongestMeasure} letters, finite numbers");
         }
         if (rig.Bench is { } bench)
             ReadBench(bench, stock);

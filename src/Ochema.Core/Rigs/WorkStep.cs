@@ -90,18 +90,18 @@ public enum Work
 
 /// <summary>
 /// A step of making or fitting as it is done by hand. Kinds state those that are theirs; the house states what follows from pieces and joints, unless the
-/// kind has a step of its own for it (<see cref="Of"/>). All of it is common practice, no source; minutes are typical.
+/// kind has a step of its own for it (<see cref="Piece"/>). All of it is common practice, no source; minutes are typical.
 /// </summary>
 /// <param name="Work">What sort of work.</param>
 /// <param name="Title">What to do, as a headline: "Halve the block".</param>
 /// <param name="How">How, in a few sentences.</param>
 public sealed record WorkStep(Work Work, string Title, string How)
 {
-    /// <summary>
-    /// The piece (beginning of its name on the list) or joint (id) that it works on, in place of what the house would say; empty where it stands for
-    /// nothing else.
-    /// </summary>
-    public string Of { get; init; } = "";
+    /// <summary>The piece that it works on, as its kind calls it, in place of what the house would say; empty for none.</summary>
+    public string Piece { get; init; } = "";
+
+    /// <summary>The joint (id) that it works on, in place of what the house would say; empty for none.</summary>
+    public string Joint { get; init; } = "";
 
     /// <summary>Rows of what goes in at this step, where it is not where the house would look for it.</summary>
     public IReadOnlyList<string> Takes { get; init; } = [];

@@ -39,7 +39,7 @@ public sealed class AsBuiltTests
             var shown = Asked(built).First(a => a.Asked.Path == reading.Path).Asked;
             Assert.Equal(value, shown.Value!.Value, 9);
             Assert.Equal(planned, shown.Planned!.Value, 9);
-            Assert.Equal(Day, built.Measured![reading.Path].On);
+            Assert.Equal(Day, built.Measured![reading.Place!].On);
             // A second reading is of the same drawing; taking it back is the drawing.
             var again = Put(built, reading.Path, planned);
             Assert.Equal(planned, Asked(again).First(a => a.Asked.Path == reading.Path).Asked.Planned!.Value, 9);
@@ -140,10 +140,10 @@ public sealed class AsBuiltTests
     {
         var rig = RigFiles.Named("magnet-and-stud");
         var free = Assert.IsType<Kinds.Reaches.Stud>(rig.Reach).Length;
-        var rod = Asked(rig).Single(a => a.Asked.Path == "reach.length").Asked;
+        var rod = Asked(rig).Single(a => a.Asked.Place == "reach.length").Asked;
         Assert.Equal("Cut to", rod.Label);
         Assert.Equal(free + 0.03, rod.Planned!.Value, 9);
-        var built = Put(rig, "reach.length", free + 0.04);
+        var built = Put(rig, rod.Path, free + 0.04);
         Assert.Equal(free + 0.01, Assert.IsType<Kinds.Reaches.Stud>(built.Reach).Length, 9);
     }
 

@@ -193,7 +193,7 @@ public sealed partial class BuildPlanTests
         var glue = plan.Steps.Single(s => s.Work == Work.Glue);
         var now = new DateTime(2026, 5, 2, 12, 0, 0, DateTimeKind.Utc);
         // Ten hours ago all up to the glue was done.
-        var made = plan.Steps.Where(s => s.Number <= glue.Number).ToDictionary(s => s.Id, _ => new Made("2026-05-02T02:00:00Z"));
+        var made = plan.Steps.Where(s => s.Number <= glue.Number).ToDictionary(s => s.Id, s => s.DoneAt("2026-05-02T02:00:00Z"));
         var later = Maker.Of(rig with { Made = made }, Stock, now: now);
         var cures = later.Steps.Single(s => s.Id == glue.Id);
         Assert.Equal((true, -10 * 3600.0, 14 * 3600.0), (cures.IsDone, cures.End, cures.Done));
@@ -204,10 +204,10 @@ public sealed partial class BuildPlanTests
         // Numbers stay what they were.
         Assert.Equal(plan.Steps.Select(s => s.Id), later.Steps.Select(s => s.Id));
         // All done: ready now.
-        var all = plan.Steps.ToDictionary(s => s.Id, _ => new Made("2026-04-01T00:00:00Z"));
+        var all = plan.Steps.ToDictionary(s => s.Id, s => s.DoneAt("2026-04-01T00:00:00Z"));
         Assert.Equal((0, 0), (Maker.Of(rig with { Made = all }, Stock, now: now).Ready, Maker.Of(rig with { Made = all }, Stock, now: now).HandsOn));
         // A clock that went back does not make it fresh again: what is done later than now is done now.
-        var ahead = Maker.Of(rig with { Made = all.ToDictionary(m => m.Key, _ => new Made("2027-01-01T00:00:00Z")) }, Stock, now: now);
+        var ahead = Maker.Of(rig with { Made = all.ToDictionary(m => m.Key, m => m.Value with { At = "2027-01-01T00:00:00Z" }) }, Stock, now: now);
         Assert.Equal(24 * 3600, ahead.Ready, 6);
     }
 

@@ -11,10 +11,23 @@
   }
   let { step }: Props = $props();
   const session = getSession();
+  let open = $derived(step.built.filter((r) => r.value == null && r.planned != null));
+
+  /** What nobody read off otherwise came out as it was drawn. */
+  async function asDrawn() {
+    for (const r of open) await session.built(r.path, r.planned!);
+  }
 </script>
 
 <section class="mt-4 max-w-[34rem]" aria-label="As it came out" data-built>
-  <h3 class="text-quiet text-xs font-normal">As it came out</h3>
+  <h3 class="text-quiet flex items-baseline justify-between text-xs font-normal">
+    As it came out
+    {#if open.length}
+      <button class="btn btn-xs border-rule" onclick={asDrawn} data-as-drawn>
+        {open.length === 1 ? 'As drawn' : `All ${open.length} as drawn`}
+      </button>
+    {/if}
+  </h3>
   {#each step.built as r (r.path)}
     <ReadingField
       asked={r}
@@ -25,7 +38,7 @@
       <p class="text-quiet mt-1 text-xs" data-drawn>
         {quantity(r.planned ?? 0, r.dimension)} on the drawing
       </p>
-      <TakenNote taken={session.doc.measured?.[r.path] ?? null} onsaid={(said) => session.taken(r.path, said)} />
+      <TakenNote taken={session.doc.measured?.[r.place ?? r.path] ?? null} onsaid={(said) => session.taken(r.place ?? r.path, said)} />
     {/if}
   {/each}
 </section>

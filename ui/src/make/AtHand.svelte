@@ -76,7 +76,7 @@
     <!-- What was said of another step is not said of this one. -->
     {#key step.id}
       <WhatItDid
-        paths={came.map((r) => r.path)}
+        paths={came.map((r) => r.place ?? r.path)}
         what={came.length === 1
           ? `your ${quantity(came[0]!.value!, came[0]!.dimension)}`
           : `your ${came.length} values`}

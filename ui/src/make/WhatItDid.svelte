@@ -27,8 +27,10 @@
 <h3 class="text-quiet mt-3 text-xs font-normal">What {what} did</h3>
 {#if late.problem}
   <p role="alert">{late.problem}</p>
-{:else if !did}
+{:else if !late.value}
   <p class="text-quiet" aria-busy="true">…</p>
+{:else if !did}
+  <p data-did>Nothing: it came out as drawn.</p>
 {:else}
   {@const now = did.built}
   <div data-did>

@@ -4,6 +4,7 @@
   import AtHand from '../make/AtHand.svelte';
   import CutBars from '../make/CutBars.svelte';
   import HoleTable from '../make/HoleTable.svelte';
+  import Outdated from '../make/Outdated.svelte';
   import PartTable from '../make/PartTable.svelte';
   import PrintMenu from '../make/PrintMenu.svelte';
   import ReadingField from '../make/ReadingField.svelte';
@@ -45,7 +46,9 @@
   let next = $derived(steps.find((s) => !s.isDone));
   let step = $derived(steps.find((s) => s.id === chosen) ?? next ?? steps.at(-1));
   let done = $derived(steps.filter((s) => s.isDone).length);
-  let made = $derived(step ? session.doc.made?.[step.id] : undefined);
+  let made = $derived(
+    step ? (session.doc.made?.[step.id] ?? (step.isOutdated ? session.doc.made?.[step.earlier] : undefined)) : undefined,
+  );
   let joints = $derived(session.report!.joints.filter((j) => step?.joints.includes(j.id)));
   let holes = $derived(
     step && (step.work === 'drill' || step.work === 'tap')
@@ -65,16 +68,18 @@
   );
   let notes = $derived(
     steps.flatMap((s) => {
-      const note = session.doc.made?.[s.id]?.note;
+      const note = (session.doc.made?.[s.id] ?? session.doc.made?.[s.earlier])?.note;
       return note ? [{ id: s.id, title: s.title, note }] : [];
     }),
   );
   let curing = $derived(step?.isDone && step.wait > 0 && step.done > 0);
 
-  function say(said: { at?: string | undefined; note?: string }) {
+  function say(said: { at?: string | undefined; note?: string; as?: Record<string, number> }) {
     if (!step) return;
-    const entry = { at: made?.at, note: made?.note ?? '', ...said };
-    const rest = Object.fromEntries(Object.entries(session.doc.made ?? {}).filter(([id]) => id !== step!.id));
+    const entry = { at: made?.at, note: made?.note ?? '', as: made?.as, ...said };
+    const rest = Object.fromEntries(
+      Object.entries(session.doc.made ?? {}).filter(([id]) => id !== step!.id && id !== step!.earlier),
+    );
     const all = entry.at || entry.note ? { ...rest, [step.id]: entry } : rest;
     session.change('made ' + step.id, { ...session.doc, made: Object.keys(all).length ? all : undefined });
   }
@@ -83,11 +88,13 @@
     now = new Date();
     const text = note?.value.trim();
     const at = steps.indexOf(step);
-    say({ at: stamp(now), ...(text === undefined ? {} : { note: text }) });
+    say({ at: stamp(now), as: drawn(step), ...(text === undefined ? {} : { note: text }) });
     // The next that is open, after this one first.
     chosen =
       (steps.slice(at + 1).find((s) => !s.isDone) ?? steps.find((s) => !s.isDone && s.id !== step!.id))?.id ?? step.id;
   }
+  /** What a step works to now, by the plan's name of each measure. */
+  const drawn = (s: Schemas['PlanStep']) => Object.fromEntries(s.madeAs.map((m) => [m.id, m.drawn]));
   const pick = (id: string) => ([chosen, view] = [id, 'Steps']);
 </script>
 
@@ -251,6 +258,9 @@
                 {/if}
               {/each}
             </div>
+          {/if}
+          {#if step.isOutdated}
+            <Outdated {step} onanew={() => say({ at: undefined, as: undefined })} onkeep={(as) => say({ at: made?.at ?? undefined, as })} />
           {/if}
           {#if step.built.length}<AsBuilt {step} />{/if}
           {#if joints.length && (step.work === 'fit' || step.work === 'place' || step.work === 'camera')}

@@ -54,7 +54,7 @@ public sealed record BoltedBracket : BaseKind
             "Take out the host's own screws, never two of a part that needs them at once. Pad under the bracket, screws in by hand for "
                 + "the first turns, then tight in turns, then a mark line. These go in before anything above covers them.")
         {
-            Of = "host-screw",
+            Joint = "host-screw",
             Reads = [nameof(Pad)],
             Tools = ["spanners", "torque-wrench", "marker"],
             Minutes = 8,

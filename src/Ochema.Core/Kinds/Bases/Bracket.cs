@@ -34,7 +34,7 @@ internal static class Bracket
         var strip = new Strip(m, width, thickness, row, footLength, leg, bendRadius);
         var end = Stand(b, foot, id, "Bracket", strip, screw, along.PerpendicularTo(foot.Axis).Normalized());
         b.Checks.Add(new BendCracks(StationId.Base, new(id), m, thickness, bendRadius));
-        b.Parts.Sheet(StationId.Base, Name, strip.Blank(bentTo ?? [], joint, screws, null), m);
+        b.Parts.Sheet(new(StationId.Base, "bracket"), Name, strip.Blank(bentTo ?? [], joint, screws, null), m);
         return new Mount(end, b.Position(end), foot.Axis,
             new ThroughPort("Bracket leg", [new("Bracket leg", LayerRole.Clearance, thickness, m.Id, width, Edge: width / 2)], width));
     }

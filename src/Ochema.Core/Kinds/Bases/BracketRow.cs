@@ -120,7 +120,7 @@ public sealed record BracketRow : BaseKind
             $"Over a block with a radius of {QuantityText.Of(BendRadius, Dimension.Length)}, all alike, foot and leg square. Fingernail over the "
                 + "outside of each: no crack, or it is thrown away.")
         {
-            Of = "L-bracket",
+            Piece = "brackets",
             Reads = [nameof(Leg), nameof(BendRadius)],
             Tools = ["vice", "bending-block", "mallet"],
             Minutes = 40,
@@ -130,7 +130,7 @@ public sealed record BracketRow : BaseKind
             "One of the host's screws out, longer one with bracket and pad in, tight, before the next comes out: never two at once. Fly with the "
                 + "brackets alone.")
         {
-            Of = "host-screw",
+            Joint = "host-screw",
             Reads = [nameof(Pad)],
             Tools = ["hex-keys", "torque-wrench", "marker"],
             Minutes = 40,
@@ -141,7 +141,7 @@ public sealed record BracketRow : BaseKind
             "Legs first, at the bench. Brackets held on by two of the host's screws, rail clamped along them, the boom held on: looked at from afar until it is in "
                 + "line with the flight. Marked through the legs, off again, drilled at the bench.")
         {
-            Of = "rail-screw",
+            Joint = "rail-screw",
             Tools = ["marker", "punch", "clamps", "drill", "bits"],
             Minutes = 60,
             Crew = 2,
@@ -150,7 +150,7 @@ public sealed record BracketRow : BaseKind
         new(Work.Fit, "Rail along the legs",
             "All screws by fingers first, then tight from the middle outwards; lock nuts, a mark line on each. Fly again, rail alone.")
         {
-            Of = "rail-screw",
+            Joint = "rail-screw",
             Tools = ["hex-keys", "spanners", "marker"],
             Minutes = 30,
             Crew = 2,
@@ -177,7 +177,7 @@ public sealed record BracketRow : BaseKind
             onRail.Add(node);
         }
         b.Checks.Add(new BendCracks(StationId.Base, new("bracket"), metal, strip.Height, BendRadius));
-        b.Parts.Sheet(StationId.Base, Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), metal, places.Count);
+        b.Parts.Sheet(new(StationId.Base, "brackets"), Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), metal, places.Count);
         List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond)];
         if (Pad > 0)
             stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-hard", strip.Width));
@@ -236,7 +236,7 @@ public sealed record BracketRow : BaseKind
         b.Offer(RigPoint.BaseFrontLeft, front);
         b.Offer(RigPoint.BaseFrontRight, front);
         var length = Past + Ahead + places[0] - places[^1] + Behind;
-        b.Parts.Cut(StationId.Base, rail, metal, length, what: "Rail", by: nameof(Ahead));
+        b.Parts.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail", by: nameof(Ahead));
         b.Parts.Also(c => c with
         {
             Holes = [new(Past, "Rail", "reach-screw"), .. places.Select(p => new BarHole(Past + Ahead + places[0] - p, "Rail", "rail-screw"))],

@@ -94,14 +94,14 @@ public sealed record BridleBracket : OnBridle
             $"{(elastic ? "Elastic" : "Cord")} {Size(Leg)} from knot to knot, both alike, hooks in the loops. "
                 + $"{(elastic ? "A reef knot joins nothing and a bowline slips in elastic: a stopper with its tail taped, or clamps." : "Drawn over a post with your weight once, then measured again.")}")
         {
-            Of = "Leg:",
+            Piece = "legs",
             Reads = [nameof(Leg)],
             Tools = ["tape", "knife", "lighter"],
             Minutes = 15,
         };
         yield return new(Work.Cut, "Tie the short line", $"{Size(Short)} from shackle to bracket, loop at both ends.")
         {
-            Of = "Short line:",
+            Piece = "short-line",
             Reads = [nameof(Short)],
             Tools = ["tape", "knife", "lighter"],
             Minutes = 5,
@@ -166,13 +166,13 @@ public sealed record BridleBracket : OnBridle
             }
         }
         held.On(springs);
-        b.Parts.Bought(StationId.Base, hook, 3);
-        b.Parts.Cut(StationId.Base, bar, metal, Width + 2 * Past, what: "Bracket", by: nameof(Width));
+        b.Parts.Bought(new(StationId.Base, "hooks"), hook, 3);
+        b.Parts.Cut(new(StationId.Base, "bracket"), bar, metal, Width + 2 * Past, what: "Bracket", by: nameof(Width));
         b.Parts.Also(c => c with { Holes = [new(c.Length / 2, "Bracket")] });
         var weight = 0.0;
-        weight += b.Parts.Length(StationId.Base, shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre, shortRow.PricePerMetre,
+        weight += b.Parts.Length(new(StationId.Base, "short-line"), shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre, shortRow.PricePerMetre,
             Aisle.Rigging, "Short line:", by: nameof(Short)).Mass;
-        weight += 2 * b.Parts.Length(StationId.Base, legRow, Leg + 2 * knot.Allowance(legRow.Thickness), legRow.MassPerMetre, legRow.PricePerMetre,
+        weight += 2 * b.Parts.Length(new(StationId.Base, "legs"), legRow, Leg + 2 * knot.Allowance(legRow.Thickness), legRow.MassPerMetre, legRow.PricePerMetre,
             Aisle.Rigging,
             "Leg:", by: nameof(Leg), quantity: 2).Mass;
         b.PointMass(middle, weight);

@@ -60,7 +60,7 @@ internal static class ClampParts
         var section = Section.Of(SectionShape.Round, diameter, diameter, 0);
         var piece = b.Beam(StationId.Base, id, label, from.Node, top, section, steel, Vec3.UnitX, density: row is null ? 0 : null);
         if (row is not null)
-            b.Parts.Bought(StationId.Base, row, mass: piece.Mass, name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}");
+            b.Parts.Bought(new(StationId.Base, id), row, mass: piece.Mass, name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}");
         b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"{Words.Capital(label)} bends", piece));
         b.Shape(id, StationId.Base, "tube", [b.Point(from.Node), b.Point(top)], [diameter]);
         return new Mount(top, b.Position(top), from.Axis);

@@ -69,9 +69,9 @@ public sealed record FoamRest : HandHeld
         b.Rigid(hold.Top.Node, handle);
         // The elbow lies on the door.
         Grasped(b, new("hands"), handle, new Mount(handle, b.Position(handle), hold.Top.Axis), Propped, 0);
-        var row = b.Parts.Bought(StationId.Base, b.Fitting("handle"));
+        var row = b.Parts.Bought(new(StationId.Base, "handle"), b.Fitting("handle"));
         b.PointMass(handle, row.Mass);
-        b.Parts.Bought(StationId.Base, b.Fitting("pipe-foam"));
+        b.Parts.Bought(new(StationId.Base, "foam"), b.Fitting("pipe-foam"));
         if (!b.HoldsGone)
         {
             b.Checks.Add(new PaneRests(hold.Spring, hold.Top.Axis, PaneTakes));

@@ -58,7 +58,7 @@ public sealed record GlassClamp : BaseKind
         }
         if (b.Host.Kind != "hide")
             b.Findings.Add(new ReportFinding(StationId.Base, "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
-        b.Parts.Bought(StationId.Base, row);
+        b.Parts.Bought(new(StationId.Base, "clamp"), row);
         var top = ClampParts.Stem(b, hold.Top, Height, 0.014, "stem", "clamp neck");
         b.Checks.Add(new GlassWeight(b, EdgeWeight));
         return top with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };

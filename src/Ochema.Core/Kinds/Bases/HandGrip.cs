@@ -50,7 +50,7 @@ public sealed record HandGrip : HandHeld
         b.Shape("base-hold", StationId.Base, "pad", [b.Point(node)], [Diameter, 0.04], spot.Normal);
         var mount = new Mount(top, b.Position(top), spot.Normal);
         Grasped(b, spot.Id, node, mount, Free, Apart, b.Rig.Site.Damping);
-        b.Parts.Bought(StationId.Base, handle);
+        b.Parts.Bought(new(StationId.Base, "handle"), handle);
         return mount with { Offers = new GraspPort("Handle") };
     }
 }

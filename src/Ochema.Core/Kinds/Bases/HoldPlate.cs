@@ -83,14 +83,14 @@ public sealed record HoldPlate : BaseKind
         {
             Tools = ["rule", "marker", "punch", "drill", "bits", "countersink", "clamps"],
             Minutes = 25,
-            Of = "spacer-bolt",
+            Joint = "spacer-bolt",
             Wrong = "Up to 1 mm off: next clearance size up and a wide washer. More: turn the plate a quarter and drill anew.",
         },
         new(Work.Fit, "Spacers and bolts in the plate",
             $"Bolts from above with their washers, into a spacer on every {Hold.Noun}. Tight, then a mark line over head and plate.")
         {
             Takes = ["spacer-m8"],
-            Of = "spacer-bolt",
+            Joint = "spacer-bolt",
             Tools = ["spanners", "torque-wrench", "marker"],
             Minutes = 10,
         },
@@ -189,7 +189,7 @@ public sealed record HoldPlate : BaseKind
             b.Offer(point, eye);
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
-        b.Parts.Sheet(StationId.Base, "Plate", new(Length, Width, Thickness, Material, [])
+        b.Parts.Sheet(new(StationId.Base, "plate"), "Plate", new(Length, Width, Thickness, Material, [])
         {
             LengthBy = nameof(Length),
             WidthBy = nameof(Width),
@@ -201,7 +201,7 @@ public sealed record HoldPlate : BaseKind
                 new(Length / 2, Width / 2, "Plate"),
             ],
         }, material);
-        b.Parts.Bought(StationId.Base, b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}");
+        b.Parts.Bought(new(StationId.Base, "spacers"), b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}");
         b.Shape("plate", StationId.Base, "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
         return new Mount(centre, b.Position(centre), normal,
             new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05)], Math.Min(Length, Width))

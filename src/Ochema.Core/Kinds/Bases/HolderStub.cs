@@ -74,7 +74,7 @@ public sealed record HolderStub : BaseKind
             Kept == StubKept.CrossPin ? "A slot across its foot, 7 mm wide and a finger deep, that drops over the holder's cross-pin: "
                 + "it cannot turn; a hook filed into one side of it, so that a twist keeps it down." : "Its foot filed round: it goes in without catching.")
         {
-            Of = "Stub",
+            Piece = "stub",
             Reads = [nameof(Deep)],
             Tools = ["hacksaw", "file", "vice"],
             Minutes = 15,
@@ -105,7 +105,7 @@ public sealed record HolderStub : BaseKind
         var top = b.Node("stub-top", spot.Point + Rise * spot.Normal);
         var piece = b.Beam(StationId.Base, "stub", "stub", node, top, section, metal, b.Surface.U);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("stub"), "Stub bends at the rim", piece));
-        b.Parts.Cut(StationId.Base, row, metal, Deep + Rise, what: "Stub");
+        b.Parts.Cut(new(StationId.Base, "stub"), row, metal, Deep + Rise, what: "Stub");
         b.PointMass(node, section.Area * Deep * metal.Density);
         b.Holds.Add(new Hold(new("base-hold"), StationId.Base, "stub", spring, node, new Mount(node, spot.Point, spot.Normal)));
         b.Shape("stub", StationId.Base, "tube", [b.Point(node), b.Point(top)], [row.Width]);

@@ -48,7 +48,7 @@ public sealed record HoseClampBracket : BaseKind
         new(Work.Drill, "Open the bracket's hole",
             "Brackets are sold with 6 mm holes, which 1/4-20 does not pass: open it to the size in the table, part clamped, slow.")
         {
-            Of = "head-screw",
+            Joint = "head-screw",
             Tools = ["drill", "bits", "vice"],
             Minutes = 5,
         },
@@ -81,7 +81,7 @@ public sealed record HoseClampBracket : BaseKind
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * Tension * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; tension as you pulled it"));
         }
-        b.Parts.Bought(StationId.Base, band, Math.Round(Bands));
+        b.Parts.Bought(new(StationId.Base, "bands"), band, Math.Round(Bands));
         return Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U,
             bentTo: [nameof(Foot), nameof(Leg), nameof(BendRadius)]);
     }

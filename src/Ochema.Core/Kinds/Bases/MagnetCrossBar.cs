@@ -64,7 +64,7 @@ public sealed record MagnetCrossBar : BaseKind
             "Leave a hand's width. Mitre both ends, hold it up on the bolt heads, trim a little at a time until it lies on both "
                 + $"faces. Span {QuantityText.Of(Span, Dimension.Length)}.")
         {
-            Of = "Cross-bar",
+            Piece = "cross-bar",
             Reads = [nameof(Span)],
             Tools = ["tape", "marker", "mitre-box", "hacksaw", "file"],
             Minutes = 20,
@@ -147,14 +147,14 @@ public sealed record MagnetCrossBar : BaseKind
             bare += piece.Mass;
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-bar"), "Bar bends", piece));
             b.Shape(id + "-bar", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);
-            b.Parts.Bought(StationId.Base, row);
+            b.Parts.Bought(new(StationId.Base, id), row);
         }
         // Cut long for its mitres, with felt and glue.
         b.PointMass(middle, (CutLong - 1) * bare);
         var mitre = Math.Atan2(Rise, Span / 2) / 2;
-        b.Parts.Cut(StationId.Base, bar, metal, CutLong * bare / (section.Area * metal.Density), what: "Cross-bar", mitres: [mitre, mitre]);
-        b.Parts.Bought(StationId.Base, b.Fitting("glue-pack"), name: glue.Name);
-        b.Parts.Bought(StationId.Base, b.Fitting("felt"));
+        b.Parts.Cut(new(StationId.Base, "cross-bar"), bar, metal, CutLong * bare / (section.Area * metal.Density), what: "Cross-bar", mitres: [mitre, mitre]);
+        b.Parts.Bought(new(StationId.Base, "glue"), b.Fitting("glue-pack"), name: glue.Name);
+        b.Parts.Bought(new(StationId.Base, "felt"), b.Fitting("felt"));
         return new Mount(middle, b.Position(middle), b.Surface.Normal,
             new ThroughPort("Bar", [new("Bar", LayerRole.Clearance, bar.Width, bar.Material, bar.Width)], bar.Width));
     }

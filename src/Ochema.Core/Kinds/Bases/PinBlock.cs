@@ -139,14 +139,14 @@ public sealed record PinBlock : OnBridle
         };
         yield return new(Work.Cut, "Cut two cheeks", $"{Size(Width)} × {Size(Height)}, both alike, edges broken: sails and hands pass here.")
         {
-            Of = "Cheek",
+            Piece = "cheeks",
             Tools = ["hacksaw", "file", "rule"],
             Minutes = 15,
         };
         yield return new(Work.Drill, "Drill the bolts' holes through the fitting's own",
             "One cheek clamped to the fitting and marked through it; both cheeks together in the vice, drilled as a pair.")
         {
-            Of = "block-bolts",
+            Joint = "block-bolts",
             Tools = ["vice", "drill", "bits", "clamps", "marker"],
             Minutes = 12,
         };
@@ -155,7 +155,7 @@ public sealed record PinBlock : OnBridle
                 + $"{QuantityText.Of(Pin, Dimension.Drill)} "
                 + $"through all three at once, {Size(Depth / 2)} above the block's lower edge.")
         {
-            Of = "Tongue",
+            Piece = "tongue",
             Reads = [nameof(Depth)],
             Tools = ["vice", "hacksaw", "file", "drill", "bits"],
             Minutes = 20,
@@ -163,7 +163,7 @@ public sealed record PinBlock : OnBridle
         };
         yield return new(Work.Bend, "Bend the tongue's foot", $"Square, round a rod of {Size(BendRadius)} radius; fingernail over the outside: no crack.")
         {
-            Of = "Tongue",
+            Piece = "tongue",
             Reads = [nameof(Drop), nameof(BendRadius)],
             Tools = ["vice", "bending-block", "mallet"],
             Minutes = 10,
@@ -179,7 +179,7 @@ public sealed record PinBlock : OnBridle
                     _ => "and something that keeps it, before it is used.",
                 })
         {
-            Of = "block-bolts",
+            Joint = "block-bolts",
             Takes = ["quick-pin"],
             Tools = ["spanners"],
             Minutes = 6,
@@ -232,7 +232,7 @@ public sealed record PinBlock : OnBridle
         var flat = Edge + Depth + Drop + allowance + 2 * Past;
         // Through cheeks and tongue at once: marked on each all the same, for the first is drilled first.
         var pinned = new OwnHole("pin", "Pin through cheeks and tongue", Pin);
-        b.Parts.Cut(StationId.Base, bar, metal, flat, what: "Tongue, flat");
+        b.Parts.Cut(new(StationId.Base, "tongue"), bar, metal, flat, what: "Tongue, flat");
         b.Parts.Also(c => c with
         {
             Bends = [new(Edge + Depth + Drop + allowance / 2, Math.PI / 2, BendRadius)],
@@ -245,7 +245,7 @@ public sealed record PinBlock : OnBridle
             ThicknessBy = nameof(Cheek),
             Holes = [new(Edge + BoltsApart / 2, Width / 2, "Cheek", "block-bolts"), new(Height - Depth / 2, Width / 2, "Cheek") { Own = pinned }],
         };
-        b.PointMass(pinAt, 2 * b.Parts.Sheet(StationId.Base, "Cheek", cheek, plastic, 2).Mass + b.Parts.Bought(StationId.Base, b.Fitting("quick-pin")).Mass);
+        b.PointMass(pinAt, 2 * b.Parts.Sheet(new(StationId.Base, "cheeks"), "Cheek", cheek, plastic, 2).Mass + b.Parts.Bought(new(StationId.Base, "pin"), b.Fitting("quick-pin")).Mass);
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,

@@ -89,7 +89,7 @@ public sealed record RailTable : BaseKind
             $"16 mm rod cut {Lengths(b)}, ends square. Drill 5/16 in on the axis, started in a lathe or drill press; tap 3/8-16 with oil, "
                 + "half a turn back each turn. Pins of the cups go in there.")
         {
-            Of = "Post",
+            Piece = "post-1",
             Reads = [nameof(Post)],
             Takes = ["stem-16"],
             Tools = ["hacksaw", "file", "drill", "bits", "tap", "vice"],
@@ -109,7 +109,7 @@ public sealed record RailTable : BaseKind
             $"Slide each post until the bubble is right, then clamp at {QuantityText.Of(ClampTorque, Dimension.Torque)}; cross-bar on "
                 + "top, its head plate by U-bolts. A mark line over each clamp.")
         {
-            Of = "rail-clamp-bolt",
+            Joint = "rail-clamp-bolt",
             Reads = [nameof(PostsApart), nameof(ClampTorque)],
             Takes = ["rail-clamp", "u-bolt"],
             Tools = ["level", "spanners", "torque-wrench", "marker"],
@@ -206,14 +206,14 @@ public sealed record RailTable : BaseKind
             new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Torque = ClampTorque, Included = true });
-        b.Parts.Cut(StationId.Base, row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart));
-        b.Parts.Cut(StationId.Base, row, metal, apart + 2 * ClampParts.Past, what: "Cross-bar",
+        b.Parts.Cut(new(StationId.Base, "tubes"), row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart));
+        b.Parts.Cut(new(StationId.Base, "cross-bar"), row, metal, apart + 2 * ClampParts.Past, what: "Cross-bar",
             by: Math.Abs(apart - Apart) < 1e-6 ? nameof(Apart) : null);
         // To the tenth of a millimetre: what is cut alike is one line of the list.
-        foreach (var length in posts.Select(l => Math.Round(l, 4)))
-            b.Parts.Bought(StationId.Base, b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
+        foreach (var (length, n) in posts.Select((l, n) => (Math.Round(l, 4), n + 1)))
+            b.Parts.Bought(new(StationId.Base, $"post-{n}"), b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
                 name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");
-        b.Parts.Bought(StationId.Base, clampRow, 6);
+        b.Parts.Bought(new(StationId.Base, "clamps"), clampRow, 6);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
         var leg = b.Stock.Find<Fastener>("fasteners", "m8");
         var (plateLength, aside) = (0.12, row.Width / 2 + leg.MajorDiameter / 2);
@@ -229,7 +229,7 @@ public sealed record RailTable : BaseKind
             ],
         };
         var (aluminium, bolts) = (b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));
-        b.PointMass(seat, b.Parts.Sheet(StationId.Base, "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought(StationId.Base, bolts, 2).Mass);
+        b.PointMass(seat, b.Parts.Sheet(new(StationId.Base, "head-plate"), "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought(new(StationId.Base, "u-bolts"), bolts, 2).Mass);
         return new Mount(seat, b.Position(seat), up, new ThroughPort("Head plate",
             [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate)
         { Underside = Underside.Covered });

@@ -147,7 +147,7 @@ public sealed record RopeCarriage : BaseKind
             $"{(Two ? "Both boards clamped on each other" : "Board")}: holes for the pulleys' eyes {Size(Wheelbase)} apart, one in the "
                 + $"middle{(Two ? " of the pair for the beam; the beam drilled through them" : "")}.")
         {
-            Of = PulleyBolts,
+            Joint = PulleyBolts,
             Reads = [nameof(Wheelbase)],
             Tools = ["drill", "bits", "clamps", "marker"],
             Minutes = 20,
@@ -155,7 +155,7 @@ public sealed record RopeCarriage : BaseKind
         yield return new(Work.Fit, "Hang the pulleys",
             "Eye, board, wide washer, lock nut: only snug, so that each finds its own line. Side plates open, rope in, plates shut and pinned.")
         {
-            Of = PulleyBolts,
+            Joint = PulleyBolts,
             Tools = ["spanners"],
             Minutes = 10,
             Wrong = "A wheel runs askew and rubs: the bolt is too tight.",
@@ -167,7 +167,7 @@ public sealed record RopeCarriage : BaseKind
                     + $"to anchor"
                 + $"{(Two ? ", both ropes alike" : "")}. Then stop drawing.")
         {
-            Of = "Rope",
+            Piece = "rope",
             Reads = [nameof(Sag)],
             Tools = ["tape", "cloth", "scale"],
             Minutes = 30,
@@ -259,8 +259,8 @@ public sealed record RopeCarriage : BaseKind
                     Vec3.UnitY);
         }
         var count = names.Length;
-        b.Parts.Bought(StationId.Base, pulley, 2 * count);
-        b.Parts.Cut(StationId.Base, timber, wood, boardLength, count, what: "Board", by: nameof(Wheelbase));
+        b.Parts.Bought(new(StationId.Base, "pulleys"), pulley, 2 * count);
+        b.Parts.Cut(new(StationId.Base, "boards"), timber, wood, boardLength, count, what: "Board", by: nameof(Wheelbase));
         b.Parts.Also(c => c with
         {
             Holes = [new(c.Length / 2, "Board", PulleyBolts), new(c.Length / 2, Two ? "Board" : "Carriage", Two ? BeamBolts : null)],
@@ -324,15 +324,15 @@ public sealed record RopeCarriage : BaseKind
         var count = Two ? 2 : 1;
         var rope = Math.Round(chord + 2 * (Tail + knot.Allowance(row.Thickness)), 2);
         var mass = 0.0;
-        void Lines(StrapRow line, double length, int quantity, string what) =>
-            mass += quantity * b.Parts.Length(StationId.Base, line, length, line.MassPerMetre, line.PricePerMetre, Aisle.Rigging, what,
+        void Lines(string piece, StrapRow line, double length, int quantity, string what) =>
+            mass += quantity * b.Parts.Length(new(StationId.Base, piece), line, length, line.MassPerMetre, line.PricePerMetre, Aisle.Rigging, what,
                 quantity: quantity).Mass;
-        Lines(row, rope, count, "Rope:");
-        Lines(ratchet, Sling + 1, count, "Ratchet and sling:");
-        Lines(ratchet, Sling, 1, "Sling round the far anchor:");
-        Lines(cord, Math.Round(2 * Stop + 0.5, 2), 2, "End stop:");
+        Lines("rope", row, rope, count, "Rope:");
+        Lines("ratchet", ratchet, Sling + 1, count, "Ratchet and sling:");
+        Lines("sling", ratchet, Sling, 1, "Sling round the far anchor:");
+        Lines("stop", cord, Math.Round(2 * Stop + 0.5, 2), 2, "End stop:");
         if (Two)
-            mass += 2 * b.Parts.Cut(StationId.Base, timber, wood, Apart + 4 * Past, 2, what: "Spreader board", by: nameof(Apart)).Mass;
+            mass += 2 * b.Parts.Cut(new(StationId.Base, "spreader-boards"), timber, wood, Apart + 4 * Past, 2, what: "Spreader board", by: nameof(Apart)).Mass;
         var nodes = new List<NodeIndex>();
         foreach (var (id, at) in new[] { ("anchor-near", near), ("anchor-far", far) })
         {
@@ -382,7 +382,7 @@ public sealed record RopeCarriage : BaseKind
                 [timber.Width, (b.Position(end) - b.Position(middle)).Length, timber.Height], Vec3.UnitZ, Vec3.UnitY);
         }
         var apart = (b.Position(boards[0]) - b.Position(boards[1])).Length;
-        b.Parts.Cut(StationId.Base, timber, wood, apart + 2 * Past, what: "Beam across", by: nameof(Apart));
+        b.Parts.Cut(new(StationId.Base, "beam"), timber, wood, apart + 2 * Past, what: "Beam across", by: nameof(Apart));
         b.Parts.Also(c => c with { Holes = [new(Past, "Beam", BeamBolts), new(c.Length / 2, "Carriage"), new(c.Length - Past, "Beam", BeamBolts)] });
         b.Joint(new ScrewJoint
         {
@@ -414,9 +414,9 @@ public sealed record RopeCarriage : BaseKind
         var arm = b.Node("counterweight", mount.Position - Back * Vec3.UnitX);
         var piece = b.Beam(StationId.Base, "counterweight-arm", "arm of the counterweight", mount.Node, arm, section, wood, Vec3.UnitZ);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("counterweight-arm"), "Arm of the counterweight breaks", piece));
-        b.PointMass(arm, b.Parts.Own(StationId.Base, "Counterweight", Counterweight).Mass);
+        b.PointMass(arm, b.Parts.Own(new(StationId.Base, "counterweight"), "Counterweight", Counterweight).Mass);
         b.PointMass(arm, section.Area * Past * wood.Density);
-        b.Parts.Cut(StationId.Base, timber, wood, Math.Abs(Back) + Past, what: "Arm of the counterweight");
+        b.Parts.Cut(new(StationId.Base, "counterweight-arm"), timber, wood, Math.Abs(Back) + Past, what: "Arm of the counterweight");
         b.Shape("counterweight", StationId.Base, "magnet", [b.Point(arm)], [0.09, 0.05], Vec3.UnitZ);
         b.Shape("counterweight-arm", StationId.Base, "tube", [b.Point(mount.Node), b.Point(arm)], [timber.Height]);
     }

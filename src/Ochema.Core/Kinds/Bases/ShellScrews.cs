@@ -53,7 +53,7 @@ public sealed record ShellScrews : BaseKind
             $"Bracket drilled first. Hold it up with the camera on, mark two holes {QuantityText.Of(Apart, Dimension.Length)} apart, "
                 + "all off again. Tape stop on the drill at the shell's thickness. Tap size, then tap by hand, straight, clearing often.")
         {
-            Of = "shell-screw",
+            Joint = "shell-screw",
             Reads = [nameof(Apart)],
             Tools = ["drill", "bits", "tap", "tapemark", "marker"],
             Minutes = 20,
@@ -64,7 +64,7 @@ public sealed record ShellScrews : BaseKind
             "Screws cut so that they end flush inside: shell plus bracket. File them flat, feel with a finger. Thread lock, by hand. "
                 + "Tapped plastic stands a handful of refits: count them, or set inserts.")
         {
-            Of = "shell-screw",
+            Joint = "shell-screw",
             Tools = ["hex-keys", "file"],
             Minutes = 10,
             Wrong = "A screw turns without end: the thread is out. An insert, or the next size up.",

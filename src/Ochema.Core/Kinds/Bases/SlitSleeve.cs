@@ -76,7 +76,7 @@ public sealed record SlitSleeve : BaseKind
                 + $"{QuantityText.Of(Slit, Dimension.Length)} out, stopping short of the coupler by a finger. Edges broken with the knife: they cut the "
                     + $"pole and the hand.")
         {
-            Of = "Sleeve",
+            Piece = "sleeve",
             Reads = [nameof(Length), nameof(Slit)],
             Tools = ["rule", "marker", "hacksaw", "vice", "knife"],
             Minutes = 15,
@@ -121,9 +121,9 @@ public sealed record SlitSleeve : BaseKind
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Sleeve is prised off the pole", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * Tension * n, Length / 3, how));
         }
-        b.Parts.Cut(StationId.Base, row, plastic, Length + Neck, what: "Sleeve", by: nameof(Length));
+        b.Parts.Cut(new(StationId.Base, "sleeve"), row, plastic, Length + Neck, what: "Sleeve", by: nameof(Length));
         b.Parts.Also(c => c with { Slit = new(Neck, c.Length, Slit) });
-        b.Parts.Bought(StationId.Base, band, n);
+        b.Parts.Bought(new(StationId.Base, "bands"), band, n);
         var surfaceOf = b.Position(hold.Node);
         // The unslit end stands out below the clamps, for the coupler.
         var down = -b.Surface.U;

@@ -49,7 +49,7 @@ public sealed record SplitBlock : BaseKind
             $"Cut {QuantityText.Of(Width, Dimension.Length)} square so that it centres on the ring clear of its hinge: trim a little, "
                 + "try, trim again. Then halve it along the middle of its thickness: band saw, else a hacksaw in the vice.")
         {
-            Of = "Half block",
+            Piece = "half-blocks",
             Reads = [nameof(Width)],
             Tools = ["rule", "marker", "vice", "hacksaw"],
             Minutes = 12,
@@ -61,7 +61,7 @@ public sealed record SplitBlock : BaseKind
                 + $"{QuantityText.Of(b.Stock.Find<Fastener>("fasteners", Bolt).ClearanceClose, Dimension.Drill)} through both at once, "
                 + $"{QuantityText.Of(HoleOffset, Dimension.Length)} from where the ring bar will lie, so that it misses the bar.")
         {
-            Of = "block-bolt",
+            Joint = "block-bolt",
             Reads = [nameof(HoleOffset)],
             Tools = ["vice", "marker", "drill", "bits"],
             Minutes = 6,
@@ -71,7 +71,7 @@ public sealed record SplitBlock : BaseKind
             "Halves round the bar, bolt from below with its washer, foot or clip on the stud that stands out. Draw it until the rubber "
                 + "bulges a little. Rubber relaxes: again after the first minutes, after the first fitting and before each run.")
         {
-            Of = "block-bolt",
+            Joint = "block-bolt",
             Tools = ["spanners", "marker"],
             Minutes = 5,
         },
@@ -119,7 +119,7 @@ public sealed record SplitBlock : BaseKind
                 FrictionGrip.Halves(squeeze, d, ClampParts.Rubber(b)), "two halves squeezed round a bar, Coulomb friction", source + b.Rig.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
-        b.Parts.Sheet(StationId.Base, "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
+        b.Parts.Sheet(new(StationId.Base, "half-blocks"), "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
         {
             Holes = [new(Cover + d + HoleOffset, Width / 2, "Upper half", "block-bolt")],
         }, rubber, 2);

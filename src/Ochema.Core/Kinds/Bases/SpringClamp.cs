@@ -58,7 +58,7 @@ public sealed record SpringClamp : BaseKind
         if (!b.HoldsGone)
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b), b.Rig.Site.Form == SiteForm.Tube
                 ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement" + b.Rig.Site.RubsWhy);
-        b.Parts.Bought(StationId.Base, row);
+        b.Parts.Bought(new(StationId.Base, "clamp"), row);
         return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud") with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
     }
 }

@@ -67,7 +67,7 @@ public sealed record StrapBase : BaseKind
                 ClampParts.Rubber(b), Foot / 3, "2 × tension × sine of the strap angle"));
         }
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Releases, "pulled off with a scale");
-        b.Parts.Bought(StationId.Base, row);
+        b.Parts.Bought(new(StationId.Base, "base"), row);
         return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle") with { Offers = new BucklePort("Buckle") };
     }
 }

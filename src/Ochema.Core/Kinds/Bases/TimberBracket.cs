@@ -124,7 +124,7 @@ public sealed record TimberBracket : BaseKind
             "Ends square. Down the back of the upright a shallow V, a saw's depth in its middle: it sits on the round of the trunk by its two edges and "
                 + "does not rock.")
         {
-            Of = "Upright",
+            Piece = "upright",
             Reads = [nameof(Height)],
             Tools = ["rule", "marker", "fine-saw", "vice"],
             Minutes = 15,
@@ -135,7 +135,7 @@ public sealed record TimberBracket : BaseKind
                 + "towards the corner, so that "
                 + "the bolts pull the faces together as they are tightened.")
         {
-            Of = "bracket-bolts",
+            Joint = "bracket-bolts",
             Tools = ["drill", "bits", "clamps", "marker"],
             Minutes = 15,
             Wrong = "The faces gape: turn the bracket round and drill beside the first holes.",
@@ -211,10 +211,10 @@ public sealed record TimberBracket : BaseKind
         if (Math.Abs(forward) > Level || Math.Abs(left) > Level)
             b.Findings.Add(new ReportFinding(StationId.Base, "The pivot is out of plumb and what turns on it drifts: "
                 + string.Join("; ", Corrections(b, forward, left)) + "."));
-        b.Parts.Cut(StationId.Base, timber, wood, Height, what: "Upright", by: nameof(Height));
+        b.Parts.Cut(new(StationId.Base, "upright"), timber, wood, Height, what: "Upright", by: nameof(Height));
         b.Parts.Also(c => c with { Holes = [new((CornerNear + CornerFar) / 2, "Upright", BoltedBelow)] });
-        b.Parts.Bought(StationId.Base, screw);
-        b.Parts.Length(StationId.Base, strap, round, strap.MassPerMetre, strap.PricePerMetre, Aisle.Rigging);
+        b.Parts.Bought(new(StationId.Base, "levelling-screw"), screw);
+        b.Parts.Length(new(StationId.Base, "strap"), strap, round, strap.MassPerMetre, strap.PricePerMetre, Aisle.Rigging);
         var axis = new Vec3(Math.Tan(forward), Math.Tan(left), 1).Normalized();
         var away = surface.Normal.PerpendicularTo(axis).Normalized();
         var corner = b.Node("bracket-corner", hold.Top.Position + (Height - Lever) / 2 * surface.U);
@@ -222,7 +222,7 @@ public sealed record TimberBracket : BaseKind
         var end = b.Node("bracket-nose", b.Position(corner) + Nose * away);
         var nose = b.Beam(StationId.Base, "bracket-nose", "nose", corner, end, section, wood, axis);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("bracket-nose"), "Nose of the bracket breaks", nose));
-        b.Parts.Cut(StationId.Base, timber, wood, Nose + timber.Height + ClampParts.Past, what: "Nose", by: nameof(Nose));
+        b.Parts.Cut(new(StationId.Base, "nose"), timber, wood, Nose + timber.Height + ClampParts.Past, what: "Nose", by: nameof(Nose));
         b.Parts.Also(c => c with
         {
             Holes =
@@ -230,7 +230,7 @@ public sealed record TimberBracket : BaseKind
                 new(timber.Height + (CornerNear + CornerFar) / 2, "Nose", Bolted), new(c.Length - ClampParts.Past, "Nose"),
             ],
         });
-        b.PointMass(corner, section.Area * timber.Height * wood.Density + b.Parts.Bought(StationId.Base, b.Fitting("corner-bracket")).Mass);
+        b.PointMass(corner, section.Area * timber.Height * wood.Density + b.Parts.Bought(new(StationId.Base, "corner-bracket"), b.Fitting("corner-bracket")).Mass);
         b.PointMass(end, section.Area * ClampParts.Past * wood.Density);
         if (Nose < CornerFar + FacePlate / 2 + 0.005)
             b.Findings.Add(new ReportFinding(StationId.Base,
@@ -276,7 +276,7 @@ public sealed record TimberBracket : BaseKind
         b.Rigid(end, top);
         StackLayer Plate(string name) => new(name, LayerRole.Clearance, FaceThickness, "steel-s235", FacePlate);
         foreach (var name in new[] { Upper, Lower })
-            b.PointMass(end, b.Parts.Sheet(StationId.Base, name, new(FacePlate, FacePlate, FaceThickness, "steel-s235", [])
+            b.PointMass(end, b.Parts.Sheet(new(StationId.Base, name == Upper ? "upper-plate" : "lower-plate"), name, new(FacePlate, FacePlate, FaceThickness, "steel-s235", [])
             {
                 Holes = [new(FacePlate / 2, FacePlate / 2, name)],
             }, b.Stock.Material("steel-s235")).Mass);

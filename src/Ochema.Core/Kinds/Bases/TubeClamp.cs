@@ -99,7 +99,7 @@ public sealed record TubeClamp : BaseKind
                     capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Rig.Site.RubsWhy}"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
-            b.Parts.Bought(StationId.Base, clamp);
+            b.Parts.Bought(new(StationId.Base, h.Id), clamp);
         }
         var stud = b.Stock.Find<Fastener>("fasteners", Stud);
         b.Joint(new ScrewJoint
@@ -129,7 +129,7 @@ public sealed record TubeClamp : BaseKind
             b.Shape(h.Id + "-rail", StationId.Base, "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
         var length = Apart + 2 * ClampParts.Past;
-        b.Parts.Cut(StationId.Base, rail, metal, length, what: "Rail between the clamps", by: nameof(Apart));
+        b.Parts.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail between the clamps", by: nameof(Apart));
         b.Parts.Also(c => c with
         {
             Holes =

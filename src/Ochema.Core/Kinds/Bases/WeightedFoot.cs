@@ -49,7 +49,7 @@ public sealed record WeightedFoot : BaseKind
             "Middle found by two lines across; pilot, then the size in the table, outdoors. Recess in the block by hole saw so that "
                 + "the nut sits flush: a bolt that stands out scratches the floor. Bolt length from the stack, not by buying three.")
         {
-            Of = "head-screw",
+            Joint = "head-screw",
             Reads = [nameof(Recess)],
             Tools = ["rule", "marker", "punch", "drill", "bits", "hole-saw", "clamps"],
             Minutes = 20,
@@ -72,7 +72,7 @@ public sealed record WeightedFoot : BaseKind
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. "
                 + $"Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));
-        b.Parts.Bought(StationId.Base, b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast");
+        b.Parts.Bought(new(StationId.Base, "pan"), b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast");
         b.Shape("pan", StationId.Base, "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
         return hold.Top with
         {

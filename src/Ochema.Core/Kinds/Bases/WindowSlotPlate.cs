@@ -65,7 +65,7 @@ public sealed record WindowSlotPlate : BaseKind
             $"Hook first, then the shelf, round a rod of {QuantityText.Of(BendRadius, Dimension.Length)}. Mild steel bends cold in "
                 + "this size, easier warm; tempered aluminium does not. Fingernail over the outside: no crack.")
         {
-            Of = "Bent bar",
+            Piece = "bar",
             Reads = [nameof(Hook), nameof(Shelf), nameof(Leg), nameof(BendRadius)],
             Tools = ["vice", "bending-block", "mallet", "rule"],
             Minutes = 20,
@@ -115,7 +115,7 @@ public sealed record WindowSlotPlate : BaseKind
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, b.Rig.Site.Rubs(0.5),
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
-        b.Parts.Cut(StationId.Base, row, metal, Math.Max(flat, shelf.Length), what: "Bent bar, flat");
+        b.Parts.Cut(new(StationId.Base, "bar"), row, metal, Math.Max(flat, shelf.Length), what: "Bent bar, flat");
         var bend = Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
         b.Parts.Also(c => c with
         {
@@ -123,9 +123,9 @@ public sealed record WindowSlotPlate : BaseKind
             Bends = [new(Hook + bend / 2, Math.PI / 2, BendRadius), new(Hook + Shelf + 1.5 * bend, Math.PI / 2, BendRadius)],
             Holes = [new(Hook + bend + Shelf / 2, "Shelf")],
         });
-        b.Parts.Bought(StationId.Base, b.Fitting("felt"));
+        b.Parts.Bought(new(StationId.Base, "felt"), b.Fitting("felt"));
         if (Weight > 0)
-            b.Parts.Bought(StationId.Base, b.Fitting("small-bag"), mass: Weight);
+            b.Parts.Bought(new(StationId.Base, "weight"), b.Fitting("small-bag"), mass: Weight);
         b.Shape("shelf", StationId.Base, "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);
         b.Shape("leg", StationId.Base, "tube", [b.Point(seat, b.Position(seat) + Shelf / 2 * outward),
             b.Point(seat, b.Position(seat) + Shelf / 2 * outward - Leg * hold.Top.Axis)], [row.Height * 2]);

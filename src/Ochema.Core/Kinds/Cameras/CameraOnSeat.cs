@@ -45,7 +45,7 @@ internal static class CameraOnSeat
         var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
         var side = body.Length * body.Height + lens.Length * lens.Diameter;
         b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
-        b.Parts.Own(b.Path.Camera, lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass);
+        b.Parts.Own(new(b.Path.Camera, "camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass);
         var face = b.Faces[^1];
         var above = Shoe(b, c, body, node, middle, view, left, up);
         b.Shape(b.Own("camera"), b.Path.Camera, "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
@@ -110,7 +110,7 @@ internal static class CameraOnSeat
         var face = WindFace.OnNode(node, (view, Drag.Cube * row.Width * row.Height), (left, Drag.Cube * row.Length * row.Height),
             (up, Drag.Cube * row.Length * row.Width));
         b.Faces.Add(face);
-        b.Parts.Own(b.Path.Camera, row.Name, row.Mass);
+        b.Parts.Own(new(b.Path.Camera, "in-shoe"), row.Name, row.Mass);
         b.Shape(b.Own("in-shoe"), b.Path.Camera, "camera", [b.Point(node)], [row.Length, row.Width, row.Height], view, left);
         return new InShoe(row, foot, centre, face);
     }

@@ -55,7 +55,7 @@ public sealed record CradleHead : HeadKind
                 + $"and its liner: it has to go between the flanges.{(Lip > 0 ? " Then the lips, over the same block stood between the walls." : "")} "
                 + "Fingernail over the outside of each: no crack. Liner in, camera in and out without force.")
         {
-            Of = "Cradle",
+            Piece = "cradle",
             Reads = [nameof(Wall), .. Lip > 0 ? (string[])[nameof(Lip)] : [], nameof(BendRadius), nameof(Pad)],
             Tools = ["rule", "marker", "vice", "bending-block", "mallet", "file"],
             Minutes = Lip > 0 ? 40 : 25,
@@ -90,14 +90,14 @@ public sealed record CradleHead : HeadKind
                 b.Findings.Add(new ReportFinding(head, $"The lip stands {QuantityText.Of(Lip, Dimension.Length)} high, the lens begins at "
                     + $"{QuantityText.Of(below, Dimension.Length)}: it is in the picture."));
         }
-        var piece = b.Parts.Sheet(head, $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
+        var piece = b.Parts.Sheet(new(head, "cradle"), $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
             new(flat, across, Thickness, Sheet, [new(first, Math.PI / 2, BendRadius), new(flat - first, Math.PI / 2, BendRadius)])
             {
                 ThicknessBy = nameof(Thickness),
                 Holes = [new(flat / 2, across / 2, "Cradle's floor")],
                 Walls = Lip > BendRadius ? [new(lip, Math.PI / 2, BendRadius), new(across - lip, Math.PI / 2, BendRadius)] : [],
             }, sheet);
-        b.Parts.Bought(head, b.Fitting("cradle-band"));
+        b.Parts.Bought(new(head, "band"), b.Fitting("cradle-band"));
         var seat = HeadParts.Build(b, from, row, null, "Cradle turns on its screw",
             new ThroughPort("Cradle's floor", [new("Cradle's floor", LayerRole.Clearance, Thickness, Sheet, inside)], inside));
         b.PointMass(seat.Node, piece.Mass);

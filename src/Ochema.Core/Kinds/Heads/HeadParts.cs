@@ -52,7 +52,7 @@ internal static class HeadParts
         b.StandsOn(from, new(head + "-screw", head, "screw under the head", underneath ?? Socket(row), f => f.Spring(spring),
             Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3), row.RatedLoad > 5 ? 8 : 4));
         if (made is null)
-            b.Parts.Bought(head, row);
+            b.Parts.Bought(new(head, "head"), row);
         b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height], axis);
         return new Mount(seat, b.Position(seat), axis);
     }

@@ -137,7 +137,7 @@ public sealed record TiltFrame : HeadKind
                         + $"each, 4 × 40 mm, "
                     + "piloted: plywood splits along its edge.")
             {
-                Of = "Inner box, floor",
+                Piece = "inner-floor",
                 Reads = [nameof(Room)],
                 Tools = ["rule", "marker", "fine-saw", "drill", "bits", "clamps"],
                 Minutes = 45,
@@ -150,7 +150,7 @@ public sealed record TiltFrame : HeadKind
                     + $"bending, both legs "
                 + "clamped together, so that they are at one height.")
             {
-                Of = "Inner frame",
+                Piece = "inner-frame",
                 Reads = [nameof(BendRadius), nameof(Room)],
                 Tools = ["rule", "marker", "vice", "bending-block", "mallet", "file"],
                 Minutes = 40,
@@ -267,7 +267,7 @@ public sealed record TiltFrame : HeadKind
                 Box(b, head, name, bar, metal, flat == flatInner ? (s.Inner, s.Up) : (s.Outer, s.Drop), aside, layer, joint);
                 continue;
             }
-            b.Parts.Cut(head, bar, metal, flat.Flat, what: name, by: name == "Outer frame" && By != TiltedBy.Hand ? nameof(Beside) : null);
+            b.Parts.Cut(new(head, layer == Floor ? "inner-frame" : "outer-frame"), bar, metal, flat.Flat, what: name, by: name == "Outer frame" && By != TiltedBy.Hand ? nameof(Beside) : null);
             b.Parts.Also(c => c with
             {
                 Bends = [new(flat.Bend, Math.PI / 2, BendRadius), new(c.Length - flat.Bend, Math.PI / 2, BendRadius)],
@@ -276,13 +276,13 @@ public sealed record TiltFrame : HeadKind
         }
         b.PointMass(seat, each * flatInner.Flat);
         b.PointMass(foot, each * flatOuter.Flat + row.Mass);
-        b.Parts.Bought(head, row);
+        b.Parts.Bought(new(head, "hinge"), row);
         if (SetBack > 0)
-            b.PointMass(seat, b.Parts.Bought(head, b.Fitting("slide-plate")).Mass);
+            b.PointMass(seat, b.Parts.Bought(new(head, "slide-plate"), b.Fitting("slide-plate")).Mass);
         if (By != TiltedBy.Hand)
-            b.PointMass(outer.Left, b.Parts.Bought(head, b.Fitting("tilt-servo")).Mass);
+            b.PointMass(outer.Left, b.Parts.Bought(new(head, "servo"), b.Fitting("tilt-servo")).Mass);
         if (By == TiltedBy.ServoAndButton)
-            b.PointMass(inner.Left, b.Parts.Bought(head, b.Fitting("button-servo")).Mass);
+            b.PointMass(inner.Left, b.Parts.Bought(new(head, "button-servo"), b.Fitting("button-servo")).Mass);
         var bolt = b.Stock.Find<Fastener>("fasteners", PivotBolt);
         b.Joint(new ScrewJoint
         {
@@ -320,9 +320,9 @@ public sealed record TiltFrame : HeadKind
         string layer, string? joint)
     {
         var box = name.Replace("frame", "box", StringComparison.Ordinal);
-        b.Parts.Cut(head, bar, wood, size.Inside + 2 * bar.Height, what: $"{box}, floor");
+        b.Parts.Cut(new(head, layer == Floor ? "inner-floor" : "outer-floor"), bar, wood, size.Inside + 2 * bar.Height, what: $"{box}, floor");
         b.Parts.Also(c => c with { Holes = [new(c.Length / 2 + aside, layer, joint)] });
-        b.Parts.Cut(head, bar, wood, size.Up + Past, 2, what: $"{box}, side");
+        b.Parts.Cut(new(head, layer == Floor ? "inner-sides" : "outer-sides"), bar, wood, size.Up + Past, 2, what: $"{box}, side");
         b.Parts.Also(c => c with { Holes = [new(c.Length - Past, name, b.Own("tilt-pivot"))] });
     }
 

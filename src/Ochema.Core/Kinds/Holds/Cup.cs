@@ -75,7 +75,7 @@ public sealed record Cup : HoldKind
             if (Vacuum is not null)
                 b.Checks.Add(new SuctionAltitude(b, spot, suction));
         }
-        b.Parts.Bought(spot.Station, row);
+        b.Parts.Bought(new(spot.Station, spot.Id), row);
         return hold;
     }
 }

@@ -80,7 +80,7 @@ public sealed record Magnet : HoldKind
         if (!spot.Material.Magnetic)
             b.Findings.Add(new ReportFinding(spot.Station,
                 $"A magnet does not stick to {Words.Inside(spot.Material.Name)}. Try it on the panel; take cups, straps or a clamp instead.", true));
-        b.Parts.Bought(spot.Station, row);
+        b.Parts.Bought(new(spot.Station, spot.Id), row);
         return hold;
     }
 }

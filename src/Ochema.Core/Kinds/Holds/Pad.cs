@@ -57,7 +57,7 @@ public sealed record Pad : HoldKind
         var hold = PanelHold.Place(b, spot, 3 * ks, ks, 3 * ks * row.Width * row.Width / 12, row.Width / 2, 0.012, row.Mass, 0.4, "pad");
         if (!b.HoldsGone)
             b.Checks.Add(new AdhesiveStrength(b, spot, hold.Spring, row, Cure));
-        b.Parts.Bought(spot.Station, row);
+        b.Parts.Bought(new(spot.Station, spot.Id), row);
         return hold;
     }
 }

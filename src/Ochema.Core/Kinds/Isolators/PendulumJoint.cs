@@ -54,7 +54,7 @@ public sealed record PendulumJoint : IsolatorKind
             var turning = Math.Max(1e-3, Centring + (from.Axis.Z < 0 ? 1 : -1) * load * Loads.MotionProfile.Gravity * arm);
             return new SoftState(load, 0, Stop * arm, Math.Sqrt(turning / Math.Max(1e-4, load * arm * arm)) / (2 * Math.PI));
         };
-        b.Parts.Bought(StationId.Isolator, joint);
+        b.Parts.Bought(new(StationId.Isolator, "joint"), joint);
         b.Shape("isolator", StationId.Isolator, "joint", [b.Point(pivot)], [0.05], Vec3.UnitX);
         ThroughPort Of(string half) => new(half, [new(half, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.05);
         b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the soft joint", Of("Joint's upper half"), f => f.Spring(spring), 0.025));

@@ -46,8 +46,8 @@ internal static class SoftMount
             var k = n / (upright / along + (1 - upright) / across);
             return new SoftState(load, load * Loads.MotionProfile.Gravity / k, row.Travel, Math.Sqrt(k / load) / (2 * Math.PI));
         };
-        b.Parts.Bought(StationId.Isolator, row, n);
-        b.Parts.Bought(StationId.Isolator, plate, 2);
+        b.Parts.Bought(new(StationId.Isolator, "mounts"), row, n);
+        b.Parts.Bought(new(StationId.Isolator, "plates"), plate, 2);
         b.Shape("isolator", StationId.Isolator, "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
         var through = new ThroughPort("Soft mount's plate", [new("Soft mount's plate", LayerRole.Clearance, Plate, "al-6061-t6", 0.05)], 2 * spread);
         b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw under the soft mount", through, f => f.Spring(spring), Math.Max(0.015, spread)));

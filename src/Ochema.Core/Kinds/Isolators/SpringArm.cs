@@ -148,9 +148,9 @@ public sealed record SpringArm : IsolatorKind
             b.Findings.Add(f);
         b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
-        b.Parts.Bought(StationId.Isolator, frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}");
-        b.Parts.Bought(StationId.Isolator, row, Math.Round(Count));
-        b.Parts.Length(StationId.Isolator, link, Link, LinkMass, link.PricePerMetre, Aisle.Metal, "Link of the arm:", nameof(Link), 2);
+        b.Parts.Bought(new(StationId.Isolator, "arm"), frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}");
+        b.Parts.Bought(new(StationId.Isolator, "springs"), row, Math.Round(Count));
+        b.Parts.Length(new(StationId.Isolator, "links"), link, Link, LinkMass, link.PricePerMetre, Aisle.Metal, "Link of the arm:", nameof(Link), 2);
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", StationId.Isolator, "tube",
                 [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);

@@ -23,7 +23,7 @@ internal static class StrapLine
         if (length < 0.03)
         {
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
-            b.Parts.Length(station, row, 0, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
+            b.Parts.Length(new(station, "strap"), row, 0, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
             return;
         }
         var name = b.NameOf(station, strap.Id);
@@ -33,7 +33,7 @@ internal static class StrapLine
         if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
         b.Checks.Add(new StrapTension(b, new(name), station, line, row, knot, strap.Edge));
-        b.Parts.Length(station, row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
+        b.Parts.Length(new(station, "strap"), row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
         b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new ReportFinding(station,

@@ -57,7 +57,7 @@ internal static class TetherLine
                     $"If it comes off, {Words.Inside(built.Name)} lets it fall "
                     + (built.IsTooLong(b) ? "all the way" : QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length))
                     + $", and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
-            b.Parts.Length(StationId.Tether, row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
+            b.Parts.Length(new(StationId.Tether, id), row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
             b.Shape(id, StationId.Tether, "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }
     }

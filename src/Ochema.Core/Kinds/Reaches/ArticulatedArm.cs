@@ -83,7 +83,7 @@ public sealed record ArticulatedArm : ReachKind
             b.Shape(b.Own($"{name}-arm"), b.Path.Reach, "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
             b.Shape(b.Own($"{name}-joint"), b.Path.Reach, "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
         }
-        b.Parts.Bought(b.Path.Reach, row, mass: row.MassPerMetre * Length);
+        b.Parts.Bought(new(b.Path.Reach, "arm"), row, mass: row.MassPerMetre * Length);
         var stud = new StudPort("Arm's stud", row.Thread, null, true);
         b.StandsOn(from, new(b.Own("reach-screw"), b.Path.Reach, "stud at the arm's foot", stud, f => f.Spring(foot),
             Math.Max(0.01, 0.7 * row.LinkDiameter)));

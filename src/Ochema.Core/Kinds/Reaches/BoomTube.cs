@@ -37,7 +37,7 @@ public sealed record BoomTube : ReachKind
             "Mast in its flange, crossing clamp on, boom through it. Mark height and swing on both tubes with tape. Both bolts again "
                 + "after every change.")
         {
-            Of = "crossing-bolt",
+            Joint = "crossing-bolt",
             Reads = [nameof(Height), nameof(StickOut), nameof(Heading)],
             Tools = ["spanners", "torque-wrench", "tapemark"],
             Minutes = 15,
@@ -70,11 +70,11 @@ public sealed record BoomTube : ReachKind
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "plate under the mast",
             new FlangePort("Mast's flange", 0.005, 0.07, 4, "m8", "flange-screw", "screws of the mast's flange"),
             b.EndLoad(mast.First), 0.035));
-        b.Parts.Cut(reach, row, metal, Height + ClampParts.Past, what: "Mast", by: nameof(Height));
-        b.Parts.Cut(reach, row, metal, StickOut + ClampParts.Past, what: "Boom", by: nameof(StickOut));
-        b.PointMass(from.Node, b.Parts.Bought(reach, b.Fitting("foot-flange")).Mass);
+        b.Parts.Cut(new(reach, "mast"), row, metal, Height + ClampParts.Past, what: "Mast", by: nameof(Height));
+        b.Parts.Cut(new(reach, "boom"), row, metal, StickOut + ClampParts.Past, what: "Boom", by: nameof(StickOut));
+        b.PointMass(from.Node, b.Parts.Bought(new(reach, "flange"), b.Fitting("foot-flange")).Mass);
         var clamp = b.Fitting("crossing-clamp");
-        b.Parts.Bought(reach, clamp);
+        b.Parts.Bought(new(reach, "crossing-clamp"), clamp);
         // Both tubes stand out past the clamp that they cross in.
         b.PointMass(mastTop, clamp.Mass + 2 * section.Area * ClampParts.Past * metal.Density);
         b.Shape(b.Own("mast"), reach, "tube", [b.Point(from.Node), b.Point(mastTop)], [row.Width]);

@@ -38,7 +38,7 @@ public sealed record ConduitBoom : ReachKind
             "Front bolt in, the boom in line with the flight as seen from afar, then the rear bolt; lock nuts, a mark line on both. Fly without the camera, "
                 + "then with it. Cones under it on the ground.")
         {
-            Of = b.Own("boom-bolt"),
+            Joint = b.Own("boom-bolt"),
             Reads = [nameof(StickOut)],
             Tools = ["spanners", "marker", "level"],
             Minutes = 25,
@@ -83,7 +83,7 @@ public sealed record ConduitBoom : ReachKind
             tail = Behind;
             b.PointMass(rear, Behind * section.Area * metal.Density);
         }
-        b.Parts.Cut(reach, row, metal, StickOut + length + tail, what: "Boom", by: nameof(StickOut));
+        b.Parts.Cut(new(reach, "boom"), row, metal, StickOut + length + tail, what: "Boom", by: nameof(StickOut));
         b.Parts.Also(c => c with
         {
             Holes = [.. tail > 0 ? [new BarHole(tail, "Boom", b.Own("boom-bolt"))] : (BarHole[])[], new(tail + length, "Boom", b.Own("reach-screw"))],

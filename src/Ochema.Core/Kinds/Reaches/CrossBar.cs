@@ -55,7 +55,7 @@ public sealed record CrossBar : ReachKind
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own("cross")), "Cross-bar bends at its bolt", bent.Piece,
                 Stock.Section.Drilled(row.Shape, row.Width, row.Height, row.Wall, hole)));
         }
-        b.Parts.Cut(reach, row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null);
+        b.Parts.Cut(new(reach, "cross-bar"), row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null);
         b.Parts.Also(c => c with
         {
             Holes = [new(Lap / 2, "Cross-bar", b.Own("cross-bar-bolt")), .. Math.Abs(Offset) > 0.004 ? [new(c.Length - Lap / 2, "Cross-bar")] : (BarHole[])[]],

@@ -109,7 +109,7 @@ public sealed record FoldingArm : ReachKind
                 + "middle: a bit that "
                 + "runs off makes a link that stands askew.")
         {
-            Of = Foot,
+            Joint = Foot,
             Reads = [nameof(Past)],
             Tools = ["rule", "marker", "punch", "drill", "bits", "vice", "file"],
             Minutes = 10 * Count,
@@ -182,14 +182,14 @@ public sealed record FoldingArm : ReachKind
             b.Checks.Add(new PivotBolt(b, reach, new(pivot), $"Bolt of the {Words.Inside(title)} gives", spring, axis, bolt, drawn, row.Width));
             b.Checks.Add(new PivotGapes(reach, new(pivot), $"{title} gapes and droops", spring, axis, drawn, row.Width));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own($"link-{i + 1}")), $"Link {i + 1} bends", piece));
-            b.Parts.Cut(reach, row, metal, lengths[i] + 2 * Past, what: $"Link {i + 1}", by: Names[i]);
+            b.Parts.Cut(new(reach, $"link-{i + 1}"), row, metal, lengths[i] + 2 * Past, what: $"Link {i + 1}", by: Names[i]);
             var (own, last) = (i, i == Count - 1);
             b.Parts.Also(c => c with
             {
                 Holes = [new(Past, $"Link {own + 1}", Screw(own)),
                 new(c.Length - Past, $"Link {own + 1}", last ? null : Screw(own + 1))]
             });
-            b.PointMass(foot, Past * each + b.Parts.Bought(reach, washer).Mass);
+            b.PointMass(foot, Past * each + b.Parts.Bought(new(reach, $"washer-{i + 1}"), washer).Mass);
             b.PointMass(end, Past * each);
             b.Shape(b.Own($"link-{i + 1}"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
             b.Shape(pivot, reach, "joint", [b.Point(foot)], [row.Width * 1.2], axis);

@@ -65,7 +65,7 @@ public sealed record GooseneckReach : ReachKind
                 + $"with {QuantityText.Of(load, Dimension.Mass)} on it, "
                 + $"it droops {QuantityText.Of(Gooseneck.Droop(row.BendingStiffness, Length, load, mass), Dimension.Length)}."));
         });
-        b.Parts.Length(reach, row, Length, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging, by: nameof(Length));
+        b.Parts.Length(new(reach, "gooseneck"), row, Length, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging, by: nameof(Length));
         b.Shape(b.Own("neck"), reach, "tube", [b.Point(root), b.Point(top)], [row.Diameter]);
         var stud = new StudPort("Gooseneck's stud", "1-4-20", null);
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "stud at the gooseneck's root", stud, f => f.Spring(spring), 0.008));

@@ -96,7 +96,7 @@ public sealed record PipeArm : ReachKind
                 b.Findings.Add(new ReportFinding(reach, $"{called} of {Holes.Size(length)}: the elbows take up {Holes.Size(least)}, "
                     + $"each {Holes.Size(elbow.TakeOff)} to the bottom of its socket and {Holes.Size(elbow.Socket)} of pipe in it.", true));
             else
-                b.Parts.Cut(reach, row, plastic, PipeFitting.Cut(length, lower, upper), what: called, by: by);
+                b.Parts.Cut(new(reach, $"pipe-{name}"), row, plastic, PipeFitting.Cut(length, lower, upper), what: called, by: by);
             if (name == "rise")
                 b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pipe's foot", new TubePort("Pipe", row),
                     b.EndLoad(piece.First), row.Width / 2));
@@ -104,12 +104,12 @@ public sealed record PipeArm : ReachKind
         foreach (var corner in new[] { first, second })
         {
             // Where the elbow is there is no pipe.
-            b.PointMass(corner, b.Parts.Bought(reach, b.Fitting(elbow.Row)).Mass - 2 * elbow.TakeOff * each);
+            b.PointMass(corner, b.Parts.Bought(new(reach, corner == first ? "elbow-1" : "elbow-2"), b.Fitting(elbow.Row)).Mass - 2 * elbow.TakeOff * each);
             b.Shape(b.Own(corner == first ? "pipe-joint-1" : "pipe-joint-2"), reach, "tube",
                 [b.Point(corner, b.Position(corner) - elbow.Socket * from.Axis),
                     b.Point(corner, b.Position(corner) + elbow.Socket * from.Axis)], [row.Width * 1.3]);
         }
-        b.Parts.Bought(reach, b.Fitting("glue-pack"), name: glue.Name);
+        b.Parts.Bought(new(reach, "cement"), b.Fitting("glue-pack"), name: glue.Name);
         if (glue.Fault("pvc", "pvc", b.Rig.Run.Skin) is { } fault)
             b.Findings.Add(new ReportFinding(reach, $"The arm's joints: {fault}.", true));
         return new Mount(top, b.Position(top), from.Axis, new TubePort("Pipe's end", row));

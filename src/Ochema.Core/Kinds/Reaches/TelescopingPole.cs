@@ -81,7 +81,7 @@ public sealed record TelescopingPole : ReachKind
             var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side,
                 through: Poles.Hands(b, from, direction, begins, begins + Length / 2));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own(id)), $"{Words.Capital(label)} bends", piece));
-            b.Parts.Cut(reach, row, piece.Material, Length / 2, what: Words.Capital(label));
+            b.Parts.Cut(new(reach, id), row, piece.Material, Length / 2, what: Words.Capital(label));
             b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
             return piece;
         }
@@ -105,7 +105,7 @@ public sealed record TelescopingPole : ReachKind
         Poles.Bows(b, from, b.Own("pole-low"), [low, high], direction, Length);
         var lockRow = b.Fitting("twist-lock");
         b.PointMass(middle, lockRow.Mass);
-        b.Parts.Bought(reach, lockRow);
+        b.Parts.Bought(new(reach, "lock"), lockRow);
         Poles.LockTurns(b, b.Own("pole-lock"), "Lock of the pole turns", spring, direction, LockTorque);
         return new Mount(tip, b.Position(tip), Poles.Up(from), new TubePort("Upper tube", inner));
     }
