@@ -14,8 +14,7 @@ internal static class TetherPlan
     private const double Longest = 1.5;
 
     /// <summary>Lines for straps by their ratchet, which nobody ties a camera with.</summary>
-    private static bool Line(StrapRow row) => !row.Id.StartsWith("ratchet", StringComparison.Ordinal)
-        && !row.Id.StartsWith("cam-", StringComparison.Ordinal) && !row.Id.StartsWith("elastic", StringComparison.Ordinal);
+    private static bool Line(StrapRow row) => !row.HasBuckle && !row.IsElastic;
 
     /// <summary>The best tether for a piece of either path, from its camera; null when none on the shelf catches what hangs there.</summary>
     public static (Tether Tether, string Says)? For(RigBuilder b, string station) =>

@@ -60,7 +60,7 @@ internal static class Joining
         {
             if (foot.Load is { } load)
                 b.Checks.Add(new CouplerHolds(b, foot.Station, new(id), load, foot.Axis ?? from.Axis,
-                    PipeCap.All.First(c => c.Pipe == pipe.Tube.Id), Glues.Find("pvc-cement")));
+                    PipeCap.All.First(c => c.Pipe == pipe.Tube.Pipe), Glues.Find("pvc-cement")));
             b.Joins.Add(new(foot.Station, made.Sort, null, $"{pipe.Name} cemented into a coupler"));
             return;
         }

@@ -93,15 +93,15 @@ public sealed class Boat(string id, string name, double length, double beam, dou
     {
         var (name, id) = side > 0 ? ("left", "") : ("right", "-right");
         KeepClear Box(string i, string n, double rear, double front, double inner, double outer, double low, double high, string why) =>
-            new(i + id, $"{n}, {name}", [rear, side > 0 ? inner : -outer, low], [front, side > 0 ? outer : -inner, high], why);
+            new(i + id, $"{n}, {name}", [rear, side > 0 ? inner : -outer, low], [front, side > 0 ? outer : -inner, high], why)
+            { Paddled = side > 0 ? Sides.Left : Sides.Right };
         yield return Box("stroke", "paddle's blade", -0.2, 0.75, beam / 2 + 0.01, beam / 2 + 0.5, -0.45, 0.35, "The blade comes through here.");
         yield return Box("hands", "hands and shaft of the paddle", -0.25, 0.45, 0.12, beam / 2 + 0.35,
             freeboard + 0.16, freeboard + 0.6, "Hands and shaft pass here at every stroke.");
     }
 
     public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => engine is not null || survey.Paddled == Sides.Both ? Zones
-        : [.. Zones.Where(z => survey.Paddled == Sides.Left ? !z.Id.EndsWith("-right", StringComparison.Ordinal)
-            : z.Id is "cockpit" || z.Id.EndsWith("-right", StringComparison.Ordinal))];
+        : [.. Zones.Where(z => z.Paddled is null || z.Paddled == survey.Paddled)];
 
     public override PanelSurface Surface(Site site)
     {

@@ -145,4 +145,9 @@ public static class HostLibrary
 /// <param name="Why">What happens there.</param>
 /// <param name="Sight">Only to be seen through: thin rods and straps may cross it.</param>
 /// <param name="Inside">Behind the skin: nothing that hangs outside swings there.</param>
-public sealed record KeepClear(string Id, string Name, double[] Low, double[] High, string Why, bool Sight = false, bool Inside = false);
+public sealed record KeepClear(string Id, string Name, double[] Low, double[] High, string Why, bool Sight = false, bool Inside = false)
+{
+    /// <summary>The side of the paddle that passes there; null for what is there on whatever side is paddled.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public Sides? Paddled { get; init; }
+}

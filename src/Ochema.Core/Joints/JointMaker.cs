@@ -128,7 +128,7 @@ public static class JointMaker
             case (_, BallSocketPort socket):
                 return [.. Make(below, new StudPort("Ball's stud", Usual, null), stock),
                     .. With("ball-stud", [Clasped(new("Ball", socket.Grip.Diameter), socket)])];
-            case (TubePort lower, TubePort upper) when lower.Tube.Id == upper.Tube.Id && PipeCap.All.Any(c => c.Pipe == lower.Tube.Id):
+            case (TubePort lower, TubePort upper) when lower.Tube.Pipe is { } pipe && upper.Tube.Pipe == pipe && PipeCap.All.Any(c => c.Pipe == pipe):
                 return With("pvc-coupler", [new(JoinSort.Cemented, null, [])]);
             case (TubePort tube, _):
                 return Plugged(tube, Make(Plug(tube, stock), above, stock), stock);

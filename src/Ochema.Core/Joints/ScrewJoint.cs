@@ -391,8 +391,8 @@ public sealed record ScrewJoint
         var nutMaterial = Stock.Material(l.Material);
         if (Threads.Reassemblies(nutMaterial) is { } times)
             notes.Add($"Tapped plastic: about {times} times on and off, then a new hole or an insert.");
-        if (Layers.Any(x => x.Material.StartsWith("al-", StringComparison.Ordinal))
-            && (Thread.Grade.StartsWith("A2", StringComparison.Ordinal) || Layers.Any(x => x.Material.StartsWith("stainless", StringComparison.Ordinal))))
+        bool Any(MaterialGrade grade) => Layers.Any(x => x.Material.Length > 0 && Stock.Material(x.Material).Grade == grade);
+        if (Any(MaterialGrade.Aluminium) && (Thread.Stainless || Any(MaterialGrade.Stainless)))
             notes.Add("Stainless on aluminium eats it in salt and wet: grease or a plastic washer between.");
         double from = 0;
         var drawn = new List<LayerReport>();

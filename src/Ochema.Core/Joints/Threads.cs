@@ -66,5 +66,5 @@ public static class Threads
     public static int? Reassemblies(Material nut) => nut.Family is MaterialFamily.Metal ? null : 10;
 
     /// <summary>True for inch threads.</summary>
-    public static bool Inch(Fastener f) => !f.Id.StartsWith('m');
+    public static bool Inch(Fastener f) => f.Inch;
 }

@@ -23,7 +23,8 @@ public static class RigAssembly
             return m;
         }
         var top = At(RigPoint.BaseTop, rig.Base.Build(b));
-        var isolated = At(RigPoint.IsolatorTop, rig.Isolator.Build(b, At(RigPoint.ReachTop, rig.Reach.Build(b, top))));
+        var reached = At(RigPoint.ReachTop, rig.Reach.Build(b, top));
+        var isolated = At(RigPoint.IsolatorTop, b.OnSoftMount(() => rig.Isolator.Build(b, reached)));
         var seat = At(RigPoint.HeadTop, rig.Head.Build(b, isolated));
         b.Camera = CameraOnSeat.Build(b, seat, rig.Camera);
         if (rig.Second is { } second)

@@ -56,7 +56,7 @@ public sealed class StockChoiceAttribute(string label, string list) : Attribute
     /// <summary>What is said for choosing none of them, as "nothing"; empty where one has to be chosen.</summary>
     public string None { get; init; } = "";
 
-    /// <summary>Only rows whose <c>type</c> or <c>shape</c> is one of these (comma-separated).</summary>
+    /// <summary>Only rows of one of these sorts, or ids of lists that nobody has rows of (comma-separated).</summary>
     public string Only { get; init; } = "";
 }
 

@@ -7,8 +7,9 @@ namespace Ochema.Core.Responses;
 public readonly record struct StationId
 {
     private readonly string? text;
+    private readonly string? user;
 
-    private StationId(string text) => this.text = text;
+    private StationId(string text, string? user = null, bool brace = false) => (this.text, this.user, IsBrace) = (text, user, brace);
 
     /// <summary>What the rig is held on.</summary>
     public static StationId Site { get; } = new("site");
@@ -23,19 +24,19 @@ public readonly record struct StationId
     public static StationId Tether { get; } = new("tether");
 
     /// <summary>A strut, by the user's id.</summary>
-    public static StationId Brace(string id) => new("brace:" + id);
+    public static StationId Brace(string id) => new("brace:" + id, id, true);
 
     /// <summary>A strap, by the user's id.</summary>
-    public static StationId Strap(string id) => new("strap:" + id);
+    public static StationId Strap(string id) => new("strap:" + id, id);
 
     /// <summary>A station that there is one of on each path; the path knows its name there.</summary>
     internal static StationId OnPath(string name) => new(name);
 
     /// <summary>True for a strut.</summary>
-    public bool IsBrace => ToString().StartsWith("brace:", StringComparison.Ordinal);
+    public bool IsBrace { get; }
 
     /// <summary>The user's id of a strut or strap; the row's own name for all others.</summary>
-    public string UserId => ToString() is var s && s.IndexOf(':', StringComparison.Ordinal) is >= 0 and var at ? s[(at + 1)..] : s;
+    public string UserId => user ?? ToString();
 
     /// <summary>As reports call it.</summary>
     public override string ToString() => text ?? "";

@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
 using Ochema.Core.Structure;
@@ -21,13 +22,13 @@ public static class Clearance
             if (hit is null)
                 continue;
             yield return margin <= 0 && !(zone.Sight && Thin(hit))
-                ? new ReportFinding(hit.Station, $"The {What(hit)} stands in the {zone.Name}. {zone.Why}", Blocks: true)
-                : new ReportFinding(hit.Station, margin <= 0 ? $"The {What(hit)} crosses the {zone.Name}, thinly. {zone.Why}"
-                    : $"The {What(hit)} comes within {QuantityText.Of(margin, Quantities.Dimension.Length)} of the {zone.Name}"
+                ? new ReportFinding(hit.Station, $"The {What(b.Rig, hit)} stands in the {zone.Name}. {zone.Why}", Blocks: true)
+                : new ReportFinding(hit.Station, margin <= 0 ? $"The {What(b.Rig, hit)} crosses the {zone.Name}, thinly. {zone.Why}"
+                    : $"The {What(b.Rig, hit)} comes within {QuantityText.Of(margin, Quantities.Dimension.Length)} of the {zone.Name}"
                         + $"{(margin < LooseEnd && hit.Type is "strap" ? ": tie its loose end" : ": mind its swing")}. {zone.Why}");
         }
         if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b, host) is { } part)
-            yield return new ReportFinding(part.Station, $"The {What(part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, which the rules of the day refuse.", Blocks: true);
+            yield return new ReportFinding(part.Station, $"The {What(b.Rig, part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, which the rules of the day refuse.", Blocks: true);
     }
 
     /// <summary>The shape that comes nearest to a zone, and by how much, m (0 inside); null when none is within its swing.</summary>
@@ -74,6 +75,6 @@ public static class Clearance
         return new Vec3(Out(p.X, z.Low[0], z.High[0]), Out(p.Y, z.Low[1], z.High[1]), Out(p.Z, z.Low[2], z.High[2])).Length;
     }
 
-    private static string What(FigureShape s) => s.Type is "camera" or "lens" or "strap" or "plate" or "head" ? s.Type
-        : s.Station.Split(':')[0] switch { "brace" => "strut", "isolator" => "soft mount", var station => station };
+    private static string What(RigDocument rig, FigureShape s) => s.Type is "camera" or "lens" or "strap" or "plate" or "head" ? s.Type
+        : rig.Braces.Any(x => StationId.Brace(x.Id) == s.Station) ? "strut" : s.Station == StationId.Isolator ? "soft mount" : RigPath.Kind(s.Station);
 }

@@ -3,6 +3,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 
+using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs;
 
 /// <summary>A change of one station that is worth trying: what advice, for holding and for the picture, puts in its place.</summary>
@@ -52,7 +53,7 @@ public abstract record BaseKind : StationKind
     internal virtual BaseKind WithHolds(int count) => this;
 
     /// <summary>The answers it stands for at a place of a form; <paramref name="own"/> where it is what the rig stands on.</summary>
-    internal virtual IEnumerable<Stance> Stances(Hosts.SiteForm form, bool own) => [];
+    internal virtual IEnumerable<Stance> Stances(Hosts.SiteForm form, bool own, Catalogue stock) => [];
 
     /// <summary>How much further apart feet are tried.</summary>
     internal const double Further = 4.0 / 3;

@@ -46,7 +46,7 @@ public static class MeasureReader
     public static IEnumerable<IStockRow> Rows(StockChoiceAttribute a, Catalogue stock)
     {
         var only = a.Only.Split(',', StringSplitOptions.RemoveEmptyEntries);
-        return stock.Lists[a.List].Where(r => only.Length == 0 || only.Contains(r.Id) || only.Contains(TypeOf(r)));
+        return stock.Lists[a.List].Where(r => only.Length == 0 || only.Contains(r.Id) || TypesOf(r).Any(only.Contains));
     }
 
     /// <summary>A copy of a kind with another catalogue row.</summary>
@@ -78,12 +78,19 @@ public static class MeasureReader
     /// <summary>Type of what fits a camera's shoe, for <see cref="StockChoiceAttribute.Only"/>.</summary>
     internal const string InShoe = "in-shoe";
 
-    private static string? TypeOf(IStockRow row) => row switch
+    /// <summary>What a row is, by its sort and never by its name, for <see cref="StockChoiceAttribute.Only"/>.</summary>
+    private static IEnumerable<string> TypesOf(IStockRow row) => row switch
     {
-        HeadRow h => h.Type,
-        CameraRow { InShoe: true } => InShoe,
-        IsolatorRow i => i.Type,
-        SectionRow s => JsonNamingPolicy.KebabCaseLower.ConvertName(s.Shape.ToString()),
-        _ => null,
+        HeadRow h => [h.Type],
+        CameraRow { InShoe: true } => [InShoe],
+        IsolatorRow i => [i.Type],
+        SectionRow s => s.Pipe is null ? [Named(s.Shape)] : [Named(s.Shape), Pipe],
+        StrapRow s => [Named(s.Sort)],
+        _ => [],
     };
+
+    /// <summary>Type of a tube that fittings are sold for.</summary>
+    private const string Pipe = "pipe";
+
+    private static string Named(Enum sort) => JsonNamingPolicy.KebabCaseLower.ConvertName(sort.ToString());
 }

@@ -47,8 +47,9 @@ public sealed record StrapBuilt(Strap Strap, LineIndex Line, Vec3 From, Vec3 Anc
 /// <param name="First">First element's index.</param>
 /// <param name="Count">How many elements it was cut into.</param>
 /// <param name="Mass">Its own, kg; without the water it carries along.</param>
+/// <param name="Id">What its kind calls it.</param>
 public sealed record BeamPiece(
-    StationId Station, string Label, BeamIndex First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass)
+    StationId Station, string Id, string Label, BeamIndex First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass)
 {
 
 

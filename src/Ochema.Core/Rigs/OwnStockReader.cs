@@ -70,7 +70,7 @@ public static class OwnStockReader
     }
 
     /// <summary>Names of a row that are no text of its owner's.</summary>
-    private static IEnumerable<PropertyInfo> Named(Type row) => row.GetProperties().Where(p => p.PropertyType == typeof(string)
+    private static IEnumerable<PropertyInfo> Named(Type row) => row.GetProperties().Where(p => p.PropertyType == typeof(string) && p.CanWrite
         && p.Name is not (nameof(IStockRow.Id) or nameof(IStockRow.Name) or nameof(IStockRow.Source) or nameof(IStockRow.Range))
         && p.GetCustomAttribute<Quantities.StockChoiceAttribute>() is null);
 

@@ -89,6 +89,21 @@ public sealed class RigBuilder
 
     private readonly List<Action> later = [];
 
+    /// <summary>Springs of the soft mount.</summary>
+    private Range soft;
+
+    /// <summary>Builds the soft mount; its springs are known as its own.</summary>
+    internal Mount OnSoftMount(Func<Mount> build)
+    {
+        var first = springs.Count;
+        var mount = build();
+        soft = first..springs.Count;
+        return mount;
+    }
+
+    /// <summary>True for a spring of the soft mount.</summary>
+    public bool IsSoft(SpringIndex spring) => spring >= soft.Start.Value && spring < soft.End.Value;
+
     /// <summary>Something to be said once the whole rig is built.</summary>
     public void Later(Action say) => later.Add(say);
 
@@ -183,7 +198,7 @@ public sealed class RigBuilder
         if (userNames.TryGetValue(row, out var known))
             return known;
         var checks = Checks;
-        var taken = nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id) || id.StartsWith("tether-", StringComparison.Ordinal)
+        var taken = nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id) || Enumerable.Range(2, Rig.Tethers.Count + 1).Any(n => id == $"tether-{n}")
             || Holds.Exists(h => h.Id == id || h.Station == id) || checks.Exists(c => c.Part == id || c.Station == id) || Parts.Any(p => p.Station == id)
             || Links.Exists(l => l.Spring == id || l.Station == id) || Figure.Exists(f => f.Id == id);
         return userNames[row] = taken ? row : id;
@@ -328,7 +343,7 @@ public sealed class RigBuilder
                 Faces.Add(WindFace.OnMember(new(members.Count - 1), s));
             previous = next;
         }
-        var piece = new BeamPiece(station, label, first, cut, s, m, length, pinned, s.Area * length * (density ?? m.Density));
+        var piece = new BeamPiece(station, id, label, first, cut, s, m, length, pinned, s.Area * length * (density ?? m.Density));
         Pieces.Add(piece);
         return piece;
     }

@@ -34,7 +34,7 @@ public static class Adviser
         if (now.Moves || now.Verdict.Why != Why.Missing)
             yield break;
         var b = now.Model.Builder;
-        foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && !r.Station.StartsWith("brace", StringComparison.Ordinal))
+        foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && rig.Braces.All(x => Responses.StationId.Brace(x.Id) != r.Station))
             .OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
             if (TetherPlan.For(b, few.Station) is { } plan
                 && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock, stop) is { } change)

@@ -33,8 +33,8 @@ public static class Schools
                 list.Add(new School(id, question, computed));
         }
         var form = rig.Site.Form;
-        var bases = rig.Base.Stances(form, own: true).Concat(
-            KindRegistry.Fresh<BaseKind>().Where(b => b.GetType() != rig.Base.GetType()).SelectMany(b => b.Stances(form, own: false))).ToList();
+        var bases = rig.Base.Stances(form, own: true, stock).Concat(
+            KindRegistry.Fresh<BaseKind>().Where(b => b.GetType() != rig.Base.GetType()).SelectMany(b => b.Stances(form, own: false, stock))).ToList();
         var isolators = KindRegistry.Fresh<IsolatorKind>().Select(i => rig.Isolator.GetType() == i.GetType() ? rig.Isolator : i)
             .Where(i => i.Stance is not null).Select(i => i.Stance! with { Now = i == rig.Isolator });
         Add("hold", "Cups, magnets, or clamps and threads?", Sides(SchoolQuestion.Hold, bases, s => rig with { Base = (BaseKind)s.Kind }));

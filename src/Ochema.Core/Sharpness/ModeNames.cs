@@ -1,5 +1,6 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Responses;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Sharpness;
 
@@ -15,8 +16,8 @@ internal static class ModeNames
     public static string Of(RigModel model, RigMode m)
     {
         var springs = model.System.Model.Springs;
-        var (best, id) = springs.Select((s, i) => (Energy: model.System.SpringEnergy(m.Shape, i), s.Id)).MaxBy(x => x.Energy);
-        return $"camera {Way(m)} {(best / (0.5 * m.Omega2) < Named ? "as its members bend" : Where(model, id))}";
+        var (best, at) = springs.Select((_, i) => (Energy: model.System.SpringEnergy(m.Shape, i), At: i)).MaxBy(x => x.Energy);
+        return $"camera {Way(m)} {(best / (0.5 * m.Omega2) < Named ? "as its members bend" : Where(model, new(at), springs[at].Id))}";
     }
 
     private static string Way(RigMode m)
@@ -28,14 +29,14 @@ internal static class ModeNames
             : Math.Abs(move.X) >= Math.Abs(move.Z) ? "rocks fore and aft" : "goes up and down";
     }
 
-    private static string Where(RigModel model, string spring)
+    private static string Where(RigModel model, SpringIndex at, string spring)
     {
         var place = model.Builder.Rig.Site;
         return model.Builder.Holds.FirstOrDefault(h => h.Id == spring) switch
         {
             { } foot when foot.Station == StationId.Base && place.Form.Where(place) is { } where => where,
             { } hold => $"on its {hold.Label}",
-            null when spring.StartsWith("isolator", StringComparison.Ordinal) || spring.StartsWith("arm", StringComparison.Ordinal) || spring.StartsWith("pendulum", StringComparison.Ordinal) => "on its soft mount",
+            null when model.Builder.IsSoft(at) => "on its soft mount",
             _ => $"at the {spring.Replace("-spring", "").Replace('-', ' ')}",
         };
     }

@@ -58,7 +58,7 @@ public static class Glues
     ];
 
     /// <summary>What a material is to a glue: PVC is joined by its own cement only.</summary>
-    public static string Family(Stock.Material m) => m.Id == "pvc" ? "pvc" : m.Family.ToString().ToLowerInvariant();
+    public static string Family(Stock.Material m) => m.Grade == MaterialGrade.Pvc ? "pvc" : m.Family.ToString().ToLowerInvariant();
 
     /// <exception cref="DocumentException">There is none of that name.</exception>
     public static Glue Find(string id) => All.FirstOrDefault(g => g.Id == id) ?? throw new DocumentException("", $"there is no glue '{id}'");

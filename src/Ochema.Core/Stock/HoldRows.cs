@@ -1,3 +1,4 @@
+using System.ComponentModel;
 using System.Text.Json.Serialization;
 using Ochema.Core.Quantities;
 
@@ -68,6 +69,41 @@ public sealed record AdhesivePadRow(
     public Aisle Aisle => Aisle.Glue;
 }
 
+/// <summary>What a line is: it says which knots hold in it, what it can be used for, and never what it is called.</summary>
+public enum LineSort
+{
+    /// <summary>Nobody said: asked, and until then judged as elastic, in which the fewest knots hold.</summary>
+    [Description("not said")]
+    Unsaid,
+
+    [Description("ratchet strap")]
+    Ratchet,
+
+    [Description("cam-buckle strap")]
+    CamBuckle,
+
+    [Description("webbing without a buckle")]
+    Webbing,
+
+    [Description("cord that stretches little")]
+    Cord,
+
+    [Description("cord that stretches, nylon")]
+    StretchCord,
+
+    [Description("rope")]
+    Rope,
+
+    [Description("stretching lanyard, sewn")]
+    Lanyard,
+
+    [Description("wire")]
+    Wire,
+
+    [Description("elastic")]
+    Elastic,
+}
+
 /// <summary>A strap, cord or wire. Axial stiffness N (force per unit strain), breaking strength N.</summary>
 public sealed record StrapRow(
     string Id, string Name,
@@ -81,6 +117,23 @@ public sealed record StrapRow(
     [property: Measure("Keeps of its pull", Dimension.Ratio, 0.1, 1, HowTo = "after an hour, by scale: cam buckles creep, ratchets hardly")]
     double Keeps = StrapRow.UsuallyKeeps) : IStockRow
 {
+    /// <summary>What sort of line it is.</summary>
+    [Option("Sort", HowTo = "says which knots hold in it and what it may be used for")]
+    public LineSort Sort { get; init; }
+
+    /// <summary>True where only knots for elastic hold: also where nobody said what it is.</summary>
+    [JsonIgnore]
+    public bool IsElastic => Sort is LineSort.Elastic or LineSort.Unsaid;
+
+    /// <summary>True for what is drawn by a buckle, which nobody ties a camera with.</summary>
+    [JsonIgnore]
+    public bool HasBuckle => Sort is LineSort.Ratchet or LineSort.CamBuckle;
+
+    /// <summary>What has to be said of it before its knots can be judged, in words; null where all is.</summary>
+    [JsonIgnore]
+    public string? Asks => Sort != LineSort.Unsaid ? null
+        : $"what sort of line {Words.Inside(Name)} is was not said: say it on its row; until then it is judged as elastic";
+
     /// <summary>Share of its pull that a line tied off by hand keeps (judgement, 0.6–0.9: the knot settles, the line creeps).</summary>
     public const double UsuallyKeeps = 0.8;
 

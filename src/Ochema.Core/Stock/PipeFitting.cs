@@ -1,12 +1,12 @@
 namespace Ochema.Core.Stock;
 
 /// <summary>An elbow that a pipe is cemented into. Pipes end on the bottom of its sockets: what is between its middle and there is no pipe.</summary>
-/// <param name="Pipe">Section of the pipe, catalogue id.</param>
+/// <param name="Pipe">Pipe that goes in.</param>
 /// <param name="Row">Fitting of the shelf.</param>
 /// <param name="TakeOff">Its middle to the bottom of a socket, m.</param>
 /// <param name="Socket">How deep a socket is, m.</param>
 /// <param name="Source">Where the sizes are from.</param>
-public sealed record PipeFitting(string Pipe, string Row, double TakeOff, double Socket, string Source)
+public sealed record PipeFitting(PipeSize Pipe, string Row, double TakeOff, double Socket, string Source)
 {
     private const double Inch = 0.0254;
     private const string D2466 = "ASTM D2466, least socket depth and laying length of schedule 40 fittings; from memory, measure yours";
@@ -14,9 +14,9 @@ public sealed record PipeFitting(string Pipe, string Row, double TakeOff, double
     /// <summary>Elbows of 90° by the pipe that goes in.</summary>
     public static IReadOnlyList<PipeFitting> Elbows { get; } =
     [
-        new("pvc-1-2", "pvc-elbow-1-2", 0.500 * Inch, 0.688 * Inch, D2466),
-        new("pvc-3-4", "pvc-elbow-3-4", 0.5625 * Inch, 0.719 * Inch, D2466),
-        new("pvc-1", "pvc-elbow-1", 0.6875 * Inch, 0.875 * Inch, D2466),
+        new(PipeSize.Half, "pvc-elbow-1-2", 0.500 * Inch, 0.688 * Inch, D2466),
+        new(PipeSize.ThreeQuarters, "pvc-elbow-3-4", 0.5625 * Inch, 0.719 * Inch, D2466),
+        new(PipeSize.One, "pvc-elbow-1", 0.6875 * Inch, 0.875 * Inch, D2466),
     ];
 
     /// <summary>Length of a pipe between the middles of what it goes into, m; where it goes into nothing, to its end.</summary>
@@ -33,7 +33,7 @@ public sealed record PipeFitting(string Pipe, string Row, double TakeOff, double
 }
 
 /// <summary>A coupler with a plug in it, as a cap over the end of a tube.</summary>
-/// <param name="Pipe">Section of the pipe that the coupler is for, catalogue id.</param>
+/// <param name="Pipe">Pipe that the coupler is for.</param>
 /// <param name="Row">Its plug on the shelf.</param>
 /// <param name="Bore">Inside of its socket, m.</param>
 /// <param name="Socket">How deep, m.</param>
@@ -41,7 +41,7 @@ public sealed record PipeFitting(string Pipe, string Row, double TakeOff, double
 /// <param name="Across">Flats of the plug's octagon, m.</param>
 /// <param name="Floor">Thickness of the plug's face, m.</param>
 /// <param name="Counterbore">From below into it, m.</param>
-public sealed record PipeCap(string Pipe, string Row, double Bore, double Socket, double Wall, double Across, double Floor, double Counterbore, string Source)
+public sealed record PipeCap(PipeSize Pipe, string Row, double Bore, double Socket, double Wall, double Across, double Floor, double Counterbore, string Source)
 {
     private const string D2466 = "ASTM D2466 sockets, from memory; plug's head and face judgement, measure yours";
 
@@ -51,8 +51,8 @@ public sealed record PipeCap(string Pipe, string Row, double Bore, double Socket
     /// <summary>By the pipe of the coupler.</summary>
     public static IReadOnlyList<PipeCap> All { get; } =
     [
-        new("pvc-1-2", "pvc-plug-1-2", 0.0214, 0.0175, 0.0036, 0.028, 0.012, 0.005, D2466),
-        new("pvc-3-4", "pvc-plug-3-4", 0.0268, 0.0183, 0.0038, 0.034, 0.013, 0.005, D2466),
-        new("pvc-1", "pvc-plug-1", 0.0335, 0.0222, 0.0043, 0.042, 0.014, 0.005, D2466),
+        new(PipeSize.Half, "pvc-plug-1-2", 0.0214, 0.0175, 0.0036, 0.028, 0.012, 0.005, D2466),
+        new(PipeSize.ThreeQuarters, "pvc-plug-3-4", 0.0268, 0.0183, 0.0038, 0.034, 0.013, 0.005, D2466),
+        new(PipeSize.One, "pvc-plug-1", 0.0335, 0.0222, 0.0043, 0.042, 0.014, 0.005, D2466),
     ];
 }

@@ -82,6 +82,9 @@ public sealed record Material(
         string? Range = null, double? BendRatio = null,
     double PricePerKilogram = 0) : IStockRow
 {
+    /// <summary>Which of its family it is, where something goes by that.</summary>
+    public MaterialGrade Grade { get; init; }
+
     public double ShearModulus => YoungsModulus / (2 * (1 + PoissonRatio));
 }
 
@@ -98,6 +101,18 @@ public enum MaterialFamily
     Ground,
 }
 
+/// <summary>Materials that something goes by: what glue joins them, what eats what in the wet, what bends warm.</summary>
+public enum MaterialGrade
+{
+    /// <summary>None of those below.</summary>
+    Other,
+    Aluminium,
+    Steel,
+    Stainless,
+    Brass,
+    Pvc,
+}
+
 /// <summary>A screw thread with drill sizes (m), stress area (m²) and proof stress (Pa).</summary>
 public sealed record Fastener(
     string Id, string Name, [property: Measure("Across", Dimension.Length, 0.0005, 0.1)] double MajorDiameter, double Pitch, double StressArea,
@@ -107,6 +122,12 @@ public sealed record Fastener(
     [property: Measure("Proof stress", Dimension.Stress, 1e7, 5e9)] double ProofStress, string Grade, string Source,
     string? Range = null, double ScrewPrice = 0, double NutPrice = 0, double WasherPrice = 0) : IStockRow
 {
+    /// <summary>True for threads of the inch system (ASME B1.1), sold and drilled by it.</summary>
+    public bool Inch { get; init; }
+
+    /// <summary>True for screws of stainless steel (ISO 3506-1).</summary>
+    public bool Stainless { get; init; }
+
     /// <summary>Proof load, N: proof stress × stress area (ISO 898-1, SAE J429).</summary>
     public double ProofLoad => ProofStress * StressArea;
 }

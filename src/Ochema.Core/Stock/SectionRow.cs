@@ -1,7 +1,21 @@
+using System.ComponentModel;
 using System.Text.Json.Serialization;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Stock;
+
+/// <summary>Nominal pipes that fittings are sold for (ASTM D1785).</summary>
+public enum PipeSize
+{
+    [Description("1/2 in")]
+    Half,
+
+    [Description("3/4 in")]
+    ThreeQuarters,
+
+    [Description("1 in")]
+    One,
+}
 
 /// <summary>A bar, tube or strip. Lengths in m, price per m.</summary>
 /// <param name="Width">Across (diameter of round ones).</param>
@@ -14,6 +28,11 @@ public sealed record SectionRow(
     [property: Measure("Wall", Dimension.Length, 0, 0.05, HowTo = "0 for a solid bar; thickness of flat bar")] double Wall,
     [property: Measure("Price a metre", Dimension.Money, 0, 1000)] double PricePerMetre, string Source, string? Range = null) : IStockRow
 {
+    /// <summary>The pipe that it is to fittings and couplers; null for what goes into none.</summary>
+    [Option("As a pipe", HowTo = "the size that its fittings are sold by; leave empty for what goes into none")]
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public PipeSize? Pipe { get; init; }
+
     /// <inheritdoc/>
     [JsonIgnore]
     public (string Field, string Reason)? Wrong => Shape switch

@@ -20,12 +20,12 @@ public sealed class PipeTests
     [InlineData("pvc-3-4", 0.719)]
     [InlineData("pvc-1", 0.875)]
     public void SocketDepths(string pipe, double inches) =>
-        Assert.Equal(inches * 0.0254, PipeFitting.Elbows.Single(e => e.Pipe == pipe).Socket, 1e-5);
+        Assert.Equal(inches * 0.0254, PipeFitting.Elbows.Single(e => e.Pipe == Catalogue.Shipped.Find<SectionRow>("sections", pipe).Pipe).Socket, 1e-5);
 
     [Fact] // common practice, no source: 8 in between the middles of two half-inch elbows is a pipe of 7 in; they meet over a nipple of some 32 mm
     public void APipeIsShorterThanItsMiddlesByBothElbows()
     {
-        var half = PipeFitting.Elbows.Single(e => e.Pipe == "pvc-1-2");
+        var half = PipeFitting.Elbows.Single(e => e.Pipe == PipeSize.Half);
         Assert.Equal(7 * 0.0254, PipeFitting.Cut(8 * 0.0254, half, half), 1e-9);
         Assert.Equal(7.5 * 0.0254, PipeFitting.Cut(8 * 0.0254, null, half), 1e-9);
         var least = PipeFitting.Least(half, half);
@@ -38,7 +38,7 @@ public sealed class PipeTests
     {
         var arm = new PipeArm();
         var plan = Maker.Of(With(arm), Stock);
-        var elbow = PipeFitting.Elbows.Single(e => e.Pipe == arm.Pipe);
+        var elbow = PipeFitting.Elbows.Single(e => e.Pipe == Catalogue.Shipped.Find<SectionRow>("sections", arm.Pipe).Pipe);
         double Length(string what) => plan.Parts.Single(p => p.Name.StartsWith(what, StringComparison.Ordinal)).Length!.Value;
         Assert.Equal([arm.Rise - elbow.TakeOff, arm.Out - 2 * elbow.TakeOff, arm.Up - elbow.TakeOff], [Length("Rise"), Length("Way out"), Length("Upper end")],
             (a, b) => Math.Abs(a - b) < 1e-9);
@@ -56,7 +56,7 @@ public sealed class PipeTests
     [Fact] // what is no pipe any more is said by name, not built
     public void FittingsThatMeetAreRefused()
     {
-        var elbow = PipeFitting.Elbows.Single(e => e.Pipe == "pvc-1");
+        var elbow = PipeFitting.Elbows.Single(e => e.Pipe == PipeSize.One);
         var least = PipeFitting.Least(elbow, elbow);
         string Says(double distance) => Assessor.Assess(With(new() { Out = distance }), Stock).Verdict.Text;
         Assert.Contains("Way out", Says(least - 0.001), StringComparison.Ordinal);
@@ -81,7 +81,7 @@ public sealed class PipeTests
     [Fact] // by hand: 10 N·m about a pipe of 33.4 mm in a socket of 22.2 mm: 599 N over 2332 mm², 0.26 MPa
     public void TheCementCarriesWhatTurnsThePipe()
     {
-        var (d, depth) = (0.033401, PipeFitting.Elbows.Single(e => e.Pipe == "pvc-1").Socket);
+        var (d, depth) = (0.033401, PipeFitting.Elbows.Single(e => e.Pipe == PipeSize.One).Socket);
         Near.Share(0.2568e6, 10 / (d / 2) / (Math.PI * d * depth), 0.002);
         // The working says the same of the worst case.
         var check = Assessor.Assess(With(new()), Stock).Checks.Single(c => c.Id == "pipe-out.cement");

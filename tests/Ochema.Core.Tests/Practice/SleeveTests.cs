@@ -87,7 +87,7 @@ public sealed class SleeveTests
         Assert.All(saw, s => Assert.Equal(Sleeve.Length, Math.Abs(s[0][1] - s[1][1]), 9));
         // Its piece is the sleeve and the neck that goes into the coupler.
         var cut = Kinds.RigAssembly.Build(Rig, Catalogue.Shipped).Parts.Single(p => p.Name.StartsWith("Sleeve", StringComparison.Ordinal)).Cut!;
-        Assert.True(cut.Length > Sleeve.Length + PipeCap.All.Single(c => c.Pipe == "pvc-1").Socket);
+        Assert.True(cut.Length > Sleeve.Length + PipeCap.All.Single(c => c.Pipe == PipeSize.One).Socket);
         Assert.Equal(cut.Length, strip.Width, 9);
     }
 }

@@ -229,7 +229,7 @@ public sealed class TallPoleTests
     {
         var plan = Maker.Of(Rig, Catalogue.Shipped);
         var face = Assert.Single(plan.Wraps, t => t.Name.StartsWith("Face of the plug", StringComparison.Ordinal));
-        Assert.Equal(PipeCap.All.Single(c => c.Pipe == "pvc-1-2").Across, face.Length, 12);
+        Assert.Equal(PipeCap.All.Single(c => c.Pipe == PipeSize.Half).Across, face.Length, 12);
         var diagonals = face.Lines.Where(l => l.Label == "corner to corner").Select(l => l.Points).ToList();
         Assert.Equal(4, diagonals.Count);
         foreach (var d in diagonals)

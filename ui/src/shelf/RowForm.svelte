@@ -15,6 +15,9 @@
   let { fields, row, wide = false, onchange }: Props = $props();
   const id = $props.id();
 
+  /** What stands for an answer that nobody gave; empty where none is an answer too. */
+  const unsaid = (f: Field) => f.choices?.find((c) => c.id === 'unsaid')?.id ?? '';
+
   function set(name: string, v: unknown) {
     const next: OwnRow = { ...row, [name]: v };
     if (v === undefined || v === '') delete next[name];
@@ -59,6 +62,14 @@
         value={row[f.name] as number | undefined}
         where={f.name}
         onchange={(v, where) => set(where, v)}
+      />
+    {:else if f.type === 'option'}
+      <ChoiceField
+        label={f.label}
+        hint={f.howTo}
+        value={(row[f.name] as string | undefined) ?? unsaid(f)}
+        choices={unsaid(f) ? (f.choices ?? []) : [{ id: '', label: 'none' }, ...(f.choices ?? [])]}
+        onchange={(v) => set(f.name, v || undefined)}
       />
     {:else if f.type === 'stock'}
       <ChoiceField

@@ -7,6 +7,7 @@ using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A stuck-on base, flat or curved to the shell.</summary>
@@ -30,7 +31,7 @@ public sealed record AdhesiveBase : BaseKind
     /// <summary>A pad ground to a shell's curve, m (judgement, 100–160 mm).</summary>
     private const double OnAShell = 0.13;
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Shell ? []
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Shell ? []
         : [new(SchoolQuestion.Hold, 0, "Stuck on", "No hole; three days to cure.", own ? this : this with { Radius = OnAShell }, own)];
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>

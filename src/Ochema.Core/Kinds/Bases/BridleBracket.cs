@@ -25,13 +25,13 @@ public sealed record BridleBracket : OnBridle
     [Measure("Short line", Dimension.Length, 0.03, 0.6, HowTo = "upper shackle to the bracket, between its knots")]
     public double Short { get; init; } = 0.15;
 
-    [StockChoice("Short line of", "straps", Only = "cord-4,cord-6,nylon-5,webbing-tape-16,wire-2")]
+    [StockChoice("Short line of", "straps", Only = "cord,stretch-cord,webbing,wire")]
     public string ShortStock { get; init; } = "cord-4";
 
     [Measure("Elastic legs, slack", Dimension.Length, 0.1, 3, HowTo = "knot to knot, before they are stretched to their shackles")]
     public double Leg { get; init; } = 1.0;
 
-    [StockChoice("Legs of", "straps", Only = "elastic-8,nylon-5,cord-4,cord-6")]
+    [StockChoice("Legs of", "straps", Only = "elastic,stretch-cord,cord")]
     public string LegStock { get; init; } = "elastic-8";
 
     [StockChoice("Legs end in", "knots", HowTo = "a rope's knot slips in elastic")]
@@ -40,7 +40,7 @@ public sealed record BridleBracket : OnBridle
     [Measure("Bracket", Dimension.Length, 0.05, 0.5, HowTo = "eye to eye of the legs: wide steadies it")]
     public double Width { get; init; } = 0.16;
 
-    [StockChoice("Bracket of", "sections", Only = "flat-al-25x3,flat-al-40x5,flat-steel-25x3")]
+    [StockChoice("Bracket of", "sections", Only = "flat")]
     public string Strip { get; init; } = "flat-al-25x3";
 
     private const string Hook = "snap-hook";
@@ -61,7 +61,7 @@ public sealed record BridleBracket : OnBridle
         new("shorter-line", "Short line half as long", this with { Short = Math.Max(0.03, Short / 2) }),
     ];
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own)
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock)
     {
         if (form != SiteForm.Bridle)
             yield break;
@@ -70,10 +70,12 @@ public sealed record BridleBracket : OnBridle
             LegStock = "elastic-8",
             Leg = own ? Leg : 1
         },
-            own && LegStock.StartsWith("elastic", StringComparison.Ordinal));
+            own && IsElastic(stock));
         yield return new(SchoolQuestion.Hold, 1, "Cord legs, drawn tight", "Points where it is aimed; takes every slam.",
-            this with { LegStock = "cord-4", Leg = Taut }, own && !LegStock.StartsWith("elastic", StringComparison.Ordinal));
+            this with { LegStock = "cord-4", Leg = Taut }, own && !IsElastic(stock));
     }
+
+    private bool IsElastic(Catalogue stock) => stock.Find<StrapRow>("straps", LegStock).IsElastic;
 
     /// <summary>Length of a leg that is just taut with the short line upright, m.</summary>
     private double Taut => 0.99 * Math.Sqrt(Math.Pow(Apart / 2 - Width / 2, 2) + Math.Pow(Below - Short - Eye, 2) + Ahead * Ahead);
@@ -81,7 +83,7 @@ public sealed record BridleBracket : OnBridle
     internal override IEnumerable<WorkStep> Steps(RigBuilder b)
     {
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
-        var elastic = LegStock.StartsWith("elastic", StringComparison.Ordinal);
+        var elastic = IsElastic(b.Stock);
         yield return new(Work.Measure, "Measure the three shackles",
             "Upper to left, upper to right, left to right: three lengths by tape make the triangle. Sail up, sheeted in both ways: what the foresail sweeps "
                 + "stays clear.")
@@ -184,7 +186,7 @@ public sealed record BridleBracket : OnBridle
             {
                 var line = i;
                 b.Checks.Add(new LegParts(b, new(ids[i]), $"{Words.Capital(names[i])} parts", held, i, i == 0 ? own : knot));
-                if (i > 0 && rows[i].Id.StartsWith("elastic", StringComparison.Ordinal))
+                if (i > 0 && rows[i].IsElastic)
                     b.Checks.Add(new LegRange(new(ids[i]), $"{Words.Capital(names[i])} is drawn as far as it goes", held, i));
                 if (i > 0)
                     b.Checks.Add(new LegSlack(new(ids[i]), $"{Words.Capital(names[i])} goes slack", held, i, () => Rests(line)));
@@ -245,7 +247,7 @@ public sealed record BridleBracket : OnBridle
         if (camera.Stabilisation is "none")
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The {Words.Inside(camera.Name)} has no stabiliser and this mount needs a strong one: another camera, or a block bolted to the wire."));
-        if (Lashing.Fault(Lashing.Knots.First(k => k.Id == End), LegStock.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
+        if (Lashing.Fault(Lashing.Knots.First(k => k.Id == End), IsElastic(b.Stock)) is { } fault)
             b.Findings.Add(new ReportFinding(StationId.Base, $"Legs: {fault}.", true));
     }
 }

@@ -68,7 +68,7 @@ public sealed record HoldPlate : BaseKind
 
     internal override BaseKind WithHolds(int count) => this with { Count = count };
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) =>
         from fresh in KindRegistry.Fresh<HoldKind>()
         let mine = own && Hold.GetType() == fresh.GetType()
         let stance = (mine ? Hold : fresh).Stance(form)

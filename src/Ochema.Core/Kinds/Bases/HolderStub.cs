@@ -27,7 +27,7 @@ public enum StubKept
         + "dim rise 100 12 100 40; dim tape 48 8 52 8")]
 public sealed record HolderStub : BaseKind
 {
-    [StockChoice("Tube", "sections", Only = "tube-al-40x2,tube-al-30x2,pvc-1")]
+    [StockChoice("Tube", "sections", Only = "round-tube")]
     public string Tube { get; init; } = "tube-al-40x2";
 
     [Measure("In the holder", Dimension.Length, 0.04, 0.4, HowTo = "a stick down to its cross-pin")]

@@ -40,7 +40,7 @@ public sealed record HoseClampBracket : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Tube, SiteForm.Branch]);
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Tube ? []
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Tube ? []
         : [new(SchoolQuestion.Hold, 1, "Hose clamp and bracket", "Costs next to nothing, stays on.", this, own)];
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>

@@ -69,7 +69,7 @@ public sealed record PinBlock : OnBridle
     [Measure("Elastic draws it with", Dimension.Force, 1, 100, HowTo = "luggage scale on the ring")]
     public double Draws { get; init; } = 15;
 
-    [StockChoice("Tongue", "sections", Only = "flat-al-40x5,flat-al-25x3,flat-steel-40x5,flat-steel-30x4")]
+    [StockChoice("Tongue", "sections", Only = "flat")]
     public string Tongue { get; init; } = "flat-al-40x5";
 
     [Measure("Tongue below the block", Dimension.Length, 0.02, 0.3, HowTo = "block to where the bend begins")]
@@ -78,7 +78,7 @@ public sealed record PinBlock : OnBridle
     [Measure("Bend radius, inside", Dimension.Length, 0.001, 0.04, HowTo = "of the rod it is bent round")]
     public double BendRadius { get; init; } = 0.02;
 
-    [StockChoice("Wires of the bridle", "straps", Only = "wire-2,wire-3")]
+    [StockChoice("Wires of the bridle", "straps", Only = "wire")]
     public string Wires { get; init; } = "wire-3";
 
     [Measure("Pull in the forestay", Dimension.Force, 50, 8000, HowTo = "sail up; pushed aside in its middle: push × length ÷ (4 × way)")]
@@ -117,7 +117,7 @@ public sealed record PinBlock : OnBridle
         new("clip", "A spring clip through the pin's end", this with { Keeper = PinKeeper.Clip }),
     ];
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own)
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock)
     {
         if (form == SiteForm.Bridle)
             yield return new(SchoolQuestion.Hold, 2, "Rigid block with a pin", "Points where it is aimed; off in a second.", this, own);

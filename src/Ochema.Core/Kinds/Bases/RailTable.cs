@@ -73,7 +73,7 @@ public sealed record RailTable : BaseKind
 
     private IEnumerable<Move> Larger(Catalogue stock) => OnLargerHold(stock) is { } larger ? [new("larger-hold", "The next larger hold", larger)] : [];
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Panel ? []
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Panel ? []
         : [new(SchoolQuestion.Hold, 2, "Rails on posts", "Bigger feet further apart.", this, own)];
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
@@ -118,11 +118,14 @@ public sealed record RailTable : BaseKind
         },
     ];
 
+    private static string PostOf(PartId hold) => hold + "-post";
+
     /// <summary>How long which post is, where they differ.</summary>
     private static string Lengths(RigBuilder b)
     {
-        var posts = b.Pieces.Where(p => p.Label.EndsWith(" post", StringComparison.Ordinal))
-            .Select(p => (Name: p.Label[..^5], Text: QuantityText.Of(Math.Round(p.Length, 4), Dimension.Length))).ToList();
+        var posts = b.Holds.Where(h => h.Station == StationId.Base).Select(h => (Hold: h, Post: b.Pieces.FirstOrDefault(p => p.Id == PostOf(h.Id))))
+            .Where(p => p.Post is not null)
+            .Select(p => (Name: p.Hold.Label, Text: QuantityText.Of(Math.Round(p.Post!.Length, 4), Dimension.Length))).ToList();
         return posts.Select(p => p.Text).Distinct().Count() == 1 ? $"to {posts[0].Text}"
             : $"to {string.Join(", ", posts.Select(p => $"{p.Text} for the {p.Name}"))}; hold and post marked with their corner";
     }
@@ -166,12 +169,12 @@ public sealed record RailTable : BaseKind
         foreach (var ((x, y, name), hold) in spots.Zip(holds))
         {
             var beyond = section.Area * (tube - Span(x)) / 2 * metal.Density;
-            var top = tops[(x, y)] = b.Node(hold.Id + "-post", at[(x, y)]);
-            var piece = b.Beam(StationId.Base, hold.Id + "-post", $"{name} post", hold.Top.Node, top, post, steel, forward);
+            var top = tops[(x, y)] = b.Node(PostOf(hold.Id), at[(x, y)]);
+            var piece = b.Beam(StationId.Base, PostOf(hold.Id), $"{name} post", hold.Top.Node, top, post, steel, forward);
             b.PointMass(top, beyond + clampRow.Mass);
             posts.Add(piece.Length);
-            b.Checks.Add(new SectionStrength(b, StationId.Base, new(hold.Id + "-post"), $"Post bends, {name}", piece));
-            b.Shape(hold.Id + "-post", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new(PostOf(hold.Id)), $"Post bends, {name}", piece));
+            b.Shape(PostOf(hold.Id), StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
         }
         var rails = new List<NodeIndex>();
         foreach (var x in new[] { 1, -1 })

@@ -36,7 +36,7 @@ public sealed record RopeCarriage : BaseKind
     [Measure("Ropes", Dimension.Count, 1, 2, HowTo = "two for slow and steady, one for speed")]
     public double Ropes { get; init; } = 2;
 
-    [StockChoice("Rope", "straps", Only = "rope-8,rope-10,cord-6,wire-3", HowTo = "what stretches little; its strength as stamped")]
+    [StockChoice("Rope", "straps", Only = "rope,cord,wire", HowTo = "what stretches little; its strength as stamped")]
     public string Rope { get; init; } = "rope-8";
 
     [Measure("Sag in the middle", Dimension.Length, 0.02, 4, HowTo = "with the carriage there and all on it: half the sag is twice the tension", UsualTo = 1)]
@@ -45,7 +45,7 @@ public sealed record RopeCarriage : BaseKind
     [StockChoice("Rope ends in", "knots", HowTo = "at the anchors; what strength it leaves")]
     public string End { get; init; } = "figure-eight";
 
-    [StockChoice("Drawn by", "straps", Only = "ratchet-25,ratchet-35,ratchet-50", HowTo = "ratchet strap between rope and anchor, one for each rope")]
+    [StockChoice("Drawn by", "straps", Only = "ratchet", HowTo = "ratchet strap between rope and anchor, one for each rope")]
     public string Ratchet { get; init; } = "ratchet-25";
 
     [Measure("Ropes apart", Dimension.Length, 0.2, 1.2, HowTo = "middle to middle, at the carriage as at the spreader boards")]
@@ -75,7 +75,7 @@ public sealed record RopeCarriage : BaseKind
     [Measure("End stop gives", Dimension.Length, 0.05, 4, HowTo = "from where it touches to where it stands, tried with a bag", UsualTo = 2)]
     public double Stop { get; init; } = 0.6;
 
-    [StockChoice("End stop of", "straps", Only = "elastic-8,nylon-5,nylon-8,cord-6")]
+    [StockChoice("End stop of", "straps", Only = "elastic,stretch-cord,cord")]
     public string StopCord { get; init; } = "elastic-8";
 
     [Measure("Stays clear below", Dimension.Length, 0, 10, HowTo = "ground, grass, what stands there", UsualTo = 3)]
@@ -119,7 +119,7 @@ public sealed record RopeCarriage : BaseKind
         yield return new("stop", "An end stop that gives twice as far", this with { Stop = Math.Min(4, 2 * Stop) });
     }
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own)
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock)
     {
         if (!own)
             yield break;
@@ -295,8 +295,9 @@ public sealed record RopeCarriage : BaseKind
         }
         Balance(b, mount, timber, section, wood);
         // Checks are looked at side by side: each is worked out once for all of them.
+        var anchors = ends.Select(b.NodeId).ToHashSet();
         var rolls = new Lazy<(double Fall, double Way)>(() => Path(ropes[0], chord));
-        var runs = new Lazy<(double Mass, Vec3 Centre)>(() => b.MassOf(n => !n.StartsWith("anchor-", StringComparison.Ordinal)));
+        var runs = new Lazy<(double Mass, Vec3 Centre)>(() => b.MassOf(n => !anchors.Contains(n)));
         if (!b.HoldsGone)
         {
             b.Checks.Add(new RopeAnchor(b, ropes, site.EndsHold));

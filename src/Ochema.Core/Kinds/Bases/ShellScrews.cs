@@ -36,7 +36,7 @@ public sealed record ShellScrews : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Shell], Drills: true);
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Shell ? []
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Shell ? []
         : [new(SchoolQuestion.Hold, 2, "Drilled: prop only", "Stiff; the helmet protects nobody any more.", this, own,
             survey => survey with { FilmingProp = Answer.Yes })];
 

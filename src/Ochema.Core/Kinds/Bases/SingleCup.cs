@@ -41,7 +41,7 @@ public sealed record SingleCup : BaseKind
 
     internal override BaseKind WithHolds(int count) => count == 1 ? this : new HoldPlate { Hold = Cup, Count = count };
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) =>
         own && Cup.Stance(form) is { } stance ? [stance with { Kind = this }] : [];
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) => new Cup().Steps(b);

@@ -40,7 +40,7 @@ public sealed record SingleMagnet : BaseKind
 
     internal override BaseKind WithHolds(int count) => count == 1 ? this : new HoldPlate { Hold = Magnet, Count = count };
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) =>
         own && Magnet.Stance(form) is { } stance ? [stance with { Kind = this }] : [];
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) => new Magnet().Steps(b);

@@ -18,7 +18,7 @@ namespace Ochema.Core.Kinds.Bases;
         + "tension 18 24 48 24")]
 public sealed record SlitSleeve : BaseKind
 {
-    [StockChoice("Sleeve from", "sections", Only = "pvc-1-2,pvc-3-4,pvc-1", HowTo = "the smallest that goes over the pole; its bore, not its name")]
+    [StockChoice("Sleeve from", "sections", Only = "pipe", HowTo = "the smallest that goes over the pole; its bore, not its name")]
     public string Pipe { get; init; } = "pvc-1";
 
     [Measure("Sleeve", Dimension.Length, 0.05, 0.5, HowTo = "along the pole; {length:0.15} holds an arm's length off it")]

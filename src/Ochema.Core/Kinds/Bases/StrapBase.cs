@@ -6,6 +6,7 @@ using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Stock;
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A base held by a strap that lets go in a snag: through a helmet's vents, or round a tube.</summary>
@@ -34,7 +35,7 @@ public sealed record StrapBase : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Shell, SiteForm.Tube, SiteForm.Branch]);
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) =>
         form == SiteForm.Tube ? [new(SchoolQuestion.Hold, 2, "Strap that releases", "Lets go before it breaks something.", this, own)]
         : form == SiteForm.Shell ? [new(SchoolQuestion.Hold, 1, "Strap that releases", "Comes off in a snag.", this, own)]
         : [];

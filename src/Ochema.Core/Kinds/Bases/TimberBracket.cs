@@ -28,7 +28,7 @@ public sealed record TimberBracket : BaseKind
     [Measure("Nose", Dimension.Length, 0.05, 0.4, HowTo = "trunk side of the upright's face to the bolt of what it carries")]
     public double Nose { get; init; } = 0.12;
 
-    [StockChoice("Strap", "straps", Only = "ratchet-25,ratchet-35,ratchet-50,cam-25")]
+    [StockChoice("Strap", "straps", Only = "ratchet,cam-buckle")]
     public string Strap { get; init; } = "ratchet-25";
 
     [Measure("Strap pulled to", Dimension.Force, 50, 4000, HowTo = "a ratchet by hand {force:500} to {force:1000}, a cam buckle {force:200} to "
@@ -78,7 +78,7 @@ public sealed record TimberBracket : BaseKind
             this with { Lever = Math.Min(0.6, Lever * Further), Height = Math.Min(0.9, Height + Lever / 3) });
     }
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) =>
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) =>
         form == SiteForm.Trunk ? [new(SchoolQuestion.Hold, 0, "Timber bracket and strap", "No trace on the tree, level by a screw.", this, own)] : [];
 
     /// <summary>A strap that keeps less of its pull than this creeps and is drawn again: cam buckles (judgement).</summary>

@@ -54,7 +54,7 @@ public sealed record TubeClamp : BaseKind
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         Count < 2 ? [] : [new("spread", "Clamps a third further apart", this with { Apart = Math.Min(0.8, Apart * Further) })];
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own) => form != SiteForm.Tube ? []
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Tube ? []
         : [new(SchoolQuestion.Hold, 0, "Tube clamp", "Off in a second, marks nothing.", this, own)];
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>

@@ -43,13 +43,13 @@ public sealed record WindowSlotPlate : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Slot]);
 
-    internal override IEnumerable<Stance> Stances(SiteForm form, bool own)
+    internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock)
     {
         if (!own)
             yield break;
-        bool Of(string metal) => Bar.StartsWith("flat-" + metal, StringComparison.Ordinal);
-        yield return new(SchoolQuestion.Weight, 0, "Aluminium", "Travels well.", this with { Bar = "flat-al-40x5" }, Of("al"));
-        yield return new(SchoolQuestion.Weight, 1, "Steel", "Stays put.", this with { Bar = "flat-steel-50x6" }, Of("steel"));
+        bool Of(MaterialGrade metal) => stock.MaterialOf(Bar).Grade == metal;
+        yield return new(SchoolQuestion.Weight, 0, "Aluminium", "Travels well.", this with { Bar = "flat-al-40x5" }, Of(MaterialGrade.Aluminium));
+        yield return new(SchoolQuestion.Weight, 1, "Steel", "Stays put.", this with { Bar = "flat-steel-50x6" }, Of(MaterialGrade.Steel));
     }
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>

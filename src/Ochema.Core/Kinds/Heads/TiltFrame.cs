@@ -29,7 +29,7 @@ public enum TiltedBy
         + "4; rect 44 26 32 24; dim room 36 9 44 9; dim beside 84 9 96 9; dim pivots 104 20 104 50")]
 public sealed record TiltFrame : HeadKind
 {
-    [StockChoice("Strip or board", "sections", Only = "flat,board-12x90,board-9x70", HowTo = "metal is bent, boards are screwed to a box")]
+    [StockChoice("Strip or board", "sections", Only = "flat,batten", HowTo = "metal is bent, boards are screwed to a box")]
     public string Bar { get; init; } = "flat-al-25x3";
 
     [Measure("Inside bend radius", Dimension.Length, 0.0002, 0.03, HowTo = "the rod they are bent round")]

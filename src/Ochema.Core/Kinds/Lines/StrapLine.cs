@@ -30,8 +30,10 @@ internal static class StrapLine
         var line = b.Line(name, node, anchor, row.AxialStiffness, strap.Pretension);
         b.StrapsBuilt.Add(new(strap, line, b.Position(node), anchor));
         var knot = Lashing.Knots.First(k => k.Id == strap.End);
-        if (Lashing.Fault(knot, row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
+        if (Lashing.Fault(knot, row.IsElastic) is { } fault)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
+        if (row.Asks is { } asks)
+            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {asks}."));
         b.Checks.Add(new StrapTension(b, new(name), station, line, row, knot, strap.Edge));
         b.Parts.Length(new(station, "strap"), row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
         b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));

@@ -47,8 +47,10 @@ internal static class TetherLine
             }, end, length, row);
             b.Tethers.Add(built);
             b.Checks.Add(new TetherCatch(b, built));
-            if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.Id.StartsWith("elastic", StringComparison.Ordinal)) is { } fault)
+            if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.IsElastic) is { } fault)
                 b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name}: {fault}."));
+            if (row.Asks is { } asks)
+                b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name}: {asks}."));
             if (built.IsTooLong(b))
                 b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name} keeps nothing: what comes off is on {b.Host.Below} before it is taut. "
                     + (b.Rig.Reach.IsPole ? "Tie it to the pole, close to its end." : "Shorter, or to a point further up.")));

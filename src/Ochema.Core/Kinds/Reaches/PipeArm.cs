@@ -14,7 +14,7 @@ namespace Ochema.Core.Kinds.Reaches;
     Sketch = "host 64; line 30 64 30 40; line 30 40 90 40; line 90 40 90 14; circle 30 40 4; circle 90 40 4; dim rise 18 40 18 64; dim out 30 48 90 48; dim up 104 14 104 40")]
 public sealed record PipeArm : ReachKind
 {
-    [StockChoice("Pipe", "sections", Only = "pvc-1-2,pvc-3-4,pvc-1")]
+    [StockChoice("Pipe", "sections", Only = "pipe")]
     public string Pipe { get; init; } = "pvc-1";
 
     [Measure("Rise", Dimension.Length, 0.03, 1, HowTo = "foot of the pipe to the middle of the first elbow", UsualTo = 0.5)]
@@ -31,20 +31,20 @@ public sealed record PipeArm : ReachKind
 
     private const string Cement = "pvc-cement";
 
-    private PipeFitting Elbow => PipeFitting.Elbows.First(e => e.Pipe == Pipe);
+    private PipeFitting Elbow(Catalogue stock) => PipeFitting.Elbows.First(e => e.Pipe == stock.Find<SectionRow>("sections", Pipe).Pipe);
 
     internal override IEnumerable<Move> Moves(Catalogue stock)
     {
-        if (Out > 2 * PipeFitting.Least(Elbow, Elbow))
+        if (Out > 2 * PipeFitting.Least(Elbow(stock), Elbow(stock)))
             yield return new("shorter-out", "Half as far out", this with { Out = Out / 2 });
-        if (Pipe != "pvc-1")
+        if (stock.Find<SectionRow>("sections", Pipe).Pipe != PipeSize.One)
             yield return new("thicker-pipe", "Pipe of 1 in", this with { Pipe = "pvc-1" });
         yield return NoReach.Instead;
     }
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b)
     {
-        var (glue, elbow) = (Glues.Find(Cement), Elbow);
+        var (glue, elbow) = (Glues.Find(Cement), Elbow(b.Stock));
         yield return new(Work.Pad, "Push the arm together dry",
             $"Each pipe home on the bottom of its socket, {QuantityText.Of(elbow.Socket, Dimension.Length)} deep: dry it stops short of that by a finger's "
                 + "width, so sizes are taken by the marks. Turn the elbows as they shall stand. A pencil line across every joint, and one round the pipe at the "
@@ -72,7 +72,7 @@ public sealed record PipeArm : ReachKind
     {
         var row = b.Stock.Find<SectionRow>("sections", Pipe);
         var (section, plastic) = (b.Stock.Section(Pipe), b.Stock.MaterialOf(Pipe));
-        var (reach, elbow, glue) = (b.Path.Reach, Elbow, Glues.Find(Cement));
+        var (reach, elbow, glue) = (b.Path.Reach, Elbow(b.Stock), Glues.Find(Cement));
         var ahead = new Vec3(Math.Cos(Heading), Math.Sin(Heading), 0);
         var heading = (Math.Abs(ahead.Dot(from.Axis)) > 0.9 ? Vec3.UnitY : ahead).PerpendicularTo(from.Axis).Normalized();
         var first = b.Node(b.Own("pipe-elbow-1"), from.Position + Rise * from.Axis);

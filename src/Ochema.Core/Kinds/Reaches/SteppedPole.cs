@@ -37,7 +37,7 @@ public sealed record SteppedPole : ReachKind
         + "{torque:8}")]
     public double LockTorque { get; init; } = 5;
 
-    [StockChoice("Cap from a coupler for", "sections", Only = "pvc-1-2,pvc-3-4,pvc-1", HowTo = "the smallest that goes over the last tube")]
+    [StockChoice("Cap from a coupler for", "sections", Only = "pipe", HowTo = "the smallest that goes over the last tube")]
     public string Cap { get; init; } = "pvc-1-2";
 
     [Measure("Set screws in the cap", Dimension.Count, 0, 4, HowTo = "none: the tape alone holds it, and lets go of it one day")]
@@ -74,7 +74,7 @@ public sealed record SteppedPole : ReachKind
 
     private int Count => (int)Math.Round(Tubes);
 
-    private PipeCap CapRow => PipeCap.All.First(c => c.Pipe == Cap);
+    private PipeCap CapRow(Catalogue stock) => PipeCap.All.First(c => c.Pipe == stock.Find<SectionRow>("sections", Cap).Pipe);
 
     internal override string Called(string first) => $"Pole of {Count} tubes, {QuantityText.Of(Length, Dimension.Length)}";
 
@@ -101,7 +101,7 @@ public sealed record SteppedPole : ReachKind
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b)
     {
-        var (cap, last) = (CapRow, Nested(b.Stock)[^1]);
+        var (cap, last) = (CapRow(b.Stock), Nested(b.Stock)[^1]);
         var layers = Math.Max(0, (int)Math.Ceiling((cap.Bore - last.Width) / 2 / Tape));
         yield return new(Work.Drill, "Drill the cap's plug",
             $"Its middle by the corners: lines from corner to corner of the octagon cross in it, or print its face. Clearance for the bolt right "
@@ -205,7 +205,7 @@ public sealed record SteppedPole : ReachKind
     /// <summary>Plug and coupler on the last tube, with the bolt that stands out.</summary>
     private Mount WithCap(RigBuilder b, NodeIndex tip, Vec3 direction, Vec3 up, SectionRow last)
     {
-        var (cap, reach, pvc) = (CapRow, b.Path.Reach, b.Stock.Material("pvc"));
+        var (cap, reach, pvc) = (CapRow(b.Stock), b.Path.Reach, b.Stock.Material("pvc"));
         var gap = cap.Bore - last.Width;
         if (gap < 0)
             b.Findings.Add(new ReportFinding(reach, $"The cap does not go over the last tube: {Holes.Size(cap.Bore)} inside, the tube is "
