@@ -28,13 +28,12 @@ internal sealed class RigModel
     private readonly double density;
     private readonly double viscosity;
     private readonly int knockLoad;
-    private readonly int dunkLoad;
+    private readonly WaterLoads water;
+    private readonly int waterLoad;
     private readonly int spinLoad;
     private readonly int modalLoads;
     private readonly ResponseLayout layout;
     private readonly double[] noTension;
-    private bool immersed;
-
     /// <summary>Share of the wash that reaches the cameras.</summary>
     private readonly double washed;
 
@@ -61,7 +60,8 @@ internal sealed class RigModel
         noTension = new double[System.Lines.Length];
         density = Atmosphere.Density(rig.Run.Altitude, rig.Run.Temperature);
         viscosity = Atmosphere.KinematicViscosity(rig.Run.Altitude, rig.Run.Temperature);
-        loads = UnitLoads(out knockLoad, out dunkLoad);
+        water = new WaterLoads(Builder, System);
+        loads = UnitLoads(out knockLoad, out waterLoad);
         washed = Air is { } air && washLoads.Count > 0
             ? new[] { Builder.Camera, Builder.SecondCamera ?? Builder.Camera }.Max(x => air.Share(Builder.Position(x.Node))) : 0;
         spinLoad = knockLoad + 2;
@@ -160,15 +160,14 @@ internal sealed class RigModel
         (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
         if (c.Spins && Builder.Host.Motion.Turning is { } spin)
             coefficients[spinLoad] = spin.Rate(speed) * spin.Rate(speed);
-        if (WaterOf(c, speed) is { } water)
-            coefficients[water.Slam ? dunkLoad : dunkLoad + 1] = water.Pressure;
+        water.Coefficients(c, speed, coefficients.AsSpan(waterLoad, water.Columns.Count));
         if (c.Dynamic && state.Dynamic)
             Dynamics!.Coefficients(c, speed, coefficients.AsSpan(dynamic));
         var lines = state.Lines;
         for (var i = 0; i < lines.Length; i++)
             coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
         if (lines.Length == 0)
-            return new CaseForces(state, c, q + wash * washed, WaterOnCameras(c, speed), coefficients, noTension) { Speed = speed };
+            return new CaseForces(state, c, q + wash * washed, water.OnCamera(c, speed), coefficients, noTension) { Speed = speed };
         var tension = new double[System.Lines.Length];
         var gap = new double[lines.Length];
         for (var i = 0; i < lines.Length; i++)
@@ -186,12 +185,8 @@ internal sealed class RigModel
             var t = l.Line.Pretension + l.Stiffness * VectorMath.Dot(coefficients, state.Lengthening[i]);
             tension[lines[i]] = slack[i] > 0 ? 0 : l.Sign * Math.Max(0, l.Sign * t);
         }
-        return new CaseForces(state, c, q + wash * washed, WaterOnCameras(c, speed), coefficients, tension) { Speed = speed };
+        return new CaseForces(state, c, q + wash * washed, water.OnCamera(c, speed), coefficients, tension) { Speed = speed };
     }
-
-    /// <summary>Pressure of water on the cameras, Pa; 0 for those it does not reach.</summary>
-    private double WaterOnCameras(RigCase c, double speed) =>
-        WaterOf(c, speed) is { } w && (w.Slam || Builder.Position(Builder.Camera.Node).Z < w.UpTo) ? w.Pressure : 0;
 
     /// <summary>Force and moment at a spring of the whole rig under any load, for checks of the combinations.</summary>
     internal (Vec3 Force, Vec3 Moment) ResponseTo(double[] load, SpringIndex spring)
@@ -233,12 +228,15 @@ internal sealed class RigModel
                     members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (Wash(speed) * load).ToArray()));
                 else
                     nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (Wash(speed) * load).ToArray() });
-        if (WaterOf(c, speed) is { } water)
-            foreach (var (member, node, load) in Wetted(water.UpTo, water.Slam))
-                if (member >= 0)
-                    members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (water.Pressure * load).ToArray()));
-                else
-                    nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (water.Pressure * load).ToArray() });
+        Span<double> wets = stackalloc double[water.Columns.Count];
+        water.Coefficients(c, speed, wets);
+        for (var k = 0; k < wets.Length; k++)
+            if (wets[k] != 0)
+                foreach (var (member, node, load) in water.Columns[k])
+                    if (member >= 0)
+                        members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (wets[k] * load).ToArray()));
+                    else
+                        nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (wets[k] * load).ToArray() });
         if (c.Spins && Builder.Host.Motion.Turning is { } spin)
         {
             var square = spin.Rate(speed) * spin.Rate(speed);
@@ -255,36 +253,9 @@ internal sealed class RigModel
         return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
     }
 
-    /// <summary>Pressure, Pa, of the water of a case at a speed, and what it wets up to which height; null where none is met.</summary>
-    private (double Pressure, double UpTo, bool Slam)? WaterOf(RigCase c, double speed) =>
-        !Builder.Host.Motion.Wet || c.AtRest ? null
-        : c.Dunk ? (Water.Pressure(speed), Crest, true)
-        : immersed ? (Water.Pressure(speed), 0, false)
-        : null;
-
-    /// <summary>Height of a wave at the host, m over still water.</summary>
-    private double Crest => Builder.Host.Motion.Crest(Builder.Rig.Run.Road);
-
-    /// <summary>Load of water from ahead at 1 Pa on all that lies lower than a height, m over still water, and of a wave on the cameras: N/m on members, N
-    /// on bodies.</summary>
-    private IEnumerable<(int Member, NodeIndex Node, Vec3 Load)> Wetted(double upTo, bool slam)
-    {
-        var flow = MotionProfile.WindDirection(0);
-        foreach (var face in Builder.Faces)
-            if (face.Member < 0)
-            {
-                // Spray and the top of a wave reach the cameras wherever they stand.
-                if (Builder.Position(face.Node).Z < upTo || (slam && (face.Node == Builder.Camera.Node || face.Node == Builder.SecondCamera?.Node)))
-                    yield return (-1, face.Node, face.BoxForce(flow));
-            }
-            else if (Water.Share(Builder.Position(Builder.StartOf(face.Member)).Z, Builder.Position(Builder.EndOf(face.Member)).Z, upTo) is > 0 and var share)
-                yield return (face.Member, new(-1), share * (slam ? Water.Slam
-                    : 1) * Drag.OnMember(flow, System.Beams[face.Member].AxisX, face.Width, face.Coefficient));
-    }
-
     private double Airspeed(double q) => Math.Sqrt(2 * q / density);
 
-    private double[][] UnitLoads(out int knock, out int dunk)
+    private double[][] UnitLoads(out int knock, out int wet)
     {
         var list = new List<double[]>();
         double[] New()
@@ -336,17 +307,11 @@ internal sealed class RigModel
                     else
                         System.AddLoad(f, node, load, Vec3.Zero);
             }
-        // What the water does: a wave up to its crest, then what always lies in it.
-        dunk = list.Count;
-        foreach (var (height, slam) in Builder.Host.Motion.Wet ? [(Crest, true), (0.0, false)] : (ReadOnlySpan<(double, bool)>)[(0, false), (0, false)])
+        wet = list.Count;
+        foreach (var column in water.Columns)
         {
             var f = New();
-            if (!Builder.Host.Motion.Wet)
-                continue;
-            foreach (var (member, node, load) in Wetted(height, slam))
-            {
-                if (!slam)
-                    immersed = true;
+            foreach (var (member, node, load) in column)
                 if (member >= 0)
                 {
                     System.AddMemberLoad(f, member, load);
@@ -354,7 +319,6 @@ internal sealed class RigModel
                 }
                 else
                     System.AddLoad(f, node, load, Vec3.Zero);
-            }
         }
         knock = list.Count;
         System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitX, Vec3.Zero);
@@ -543,7 +507,7 @@ internal sealed class RigModel
             Dynamic = drawn,
             Sources =
             [
-                ("weight and motion", 0, 3), ("wind", 3, dunkLoad), ("water", dunkLoad, knockLoad), ("push by hand", knockLoad, spinLoad), ("turning",
+                ("weight and motion", 0, 3), ("wind", 3, waterLoad), ("water", waterLoad, knockLoad), ("push by hand", knockLoad, spinLoad), ("turning",
                     spinLoad, loads.Length),
                 ("straps", loads.Length, loads.Length + System.Lines.Length), ("jolt and shaking", loads.Length + System.Lines.Length, int.MaxValue),
             ],

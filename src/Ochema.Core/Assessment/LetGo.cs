@@ -211,7 +211,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
 
     /// <summary>A node in the user's words.</summary>
     public static string Readable(RigBuilder b, string node) =>
-        b.Holds.FirstOrDefault(h => h.Node != h.Top.Node && (node == b.NodeId(h.Node) || node == b.NodeId(h.Top.Node))) is { } hold ? hold.Label : node.Replace('-', ' ');
+        b.Holds.FirstOrDefault(h => node == h.Id || (h.Node != h.Top.Node && node == b.NodeId(h.Top.Node))) is { } hold ? hold.Label : node.Replace('-', ' ');
 
     private static double? Lower(double? a, double? b) => a is null ? b : b is null ? a : Math.Min(a.Value, b.Value);
 }

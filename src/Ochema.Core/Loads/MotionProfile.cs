@@ -115,6 +115,9 @@ public sealed record MotionProfile
     /// <summary>Crest of a wave at the host over still water, m; none on land.</summary>
     public double Crest(Going going) => Wet ? Crests[Index(going)] : 0;
 
+    /// <summary>The wave of a going, in water so deep, m.</summary>
+    public Wave Wave(Going going, double depth = double.PositiveInfinity) => new(Crest(going), depth);
+
     /// <summary>True when it floats, and the origin lies on the water line.</summary>
     public bool Wet => Crests.Count > 0;
 

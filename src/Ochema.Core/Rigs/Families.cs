@@ -52,6 +52,9 @@ public abstract record BaseKind : StationKind
     /// <summary>The same on so many of its holds.</summary>
     internal virtual BaseKind WithHolds(int count) => this;
 
+    /// <summary>Depth of the water that it stands in, m; infinite where nobody says.</summary>
+    internal virtual double WaterDepth => double.PositiveInfinity;
+
     /// <summary>The answers it stands for at a place of a form; <paramref name="own"/> where it is what the rig stands on.</summary>
     internal virtual IEnumerable<Stance> Stances(Hosts.SiteForm form, bool own, Catalogue stock) => [];
 

@@ -23,6 +23,9 @@ public sealed class RigBuilder
 
     private readonly List<ModelNode> nodes = [];
     private readonly List<ModelMember> members = [];
+
+    /// <summary>Density of each member without the water that it carries along, kg/m³.</summary>
+    private readonly List<double> dry = [];
     private readonly List<ModelRigidLink> links = [];
     private readonly List<ModelSpring> springs = [];
     private readonly List<double> dampings = [];
@@ -49,6 +52,9 @@ public sealed class RigBuilder
     private readonly Dictionary<string, SlideGroup> slideGroups = [];
 
     public List<WindFace> Faces { get; } = [];
+
+    /// <summary>Members that water flows round where they are under it.</summary>
+    internal List<(BeamIndex Beam, Section Section, NodeIndex From, NodeIndex To)> Carrying { get; } = [];
     public List<ReportFinding> Findings { get; } = [];
 
     /// <summary>Feet that only push and rub, when all holds are gone.</summary>
@@ -287,9 +293,9 @@ public sealed class RigBuilder
         var (mass, sum) = (0.0, Vec3.Zero);
         foreach (var m in masses.Where(m => counts(m.Node)))
             (mass, sum) = (mass + m.M, sum + m.M * (at[m.Node] + (m.Offset is { } o ? Vec3.From(o) : Vec3.Zero)));
-        foreach (var m in members.Where(m => counts(m.From) && counts(m.To)))
+        foreach (var (m, rho) in members.Zip(dry).Where(m => counts(m.First.From) && counts(m.First.To)))
         {
-            var own = m.Rho * m.A * (at[m.To] - at[m.From]).Length;
+            var own = rho * m.A * (at[m.To] - at[m.From]).Length;
             (mass, sum) = (mass + own, sum + own * 0.5 * (at[m.From] + at[m.To]));
         }
         return (mass, mass > 0 ? (1 / mass) * sum : Vec3.Zero);
@@ -339,8 +345,12 @@ public sealed class RigBuilder
             {
                 ReleaseFrom = pinned && i == 1 ? ["ry", "rz"] : null,
             });
+            dry.Add(density ?? m.Density);
             if (windy)
+            {
                 Faces.Add(WindFace.OnMember(new(members.Count - 1), s));
+                Carrying.Add((new(members.Count - 1), s, previous, next));
+            }
             previous = next;
         }
         var piece = new BeamPiece(station, id, label, first, cut, s, m, length, pinned, s.Area * length * (density ?? m.Density));
@@ -348,7 +358,9 @@ public sealed class RigBuilder
         return piece;
     }
 
-    /// <summary>Water that a member under the water line carries along, as density of its own, kg/m³ (buoyancy, which helps, is left out).</summary>
+    /// <summary>
+    /// Water that a member under the water line carries along, as density of its own, kg/m³: it has to be moved, its weight is taken off again by its lift.
+    /// </summary>
     private double Carried(Section s, NodeIndex from, NodeIndex to) =>
         host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
 

@@ -21,11 +21,11 @@ public sealed class DepthTests
 
     private static double Term(CheckReport c, string symbol) => c.Working!.Terms.Single(t => t.Symbol == symbol).Value;
 
-    [Fact] // by hand: lowest part and half a wave, over the water there is
+    [Fact] // by hand: lowest part in the trough, as deep as the crest is high, over the water there is
     public void ShallowWaterIsStruck()
     {
         var check = Check(Arm, "base.bottom");
-        Near.Share((Term(check, "l") + Term(check, "c") / 2) / 2.4, check.Use, 1e-9);
+        Near.Share((Term(check, "l") + Term(check, "c")) / 2.4, check.Use, 1e-9);
         Assert.Equal(Verdict.LetsGo, Assessor.Assess(With(s => s with { Deep = 0.6 }), Stock).Verdict.Word);
         // A swell goes deeper than a calm.
         double Use(Going going) => Check(Arm with { Run = Arm.Run with { Road = going } }, "base.bottom").Use;

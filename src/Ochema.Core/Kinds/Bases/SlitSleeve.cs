@@ -36,6 +36,8 @@ public sealed record SlitSleeve : BaseKind
     [Measure("Water is deep", Dimension.Length, 0.2, 30, HowTo = "at the shallowest place of the run: a pole with marks", UsualTo = 5)]
     public double Deep { get; init; } = 2.4;
 
+    internal override double WaterDepth => Deep;
+
     [Measure("Pole comes up at", Dimension.Speed, 0.05, 5, HowTo = "when it is let go of by its motor or spring: a metre over the seconds", UsualTo = 2)]
     public double ComesUp { get; init; } = 0.5;
 

@@ -1,0 +1,103 @@
+using Ochema.Core.Loads;
+using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
+
+namespace Ochema.Core.Analysis;
+
+/// <summary>
+/// What water does to a rig, as unit loads and what each counts in a case: its lift, a wave that slams into all up to its crest, and the flow on what always
+/// lies in it. The water of a wave moves by itself, deeper parts less, so that a pressure ½·ρ·(V + u(z))² is three columns: V², V·u and u².
+/// </summary>
+internal sealed class WaterLoads
+{
+    private const int Lift = 0;
+    private const int Slams = 1;
+    private const int Flows = 4;
+
+    private readonly RigBuilder b;
+    private readonly FrameSystem system;
+    private readonly Wave wave;
+
+    /// <summary>Nothing on land; else by column loads on members, N/m, and bodies, N.</summary>
+    public IReadOnlyList<IReadOnlyList<(int Member, NodeIndex Node, Vec3 Load)>> Columns { get; }
+
+    public WaterLoads(RigBuilder b, FrameSystem system)
+    {
+        (this.b, this.system) = (b, system);
+        var motion = b.Host.Motion;
+        wave = motion.Wave(b.Rig.Run.Road, b.Rig.Base.WaterDepth);
+        Columns = !motion.Wet ? []
+            :
+            [
+                [.. Lifted()],
+                .. Enumerable.Range(0, 3).Select(power => (IReadOnlyList<(int, NodeIndex, Vec3)>)[.. Wetted(wave.Amplitude, slam: true, power)]),
+                .. Enumerable.Range(0, 3).Select(power => (IReadOnlyList<(int, NodeIndex, Vec3)>)[.. Wetted(0, slam: false, power)]),
+            ];
+    }
+
+    /// <summary>What each column counts in a case at a speed through the water, m/s.</summary>
+    public void Coefficients(RigCase c, double speed, Span<double> into)
+    {
+        if (into.Length == 0)
+            return;
+        into[Lift] = 1;
+        if (c.AtRest)
+            return;
+        var at = c.Dunk ? Slams : Flows;
+        (into[at], into[at + 1], into[at + 2]) = (Water.Pressure(speed), Water.Density * speed, 0.5 * Water.Density);
+    }
+
+    /// <summary>Pressure of water on the camera in a case, Pa; 0 where it does not reach it.</summary>
+    public double OnCamera(RigCase c, double speed)
+    {
+        var z = b.Position(b.Camera.Node).Z;
+        return Columns.Count == 0 || c.AtRest || !(c.Dunk || z < 0) ? 0 : Water.Pressure(speed + wave.Speed(z));
+    }
+
+    /// <summary>
+    /// Lift of what is under water, N/m: its displaced water, and the weight of the water that it carries along, which is mass in the frame (it has to be moved)
+    /// and no weight.
+    /// </summary>
+    private IEnumerable<(int, NodeIndex, Vec3)> Lifted()
+    {
+        foreach (var (beam, section, from, to) in b.Carrying)
+            if (Water.Share(b.Position(from).Z, b.Position(to).Z, 0) is > 0 and var share)
+                yield return (beam, new(-1), share * Water.Density * MotionProfile.Gravity
+                    * (section.Area + Water.AddedMass(section.DragWidth) / Water.Density) * Vec3.UnitZ);
+    }
+
+    /// <summary>
+    /// Load at 1 Pa of water from ahead on all that lies lower than a height, m over still water, and of a wave on the cameras, times the wave's own speed there
+    /// to a power.
+    /// </summary>
+    private IEnumerable<(int, NodeIndex, Vec3)> Wetted(double upTo, bool slam, int power)
+    {
+        var flow = MotionProfile.WindDirection(0);
+        foreach (var face in b.Faces)
+            if (face.Member < 0)
+            {
+                // Spray and the top of a wave reach the cameras wherever they stand.
+                var z = b.Position(face.Node).Z;
+                if (z < upTo || (slam && (face.Node == b.Camera.Node || face.Node == b.SecondCamera?.Node)))
+                    yield return (-1, face.Node, Math.Pow(wave.Speed(z), power) * face.BoxForce(flow));
+            }
+            else
+            {
+                var (from, to) = (b.Position(b.StartOf(face.Member)).Z, b.Position(b.EndOf(face.Member)).Z);
+                if (Water.Share(from, to, upTo) is > 0 and var share)
+                    yield return (face.Member, new(-1), share * Along(Math.Min(from, upTo), Math.Min(to, upTo), power) * (slam ? Water.Slam : 1)
+                        * Drag.OnMember(flow, system.Beams[face.Member].AxisX, face.Width, face.Coefficient));
+            }
+    }
+
+    private const int Slices = 16;
+
+    /// <summary>Mean of the wave's own speed to a power between two heights, by the middles of slices.</summary>
+    private double Along(double from, double to, int power)
+    {
+        var sum = 0.0;
+        for (var i = 0; i < Slices; i++)
+            sum += Math.Pow(wave.Speed(from + (i + 0.5) / Slices * (to - from)), power);
+        return sum / Slices;
+    }
+}
