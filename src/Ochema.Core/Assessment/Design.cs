@@ -105,7 +105,7 @@ public sealed class Design
                     new StationUse(s.Id, s.Use, s.Verdict, s.Check, s.Says, s.Refused))],
                 [.. judged.Reports.Select(r => new CheckUse(r.Id, r.Use, r.Counts, r.Verdict, r.Case))],
                 [.. judged.LetGo.Select(l => new LetGoUse(l.Id, l.Use, l.Verdict, l.Says, l.Case, l.Uses))], sharp, second, judged.Retentions,
-                [.. said.Concat(Hum.Findings(Model, sharp)).Concat(Settling.Findings(Model)).Concat(Snag.Findings(Model))
+                [.. said.Concat(Hum.Findings(Model, sharp)).Concat(WaterShedding.Findings(Model)).Concat(Settling.Findings(Model)).Concat(Snag.Findings(Model))
                     .DistinctBy(x => x.Text)],
                     f is null ? [] : FigureBuilder.Arrows(Model, f),
                 f is null ? "" : driving[at].Label, TipPlan.Of(Model, state, limits, driving, speed));

@@ -104,6 +104,10 @@ public sealed record CameraChoice
         Measured = true, Of = "body,lens", UsualFrom = 0.06, UsualTo = 10, Greatest = "Greatest payload")]
     public double? Mass { get; init; }
 
+    [Measure("In a housing rated to", Dimension.Length, 0.2, 300, HowTo = "as stamped on it, its seal looked at; leave empty without one",
+        Measured = true, Chosen = true, Of = "body")]
+    public double? Housing { get; init; }
+
     [Measure("Turned to the left", Dimension.Angle, -Math.PI, Math.PI, HowTo = "0 looks ahead, 180 looks back")]
     public double Pan { get; init; }
 

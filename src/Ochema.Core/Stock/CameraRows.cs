@@ -69,7 +69,9 @@ public sealed record CameraRow(
     [property: Measure("Stabiliser follows up to", Dimension.Frequency, 0, 30, HowTo = "leave empty for what is usual of its kind", Measured = true)]
     double? Follows = null,
     [property: Measure("Draws", Dimension.Power, 0, 500, HowTo = "while it runs; on its charger's label or by a meter in the lead")] double Draws = 0,
-    [property: Measure("Its battery holds", Dimension.Energy, 0, 3.6e6, HowTo = "on its label; volts × ampere-hours")] double Battery = 0) : IStockRow
+    [property: Measure("Its battery holds", Dimension.Energy, 0, 3.6e6, HowTo = "on its label; volts × ampere-hours")] double Battery = 0,
+    [property: Measure("Under water down to", Dimension.Length, 0, 300, HowTo = "as rated, without a housing; 0 for what is not tight")]
+    double UnderWater = 0) : IStockRow
 {
     /// <summary>What its stabiliser follows, Hz, by its kind: a strong one crops the picture, the others shift glass or sensor (judgement, 4–6 and
     /// 2–3).</summary>

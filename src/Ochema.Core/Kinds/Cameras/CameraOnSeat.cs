@@ -67,6 +67,7 @@ internal static class CameraOnSeat
         if (above is not null)
             b.Checks.Add(new ShoeGives(b, b.Path.Camera, above));
         Say(b, seat, camera, footed is not null);
+        UnderWater.Judge(b, camera, c.Housing);
         return camera;
     }
 
