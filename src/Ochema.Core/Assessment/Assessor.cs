@@ -33,7 +33,7 @@ public static class Assessor
         var sharpness = picture.GetAwaiter().GetResult();
         return new AssessmentReport
         {
-            Verdict = judged.Verdict with { TightSpeed = judged.Moves ? 0 : design.TightSpeed(speed) },
+            Verdict = judged.Verdict,
             TopSpeed = b.Host.Drive.Top,
             Knock = Verdicts.Knock(model, judged.State, [.. judged.Cases.Where(c => c.AtRest)]),
             Shock = Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)]),

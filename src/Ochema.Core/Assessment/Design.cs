@@ -99,7 +99,7 @@ public sealed class Design
             var worst = judged.Reports.Count > 0 ? judged.Reports[0] : null;
             var at = Math.Max(0, driving.FindIndex(c => c.Label == worst?.Case));
             var f = judged.Moves ? null : limits.At(at, speed);
-            return new(speed, judged.Verdict with { TightSpeed = judged.Moves ? 0 : TightSpeed(speed) },
+            return new(speed, judged.Verdict,
                 Verdicts.Jolt(Model, state, [.. driving.Where(c => c.Jolt != 0)]),
                 [.. StationRows.Of(b, judged.Reports, judged.Findings).Select(s =>
                     new StationUse(s.Id, s.Use, s.Verdict, s.Check, s.Says, s.Refused))],
@@ -112,13 +112,75 @@ public sealed class Design
         }
     }
 
-    /// <summary>Speed at which the first strength check passes 80 %, m/s; null when none does.</summary>
-    internal double? TightSpeed(double near)
+    /// <summary>Speed at which the first use passes 80 % as it counts in the word, m/s; null when none does.</summary>
+    private double? TightSpeed(double near)
     {
         if (!tight.Known)
-            tight = (limits.Find([.. Model.Builder.Checks.Where(c => !c.Fixed && c.Sort == CheckSort.Strength)], near,
-                Assessment.Judge.TightFrom)?.Speed, true);
+            tight = (limits.Find([.. Model.Builder.Checks.Where(c => !c.Reserve)], near, Assessment.Judge.TightFrom)?.Speed, true);
         return tight.Speed;
+    }
+
+    /// <summary>Speed from which a line that only matters when something lets go is used by more than 80 %, m/s; null when none is.</summary>
+    private double? CaughtTightly(double speed)
+    {
+        var b = Model.Builder;
+        try
+        {
+            return First(v =>
+            {
+                b.Speed = v;
+                return b.Tethers.Exists(t => t.Catches(b, t.Keeps(b)) > Assessment.Judge.TightFrom);
+            });
+        }
+        finally
+        {
+            b.Speed = speed;
+        }
+    }
+
+    /// <summary>Lowest speed at which something is so that is so at all higher ones, m/s; null where it is not as far as is looked.</summary>
+    private double? First(Func<double, bool> so)
+    {
+        var (low, high) = (0.0, limits.Highest);
+        if (!so(high))
+            return null;
+        if (so(low))
+            return 0;
+        for (var i = 0; i < Halvings; i++)
+            if (0.5 * (low + high) is var middle && so(middle))
+                high = middle;
+            else
+                low = middle;
+        return high;
+    }
+
+    /// <summary>A ten-thousandth of a host's speeds is found.</summary>
+    private const int Halvings = 14;
+
+    /// <summary>
+    /// Speed from which too little keeps a piece, m/s: holds that stand for each other do so only while what is left holds. 0 where too little keeps it at any
+    /// speed, null where enough does as far as was looked at.
+    /// </summary>
+    private double? KeptTo(IReadOnlyList<LetGoReport> states, IReadOnlyList<RetentionReport> now, double speed)
+    {
+        bool Few(double v)
+        {
+            // Tethers catch what falls at the speed that is asked about.
+            Model.Builder.Speed = v;
+            return Retention.Of(Model.Builder, [.. states.Select(l => l with
+            {
+                Verdict = l.LimitSpeed is { } limit && limit <= v ? Verdict.LetsGo : Verdict.Holds,
+            })], advise: false).Any(r => r.Has < r.Needs);
+        }
+        try
+        {
+            // Told by the verdict itself where it is asked about.
+            return First(v => v == speed ? now.Any(r => r.Has < r.Needs) : Few(v));
+        }
+        finally
+        {
+            Model.Builder.Speed = speed;
+        }
     }
 
     private void Ask(double speed)
@@ -155,8 +217,12 @@ public sealed class Design
             findings.Add(new ReportFinding(StationId.Base, refused, true));
         findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.No).Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
         findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
-        return new(Model, state, limits, cases, driving, moves is not null, reports, states,
-            retentions, findings, Verdicts.Overall(b, reports, findings, retentions, states));
+        var verdict = Verdicts.Overall(b, reports, findings, retentions, states, forWord || moves is not null ? null : KeptTo(states, retentions, speed));
+        verdict = Verdicts.Bounded(b, verdict, speed, moves is not null ? 0 : forWord ? null
+            : (TightSpeed(speed), CaughtTightly(speed)) switch { ({ } t, { } c) => Math.Min(t, c), (null, var c) => c, (var t, null) => t });
+        // The whole rig among the chips is the verdict: what keeps its pieces counts there too.
+        states = [states[0] with { Verdict = verdict.Word, LimitSpeed = verdict.LimitSpeed }, .. states.Skip(1)];
+        return new(Model, state, limits, cases, driving, moves is not null, reports, states, retentions, findings, verdict);
     }
 
     private List<LetGoReport> States(List<CheckReport> intact, double speed, string? moves, bool forWord)

@@ -17,7 +17,8 @@ internal static class Retention
 
     /// <summary>All pieces, the camera first.</summary>
     /// <param name="letGo">What happens without each hold and on straps alone; null to count what may be there at the best.</param>
-    public static IReadOnlyList<RetentionReport> Of(RigBuilder b, IReadOnlyList<LetGoReport>? letGo)
+    /// <param name="advise">False where nobody reads what to add.</param>
+    public static IReadOnlyList<RetentionReport> Of(RigBuilder b, IReadOnlyList<LetGoReport>? letGo, bool advise = true)
     {
         var rig = b.Rig;
         var needs = FactorTable.Retentions(rig.Run.Consequence);
@@ -32,7 +33,7 @@ internal static class Retention
             if (rig.Run.Consequence == Consequence.DeepWater && rig.Survey.Floats == Answer.Yes)
                 by.Add("it floats");
             var broken = caught.Where(c => c.Use > 1).ToList();
-            var missing = by.Count >= asks ? "" : broken.Count > 0
+            var missing = by.Count >= asks || !advise ? "" : broken.Count > 0
                 ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Fall(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
                 : Plan(b, station) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
             Kept(piece, station, by, asks, caught.Any(c => c.Use <= 1) ? "the tether"

@@ -17,7 +17,7 @@ internal static class Verdicts
 
     /// <summary>The overall verdict with its text.</summary>
     public static VerdictReport Overall(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings,
-        IReadOnlyList<RetentionReport> retentions, IReadOnlyList<LetGoReport> letGo)
+        IReadOnlyList<RetentionReport> retentions, IReadOnlyList<LetGoReport> letGo, double? keptTo)
     {
         var rig = b.Rig;
         if (findings.FirstOrDefault(f => f.Blocks) is { } blocked)
@@ -25,7 +25,12 @@ internal static class Verdicts
                 Why: reports.Count == 0 ? Why.Moves : Why.Refused);
         var worst = reports[0];
         var first = reports.Where(r => r.LimitSpeed is not null).MinBy(r => r.LimitSpeed);
-        var loads = new VerdictReport(Judge.Of(worst.Counts), worst.Counts, first?.LimitSpeed, first?.Id ?? worst.Id, LoadText(b, worst, first, letGo));
+        var loads = new VerdictReport(Judge.Of(worst.Counts), worst.Counts, first?.LimitSpeed, first?.Id ?? worst.Id, LoadText(b, worst, first, letGo))
+        {
+            KeptTo = keptTo,
+        };
+        if (keptTo is { } few && few > b.Speed && !(first?.LimitSpeed <= few))
+            loads = loads with { Text = $"{loads.Text} From {QuantityText.Of(few, Dimension.Speed)} on too little keeps it: without one of its holds it lets go." };
         var (word, why, missing) = Missing(b, retentions);
         if (why == Why.Loads || word < loads.Word)
             return loads with { Text = loads.Text + Estimate, Missing = missing };
@@ -40,6 +45,34 @@ internal static class Verdicts
         };
     }
 
+    /// <summary>
+    /// The verdict with its two numbers, which agree with its word at every speed: what keeps the pieces is part of them as the loads are.
+    /// </summary>
+    /// <param name="speed">Asked about, m/s.</param>
+    /// <param name="tight">Speed at which the first use passes 80 %, m/s.</param>
+    public static VerdictReport Bounded(RigBuilder b, VerdictReport verdict, double speed, double? tight)
+    {
+        static double? Lower(double? a, double? c) => a is null ? c : c is null ? a : Math.Min(a.Value, c.Value);
+        if (verdict.Why is Why.Refused or Why.Moves)
+            return verdict with { LimitSpeed = 0, TightSpeed = 0, LookedTo = b.Host.Drive.Top };
+        var limit = Few(b) == Verdict.LetsGo ? Lower(verdict.LimitSpeed, verdict.KeptTo) : verdict.LimitSpeed;
+        var green = verdict.Why == Why.Unanswered ? 0 : Lower(Lower(tight, verdict.KeptTo), limit);
+        // What lets go on the way to a speed never gets there: some loads are largest standing still.
+        var word = limit <= speed ? Verdict.LetsGo : green <= speed && verdict.Word == Verdict.Holds ? Verdict.Tight : verdict.Word;
+        return verdict with
+        {
+            Word = word,
+            Use = word == Verdict.LetsGo ? Math.Max(verdict.Use, 1) : verdict.Use,
+            LimitSpeed = limit,
+            TightSpeed = green,
+            LookedTo = b.Host.Drive.Top,
+        };
+    }
+
+    /// <summary>The word for a piece that too little keeps, by who is below.</summary>
+    private static Verdict Few(RigBuilder b) =>
+        b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople ? Verdict.LetsGo : Verdict.Tight;
+
     /// <summary>The best that can be said with what is missing: pieces kept by too little, questions not answered.</summary>
     public static (Verdict Word, Why Why, IReadOnlyList<string> Missing) Missing(RigBuilder b, IReadOnlyList<RetentionReport> retentions)
     {
@@ -48,7 +81,7 @@ internal static class Verdicts
         foreach (var r in retentions.Where(r => r.Has < r.Needs))
         {
             said.Add($"{r.Piece}: {r.Has} of {r.Needs} things that have to keep it ({string.Join(", ", r.By)}). {Words.Capital(r.Add)}.");
-            (word, why) = (b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople ? Verdict.LetsGo : Verdict.Tight, Why.Missing);
+            (word, why) = (Few(b), Why.Missing);
         }
         foreach (var q in Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.NotAsked))
         {
@@ -65,7 +98,7 @@ internal static class Verdicts
         var says = word == Verdict.LetsGo
             ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(b.Speed, Dimension.Speed)}."
             : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
-            : $"Nothing gives at any {b.Host.Drive.AtTop}.";
+            : $"Nothing gives up to {QuantityText.Of(b.Host.Drive.Top, Dimension.Speed)}, as far as it was looked at.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
             says += worst.Station == StationId.Tether ? worst.Use <= 1 ? ""
                 : " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";

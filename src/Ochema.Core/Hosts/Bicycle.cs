@@ -34,7 +34,7 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
     public override string Kind => "bicycle";
 
     public override string Below => "the road";
-    public override Drive Drive => Drive.Travel(Called, 25);
+    public override Drive Drive => Drive.Travel(25);
     public override MotionProfile Motion => Riding;
 
     public override ShakeProfile Shake => Rolling;

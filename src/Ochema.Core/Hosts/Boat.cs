@@ -60,7 +60,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
 
     public override ShakeProfile Shake => shake;
 
-    public override Drive Drive => Drive.Travel(Called, engine is null ? 8 : 25, "speed through the water");
+    public override Drive Drive => Drive.Travel(engine is null ? 8 : 25, "speed through the water");
 
     public override (double Front, double Rear, double Side) Outline => (length / 2, length / 2, beam / 2);
 

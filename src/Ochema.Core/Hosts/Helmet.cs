@@ -37,7 +37,7 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
 
     public override string Kind => "helmet";
 
-    public override Drive Drive => Drive.Travel(Called, top);
+    public override Drive Drive => Drive.Travel(top);
     public override MotionProfile Motion => Nodding;
 
     public override ShakeProfile Shake => Carried;

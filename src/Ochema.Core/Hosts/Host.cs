@@ -50,7 +50,7 @@ public abstract class Host
     public PropellerWash? WashAt(Site site) => IsInside(site) ? null : Wash;
 
     /// <summary>What it is driven by along the tape.</summary>
-    public virtual Drive Drive => Drive.Travel(Called, 70);
+    public virtual Drive Drive => Drive.Travel(70);
 
     public abstract IReadOnlyList<string> Cautions { get; }
 

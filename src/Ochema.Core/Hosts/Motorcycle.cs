@@ -51,7 +51,7 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
     public override string Called => "the motorcycle";
 
     public override string Below => "the road";
-    public override Drive Drive => Drive.Travel(Called, sidecar ? 45 : 80);
+    public override Drive Drive => Drive.Travel(sidecar ? 45 : 80);
     public override MotionProfile Motion => sidecar ? Outfit : Riding;
 
     public override ShakeProfile Shake => sidecar ? Hauling : Rolling;

@@ -55,7 +55,7 @@ public sealed class RopeWay : Host
 
     public override ShakeProfile Shake => Rolls;
 
-    public override Drive Drive => Drive.Travel("a carriage on a rope", 12, "rope speed");
+    public override Drive Drive => Drive.Travel(12, "rope speed");
 
     public override (double Front, double Rear, double Side) Outline => (Half, Half, 1);
 

@@ -56,7 +56,7 @@ public sealed class SailingBoat : Host
 
     public override ShakeProfile Shake => Shaking;
 
-    public override Drive Drive => Drive.Travel(Called, 15, "speed through the water");
+    public override Drive Drive => Drive.Travel(15, "speed through the water");
 
     public override (double Front, double Rear, double Side) Outline => (Half, Half, Apart + 0.2);
 

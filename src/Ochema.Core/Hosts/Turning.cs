@@ -66,7 +66,7 @@ public sealed class Turning : Host
 
     public override ShakeProfile Shake => Rumble;
 
-    public override Drive Drive => Drive.Travel(Called, top, spin.Swings ? "speed at its lowest" : "turning rate") with
+    public override Drive Drive => Drive.Travel(top, spin.Swings ? "speed at its lowest" : "turning rate") with
     {
         PerTurn = spin.Swings ? null : 2 * Math.PI * spin.Radius,
     };

@@ -31,32 +31,48 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     });
 
     /// <summary>The fall of a mass, kg, on it.</summary>
-    public TetherFall Fall(RigBuilder b, double mass)
+    public TetherFall Fall(RigBuilder b, double mass) => Fall(b, mass, b.Speed);
+
+    private TetherFall Fall(RigBuilder b, double mass, double speed)
     {
         var camera = Choice.From == TetherPoint.SecondCamera ? b.SecondCamera! : b.Camera;
-        var v = b.Speed * b.WindFactor + b.Rig.Run.HeadWind;
+        var v = speed * b.WindFactor + b.Rig.Run.HeadWind;
         var air = 0.5 * Atmosphere.Density(b.Rig.Run.Altitude, b.Rig.Run.Temperature) * v * v;
         var push = b.Faces.Where(x => x.Node == camera.Node).Aggregate(Structure.Vec3.Zero, (sum, x) => sum + air * x.BoxForce(MotionProfile.WindDirection(0)));
-        return TetherFall.Of(From, End, Length, mass, 1 / mass * push + Flung(b), Row.AxialStiffness);
+        return TetherFall.Of(From, End, Length, mass, 1 / mass * push + Flung(b, speed), Row.AxialStiffness);
     }
 
-    /// <summary>True where what comes off is on the ground before it is taut: then it keeps nothing. Water does not break what falls into it.</summary>
-    public bool IsTooLong(RigBuilder b) =>
-        !b.Host.Motion.Wet && From.Z > b.Host.GroundHeight && Fall(b, Keeps(b)).At.Z < b.Host.GroundHeight;
+    /// <summary>
+    /// True where what comes off is on the ground before it is taut: then it keeps nothing. It may come off at any speed up to the one that is asked about.
+    /// Water does not break what falls into it.
+    /// </summary>
+    public bool IsTooLong(RigBuilder b) => !b.Host.Motion.Wet && From.Z > b.Host.GroundHeight
+        && Keeps(b) is var mass && Speeds(b).Any(v => Fall(b, mass, v).At.Z < b.Host.GroundHeight);
+
+    /// <summary>Steps in which speeds on the way are looked at, m/s.</summary>
+    private const double Step = 4;
+
+    /// <summary>Speeds that are driven through up to the one that is asked about, m/s, that one first.</summary>
+    private static IEnumerable<double> Speeds(RigBuilder b)
+    {
+        yield return b.Speed;
+        for (var v = 0.0; v < b.Speed; v += Step)
+            yield return v;
+    }
 
     /// <summary>What pulls outwards on a host that turns, m/s², as far out as the line lets it go.</summary>
-    private Structure.Vec3 Flung(RigBuilder b)
+    private Structure.Vec3 Flung(RigBuilder b, double speed)
     {
         if (b.Host.Motion.Turning is not { } spin)
             return Structure.Vec3.Zero;
-        var (outward, rate) = (spin.Outward(From), spin.Rate(b.Speed));
+        var (outward, rate) = (spin.Outward(From), spin.Rate(speed));
         return rate * rate * (1 + Length / Math.Max(0.05, outward.Length)) * outward;
     }
 
-    /// <summary>Share of what it holds that catching a mass, kg, takes.</summary>
+    /// <summary>Share of what it holds that catching a mass, kg, takes, at whatever speed up to the one that is asked about it comes off.</summary>
     public double Catches(RigBuilder b, double mass, Worksheet? sheet = null)
     {
-        var fall = Fall(b, mass);
+        var fall = Speeds(b).Select(v => Fall(b, mass, v)).MaxBy(f => f.Peak)!;
         var knot = Lashing.Knots.First(k => k.Id == Choice.End);
         var line = Row.BreakingStrength * knot.Keeps;
         var anchor = Choice.AnchorHolds ?? Anchor.Holds;

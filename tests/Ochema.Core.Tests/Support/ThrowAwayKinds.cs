@@ -92,7 +92,7 @@ public sealed class ThrowAwayHost : Host
     public override string Kind => "trolley";
     public override MotionProfile Motion => CarHost.Driving;
     public override ShakeProfile Shake => CarHost.Rolling;
-    public override Drive Drive => Drive.Travel(Called, 5);
+    public override Drive Drive => Drive.Travel(5);
     public override IReadOnlyList<string> Cautions => ["The tea is hot."];
     public override (double Front, double Rear, double Side) Outline => (0.5, 0.5, 0.4);
 

@@ -21,7 +21,7 @@
   });
   let did = $derived(late.value?.effect);
   const said = (v: Schemas['VerdictReport']) =>
-    `${verdictWord(v)}${verdictRest(v, session.doc.run.speed, session.doc.host)}`;
+    `${verdictWord(v)}${verdictRest(v, session.doc.host)}`;
 </script>
 
 <h3 class="text-quiet mt-3 text-xs font-normal">What {what} did</h3>

@@ -100,7 +100,7 @@ export const speedText = (si: number, hostId: string) =>
 
 /** A limit speed; where there is none the host does no speed at which anything gives. */
 export const limitText = (limit: number | null | undefined, hostId: string) =>
-  limit != null ? speedOf(limit, hostId) : catalogue.name(hostId)?.standsStill ? 'any wind' : 'any speed';
+  limit != null ? speedOf(limit, hostId) : 'as far as looked at';
 
 /** Texts of the server carry quantities as {speed:12.5}; speeds as the host's are shown, where it is known. */
 export function fill(text: string, hostId?: string) {

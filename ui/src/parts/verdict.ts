@@ -1,5 +1,5 @@
 import type { Schemas, Verdict } from '../api/client';
-import { limitText, speedText, words } from './quantity';
+import { speedText, words } from './quantity';
 
 /** The word for a use of a let-go case, by the same limits as the server's own verdicts. */
 export const verdictOf = (use: number): Verdict => (use <= 0.8 ? 'holds' : use <= 1 ? 'tight' : 'lets-go');
@@ -8,18 +8,27 @@ export const verdictOf = (use: number): Verdict => (use <= 0.8 ? 'holds' : use <
 export const verdictWord = (v: Pick<Schemas['VerdictReport'], 'word' | 'why'>): string =>
   v.why === 'refused' ? 'refused' : words[v.word];
 
-/** What stands behind the word of a verdict: up to where, or what it waits for. */
-export function verdictRest(
-  v: Pick<Schemas['VerdictReport'], 'word' | 'limitSpeed' | 'why'>,
-  speed: number,
-  hostId: string,
-): string {
+type Numbers = Pick<Schemas['VerdictReport'], 'word' | 'limitSpeed' | 'why'> & { tightSpeed?: number | null; lookedTo?: number };
+
+/**
+ * What stands behind the word of a verdict: its two numbers, the end of the green and the end of the amber, or what it waits for. Nothing is said beyond what
+ * was looked at.
+ */
+export function verdictRest(v: Numbers, hostId: string): string {
+  const at = (speed: number) => speedText(speed, hostId);
   if (v.why === 'refused') return ' as it stands';
   if (v.why === 'moves') return ': it moves freely';
   if (v.why === 'missing') return v.word === 'lets-go' ? ': too little keeps it' : ' until it is kept';
   if (v.why === 'unanswered') return ' until you have answered';
   if (v.limitSpeed === 0) return ' standing still';
-  if (v.word === 'lets-go') return v.limitSpeed == null ? '' : ` above ${speedText(v.limitSpeed, hostId)}`;
-  if (v.limitSpeed != null) return ` up to ${speedText(v.limitSpeed, hostId)}`;
-  return v.word === 'tight' ? ` at ${speedText(speed, hostId)}` : ` at ${limitText(null, hostId)}`;
+  const lets = v.limitSpeed == null ? '' : at(v.limitSpeed);
+  // Of a rig with something gone only the end is known.
+  if (v.tightSpeed === undefined)
+    return v.word === 'lets-go' ? (lets ? ` above ${lets}` : '') : lets ? ` up to ${lets}` : '';
+  const far = v.lookedTo ? at(v.lookedTo) : '';
+  const green = v.tightSpeed == null ? '' : v.tightSpeed > 0 ? at(v.tightSpeed) : null;
+  if (v.word === 'lets-go') return `${lets ? ` above ${lets}` : ''}${green ? `, holds to ${green}` : ''}`;
+  if (v.word === 'tight') return `${green ? `: holds to ${green}` : ''}, ${lets ? `lets go at ${lets}` : `looked at up to ${far}`}`;
+  if (green === '') return ` as far as looked at, ${far}`;
+  return ` to ${green}, ${lets ? `lets go at ${lets}` : `tight up to ${far}`}`;
 }

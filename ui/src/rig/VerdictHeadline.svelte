@@ -13,7 +13,7 @@
   let check = $derived(
     intact && ['loads', 'unanswered', 'missing'].includes(verdict.why ?? 'loads') ? report.verdict.check : null,
   );
-  let rest = $derived(verdictRest(verdict, session.doc.run.speed, session.doc.host));
+  let rest = $derived(verdictRest(verdict, session.doc.host));
 </script>
 
 <div

@@ -49,7 +49,6 @@
               <span class="block text-sm">
                 <b class="word-{report.verdict.word}">{verdictWord(report.verdict)}</b>{verdictRest(
                   report.verdict,
-                  recipe.document.run.speed,
                   recipe.document.host,
                 )} · {recipe.minutes} min ·
                 {quantity(report.cost, 'money')}

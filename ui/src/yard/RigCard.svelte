@@ -29,7 +29,7 @@
     {#if card}
       <p class="mt-1 text-lg leading-tight font-bold">
         <span class="word-{card.verdict.word}">{capital(verdictWord(card.verdict))}</span><span class="font-semibold"
-          >{verdictRest(card.verdict, card.speed, card.host)}</span
+          >{verdictRest(card.verdict, card.host)}</span
         >
         <span class="pattern-{card.verdict.word} ml-1 inline-block h-2.5 w-6" aria-hidden="true"></span>
       </p>
