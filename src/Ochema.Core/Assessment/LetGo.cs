@@ -175,7 +175,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         if (best.Tether is null)
             return new(c.Id, c.Kind, c.Title, [], Check.MostUse, Verdict.LetsGo,
                 0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, []);
-        var fall = best.Tether.Fall(b, mass);
+        var fall = best.Tether.Hardest(b, mass);
         var says = $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)}"
             + $" after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}";
         return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, says, "",

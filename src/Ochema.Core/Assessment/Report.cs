@@ -58,7 +58,7 @@ public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed,
     double? TightSpeed = null, Why Why = Why.Loads, IReadOnlyList<string>? Missing = null)
 {
     /// <summary>How far was looked, m/s: the most that the host does.</summary>
-    public double LookedTo { get; init; }
+    public double? LookedTo { get; init; }
 
     /// <summary>Speed from which too little keeps a piece of it, m/s: without a hold it lets go by then, so that none is to spare; null where enough does.</summary>
     public double? KeptTo { get; init; }

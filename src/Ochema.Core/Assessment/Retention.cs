@@ -34,7 +34,7 @@ internal static class Retention
                 by.Add("it floats");
             var broken = caught.Where(c => c.Use > 1).ToList();
             var missing = by.Count >= asks || !advise ? "" : broken.Count > 0
-                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Fall(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
+                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Hardest(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
                 : Plan(b, station) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
             Kept(piece, station, by, asks, caught.Any(c => c.Use <= 1) ? "the tether"
                 : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1);

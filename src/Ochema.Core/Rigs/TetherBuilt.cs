@@ -33,6 +33,9 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     /// <summary>The fall of a mass, kg, on it.</summary>
     public TetherFall Fall(RigBuilder b, double mass) => Fall(b, mass, b.Speed);
 
+    /// <summary>The hardest fall of a mass, kg, at the speeds up to the one that is asked about.</summary>
+    public TetherFall Hardest(RigBuilder b, double mass) => Speeds(b).Select(v => Fall(b, mass, v)).MaxBy(f => f.Peak)!;
+
     private TetherFall Fall(RigBuilder b, double mass, double speed)
     {
         var camera = Choice.From == TetherPoint.SecondCamera ? b.SecondCamera! : b.Camera;
@@ -72,7 +75,7 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     /// <summary>Share of what it holds that catching a mass, kg, takes, at whatever speed up to the one that is asked about it comes off.</summary>
     public double Catches(RigBuilder b, double mass, Worksheet? sheet = null)
     {
-        var fall = Speeds(b).Select(v => Fall(b, mass, v)).MaxBy(f => f.Peak)!;
+        var fall = Hardest(b, mass);
         var knot = Lashing.Knots.First(k => k.Id == Choice.End);
         var line = Row.BreakingStrength * knot.Keeps;
         var anchor = Choice.AnchorHolds ?? Anchor.Holds;

@@ -30,7 +30,7 @@ public sealed class TwoNumbersTests
             Assert.Equal(Word(asked, heavier.Run.Speed), asked.Word);
             foreach (var share in new[] { 0.3, 0.8, 1.3, 1.9 })
             {
-                var speed = Math.Min(share * heavier.Run.Speed, asked.LookedTo);
+                var speed = Math.Min(share * heavier.Run.Speed, asked.LookedTo!.Value);
                 if (!design.Answers(speed) || Close(speed, asked.LimitSpeed) || Close(speed, asked.TightSpeed))
                     continue;
                 var there = new Design(heavier with { Run = heavier.Run with { Speed = speed } }, Stock).Judge(speed, workings: false).Verdict;

@@ -37,7 +37,14 @@ public sealed record TelescopingPole : ReachKind
     private const double MostPlay = 0.0021;
 
     /// <summary>Bending stiffness of an overlap with a sleeve, N·m/rad (judgement, 0.5–2 ×).</summary>
-    private const double Overlap = 2500;
+    private const double Locked = 2500;
+
+    [Measure("Tubes overlap by", Dimension.Length, 0.02, 0.5, HowTo = "drawn out as above; leave empty for three diameters of the upper tube", Measured = true,
+        Chosen = true)]
+    public double? Overlap { get; init; }
+
+    /// <summary>Overlap in diameters of the tube that slides in: less, and the lock works loose and the tubes wear oval (common practice, no source).</summary>
+    private const double Diameters = 3;
 
     [Measure("Pushed in", Dimension.Length, 0.1, 7.5, HowTo = "foot to head, as short as it goes; leave empty where it stays as it is", UsualTo = 4)]
     public double? Shortest { get; init; }
@@ -75,34 +82,46 @@ public sealed record TelescopingPole : ReachKind
         var direction = Poles.Direction(from, Lean, Heading);
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
         var reach = b.Path.Reach;
-        BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock, double begins)
+        var (inner, outer) = (b.Stock.Find<SectionRow>("sections", Upper), b.Stock.Find<SectionRow>("sections", Lower));
+        var least = Diameters * inner.Width;
+        var overlap = Overlap ?? least;
+        // Both cut to one length: drawn out they are that twice, less what is one in the other.
+        var cut = (Length + overlap) / 2;
+        if (overlap < least - 1e-6)
+            b.Findings.Add(new ReportFinding(reach, $"The tubes overlap by {Holes.Size(overlap)}: {Holes.Size(least)} at the least, three diameters; less works "
+                + "loose in its lock."));
+        if (overlap >= Length)
+            b.Findings.Add(new ReportFinding(reach, $"Drawn out to {Holes.Size(Length)} the tubes would lie all in one another: their overlap is {Holes.Size(overlap)}.", true));
+        BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock, double begins, double seen)
         {
             var row = b.Stock.Find<SectionRow>("sections", stock);
             var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side,
-                through: Poles.Hands(b, from, direction, begins, begins + Length / 2));
+                through: Poles.Hands(b, from, direction, begins, begins + seen));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own(id)), $"{Words.Capital(label)} bends", piece));
-            b.Parts.Cut(new(reach, id), row, piece.Material, Length / 2, what: Words.Capital(label));
+            b.Parts.Cut(new(reach, id), row, piece.Material, cut, what: Words.Capital(label));
             b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
             return piece;
         }
-        var (inner, outer) = (b.Stock.Find<SectionRow>("sections", Upper), b.Stock.Find<SectionRow>("sections", Lower));
         if (PartFit.Bore(outer) - inner.Width is < -0.00005 or > MostPlay)
             b.Findings.Add(new ReportFinding(reach, inner.Width > PartFit.Bore(outer) + 0.00005
                 ? $"The upper tube does not slide into the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}."
                 : $"The upper tube rattles in the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}; a sleeve of tape or the next size.", inner.Width > PartFit.Bore(outer) + 0.00005));
-        var middle = b.Node(b.Own("pole-lock"), from.Position + Length / 2 * direction);
+        // A tenth of it is seen of either tube at the least, whatever is entered.
+        var low = Math.Clamp(cut, 0.1 * Length, 0.9 * Length);
+        var middle = b.Node(b.Own("pole-lock"), from.Position + low * direction);
         var upper = b.Node(b.Own("pole-upper"), b.Position(middle));
-        var low = Tube("pole-low", "lower tube", from.Node, middle, Lower, 0);
+        var below = Tube("pole-low", "lower tube", from.Node, middle, Lower, 0, low);
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lower tube", outer),
-            b.EndLoad(low.First), outer.Width / 2,
+            b.EndLoad(below.First), outer.Width / 2,
             Axis: direction));
-        var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Overlap, Overlap, Overlap], 0.05);
+        var spring = b.Spring(b.Own("pole-lock-spring"), middle, upper, [2e7, 2e7, 2e7, Locked, Locked, Locked], 0.05);
         if (!Poles.SlidesIn(b, direction))
             b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
         Poles.KeepClear(b, from, Length);
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
-        var high = Tube("pole-high", "upper tube", upper, tip, Upper, Length / 2);
-        Poles.Bows(b, from, b.Own("pole-low"), [low, high], direction, Length);
+        var high = Tube("pole-high", "upper tube", upper, tip, Upper, low, Length - low);
+        b.PointMass(middle, overlap * b.Stock.Section(Upper).Area * high.Material.Density, -overlap / 2 * direction);
+        Poles.Bows(b, from, b.Own("pole-low"), [below, high], direction, Length);
         var lockRow = b.Fitting("twist-lock");
         b.PointMass(middle, lockRow.Mass);
         b.Parts.Bought(new(reach, "lock"), lockRow);
