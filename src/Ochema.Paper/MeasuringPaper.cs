@@ -17,7 +17,7 @@ public static class MeasuringPaper
         var steps = report.Steps.Where(s => s.Readings.Count > 0).ToList();
         return steps.Count == 0 ? null : Papers.Of($"{rig}: measuring sheet", document =>
         {
-            using var flow = new Flow(document, paper, $"{rig}, measuring sheet · what is written here beats the lists");
+            using var flow = new Flow(document, paper, $"{rig}, measuring sheet · {(report.LetsGo ? PlanPaper.Warning : "what is written here beats the lists")}");
             flow.Text("Measure on the host", Sheet.Title, bold: true);
             flow.Text($"{rig} · {place}");
             flow.Space(2);

@@ -7,6 +7,9 @@ namespace Ochema.Paper;
 /// <summary>The whole plan on paper, for the bench: steps to tick off, the list by aisle, bars to scale, holes.</summary>
 public static class PlanPaper
 {
+    /// <summary>At the foot of every page of a rig that lets go.</summary>
+    internal const string Warning = "IT LETS GO AS IT STANDS: not to be made or used";
+
     private const double Tick = 3.6;
     private const double Indent = 9;
 
@@ -14,10 +17,14 @@ public static class PlanPaper
     /// <param name="rig">Its name.</param>
     public static byte[] Of(string rig, MakeReport report, PaperSize paper, UnitSystem units) => Papers.Of($"{rig}: build plan", document =>
     {
-        using var flow = new Flow(document, paper, $"{rig}, build plan · estimates for planning: prove it by test before it is used");
+        using var flow = new Flow(document, paper, report.LetsGo ? $"{rig}, build plan · {Warning}"
+            : $"{rig}, build plan · estimates for planning: prove it by test before it is used");
         flow.Text(rig, Sheet.Title, bold: true);
         flow.Space(1);
-        flow.Text($"{report.Steps.Count} steps · {Span(report.HandsOn)} hands on · it can be proved {Span(report.Ready)} after the start, cures included · "
+        if (report.Verdict.Length > 0)
+            flow.Text(Sheet.Printed(report.Verdict, units) + (report.LetsGo ? ". Change it before anything is bought or cut." : ""), Sheet.Head, bold: true);
+        flow.Text($"{report.Steps.Count} steps · {Span(report.HandsOn)} hands on · "
+            + (report.LetsGo ? "" : $"it can be proved {Span(report.Ready)} after the start, cures included · ")
             + $"{Sheet.Printed(QuantityText.Of(report.Mass, Dimension.Mass), units)} · {Money(report.Cost)} used, {Money(report.Pay)} to pay");
         flow.Headline("Steps");
         foreach (var step in report.Steps)

@@ -29,7 +29,7 @@ public static class TemplatePaper
                 foreach (var tile in tiling.Tiles)
                 {
                     using var sheet = new Sheet(document, tiling.Paper);
-                    Draw(sheet, rig, template, tiling, tile, units);
+                    Draw(sheet, report.LetsGo ? $"{rig} · {PlanPaper.Warning}" : rig, template, tiling, tile, units);
                 }
             }
         });

@@ -114,11 +114,11 @@ public sealed class StoryTests : IDisposable
         Assert.Contains(recipe switch
         {
             "tall-pole" or "pole-on-its-butt" => "power lines",
-            "ground-pan" => "Holds at any wind",
+            "ground-pan" => "Holds as far as looked at",
             "wing-row" => "signed for it",
             "rope-two" => "nobody is below it",
-            "swing" => "Holds at any speed",
-            _ => "Holds up to"
+            "swing" => "Holds as far as looked at",
+            _ => "Holds to"
         }, browser.Script<string>("return document.body.innerText"));
         Saved();
         browser.Driver.Navigate().GoToUrl(browser.Driver.Url.Split('?')[0] + "/make");

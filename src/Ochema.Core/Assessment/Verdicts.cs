@@ -62,7 +62,7 @@ internal static class Verdicts
         return verdict with
         {
             Word = word,
-            Use = word == Verdict.LetsGo ? Math.Max(verdict.Use, 1) : verdict.Use,
+            Use = verdict.LimitSpeed <= speed ? Math.Max(verdict.Use, 1) : verdict.Use,
             LimitSpeed = limit,
             TightSpeed = green,
             LookedTo = b.Host.Drive.Top,

@@ -409,8 +409,7 @@ internal static class HouseSteps
 
     public static readonly WorkStep Check = new(Work.Check, "Go over it by hand",
         "Every joint by two fingers, every mark line, cup rings, strap tails and keepers. Shove it from each side until the host "
-            + "rocks. Now it can be proved: "
-        + "nothing runs before that.")
+            + "rocks. Nothing runs before it is proved.")
     {
         Minutes = 8,
         Wrong = "Anything that moves or clicks: back to its step.",

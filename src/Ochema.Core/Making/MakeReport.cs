@@ -24,6 +24,14 @@ public sealed record MakeReport(
     IReadOnlyList<CutGroup> Cuts, IReadOnlyList<HoleRow> Holes, IReadOnlyList<PlanStep> Steps, IReadOnlyList<Template> Templates,
     IReadOnlyList<PlugPiece> Plugs, double HandsOn, double Ready)
 {
+    /// <summary>The rig's verdict as a headline; empty where nobody asked.</summary>
+    [JsonIgnore]
+    public string Verdict { get; init; } = "";
+
+    /// <summary>True where the rig lets go: nothing of it is made as it stands.</summary>
+    [JsonIgnore]
+    public bool LetsGo { get; init; }
+
     /// <summary>Strips that are wrapped round the ends of tubes, to mark what is drilled through them.</summary>
     [JsonRequired]
     public IReadOnlyList<Template> Wraps { get; init; } = [];

@@ -128,7 +128,7 @@ internal static class ComputeApi
             "inch" => UnitSystem.Inch,
             _ => throw new DocumentException("units", "is not metric or inch"),
         };
-        var report = Maker.Of(rig, Stock(rig));
+        var report = Maker.Judged(Maker.Of(rig, Stock(rig)), rig, Stock(rig));
         var file = what switch
         {
             "plan" => PlanPaper.Of(rig.Name, report, size, system),

@@ -48,7 +48,7 @@ internal static class MakeCommand
         }
         return Files.Each([.. files], error, Usage, file =>
         {
-            var (named, report) = Files.Rig(file, input, (rig, stock) => (rig, Maker.Of(rig, stock)));
+            var (named, report) = Files.Rig(file, input, (rig, stock) => (rig, Maker.Judged(Maker.Of(rig, stock), rig, stock)));
             if (folder is not null)
             {
                 Write(report, Directory.CreateDirectory(folder).FullName);
@@ -67,7 +67,8 @@ internal static class MakeCommand
 
     private static void Print(MakeReport r, TextWriter o)
     {
-        o.WriteLine($"{r.Steps.Count} steps, {r.HandsOn / 3600:0.0} h hands on; it can be proved after {r.Ready / 3600:0.0} h");
+        o.WriteLine(Text(r.Verdict));
+        o.WriteLine($"{r.Steps.Count} steps, {r.HandsOn / 3600:0.0} h hands on" + (r.LetsGo ? "" : $"; it can be proved after {r.Ready / 3600:0.0} h"));
         foreach (var s in r.Steps)
             o.WriteLine($"  {s.Start / 3600,6:0.0} h  {s.Minutes,3:0} min  "
                 + $"{(s.HoldPoint ? "HOLD  " : "")}{Text(s.Title)}{(s.Wait > 0 ? $", then {s.Wait / 3600:0.#} h by itself" : "")}\n"

@@ -38,7 +38,10 @@
       <p class="text-quiet mt-1 text-xs" data-drawn>
         {quantity(r.planned ?? 0, r.dimension)} on the drawing
       </p>
-      <TakenNote taken={session.doc.measured?.[r.place ?? r.path] ?? null} onsaid={(said) => session.taken(r.place ?? r.path, said)} />
+      <TakenNote
+        taken={session.doc.measured?.[r.place ?? r.path] ?? null}
+        onsaid={(said) => session.taken(r.place ?? r.path, said)}
+      />
     {/if}
   {/each}
 </section>

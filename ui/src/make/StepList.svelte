@@ -49,16 +49,26 @@
               width="13"
               height="13"
               rx="2"
-              class={s.isDone ? 'fill-holds stroke-holds' : s.isOutdated ? 'stroke-tight fill-none' : 'stroke-base-content fill-none'}
+              class={s.isDone
+                ? 'fill-holds stroke-holds'
+                : s.isOutdated
+                  ? 'stroke-tight fill-none'
+                  : 'stroke-base-content fill-none'}
               stroke-width="2"
             />
           {/if}
-          {#if s.isOutdated}<path d="M4 12 12 4M4 7 7 4M9 12 12 9" class="stroke-tight fill-none" stroke-width="1.5" />{/if}
+          {#if s.isOutdated}<path
+              d="M4 12 12 4M4 7 7 4M9 12 12 9"
+              class="stroke-tight fill-none"
+              stroke-width="1.5"
+            />{/if}
           {#if s.isDone}<path d="M4.5 8.5 7 11l4.5-5.5" class="stroke-base-100 fill-none" stroke-width="1.8" />{/if}
         </svg>
         <span class="min-w-0">
           <span class="block text-xs {s.holdPoint ? 'word-tight font-semibold' : 'text-quiet'}"
-            >{s.isDone ? 'done · ' : s.isOutdated ? 'made otherwise · ' : ''}{s.holdPoint ? 'hold point · ' : ''}{s.called}{people(s)}</span
+            >{s.isDone ? 'done · ' : s.isOutdated ? 'made otherwise · ' : ''}{s.holdPoint
+              ? 'hold point · '
+              : ''}{s.called}{people(s)}</span
           >
           <span class="block leading-snug font-semibold">{fill(s.title)}</span>
         </span>

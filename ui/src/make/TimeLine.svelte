@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from '../api/client';
   import { fill } from '../parts/quantity';
+  import { getSession } from '../state/session.svelte';
   import { clock } from './words';
 
   /** Hands on above, what cures by itself below; long waits are drawn short, with a break. */
@@ -11,6 +12,8 @@
     onselect: (id: string) => void;
   }
   let { report, now, selected, onselect }: Props = $props();
+  const session = getSession();
+  let lets = $derived(session.report?.verdict.word === 'lets-go');
 
   let width = $state(1200);
   const [left, right] = [92, 168];
@@ -112,12 +115,21 @@
         <line x1={m.at} x2={m.at} y1="62" y2="67" class="stroke-base-content" />
         <text x={m.at} y="80" class="fill-base-content text-xs">{clock(timeOf(m.t))}</text>
       {/each}
-      <line x1={x(report.ready)} x2={x(report.ready)} y1="8" y2="67" class="stroke-holds" stroke-width="2" />
-      <rect x={x(report.ready)} y="8" width={right - 4} height="19" class="fill-holds" />
+      <line
+        x1={x(report.ready)}
+        x2={x(report.ready)}
+        y1="8"
+        y2="67"
+        class={lets ? 'stroke-lets-go' : 'stroke-holds'}
+        stroke-width="2"
+      />
+      <rect x={x(report.ready)} y="8" width={right - 4} height="19" class={lets ? 'fill-lets-go' : 'fill-holds'} />
       <text x={x(report.ready) + 7} y="21.5" class="fill-base-100 text-xs font-semibold"
-        >{report.handsOn > 0 || report.ready > 0
-          ? `can be proved ${clock(timeOf(report.ready))}`
-          : 'can be proved now'}</text
+        >{lets
+          ? 'it lets go: change it first'
+          : report.handsOn > 0 || report.ready > 0
+            ? `can be proved ${clock(timeOf(report.ready))}`
+            : 'can be proved now'}</text
       >
     </svg>
   </div>

@@ -20,8 +20,7 @@
     return late.ask(document, late.value ? 60 : 0, (signal) => ask(api.POST('/api/make/did', { body, signal })));
   });
   let did = $derived(late.value?.effect);
-  const said = (v: Schemas['VerdictReport']) =>
-    `${verdictWord(v)}${verdictRest(v, session.doc.host)}`;
+  const said = (v: Schemas['VerdictReport']) => `${verdictWord(v)}${verdictRest(v, session.doc.host)}`;
 </script>
 
 <h3 class="text-quiet mt-3 text-xs font-normal">What {what} did</h3>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Change } from '../api/client';
-  import { difference, fill, limitText, percent, quantity } from '../parts/quantity';
-  import { verdictWord } from '../parts/verdict';
+  import { difference, fill, limitText, quantity } from '../parts/quantity';
+  import { changeText } from '../parts/verdict';
   import { getSession } from '../state/session.svelte';
 
   const session = getSession();
@@ -25,9 +25,7 @@
       {limitText(change.limitSpeed, session.doc.host)}
     </b>
     <span class="text-quiet text-xs">
-      {verdictWord({ word: change.verdict, why: change.why })}, {percent(change.use)} used{change.firstFrequency
-        ? ` · rocks at ${quantity(change.firstFrequency, 'frequency')}`
-        : ''}
+      {changeText(change)}{change.firstFrequency ? ` · rocks at ${quantity(change.firstFrequency, 'frequency')}` : ''}
     </span>
     <span class="text-quiet text-right text-xs whitespace-nowrap"
       >{difference(change.mass, 'mass')} · {difference(change.cost, 'money')}</span

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { api, ask, type Schemas } from '../api/client';
-  import { fill, limitText, percent } from '../parts/quantity';
-  import { verdictWord } from '../parts/verdict';
+  import { fill, limitText } from '../parts/quantity';
+  import { changeText } from '../parts/verdict';
   import QuantityField from '../parts/QuantityField.svelte';
   import { catalogue } from '../state/catalogue.svelte';
   import { Late } from '../state/late.svelte';
@@ -61,9 +61,7 @@
             >
               <span class="font-semibold">To {e.name.toLowerCase()}</span>
               <b class="word-{e.change.verdict} text-right">{limitText(e.change.limitSpeed, session.doc.host)}</b>
-              <span class="text-quiet col-span-2 text-xs"
-                >{fill(e.says)} · {verdictWord({ word: e.change.verdict, why: e.change.why })}, {percent(e.change.use)} used</span
-              >
+              <span class="text-quiet col-span-2 text-xs">{fill(e.says)} · {changeText(e.change)}</span>
             </button>
           {:else}
             <p class="py-1">

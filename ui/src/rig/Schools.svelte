@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, ask, type Schemas } from '../api/client';
-  import { difference, limitText, percent, quantity, words } from '../parts/quantity';
+  import { difference, limitText, quantity } from '../parts/quantity';
+  import { changeText } from '../parts/verdict';
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
   import { getSession } from '../state/session.svelte';
@@ -40,7 +41,7 @@
             <b class="text-sm leading-tight">{side.title}</b>
             <span class="text-quiet mb-1 leading-tight">{side.says}</span>
             <span class="mt-auto">
-              <b class="word-{side.change.verdict}">{words[side.change.verdict]}, {percent(side.change.use)}</b>
+              <b class="word-{side.change.verdict}">{changeText(side.change)}</b>
               <span class="block">limit {limitText(side.change.limitSpeed, session.doc.host)}</span>
               {#if side.change.firstFrequency}<span class="block"
                   >rocks at {quantity(side.change.firstFrequency, 'frequency')}</span

@@ -15,7 +15,8 @@
   import TemplateDrawing from '../make/TemplateDrawing.svelte';
   import TimeLine from '../make/TimeLine.svelte';
   import { clock, localTime, spell, stamp } from '../make/words';
-  import { fill, quantity } from '../parts/quantity';
+  import { capital, fill, quantity } from '../parts/quantity';
+  import { verdictRest, verdictWord } from '../parts/verdict';
   import JointSection from '../rig/JointSection.svelte';
   import TakenNote from '../rig/TakenNote.svelte';
   import { Late } from '../state/late.svelte';
@@ -42,12 +43,15 @@
   });
 
   let report = $derived(late.value);
+  let verdict = $derived(session.report!.verdict);
   let steps = $derived(report?.steps ?? []);
   let next = $derived(steps.find((s) => !s.isDone));
   let step = $derived(steps.find((s) => s.id === chosen) ?? next ?? steps.at(-1));
   let done = $derived(steps.filter((s) => s.isDone).length);
   let made = $derived(
-    step ? (session.doc.made?.[step.id] ?? (step.isOutdated ? session.doc.made?.[step.earlier] : undefined)) : undefined,
+    step
+      ? (session.doc.made?.[step.id] ?? (step.isOutdated ? session.doc.made?.[step.earlier] : undefined))
+      : undefined,
   );
   let joints = $derived(session.report!.joints.filter((j) => step?.joints.includes(j.id)));
   let holes = $derived(
@@ -125,9 +129,18 @@
       aria-label="Build plan"
     >
       <h1 class="sr-only">Make {session.doc.name}</h1>
+      <p class="mb-1 px-2 text-sm font-semibold" data-make-verdict>
+        <span class="word-{verdict.word}">{capital(verdictWord(verdict))}</span>{verdictRest(verdict, session.doc.host)}
+      </p>
       <p class="text-quiet mb-1 flex justify-between gap-2 px-2 text-sm">
         <span>{steps.length} steps, {done} done</span>
-        <span>{report.handsOn > 0 ? `${spell(report.handsOn / 60)} hands on left` : 'ready to be proved'}</span>
+        <span
+          >{report.handsOn > 0
+            ? `${spell(report.handsOn / 60)} hands on left`
+            : verdict.word === 'lets-go'
+              ? ''
+              : 'ready to be proved'}</span
+        >
       </p>
       <StepList {steps} selected={step.id} onselect={pick} />
       {#if notes.length}
@@ -260,7 +273,11 @@
             </div>
           {/if}
           {#if step.isOutdated}
-            <Outdated {step} onanew={() => say({ at: undefined, as: undefined })} onkeep={(as) => say({ at: made?.at ?? undefined, as })} />
+            <Outdated
+              {step}
+              onanew={() => say({ at: undefined, as: undefined })}
+              onkeep={(as) => say({ at: made?.at ?? undefined, as })}
+            />
           {/if}
           {#if step.built.length}<AsBuilt {step} />{/if}
           {#if joints.length && (step.work === 'fit' || step.work === 'place' || step.work === 'camera')}
