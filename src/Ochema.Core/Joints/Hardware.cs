@@ -29,7 +29,7 @@ public static class Hardware
 
     /// <summary>The nut at the end.</summary>
     public static StackLayer LockNut(Fastener f) =>
-        new("Lock nut", LayerRole.Nut, f.NutHeight, "steel-s235", f.AcrossFlats, Bought: true, Item: HardwareItem.Nut);
+        new("Lock nut", LayerRole.Nut, f.LockNutHeight, "steel-s235", f.AcrossFlats, Bought: true, Item: HardwareItem.Nut) { Carries = f.NutHeight };
 
     /// <summary>A nut that the thread passes and that locks it.</summary>
     public static StackLayer JamNut(Fastener f) =>
@@ -66,7 +66,8 @@ public static class Hardware
     {
         HardwareItem.Washer => layer with { Width = WasherWidth * f.MajorDiameter },
         HardwareItem.WideWasher => layer with { Width = Math.Max(0.02, WideWidth * f.MajorDiameter) },
-        HardwareItem.Nut or HardwareItem.JamNut => layer with { Thickness = f.NutHeight, Width = f.AcrossFlats },
+        HardwareItem.Nut => layer with { Thickness = f.LockNutHeight, Width = f.AcrossFlats, Carries = f.NutHeight },
+        HardwareItem.JamNut => layer with { Thickness = f.NutHeight, Width = f.AcrossFlats },
         _ => layer,
     };
 

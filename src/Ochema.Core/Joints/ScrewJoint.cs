@@ -62,6 +62,9 @@ public sealed record StackLayer(
     /// <summary>How far the worst of its holes is out of place, m.</summary>
     public double Off { get; init; }
 
+    /// <summary>Of a lock nut its thread in steel, m: the ring above it only keeps it from turning; null where all of the layer carries.</summary>
+    public double? Carries { get; init; }
+
     /// <summary>Material that a thread insert sits in, catalogue id; null without one.</summary>
     public string? InsertIn { get; init; }
 }
@@ -421,7 +424,7 @@ public sealed record ScrewJoint
         get
         {
             var l = Layers[ThreadLayer];
-            var strips = Threads.StripLoad(Thread, Math.Max(1e-5, Engagement), l.Hole ?? Thread.TapDrill, Stock.Material(l.Material), ScrewStrength);
+            var strips = Threads.StripLoad(Thread, Math.Max(1e-5, Math.Min(Engagement, l.Carries ?? Engagement)), l.Hole ?? Thread.TapDrill, Stock.Material(l.Material), ScrewStrength);
             return l.InsertIn is { } around ? Math.Min(strips, ThreadInsert.PullOut(Thread, l.Thickness, Stock.Material(around))) : strips;
         }
     }

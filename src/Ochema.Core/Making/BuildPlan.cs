@@ -297,8 +297,14 @@ internal static class BuildPlan
 
         // Done is what was done to the measures that are drawn now; what nobody kept the measures of is asked about.
         bool WasDone(Placed p) => b.Rig.Made is { } all && (all.GetValueOrDefault(p.Id) ?? all.GetValueOrDefault(p.Earlier))?.At is not null;
-        bool IsDone(Placed p) => b.Rig.Made?.GetValueOrDefault(p.Id) is { At: not null } done
+        bool AsDrawn(Placed p) => b.Rig.Made?.GetValueOrDefault(p.Id) is { At: not null } done
             && (made[p.Id].Count == 0 || done.As is not null) && !made[p.Id].Any(m => m.Differs);
+        // What was drilled or bent in a piece that is cut anew was done to the old one.
+        bool IsDone(Placed p) => AsDrawn(p) && (p.Of.Step.Work is not (Work.Drill or Work.Tap or Work.Bend)
+            || steps.Where(c => c.Of.Step.Work == Work.Cut && c.Of.Part >= 0 && WorksOn(p.Of, b.Parts[c.Of.Part])).All(AsDrawn));
+        bool WorksOn(StationStep step, RigPart piece) => (step.Part >= 0 && b.Parts[step.Part].Id == piece.Id)
+            || (piece.Sheet?.Holes.Select(h => (h.Layer, h.Joint)) ?? piece.Cut?.Holes.Select(h => (h.Layer, h.Joint)) ?? []).Any(h =>
+                h.Joint is { } own ? step.Joints.Contains(own) : holes.Any(r => step.Joints.Contains(r.Joint) && r.Layer == h.Layer && r.Station == piece.Station));
 
         // All that precedes it, near and far.
         HashSet<int> Before(int index)

@@ -32,6 +32,9 @@ internal static class HouseSteps
     private const double Fingers = 0.9;
     private const double Knob = 3;
 
+    /// <summary>What both hands turn a tube or head on with, N·m (judgement, 3–8).</summary>
+    private const double BothHands = 5;
+
     public static StationStep LookOver(RigBuilder b)
     {
         var asks = Questions.Of(b.Rig, b.Host).Select(q => q.Ask);
@@ -297,7 +300,9 @@ internal static class HouseSteps
         var feel = torque <= Fingers ? "hard by fingers" : torque <= Knob ? "as hard as a knob goes" : "with a spanner";
         // A set screw has nothing for a spanner: the part above is turned on it.
         var set = joint.Headless && joint.Screw is not null;
-        var turn = set ? $"Half of it into the lower part by a hex key, then the part above turned on by both hands, {QuantityText.Of(torque, Dimension.Torque)}. "
+        var turn = set ? $"Half of it into the lower part by a hex key, then the part above turned on "
+                + (torque <= BothHands ? $"by both hands, {QuantityText.Of(torque, Dimension.Torque)}. "
+                    : $"with a strap wrench, the lower part in the vice's soft jaws, {QuantityText.Of(torque, Dimension.Torque)}: hands give {QuantityText.Of(BothHands, Dimension.Torque)}. ")
             : $"By fingers for the first turns, then {QuantityText.Of(torque, Dimension.Torque)}, {feel}. ";
         return new(joint.Station, new(Work.Fit, Words.Capital(joint.Title),
             $"{screw}{way} into the {Words.Inside(thread.Name)}. {turn}"

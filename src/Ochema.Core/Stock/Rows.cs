@@ -122,6 +122,12 @@ public sealed record Fastener(
     [property: Measure("Proof stress", Dimension.Stress, 1e7, 5e9)] double ProofStress, string Grade, string Source,
     string? Range = null, double ScrewPrice = 0, double NutPrice = 0, double WasherPrice = 0) : IStockRow
 {
+    /// <summary>
+    /// A lock nut with a nylon ring, m (ISO 7040, style 1, greatest; inch ones ASME B18.16.6; from memory). The ring carries nothing: thread in steel is that
+    /// of a plain nut.
+    /// </summary>
+    public double LockNutHeight { get; init; }
+
     /// <summary>True for threads of the inch system (ASME B1.1), sold and drilled by it.</summary>
     public bool Inch { get; init; }
 

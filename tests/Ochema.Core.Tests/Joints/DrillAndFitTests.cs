@@ -125,7 +125,7 @@ public class DrillAndFitTests
         foreach (var id in new[] { "m8", "m12" })
         {
             var nut = Joint(id).Layers.Single(l => l.Role == LayerRole.Nut);
-            Assert.Equal((Thread(id).NutHeight, Thread(id).AcrossFlats), (nut.Thickness, nut.Width));
+            Assert.Equal((Thread(id).LockNutHeight, Thread(id).AcrossFlats), (nut.Thickness, nut.Width));
             Assert.Equal(2.1 * Thread(id).MajorDiameter, Joint(id).Layers.First(l => l.Name == "Washer").Width);
         }
     }

@@ -1,4 +1,5 @@
 using Ochema.Core.Json;
+using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;
 using Ochema.Core.Making;
 using Ochema.Core.Rigs;
@@ -46,6 +47,17 @@ public sealed class MadeMeasuresTests
             Assert.True(Maker.Of(kept, Stock).Steps.First(s => s.Id == step.Id).IsDone);
             Assert.Equal(drawn, DocumentPath.ValueAt(kept, reading.Place!)!.Value, 6);
         }
+    }
+
+    [Fact] // holes of a plate that is cut anew were drilled in the old one
+    public void WhatWasDrilledInAPieceThatIsNoneAnyMoreIsNotDone()
+    {
+        var rig = AllDone(RigFiles.Named("cup-plate-riser"));
+        var longer = rig with { Base = (HoldPlate)rig.Base with { Length = ((HoldPlate)rig.Base).Length + 0.05 } };
+        var steps = Maker.Of(longer, Stock).Steps;
+        Assert.All(steps.Where(s => s.Work == Work.Drill && s.Station == "base"), s => Assert.True(s is { IsDone: false, IsOutdated: true }, s.Id));
+        Assert.True(steps.Single(s => s.Id == "cut.reach.riser.riser").IsDone);
+        Assert.True(steps.Single(s => s.Work == Work.Deburr).IsDone);
     }
 
     [Fact] // read off otherwise than drawn: that is how it was made

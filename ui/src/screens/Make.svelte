@@ -238,6 +238,13 @@
           </p>
           <h2 class="max-w-[40rem] text-3xl leading-tight" data-title>{fill(step.title)}</h2>
           <p class="mt-2 max-w-[38rem] text-lg leading-snug">{fill(step.how)}</p>
+          {#if step.isOutdated}
+            <Outdated
+              {step}
+              onanew={() => say({ at: undefined, as: undefined })}
+              onkeep={(as) => say({ at: made?.at ?? undefined, as })}
+            />
+          {/if}
           {#if step.wait > 0}
             <p class="word-tight mt-2 font-semibold" data-cure>
               {curing
@@ -271,13 +278,6 @@
                 {/if}
               {/each}
             </div>
-          {/if}
-          {#if step.isOutdated}
-            <Outdated
-              {step}
-              onanew={() => say({ at: undefined, as: undefined })}
-              onkeep={(as) => say({ at: made?.at ?? undefined, as })}
-            />
           {/if}
           {#if step.built.length}<AsBuilt {step} />{/if}
           {#if joints.length && (step.work === 'fit' || step.work === 'place' || step.work === 'camera')}
