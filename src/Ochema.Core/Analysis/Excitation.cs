@@ -72,7 +72,7 @@ internal sealed class Excitations
     private static IEnumerable<Excitation> Wind(RigModel model, IReadOnlyList<RigMode> modes, double[] frequencies, double speed)
     {
         var (b, run) = (model.Builder, model.Builder.Rig.Run);
-        var blown = speed * b.WindFactor + run.HeadWind;
+        var blown = b.ThroughAir(speed) * b.WindFactor + run.HeadWind;
         var sigma = Math.Sqrt(Math.Pow(run.Gust / 3, 2) + Math.Pow(Turbulence.OwnShare * blown, 2));
         var mean = Math.Max(blown, sigma);
         if (mean < 0.5)

@@ -111,7 +111,7 @@ internal sealed class RigModel
         var first = 3 + windLoads.Count;
         var across = (double[])loads[first + 1].Clone();
         VectorMath.AddScaled(across, -1, loads[first + 2]);
-        return (Air!, Air!.Speed(speed + Builder.Rig.Run.HeadWind, density), loads[first], across);
+        return (Air!, Air!.Speed(Builder.ThroughAir(speed) + Builder.Rig.Run.HeadWind, density), loads[first], across);
     }
 
     /// <summary>Stiffness factor count for the benchmark: unknowns and stored entries.</summary>
@@ -127,7 +127,7 @@ internal sealed class RigModel
     public double Pressure(double speed)
     {
         var run = Builder.Rig.Run;
-        var v = speed * Builder.WindFactor + run.HeadWind + run.Gust;
+        var v = Builder.ThroughAir(speed) * Builder.WindFactor + run.HeadWind + run.Gust;
         return 0.5 * density * v * v;
     }
 
@@ -135,7 +135,7 @@ internal sealed class RigModel
     private PropellerWash? Air => Builder.Host.WashAt(Builder.Rig.Site);
 
     /// <summary>What the propeller adds far behind it at a travel speed, Pa.</summary>
-    private double Wash(double speed) => Air!.Pressure(speed + Builder.Rig.Run.HeadWind);
+    private double Wash(double speed) => Air!.Pressure(Builder.ThroughAir(speed) + Builder.Rig.Run.HeadWind);
 
     /// <summary>The whole rig with its modes' answers one by one, not drawn together; for checks of the combinations.</summary>
     internal StateResponse WithModesApart() => Respond(rows, [], [.. Enumerable.Range(0, System.Lines.Length)], apart: true);

@@ -19,7 +19,7 @@ internal static class Hum
     public static IEnumerable<ReportFinding> Findings(RigModel model, PictureWords picture)
     {
         var (b, speed) = (model.Builder, model.Builder.Speed);
-        var wind = speed * b.WindFactor + b.Rig.Run.HeadWind;
+        var wind = b.ThroughAir(speed) * b.WindFactor + b.Rig.Run.HeadWind;
         foreach (var p in b.Pieces.Where(p => p.Section.Round && p.Length > 0.15).DistinctBy(p => (p.Station, p.Section.DragWidth)))
             foreach (var f in model.Modes.Take(3).Select(m => m.Frequency))
             {

@@ -62,6 +62,8 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
     public override string Below => "the runway";
 
     public override bool NeedsSignOff(Site site) => site.Id != "cabin-tube";
+    public override bool ReadsAirspeed => true;
+
     public override Drive Drive => Drive.Travel(100, "airspeed");
 
     public override (double Front, double Rear, double Side) Outline => (2.2, 4.8, span / 2);

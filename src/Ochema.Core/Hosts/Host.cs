@@ -50,6 +50,9 @@ public abstract class Host
     public PropellerWash? WashAt(Site site) => IsInside(site) ? null : Wash;
 
     /// <summary>What it is driven by along the tape.</summary>
+    /// <summary>True where speed is read as indicated airspeed unless somebody says otherwise.</summary>
+    public virtual bool ReadsAirspeed => false;
+
     public virtual Drive Drive => Drive.Travel(70);
 
     public abstract IReadOnlyList<string> Cautions { get; }

@@ -19,6 +19,13 @@ public static class Atmosphere
     /// <summary>Density, kg/m³, at a pressure altitude (m) and the day's temperature (K).</summary>
     public static double Density(double altitude, double temperature) => Pressure(altitude) / (GasConstant * temperature);
 
+    /// <summary>
+    /// True airspeed over indicated at a pressure altitude (m) and temperature (K): √(ρ₀ ÷ ρ), for q = ½·ρ₀·IAS² = ½·ρ·TAS² (ISO 2533; compressibility and the
+    /// instrument's own error left out).
+    /// </summary>
+    public static double TrueOverIndicated(double altitude, double temperature) =>
+        Math.Sqrt(Density(0, SeaLevelTemperature) / Density(altitude, temperature));
+
     /// <summary>Kinematic viscosity, m²/s (Sutherland, ISO 2533).</summary>
     public static double KinematicViscosity(double altitude, double temperature) =>
         1.458e-6 * Math.Pow(temperature, 1.5) / (temperature + 110.4) / Density(altitude, temperature);

@@ -170,6 +170,10 @@ public sealed class RigBuilder
     /// <summary>Total mass, kg.</summary>
     public double Mass => Parts.Mass;
 
+    /// <summary>Speed through the air, m/s, at a speed as it is asked about: faster than an aircraft's instrument says where the air is thin.</summary>
+    public double ThroughAir(double speed) => !Host.ReadsAirspeed || Rig.Run.Airspeed == Airspeed.True ? speed
+        : speed * Atmosphere.TrueOverIndicated(Rig.Run.Altitude, Rig.Run.Temperature);
+
     /// <summary>Relative wind at 1 Pa does not need the speed; the site's factor does.</summary>
     public double WindFactor => Rig.Site.WindFactor;
 

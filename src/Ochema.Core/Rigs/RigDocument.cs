@@ -330,11 +330,24 @@ public enum Sun
     DarkPanel,
 }
 
+/// <summary>How a speed through the air is meant.</summary>
+public enum Airspeed
+{
+    /// <summary>As aircraft read it: the speed at which air of sea level presses so hard.</summary>
+    Indicated,
+
+    /// <summary>As it is.</summary>
+    True,
+}
+
 /// <summary>What the rig is judged for.</summary>
 public sealed record RunConditions
 {
     [Measure("Design speed", Dimension.Speed, 0, 120, UsualTo = 50)]
     public required double Speed { get; init; }
+
+    [Option("Airspeed is", HowTo = "indicated, as the instrument reads it: high up the air is thinner and the aircraft faster than it says", Hosts = "aeroplane")]
+    public Airspeed Airspeed { get; init; }
 
     [Measure("Head wind", Dimension.Speed, 0, 20, HowTo = "added to the speed of travel", UsualTo = 14)]
     public double HeadWind { get; init; }

@@ -39,7 +39,7 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     private TetherFall Fall(RigBuilder b, double mass, double speed)
     {
         var camera = Choice.From == TetherPoint.SecondCamera ? b.SecondCamera! : b.Camera;
-        var v = speed * b.WindFactor + b.Rig.Run.HeadWind;
+        var v = b.ThroughAir(speed) * b.WindFactor + b.Rig.Run.HeadWind;
         var air = 0.5 * Atmosphere.Density(b.Rig.Run.Altitude, b.Rig.Run.Temperature) * v * v;
         var push = b.Faces.Where(x => x.Node == camera.Node).Aggregate(Structure.Vec3.Zero, (sum, x) => sum + air * x.BoxForce(MotionProfile.WindDirection(0)));
         return TetherFall.Of(From, End, Length, mass, 1 / mass * push + Flung(b, speed), Row.AxialStiffness);
