@@ -1,5 +1,4 @@
 using Ochema.Core.Quantities;
-using Ochema.Core.Responses;
 
 namespace Ochema.Core.Assessment;
 

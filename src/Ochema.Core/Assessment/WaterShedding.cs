@@ -2,7 +2,6 @@ using Ochema.Core.Analysis;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
-using Ochema.Core.Structure;
 
 namespace Ochema.Core.Assessment;
 

@@ -1,4 +1,3 @@
-using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 

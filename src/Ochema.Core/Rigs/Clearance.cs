@@ -1,6 +1,6 @@
-using Ochema.Core.Responses;
 using Ochema.Core.Hosts;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Rigs;

@@ -1,6 +1,5 @@
 using System.Collections;
 using Ochema.Core.Quantities;
-using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;

@@ -1,7 +1,5 @@
 using Ochema.Core.Assessment;
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
-using Ochema.Core.Responses;
 using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Invariants;

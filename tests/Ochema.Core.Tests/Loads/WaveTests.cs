@@ -1,7 +1,5 @@
 using Ochema.Core.Analysis;
-using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 

@@ -1,6 +1,6 @@
-using Ochema.Core.Hosts;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
+using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Reaches;

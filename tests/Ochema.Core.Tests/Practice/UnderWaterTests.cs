@@ -60,6 +60,6 @@ public sealed class UnderWaterTests
         bool Swings(double speed) => Assess(Arm with { Reach = pipe with { Out = 1.2 }, Run = Arm.Run with { Speed = speed } }).Findings
             .Any(f => f.Text.Contains("swings by up to", StringComparison.Ordinal));
         Assert.Contains(Enumerable.Range(1, 30), i => Swings(0.1 * i));
-        Assert.False(Assess(RigFiles.Named("hand-pole")).Findings.Any(f => f.Text.Contains("sheds near", StringComparison.Ordinal)));
+        Assert.DoesNotContain(Assess(RigFiles.Named("hand-pole")).Findings, f => f.Text.Contains("sheds near", StringComparison.Ordinal));
     }
 }
