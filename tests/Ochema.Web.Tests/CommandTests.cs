@@ -107,12 +107,12 @@ public sealed class CommandTests : IDisposable
         Assert.Equal(report["holes"]!.AsArray().Count, Rows("holes.csv").Count);
         Assert.Equal(report["steps"]!.AsArray().Count, Rows("steps.csv").Count);
         Assert.Equal(report["cuts"]!.AsArray().Sum(c => c!["plan"]!["bars"]!.AsArray().Sum(b => b!["pieces"]!.AsArray().Count)), Rows("cuts.csv").Count);
-        Assert.Contains("<svg", File.ReadAllText(Directory.GetFiles(lists, "*-base-plate.svg").Single()));
-        Assert.StartsWith("0\r\nSECTION", File.ReadAllText(Directory.GetFiles(lists, "*-base-plate.dxf").Single()));
+        Assert.Contains("<svg", File.ReadAllText(Directory.GetFiles(lists, "base-plate.svg").Single()));
+        Assert.StartsWith("0\r\nSECTION", File.ReadAllText(Directory.GetFiles(lists, "base-plate.dxf").Single()));
         foreach (var printed in new[] { "plan.pdf", "templates.pdf", "measuring.pdf" })
             Assert.StartsWith("%PDF", File.ReadAllText(Path.Combine(lists, printed)));
-        Assert.Equal(84 + 50 * BitConverter.ToInt32(File.ReadAllBytes(Directory.GetFiles(lists, "*-base-plate.stl").Single()), 80),
-            new FileInfo(Directory.GetFiles(lists, "*-base-plate.stl").Single()).Length);
+        Assert.Equal(84 + 50 * BitConverter.ToInt32(File.ReadAllBytes(Directory.GetFiles(lists, "base-plate.stl").Single()), 80),
+            new FileInfo(Directory.GetFiles(lists, "base-plate.stl").Single()).Length);
         Assert.Equal(0, Run(null, "make", rig, "--out", lists, "--paper", "letter", "--units", "inch").Code);
         Assert.Equal(2, Run(null, "make", rig, "--out", lists, "--paper", "a9").Code);
         Assert.Equal(2, Run(null, "make", rig, "--units", "furlongs").Code);

@@ -47,7 +47,8 @@ public static class Assessor
             SecondSharpness = Shaker.SecondWords(model),
             Retentions = judged.Retentions,
             Straps = StrapPull.Runs(b),
-            Findings = [.. judged.Findings.Concat(Hum.Findings(model, sharpness)).Concat(WaterShedding.Findings(model)).Concat(Settling.Findings(model)).Concat(Snag.Findings(model))
+            Findings = [.. judged.Findings.Concat(Hum.Findings(model, sharpness)).Concat(WaterShedding.Findings(model)).Concat(Settling.Findings(model))
+                .Concat(Snag.Findings(model))
                 .DistinctBy(f => f.Text)],
             Cautions = Cautions.Of(rig),
             Joints = [.. b.Joints.Select(j => j.Report())],

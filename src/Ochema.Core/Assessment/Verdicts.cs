@@ -30,7 +30,10 @@ internal static class Verdicts
             KeptTo = keptTo,
         };
         if (keptTo is { } few && few > b.Speed && !(first?.LimitSpeed <= few))
-            loads = loads with { Text = $"{loads.Text} From {QuantityText.Of(few, Dimension.Speed)} on too little keeps it: without one of its holds it lets go." };
+            loads = loads with 
+            {
+                Text = $"{loads.Text} From {QuantityText.Of(few, Dimension.Speed)} on too little keeps it.",
+            };
         var (word, why, missing) = Missing(b, retentions);
         if (why == Why.Loads || word < loads.Word)
             return loads with { Text = loads.Text + Estimate, Missing = missing };

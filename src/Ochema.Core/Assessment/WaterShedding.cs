@@ -49,8 +49,8 @@ internal static class WaterShedding
                 var mass = piece.Mass / piece.Length + Water.AddedMass(d);
                 var swing = Swing(2 * m.Damping * Math.Pow(2 * Math.PI * Strouhal, 2) * mass / (Water.Density * d * d)) * d;
                 said.Add(piece.Station);
-                yield return new ReportFinding(piece.Station, $"Between {Speed(From * m.Frequency * d)} and {Speed(To * m.Frequency * d)} through the water the {piece.Label} sheds "
-                    + $"near {QuantityText.Of(m.Frequency, Dimension.Frequency)} and swings by up to {QuantityText.Of(swing, Dimension.Length)} across the stream: "
+                yield return new ReportFinding(piece.Station, $"Between {Speed(From * m.Frequency * d)} and {Speed(To * m.Frequency * d)} "
+                    + $"through the water the {piece.Label} sheds near {QuantityText.Of(m.Frequency, Dimension.Frequency)} and swings by up to {QuantityText.Of(swing, Dimension.Length)} across the stream: "
                     + "stiffer, shorter, or a rope wound round it.");
                 break;
             }

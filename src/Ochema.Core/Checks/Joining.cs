@@ -104,8 +104,8 @@ internal static class Joining
         {
             Holes = [.. joints.Select(j => new SheetHole(s.Length / 2, s.Width / 2, s.Layer, j))],
         };
-        b.Parts.Hardware(new(new(station, $"{joint}.{row.Id}"), row.Name, 1, row.Mass, row.Price, sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id,
-            Sheet: sheet, Joint: joint));
+        b.Parts.Hardware(new(new(station, $"{joint}.{row.Id}"), row.Name, 1, row.Mass, row.Price,
+            sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id, Sheet: sheet, Joint: joint));
         b.PointMass(from.Node, row.Mass);
     }
 

@@ -424,7 +424,8 @@ public sealed record ScrewJoint
         get
         {
             var l = Layers[ThreadLayer];
-            var strips = Threads.StripLoad(Thread, Math.Max(1e-5, Math.Min(Engagement, l.Carries ?? Engagement)), l.Hole ?? Thread.TapDrill, Stock.Material(l.Material), ScrewStrength);
+            var strips = Threads.StripLoad(Thread, Math.Max(1e-5, Math.Min(Engagement, l.Carries ?? Engagement)), l.Hole ?? Thread.TapDrill,
+                Stock.Material(l.Material), ScrewStrength);
             return l.InsertIn is { } around ? Math.Min(strips, ThreadInsert.PullOut(Thread, l.Thickness, Stock.Material(around))) : strips;
         }
     }

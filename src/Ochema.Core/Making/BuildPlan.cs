@@ -304,7 +304,8 @@ internal static class BuildPlan
             || steps.Where(c => c.Of.Step.Work == Work.Cut && c.Of.Part >= 0 && WorksOn(p.Of, b.Parts[c.Of.Part])).All(AsDrawn));
         bool WorksOn(StationStep step, RigPart piece) => (step.Part >= 0 && b.Parts[step.Part].Id == piece.Id)
             || (piece.Sheet?.Holes.Select(h => (h.Layer, h.Joint)) ?? piece.Cut?.Holes.Select(h => (h.Layer, h.Joint)) ?? []).Any(h =>
-                h.Joint is { } own ? step.Joints.Contains(own) : holes.Any(r => step.Joints.Contains(r.Joint) && r.Layer == h.Layer && r.Station == piece.Station));
+                h.Joint is { } own ? step.Joints.Contains(own)
+                    : holes.Any(r => step.Joints.Contains(r.Joint) && r.Layer == h.Layer && r.Station == piece.Station));
 
         // All that precedes it, near and far.
         HashSet<int> Before(int index)

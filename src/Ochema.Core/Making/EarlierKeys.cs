@@ -25,7 +25,8 @@ internal static class EarlierKeys
     private static string KeyOf(PartLine line) =>
         string.Join(' ', new[]
         {
-            line.Station, line.Row ?? Before(line.Name, '{', ',').Trim(), line.Joint ?? "", line.Sort == Rigs.PieceSort.Bought ? "" : Before(line.Name, '{', ',', ':').Trim(),
+            line.Station, line.Row ?? Before(line.Name, '{', ',').Trim(), line.Joint ?? "",
+            line.Sort == Rigs.PieceSort.Bought ? "" : Before(line.Name, '{', ',', ':').Trim(),
         }.Where(w => w.Length > 0));
 
     private static string Before(string name, params char[] ends) => name.IndexOfAny(ends) is >= 0 and var at ? name[..at] : name;

@@ -302,7 +302,8 @@ internal static class HouseSteps
         var set = joint.Headless && joint.Screw is not null;
         var turn = set ? $"Half of it into the lower part by a hex key, then the part above turned on "
                 + (torque <= BothHands ? $"by both hands, {QuantityText.Of(torque, Dimension.Torque)}. "
-                    : $"with a strap wrench, the lower part in the vice's soft jaws, {QuantityText.Of(torque, Dimension.Torque)}: hands give {QuantityText.Of(BothHands, Dimension.Torque)}. ")
+                    : $"with a strap wrench, the lower part in the vice's soft jaws, {QuantityText.Of(torque, Dimension.Torque)}: "
+                        + $"hands give {QuantityText.Of(BothHands, Dimension.Torque)}. ")
             : $"By fingers for the first turns, then {QuantityText.Of(torque, Dimension.Torque)}, {feel}. ";
         return new(joint.Station, new(Work.Fit, Words.Capital(joint.Title),
             $"{screw}{way} into the {Words.Inside(thread.Name)}. {turn}"

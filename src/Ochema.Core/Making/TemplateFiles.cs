@@ -37,6 +37,10 @@ public static class TemplateFiles
         return string.Join('-', words.Split('-', StringSplitOptions.RemoveEmptyEntries)) + "." + format.ToString().ToLowerInvariant();
     }
 
+    /// <summary>A file's name by its piece alone, which no other has.</summary>
+    public static string FileNameOf(string part, TemplateFormat format) =>
+        new string([.. part.Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]) + "." + format.ToString().ToLowerInvariant();
+
     private static string Mm(double m) => (1000 * m).ToString("0.###", CultureInfo.InvariantCulture);
 
     private static string N(double mm) => mm.ToString("0.###", CultureInfo.InvariantCulture);

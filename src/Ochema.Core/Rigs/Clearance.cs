@@ -28,7 +28,8 @@ public static class Clearance
                         + $"{(margin < LooseEnd && hit.Type is "strap" ? ": tie its loose end" : ": mind its swing")}. {zone.Why}");
         }
         if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b, host) is { } part)
-            yield return new ReportFinding(part.Station, $"The {What(b.Rig, part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, which the rules of the day refuse.", Blocks: true);
+            yield return new ReportFinding(part.Station, $"The {What(b.Rig, part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, "
+                + $"which the rules of the day refuse.", Blocks: true);
     }
 
     /// <summary>The shape that comes nearest to a zone, and by how much, m (0 inside); null when none is within its swing.</summary>

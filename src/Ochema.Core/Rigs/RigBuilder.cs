@@ -208,7 +208,8 @@ public sealed class RigBuilder
         if (userNames.TryGetValue(row, out var known))
             return known;
         var checks = Checks;
-        var taken = nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id) || Enumerable.Range(2, Rig.Tethers.Count + 1).Any(n => id == $"tether-{n}")
+        var taken = nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id)
+            || Enumerable.Range(2, Rig.Tethers.Count + 1).Any(n => id == $"tether-{n}")
             || Holds.Exists(h => h.Id == id || h.Station == id) || checks.Exists(c => c.Part == id || c.Station == id) || Parts.Any(p => p.Station == id)
             || Links.Exists(l => l.Spring == id || l.Station == id) || Figure.Exists(f => f.Id == id);
         return userNames[row] = taken ? row : id;

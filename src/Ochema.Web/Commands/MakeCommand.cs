@@ -137,14 +137,14 @@ internal static class MakeCommand
         }));
         foreach (var t in r.Prints)
         {
-            string Named(TemplateFormat format) => Path.Combine(folder, $"{t.Part}-{TemplateFiles.FileName(t, format)}");
+            string Named(TemplateFormat format) => Path.Combine(folder, TemplateFiles.FileNameOf(t.Part, format));
             File.WriteAllText(Named(TemplateFormat.Svg), TemplateFiles.Svg(t));
             File.WriteAllText(Named(TemplateFormat.Dxf), TemplateFiles.Dxf(t));
             if (t.Flat)
                 File.WriteAllBytes(Named(TemplateFormat.Stl), SolidFile.Stl(Solid.Of(t)));
         }
         foreach (var p in r.Plugs)
-            File.WriteAllBytes(Path.Combine(folder, $"{p.Part}-{TemplateFiles.FileName(p.Station, p.Name, TemplateFormat.Stl)}"), SolidFile.Stl(Solid.Of(p)));
+            File.WriteAllBytes(Path.Combine(folder, TemplateFiles.FileNameOf(p.Part, TemplateFormat.Stl)), SolidFile.Stl(Solid.Of(p)));
         Csv(folder, "steps.csv", r.Steps.Select((s, i) => new
         {
             number = i + 1,

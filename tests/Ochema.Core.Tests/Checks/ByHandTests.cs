@@ -116,21 +116,26 @@ public class ByHandTests
         var length = (end - camera).Length + rig.Tether.Slack;
         var mass = builder.Camera.Mass + Stock.Find<HeadRow>("heads", "stud-quarter").Mass;
         // Wind at 1.1 times the speed on the camera's face; weight and drag pull along one line, and the line is taut where that leaves the sphere.
-        var v = rig.Run.Speed * rig.Site.WindFactor;
-        var drag = 0.5 * 1.225 * v * v / mass * builder.Faces.Where(f => f.Node == builder.Camera.Node)
-            .Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(new(-1, 0, 0)));
-        var pull = drag - 9.80665 * Vec3.UnitZ;
-        var (low, high) = (0.0, 5.0);
-        for (var i = 0; i < 60; i++)
-            if ((camera + 0.5 * (low + high) * pull.Normalized() - end).Length < length)
-                low = 0.5 * (low + high);
-            else
-                high = 0.5 * (low + high);
-        var weight = mass * pull.Length;
-        var peak = weight * (1 + Math.Sqrt(1 + 2 * row.AxialStiffness / length * high / weight));
+        (double Peak, double Drop) Caught(double speed)
+        {
+            var v = speed * rig.Site.WindFactor;
+            var drag = 0.5 * 1.225 * v * v / mass * builder.Faces.Where(f => f.Node == builder.Camera.Node)
+                .Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(new(-1, 0, 0)));
+            var pull = drag - 9.80665 * Vec3.UnitZ;
+            var (low, high) = (0.0, 5.0);
+            for (var i = 0; i < 60; i++)
+                if ((camera + 0.5 * (low + high) * pull.Normalized() - end).Length < length)
+                    low = 0.5 * (low + high);
+                else
+                    high = 0.5 * (low + high);
+            var weight = mass * pull.Length;
+            return (weight * (1 + Math.Sqrt(1 + 2 * row.AxialStiffness / length * high / weight)), high);
+        }
+        // It may come off at any speed on the way: swept back it falls less far than slowly.
+        var peak = Enumerable.Range(0, 200).Max(i => Caught(i / 199.0 * rig.Run.Speed).Peak);
         var holds = Math.Min(row.BreakingStrength, host.Anchors.First(a => a.Id == rig.Tether.To.Anchor).Holds!.Value);
-        Near.Share(2 * peak / holds, Assess(rig).Checks.Single(c => c.Id == "tether.catch").Use, 1e-3);
-        Assert.True(high > camera.Z - end.Z, "it falls below the anchor, not by its slack alone");
+        Near.Share(2 * peak / holds, Assess(rig).Checks.Single(c => c.Id == "tether.catch").Use, 3e-3);
+        Assert.True(Caught(rig.Run.Speed).Drop > camera.Z - end.Z, "it falls below the anchor, not by its slack alone");
     }
 
     [Fact] // Euler, pinned ends: π²·E·I/L²

@@ -245,7 +245,8 @@ public sealed record PinBlock : OnBridle
             ThicknessBy = nameof(Cheek),
             Holes = [new(Edge + BoltsApart / 2, Width / 2, "Cheek", "block-bolts"), new(Height - Depth / 2, Width / 2, "Cheek") { Own = pinned }],
         };
-        b.PointMass(pinAt, 2 * b.Parts.Sheet(new(StationId.Base, "cheeks"), "Cheek", cheek, plastic, 2).Mass + b.Parts.Bought(new(StationId.Base, "pin"), b.Fitting("quick-pin")).Mass);
+        b.PointMass(pinAt, 2 * b.Parts.Sheet(new(StationId.Base, "cheeks"), "Cheek", cheek, plastic, 2).Mass
+            + b.Parts.Bought(new(StationId.Base, "pin"), b.Fitting("quick-pin")).Mass);
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,

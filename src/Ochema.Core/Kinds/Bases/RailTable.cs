@@ -232,7 +232,8 @@ public sealed record RailTable : BaseKind
             ],
         };
         var (aluminium, bolts) = (b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));
-        b.PointMass(seat, b.Parts.Sheet(new(StationId.Base, "head-plate"), "Head plate", plate, aluminium).Mass + 2 * b.Parts.Bought(new(StationId.Base, "u-bolts"), bolts, 2).Mass);
+        b.PointMass(seat, b.Parts.Sheet(new(StationId.Base, "head-plate"), "Head plate", plate, aluminium).Mass
+            + 2 * b.Parts.Bought(new(StationId.Base, "u-bolts"), bolts, 2).Mass);
         return new Mount(seat, b.Position(seat), up, new ThroughPort("Head plate",
             [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate)
         { Underside = Underside.Covered });

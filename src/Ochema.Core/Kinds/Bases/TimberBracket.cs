@@ -230,7 +230,8 @@ public sealed record TimberBracket : BaseKind
                 new(timber.Height + (CornerNear + CornerFar) / 2, "Nose", Bolted), new(c.Length - ClampParts.Past, "Nose"),
             ],
         });
-        b.PointMass(corner, section.Area * timber.Height * wood.Density + b.Parts.Bought(new(StationId.Base, "corner-bracket"), b.Fitting("corner-bracket")).Mass);
+        b.PointMass(corner, section.Area * timber.Height * wood.Density
+            + b.Parts.Bought(new(StationId.Base, "corner-bracket"), b.Fitting("corner-bracket")).Mass);
         b.PointMass(end, section.Area * ClampParts.Past * wood.Density);
         if (Nose < CornerFar + FacePlate / 2 + 0.005)
             b.Findings.Add(new ReportFinding(StationId.Base,
@@ -276,7 +277,8 @@ public sealed record TimberBracket : BaseKind
         b.Rigid(end, top);
         StackLayer Plate(string name) => new(name, LayerRole.Clearance, FaceThickness, "steel-s235", FacePlate);
         foreach (var name in new[] { Upper, Lower })
-            b.PointMass(end, b.Parts.Sheet(new(StationId.Base, name == Upper ? "upper-plate" : "lower-plate"), name, new(FacePlate, FacePlate, FaceThickness, "steel-s235", [])
+            b.PointMass(end, b.Parts.Sheet(new(StationId.Base, name == Upper ? "upper-plate" : "lower-plate"), name,
+                new(FacePlate, FacePlate, FaceThickness, "steel-s235", [])
             {
                 Holes = [new(FacePlate / 2, FacePlate / 2, name)],
             }, b.Stock.Material("steel-s235")).Mass);

@@ -106,7 +106,8 @@ public sealed record BallInPlatesHead : HeadKind
                     new(Side / 2, Side / 2, "Plate round the ball") { Own = new("ball", "Ball between its plates", Hole) }]
                 : [new(Side / 2, Side / 2, "Foot board", b.Own("ball-screws")), new(Side / 2, Side / 2, "Foot board")],
         };
-        var mass = 2 * b.Parts.Sheet(new(head, "plates"), "Plate round the ball", Square(Thick, true), of, 2).Mass + b.Parts.Sheet(new(head, "foot-board"), "Foot board of the head",
+        var mass = 2 * b.Parts.Sheet(new(head, "plates"), "Plate round the ball", Square(Thick, true), of, 2).Mass
+            + b.Parts.Sheet(new(head, "foot-board"), "Foot board of the head",
             Square(Foot, false), of).Mass;
         var donor = b.Parts.Bought(new(head, "ball"), b.Fitting("donor-ball"));
         var height = Foot + Thick + grip.Gap / 2 + Neck;

@@ -267,7 +267,8 @@ public sealed record TiltFrame : HeadKind
                 Box(b, head, name, bar, metal, flat == flatInner ? (s.Inner, s.Up) : (s.Outer, s.Drop), aside, layer, joint);
                 continue;
             }
-            b.Parts.Cut(new(head, layer == Floor ? "inner-frame" : "outer-frame"), bar, metal, flat.Flat, what: name, by: name == "Outer frame" && By != TiltedBy.Hand ? nameof(Beside) : null);
+            b.Parts.Cut(new(head, layer == Floor ? "inner-frame" : "outer-frame"), bar, metal, flat.Flat, what: name,
+                by: layer != Floor && By != TiltedBy.Hand ? nameof(Beside) : null);
             b.Parts.Also(c => c with
             {
                 Bends = [new(flat.Bend, Math.PI / 2, BendRadius), new(c.Length - flat.Bend, Math.PI / 2, BendRadius)],

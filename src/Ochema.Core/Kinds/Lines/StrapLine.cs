@@ -35,7 +35,8 @@ internal static class StrapLine
         if (row.Asks is { } asks)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {asks}."));
         b.Checks.Add(new StrapTension(b, new(name), station, line, row, knot, strap.Edge));
-        b.Parts.Length(new(station, "strap"), row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
+        b.Parts.Length(new(station, "strap"), row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre,
+            row.PricePerMetre, Aisle.Rigging);
         b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new ReportFinding(station,

@@ -189,7 +189,8 @@ public sealed record SteppedPole : ReachKind
             var piece = b.Beam(reach, id, label, foot, node, b.Stock.Section(rows[i].Id), metal, side,
                 through: Poles.Hands(b, from, direction, i * each, (i + 1) * each));
             b.Checks.Add(new SectionStrength(b, reach, new(id), $"{Words.Capital(label)} bends", piece));
-            b.Parts.Cut(new(reach, $"tube-{i + 1}"), rows[i], metal, each + (i > 0 ? Overlap : 0), what: Words.Capital(label), by: i > 0 ? nameof(Overlap) : null);
+            b.Parts.Cut(new(reach, $"tube-{i + 1}"), rows[i], metal, each + (i > 0 ? Overlap : 0), what: Words.Capital(label),
+                by: i > 0 ? nameof(Overlap) : null);
             b.Shape(id, reach, "tube", [b.Point(foot), b.Point(node)], [rows[i].Width]);
             pieces.Add(piece);
         }
@@ -228,7 +229,8 @@ public sealed record SteppedPole : ReachKind
         b.Checks.Add(new CapHolds(b, reach, new(b.Own("cap")), spring, direction, PullsOff ?? UsualPull, own, bite,
             $"their tips at {QuantityText.Of(SetTorque, Dimension.Torque)} and a friction of {SetFriction:0.00} on both sides, judgement", last.Width));
         b.Checks.Add(new CapSplits(b, reach, new(b.Own("cap")), spring, direction, cap, pvc));
-        var coupler = b.Parts.Bought(new(reach, "coupler"), b.Fitting("pvc-coupler"), name: $"Coupler for {Words.Inside(b.Stock.Find<SectionRow>("sections", Cap).Name)}");
+        var coupler = b.Parts.Bought(new(reach, "coupler"), b.Fitting("pvc-coupler"),
+            name: $"Coupler for {Words.Inside(b.Stock.Find<SectionRow>("sections", Cap).Name)}");
         var plug = b.Parts.Bought(new(reach, "cap-plug"), b.Fitting(cap.Row));
         b.Parts.Bought(new(reach, "cement"), b.Fitting("glue-pack"), name: Glues.Find("pvc-cement").Name);
         b.PointMass(foot, coupler.Mass + plug.Mass);

@@ -91,7 +91,8 @@ public sealed record TelescopingPole : ReachKind
             b.Findings.Add(new ReportFinding(reach, $"The tubes overlap by {Holes.Size(overlap)}: {Holes.Size(least)} at the least, three diameters; less works "
                 + "loose in its lock."));
         if (overlap >= Length)
-            b.Findings.Add(new ReportFinding(reach, $"Drawn out to {Holes.Size(Length)} the tubes would lie all in one another: their overlap is {Holes.Size(overlap)}.", true));
+            b.Findings.Add(new ReportFinding(reach, $"Drawn out to {Holes.Size(Length)} the tubes would lie all in one another: "
+                + $"their overlap is {Holes.Size(overlap)}.", true));
         BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock, double begins, double seen)
         {
             var row = b.Stock.Find<SectionRow>("sections", stock);
