@@ -30,7 +30,7 @@ internal static class Verdicts
             KeptTo = keptTo,
         };
         if (keptTo is { } few && few > b.Speed && !(first?.LimitSpeed <= few))
-            loads = loads with 
+            loads = loads with
             {
                 Text = $"{loads.Text} From {QuantityText.Of(few, Dimension.Speed)} on too little keeps it.",
             };

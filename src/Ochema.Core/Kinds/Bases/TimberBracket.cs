@@ -279,9 +279,9 @@ public sealed record TimberBracket : BaseKind
         foreach (var name in new[] { Upper, Lower })
             b.PointMass(end, b.Parts.Sheet(new(StationId.Base, name == Upper ? "upper-plate" : "lower-plate"), name,
                 new(FacePlate, FacePlate, FaceThickness, "steel-s235", [])
-            {
-                Holes = [new(FacePlate / 2, FacePlate / 2, name)],
-            }, b.Stock.Material("steel-s235")).Mass);
+                {
+                    Holes = [new(FacePlate / 2, FacePlate / 2, name)],
+                }, b.Stock.Material("steel-s235")).Mass);
         return new Mount(top, b.Position(top), axis, new ThroughPort("Nose",
             [Plate(Lower), new("Nose", LayerRole.Clearance, timber.Height, timber.Material, timber.Width), Plate(Upper)], timber.Width));
     }
