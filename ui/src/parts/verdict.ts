@@ -40,8 +40,8 @@ export function verdictRest(v: Numbers, hostId: string): string {
   if (v.word === 'lets-go') return `${lets ? ` above ${lets}` : ''}${green ? `, holds to ${green}` : ''}`;
   if (v.word === 'tight')
     return green
-      ? `: holds to ${green}, ${lets ? `lets go at ${bare}` : 'no further'}`
+      ? `: holds to ${green}, ${lets ? `lets go at\u00a0${bare}` : 'no further'}`
       : `, ${lets ? `lets go at ${lets}` : `looked at up to ${far}`}`;
   if (green === '') return ` as far as looked at, ${far}`;
-  return ` to ${green}, ${lets ? `lets go at ${bare}` : 'tight beyond'}`;
+  return ` to ${green}, ${lets ? `lets go at\u00a0${bare}` : 'tight beyond'}`;
 }
