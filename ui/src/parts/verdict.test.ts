@@ -22,7 +22,9 @@ const v = (more: Partial<V>): V => ({
 });
 
 test('a verdict has two numbers, the end of the green and the end of the amber', () => {
-  expect(verdictRest(v({ tightSpeed: 29.1667, limitSpeed: 35.8333 }), 'estate')).toBe(' to 105 km/h, lets go at\u00a0129');
+  expect(verdictRest(v({ tightSpeed: 29.1667, limitSpeed: 35.8333 }), 'estate')).toBe(
+    ' to 105 km/h, lets go at\u00a0129',
+  );
   expect(verdictRest(v({ word: 'tight', tightSpeed: 25, limitSpeed: 35.8333 }), 'estate')).toBe(
     ': holds to 90 km/h, lets go at\u00a0129',
   );
