@@ -55,7 +55,8 @@ internal sealed class WaterLoads
     }
 
     /// <summary>
-    /// Lift of what is under water, N/m: its displaced water, and the weight of the water that it carries along, which is mass in the frame (it has to be moved)
+    /// Lift of what is under water, N/m: its displaced water, and the weight of the water that it carries along, which is mass in the
+    /// frame (it has to be moved)
     /// and no weight.
     /// </summary>
     private IEnumerable<(int, NodeIndex, Vec3)> Lifted()
@@ -67,7 +68,8 @@ internal sealed class WaterLoads
     }
 
     /// <summary>
-    /// Load at 1 Pa of water from ahead on all that lies lower than a height, m over still water, and of a wave on the cameras, times the wave's own speed there
+    /// Load at 1 Pa of water from ahead on all that lies lower than a height, m over still water, and of a wave on the cameras, times
+    /// the wave's own speed there
     /// to a power.
     /// </summary>
     private IEnumerable<(int, NodeIndex, Vec3)> Wetted(double upTo, bool slam, int power)

@@ -49,7 +49,8 @@ public sealed record StationReport(string Id, string Label, string Part, double 
 public sealed record SpeedFlag(string Check, string Station, string Title, double Speed);
 
 /// <summary>The overall verdict.</summary>
-/// <param name="LimitSpeed">m/s from which it lets go, the end of the amber: loads and what keeps its pieces; null when that is beyond what was looked at.</param>
+/// <param name="LimitSpeed">m/s from which it lets go, the end of the amber: loads and what keeps its pieces; null when that is beyond
+/// what was looked at.</param>
 /// <param name="TightSpeed">m/s up to which it holds, the end of the green; 0 where it is tight standing still, null when it holds as far as was looked
 /// at.</param>
 /// <param name="Why">What decides the word: the loads, something refused by name, something loose, something that is missing, a question not answered.</param>
@@ -60,7 +61,8 @@ public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed,
     /// <summary>How far was looked, m/s: the most that the host does.</summary>
     public double? LookedTo { get; init; }
 
-    /// <summary>Speed from which too little keeps a piece of it, m/s: without a hold it lets go by then, so that none is to spare; null where enough does.</summary>
+    /// <summary>Speed from which too little keeps a piece of it, m/s: without a hold it lets go by then, so that none is to spare; null
+    /// where enough does.</summary>
     public double? KeptTo { get; init; }
 }
 

@@ -6,7 +6,8 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Assessment;
 
 /// <summary>
-/// Round members under water that shed vortices near a mode: in water that is no hum but a swing of up to a diameter, for what swings weighs little more than the
+/// Round members under water that shed vortices near a mode: in water that is no hum but a swing of up to a diameter, for what swings
+/// weighs little more than the
 /// water it moves.
 /// </summary>
 internal static class WaterShedding

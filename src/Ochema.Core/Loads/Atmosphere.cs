@@ -20,7 +20,8 @@ public static class Atmosphere
     public static double Density(double altitude, double temperature) => Pressure(altitude) / (GasConstant * temperature);
 
     /// <summary>
-    /// True airspeed over indicated at a pressure altitude (m) and temperature (K): √(ρ₀ ÷ ρ), for q = ½·ρ₀·IAS² = ½·ρ·TAS² (ISO 2533; compressibility and the
+    /// True airspeed over indicated at a pressure altitude (m) and temperature (K): √(ρ₀ ÷ ρ), for q = ½·ρ₀·IAS² = ½·ρ·TAS² (ISO 2533;
+    /// compressibility and the
     /// instrument's own error left out).
     /// </summary>
     public static double TrueOverIndicated(double altitude, double temperature) =>

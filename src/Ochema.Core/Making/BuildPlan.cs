@@ -169,7 +169,8 @@ internal static class BuildPlan
     private static bool IsBench(Work w) => w is >= Work.Cut and <= Work.Pad;
 
     /// <summary>
-    /// What a step is called: its work, the row, the kind that stands there and what it works on, so that what was done on one plate is not taken for another's.
+    /// What a step is called: its work, the row, the kind that stands there and what it works on, so that what was done on one plate is
+    /// not taken for another's.
     /// </summary>
     private static string NameOf(RigBuilder b, StationStep s)
     {

@@ -8,7 +8,8 @@ namespace Ochema.Core.Rigs;
 /// <param name="Note">What to do otherwise next time; stays with the version.</param>
 public sealed record Made(string? At = null, string Note = "")
 {
-    /// <summary>What it was made to, SI, by the plan's name of each measure; null where nobody kept it: then it is asked whether it still is as drawn.</summary>
+    /// <summary>What it was made to, SI, by the plan's name of each measure; null where nobody kept it: then it is asked whether it
+    /// still is as drawn.</summary>
     public IReadOnlyDictionary<string, double>? As { get; init; }
 
     /// <summary>Most measures that a step is made to.</summary>
