@@ -129,6 +129,13 @@ internal static class Joining
             var insert = b.Fitting("thread-insert");
             Add("insert", $"{insert.Name} {f.Name}", insert.Mass, insert.Price, insert.Id);
         }
+        if (joint.Sleeved)
+            foreach (var (tube, n) in joint.Layers.Where(l => l.Hollow is not null).Select((l, n) => (l, n)))
+            {
+                var sleeve = b.Fitting("tube-sleeve");
+                Add($"sleeve-{n + 1}", $"{sleeve.Name} {f.Name} × {QuantityText.Of(tube.Hollow!.Inside, Dimension.Length)}", sleeve.Mass, sleeve.Price,
+                    sleeve.Id);
+            }
         if (joint.Bushed)
         {
             var bush = b.Fitting("bush");

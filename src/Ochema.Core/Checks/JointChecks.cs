@@ -27,17 +27,17 @@ internal static class JointChecks
         [new JointTightening(joint), .. joint.Load is null ? (Check[])[] : [new JointStrength(b, joint), new JointSlip(b, joint), .. Pulled(b, joint),
             .. joint.Plug is { } plug ? (Check[])[new PlugHolds(b, joint, plug)] : []]];
 
-    /// <summary>Wood and thin sheet that the head may be pulled through.</summary>
+    /// <summary>Wood, thin sheet and the walls of tubes that the head may be pulled through, and the nut at the other end.</summary>
     private static IEnumerable<Check> Pulled(RigBuilder b, ScrewJoint joint)
     {
-        for (var i = 0; i < joint.ThreadLayer; i++)
-            if (joint.Layers[i] is { Role: LayerRole.Clearance, Bought: false, Material.Length: > 0 } sheet)
-            {
-                var under = i > 0 && joint.Layers[i - 1].Bought ? joint.Layers[i - 1].Width
-                    : joint.Countersunk ? 2 * joint.Thread.MajorDiameter : joint.Thread.AcrossFlats;
-                // Where the head is sunk, only the sheet below it is left to be punched.
-                yield return new JointPullThrough(b, joint, sheet with { Thickness = Math.Max(0, sheet.Thickness - sheet.Countersink) }, under);
-                yield break;
-            }
+        bool Punched(StackLayer l) => l is { Role: LayerRole.Clearance, Bought: false, Material.Length: > 0 };
+        var layers = joint.Layers.Take(joint.ThreadLayer).ToList();
+        var (first, last) = (layers.FindIndex(Punched), layers.FindLastIndex(Punched));
+        if (first >= 0)
+            // Where the head is sunk, only the sheet below it is left to be punched.
+            yield return new JointPullThrough(b, joint, layers[first] with { Thickness = Math.Max(0, layers[first].Thickness - layers[first].Countersink) },
+                joint.Bearing(first, -1), "through");
+        if (last >= 0 && joint.Layers[joint.ThreadLayer].Role == LayerRole.Nut)
+            yield return new JointPullThrough(b, joint, layers[last], joint.Bearing(last, 1), "nut-through");
     }
 }

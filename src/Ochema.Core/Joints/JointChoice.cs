@@ -38,6 +38,9 @@ public sealed record JointChoice
     [Option("Thread insert", HowTo = "brass, in wood or plastic: the thread does not wear out")]
     public Hosts.Answer Insert { get; init; }
 
+    [Option("Sleeve inside the tube", HowTo = "round the screw, from wall to wall: the tube is not dented and the screw may be drawn tight")]
+    public Hosts.Answer Sleeve { get; init; }
+
     [Option("End plug is", HowTo = "of a tube's end; pressed in alone it comes out")]
     public PlugKept? Plug { get; init; }
 

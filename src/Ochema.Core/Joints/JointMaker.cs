@@ -267,9 +267,14 @@ public static class JointMaker
     private static IEnumerable<StackLayer> LetIn(ThroughPort plate, Fastener f) =>
         plate.Layers.Select((l, i) => i == 0 ? l with { Countersink = Hardware.CountersunkDepth(f) } : l);
 
-    private static MadeJoint Bolted(Fastener thread, IEnumerable<StackLayer> upper, IReadOnlyList<StackLayer> lower) =>
-        new(JoinSort.Screwed, thread, [.. upper, .. lower.Reverse(), Hardware.Washer(thread), Hardware.LockNut(thread)],
+    private static MadeJoint Bolted(Fastener thread, IEnumerable<StackLayer> upper, IReadOnlyList<StackLayer> lower)
+    {
+        StackLayer[] over = [.. upper];
+        // The wall of a tube wants a washer under the head.
+        StackLayer[] under = over[0].Hollow is null ? [] : [Hardware.Washer(thread)];
+        return new(JoinSort.Screwed, thread, [.. under, .. over, .. lower.Reverse(), Hardware.Washer(thread), Hardware.LockNut(thread)],
             Screw: "Bolt", Means: Loosening.LockNut);
+    }
 
     private static StackLayer Layer(SocketPort socket) =>
         new(socket.Name, socket.Blind ? LayerRole.Blind : LayerRole.Tapped, socket.Depth, socket.Material, socket.Width, Thread: socket.Thread,

@@ -65,6 +65,9 @@ public sealed record StackLayer(
     /// <summary>Of a lock nut its thread in steel, m: the ring above it only keeps it from turning; null where all of the layer carries.</summary>
     public double? Carries { get; init; }
 
+    /// <summary>Of a tube that the screw goes right through: its wall; null for what is solid.</summary>
+    public HollowWall? Hollow { get; init; }
+
     /// <summary>Material that a thread insert sits in, catalogue id; null without one.</summary>
     public string? InsertIn { get; init; }
 }
@@ -182,6 +185,9 @@ public sealed record ScrewJoint
     /// <summary>True with a bush between a screw and a socket of another thread.</summary>
     public bool Bushed { get; init; }
 
+    /// <summary>True with a sleeve round the screw in each tube that it passes.</summary>
+    public bool Sleeved { get; init; }
+
     /// <summary>Where its screws go, m from their middle: along and across; null for a circle.</summary>
     public IReadOnlyList<(double Along, double Across)>? Places { get; init; }
 
@@ -288,6 +294,8 @@ public sealed record ScrewJoint
             else
                 unused.Add("an insert goes into wood or plastic that is tapped: there is none here");
         }
+        if (choice.Sleeve == Hosts.Answer.Yes && !layers.Any(l => l.Hollow is not null))
+            unused.Add("a sleeve goes into a tube that the screw passes: there is none here");
         if ((choice.Plug is not null || choice.Play is not null || choice.PlayCured is not null) && Plug is null)
             unused.Add("no end plug is in it");
         return this with
@@ -297,6 +305,7 @@ public sealed record ScrewJoint
             Countersunk = Countersunk || sunk,
             Plug = Plug is { } plug ? plug with { Kept = choice.Plug ?? plug.Kept, Play = choice.Play ?? 0, PlayCured = choice.PlayCured ?? 0 } : null,
             Bushed = choice.Bush == Hosts.Answer.Yes,
+            Sleeved = choice.Sleeve == Hosts.Answer.Yes,
             Length = choice.Length ?? Length,
             Torque = choice.Torque ?? (choice.By is { } by ? Tightening.Torque(by) : Torque),
             Means = choice.Means ?? Means,
@@ -304,14 +313,44 @@ public sealed record ScrewJoint
         };
     }
 
-    /// <summary>Torque it is tightened with, N·m.</summary>
-    public double TightenedWith => Torque ?? LooseningGrade.Torque(Means, Thread);
+    /// <summary>Torque it is tightened with, N·m: as set, or what goes with its means and no more than the walls of tubes bear.</summary>
+    public double TightenedWith => Torque ?? Math.Min(LooseningGrade.Torque(Means, Thread), Threads.NutFactor * WallBears * Major);
+
+    /// <summary>
+    /// Tension, N, that the walls of the tubes it passes bear before they dent: each by what presses on it from either side, or its sleeve. No end where it
+    /// passes none. What is as wide as the tube, its neighbour or a plate, presses on the side walls.
+    /// </summary>
+    public double WallBears
+    {
+        get
+        {
+            var least = double.PositiveInfinity;
+            for (var i = 0; i < Layers.Count; i++)
+                if (Layers[i].Hollow is { } wall)
+                {
+                    var bears = Sleeved ? HollowWall.SleeveBears(Thread)
+                        : Math.Min(wall.Yields(Bearing(i, -1), Stock.Material(Layers[i].Material).YieldStrength),
+                            wall.Yields(Bearing(i, 1), Stock.Material(Layers[i].Material).YieldStrength)) / HollowWall.DentsBefore;
+                    least = Math.Min(least, bears);
+                }
+            return least;
+        }
+    }
+
+    /// <summary>Width, m, of what presses on a layer from the head's side (−1) or the tip's (1): the next thing that is hard; a soft pad spreads nothing.</summary>
+    internal double Bearing(int layer, int side)
+    {
+        for (var i = layer + side; i >= 0 && i < Layers.Count; i += side)
+            if (Layers[i].Role is not (LayerRole.Gap or LayerRole.Soft))
+                return Layers[i].Width;
+        return side < 0 && !Headless ? Countersunk ? 2 * Major : Thread.AcrossFlats : Layers[layer].Width;
+    }
 
     /// <summary>Tension, N, as it is tightened: T ÷ (K·d), before anything creeps.</summary>
     public double Tightened => Threads.Preload(TightenedWith, Major);
 
-    /// <summary>Preload, N, that stays: never more than the thread holds, and less once soft layers have crept.</summary>
-    public double Preload => Math.Min(Tightened, Math.Min(Thread.ProofLoad, StripLoad)) * (Layers.Any(l => l.Role == LayerRole.Soft) ? SoftKeeps : 1);
+    /// <summary>Preload, N, that stays: never more than the thread and the walls of tubes hold, and less once soft layers have crept.</summary>
+    public double Preload => Math.Min(Math.Min(Tightened, WallBears), Math.Min(Thread.ProofLoad, StripLoad)) * (Layers.Any(l => l.Role == LayerRole.Soft) ? SoftKeeps : 1);
 
     /// <summary>Share of the preload that soft layers keep after the first run (judgement, 0.3–0.8).</summary>
     private const double SoftKeeps = 0.5;
@@ -391,6 +430,12 @@ public sealed record ScrewJoint
             notes.Add($"Insert: drill {Holes.Size(ThreadInsert.Hole(Thread))}, screw or press it in flush; glue it in wood.");
         if (Layers.Any(x => x.Role == LayerRole.Soft))
             notes.Add("Soft layers creep: tighten again after the first run.");
+        if (Layers.Any(x => x.Hollow is not null))
+            notes.Add(Sleeved ? $"A sleeve round it in each tube: {string.Join(" and ", Layers.Where(x => x.Hollow is not null)
+                .Select(x => Holes.Size(x.Hollow!.Inside)))} long, a hair over rather than under."
+                : Threads.Preload(LooseningGrade.Torque(Means, Thread), Major) > WallBears * 1.001
+                    ? $"The tube's wall dents at {QuantityText.Of(WallBears, Dimension.Force)}: no tighter than "
+                        + $"{QuantityText.Of(Threads.NutFactor * WallBears * Major, Dimension.Torque)}, or a sleeve round the screw inside it." : "A tube is no solid bar: no tighter than here.");
         var nutMaterial = Stock.Material(l.Material);
         if (Threads.Reassemblies(nutMaterial) is { } times)
             notes.Add($"Tapped plastic: about {times} times on and off, then a new hole or an insert.");

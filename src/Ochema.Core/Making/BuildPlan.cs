@@ -53,6 +53,8 @@ internal static class BuildPlan
             // A kind's own drilling takes the place of the house's, and of its tapping where it taps; the sizes stand in the table all the same.
             all.AddRange(mine.Select(s => s with { Joints = [joint.Id], Step = s.Step with { How = $"{s.Step.How} {HouseSteps.Sizes(rows)}".TrimEnd() } }));
             all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && !mine.Exists(m => m.Step.Tools.Contains("tap"))) : drilled);
+            if (HouseSteps.Sleeved(joint) is { } sleeved)
+                all.Add(sleeved);
             if (HouseSteps.Plugged(joint) is { Step.Work: not Work.Glue } plugged)
                 all.Add(plugged);
         }

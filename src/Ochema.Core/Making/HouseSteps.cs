@@ -285,6 +285,23 @@ internal static class HouseSteps
         { Joints = [joint.Id] };
     }
 
+    /// <summary>Sleeves cut for the tubes that a screw passes; null without any.</summary>
+    public static StationStep? Sleeved(ScrewJoint joint)
+    {
+        if (!joint.Sleeved || joint.Layers.Where(l => l.Hollow is not null).ToList() is not { Count: > 0 } tubes)
+            return null;
+        return new(joint.Station, new(Work.Pad, $"Cut the {(tubes.Count == 1 ? "sleeve" : "sleeves")}, {joint.Title}",
+            string.Join(" ", tubes.Select(t => $"{t.Name}: {QuantityText.Of(t.Hollow!.Inside, Dimension.Length)} long, from wall to wall."))
+            + " Ends square, a hair over rather than under. Slid in from the tube's end on a rod, the screw put through both walls and the sleeve; "
+            + "a drop of glue or a ball of paper holds it meanwhile.")
+        {
+            Tools = ["calipers", "hacksaw", "vice", "file"],
+            Minutes = 6 * tubes.Count,
+            Wrong = "Too short: a thin washer at one end. It must not rattle once the nut is tight.",
+        })
+        { Joints = [joint.Id] };
+    }
+
     /// <summary>A joint made up.</summary>
     public static StationStep Fitted(ScrewJoint joint)
     {

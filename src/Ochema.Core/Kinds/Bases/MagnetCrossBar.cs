@@ -156,7 +156,7 @@ public sealed record MagnetCrossBar : BaseKind
         b.Parts.Bought(new(StationId.Base, "glue"), b.Fitting("glue-pack"), name: glue.Name);
         b.Parts.Bought(new(StationId.Base, "felt"), b.Fitting("felt"));
         return new Mount(middle, b.Position(middle), b.Surface.Normal,
-            new ThroughPort("Bar", [new("Bar", LayerRole.Clearance, bar.Width, bar.Material, bar.Width)], bar.Width));
+            new ThroughPort("Bar", [HollowWall.Through("Bar", bar)], bar.Width));
     }
 
     /// <summary>A bolt head smaller than the pot carries that share of its field: the areas' ratio (judgement, 0.5–1 ×).</summary>

@@ -148,7 +148,7 @@ public sealed record TubeClamp : BaseKind
     }
 
     /// <summary>A hole right through a tube.</summary>
-    private static StackLayer Wall(SectionRow tube) => new("Rail", LayerRole.Clearance, tube.Width, tube.Material, tube.Width);
+    private static StackLayer Wall(SectionRow tube) => HollowWall.Through("Rail", tube);
 }
 
 /// <summary>What a clamp is lined with.</summary>

@@ -79,7 +79,6 @@ public sealed record BoomTube : ReachKind
         b.PointMass(mastTop, clamp.Mass + 2 * section.Area * ClampParts.Past * metal.Density);
         b.Shape(b.Own("mast"), reach, "tube", [b.Point(from.Node), b.Point(mastTop)], [row.Width]);
         b.Shape(b.Own("boom"), reach, "tube", [b.Point(crossing), b.Point(end)], [row.Width]);
-        return new Mount(end, b.Position(end), up, new ThroughPort("Boom",
-            [new("Boom", LayerRole.Clearance, row.Width, row.Material, row.Width)], row.Width));
+        return new Mount(end, b.Position(end), up, new ThroughPort("Boom", [HollowWall.Through("Boom", row)], row.Width));
     }
 }

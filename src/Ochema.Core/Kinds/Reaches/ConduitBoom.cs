@@ -66,7 +66,7 @@ public sealed record ConduitBoom : ReachKind
         var ahead = b.Beam(reach, b.Own("boom"), "boom", front, tip, section, metal, from.Axis);
         b.Checks.Add(new SectionStrength(b, reach, new(b.Own("boom")), "Boom bends at its front bolt", ahead, net));
         b.Shape(b.Own("boom"), reach, "tube", [b.Point(front), b.Point(tip)], [row.Width]);
-        var through = new StackLayer("Boom", LayerRole.Clearance, row.Width, row.Material, row.Width);
+        var through = HollowWall.Through("Boom", row);
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "front bolt of the boom", new ThroughPort("Boom", [through], row.Width) { Bolt = Bolt },
             f => f.Spring(first), row.Width / 2));
         var tail = 0.0;

@@ -44,8 +44,7 @@ public sealed record CrossBar : ReachKind
         else
             b.Rigid(foot, end);
         var through = new ThroughPort("Cross-bar",
-            [new("Cross-bar", LayerRole.Clearance, Math.Max(0.003, row.Shape == SectionShape.Flat ? row.Height : row.Width), row.Material,
-                row.Width)], row.Width);
+            [HollowWall.Through("Cross-bar", row)], row.Width);
         b.StandsOn(from, new(b.Own("cross-bar-bolt"), reach, "bolt of the cross-bar", through,
             bar is { } loaded ? b.EndLoad(loaded.First) : null, row.Width / 2));
         if (bar is { } bent)

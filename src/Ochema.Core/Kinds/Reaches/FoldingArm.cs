@@ -1,4 +1,5 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds.Bases;
@@ -79,7 +80,16 @@ public sealed record FoldingArm : ReachKind
     private double Holds(int joint) => Torque * Math.Pow(Falls, joint);
 
     /// <summary>What draws a joint together, N: friction on both of a link's faces at two thirds of half their width.</summary>
-    private static double Drawn(double torque, double width) => torque / (2 * Friction * width / 3);
+    private static double Drawn(double torque, double width) => torque / Arm(width);
+
+    /// <summary>Torque of each N that draws a joint together, m.</summary>
+    private static double Arm(double width) => 2 * Friction * width / 3;
+
+    /// <summary>Force, N, that the link's wall bears under the bolt's washer, or its sleeve.</summary>
+    private static double Bears(RigBuilder b, SectionRow row, Material metal, Fastener bolt, string joint) =>
+        b.Rig.Joints.TryGetValue(joint, out var own) && own.Sleeve == Answer.Yes ? HollowWall.SleeveBears(bolt)
+            : HollowWall.Of(row) is { } wall ? wall.Yields(Hardware.Washer(bolt).Width, metal.YieldStrength) / HollowWall.DentsBefore
+            : double.PositiveInfinity;
 
     internal override IEnumerable<Move> Moves(Catalogue stock)
     {
@@ -162,7 +172,7 @@ public sealed record FoldingArm : ReachKind
         var ahead = (Math.Abs(axis.X) < 0.9 ? Vec3.UnitX : b.Surface.U).PerpendicularTo(axis).Normalized();
         var out_ = b.Surface.Normal.PerpendicularTo(axis) is { Length: > 0.3 } n ? n.Normalized() : ahead;
         var each = section.Area * metal.Density;
-        StackLayer Link(int i) => new($"Link {i + 1}", LayerRole.Clearance, row.Width, row.Material, row.Width);
+        StackLayer Link(int i) => HollowWall.Through($"Link {i + 1}", row);
         StackLayer Nylon(double thickness) => new("Nylon washer", LayerRole.Clearance, thickness, "nylon-66", row.Width, Bought: true);
         string Screw(int joint) => joint == 0 ? Foot : b.Own($"pivot-{joint + 1}");
         var (node, at) = (from.Node, from.Position + (Apart + row.Width / 2) * axis);
@@ -176,9 +186,14 @@ public sealed record FoldingArm : ReachKind
             var direction = out_.RotatedAbout(axis, Heading + i * Bend);
             var end = b.Node(b.Own($"link-{i + 1}"), at + lengths[i] * direction);
             var piece = b.Beam(reach, b.Own($"link-{i + 1}"), $"link {i + 1}", foot, end, section, metal, axis);
-            var (pivot, title, drawn) = (b.Own($"pivot-{i + 1}"), Joint(i), Drawn(Holds(i), row.Width));
+            var (pivot, title) = (b.Own($"pivot-{i + 1}"), Joint(i));
+            var holds = Math.Min(Holds(i), Bears(b, row, metal, bolt, Screw(i)) * Arm(row.Width));
+            var drawn = Drawn(holds, row.Width);
+            if (holds < Holds(i) - 1e-9)
+                b.Findings.Add(new ReportFinding(reach, $"{title}: the tube's wall dents before it is as tight as {QuantityText.Of(Holds(i), Dimension.Torque)}: "
+                    + $"counted as {QuantityText.Of(holds, Dimension.Torque)}. A sleeve round the bolt inside the tube lets it be drawn tighter.", false));
             b.Links.Add((b.Own($"pivot-{i + 1}-spring"), reach, Words.Inside(title)));
-            b.Checks.Add(new TurnsByFriction(b, reach, new(pivot), $"{title} turns", spring, axis, Holds(i), "as you set it: scale × link when it turns"));
+            b.Checks.Add(new TurnsByFriction(b, reach, new(pivot), $"{title} turns", spring, axis, holds, "as you set it: scale × link when it turns"));
             b.Checks.Add(new PivotBolt(b, reach, new(pivot), $"Bolt of the {Words.Inside(title)} gives", spring, axis, bolt, drawn, row.Width));
             b.Checks.Add(new PivotGapes(reach, new(pivot), $"{title} gapes and droops", spring, axis, drawn, row.Width));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own($"link-{i + 1}")), $"Link {i + 1} bends", piece));

@@ -53,8 +53,7 @@ public sealed record HangingBracket : ReachKind
         var arm = b.Beam(reach, b.Own("bracket-arm"), "bracket arm", from.Node, corner, section, metal, Vec3.UnitZ);
         var drop = b.Beam(reach, b.Own("bracket-drop"), "bracket drop", corner, seat, section, metal, heading);
         b.Checks.Add(new SectionStrength(b, reach, new(b.Own("bracket-drop")), "Bracket drop bends", drop));
-        var through = new ThroughPort("Bracket",
-            [new("Bracket", LayerRole.Clearance, Math.Min(0.03, row.Height > 0 ? row.Height : row.Width), row.Material, row.Width)], row.Width);
+        var through = new ThroughPort("Bracket", [HollowWall.Through("Bracket", row)], row.Width);
         b.StandsOn(from, new(b.Own("bracket-bolt"), reach, "bolt of the bracket", through, b.EndLoad(arm.First), row.Width / 2));
         // Bent most where its bolt goes through.
         var hole = b.Joints.Find(j => j.Id == b.Own("bracket-bolt"))?.Thread.ClearanceMedium ?? 0;
