@@ -105,7 +105,11 @@ public sealed record PictureReport(double? FirstFrequency, string Text);
 /// <param name="Station">Spine row it belongs to.</param>
 /// <param name="Single">True when one thing alone keeps it.</param>
 /// <param name="Add">What to add when it has too few; empty when it has enough.</param>
-public sealed record RetentionReport(string Piece, string Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy, bool Single, string Add = "");
+public sealed record RetentionReport(string Piece, string Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy, bool Single, string Add = "")
+{
+    /// <summary>Lines that it has and that do not count, each with why, in words.</summary>
+    public IReadOnlyList<string> NotCounted { get; init; } = [];
+}
 
 /// <summary>A single change that was tried.</summary>
 /// <param name="LimitSpeed">m/s with the change; null when nothing gives at any speed the host can do.</param>

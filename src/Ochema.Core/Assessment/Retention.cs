@@ -25,7 +25,10 @@ internal static class Retention
         var list = new List<RetentionReport>();
         // What a tether cannot keep is said with what else could.
         void Kept(string piece, string station, IReadOnlyList<string> by, int asks, string rest, string missing, bool alone) =>
-            list.Add(new(piece, station, by.Count, asks, by, rest, alone, by.Count >= asks ? "" : missing));
+            list.Add(new(piece, station, by.Count, asks, by, rest, alone, by.Count >= asks ? "" : missing)
+            {
+                NotCounted = [.. Reaching(b, station).Select(t => t.KeepsNothing(b)).OfType<string>()],
+            });
         void Piece(string piece, string station, IEnumerable<string> own, int asks, string add)
         {
             var caught = Catching(b, station);
@@ -59,7 +62,7 @@ internal static class Retention
                 Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
             if (reach.Stands)
                 Piece(path.IsSecond ? "Its reach" : "Reach", path.Own("reach"), rig.Braces.Count > 1
-                    && !path.IsSecond ? ["its foot", "its struts"] : ["its foot"], needs, tether);
+                    && !path.IsSecond ? [.. reach.Keeps, "its struts"] : reach.Keeps, needs, tether);
         }
         foreach (var brace in rig.Braces)
             Kept($"Strut {brace.Id}", StationId.Brace(brace.Id), brace.Keeps, needs, "its other end", "A lanyard along it", false);
@@ -80,6 +83,8 @@ internal static class Retention
         own.Add(count == 1 ? "one hold" : "the holds");
         if (count > 1 && Keeps(lost))
             own.Add("a spare hold");
+        if (count > 2 && Keeps(lost) && Keeps(letGo?.Where(l => l.Kind == "two-holds")) && (letGo is null || letGo.Any(l => l.Kind == "two-holds")))
+            own.Add("a second spare");
         if (rig.Straps.Count > 0 && Keeps(letGo?.Where(l => l.Kind == "straps-alone")))
             own.Add("the straps");
         if (count == 1 && rig.Braces.Count > 1 && Keeps(lost))
@@ -109,7 +114,11 @@ internal static class Retention
     }
 
     /// <summary>Tethers that would catch what comes off at a station, each with the share of what it holds that this takes.</summary>
-    internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(RigBuilder b, string station)
+    internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(RigBuilder b, string station) =>
+        [.. Reaching(b, station).Where(t => t.KeepsNothing(b) is null).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
+
+    /// <summary>Tethers that are tied to what comes off at a station, whether they catch it or not.</summary>
+    private static IEnumerable<TetherBuilt> Reaching(RigBuilder b, string station)
     {
         var path = RigPath.Of(station);
         int Rank(string s) => RigPath.Kind(s) switch
@@ -122,8 +131,8 @@ internal static class Retention
         // One that ends on the rig itself keeps what lies beyond that place.
         int Ends(TetherBuilt t) => t.Choice.To.Anchor switch { AnchorEnd.OnRig => 1, AnchorEnd.OnReach => 2, _ => 0 };
         int Of(TetherPoint p) => p switch { TetherPoint.Camera or TetherPoint.SecondCamera => 3, TetherPoint.Head => 2, _ => 1 };
-        return [.. b.Tethers.Where(t => Rank(station) >= Ends(t) && !t.IsTooLong(b)
+        return b.Tethers.Where(t => Rank(station) >= Ends(t)
             && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == path.IsSecond)
-            && Of(t.Choice.From) >= Rank(station)).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
+            && Of(t.Choice.From) >= Rank(station));
     }
 }

@@ -10,6 +10,9 @@ internal static class TetherPlan
     /// <summary>As much slack as aiming needs, m (common practice, no source).</summary>
     private const double Slack = 0.06;
 
+    /// <summary>Two lines round one tube or edge end so far from each other at least, m (judgement).</summary>
+    private const double Apart = 0.15;
+
     /// <summary>Longer than this it lets the camera fall too far to be of use, m (judgement).</summary>
     private const double Longest = 1.5;
 
@@ -27,13 +30,14 @@ internal static class TetherPlan
         var node = tied switch
         {
             TetherPoint.Head => b.At(RigPoint.HeadTop),
-            TetherPoint.Reach =>
-            b.At(RigPoint.ReachTop),
+            TetherPoint.Reach => b.At(RigPoint.ReachTop),
+            TetherPoint.ReachFoot => b.At(RigPoint.BaseTop),
             TetherPoint.SecondCamera when b.SecondCamera is { } second => second.Node,
             _ => b.Camera.Node
         };
         var at = b.Position(node);
-        var taken = b.Rig.AllTethers.Select(t => t.To.Anchor).ToHashSet();
+        // Where another tether ends already; the end of one that keeps nothing is free.
+        var taken = b.Tethers.Where(t => t.KeepsNothing(b) is null).ToList();
         var ends = StrapPull.Ends(b.Host);
         if (own && b.Rig.Reach.IsPole && tied != TetherPoint.SecondCamera)
         {
@@ -43,7 +47,7 @@ internal static class TetherPlan
         var best = (
             from row in b.Stock.Straps.Where(Line)
             from end in ends
-            where !taken.Contains(end.Anchor.Id)
+            where taken.TrueForAll(t => t.Anchor.Id != end.Anchor.Id || (t.End - end.End).Length > Apart)
             let length = (end.End - at).Length + Slack
             where length < Longest
             let tether = new Tether { Stock = row.Id, Slack = Slack, From = tied, To = new AnchorEnd(end.Anchor.Id, end.T) }
@@ -53,11 +57,17 @@ internal static class TetherPlan
             let use = built.Catches(b, Math.Max(mass, built.Keeps(b)))
             where use <= 0.9
             orderby Math.Max(use, 0.5) + 0.3 * length, row.Id, end.Anchor.Id, end.T
-            select new { Tether = tether, row.Name, Anchor = end.Anchor.Name, Use = use }).FirstOrDefault();
+            select new { Tether = tether, row.Name, Anchor = end.Anchor.Name, Use = use, Built = built }).FirstOrDefault(x => !x.Built.SwingsTo(b).Any(s => s.Takes));
         return best is null ? null : (best.Tether, $"{Words.Inside(best.Name)} to {Words.Inside(best.Anchor)}, {QuantityText.Of(Slack, Dimension.Length)} of slack, {best.Use:P0} used");
     }
 
-    /// <summary>The rig with one more tether.</summary>
-    public static RigDocument With(RigDocument rig, Tether tether) => rig.Tether is null
-        ? rig with { Tether = tether } : rig with { Tethers = [.. rig.Tethers, tether] };
+    /// <summary>The rig with a tether: in place of the first that keeps nothing, else one more.</summary>
+    public static RigDocument With(RigBuilder b, Tether tether)
+    {
+        var rig = b.Rig;
+        var idle = b.Tethers.Find(t => t.KeepsNothing(b) is not null)?.Choice;
+        return rig.Tether is null || ReferenceEquals(rig.Tether, idle) ? rig with { Tether = tether }
+            : idle is not null ? rig with { Tethers = [.. rig.Tethers.Select(t => ReferenceEquals(t, idle) ? tether : t)] }
+            : rig with { Tethers = [.. rig.Tethers, tether] };
+    }
 }

@@ -92,6 +92,12 @@ internal static class Verdicts
             if (why == Why.Loads)
                 (word, why) = (Verdict.Tight, Why.Unanswered);
         }
+        foreach (var ask in b.Unmeasured)
+        {
+            said.Add("Answer first: " + ask);
+            if (why == Why.Loads)
+                (word, why) = (Verdict.Tight, Why.Unanswered);
+        }
         return (word, why, said);
     }
 
@@ -108,6 +114,8 @@ internal static class Verdicts
         var straps = letGo[^1];
         var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "link" && l.Verdict == Verdict.LetsGo).ToList();
         var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo ? $" With all holds gone the straps still keep it on {b.Host.Called}."
+            : letGo.Where(l => l.Kind == "hold").ToList() is { Count: > 1 } holds && holds.TrueForAll(bad.Contains)
+                ? $" It lets go without any one of its {holds.Count} holds."
             : bad.Count > 0 ? $" It lets go {Words.Inside(bad[0].Title)}{(bad.Count > 1 ? $", and in {bad.Count - 1} more {(bad.Count == 2 ? "case" : "cases")}" : "")}." : "";
         return says + alone;
     }

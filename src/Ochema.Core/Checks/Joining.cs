@@ -82,7 +82,7 @@ internal static class Joining
             Screw = made.Screw,
             Headless = made.Headless,
             Means = made.Means,
-            Torque = made.Count == 1 ? foot.Torque : null,
+            Usual = made.Count == 1 ? foot.Torque : null,
             Load = foot.Load,
             Axis = foot.Axis ?? from.Axis,
             Count = made.Count,

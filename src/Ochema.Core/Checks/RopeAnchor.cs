@@ -5,14 +5,12 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>What both ropes together pull an anchor with, against what it holds: k·R ≤ H; where nobody knows, it is asked.</summary>
-/// <param name="holds">N; null where nobody asked.</param>
-public sealed class RopeAnchor(RigBuilder b, IReadOnlyList<HungRope> ropes, double? holds)
+/// <summary>What both ropes together pull an anchor with, against what it holds: k·R ≤ H.</summary>
+/// <param name="holds">N.</param>
+public sealed class RopeAnchor(RigBuilder b, IReadOnlyList<HungRope> ropes, double holds)
     : Check("base.ends", StationId.Base, new("anchors"), "An anchor gives")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];
-
-    public override CheckSort Sort => holds is null ? CheckSort.Service : CheckSort.Strength;
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
@@ -29,8 +27,7 @@ public sealed class RopeAnchor(RigBuilder b, IReadOnlyList<HungRope> ropes, doub
         sheet?.Formula("{k} × {R} ÷ {H}", "what the ropes put on their ends, hung in this case",
             "A dead trunk, wet ground round a post, a sling that slides down.")
             .Factor(b, FactorTable.Bolt).Term("R", "pull of the ropes", pull, Dimension.Force, "ropes hung in this case")
-            .Term("H", "it holds", holds ?? AnchorLoad.Unknown, Dimension.Force, holds is { } own ? Taken.Origin(b.Rig, "your pull, or known", "endsHold", own)
-                : "not known: pull on it, or ask");
-        return Ratio(factor * pull, holds ?? AnchorLoad.Unknown);
+            .Term("H", "it holds", holds, Dimension.Force, Taken.Origin(b.Rig, "your pull, or known", "endsHold", holds));
+        return Ratio(factor * pull, holds);
     }
 }

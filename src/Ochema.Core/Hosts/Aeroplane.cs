@@ -78,9 +78,9 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
     public override IReadOnlyList<KeepClear> Zones =>
     [
         new("propeller", "propeller disc", [1.95, -propeller - 0.06, Hub.Z - propeller - 0.04],
-            [2.35, propeller + 0.06, Hub.Z + propeller + 0.04], "It takes what touches it, and then the aeroplane."),
-        new("ailerons", "flap and aileron, left", [-chord / 2 - 0.2, Fuselage, Under - 0.25], [-chord / 2 + 0.30, span / 2, Under + 0.35], "Full travel, up and down."),
-        new("ailerons-right", "flap and aileron, right", [-chord / 2 - 0.2, -span / 2, Under - 0.25], [-chord / 2 + 0.30, -Fuselage, Under + 0.35], "Full travel, up and down."),
+            [2.35, propeller + 0.06, Hub.Z + propeller + 0.04], "It takes what touches it, and then the aeroplane.") { Takes = true },
+        new("ailerons", "flap and aileron, left", [-chord / 2 - 0.2, Fuselage, Under - 0.25], [-chord / 2 + 0.30, span / 2, Under + 0.35], "Full travel, up and down.") { Takes = true },
+        new("ailerons-right", "flap and aileron, right", [-chord / 2 - 0.2, -span / 2, Under - 0.25], [-chord / 2 + 0.30, -Fuselage, Under + 0.35], "Full travel, up and down.") { Takes = true },
         new("pitot", "pitot tube", [0.25, 3.55, Under - 0.25], [0.95, 3.75, Under], "A disturbed pitot tube lies about the airspeed."),
         new("door", "door, left", [-0.5, Fuselage, 0.85], [0.6, Fuselage + 0.25, 1.9], "It is the way out."),
         new("view", "pilot's view ahead", [0.6, -0.35, 1.45], [1.9, 0.35, 1.95], "The pilot has to see.", Sight: true),

@@ -81,7 +81,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         :
         [
             new("tiller", "tiller and its sweep", [-length / 2 - 0.1, -0.35, freeboard - 0.1], [-length / 2 + 0.7, 0.35, freeboard + 0.35], "Full helm both ways."),
-            new("propeller", "outboard and propeller", [-length / 2 - 0.5, -0.25, -0.6], [-length / 2 - 0.02, 0.25, freeboard - 0.12], "Lines wind in here."),
+            new("propeller", "outboard and propeller", [-length / 2 - 0.5, -0.25, -0.6], [-length / 2 - 0.02, 0.25, freeboard - 0.12], "Lines wind in here.") { Takes = true },
             new("view", "helmsman's view ahead", [0.2, -0.25, freeboard + 0.45], [length / 2, 0.25, freeboard + 0.85], "Swimmers and logs have to be seen.", Sight: true),
         ];
 
@@ -146,9 +146,9 @@ public sealed class Boat(string id, string name, double length, double beam, dou
     [
         new("rail-left", "Gear rail, left", [0.6, beam / 2 - 0.06, freeboard + 0.06], [-0.1, beam / 2 - 0.06, freeboard + 0.06], 1500),
         HostDrawing.At("bow-eye", "Bow eye", new Vec3(length / 2 - 0.06, 0, freeboard - 0.1), 3000),
-        HostDrawing.At("stern-eye-left", "Stern eye, left", new Vec3(-length / 2 + 0.05, beam / 2 - 0.15, freeboard - 0.05)),
-        HostDrawing.At("stern-eye-right", "Stern eye, right", new Vec3(-length / 2 + 0.05, -beam / 2 + 0.15, freeboard - 0.05)),
-        HostDrawing.At("thwart-left", "Round the thwart, left", new Vec3(-0.2, beam / 2 - 0.2, freeboard - 0.12)),
+        HostDrawing.At("stern-eye-left", "Stern eye, left", new Vec3(-length / 2 + 0.05, beam / 2 - 0.15, freeboard - 0.05), 1500),
+        HostDrawing.At("stern-eye-right", "Stern eye, right", new Vec3(-length / 2 + 0.05, -beam / 2 + 0.15, freeboard - 0.05), 1500),
+        HostDrawing.At("thwart-left", "Round the thwart, left", new Vec3(-0.2, beam / 2 - 0.2, freeboard - 0.12), 1500),
     ];
 
     public override Backdrop Backdrop => Backdrop.Water;

@@ -96,13 +96,13 @@ public sealed class Field : Host
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
-        HostDrawing.At("post-foot", "Round the post, at its foot", new Vec3(0, -0.6, 0.3)),
-        HostDrawing.At("post-top", "Round the post, above", new Vec3(0, -0.6, 1.4)),
-        HostDrawing.At("railing-post", "Round the railing's post", new Vec3(0, 2.3, 0.8)),
-        HostDrawing.At("railing-rail", "Round the railing", new Vec3(0, 1.3, RailHeight)),
-        HostDrawing.At("fence-rail", "Round the fence rail", new Vec3(0, -0.35, 0.93)),
-        HostDrawing.At("table-rail", "Round the rail under the table", new Vec3(0.3, -1.4, TableHeight - 0.06)),
-        HostDrawing.At("table-leg", "Round the table's leg", new Vec3(0.3, -1.25, 0.4)),
+        HostDrawing.At("post-foot", "Round the post, at its foot", new Vec3(0, -0.6, 0.3), 3000),
+        HostDrawing.At("post-top", "Round the post, above", new Vec3(0, -0.6, 1.4), 1000),
+        HostDrawing.At("railing-post", "Round the railing's post", new Vec3(0, 2.3, 0.8), 3000),
+        HostDrawing.At("railing-rail", "Round the railing", new Vec3(0, 1.3, RailHeight), 1500),
+        HostDrawing.At("fence-rail", "Round the fence rail", new Vec3(0, -0.35, 0.93), 600),
+        HostDrawing.At("table-rail", "Round the rail under the table", new Vec3(0.3, -1.4, TableHeight - 0.06), 400),
+        HostDrawing.At("table-leg", "Round the table's leg", new Vec3(0.3, -1.25, 0.4), 400),
         HostDrawing.At("stake", "Stake in the ground", Spot + new Vec3(-0.35, 0, 0.02), 150),
     ];
 

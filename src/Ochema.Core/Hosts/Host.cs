@@ -150,6 +150,10 @@ public static class HostLibrary
 /// <param name="Inside">Behind the skin: nothing that hangs outside swings there.</param>
 public sealed record KeepClear(string Id, string Name, double[] Low, double[] High, string Why, bool Sight = false, bool Inside = false)
 {
+    /// <summary>True where it takes what gets there: it turns, or the host is flown by it. A tether that lets something swing there keeps nothing.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    public bool Takes { get; init; }
+
     /// <summary>The side of the paddle that passes there; null for what is there on whatever side is paddled.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public Sides? Paddled { get; init; }

@@ -154,7 +154,7 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
         {
             list.Add(new("sidecar-rail-left", "Sidecar rail, inner side", [0.35, SidecarTrack + 0.66, 0.70], [-0.3, SidecarTrack + 0.66, 0.70], 2000));
             list.Add(new("sidecar-rail-right", "Sidecar rail, outer side", [0.35, SidecarTrack + 0.12, 0.70], [-0.3, SidecarTrack + 0.12, 0.70], 2000));
-            list.Add(HostDrawing.At("sidecar-chassis", "Sidecar chassis tube, front", new Vec3(0.85, SidecarTrack + 0.42, 0.35)));
+            list.Add(HostDrawing.At("sidecar-chassis", "Sidecar chassis tube, front", new Vec3(0.85, SidecarTrack + 0.42, 0.35), 3000));
         }
         return list;
     }

@@ -94,9 +94,9 @@ public sealed class Tree(string id, string name, double diameter, double taper) 
 
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
-        HostDrawing.At("trunk-above", "Round the trunk, above", new Vec3(0.02, 0, 1.75)),
-        HostDrawing.At("trunk-below", "Round the trunk, below", new Vec3(0, 0, 0.6)),
-        HostDrawing.At("fork", "Round the fork", Fork),
+        HostDrawing.At("trunk-above", "Round the trunk, above", new Vec3(0.02, 0, 1.75), 5000),
+        HostDrawing.At("trunk-below", "Round the trunk, below", new Vec3(0, 0, 0.6), 5000),
+        HostDrawing.At("fork", "Round the fork", Fork, 3000),
     ];
 
     protected override IReadOnlyList<HostSurface> Drawing()

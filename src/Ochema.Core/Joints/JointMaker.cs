@@ -143,12 +143,13 @@ public static class JointMaker
                 }];
             case (ThroughPort bar, FlangePort flange):
                 {
-                    // A bar is too narrow for the flange: a plate on it, held by two U-bolts round it, each with a leg on either side.
+                    // A bar is too narrow for the flange: a plate on it, held by two U-bolts round it, each with a leg on either side: they go round its corners or half of its
+                    // round, and do not press on a wall between.
                     var thread = Row(UBolt);
                     var plate = new StackLayer("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05);
                     return
                     [
-                        new(JoinSort.Screwed, thread, [.. bar.Layers.Select(l => l with { Bought = true, Edge = null }), plate,
+                        new(JoinSort.Screwed, thread, [.. bar.Layers.Select(l => l with { Bought = true, Edge = null, Hollow = null }), plate,
                             Hardware.LockNut(thread) with { Item = HardwareItem.None }], Screw: null, Means: Loosening.LockNut,
                             Fittings: ["adapter-plate", "u-bolt", "u-bolt"], Count: 4, Lever: bar.Room / 2 + UBoltAside)
                         {

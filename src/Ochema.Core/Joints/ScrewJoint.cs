@@ -149,8 +149,11 @@ public sealed record ScrewJoint
 
     public Loosening Means { get; init; } = Loosening.ToolTightMarked;
 
-    /// <summary>Tightening torque, N·m; null: what goes with the means.</summary>
+    /// <summary>Tightening torque as somebody set it, N·m; null: the usual one.</summary>
     public double? Torque { get; init; }
+
+    /// <summary>Torque that the part it belongs to is tightened with, N·m; null: what goes with the means.</summary>
+    public double? Usual { get; init; }
 
     /// <summary>How far the tip may stand out past the last layer, m.</summary>
     public double AllowedProtrusion { get; init; } = 0.05;
@@ -313,8 +316,12 @@ public sealed record ScrewJoint
         };
     }
 
-    /// <summary>Torque it is tightened with, N·m: as set, or what goes with its means and no more than the walls of tubes bear.</summary>
-    public double TightenedWith => Torque ?? Math.Min(LooseningGrade.Torque(Means, Thread), Threads.NutFactor * WallBears * Major);
+    /// <summary>Torque it is tightened with, N·m: as set, or the usual one and no more than the walls of tubes bear.</summary>
+    public double TightenedWith => Torque
+        ?? Math.Min(Usual ?? LooseningGrade.Torque(Means, Thread), Feel * Threads.NutFactor * WallBears * Major);
+
+    /// <summary>Nobody tightens to the newton: that much of what a tube's wall bears is asked for (judgement, 0.7–0.9).</summary>
+    private const double Feel = 0.8;
 
     /// <summary>
     /// Tension, N, that the walls of the tubes it passes bear before they dent: each by what presses on it from either side, or its sleeve. No end where it
@@ -433,9 +440,9 @@ public sealed record ScrewJoint
         if (Layers.Any(x => x.Hollow is not null))
             notes.Add(Sleeved ? $"A sleeve round it in each tube: {string.Join(" and ", Layers.Where(x => x.Hollow is not null)
                 .Select(x => Holes.Size(x.Hollow!.Inside)))} long, a hair over rather than under."
-                : Threads.Preload(LooseningGrade.Torque(Means, Thread), Major) > WallBears * 1.001
+                : Threads.Preload(Usual ?? LooseningGrade.Torque(Means, Thread), Major) > WallBears * 1.001
                     ? $"The tube's wall dents at {QuantityText.Of(WallBears, Dimension.Force)}: no tighter than "
-                        + $"{QuantityText.Of(Threads.NutFactor * WallBears * Major, Dimension.Torque)}, or a sleeve round the screw inside it." : "A tube is no solid bar: no tighter than here.");
+                        + $"{QuantityText.Of(TightenedWith, Dimension.Torque)}, or a sleeve round the screw inside it." : "A tube is no solid bar: no tighter than here.");
         var nutMaterial = Stock.Material(l.Material);
         if (Threads.Reassemblies(nutMaterial) is { } times)
             notes.Add($"Tapped plastic: about {times} times on and off, then a new hole or an insert.");

@@ -79,6 +79,9 @@ public abstract record ReachKind : StationKind
     /// <summary>False where nothing stands between base and head.</summary>
     internal virtual bool Stands => true;
 
+    /// <summary>What keeps it on what it stands on, each by itself, in words.</summary>
+    internal virtual IReadOnlyList<string> Keeps => ["its foot"];
+
     /// <summary>True for one that hands can hold besides its foot.</summary>
     [JsonIgnore]
     public virtual bool IsPole => false;

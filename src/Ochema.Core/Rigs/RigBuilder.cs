@@ -57,6 +57,9 @@ public sealed class RigBuilder
     internal List<(BeamIndex Beam, Section Section, NodeIndex From, NodeIndex To)> Carrying { get; } = [];
     public List<ReportFinding> Findings { get; } = [];
 
+    /// <summary>What nobody has measured and no usual value stands for, each as a question: the rig is not said to hold before it is answered.</summary>
+    internal List<string> Unmeasured { get; } = [];
+
     /// <summary>Feet that only push and rub, when all holds are gone.</summary>
     public List<FrictionFoot> FrictionFeet { get; } = [];
     public PanelSurface Surface { get; }

@@ -308,6 +308,9 @@ public enum TetherPoint
     Head,
     Reach,
     SecondCamera,
+
+    /// <summary>Where the reach stands: a loop of wire round the reach and its base.</summary>
+    ReachFoot,
 }
 
 /// <summary>Where a drop would land; raises the required factors and the number of retentions.</summary>

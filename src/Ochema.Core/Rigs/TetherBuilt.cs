@@ -25,7 +25,7 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     /// <summary>What it keeps when its own piece comes off, kg: camera and head for one tied to the camera.</summary>
     public double Keeps(RigBuilder b) => b.MassFrom(Choice.From switch
     {
-        TetherPoint.Reach => "reach",
+        TetherPoint.Reach or TetherPoint.ReachFoot => "reach",
         TetherPoint.SecondCamera => RigPath.Second.Own("head"),
         _ => "head"
     });
@@ -72,14 +72,19 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         return rate * rate * (1 + Length / Math.Max(0.05, outward.Length)) * outward;
     }
 
+    /// <summary>Taken of an anchor that nobody knows, N: what a hand pulls with (judgement).</summary>
+    private const double Unknown = 200;
+
+    /// <summary>True where it ends on the rig itself, whose strength is asked for elsewhere.</summary>
+    private bool IsOwnEnd => Choice.To.Anchor is AnchorEnd.OnRig or AnchorEnd.OnReach;
+
     /// <summary>Share of what it holds that catching a mass, kg, takes, at whatever speed up to the one that is asked about it comes off.</summary>
     public double Catches(RigBuilder b, double mass, Worksheet? sheet = null)
     {
         var fall = Hardest(b, mass);
         var knot = Lashing.Knots.First(k => k.Id == Choice.End);
         var line = Row.BreakingStrength * knot.Keeps;
-        var anchor = Choice.AnchorHolds ?? Anchor.Holds;
-        var holds = Math.Min(line, anchor ?? line);
+        var holds = Math.Min(line, Choice.AnchorHolds ?? Anchor.Holds ?? (IsOwnEnd ? line : Unknown));
         var weight = mass * fall.Pull;
         sheet?.Formula("{k} × {W} × (1 + √(1 + 2 × {c} × {h} ÷ {W})) ÷ {B}",
             "energy of a free fall on a spring; it falls from its height over the anchor through the line's arc, swept back by the wind",
@@ -96,18 +101,35 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         return b.Factors[FactorTable.TetherCatch] * fall.Peak / holds is var use && use < Check.MostUse ? use : Check.MostUse;
     }
 
-    /// <summary>What it would swing to: the road or water, wheels, and places that must stay clear within its reach.</summary>
-    public IEnumerable<string> SwingsTo(RigBuilder b)
+    /// <summary>Why it keeps nothing whatever hangs on it, in words; null where it may count.</summary>
+    public string? KeepsNothing(RigBuilder b) => TakenBy.Count > 0 ? $"{Words.Inside(Name)}: what comes off swings as far as {string.Join(", ", TakenBy)}"
+        : IsTooLong(b) ? $"{Words.Inside(Name)}: what comes off is on {b.Host.Below} before it is taut" : null;
+
+    /// <summary>What it would swing to, the way its line goes round the bodywork: the road or water, wheels, and places that must stay clear.</summary>
+    public IReadOnlyList<SwungTo> SwingsTo(RigBuilder b)
     {
         const double size = 0.08;
-        var reach = Length + size;
-        if (End.Z - reach < 0)
-            yield return b.Host.Motion.Wet ? "the water" : b.Host.Below;
-        if (b.Host.Published.Wheels.Any(w => Math.Abs(Structure.Vec3.From(w.Centre).Y - End.Y) < reach + w.Width / 2
-            && new Structure.Vec3(w.Centre[0] - End.X, 0, w.Centre[2] - End.Z).Length - w.Radius < reach))
-            yield return "a wheel";
-        foreach (var zone in b.Host.KeptClear(b.Rig.Survey, b.Rig.Site)
-            .Where(z => !(z.Inside && b.Rig.Site.Form.IsOnTop) && Clearance.Distance(End, z) < reach))
-            yield return "the " + zone.Name;
+        // A line longer than ways are looked for is taken as going straight there.
+        var way = Length + size < Hosts.WayRound.Farthest ? Hosts.WayRound.From(b.Host, End, From) : null;
+        double ToBox(Hosts.KeepClear z) => way?.ToBox(z.Low, z.High, size) ?? Clearance.Distance(End, z) - size;
+        double ToWheel(Hosts.HostWheel w) => way?.ToWheel(w, size) ?? new Structure.Vec3(0, Math.Max(0, Math.Abs(w.Centre[1] - End.Y) - w.Width / 2),
+            Math.Max(0, new Structure.Vec3(w.Centre[0] - End.X, 0, w.Centre[2] - End.Z).Length - w.Radius)).Length - size;
+        var found = new List<SwungTo>();
+        var goes = b.Host.Motion is { Still: false, Wet: false } && b.Host.Published.Wheels.Count > 0;
+        if ((way?.ToGround(b.Host.GroundHeight, size) ?? End.Z - b.Host.GroundHeight - size) < Length)
+            found.Add(new(b.Host.Motion.Wet ? "the water" : b.Host.Below, Takes: goes));
+        if (b.Host.Published.Wheels.Any(w => ToWheel(w) < Length))
+            found.Add(new("a wheel", Takes: goes));
+        found.AddRange(b.Host.KeptClear(b.Rig.Survey, b.Rig.Site)
+            .Where(z => !(z.Inside && b.Rig.Site.Form.IsOnTop) && ToBox(z) < Length).Select(z => new SwungTo("the " + z.Name, z.Takes)));
+        return found;
     }
+
+    /// <summary>What would take whatever hangs on it, in words: then it keeps nothing. Empty where nothing does.</summary>
+    public IReadOnlyList<string> TakenBy { get; init; } = [];
 }
+
+/// <summary>A place that what hangs on a tether swings to.</summary>
+/// <param name="Name">In the user's words, with its article.</param>
+/// <param name="Takes">True where it is torn off there, or takes more with it: a wheel, the road, a propeller, a control surface.</param>
+public sealed record SwungTo(string Name, bool Takes);

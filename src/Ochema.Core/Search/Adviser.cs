@@ -37,7 +37,7 @@ public static class Adviser
         foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && rig.Braces.All(x => Responses.StationId.Brace(x.Id) != r.Station))
             .OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
             if (TetherPlan.For(b, few.Station) is { } plan
-                && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock, stop) is { } change)
+                && Compare(rig, TetherPlan.With(b, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock, stop) is { } change)
                 yield return change;
     }
 
@@ -70,7 +70,7 @@ public static class Adviser
             (TetherPoint.SecondCamera, RigPath.Second.Own("camera"), "the second camera"), (TetherPoint.Head, "head", "the head"),
                 (TetherPoint.Reach, "reach", "the reach") })
             if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station)) is { } plan
-                && Compare(rig, TetherPlan.With(rig, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock, stop) is { } change)
+                && Compare(rig, TetherPlan.With(b, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock, stop) is { } change)
                 yield return change;
     }
 
@@ -103,6 +103,13 @@ public static class Adviser
     {
         foreach (var (move, station, changed) in Moves.Of(rig, stock))
             yield return (move.Id, station, move.Title, changed);
+        if (RigAssembly.Build(rig, stock).Joints.Where(j => !j.Sleeved && j.Layers.Any(l => l.Hollow is not null)).Select(j => j.Id).ToHashSet()
+            is { Count: > 0 } hollow)
+            yield return ("sleeves", "rig", hollow.Count == 1 ? "A sleeve round the bolt inside the tube" : "Sleeves round the bolts inside the tubes", rig with
+            {
+                Joints = rig.Joints.Keys.Union(hollow).ToDictionary(id => id, id => (rig.Joints.TryGetValue(id, out var own) ? own : new()) is var choice
+                    && hollow.Contains(id) ? choice with { Sleeve = Answer.Yes } : choice),
+            });
         if (HostLibrary.Find(rig.Host)?.StandingAt(rig.Site) is { } carrier && (rig.Site.Weighs ?? carrier.Mass) + Bag is var heavier and <= MostWeighs)
             yield return ("ballast", "site", $"A bag of {QuantityText.Of(Bag, Dimension.Mass)} on the {carrier.Noun}'s feet",
                 rig with { Site = rig.Site with { Weighs = heavier } });

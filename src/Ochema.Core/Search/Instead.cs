@@ -52,8 +52,11 @@ internal static class Instead
     }
 
     /// <summary>The rig with the tether that serves its second camera best: what hangs on a clip alone is not proposed.</summary>
-    private static RigDocument Tethered(RigDocument rig, Catalogue stock) =>
-        TetherPlan.For(RigAssembly.Build(rig, stock), RigPath.Second.Own("camera")) is { } plan ? TetherPlan.With(rig, plan.Tether) : rig;
+    private static RigDocument Tethered(RigDocument rig, Catalogue stock)
+    {
+        var b = RigAssembly.Build(rig, stock);
+        return TetherPlan.For(b, RigPath.Second.Own("camera")) is { } plan ? TetherPlan.With(b, plan.Tether) : rig;
+    }
 
     /// <summary>The camera with its lens, or with the first that goes on this body.</summary>
     private static CameraChoice Fitted(CameraChoice camera, CameraRow body, Catalogue stock) =>
@@ -115,6 +118,12 @@ internal static class Instead
     /// <summary>A pair of straps abeam of the base, to closed points that lie outwards and below, so that they press and oppose each other.</summary>
     public static IEnumerable<(string Id, string Title, RigDocument Changed)> Straps(RigDocument rig, Catalogue stock)
     {
+        // A strap that pulls the wrong way costs more than it keeps.
+        if (rig.Straps.Count > 0)
+            yield return ("no-straps", rig.Straps.Count == 1 ? "Without the strap" : "Without the straps", rig with { Straps = [] });
+        if (rig.Straps.Count > 1)
+            foreach (var strap in rig.Straps)
+                yield return ("no-strap-" + strap.Id, $"Without strap {strap.Id}", rig with { Straps = [.. rig.Straps.Where(s => s != strap)] });
         if (rig.Straps.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
         RigBuilder b;

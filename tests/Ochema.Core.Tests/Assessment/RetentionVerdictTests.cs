@@ -52,9 +52,9 @@ public class RetentionVerdictTests
         for (var i = 0; i < 4 && Assess(rig).Retentions.FirstOrDefault(r => r.Has < r.Needs) is { } few; i++)
         {
             var b = RigAssembly.Build(rig, Catalogue.Shipped);
-            var plan = TetherPlan.Best(b, TetherPoint.Camera, b.Mass);
+            var plan = TetherPlan.Best(b, TetherPoint.Camera, b.MassFrom(few.Station));
             Assert.True(plan is not null, $"{recipe}: nothing on the shelf keeps {few.Piece}");
-            rig = TetherPlan.With(rig, plan.Value.Tether);
+            rig = TetherPlan.With(b, plan.Value.Tether);
         }
         Assert.All(Assess(rig).Retentions, r => Assert.True(r.Has >= r.Needs, $"{recipe}: {r.Piece} {r.Has} of {r.Needs}"));
     }

@@ -15,7 +15,7 @@ public class TetherPlanTests
         var rig = RigFiles.Named(name) with { Tether = null, Tethers = [] };
         if (TetherPlan.For(RigAssembly.Build(rig, Catalogue.Shipped, false), "camera") is not { } plan)
             return;
-        var tied = TetherPlan.With(rig, plan.Tether);
+        var tied = TetherPlan.With(RigAssembly.Build(rig, Catalogue.Shipped, false), plan.Tether);
         var built = Assert.Single(RigAssembly.Build(tied, Catalogue.Shipped, false).Tethers);
         // A line is never shorter than the way it has to go, and has the slack that aiming needs on top.
         var straight = (built.End - built.From).Length;

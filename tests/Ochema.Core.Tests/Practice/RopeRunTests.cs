@@ -1,6 +1,7 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Checks;
+using Ochema.Core.Hosts;
 using Ochema.Core.Kinds;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Rigs;
@@ -62,11 +63,13 @@ public sealed class RopeRunTests
     [Fact]
     public void AnAnchorThatNobodyAskedIsSaidAndIsNotTakenAsGood()
     {
-        var unknown = Two with { Site = Two.Site with { EndsHold = null } };
-        var check = Assess(unknown).Checks.Single(c => c.Id == "base.ends");
-        Assert.Equal(Core.Responses.CheckSort.Service, check.Sort);
-        Assert.True(check.Use > 1);
-        Assert.Equal(Verdict.Tight, Assess(unknown).Verdict.Word);
+        var known = Two with { Survey = Two.Survey with { NobodyBelow = Answer.Yes } };
+        var unknown = Assess(known with { Site = known.Site with { EndsHold = null } });
+        // No use of a strength that nobody knows: it is asked for.
+        Assert.DoesNotContain(unknown.Checks, c => c.Id == "base.ends");
+        Assert.Equal((Verdict.Tight, Why.Unanswered), (unknown.Verdict.Word, unknown.Verdict.Why));
+        Assert.Contains(unknown.Verdict.Missing!, m => m.Contains("What do the anchors hold?", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assess(known).Verdict.Missing!, m => m.Contains("hold?", StringComparison.Ordinal));
     }
 
     [Fact] // work and energy, by adding up small steps of the general net

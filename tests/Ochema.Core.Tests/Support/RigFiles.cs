@@ -29,7 +29,7 @@ internal static class RigFiles
             Stock = "lanyard-stretch",
             Slack = 0.06,
             To = rig.Site.Id is "bonnet"
-            ? new("bonnet-edge-left", 0.5) : new("door-frame-left", 0.4)
+            ? new("bonnet-gap", 0.5) : new("door-frame-left", 0.4)
         },
     };
 

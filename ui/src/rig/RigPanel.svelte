@@ -77,6 +77,7 @@
     <li>
       <b class={r.has < r.needs ? 'word-lets-go' : 'word-holds'}>{r.has} of {r.needs}</b>
       {r.piece}: {r.by.join(', ') || 'nothing'}{#if r.single && r.by.length}; <b>a single point</b>, caught by {r.caughtBy}{/if}
+      {#each r.notCounted as why (why)}<span class="block">Not counted: {fill(why)}.</span>{/each}
       {#if r.has < r.needs && r.add}<span class="block font-semibold">{capital(fill(r.add))}.</span>{/if}
     </li>
   {/each}

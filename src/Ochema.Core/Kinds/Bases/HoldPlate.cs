@@ -148,7 +148,7 @@ public sealed record HoldPlate : BaseKind
             Title = "bolts through the plate",
             Thread = bolt,
             Means = Loosening.ToolTightMarked,
-            Torque = 8,
+            Usual = 8,
             // Plywood wants a wide washer: the head pulls into it.
             Layers =
             [

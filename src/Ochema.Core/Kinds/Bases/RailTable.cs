@@ -208,7 +208,7 @@ public sealed record RailTable : BaseKind
         b.Joint(ClampParts.Through(b, "rail-clamp-bolt", StationId.Base, "bolts of the rail clamps", "m10",
             new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
-        { Torque = ClampTorque, Included = true });
+        { Usual = ClampTorque, Included = true });
         b.Parts.Cut(new(StationId.Base, "tubes"), row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart));
         b.Parts.Cut(new(StationId.Base, "cross-bar"), row, metal, apart + 2 * ClampParts.Past, what: "Cross-bar",
             by: Math.Abs(apart - Apart) < 1e-6 ? nameof(Apart) : null);

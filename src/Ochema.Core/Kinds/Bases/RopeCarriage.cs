@@ -300,7 +300,10 @@ public sealed record RopeCarriage : BaseKind
         var runs = new Lazy<(double Mass, Vec3 Centre)>(() => b.MassOf(n => !anchors.Contains(n)));
         if (!b.HoldsGone)
         {
-            b.Checks.Add(new RopeAnchor(b, ropes, site.EndsHold));
+            if (site.EndsHold is { } anchored)
+                b.Checks.Add(new RopeAnchor(b, ropes, anchored));
+            else
+                b.Unmeasured.Add("What do the anchors hold? Pull on each along the rope, or ask who knows.");
             b.Checks.Add(new RopeStop(b, cord, Stop, () => runs.Value.Mass));
             b.Checks.Add(new RopeLevel(() =>
             {

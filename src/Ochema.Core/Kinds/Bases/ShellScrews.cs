@@ -85,7 +85,7 @@ public sealed record ShellScrews : BaseKind
             Title = "screws in the shell",
             Thread = thread,
             Means = Loosening.ThreadLock,
-            Torque = 0.6,
+            Usual = 0.6,
             AllowedProtrusion = 0,
             Layers =
             [

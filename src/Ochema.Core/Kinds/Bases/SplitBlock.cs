@@ -99,7 +99,7 @@ public sealed record SplitBlock : BaseKind
             Title = "bolt through the block",
             Thread = thread,
             Means = Loosening.ToolTightMarked,
-            Torque = 4,
+            Usual = 4,
             Layers =
             [
                 Hardware.Washer(thread), new("Lower half", LayerRole.Soft, Thickness / 2, rubber.Id, Width),

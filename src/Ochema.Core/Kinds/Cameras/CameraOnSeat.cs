@@ -136,7 +136,7 @@ internal static class CameraOnSeat
                 Title = "screw in the camera",
                 Thread = thread,
                 Means = Loosening.RubberWasher,
-                Torque = 1.2,
+                Usual = 1.2,
                 Layers = [Hardware.Washer(thread), own, rubber with { Bought = true }, socket],
             };
         return new ScrewJoint
@@ -147,7 +147,7 @@ internal static class CameraOnSeat
             Title = "screw in the camera",
             Thread = thread,
             Means = Loosening.RubberWasher,
-            Torque = 1.2,
+            Usual = 1.2,
             Length = plate + pad + 0.0042,
             Included = true,
             Layers = [new("Head's plate", LayerRole.Clearance, plate, "al-6061-t6", 0.04) { Ready = true },

@@ -137,7 +137,7 @@ public sealed record BallInPlatesHead : HeadKind
             Title = "screws of the ball's plates",
             Thread = thread,
             Means = Loosening.LockNut,
-            Torque = Tightened,
+            Usual = Tightened,
             Layers =
             [
                 Hardware.Washer(thread), Layer("Foot board", Foot), Layer("Lower plate", Thick),

@@ -293,7 +293,7 @@ public sealed record TiltFrame : HeadKind
             Title = "pivots of the frame",
             Thread = bolt,
             Means = Loosening.LockNut,
-            Torque = 0.5,
+            Usual = 0.5,
             Screws = 2,
             Layers =
             [

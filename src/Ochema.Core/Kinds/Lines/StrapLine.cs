@@ -1,4 +1,5 @@
 using Ochema.Core.Checks;
+using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -37,7 +38,11 @@ internal static class StrapLine
         b.Checks.Add(new StrapTension(b, new(name), station, line, row, knot, strap.Edge));
         b.Parts.Length(new(station, "strap"), row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre,
             row.PricePerMetre, Aisle.Rigging);
-        b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, b.Host.Anchors.First(a => a.Id == strap.To.Anchor)));
+        var closed = b.Host.Anchors.First(a => a.Id == strap.To.Anchor);
+        if ((strap.AnchorHolds ?? closed.Holds) is { } anchored)
+            b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, closed, anchored));
+        else
+            b.Unmeasured.Add($"What does the {Words.Inside(closed.Name)} hold, that strap {strap.Id} ends at? Pull on it with a scale, twice what the strap is drawn with.");
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new ReportFinding(station,
                 $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));

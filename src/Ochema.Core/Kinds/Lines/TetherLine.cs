@@ -31,8 +31,8 @@ internal static class TetherLine
             var node = tether.From switch
             {
                 TetherPoint.Head => b.At(RigPoint.HeadTop),
-                TetherPoint.Reach =>
-                b.At(RigPoint.ReachTop),
+                TetherPoint.Reach => b.At(RigPoint.ReachTop),
+                TetherPoint.ReachFoot => b.At(RigPoint.BaseTop),
                 TetherPoint.SecondCamera => b.SecondCamera!.Node,
                 _ => b.Camera.Node
             };
@@ -45,6 +45,8 @@ internal static class TetherLine
                 AnchorEnd.OnReach => Hosts.HostDrawing.At(AnchorEnd.OnReach, "The rig's own reach, close to its end", end),
                 _ => b.Host.Anchors.First(a => a.Id == tether.To.Anchor),
             }, end, length, row);
+            var swings = built.SwingsTo(b);
+            built = built with { TakenBy = [.. swings.Where(s => s.Takes).Select(s => s.Name)] };
             b.Tethers.Add(built);
             b.Checks.Add(new TetherCatch(b, built));
             if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.IsElastic) is { } fault)
@@ -54,11 +56,14 @@ internal static class TetherLine
             if (built.IsTooLong(b))
                 b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name} keeps nothing: what comes off is on {b.Host.Below} before it is taut. "
                     + (b.Rig.Reach.IsPole ? "Tie it to the pole, close to its end." : "Shorter, or to a point further up.")));
-            if (built.SwingsTo(b).ToList() is { Count: > 0 } places)
+            if (built.TakenBy.Count > 0)
+                b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name} keeps nothing: what comes off swings as far as "
+                    + $"{string.Join(", ", built.TakenBy)}. Shorter, or to a point from where it does not reach."));
+            else if (swings.Count > 0)
                 b.Findings.Add(new ReportFinding(StationId.Tether,
                     $"If it comes off, {Words.Inside(built.Name)} lets it fall "
                     + (built.IsTooLong(b) ? "all the way" : QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length))
-                    + $", and it swings as far as {string.Join(", ", places.Take(4))}. As short as aiming allows."));
+                    + $", and it swings as far as {string.Join(", ", swings.Take(4).Select(s => s.Name))}. As short as aiming allows."));
             b.Parts.Length(new(StationId.Tether, id), row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
             b.Shape(id, StationId.Tether, "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }

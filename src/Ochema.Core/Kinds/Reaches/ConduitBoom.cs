@@ -48,6 +48,8 @@ public sealed record ConduitBoom : ReachKind
         },
     ];
 
+    internal override IReadOnlyList<string> Keeps => ["its front bolt", "its rear bolt"];
+
     public override Mount Build(RigBuilder b, Mount from)
     {
         var row = b.Stock.Find<SectionRow>("sections", Tube);

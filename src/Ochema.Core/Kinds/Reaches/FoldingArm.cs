@@ -220,7 +220,7 @@ public sealed record FoldingArm : ReachKind
                 b.Joint(ClampParts.Through(b, $"pivot-{i + 1}", reach, $"bolt of the {Words.Inside(title)}", Bolt, Link(i), Link(i - 1)) with
                 {
                     Layers = [Hardware.Washer(bolt), Link(i), Nylon(Apart), Link(i - 1), Hardware.Washer(bolt), Hardware.LockNut(bolt)],
-                    Torque = Threads.NutFactor * drawn * bolt.MajorDiameter,
+                    Usual = Threads.NutFactor * drawn * bolt.MajorDiameter,
                 }, foot);
             (node, at) = (end, b.Position(end) + (Apart + row.Width) * axis);
         }
