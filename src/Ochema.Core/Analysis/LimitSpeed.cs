@@ -16,7 +16,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     public double Highest { get; } = model.Builder.Host.Drive.Top;
 
     private const double Tolerance = 1e-3;
-    private const double Near = 0.6;
+    private const double Near = 0.8;
 
     /// <summary>The far end is this many times the speed to begin at before a speed between is looked at first.</summary>
     private const double Half = 1.5;
@@ -206,13 +206,14 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     }
 
     /// <summary>
-    /// The worst at a speed between two looked at, sought where a use can have come near the target: uses are near straight in V² or sag below their chord,
-    /// so that what the chord puts under <see cref="Near"/> of it is left out.
+    /// The worst at a speed between two looked at, sought where a use can have come near the target: what grows by the square of the speed or faster lies on
+    /// its chord in V² or below, what a road shakes by the square root of the speed lies below the square root of its share of the way. What that puts under
+    /// <see cref="Near"/> of the target is left out.
     /// </summary>
     private Worst Between(IReadOnlyList<Check> checks, double low, double high, double speed, double target)
     {
         var (below, above, known) = (Known(low), Known(high), Known(speed));
-        var share = high > low ? (speed * speed - low * low) / (high * high - low * low) : 1;
+        var share = high > low ? Math.Sqrt((speed - low) / (high - low)) : 1;
         var worst = new Worst(-1, null, null);
         var ends = new (double[] From, double[] To)[checks.Count];
         for (var i = 0; i < ends.Length; i++)
@@ -224,7 +225,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             for (var i = 0; i < ends.Length; i++)
             {
                 var (from, to) = ends[i];
-                if (c < to.Length && (to[c] >= Check.MostUse || from[c] + share * (to[c] - from[c]) >= Near * target)
+                if (c < to.Length && (to[c] >= Check.MostUse || from[c] + (to[c] > from[c] ? share * (to[c] - from[c]) : 0) >= Near * target)
                     && checks[i].Counts(checks[i].Use(f)) is var use && use > worst.Use)
                     worst = new Worst(use, checks[i], cases[c]);
             }

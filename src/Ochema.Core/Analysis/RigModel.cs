@@ -140,6 +140,10 @@ internal sealed class RigModel
     /// <summary>The whole rig with its modes' answers one by one, not drawn together; for checks of the combinations.</summary>
     internal StateResponse WithModesApart() => Respond(rows, [], [.. Enumerable.Range(0, System.Lines.Length)], apart: true);
 
+    /// <summary>Acceleration field of a case at a speed, m/s²: what comes off the road grows with it.</summary>
+    private Vec3 Field(RigCase c, double speed) =>
+        c.Bumped == Vec3.Zero ? c.Field : c.Field + (Builder.Host.Motion.BumpsAt(speed) - 1) * c.Bumped;
+
     /// <summary>Forces of a case at a travel speed, or null when the state has no equilibrium with its slack lines.</summary>
     /// <param name="modal">Acceleration that each mode answers with, where the state keeps them apart; then the case's own jolt is left out.</param>
     public CaseForces? Forces(StateResponse state, RigCase c, double speed, ReadOnlySpan<double> modal = default)
@@ -148,7 +152,8 @@ internal sealed class RigModel
         var dynamic = n + System.Lines.Length;
         var coefficients = new double[dynamic + (state.Dynamic ? RigDynamics.Columns : modal.Length)];
         modal.CopyTo(coefficients.AsSpan(dynamic));
-        (coefficients[0], coefficients[1], coefficients[2]) = (c.Field.X, c.Field.Y, c.Field.Z);
+        var field = Field(c, speed);
+        (coefficients[0], coefficients[1], coefficients[2]) = (field.X, field.Y, field.Z);
         var q = c.Wind < 0 ? 0 : Pressure(speed);
         for (var w = 0; w < windLoads.Count; w++)
             if (windLoads[w].Yaw == c.Wind)
@@ -250,7 +255,7 @@ internal sealed class RigModel
         }
         if (c.Knock != Vec3.Zero)
             nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
-        return new ModelCase { Id = id, Gravity = c.Field.ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
+        return new ModelCase { Id = id, Gravity = Field(c, speed).ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
     }
 
     private double Airspeed(double q) => Math.Sqrt(2 * q / density);

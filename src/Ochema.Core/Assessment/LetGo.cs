@@ -68,7 +68,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     private IReadOnlyList<RigCase> Caught(LetGoCase c)
     {
         var times = b.Holds.Find(h => h.Id == c.Id)?.Catches() ?? 1;
-        return times <= 1 ? driving : [.. driving.Select(x => x with { Field = times * x.Field, Caught = times })];
+        return times <= 1 ? driving : [.. driving.Select(x => x with { Field = times * x.Field, Bumped = times * x.Bumped, Caught = times })];
     }
 
     /// <summary>

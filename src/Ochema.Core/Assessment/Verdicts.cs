@@ -146,7 +146,7 @@ internal static class Verdicts
         if (state.Mechanism is not null)
             return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
         var (motion, rig) = (model.Builder.Host.Motion, model.Builder.Rig);
-        var pulse = motion.Pulse[motion.Index(rig.Run.Road)];
+        var pulse = motion.Pulse[motion.Index(rig.Run.Road)] * motion.PulseAt(model.Builder.Speed);
         var worst = new LimitSpeed(model, state, jolts).At([.. model.Builder.Checks.Where(c => !c.Fixed)], model.Builder.Speed);
         return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id,
             $"{Words.Capital(MotionProfile.A(motion.Names.Jolt))} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");

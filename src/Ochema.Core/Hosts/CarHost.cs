@@ -14,6 +14,7 @@ public class CarHost(CarShape shape) : Host
         Cornering = 0.8,
         HorizontalSource = "judgement: braking 0.8–1.1 g, bends 0.6–0.9 g on dry road; cargo securing (49 CFR 393.102, EN 12195-1: 0.8 and 0.5 g) is the floor",
         Bumps = [0.5, 1, 2, 2.5, 3.5],
+        UsualSpeed = 60 / 3.6,
         BumpSource = "judgement, 0.6–1.5 ×",
     };
 

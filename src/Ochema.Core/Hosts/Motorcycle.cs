@@ -16,6 +16,7 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
         Lean = 40 * Math.PI / 180,
         HorizontalSource = "judgement, 0.7–1.1 g; lean 30–45°",
         Bumps = [0.7, 1.5, 3, 3.5, 4.5],
+        UsualSpeed = 60 / 3.6,
         BumpSource = "judgement, 0.6–1.5 ×",
     };
 
@@ -27,6 +28,7 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
         Cornering = 0.6,
         HorizontalSource = "judgement, 0.4–0.8 g",
         Bumps = [0.7, 1.5, 2.5, 3, 4],
+        UsualSpeed = 60 / 3.6,
         BumpSource = "judgement, 0.6–1.5 ×",
     };
 

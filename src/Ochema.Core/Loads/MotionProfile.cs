@@ -48,6 +48,9 @@ public sealed record RigCase(
     string Id, string Label, Vec3 Field, int Wind, Vec3 Knock, double Jolt = 0, Vec3 Shaken = default, bool Dunk = false, bool Spins = false,
     double Caught = 1)
 {
+    /// <summary>What of <see cref="Field"/> comes off the road and grows with speed, m/s², as it is at the usual speed.</summary>
+    public Vec3 Bumped { get; init; }
+
     /// <summary>True for what goes on for minutes, not for a moment: wind and weight.</summary>
     public bool Lasts { get; init; }
 
@@ -109,6 +112,28 @@ public sealed record MotionProfile
     /// <summary>Its duration, s (judgement: wheels 15–60 ms, hulls 50–150 ms).</summary>
     public double PulseDuration { get; init; } = 0.030;
 
+    /// <summary>Speed that <see cref="Bumps"/> are meant at, m/s; null where speed is no matter of theirs.</summary>
+    public double? UsualSpeed { get; init; }
+
+    /// <summary>
+    /// Share of <see cref="Bumps"/> at a speed: a random road shakes as the square root of speed (ISO 8608: its displacement spectrum falls as the square
+    /// of the spatial frequency, so that the spectrum in time grows as the speed).
+    /// </summary>
+    /// <param name="speed">m/s.</param>
+    public double BumpsAt(double speed) => UsualSpeed is { } usual ? Math.Sqrt(Math.Max(0, speed) / usual) : 1;
+
+    /// <summary>A pothole: its length, m, and depth, m (judgement, 0.4–0.9 and 0.05–0.12).</summary>
+    private const double HoleLength = 0.6;
+    private const double HoleDepth = 0.08;
+
+    /// <summary>
+    /// Share of <see cref="Pulse"/> at a speed. A wheel falls by ½·g·(L/V)² into a hole of length L, its depth D at the most, and strikes the far edge of
+    /// height h with V·√(2h/R): L·√(g/R) at whatever speed from L/√(2D/g) on, since the fall shrinks as the strike gets faster; in step with the speed
+    /// below (geometry; the tyre's give left out).
+    /// </summary>
+    /// <inheritdoc cref="BumpsAt"/>
+    public double PulseAt(double speed) => UsualSpeed is null ? 1 : Math.Min(1, Math.Max(0, speed) * Math.Sqrt(2 * HoleDepth / Gravity) / HoleLength);
+
     /// <summary>Height of a wave at the host over still water, m, by going: what lies below meets it at the host's speed; none on land.</summary>
     public IReadOnlyList<double> Crests { get; init; } = [];
 
@@ -142,7 +167,8 @@ public sealed record MotionProfile
         new("accelerate", Names.Accelerate, Accelerating, HorizontalSource),
         new("corner", Names.Left, Cornering, HorizontalSource),
         .. Enum.GetValues<Going>().Take(Bumps.Count)
-            .Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g], BumpSource)),
+            .Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g], BumpSource
+                + (UsualSpeed is { } usual ? $"; at {usual * 3.6:0} km/h, by the square root of speed else (ISO 8608)" : ""))),
         .. Enum.GetValues<Going>().Take(Bumps.Count)
             .Select(g => new MotionFactor("jolt-" + g.ToString().ToLowerInvariant(), $"{Names.Jolt}, {PulseDuration * 1000:0} ms: {Over.Of(g)}",
             Pulse[(int)g], "judgement, 0.5–2 ×; half-sine pulse through the shock spectrum")),
@@ -169,16 +195,17 @@ public sealed record MotionProfile
         foreach (var (id, way, where) in new[] { ("down", -1, $"on {A(Names.Bump)}"), ("up", 1, $"on the rebound of {A(Names.Bump)}") })
         {
             var z = way * Companion * b;
-            cases.Add(new("brake-" + id, $"{Names.Brake}{speed} {where}", G(Braking, 0, z - 1), 0, Vec3.Zero));
-            cases.Add(new("accelerate-" + id, $"{Names.Accelerate} {where}", G(-Accelerating, 0, z - 1), 0, Vec3.Zero));
-            cases.Add(new("corner-left-" + id, $"{Names.Left} {where}, gust from the left", G(0, -Cornering, z - press), 1, Vec3.Zero));
-            cases.Add(new("corner-right-" + id, $"{Names.Right} {where}, gust from the right", G(0, Cornering, z - press), 2, Vec3.Zero));
+            var bumped = G(0, 0, z);
+            cases.Add(new("brake-" + id, $"{Names.Brake}{speed} {where}", G(Braking, 0, z - 1), 0, Vec3.Zero) { Bumped = bumped });
+            cases.Add(new("accelerate-" + id, $"{Names.Accelerate} {where}", G(-Accelerating, 0, z - 1), 0, Vec3.Zero) { Bumped = bumped });
+            cases.Add(new("corner-left-" + id, $"{Names.Left} {where}, gust from the left", G(0, -Cornering, z - press), 1, Vec3.Zero) { Bumped = bumped });
+            cases.Add(new("corner-right-" + id, $"{Names.Right} {where}, gust from the right", G(0, Cornering, z - press), 2, Vec3.Zero) { Bumped = bumped });
         }
         foreach (var (id, way, name) in new[] { ("bump-down", -1, bump), ("bump-up", 1, "rebound: " + bump) })
             for (var w = 0; w < 3; w++)
                 cases.Add(new($"{id}-{w}", $"{name}, {from[w]}",
                     G(w == 0 ? -Companion * Accelerating : 0, w == 1 ? -Companion * Cornering
-                    : w == 2 ? Companion * Cornering : 0, way * b - 1), w, Vec3.Zero));
+                    : w == 2 ? Companion * Cornering : 0, way * b - 1), w, Vec3.Zero) { Bumped = G(0, 0, way * b) });
         foreach (var (id, way) in new[] { ("up", 1), ("down", -1) })
             cases.Add(new("jolt-" + id, $"{Names.Jolt}, {id}ward", G(0, 0, -1), 0, Vec3.Zero, Jolt: way * Gravity * Pulse[Index(going)]));
         // Peaks of random shaking have no sign of their own: one axis at its full, the two others at their share, in every combination of signs.
