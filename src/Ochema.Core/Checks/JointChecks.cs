@@ -31,13 +31,14 @@ internal static class JointChecks
     private static IEnumerable<Check> Pulled(RigBuilder b, ScrewJoint joint)
     {
         bool Punched(StackLayer l) => l is { Role: LayerRole.Clearance, Bought: false, Material.Length: > 0 };
+        static string Ends(StackLayer l, string solid, string hollow) => l.Hollow is null ? solid : hollow;
         var layers = joint.Layers.Take(joint.ThreadLayer).ToList();
         var (first, last) = (layers.FindIndex(Punched), layers.FindLastIndex(Punched));
         if (first >= 0)
             // Where the head is sunk, only the sheet below it is left to be punched.
             yield return new JointPullThrough(b, joint, layers[first] with { Thickness = Math.Max(0, layers[first].Thickness - layers[first].Countersink) },
-                joint.Bearing(first, -1), "through");
+                joint.Bearing(first, -1), Ends(layers[first], "through", "wall"));
         if (last >= 0 && joint.Layers[joint.ThreadLayer].Role == LayerRole.Nut)
-            yield return new JointPullThrough(b, joint, layers[last], joint.Bearing(last, 1), "nut-through");
+            yield return new JointPullThrough(b, joint, layers[last], joint.Bearing(last, 1), Ends(layers[last], "nut-through", "nut-wall"));
     }
 }

@@ -60,7 +60,7 @@ public class PictureWordTests
         var rig = At(Recipe(recipe), 80);
         Assert.NotEqual(Sharp.Unusable, Words(rig).Word);
         var shake = Number(rig, "shake");
-        Assert.True(shake.Pixels < 1.35 * shake.Floor, $"{shake.Pixels} with a floor of {shake.Floor}");
+        Assert.True(shake.Pixels < 1.4 * shake.Floor, $"{shake.Pixels} with a floor of {shake.Floor}");
     }
 
     [Fact]
