@@ -33,7 +33,6 @@ internal sealed class RigDynamics
     private readonly double[] host = new double[3];
     private readonly double[] trembles = new double[3];
     private readonly double growth;
-    private readonly Func<double, double> pulses;
 
     public ModalResponse Modal { get; }
 
@@ -62,7 +61,6 @@ internal sealed class RigDynamics
     public RigDynamics(RigModel model, ModalResponse modal)
     {
         Modal = modal;
-        pulses = model.Builder.Host.Motion.PulseAt;
         var (rig, motion, profile) = (model.Builder.Rig, model.Builder.Host.Motion, model.Builder.Host.Shake);
         var modes = modal.Modes;
         Frequencies = FrequencyGrid.Of(modes);
@@ -106,7 +104,7 @@ internal sealed class RigDynamics
     /// <summary>How much of each of the added unit responses a case takes at a speed, m/s.</summary>
     public void Coefficients(RigCase c, double speed, Span<double> into)
     {
-        into[0] = c.Jolt * pulses(speed);
+        into[0] = c.Jolt;
         var grown = growth > 0 ? Math.Pow(speed / Reference, growth) : 1;
         for (var axis = 0; axis < 3; axis++)
         {

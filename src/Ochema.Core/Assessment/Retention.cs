@@ -1,4 +1,5 @@
 using Ochema.Core.Hosts;
+using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
@@ -24,14 +25,17 @@ internal static class Retention
         var needs = FactorTable.Retentions(rig.Run.Consequence);
         var list = new List<RetentionReport>();
         // What a tether cannot keep is said with what else could.
-        void Kept(string piece, string station, IReadOnlyList<string> by, int asks, string rest, string missing, bool alone) =>
+        void Kept(string piece, string station, IReadOnlyList<string> by, int asks, string rest, string missing, bool alone,
+            IEnumerable<string>? weak = null) =>
             list.Add(new(piece, station, by.Count, asks, by, rest, alone, by.Count >= asks ? "" : missing)
             {
-                NotCounted = [.. Reaching(b, station).Select(t => t.KeepsNothing(b)).OfType<string>()],
+                NotCounted = [.. weak ?? [], .. Reaching(b, station).Select(t => t.KeepsNothing(b)).OfType<string>()],
             });
-        void Piece(string piece, string station, IEnumerable<string> own, int asks, string add)
+        void Piece(string piece, string station, IEnumerable<string> means, int asks, string add)
         {
             var caught = Catching(b, station);
+            var weak = Weak(b, station);
+            var own = weak is null ? means : [];
             List<string> by = [.. own, .. caught.Where(c => c.Use <= 1).Select(c => Words.Inside(c.Tether.Name))];
             if (rig.Run.Consequence == Consequence.DeepWater && rig.Survey.Floats == Answer.Yes)
                 by.Add("it floats");
@@ -40,7 +44,7 @@ internal static class Retention
                 ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Hardest(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
                 : Plan(b, station) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
             Kept(piece, station, by, asks, caught.Any(c => c.Use <= 1) ? "the tether"
-                : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1);
+                : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1, weak is null ? [] : means.Select(m => $"{m}: {weak}"));
         }
         foreach (var (head, reach, camera, path) in new[] { (rig.Head, rig.Reach, b.Camera.Body.Called(second: false),
             RigPath.First) }.Concat(rig.Second is { } s
@@ -68,6 +72,27 @@ internal static class Retention
             Kept($"Strut {brace.Id}", StationId.Brace(brace.Id), brace.Keeps, needs, "its other end", "A lanyard along it", false);
         Base(b, letGo, needs, Piece);
         return list;
+    }
+
+    /// <summary>
+    /// Above people: why what screws or clips a piece on does not count, in words; null where it does. What a hand has tightened, rubber and glue let go
+    /// without a sign (common practice, no source).
+    /// </summary>
+    private static string? Weak(RigBuilder b, string station)
+    {
+        if (b.Rig.Run.Consequence != Consequence.OnPeople || RigPath.Kind(station) == "base")
+            return null;
+        var path = RigPath.Of(station);
+        var head = path.IsSecond ? b.Rig.Second!.Head : b.Rig.Head;
+        // A clip closes on the camera, a lever on the plate under it.
+        if (head.IsClosedByHand && RigPath.Kind(station) == (head.Joins is null ? "camera" : "head"))
+            return "what a hand closes does not count above people";
+        foreach (var joint in b.Joints.Where(j => j.Station == station))
+            if (joint.Means is Loosening.HandTight or Loosening.RubberWasher)
+                return $"{(joint.Means == Loosening.HandTight ? "hand-tight" : "on a rubber washer")} it does not count above people";
+            else if (joint.Plug is { Kept: PlugKept.Glued or PlugKept.Keyed or PlugKept.Pressed })
+                return "a plug that is glued or pressed in does not count above people";
+        return null;
     }
 
     private static string? Plan(RigBuilder b, string station) =>

@@ -74,7 +74,7 @@ internal static class Verdicts
 
     /// <summary>The word for a piece that too little keeps, by who is below.</summary>
     private static Verdict Few(RigBuilder b) =>
-        b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople ? Verdict.LetsGo : Verdict.Tight;
+        b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople or Consequence.DeepWater ? Verdict.LetsGo : Verdict.Tight;
 
     /// <summary>The best that can be said with what is missing: pieces kept by too little, questions not answered.</summary>
     public static (Verdict Word, Why Why, IReadOnlyList<string> Missing) Missing(RigBuilder b, IReadOnlyList<RetentionReport> retentions)
@@ -146,7 +146,7 @@ internal static class Verdicts
         if (state.Mechanism is not null)
             return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
         var (motion, rig) = (model.Builder.Host.Motion, model.Builder.Rig);
-        var pulse = motion.Pulse[motion.Index(rig.Run.Road)] * motion.PulseAt(model.Builder.Speed);
+        var pulse = motion.Pulse[motion.Index(rig.Run.Road)];
         var worst = new LimitSpeed(model, state, jolts).At([.. model.Builder.Checks.Where(c => !c.Fixed)], model.Builder.Speed);
         return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id,
             $"{Words.Capital(MotionProfile.A(motion.Names.Jolt))} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");

@@ -117,22 +117,12 @@ public sealed record MotionProfile
 
     /// <summary>
     /// Share of <see cref="Bumps"/> at a speed: a random road shakes as the square root of speed (ISO 8608: its displacement spectrum falls as the square
-    /// of the spatial frequency, so that the spectrum in time grows as the speed).
+    /// of the spatial frequency, so that the spectrum in time grows as the speed). Below the usual speed no less is counted. The strike at the far edge of
+    /// a pothole is the same at whatever speed: a wheel of radius R falls by h = ½·g·(L/V)² into a hole of length L and is thrown up by V·√(2h/R) =
+    /// L·√(g/R); so <see cref="Pulse"/> does not grow.
     /// </summary>
     /// <param name="speed">m/s.</param>
-    public double BumpsAt(double speed) => UsualSpeed is { } usual ? Math.Sqrt(Math.Max(0, speed) / usual) : 1;
-
-    /// <summary>A pothole: its length, m, and depth, m (judgement, 0.4–0.9 and 0.05–0.12).</summary>
-    private const double HoleLength = 0.6;
-    private const double HoleDepth = 0.08;
-
-    /// <summary>
-    /// Share of <see cref="Pulse"/> at a speed. A wheel falls by ½·g·(L/V)² into a hole of length L, its depth D at the most, and strikes the far edge of
-    /// height h with V·√(2h/R): L·√(g/R) at whatever speed from L/√(2D/g) on, since the fall shrinks as the strike gets faster; in step with the speed
-    /// below (geometry; the tyre's give left out).
-    /// </summary>
-    /// <inheritdoc cref="BumpsAt"/>
-    public double PulseAt(double speed) => UsualSpeed is null ? 1 : Math.Min(1, Math.Max(0, speed) * Math.Sqrt(2 * HoleDepth / Gravity) / HoleLength);
+    public double BumpsAt(double speed) => UsualSpeed is { } usual && speed > usual ? Math.Sqrt(speed / usual) : 1;
 
     /// <summary>Height of a wave at the host over still water, m, by going: what lies below meets it at the host's speed; none on land.</summary>
     public IReadOnlyList<double> Crests { get; init; } = [];
@@ -168,7 +158,7 @@ public sealed record MotionProfile
         new("corner", Names.Left, Cornering, HorizontalSource),
         .. Enum.GetValues<Going>().Take(Bumps.Count)
             .Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g], BumpSource
-                + (UsualSpeed is { } usual ? $"; at {usual * 3.6:0} km/h, by the square root of speed else (ISO 8608)" : ""))),
+                + (UsualSpeed is { } usual ? $"; up to {usual * 3.6:0} km/h, by the square root of speed beyond (ISO 8608)" : ""))),
         .. Enum.GetValues<Going>().Take(Bumps.Count)
             .Select(g => new MotionFactor("jolt-" + g.ToString().ToLowerInvariant(), $"{Names.Jolt}, {PulseDuration * 1000:0} ms: {Over.Of(g)}",
             Pulse[(int)g], "judgement, 0.5–2 ×; half-sine pulse through the shock spectrum")),

@@ -27,6 +27,11 @@ public static class Clearance
                     : $"The {What(b.Rig, hit)} comes within {QuantityText.Of(margin, Quantities.Dimension.Length)} of the {zone.Name}"
                         + $"{(margin < LooseEnd && hit.Type is "strap" ? ": tie its loose end" : ": mind its swing")}. {zone.Why}");
         }
+        if (host.Motion.Wet && b.Rig.Run.Consequence is Consequence.OwnGround or Consequence.PublicWay or Consequence.InsideHost)
+            yield return new ReportFinding(StationId.Site, "What falls from it falls into the water: deep water, unless you can stand in it everywhere it goes.");
+        if (b.Rig.Survey.BeyondOutline == Answer.NotAsked && host.Motion is { Still: false, Wet: false } && host.Published.Wheels.Count > 0
+            && b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople && Beyond(b, host, Ends, Sides) is { } out_)
+            b.Unmeasured.Add($"May the {What(b.Rig, out_)} stand out beyond the {host.Name.ToLowerInvariant()} there? The rules of the road or the event say.");
         if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b, host) is { } part)
             yield return new ReportFinding(part.Station, $"The {What(b.Rig, part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, "
                 + $"which the rules of the day refuse.", Blocks: true);
@@ -48,9 +53,13 @@ public static class Clearance
         return (nearest, Math.Max(0, least));
     }
 
-    private static FigureShape? Beyond(RigBuilder b, Host host)
+    /// <summary>What may stand out before and behind, and at the sides, without being asked about, m (judgement: as far as a tow ball, a mirror's rim).</summary>
+    private const double Ends = 0.3;
+    private const double Sides = 0.05;
+
+    private static FigureShape? Beyond(RigBuilder b, Host host, double ends = 0, double sides = 0)
     {
-        var (front, rear, side) = host.Outline;
+        var (front, rear, side) = (host.Outline.Front + ends, host.Outline.Rear + ends, host.Outline.Side + sides);
         return b.Figure.FirstOrDefault(s => s.Type is not ("strap" or "tether" or "post" or "strip") && Along(s).Any(p =>
             p.X + Radius(s) > front || p.X - Radius(s) < -rear || Math.Abs(p.Y) + Radius(s) > side));
     }

@@ -139,6 +139,9 @@ public abstract record HeadKind : StationKind
     /// </summary>
     internal virtual (string? Piece, string By)? Joins => (null, "its screw");
 
+    /// <summary>True for what holds the camera by a lever, buckle or thumb screw alone.</summary>
+    internal virtual bool IsClosedByHand => false;
+
     /// <summary>True for one whose own screw goes into the camera.</summary>
     [JsonIgnore]
     public virtual bool ScrewsIn => true;

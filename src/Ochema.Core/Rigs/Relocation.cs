@@ -63,7 +63,13 @@ public static class Relocation
                 Head = Measured(second.Head),
                 Camera = Seeing(second.Camera),
             } : null,
-            Run = rig.Run with { Speed = Math.Min(rig.Run.Speed, to.Drive.Top) },
+            Run = rig.Run with
+            {
+                Speed = Math.Min(rig.Run.Speed, to.Drive.Top),
+                // What falls from a boat falls into deep water, unless somebody says otherwise.
+                Consequence = to.Motion.Wet == (HostLibrary.Find(rig.Host)?.Motion.Wet ?? to.Motion.Wet) ? rig.Run.Consequence
+                    : to.Motion.Wet ? Consequence.DeepWater : Consequence.PublicWay,
+            },
         };
         return new(there, [.. again.Distinct()], [.. stays[false].Select(b => b.Id)]);
     }

@@ -148,10 +148,11 @@ public class FixedAndFrictionTests
         foreach (var c in model.Builder.Host.Motion.Cases(rig.Run.Road))
         {
             var field = model.Forces(state, c, rig.Run.Speed)!.Field;
+            var own = c.Field + (model.Builder.Host.Motion.BumpsAt(rig.Run.Speed) - 1) * c.Bumped;
             if (!c.Dynamic)
-                Assert.True((field - c.Field).Length < 1e-9, c.Id);
+                Assert.True((field - own).Length < 1e-9, c.Id);
             else
-                Assert.True((field - c.Field).Length > 0.05, c.Id);
+                Assert.True((field - own).Length > 0.05, c.Id);
         }
         var jolt = model.Builder.Host.Motion.Cases(rig.Run.Road).First(c => c.Id == "jolt-up");
         // Pressed down while the host is thrown up: at least the pulse's own share that a soft arm passes on.

@@ -129,7 +129,8 @@ public class RigInvariantTests
         var report = Assess(rig);
         if (report.Flags.Count == 0 || report.Flags[0].Speed is not (> 1 and < 69 and var limit))
             return;
-        Near.Share(1, Assess(rig with { Run = rig.Run with { Speed = limit } }).Verdict.Use, 0.004);
+        var there = Assess(rig with { Run = rig.Run with { Speed = limit } });
+        Near.Share(1, there.Verdict.Use, 0.004, $"{report.Flags[0].Check} at {limit}: there {there.Checks[0].Id} {there.Checks[0].Case}");
         Assert.True(Assess(rig with { Run = rig.Run with { Speed = 0.97 * limit } }).Verdict.Use <= 1.001);
     }, iter: Tries);
 

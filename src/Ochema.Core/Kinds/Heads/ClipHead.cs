@@ -27,6 +27,8 @@ public sealed record ClipHead : HeadKind
 
     internal override (string? Piece, string By)? Joins => null;
 
+    internal override bool IsClosedByHand => true;
+
     public override Mount Build(RigBuilder b, Mount from) =>
         HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Clip's hinge turns",
         new BucklePort("Clip"));

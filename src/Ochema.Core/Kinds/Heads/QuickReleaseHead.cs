@@ -21,5 +21,7 @@ public sealed record QuickReleaseHead : HeadKind
 
     internal override (string? Piece, string By)? Joins => ("Quick-release plate", "its lever");
 
+    internal override bool IsClosedByHand => true;
+
     public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Plate slips in its clamp");
 }
