@@ -119,7 +119,14 @@ public sealed record RetentionReport(string Piece, string Station, int Has, int 
 /// <param name="Why">What decides the verdict with the change.</param>
 /// <param name="Because">Why it would be refused; empty when it would not.</param>
 public sealed record Change(string Id, string Station, string Title, double? LimitSpeed, double Use, Verdict Verdict, double Mass, double Cost,
-    double? FirstFrequency, RigDocument Document, Why Why = Why.Loads, string Because = "");
+    double? FirstFrequency, RigDocument Document, Why Why = Why.Loads, string Because = "")
+{
+    /// <summary>What gets better by it, in short sentences, the most wanted first.</summary>
+    public IReadOnlyList<string> Gains { get; init; } = [];
+
+    /// <summary>What gets worse by it; empty where nothing does.</summary>
+    public IReadOnlyList<string> Trades { get; init; } = [];
+}
 
 /// <summary>Drawing of the rig: shapes bound to nodes, the base's panel, load arrows.</summary>
 public sealed record FigureReport(

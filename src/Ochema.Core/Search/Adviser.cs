@@ -12,6 +12,9 @@ public static class Adviser
 {
     private const int Most = 5;
 
+    /// <summary>So many of those that gain most are looked at in full.</summary>
+    private const int Tried = 8;
+
     /// <summary>Longest list that is read to its end.</summary>
     private const int MostShown = 16;
 
@@ -27,6 +30,18 @@ public static class Adviser
     public static IReadOnlyList<Change> Best(RigDocument rig, Catalogue stock, CancellationToken stop = default) =>
         [.. Kept(rig, stock, stop), .. Loads(rig, stock, stop)];
 
+    /// <summary>Each change with what it gains and what it costs against the rig as it is.</summary>
+    /// <param name="offered">True to leave out what gains nothing, or lets go where the rig does not.</param>
+    private static IReadOnlyList<Change> Weighed(RigDocument rig, IEnumerable<Change> changes, bool offered, Catalogue stock, CancellationToken stop)
+    {
+        var list = changes.ToList();
+        if (list.Count == 0)
+            return [];
+        var now = Assessor.Assess(rig, stock);
+        return Trials.Each(list, c => Worth.Of(now, Assessor.Assess(c.Document, stock)) is var worth && offered && (!worth.Helps || worth.Harms) ? null
+            : c with { Gains = worth.Gains, Trades = worth.Trades }, stop);
+    }
+
     /// <summary>A tether where a piece is kept by too little, when that mends the verdict.</summary>
     private static IEnumerable<Change> Kept(RigDocument rig, Catalogue stock, CancellationToken stop)
     {
@@ -38,17 +53,18 @@ public static class Adviser
             .OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
             if (TetherPlan.For(b, few.Station) is { } plan
                 && Compare(rig, TetherPlan.With(b, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock, stop) is { } change)
-                yield return change;
+                foreach (var weighed in Weighed(rig, [change], false, stock, stop))
+                    yield return weighed;
     }
 
     private static IReadOnlyList<Change> Loads(RigDocument rig, Catalogue stock, CancellationToken stop)
     {
         var now = Assessor.Quick(rig, stock, modes: true);
-        return [.. Judge(stock, Try(stock, Candidates(rig, stock), now, stop)
+        return [.. Weighed(rig, Judge(stock, Try(stock, Candidates(rig, stock), now, stop)
             // What is stiffer and lets go for it is no help.
             .Where(c => Gain(c, now) || ((c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue) && (c.Use <= 1 || c.Use <= now.Use + Same)))
             .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use)
-                .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Most), stop)];
+                .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Tried), stop), true, stock, stop).Take(Most)];
     }
 
     /// <summary>The other kinds and sizes for a station, each computed.</summary>
@@ -58,8 +74,8 @@ public static class Adviser
         if (station == "tether")
             return [.. Tethers(rig, stock, stop)];
         var now = Assessor.Quick(rig, stock, modes: false);
-        return [.. Judge(stock, Try(stock, Instead.Of(rig, station, stock), now, stop).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue)
-            .ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(MostShown), stop)];
+        return Weighed(rig, Judge(stock, Try(stock, Instead.Of(rig, station, stock), now, stop).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue)
+            .ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(MostShown), stop), false, stock, stop);
     }
 
     /// <summary>The best tether for each place that one can be tied to.</summary>

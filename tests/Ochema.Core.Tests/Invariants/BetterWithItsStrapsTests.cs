@@ -16,7 +16,7 @@ public sealed class BetterWithItsStrapsTests
             return;
         var with = Assessor.Assess(rig, Catalogue.Shipped);
         var without = Assessor.Assess(rig with { Straps = [] }, Catalogue.Shipped);
-        Assert.True(with.Verdict.Word >= without.Verdict.Word, $"{with.Verdict.Word}, without straps {without.Verdict.Word}");
+        Assert.True(with.Verdict.Word <= without.Verdict.Word, $"{with.Verdict.Word}, without straps {without.Verdict.Word}");
         Assert.InRange(with.Verdict.Use, 0, without.Verdict.Use + 0.02);
         // What was survived without them is survived with them.
         Assert.All(with.LetGo.Where(l => l.Verdict == Verdict.LetsGo && l.Kind is "hold" or "link" or "brace"),

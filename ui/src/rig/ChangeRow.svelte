@@ -8,6 +8,10 @@
   /** Stale: computed for a document that has changed since; it would undo that change. */
   let { change, stale = false }: { change: Change; stale?: boolean } = $props();
 
+  const list = (sentences: string[]) => sentences.map((s) => fill(s)).join('; ');
+  const gains = $derived(change.gains ?? []);
+  const trades = $derived(change.trades ?? []);
+
   function take() {
     session.change('take:' + change.id, change.document);
   }
@@ -24,12 +28,17 @@
     <b class="word-{change.verdict} text-right">
       {limitText(change.limitSpeed, session.doc.host)}
     </b>
-    <span class="text-quiet text-xs">
-      {changeText(change)}{change.firstFrequency ? ` · rocks at ${quantity(change.firstFrequency, 'frequency')}` : ''}
-    </span>
-    <span class="text-quiet text-right text-xs whitespace-nowrap"
-      >{difference(change.mass, 'mass')} · {difference(change.cost, 'money')}</span
-    >
+    {#if gains.length || trades.length}
+      {#if gains.length}<span class="col-span-2 text-xs" data-gains><b>+</b> {list(gains)}</span>{/if}
+      {#if trades.length}<span class="text-quiet col-span-2 text-xs" data-trades><b>−</b> {list(trades)}</span>{/if}
+    {:else}
+      <span class="text-quiet text-xs">
+        {changeText(change)}{change.firstFrequency ? ` · rocks at ${quantity(change.firstFrequency, 'frequency')}` : ''}
+      </span>
+      <span class="text-quiet text-right text-xs whitespace-nowrap"
+        >{difference(change.mass, 'mass')} · {difference(change.cost, 'money')}</span
+      >
+    {/if}
     {#if change.because}<span class="text-quiet col-span-2 text-xs">{fill(change.because)}</span>{/if}
   </button>
 </li>

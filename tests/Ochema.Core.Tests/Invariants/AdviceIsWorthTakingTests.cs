@@ -1,0 +1,47 @@
+using Ochema.Core.Assessment;
+using Ochema.Core.Search;
+using Ochema.Core.Stock;
+using Ochema.Core.Tests.Support;
+
+namespace Ochema.Core.Tests.Invariants;
+
+/// <summary>What is offered helps, and whatever it makes worse stands beside it.</summary>
+public sealed class AdviceIsWorthTakingTests
+{
+    [Theory]
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void NothingIsMadeWorseUntold(string name)
+    {
+        var rig = RigFiles.Named(name);
+        var now = Assessor.Assess(rig, Catalogue.Shipped);
+        foreach (var change in Adviser.Best(rig, Catalogue.Shipped))
+        {
+            Assert.NotEmpty(change.Gains);
+            var with = Assessor.Assess(change.Document, Catalogue.Shipped);
+            Assert.True(with.Verdict.Why is not (Why.Refused or Why.Moves) || with.Verdict.Why == now.Verdict.Why, $"{change.Id}: {with.Verdict.Text}");
+            // Use, speeds, mass and cost: worse by more than nothing is told.
+            bool Told(string part) => change.Trades.Any(t => t.Contains(part, StringComparison.Ordinal));
+            Assert.True(with.Verdict.Use <= now.Verdict.Use + 0.021 || Told("% used"), $"{change.Id}: used {with.Verdict.Use} instead of {now.Verdict.Use}");
+            Assert.True((with.Verdict.LimitSpeed ?? 999) >= (now.Verdict.LimitSpeed ?? 999) - 0.31 || Told("lets go at"), change.Id);
+            Assert.True((with.Verdict.TightSpeed ?? 999) >= (now.Verdict.TightSpeed ?? 999) - 0.31 || Told("holds to"), change.Id);
+            Assert.True(with.Mass <= now.Mass + 0.051 || Told("heavier"), change.Id);
+            Assert.True(with.Cost <= now.Cost + 0.51 || Told("dearer"), change.Id);
+            var lost = now.LetGo.Where(l => l.Verdict == Verdict.LetsGo).Select(l => l.Id).ToHashSet();
+            var more = with.LetGo.Where(l => l.Kind != "intact" && l.Verdict == Verdict.LetsGo && !lost.Contains(l.Id)).ToList();
+            Assert.True(more.Count == 0 || change.Trades.Any(t => t.StartsWith("lets go ", StringComparison.Ordinal) || t.Contains("nothing keeps it", StringComparison.Ordinal)),
+                $"{change.Id} lets go {string.Join(", ", more.Select(m => m.Title))}: {string.Join("; ", change.Trades)}");
+            // A piece that lets go where it did not is offered only where the whole gets a better word.
+            Assert.True(more.Count == 0 || with.Verdict.Word < now.Verdict.Word || with.Verdict.Why != now.Verdict.Why, $"{change.Id} lets go {more.FirstOrDefault()?.Title}");
+            Assert.All(with.Retentions.Where(r => r.Has < r.Needs), r => Assert.Contains(now.Retentions, o => o.Piece == r.Piece && o.Has < o.Needs));
+        }
+    }
+
+    [Fact] // nothing is changed: nothing is gained and nothing traded
+    public void TheSameRigIsWorthNothing()
+    {
+        var report = Assessor.Assess(RigFiles.Named("cup-and-arm"), Catalogue.Shipped);
+        var worth = Worth.Of(report, report);
+        Assert.False(worth.Helps || worth.Harms);
+        Assert.Empty(worth.Trades);
+    }
+}
