@@ -15,7 +15,9 @@ internal static class Cautions
             said.Add("Straps: hooks into closed eyes, keepers shut, tails wound and tied; looked at again after the first minutes.");
         if (rig.AllTethers.Any())
             said.Add("The tether goes on first and comes off last, from the camera itself, to something that cannot come along.");
-        said.AddRange(HostLibrary.Find(rig.Host)!.Cautions);
+        var host = HostLibrary.Find(rig.Host)!;
+        said.AddRange(host.CautionsAt(rig.Site));
+        said.AddRange(host.Cautions);
         return [.. said.Where(c => c.Length > 0).Distinct()];
     }
 

@@ -61,6 +61,9 @@ public class CarHost(CarShape shape) : Host
         "Nothing in the driver's view, over lamps or the number plate.",
     ];
 
+    public override IReadOnlyList<string> CautionsAt(Site site) => site.Id == CarPlaces.Dashboard
+        ? ["An airbag may be under it: nothing lies on it while the car is driven, it would be thrown at faces."] : [];
+
     public override PanelSurface Surface(Site site) => Car.Surface(Shape, site);
 
     protected override IReadOnlyList<Site> MakeSites() => Car.Sites(Shape);

@@ -5,6 +5,9 @@ namespace Ochema.Core.Hosts;
 /// <summary>The places on a car that are not panels: rings, tubes, slots, threads, the inside.</summary>
 internal static class CarPlaces
 {
+    /// <summary>The place on the dashboard.</summary>
+    public const string Dashboard = "dashboard";
+
     private const double RackHeight = 0.09;
     private const double RackDiameter = 0.032;
     private const double HoopDiameter = 0.038;
@@ -34,7 +37,7 @@ internal static class CarPlaces
             Place("window-slot", "Window slot of the door", SiteForm.Slot, "steel-body", 0.0012, 0.2, 1.1),
             Place("window-glass", "Raised door glass", SiteForm.PaneEdge, "glass", 0.004, 0.2, 1.1),
             Place("roll-hoop", "Roll hoop, inside", SiteForm.Tube, "steel-1018", 0.0025, 0.45, 0.5, HoopDiameter),
-            Place("dashboard", "Dashboard or floor, inside", SiteForm.Floor, "abs", 0.003, 0.2, 0.3),
+            Place(Dashboard, "Dashboard or floor, inside", SiteForm.Floor, "abs", 0.003, 0.2, 0.3),
         ];
     }
 
@@ -49,7 +52,7 @@ internal static class CarPlaces
             "roof-points" => HostDrawing.Along(Rack(c, c.RoofFront.X - 0.35) - (RackHeight - 0.01) * Vec3.UnitZ, Vec3.UnitY, Vec3.UnitZ, c.RoofHalfWidth - 0.05, 0.02),
             "window-slot" or "window-glass" => HostDrawing.Along(Slot(c, site.Id == "window-glass" ? 0.12 : 0), Vec3.UnitX, new Vec3(0, sin, cos), 0.25, 0.03),
             "roll-hoop" => HostDrawing.Along(Hoop(c), Vec3.UnitY, new Vec3(cos, 0, sin), 0.35),
-            "dashboard" => HostDrawing.Along(new Vec3(c.BonnetRear.X - 0.25, 0.05, c.BonnetRear.Z + 0.02), Vec3.UnitX, Vec3.UnitZ, 0.12, 0.35),
+            Dashboard => HostDrawing.Along(new Vec3(c.BonnetRear.X - 0.25, 0.05, c.BonnetRear.Z + 0.02), Vec3.UnitX, Vec3.UnitZ, 0.12, 0.35),
             _ => null,
         };
     }

@@ -57,6 +57,12 @@ public abstract class Host
 
     public abstract IReadOnlyList<string> Cautions { get; }
 
+    /// <summary>What is said besides of a place of it.</summary>
+    public virtual IReadOnlyList<string> CautionsAt(Site site) => [];
+
+    /// <summary>What cuts it off from whatever drives it before anybody works on it, as an instruction; null where nothing does.</summary>
+    public virtual string? Isolates => null;
+
     /// <summary>The surface of a site; <paramref name="site"/> may carry edited measures.</summary>
     public abstract PanelSurface Surface(Site site);
 

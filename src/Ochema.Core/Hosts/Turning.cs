@@ -26,6 +26,11 @@ public sealed class Turning : Host
         Motion = Running with { Turning = spin };
     }
 
+    /// <inheritdoc/>
+    public override string? Isolates => mains;
+
+    private string? mains;
+
     private Vec3 Along { get; }
 
     private Vec3 Normal { get; }
@@ -117,7 +122,11 @@ public sealed class Turning : Host
                 Vec3 At(double r, double w) => new Vec3(w, -r, 2.304).RotatedAbout(Vec3.UnitZ, i * Math.PI / 2);
                 return HostDrawing.Face($"blade-{i}", "bark", At(0.14, -0.05), At(0.62, -0.07), At(0.62, 0.07), At(0.14, 0.05));
             }),
-        ]);
+        ])
+    {
+        mains = "Fuse or breaker out and in your pocket, the wall switch taped over; try the switch: nothing moves. It is turned by hand for the picture, and the "
+            + "mains go back on when the camera is down and all hands are off it.",
+    };
 
     /// <summary>A wheel on edge, on a stand: a spoke's end at the top as it is drawn.</summary>
     public static Turning Wheel { get; } = new("turning-wheel", "Wheel on edge", "the wheel", new(Vec3.UnitY, new(0, 0, 0.9), 0.6, Tumbles: true), 9, new(0,

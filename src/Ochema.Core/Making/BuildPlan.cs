@@ -26,7 +26,10 @@ internal static class BuildPlan
             && new PieceId(s.Station, s.Step.Piece) == piece.Id);
         // A joint that a kind speaks of, at whatever work of that sort, is the kind's.
         bool Fits(ScrewJoint j) => own.Exists(s => s.Step.Joint == j.Id && s.Step.Work is Work.Fit or Work.Place or Work.Glue);
-        var all = new List<StationStep> { HouseSteps.LookOver(b) };
+        var all = new List<StationStep>();
+        if (HouseSteps.Isolated(b) is { } isolated)
+            all.Add(isolated);
+        all.Add(HouseSteps.LookOver(b));
         all.AddRange(Sorted(own, Work.LookOver, Work.Strip));
         if (HouseSteps.Measured(b.Rig) is { } measured)
             all.Add(measured);

@@ -35,6 +35,15 @@ internal static class HouseSteps
     /// <summary>What both hands turn a tube or head on with, N·m (judgement, 3–8).</summary>
     private const double BothHands = 5;
 
+    /// <summary>The host cut off from what drives it; null where nothing does.</summary>
+    public static StationStep? Isolated(RigBuilder b) => b.Host.Isolates is not { } how ? null : new("site", new(Work.LookOver, "Take it off the mains", how)
+    {
+        Tools = ["tape"],
+        Minutes = 3,
+        Beware = "Nobody works on it or turns it while the switch alone is off.",
+        Piece = "mains",
+    });
+
     public static StationStep LookOver(RigBuilder b)
     {
         var asks = Questions.Of(b.Rig, b.Host).Select(q => q.Ask);

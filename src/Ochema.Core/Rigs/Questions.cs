@@ -32,9 +32,10 @@ public static class Questions
                     + $"(10 ft); by {Away(pole + OverheadLines.Highest)} of those on lattice towers?",
                 "A pole within reach of power lines kills: not here.");
         if (rig.Run.Consequence != Consequence.OnPeople && (pole > 0 || rig.Site.Form.HangsOver
-            || host.Motion.Turning is { Swings: false } || host.NeedsSignOff(rig.Site)))
+            || host.Motion.Turning is not null || host.NeedsSignOff(rig.Site)))
             yield return new("nobodyBelow", s.NobodyBelow, host.Motion.Turning is null
                 ? "Is it certain that nobody is below it, ever? Else a drop lands on people."
+                : host.Motion.Turning.Swings ? "Is it certain that nobody but who swings is under it or in its way, ever? Else what comes off flies at people."
                 : "Is it certain that nobody is below it or in the plane it turns in, ever? Else what comes off flies at people.",
                 "People are below: choose that a drop lands on people, and keep it by what that asks for.");
     }

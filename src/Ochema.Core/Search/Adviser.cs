@@ -4,6 +4,7 @@ using Ochema.Core.Kinds;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Search;
 
@@ -115,11 +116,29 @@ public static class Adviser
     /// <summary>Beyond this in all a bag more is not thought of, kg (judgement).</summary>
     private const double MostWeighs = 100;
 
+    /// <summary>How far it is tried to be moved on its place, m.</summary>
+    private static readonly double[] Shifts = [0.1, 0.2, 0.3, 0.45];
+
+    private static string Towards(Vec3 way) => Math.Abs(way.X) >= Math.Max(Math.Abs(way.Y), Math.Abs(way.Z)) ? way.X > 0 ? "forward" : "back"
+        : Math.Abs(way.Y) >= Math.Abs(way.Z) ? way.Y > 0 ? "to the left" : "to the right" : way.Z > 0 ? "up" : "down";
+
     private static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Candidates(RigDocument rig, Catalogue stock)
     {
         foreach (var (move, station, changed) in Moves.Of(rig, stock))
             yield return (move.Id, station, move.Title, changed);
-        if (RigAssembly.Build(rig, stock).Joints.Where(j => !j.Sleeved && j.Layers.Any(l => l.Hollow is not null)).Select(j => j.Id).ToHashSet()
+        var built = RigAssembly.Build(rig, stock);
+        // What is refused where it stands may go a little further along.
+        if (built.Findings.Any(f => f.Blocks))
+            foreach (var (along, by) in from far in Shifts from along in new[] { true, false } from sign in new[] { 1, -1 } select (along, sign * far))
+            {
+                double[] at = [rig.At[0] + (along ? by : 0), rig.At[1] + (along ? 0 : by)];
+                if (Math.Abs(at[0]) > built.Surface.HalfU || Math.Abs(at[1]) > built.Surface.HalfV)
+                    continue;
+                var way = (along ? built.Surface.U : built.Surface.V) * Math.Sign(by);
+                yield return ($"moved-{(along ? "along" : "across")}-{by * 100:0}", "site", $"Moved {QuantityText.Of(Math.Abs(by), Dimension.Length)} {Towards(way)}",
+                    rig with { At = at });
+            }
+        if (built.Joints.Where(j => !j.Sleeved && j.Layers.Any(l => l.Hollow is not null)).Select(j => j.Id).ToHashSet()
             is { Count: > 0 } hollow)
             yield return ("sleeves", "rig", hollow.Count == 1 ? "A sleeve round the bolt inside the tube" : "Sleeves round the bolts inside the tubes", rig with
             {

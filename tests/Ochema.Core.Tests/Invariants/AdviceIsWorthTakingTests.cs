@@ -44,4 +44,15 @@ public sealed class AdviceIsWorthTakingTests
         Assert.False(worth.Helps || worth.Harms);
         Assert.Empty(worth.Trades);
     }
+
+    [Fact] // an arm where hands pass is refused there; a hand's breadth or three along the rail it is not
+    public void WhatIsInTheWayIsMovedAside()
+    {
+        var rig = Core.Rigs.Relocation.To(RigFiles.Named("ball-arm"), "kayak", "").Document;
+        var refused = Assessor.Assess(rig, Catalogue.Shipped).Verdict;
+        Assert.Equal(Why.Refused, refused.Why);
+        var moved = Adviser.Best(rig, Catalogue.Shipped).Where(c => c.Station == "site").ToList();
+        Assert.NotEmpty(moved);
+        Assert.All(moved, m => Assert.NotEqual(Why.Refused, Assessor.Assess(m.Document, Catalogue.Shipped).Verdict.Why));
+    }
 }

@@ -84,15 +84,19 @@ public sealed record TelescopingPole : ReachKind
         var reach = b.Path.Reach;
         var (inner, outer) = (b.Stock.Find<SectionRow>("sections", Upper), b.Stock.Find<SectionRow>("sections", Lower));
         var least = Diameters * inner.Width;
-        var overlap = Overlap ?? least;
-        // Both cut to one length: drawn out they are that twice, less what is one in the other.
-        var cut = (Length + overlap) / 2;
-        if (overlap < least - 1e-6)
-            b.Findings.Add(new ReportFinding(reach, $"The tubes overlap by {Holes.Size(overlap)}: {Holes.Size(least)} at the least, three diameters; less works "
+        // Both cut to one length: drawn right out they are that twice, less what is one in the other; pushed in they are as long as one.
+        var farthest = Math.Max(Length, Longest ?? Length);
+        var cut = (farthest + (Overlap ?? least)) / 2;
+        var overlap = 2 * cut - Length;
+        if (Shortest is { } pushed && pushed < cut - 1e-6 && Longest is not null)
+            b.Findings.Add(new ReportFinding(reach, $"Two tubes that are drawn out to {Holes.Size(farthest)} are {Holes.Size(cut)} long each: pushed in it is "
+                + $"no shorter than that, not {Holes.Size(pushed)}. Drawn out to {Holes.Size(2 * pushed - least)} at the most it would be."));
+        if (Overlap is { } own && own < least - 1e-6)
+            b.Findings.Add(new ReportFinding(reach, $"The tubes overlap by {Holes.Size(own)}: {Holes.Size(least)} at the least, three diameters; less works "
                 + "loose in its lock."));
-        if (overlap >= Length)
+        if (Overlap >= Length)
             b.Findings.Add(new ReportFinding(reach, $"Drawn out to {Holes.Size(Length)} the tubes would lie all in one another: "
-                + $"their overlap is {Holes.Size(overlap)}.", true));
+                + $"their overlap is {Holes.Size(Overlap.Value)}.", true));
         BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock, double begins, double seen)
         {
             var row = b.Stock.Find<SectionRow>("sections", stock);
