@@ -211,6 +211,14 @@ internal sealed class RigModel
         return u;
     }
 
+    /// <summary>Largest turn of any node that is drawn, rad: what is worked out for small turns says nothing of one that is not.</summary>
+    public double Turned(StateResponse state, CaseForces f)
+    {
+        var u = Displacements(state, f);
+        return Builder.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct()
+            .Select(n => System.Displacement(u, System.NodeIndex(n)).R.Length).DefaultIfEmpty(0).Max();
+    }
+
     /// <summary>The case as loads of a model document.</summary>
     public ModelCase Document(RigCase c, double speed, string id, IReadOnlyList<string> without)
     {

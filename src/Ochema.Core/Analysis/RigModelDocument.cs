@@ -29,6 +29,15 @@ public static class RigModelDocument
                 cases.Add(model.Document(worst ?? driving[0], speed, $"without {gone.Id}: {(worst ?? driving[0]).Id}", gone.Gone));
             }
         }
-        return ModelSolver.Solve(TurnedSprings.Plain(model.Builder.Model with { Cases = cases }));
+        var solved = ModelSolver.Solve(TurnedSprings.Plain(model.Builder.Model with { Cases = cases }));
+        return solved with { Cases = [.. solved.Cases.Select(Falls)] };
     }
+
+    /// <summary>A turn, rad, from which on what is left is falling or swinging: nothing that was worked out for small ones counts there (judgement, 0.3–0.5).</summary>
+    public const double Tips = 0.4;
+
+    /// <summary>The case without its result where something turns by more than is small.</summary>
+    private static ModelCase Falls(ModelCase c) => c is { Without: not null, Result: { } result }
+        && result.Displacements.Values.Max(d => new Vec3(d[3], d[4], d[5]).Length) is > Tips
+        ? c with { Result = null, Finding = "what is left falls or swings away: no result of a linear model holds" } : c;
 }

@@ -117,6 +117,14 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
                 : (null, null, true);
         worst = Math.Max(worst, noBetter);
         var f = limits.At(worstCase, speed)!;
+        if (c.Kind != "intact" && Math.Max(of.Turned(state, f), of.Turned(state, limits.At(0, speed)!)) is > RigModelDocument.Tips and var turned)
+            return c.Kind is "hold" or "two-holds" && b.Rig.Base.Hangs && worst <= 1
+                // It is kept, and how it hangs then is nothing that was worked out for small turns.
+                ? new(c.Id, c.Kind, c.Title, c.Gone, 1, Judge.Of(1), Lower(own.Found.Speed, noFaster),
+                    "it swings over and hangs on what is left: the picture is lost, and nothing may be under it or beside it", "", uses, Still, [])
+                : new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, 0,
+                    turned > 1 ? "what is left does not stand: it falls or swings away" : $"what is left tips over by {QuantityText.Of(turned, Dimension.Angle)} and more", "",
+                    uses, Still, []);
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title,
             cases[worstCase].Label, uses,
             FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f))

@@ -28,6 +28,9 @@ public abstract record BaseKind : StationKind
     /// <summary>Builds holds and plate; returns where the reach attaches.</summary>
     public abstract Mount Build(RigBuilder b);
 
+    /// <summary>True where it hangs on lines: with one gone it swings over and hangs on the others, and does not fall.</summary>
+    internal virtual bool Hangs => false;
+
     /// <summary>What it asks of a place.</summary>
     [JsonIgnore]
     public abstract Grip Grip { get; }

@@ -65,7 +65,7 @@ public sealed class BridleTests
         Assert.InRange(Depth("short-line"), 0.7, 1.6);
         // One leg gone, the other draws it towards its own side until both lines are in one plane with the weight.
         Assert.True(Tension(model, "leg-right", "leg-left") < Tension(model, "leg-right"));
-        Assert.Contains(Assess(Rig).LetGo, l => l.Id == "leg-left" && l.Verdict == Verdict.Holds);
+        Assert.Contains(Assess(Rig).LetGo, l => l.Id == "leg-left" && l.Verdict == Verdict.Tight);
     }
 
     [Fact] // common practice: wide and tight is steady; too tight is drawn out

@@ -126,6 +126,8 @@ public sealed record BridleBracket : OnBridle
         };
     }
 
+    internal override bool Hangs => true;
+
     public override Mount Build(RigBuilder b)
     {
         var upper = b.Surface.Origin;

@@ -196,6 +196,8 @@ public sealed record RopeCarriage : BaseKind
         };
     }
 
+    internal override bool Hangs => true;
+
     public override Mount Build(RigBuilder b)
     {
         var (site, surface) = (b.Rig.Site, b.Surface);
