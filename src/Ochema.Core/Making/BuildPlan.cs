@@ -110,6 +110,9 @@ internal static class BuildPlan
             yield return HouseSteps.Fitted(joint);
         foreach (var step in own.Where(s => s.Station == StationId.Base && s.Step.Work is Work.Place or Work.Fit))
             yield return step.Step.Joint.Length > 0 ? step with { Joints = [step.Step.Joint] } : step;
+        // Lines to the host are made fast before anything stands on the base; those that end on the reach once it is there.
+        foreach (var tether in b.Tethers.Where(t => t.Choice.To.Anchor != AnchorEnd.OnReach))
+            yield return HouseSteps.Tethered(tether);
         foreach (var path in b.Rig.Second is null ? [RigPath.First] : (RigPath[])[RigPath.First, RigPath.Second])
             foreach (var station in path.Stations.Reverse())
             {
@@ -119,18 +122,20 @@ internal static class BuildPlan
                     yield return HouseSteps.Snapped(join);
                 foreach (var step in own.Where(s => s.Station == station && s.Step.Work is Work.Place or Work.Fit))
                     yield return step.Step.Joint.Length > 0 ? step with { Joints = [step.Step.Joint] } : step;
+                if (!path.IsSecond && RigPath.Kind(station) == "reach")
+                    foreach (var tether in b.Tethers.Where(t => t.Choice.To.Anchor == AnchorEnd.OnReach))
+                        yield return HouseSteps.Tethered(tether);
             }
         foreach (var step in own.Where(s => s.Step.Work == Work.Brace))
             yield return step;
         foreach (var strap in b.Rig.Straps)
             yield return HouseSteps.Strapped(b, strap, StationId.Strap(strap.Id));
-        foreach (var tether in b.Tethers)
-            yield return HouseSteps.Tethered(tether);
         // Its screw and washers go on with it.
         foreach (var part in b.Parts.Where(p => IsCamera(p.Station) && p.Sort == PieceSort.Own).DistinctBy(p => p.Station))
         {
             var (screws, camera) = (b.Joints.FindAll(j => j.Station == part.Station), b.CameraOf(part.Station));
-            yield return HouseSteps.Camera(part.Station, part.Name, screws.FirstOrDefault(), camera.Body) with { Joints = [.. screws.Select(j => j.Id)] };
+            yield return HouseSteps.Camera(part.Station, part.Name, screws.FirstOrDefault(), camera.Body,
+                b.Tethers.Exists(t => t.Choice.From == RigPath.Of(part.Station).CameraPoint)) with { Joints = [.. screws.Select(j => j.Id)] };
             if (camera.InShoe is { } shoe)
                 yield return HouseSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera : b.Rig.Camera);
         }

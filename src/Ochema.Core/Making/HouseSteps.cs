@@ -395,13 +395,22 @@ internal static class HouseSteps
 
     public static StationStep Tethered(TetherBuilt tether) => new("tether", new(Work.Tether, $"{Words.Capital(tether.Name)}: on first, "
         + "off last",
-        $"From the camera or the piece itself, not from its clip, {Words.To(tether.Anchor.Name)}. "
+        $"Made fast {Words.To(tether.Anchor.Name)} now, before anything that it keeps goes on; its other end goes to the {Of(tether)} itself, not to its clip, as "
+            + "soon as that is there. "
             + $"{QuantityText.Of(tether.Length, Dimension.Length)} between its ends, "
             + (tether.Knot.Takes > 0 ? $"cut {QuantityText.Of(tether.Cut, Dimension.Length)}: each {Words.Inside(tether.Knot.Name)} takes "
                 + $"{QuantityText.Of(tether.Knot.Allowance(tether.Row.Thickness), Dimension.Length)}, " : "")
         + "so short that nothing reaches wheel, road or blade. Pull on both ends.")
     { Tools = ["scissors", "lighter"], Minutes = 4 })
     { Tether = tether };
+
+    private static string Of(TetherBuilt tether) => tether.Choice.From switch
+    {
+        TetherPoint.Head => "head",
+        TetherPoint.Reach or TetherPoint.ReachFoot => "reach",
+        TetherPoint.SecondCamera => "second camera",
+        _ => "camera",
+    };
 
     /// <summary>How long a full battery lasts, said where it is put in; empty where that is not known.</summary>
     private static string Full(CameraRow of) => of.Lasts is { } seconds
@@ -419,10 +428,11 @@ internal static class HouseSteps
     });
 
     /// <summary>The camera, or what stands in its place, goes on; by its screw, or into what snaps round it.</summary>
-    public static StationStep Camera(string station, string name, ScrewJoint? screw, CameraRow body) => new(station, new(Work.Camera,
+    /// <param name="tied">True where a tether waits for it.</param>
+    public static StationStep Camera(string station, string name, ScrewJoint? screw, CameraRow body, bool tied) => new(station, new(Work.Camera,
         (body.Makes == Makes.Picture ? "Camera on: " : "On goes the ") + $"{Words.Inside(name)}",
-        (screw is null ? "One hand on it until the tether and its clip hold it. In until it snaps, the pin or band closed, pull on it."
-            : "One hand on it until the tether and its screw hold it. Rubber washer in, "
+        (screw is null ? $"One hand on it until {(tied ? "the tether and " : "")}its clip hold{(tied ? "" : "s")} it. In until it snaps, the pin or band closed, pull on it."
+            : $"One hand on it until {(tied ? "the tether and " : "")}its screw hold{(tied ? "" : "s")} it. Rubber washer in, "
                 + $"{QuantityText.Of(screw.TightenedWith, Dimension.Torque)}, tight by hand, a mark line.")
         + Full(body) + (body.Makes == Makes.Light ? " Switched on before anybody moves off." : " Start it before anybody moves off."))
     {

@@ -37,6 +37,22 @@ public sealed partial class BuildPlanTests
         Assert.True(plan.Pay >= plan.Cost - 1e-9, "bars are paid whole");
     }
 
+    [Theory] // common practice, no source: the line is fast before what it keeps goes on, and nobody is told of one that is not there
+    [MemberData(nameof(Names))]
+    public void TheTetherIsOnBeforeWhatItKeeps(string name)
+    {
+        var (steps, b) = (Plan(name).Steps, RigAssembly.Build(RigFiles.Named(name), Stock));
+        var camera = steps.Where(s => s.Work == Work.Camera).Min(s => s.Number);
+        Assert.All(steps.Where(s => s.Work == Work.Tether), s => Assert.True(s.Number < camera));
+        var first = steps.Where(s => s.Work == Work.Tether).Select(s => s.Number).DefaultIfEmpty(0).Min();
+        // What nobody gets at later is screwed on at the bench, before the base has its place.
+        var placed = steps.Where(s => s.Work == Work.Place && s.Station == "base").Select(s => s.Number).DefaultIfEmpty(0).Max();
+        if (b.Tethers.Exists(t => t.Choice.To.Anchor != AnchorEnd.OnReach))
+            Assert.All(steps.Where(s => s.Work == Work.Fit && s.Number > placed && RigPath.Kind(s.Station) is "reach" or "head"), s => Assert.True(s.Number > first, s.Title));
+        if (b.Tethers.Count == 0)
+            Assert.DoesNotContain(steps.Where(s => s.Work == Work.Camera), s => s.How.Contains("tether", StringComparison.Ordinal));
+    }
+
     [Theory]
     [MemberData(nameof(Names))]
     public void NothingIsDoneBeforeWhatMustPrecedeIt(string name)
