@@ -26,10 +26,13 @@ public static class Holes
     /// <summary>Across the corners of a hexagon nut, m: the width of a recess for it.</summary>
     public static double AcrossCorners(Fastener f) => f.AcrossFlats * 2 / Math.Sqrt(3);
 
+    /// <summary>A hole that is so much wider than the screw passes it, whatever a table calls it, m (judgement, 0.1–0.2 mm).</summary>
+    private const double Passes = 0.00015;
+
     /// <summary>What is wrong with a hole that the screw must pass, or null.</summary>
     public static string? ClearanceFault(Fastener f, double hole) =>
         hole >= f.AcrossFlats - 1e-5 ? $"a {Drilled(hole)} hole lets the head of {f.Name} through: drill {Drilled(f.ClearanceMedium)}, or a wide washer over it"
-        : hole >= f.ClearanceClose - 1e-5 ? null
+        : hole >= Math.Min(f.ClearanceClose, f.MajorDiameter + Passes) - 1e-5 ? null
         : hole >= f.MajorDiameter - 1e-5 ? $"a {Drilled(hole)} hole is the screw's own size: {f.Name} needs {Drilled(f.ClearanceClose)} to pass"
         : $"a {Drilled(hole)} hole is smaller than the screw: {f.Name} needs {Drilled(f.ClearanceClose)} to pass";
 

@@ -44,9 +44,10 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
         var (lost, kept) = (LetsGo(now), LetsGo(with));
         var survived = States(lost.Where(s => !kept.ContainsKey(s.Key)), "survives").ToList();
         gains.AddRange(survived);
-        var worse = States(kept.Where(s => !lost.ContainsKey(s.Key)), "lets go").ToList();
-        if (now.LetGo.Any(l => l.Kind == "straps-alone" && l.Verdict != Verdict.LetsGo) && kept.ContainsKey("straps-alone"))
-            worse = [.. worse.Where(w => !w.Contains("straps alone", StringComparison.Ordinal)), "nothing keeps it once all holds are gone"];
+        const string alone = "straps-alone";
+        var worse = States(kept.Where(s => s.Key != alone && !lost.ContainsKey(s.Key)), "lets go").ToList();
+        if (kept.ContainsKey(alone) && !lost.ContainsKey(alone))
+            worse.Add("nothing keeps it once all holds are gone");
         trades.AddRange(worse);
         var fewer = with.Retentions.Where(r => r.Has < r.Needs && now.Retentions.All(o => o.Piece != r.Piece || o.Has >= o.Needs)).ToList();
         trades.AddRange(fewer.Select(r => $"{Words.Inside(r.Piece)}: {r.Has} of {r.Needs} things that have to keep it"));

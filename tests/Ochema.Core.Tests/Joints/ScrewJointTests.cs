@@ -37,7 +37,7 @@ public class ScrewJointTests
     {
         var text = Assert.Single(Texts(Nut("1-4-20", Sheet(3, hole: 0.00635))));
         Assert.Contains("the screw's own size", text);
-        Assert.Contains("0.0066", text);
+        Assert.Contains("0.006747", text);
     }
 
     [Fact]
@@ -147,4 +147,21 @@ public class ScrewJointTests
         if (bought.Buy is not null)
             Assert.DoesNotContain(bought.Findings, f => f.Blocks);
     }, iter: 300);
+
+    [Theory] // ASME B18.2.8 (from memory), close, normal and loose: 17/64, 9/32, 19/64 in for 1/4; 25/64, 13/32, 27/64 for 3/8; 0.180, 0.196, 0.213 for No. 8
+    [InlineData("1-4-20", 17 / 64.0, 9 / 32.0, 19 / 64.0)]
+    [InlineData("3-8-16", 25 / 64.0, 13 / 32.0, 27 / 64.0)]
+    [InlineData("5-16-18", 21 / 64.0, 11 / 32.0, 23 / 64.0)]
+    [InlineData("no8-32", 0.180, 0.196, 0.213)]
+    [InlineData("no10-24", 0.206, 0.221, 0.238)]
+    public void InchClearancesAreThoseOfTheStandard(string thread, double close, double normal, double loose)
+    {
+        var f = Catalogue.Shipped.Find<Fastener>("fasteners", thread);
+        Assert.Equal(25.4 * close, 1000 * f.ClearanceClose, 0.01);
+        Assert.Equal(25.4 * normal, 1000 * f.ClearanceMedium, 0.01);
+        Assert.Equal(25.4 * loose, 1000 * f.ClearanceFree, 0.01);
+        // A metric drill that passes it is no fault: 6.5 mm for a quarter inch.
+        Assert.Null(Holes.ClearanceFault(f, f.MajorDiameter + 0.00015));
+        Assert.NotNull(Holes.ClearanceFault(f, f.MajorDiameter));
+    }
 }

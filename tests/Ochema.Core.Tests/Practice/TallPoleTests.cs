@@ -239,7 +239,7 @@ public sealed class TallPoleTests
             Assert.Equal(face.Length / 2, (d[0][1] + d[1][1]) / 2, 9);
         }
         var hole = Assert.Single(face.Holes);
-        Assert.Equal(0.0066, hole.Diameter, 4);
+        Assert.Equal(0.006747, hole.Diameter, 4);
         // Counterbored, and bolted before it is cemented.
         Assert.Contains(plan.Holes, h => h.Layer == PipeCap.Face && h.Recess > 0);
         int At(string title) => plan.Steps.ToList().FindIndex(s => s.Title.StartsWith(title, StringComparison.Ordinal));

@@ -23,6 +23,12 @@ public sealed record HoseClampBracket : BaseKind
         HowTo = "a worm screw by hand {force:600} to {force:1200}, with a driver {force:2000}", UsualTo = 2500)]
     public double Tension { get; init; } = 1000;
 
+    [Measure("Smallest it closes on", Dimension.Length, 0.005, 0.3, HowTo = "stamped on the band, its rubber counted; check against the real tube")]
+    public double Smallest { get; init; } = 0.018;
+
+    [Measure("Largest it closes on", Dimension.Length, 0.006, 0.4, HowTo = "stamped on the band")]
+    public double Largest { get; init; } = 0.08;
+
     [StockChoice("Bracket of", "sections", Only = "flat")]
     public string Bar { get; init; } = "flat-steel-25x3";
 
@@ -66,6 +72,7 @@ public sealed record HoseClampBracket : BaseKind
 
     public override Mount Build(RigBuilder b)
     {
+        ClampParts.Range(b, Smallest, Largest);
         var d = ClampParts.Diameter(b);
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var screw = b.Stock.Find<Fastener>("fasteners", "1-4-20");
