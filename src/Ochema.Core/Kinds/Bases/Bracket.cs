@@ -49,8 +49,8 @@ internal static class Bracket
     public static NodeIndex Stand(RigBuilder b, Mount foot, string id, string called, Strip strip, Fastener screw, Vec3 direction)
     {
         var section = Section.Rectangle(strip.Width - screw.ClearanceClose, strip.Thickness);
-        var corner = b.Node(id + "-corner", foot.Position + strip.Foot * direction);
-        var end = b.Node(id, b.Position(corner) + strip.Leg * foot.Axis);
+        var corner = b.Node(id + "-corner", foot.Position + (strip.Foot + strip.Corner) * direction);
+        var end = b.Node(id, b.Position(corner) + (strip.Leg + strip.Corner) * foot.Axis);
         var flat = b.Beam(StationId.Base, id + "-foot", $"{Words.Inside(called)} foot", foot.Node, corner, section, strip.Material, foot.Axis, windy: false);
         var upright = b.Beam(StationId.Base, id + "-leg", $"{Words.Inside(called)} leg", corner, end, section, strip.Material, direction);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-foot"), $"{called} bends at its bolt", flat));
@@ -71,6 +71,9 @@ internal static class Bracket
     /// <param name="Radius">Inside, m.</param>
     internal sealed record Strip(Material Material, double Width, double Thickness, double Row, double Foot, double Leg, double Radius)
     {
+        /// <summary>From where the bend begins to where the middle lines of foot and leg would meet, m: a bend has room, a sharp corner has none.</summary>
+        public double Corner => Radius + Thickness / 2;
+
         private double Bent => Bend.Allowance(Math.PI / 2, Radius, Thickness);
 
         private double Length => Beyond + Row + Foot + Bent + Leg + Beyond;
