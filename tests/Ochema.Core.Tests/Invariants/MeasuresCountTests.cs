@@ -16,7 +16,7 @@ public sealed class MeasuresCountTests
     /// <summary>Measures that only tell whether something fits, or which count in what no recipe is: a third more or less may move nothing.</summary>
     private static readonly string[] OnlyFits =
     [
-        "ball-arm.smallest", "spring-clamp.opens", "window-slot-plate.slot", "pole.shortest", "pole.longest",
+        "ball-arm.smallest", "spring-clamp.opens", "window-slot-plate.slot", "hose-clamp-bracket.smallest", "hose-clamp-bracket.largest",
         // Upright a pole leans to no side; three links have no fourth; no carriage that ships has a counterweight.
         "stepped-pole.heading", "folding-arm.fourth", "rope-carriage.back",
     ];

@@ -125,7 +125,8 @@ public sealed record TelescopingPole : ReachKind
         Poles.KeepClear(b, from, Length);
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
         var high = Tube("pole-high", "upper tube", upper, tip, Upper, low, Length - low);
-        b.PointMass(middle, overlap * b.Stock.Section(Upper).Area * high.Material.Density, -overlap / 2 * direction);
+        b.PointMass(middle, (cut - (Length - low)) * b.Stock.Section(Upper).Area * high.Material.Density, -overlap / 2 * direction);
+        b.PointMass(middle, (cut - low) * b.Stock.Section(Lower).Area * below.Material.Density);
         Poles.Bows(b, from, b.Own("pole-low"), [below, high], direction, Length);
         var lockRow = b.Fitting("twist-lock");
         b.PointMass(middle, lockRow.Mass);
