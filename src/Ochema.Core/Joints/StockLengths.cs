@@ -11,13 +11,16 @@ public static class StockLengths
     /// <summary>Lengths for a thread, shortest first, m.</summary>
     public static IReadOnlyList<double> For(Fastener f) => Threads.Inch(f) ? [.. InchEighths.Select(e => e / 8 * 0.0254)] : [.. Metric.Select(l => l / 1000)];
 
+    /// <summary>Nobody saws less than this off a screw, m: it stands so much deeper (half a turn of its thread is kept free at a bottom).</summary>
+    private const double Spare = 0.00025;
+
     /// <summary>The length to buy for a needed range, m, and how much to cut off (0 when one fits as sold); null when none is long enough.</summary>
     public static (double Buy, double CutOff)? Nearest(Fastener f, double least, double most)
     {
         var lengths = For(f);
         foreach (var l in lengths)
             if (l >= least - 1e-6)
-                return (l, l <= most + 1e-6 ? 0 : l - most);
+                return (l, l <= most + Spare ? 0 : l - most);
         return null;
     }
 }

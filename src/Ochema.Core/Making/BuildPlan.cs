@@ -142,7 +142,7 @@ internal static class BuildPlan
         foreach (var step in own.Where(s => s.Step.Work == Work.Set))
             yield return step;
         yield return new("rig", HouseSteps.Level);
-        yield return new("rig", HouseSteps.Check);
+        yield return new("rig", HouseSteps.Check(b));
         if (b.Parts.Any(p => p.Sort is PieceSort.Cut or PieceSort.Sheet && p.Aisle == Aisle.Metal))
             yield return new("rig", HouseSteps.Paint);
     }

@@ -449,13 +449,31 @@ internal static class HouseSteps
         Minutes = 6,
     };
 
-    public static readonly WorkStep Check = new(Work.Check, "Go over it by hand",
-        "Every joint by two fingers, every mark line, cup rings, strap tails and keepers. Shove it from each side until the host "
-            + "rocks. Nothing runs before it is proved.")
+    /// <summary>The last look before it is proved: at what is on this rig.</summary>
+    public static WorkStep Check(RigBuilder b)
     {
-        Minutes = 8,
-        Wrong = "Anything that moves or clicks: back to its step.",
-    };
+        var grip = b.Rig.Base.Grip;
+        List<string> of = [];
+        if (b.Joints.Count > 0)
+            of.Add("every joint by two fingers, every mark line");
+        if (grip.Suction)
+            of.Add("cup rings");
+        if (grip.Magnet)
+            of.Add("a magnet's edge that a sheet of paper goes under");
+        if (b.Rig.Braces.Count > 0)
+            of.Add("both ends of each strut");
+        if (b.Rig.Straps.Count > 0)
+            of.Add("strap tails and keepers");
+        if (b.Tethers.Count > 0)
+            of.Add(b.Tethers.Count == 1 ? "the tether's two ends" : "both ends of each tether");
+        of.Add(b.Camera.Body.Makes == Makes.Picture ? "battery door and lens" : "battery and switch");
+        return new(Work.Check, "Go over it by hand", $"{Words.Capital(string.Join(", ", of))}. Shove it from each side"
+            + (b.Host.Motion.Still ? "" : $" until {b.Host.Called} rocks") + ". Nothing runs before it is proved.")
+        {
+            Minutes = 8,
+            Wrong = "Anything that moves or clicks: back to its step.",
+        };
+    }
 
     /// <summary>Coats dry, s.</summary>
     private const double Dries = 2 * 3600;

@@ -119,6 +119,11 @@ public static class TemplateFiles
         Pair(2, "HEADER");
         Pair(9, "$ACADVER");
         Pair(1, "AC1009");
+        // Millimetres: what opens it else takes them for inches.
+        Pair(9, "$INSUNITS");
+        Pair(70, "4");
+        Pair(9, "$MEASUREMENT");
+        Pair(70, "1");
         Pair(0, "ENDSEC");
         Pair(0, "SECTION");
         Pair(2, "ENTITIES");

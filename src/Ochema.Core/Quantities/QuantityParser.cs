@@ -103,7 +103,8 @@ public static partial class QuantityParser
             && v <= high * (1 + 1e-9 * Math.Sign(high)) + 1e-12;
         if (Within(v, low, high))
             return p;
-        string Said(double si) => QuantityFormatter.Format(si, dimension, system);
+        // A drill is told as it was typed: by its number, letter or fraction.
+        string Said(double si) => dimension == Dimension.Drill && si == v ? text.Trim() : QuantityFormatter.Format(si, dimension, system);
         var suggestions = Readings(text.Trim(), dimension, system)
             .Where(s => Parse(s, dimension, system).Value is { } r && r >= low && r <= high).Distinct().Take(3).ToList();
         var perhaps = suggestions.Count > 0 ? " Did you mean " + string.Join(" or ", suggestions) + "?" : "";

@@ -49,6 +49,9 @@ public sealed record Cup : HoldKind
         return stock.Cups.Where(c => c.Diameter > own).OrderBy(c => c.Diameter).FirstOrDefault() is { } next ? Of(next) : null;
     }
 
+    /// <summary>A cup stands before it is trusted, s (common practice, no source).</summary>
+    private const double Rests = 600;
+
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Place, b.Holds.Count(h => h.Station == StationId.Base) > 1 ? "Pump the cups on" : "Pump the cup on",
@@ -57,6 +60,7 @@ public sealed record Cup : HoldKind
         {
             Tools = ["cloth"],
             Minutes = 6,
+            Wait = Rests,
             Wrong = "A ring that comes back: another place, or another cup. Never run on a cup that leaks.",
             Beware = "The camera stays off until every cup has stood ten minutes.",
         },
