@@ -1,4 +1,5 @@
 using Ochema.Core.Analysis;
+using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
@@ -120,6 +121,9 @@ internal static class Verdicts
         return says + alone;
     }
 
+    /// <summary>How much more than counted on a foot may grip (judgement, 2–3: rubber on a dry floor against dust on it): friction that is missing is never the good case.</summary>
+    private const double Grippier = 2.5;
+
     /// <summary>A shove by hand, standing still: what turns or slides is aimed again, what comes off lets go.</summary>
     public static VerdictReport Knock(RigModel model, StateResponse state, IReadOnlyList<RigCase> cases)
     {
@@ -131,7 +135,8 @@ internal static class Verdicts
         var lets = limits.At([.. moving.Where(c => !c.GivesWay)], 0);
         var turns = limits.At([.. moving.Where(c => c.GivesWay)], 0);
         // What turns or slides first carries no more than that, and so keeps what would let go from its full load.
-        var spared = turns.Use > 1 && turns.Use >= lets.Use;
+        // What stands may grip better than is counted on, and then it tips before it slides.
+        var spared = turns.Use > 1 && turns.Use / (lets.Check is StandsUp ? Grippier : 1) >= lets.Use;
         if ((lets.Use > 1 && !spared) || turns.Use <= Judge.TightFrom)
             return new(Judge.Of(Math.Max(lets.Use, turns.Use)), Math.Max(lets.Use, turns.Use), null, (lets.Use >= turns.Use ? lets : turns).Check?.Id,
                 shove + (lets.Use > 1 ? $"{Words.Inside(lets.Check?.Title ?? "it moves freely")}." : "nothing moves."));
