@@ -9,7 +9,11 @@ namespace Ochema.Core.Rigs;
 /// <param name="Document">The rig there, in the middle of its new place.</param>
 /// <param name="MeasureAgain">What was measured of the old place or its closed points and fell away, as labelled.</param>
 /// <param name="Left">Ids of the struts whose foot stood on something that is not there.</param>
-public sealed record RelocatedRig(RigDocument Document, IReadOnlyList<string> MeasureAgain, IReadOnlyList<string> Left);
+public sealed record RelocatedRig(RigDocument Document, IReadOnlyList<string> MeasureAgain, IReadOnlyList<string> Left)
+{
+    /// <summary>What became of its straps and tethers there, as sentences; empty where they went along.</summary>
+    public IReadOnlyList<string> Lines { get; init; } = [];
+}
 
 /// <summary>Takes a whole rig to another place, of the same host or of another.</summary>
 public static class Relocation

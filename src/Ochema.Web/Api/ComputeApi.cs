@@ -171,7 +171,7 @@ internal static class ComputeApi
     private static Answer<RelocatedRig> Relocate(Posted<RelocateRequest> posted)
     {
         var ask = posted.Read();
-        return Answer.Of(Relocation.To(ask.Document, ask.Host, ask.Site));
+        return Answer.Of(Moved.To(ask.Document, ask.Host, ask.Site, Stock(ask.Document)));
     }
 
     private static Answer<IReadOnlyList<InverseAnswer>> Inverse(Posted<InverseRequest> posted, CancellationToken stop)

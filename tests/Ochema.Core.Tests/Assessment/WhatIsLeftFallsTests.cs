@@ -33,11 +33,11 @@ public sealed class WhatIsLeftFallsTests
                 Assert.NotNull(c.Finding);
     }
 
-    [Fact] // a bag tips at 31 N by its own plan, on grass that may grip better than is counted on: a shove of 40 N is not said to slide it
+    [Fact] // a bag in a window tips below 40 N by its own plan, on a sill that may grip better than is counted on: a shove of 40 N is not said to slide it
     public void WhatTipsBeforeItCertainlySlidesIsSaidToTip()
     {
-        var bag = Assessor.Assess(RigFiles.Named("ground-bag"), Catalogue.Shipped);
-        Assert.InRange(bag.Tip!.Least.Force!.Value, 25, 39);
+        var bag = Assessor.Assess(RigFiles.Named("window-bag"), Catalogue.Shipped);
+        Assert.InRange(bag.Tip!.Least.Force, 5, 39);
         Assert.Equal(Verdict.LetsGo, bag.Knock.Word);
         Assert.Contains("tips over", bag.Knock.Text, StringComparison.Ordinal);
     }

@@ -273,6 +273,7 @@ export class RigSession {
         moved.measureAgain.length &&
           `${moved.measureAgain.join(', ')}: measured at the place before, so measure again.`,
         moved.left.length && `Struts left out, for what they stood on is not there: ${moved.left.join(', ')}.`,
+        ...(moved.lines ?? []),
       ].filter(Boolean);
       if (said.length) notices.say(said.join(' '));
     } catch (e) {
