@@ -137,6 +137,9 @@ internal static class Verdicts
         // What turns or slides first carries no more than that, and so keeps what would let go from its full load.
         // What stands may grip better than is counted on, and then it tips before it slides.
         var spared = turns.Use > 1 && turns.Use / (lets.Check is StandsUp ? Grippier : 1) >= lets.Use;
+        // A shove is what it is: with no factor on it, as the plan of its footprint says where it tips.
+        if (lets is { Check: StandsUp, Use: > 1 and < Check.MostUse } && !spared && lets.Use / model.Builder.Factors[FactorTable.Friction] is <= 1)
+            return new(Verdict.Tight, 1, null, lets.Check.Id, shove + "it rocks and does not tip yet: there is little to spare.");
         if ((lets.Use > 1 && !spared) || turns.Use <= Judge.TightFrom)
             return new(Judge.Of(Math.Max(lets.Use, turns.Use)), Math.Max(lets.Use, turns.Use), null, (lets.Use >= turns.Use ? lets : turns).Check?.Id,
                 shove + (lets.Use > 1 ? $"{Words.Inside(lets.Check?.Title ?? "it moves freely")}." : "nothing moves."));

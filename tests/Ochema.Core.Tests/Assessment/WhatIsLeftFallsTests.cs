@@ -33,12 +33,17 @@ public sealed class WhatIsLeftFallsTests
                 Assert.NotNull(c.Finding);
     }
 
-    [Fact] // a bag in a window tips below 40 N by its own plan, on a sill that may grip better than is counted on: a shove of 40 N is not said to slide it
-    public void WhatTipsBeforeItCertainlySlidesIsSaidToTip()
+    [Theory] // the plan of a footprint and the shove say the same: what tips at more than a hand's shove is not said to tip by it
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void TheShoveAndThePlanAgree(string name)
     {
-        var bag = Assessor.Assess(RigFiles.Named("window-bag"), Catalogue.Shipped);
-        Assert.InRange(bag.Tip!.Least.Force, 5, 39);
-        Assert.Equal(Verdict.LetsGo, bag.Knock.Word);
-        Assert.Contains("tips over", bag.Knock.Text, StringComparison.Ordinal);
+        var rig = RigFiles.Named(name);
+        var report = Assessor.Assess(rig, Catalogue.Shipped);
+        if (report.Tip is not { } tip)
+            return;
+        var knock = Core.Hosts.HostLibrary.Find(rig.Host)!.Motion.Knock;
+        var text = report.Knock.Text;
+        Assert.True(tip.Least.Force <= knock || !text.Contains("tips over", StringComparison.Ordinal), $"{text}; tips at {tip.Least.Force:0} N");
+        Assert.True(tip.Least.Force >= 0.9 * knock || !text.Contains("does not tip", StringComparison.Ordinal), $"{text}; tips at {tip.Least.Force:0} N");
     }
 }
