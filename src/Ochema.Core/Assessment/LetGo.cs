@@ -49,6 +49,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         (speed, intactUse, intactLimit) = (at, use, limit);
         governing.Clear();
         onlySlides.Clear();
+        // Where three things have to keep a piece, a second spare hold is one of them.
+        var spares = FactorTable.Retentions(b.Rig.Run.Consequence) > 2;
         var first = LetGoCases.Of(b).Where(c => !forWord || c.Kind == "hold").ToList();
         var tasks = first.Select(c => (Func<LetGoReport>)(() =>
                 Judged(model, model.State(c.Gone), c, Carrying(b, x => !c.Gone.Contains(x.Part) && x.Station != c.Station),
@@ -61,7 +63,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             for (var i = 0; i < first.Count; i++)
                 if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && onlySlides.ContainsKey(first[i].Id))
                     reports[1 + i] = Shifted(reports[1 + i], holds);
-        return [.. reports[1..(1 + after)], .. !forWord && Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
+        return [.. reports[1..(1 + after)], .. (!forWord || spares) && Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
     }
 
     /// <summary>The cases of a state: heavier by as much as what is left catches, where the rig drops onto it.</summary>

@@ -1,6 +1,5 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Quantities;
-using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 
 namespace Ochema.Core.Search;

@@ -55,4 +55,16 @@ public sealed class AdviceIsWorthTakingTests
         Assert.NotEmpty(moved);
         Assert.All(moved, m => Assert.NotEqual(Why.Refused, Assessor.Assess(m.Document, Catalogue.Shipped).Verdict.Why));
     }
+
+    [Theory] // the quick verdict that changes are shown with is the whole one's, whoever is below
+    [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
+    public void TheQuickVerdictIsTheWholeOne(string name)
+    {
+        foreach (var c in new[] { RigFiles.Named(name).Run.Consequence, Core.Rigs.Consequence.OnPeople, Core.Rigs.Consequence.OwnGround }.Distinct())
+        {
+            var rig = RigFiles.Named(name) is var r ? r with { Run = r.Run with { Consequence = c } } : null!;
+            var (quick, whole) = (Assessor.VerdictOf(rig, Catalogue.Shipped), Assessor.Assess(rig, Catalogue.Shipped).Verdict);
+            Assert.True((quick.Word, quick.Why) == (whole.Word, whole.Why), $"{c}: {quick.Word} {quick.Why}, {whole.Word} {whole.Why}");
+        }
+    }
 }

@@ -131,8 +131,8 @@ public class TapTests
         }
         var (peak, mode) = (report.Peaks[0], modes[0]);
         Near.Share(mode.Frequency, peak.Frequency, 0.03, id);
-        // Two modes within a twentieth of each other beat: what rings down is both of them, and its decrement is neither's.
-        var beats = modes.Count > 1 && modes[1].Frequency < 1.05 * mode.Frequency;
+        // Two modes within a tenth of each other beat: what rings down is both of them, and its decrement is neither's.
+        var beats = modes.Count > 1 && modes[1].Frequency < 1.1 * mode.Frequency;
         Near.Share(mode.Damping, peak.RingDown, beats ? 0.30 : 0.20, $"{id}, damping of {mode.Frequency:0.0} Hz");
     }
 
