@@ -233,7 +233,9 @@
     {/if}
     {#if !flags.placed.length && intact}
       <text x={x(end / 2)} y={BAR - 26} text-anchor="middle" font-size="13" fill="var(--quiet)">
-        {limit != null && limit < end ? 'Too little keeps it from where the red begins' : 'Nothing gives as far as this tape goes'}
+        {limit != null && limit < end
+          ? 'Too little keeps it from where the red begins'
+          : 'Nothing gives as far as this tape goes'}
       </text>
     {/if}
     <g
