@@ -207,7 +207,7 @@ public sealed class MakeTests : IDisposable
         OpenMake("demo-4-sidecar-face");
         Step("cut.reach.riser.riser").Click();
         Browser.Until("what it did", () => browser.Driver.FindElements(By.CssSelector("[data-did]")).FirstOrDefault()?.Text is { } t
-            && t.Contains("tight", StringComparison.Ordinal) && t.Contains("drawn", StringComparison.Ordinal));
+            && t.Contains("holds", StringComparison.OrdinalIgnoreCase) && t.Contains("drawn", StringComparison.Ordinal));
         Assert.Contains("100 mm on the drawing", browser.Find("[data-drawn]").Text);
         Assert.Contains("106 mm", Title);
         IWebElement Field() => browser.Driver.FindElement(By.XPath("//*[@data-built]//label[contains(., 'Cut to')]/following-sibling::input"));

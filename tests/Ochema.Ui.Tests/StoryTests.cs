@@ -117,7 +117,7 @@ public sealed class StoryTests : IDisposable
             "ground-pan" => "Holds as far as looked at",
             "wing-row" => "signed for it",
             "rope-two" => "nobody is below it",
-            "swing" => "Holds as far as looked at",
+            "swing" => "nobody but who swings",
             _ => "Holds to"
         }, browser.Script<string>("return document.body.innerText"));
         Saved();

@@ -39,7 +39,7 @@ public sealed class CommandTests : IDisposable
         var file = Save("rig.ochema.json", Host.DemoDocument(0));
         var (code, text, _) = Run(null, "assess", file);
         Assert.Equal(0, code);
-        Assert.StartsWith("TIGHT, limit speed 109 km/h", text);
+        Assert.StartsWith("TIGHT, limit speed 108 km/h", text);
         Assert.Contains("Arm's foot joint turns", text);
         Assert.DoesNotContain("{", text);
         var report = JsonNode.Parse(Run(null, "assess", file, "--json").Output)!;

@@ -16,7 +16,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     public double Highest { get; } = model.Builder.Host.Drive.Top;
 
     private const double Tolerance = 1e-3;
-    private const double Near = 0.8;
+    private const double Near = 0.6;
 
     /// <summary>The far end is this many times the speed to begin at before a speed between is looked at first.</summary>
     private const double Half = 1.5;
@@ -207,14 +207,17 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
 
     /// <summary>
     /// The worst at a speed between two looked at, sought where a use can have come near the target: what grows by the square of the speed or faster lies on
-    /// its chord in V² or below, what a road shakes by the square root of the speed lies below the square root of its share of the way. What that puts under
+    /// its chord in V² or below; on a road, what it shakes by the square root of the speed lies below the square root of its share of the way. What that puts under
     /// <see cref="Near"/> of the target is left out.
     /// </summary>
     private Worst Between(IReadOnlyList<Check> checks, double low, double high, double speed, double target)
     {
         var (below, above, known) = (Known(low), Known(high), Known(speed));
-        var share = high > low ? Math.Sqrt((speed - low) / (high - low)) : 1;
+        var share = high <= low ? 1 : model.Builder.Host.Motion.UsualSpeed is null ? (speed * speed - low * low) / (high * high - low * low)
+            : Math.Sqrt((speed - low) / (high - low));
         var worst = new Worst(-1, null, null);
+        // A bound needs less room than an estimate.
+        var near = model.Builder.Host.Motion.UsualSpeed is null ? Near : 0.9;
         var ends = new (double[] From, double[] To)[checks.Count];
         for (var i = 0; i < ends.Length; i++)
             ends[i] = (below.Uses[checks[i]], above.Uses[checks[i]]);
@@ -225,7 +228,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             for (var i = 0; i < ends.Length; i++)
             {
                 var (from, to) = ends[i];
-                if (c < to.Length && (to[c] >= Check.MostUse || from[c] + (to[c] > from[c] ? share * (to[c] - from[c]) : 0) >= Near * target)
+                if (c < to.Length && (to[c] >= Check.MostUse || from[c] + (to[c] > from[c] ? share * (to[c] - from[c]) : 0) >= near * target)
                     && checks[i].Counts(checks[i].Use(f)) is var use && use > worst.Use)
                     worst = new Worst(use, checks[i], cases[c]);
             }

@@ -61,7 +61,7 @@ public sealed class WayRound
         {
             var d = p - c;
             return new Vec3(0, Math.Max(0, Math.Abs(d.Y) - w), Math.Max(0, new Vec3(d.X, 0, d.Z).Length - r)).Length <= size + Cell / 2;
-        });
+        }, round: true);
     }
 
     /// <summary>Line to the ground, m.</summary>
@@ -69,7 +69,13 @@ public sealed class WayRound
     /// <inheritdoc cref="ToBox"/>
     public double ToGround(double height, double size) => Least([-1e3, -1e3, height - Cell], [1e3, 1e3, height], size, p => p.Z - height <= size + Cell / 2);
 
-    private double Least(IReadOnlyList<double> low, IReadOnlyList<double> high, double size, Func<Vec3, bool> there)
+    /// <summary>Answers that were given: the places of a host are asked for again at every change.</summary>
+    private readonly ConcurrentDictionary<(bool Round, double, double, double, double, double, double, double), double> given = new();
+
+    private double Least(IReadOnlyList<double> low, IReadOnlyList<double> high, double size, Func<Vec3, bool> there, bool round = false) =>
+        given.GetOrAdd((round, low[0], low[1], low[2], high[0], high[1], high[2], size), _ => Search(low, high, size, there));
+
+    private double Search(IReadOnlyList<double> low, IReadOnlyList<double> high, double size, Func<Vec3, bool> there)
     {
         (int From, int To) Range(int axis, int centre) =>
             (Math.Max(0, (int)Math.Floor((low[axis] - size) / Cell) - 1 - centre + Half), Math.Min(Side - 1, (int)Math.Ceiling((high[axis] + size) / Cell) + 1 - centre + Half));

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
@@ -36,7 +37,12 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     /// <summary>The hardest fall of a mass, kg, at the speeds up to the one that is asked about.</summary>
     public TetherFall Hardest(RigBuilder b, double mass) => Speeds(b).Select(v => Fall(b, mass, v)).MaxBy(f => f.Peak)!;
 
-    private TetherFall Fall(RigBuilder b, double mass, double speed)
+    /// <summary>Falls that were worked out: each is asked for by every piece, at every speed that is looked at.</summary>
+    private readonly ConcurrentDictionary<(double Mass, double Speed), TetherFall> falls = new();
+
+    private TetherFall Fall(RigBuilder b, double mass, double speed) => falls.GetOrAdd((mass, speed), _ => Fallen(b, mass, speed));
+
+    private TetherFall Fallen(RigBuilder b, double mass, double speed)
     {
         var camera = Choice.From == TetherPoint.SecondCamera ? b.SecondCamera! : b.Camera;
         var v = b.ThroughAir(speed) * b.WindFactor + b.Rig.Run.HeadWind;
