@@ -123,9 +123,11 @@ public sealed class WayRound
     {
         var way = new float[Side * Side * Side];
         Array.Fill(way, float.PositiveInfinity);
-        var steps = (from x in new[] { -1, 0, 1 } from y in new[] { -1, 0, 1 } from z in new[] { -1, 0, 1 }
-            where x != 0 || y != 0 || z != 0
-            select (x, y, z, length: (float)(Cell * Math.Sqrt(x * x + y * y + z * z)))).ToArray();
+        var steps = (from x in new[] { -1, 0, 1 }
+                     from y in new[] { -1, 0, 1 }
+                     from z in new[] { -1, 0, 1 }
+                     where x != 0 || y != 0 || z != 0
+                     select (x, y, z, length: (float)(Cell * Math.Sqrt(x * x + y * y + z * z)))).ToArray();
         var (sx, sy, sz) = (start.X - middle.X + Half, start.Y - middle.Y + Half, start.Z - middle.Z + Half);
         if (Math.Min(sx, Math.Min(sy, sz)) < 0 || Math.Max(sx, Math.Max(sy, sz)) >= Side)
             return new(way, middle);

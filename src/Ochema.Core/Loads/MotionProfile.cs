@@ -195,7 +195,8 @@ public sealed record MotionProfile
             for (var w = 0; w < 3; w++)
                 cases.Add(new($"{id}-{w}", $"{name}, {from[w]}",
                     G(w == 0 ? -Companion * Accelerating : 0, w == 1 ? -Companion * Cornering
-                    : w == 2 ? Companion * Cornering : 0, way * b - 1), w, Vec3.Zero) { Bumped = G(0, 0, way * b) });
+                    : w == 2 ? Companion * Cornering : 0, way * b - 1), w, Vec3.Zero)
+                { Bumped = G(0, 0, way * b) });
         foreach (var (id, way) in new[] { ("up", 1), ("down", -1) })
             cases.Add(new("jolt-" + id, $"{Names.Jolt}, {id}ward", G(0, 0, -1), 0, Vec3.Zero, Jolt: way * Gravity * Pulse[Index(going)]));
         // Peaks of random shaking have no sign of their own: one axis at its full, the two others at their share, in every combination of signs.

@@ -135,7 +135,8 @@ internal static class BuildPlan
         {
             var (screws, camera) = (b.Joints.FindAll(j => j.Station == part.Station), b.CameraOf(part.Station));
             yield return HouseSteps.Camera(part.Station, part.Name, screws.FirstOrDefault(), camera.Body,
-                b.Tethers.Exists(t => t.Choice.From == RigPath.Of(part.Station).CameraPoint)) with { Joints = [.. screws.Select(j => j.Id)] };
+                b.Tethers.Exists(t => t.Choice.From == RigPath.Of(part.Station).CameraPoint)) with
+            { Joints = [.. screws.Select(j => j.Id)] };
             if (camera.InShoe is { } shoe)
                 yield return HouseSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera : b.Rig.Camera);
         }

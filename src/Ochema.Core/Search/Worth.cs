@@ -36,10 +36,12 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
                 (better > 0 ? gains : trades).Add(says(before, after));
         }
         var (a, b) = (now.Verdict, with.Verdict);
-        Compare(a, b, (x, y) => $"{Word(y)}, was {(x.Why is Why.Moves or Why.Refused ? Word(x) : x.Word == Verdict.LetsGo ? "letting go" : x.Word == Verdict.Tight ? "tight" : "holding")}", (Rank(b) - Rank(a)) switch { > 0 => 1, < 0 => -1, _ => 0 });
-        Compare(a.LimitSpeed, b.LimitSpeed, (x, y) => $"lets go {At(y)}, was {Bare(x, "none")}", Higher(a.LimitSpeed, b.LimitSpeed));
-        Compare(a.TightSpeed, b.TightSpeed, (x, y) => $"holds {To(y)}, was {Bare(x, "no end")}", Higher(a.TightSpeed, b.TightSpeed));
-        Compare(a.Use, b.Use, (x, y) => $"{y:P0} used, was {x:P0}", b.Use < a.Use - Use ? 1 : b.Use > a.Use + Use ? -1 : 0);
+        Compare(a, b, (x, y) => $"{Word(y)}, was {(x.Why is Why.Moves or Why.Refused ? Word(x) : x.Word == Verdict.LetsGo ? "letting go" : x.Word == Verdict.Tight ? "tight" : "holding")}", (Rank(b) - Rank(a)) switch { > 0 => Rank(b) > 0 ? 1 : 0, < 0 => -1, _ => 0 });
+        // Of what is refused no speed and no share of a load is known that anything could be better than.
+        var known = Rank(a) >= 0 && Rank(b) >= 0;
+        Compare(a.LimitSpeed, b.LimitSpeed, (x, y) => $"lets go {At(y)}, was {Bare(x, "none")}", known ? Higher(a.LimitSpeed, b.LimitSpeed) : 0);
+        Compare(a.TightSpeed, b.TightSpeed, (x, y) => $"holds {To(y)}, was {Bare(x, "no end")}", known ? Higher(a.TightSpeed, b.TightSpeed) : 0);
+        Compare(a.Use, b.Use, (x, y) => $"{y:P0} used, was {x:P0}", !known ? 0 : b.Use < a.Use - Use ? 1 : b.Use > a.Use + Use ? -1 : 0);
         var (lost, kept) = (LetsGo(now), LetsGo(with));
         var survived = States(lost.Where(s => !kept.ContainsKey(s.Key)), "survives").ToList();
         gains.AddRange(survived);
@@ -65,8 +67,8 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
             with.Mass < now.Mass - Mass ? 1 : with.Mass > now.Mass + Mass ? -1 : 0);
         Compare(now.Cost, with.Cost, (x, y) => $"{QuantityText.Of(Math.Abs(y - x), Dimension.Money)} {(y < x ? "cheaper" : "dearer")}",
             with.Cost < now.Cost - Price ? 1 : with.Cost > now.Cost + Price ? -1 : 0);
-        var known = now.Findings.Select(f => Bare(f.Text)).ToHashSet();
-        var told = with.Findings.Where(f => f.Station != "rig" && !known.Contains(Bare(f.Text))).Select(f => First(f.Text)).Distinct().ToList();
+        var before = now.Findings.Select(f => Bare(f.Text)).ToHashSet();
+        var told = with.Findings.Where(f => f.Station != "rig" && !before.Contains(Bare(f.Text))).Select(f => First(f.Text)).Distinct().ToList();
         trades.AddRange(told);
         return new(gains, trades)
         {
