@@ -207,7 +207,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
 
     /// <summary>
     /// The worst at a speed between two looked at, sought where a use can have come near the target: what grows by the square of the speed or faster lies on
-    /// its chord in V² or below; on a road, what it shakes by the square root of the speed lies below the square root of its share of the way. What that puts under
+    /// its chord in V² or below; on a road, what it shakes by the square root of the speed lies below the square root of its share of the way. What
+    /// that puts under
     /// <see cref="Near"/> of the target is left out.
     /// </summary>
     private Worst Between(IReadOnlyList<Check> checks, double low, double high, double speed, double target)

@@ -33,7 +33,9 @@ public static class RigModelDocument
         return solved with { Cases = [.. solved.Cases.Select(Falls)] };
     }
 
-    /// <summary>A turn, rad, from which on what is left is falling or swinging: nothing that was worked out for small ones counts there (judgement, 0.3–0.5).</summary>
+    /// <summary>
+    /// A turn, rad, from which on what is left is falling or swinging: nothing that was worked out for small ones counts there (judgement, 0.3–0.5).
+    /// </summary>
     public const double Tips = 0.4;
 
     /// <summary>The case without its result where something turns by more than is small.</summary>

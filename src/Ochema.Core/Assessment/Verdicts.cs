@@ -121,7 +121,10 @@ internal static class Verdicts
         return says + alone;
     }
 
-    /// <summary>How much more than counted on a foot may grip (judgement, 2–3: rubber on a dry floor against dust on it): friction that is missing is never the good case.</summary>
+    /// <summary>
+    /// How much more than counted on a foot may grip (judgement, 2–3: rubber on a dry floor against dust on it): friction that is missing is never
+    /// the good case.
+    /// </summary>
     private const double Grippier = 2.5;
 
     /// <summary>A shove by hand, standing still: what turns or slides is aimed again, what comes off lets go.</summary>

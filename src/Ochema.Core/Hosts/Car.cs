@@ -143,7 +143,8 @@ public static class Car
             list.Add(Line("sill", "Sill seam", new Vec3(c.DoorFront, side * (c.HalfWidth - 0.03), SillHeight),
                 new Vec3(c.DoorRear, side * (c.HalfWidth - 0.03), SillHeight), 1500));
         }
-        // A loop of webbing under a bolt of the inner wing, let out at the bonnet's rear edge as it is shut (common practice, no source; judgement, 800–2500 N).
+        // A loop of webbing under a bolt of the inner wing, let out at the bonnet's rear edge as it is shut (common practice, no source; judgement,
+        // 800–2500 N).
         var gap = Surface(c, sites.First(s => s.Id == "bonnet")) is var bonnet ? bonnet.Point(-0.97 * bonnet.HalfU, 0) : default;
         list.Add(new("bonnet-gap", "Loop out of the bonnet's rear gap", (gap + 0.3 * Vec3.UnitY).ToArray(), (gap - 0.3 * Vec3.UnitY).ToArray(), 1200));
         Vec3 front = new(c.Nose, -0.35, 0.42), rear = new(c.Tail, -0.35, 0.42);

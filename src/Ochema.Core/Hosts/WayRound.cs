@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Hosts;
 
 /// <summary>
-/// How much line it takes from a point of a host to a place near it, round the bodywork: what hangs on a tether goes over the edge of a panel, never through it.
+/// How much line it takes from a point of a host to a place near it, round the bodywork: what hangs on a tether goes over the edge of a panel, never
+/// through it.
 /// Shortest way through cells that the host does not fill (Dijkstra's algorithm, "A note on two problems in connexion with graphs", 1959).
 /// </summary>
 public sealed class WayRound
@@ -15,7 +16,9 @@ public sealed class WayRound
     private const int Half = (int)(Farthest / Cell);
     private const int Side = 2 * Half + 1;
 
-    /// <summary>A way from cell to cell is a little longer than one through the air (at the most 1/0.95 where it goes by 26 neighbours on average, judgement).</summary>
+    /// <summary>
+    /// A way from cell to cell is a little longer than one through the air (at the most 1/0.95 where it goes by 26 neighbours on average, judgement).
+    /// </summary>
     private const double Straighter = 0.95;
 
     /// <summary>How many are kept; more are worked out anew.</summary>

@@ -344,7 +344,9 @@ public sealed record ScrewJoint
         }
     }
 
-    /// <summary>Width, m, of what presses on a layer from the head's side (−1) or the tip's (1): the next thing that is hard; a soft pad spreads nothing.</summary>
+    /// <summary>
+    /// Width, m, of what presses on a layer from the head's side (−1) or the tip's (1): the next thing that is hard; a soft pad spreads nothing.
+    /// </summary>
     internal double Bearing(int layer, int side)
     {
         for (var i = layer + side; i >= 0 && i < Layers.Count; i += side)

@@ -53,7 +53,9 @@ public static class Clearance
         return (nearest, Math.Max(0, least));
     }
 
-    /// <summary>What may stand out before and behind, and at the sides, without being asked about, m (judgement: as far as a tow ball, a mirror's rim).</summary>
+    /// <summary>
+    /// What may stand out before and behind, and at the sides, without being asked about, m (judgement: as far as a tow ball, a mirror's rim).
+    /// </summary>
     private const double Ends = 0.3;
     private const double Sides = 0.05;
 

@@ -19,7 +19,9 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
     /// <summary>Of more states than these that it survives, or no longer does, a number is said.</summary>
     private const int Named = 3;
 
-    /// <summary>True where something that the user asked for gets better: that it holds, survives a loss, shows a better picture, weighs or costs less.</summary>
+    /// <summary>
+    /// True where something that the user asked for gets better: that it holds, survives a loss, shows a better picture, weighs or costs less.
+    /// </summary>
     public bool Helps => Gains.Count > 0;
 
     /// <summary>True where it lets go, or is kept by too little, where it was not before, or is used more for a gain that nobody drives to.</summary>
