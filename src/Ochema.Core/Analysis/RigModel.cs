@@ -263,7 +263,14 @@ internal sealed class RigModel
         }
         if (c.Knock != Vec3.Zero)
             nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
-        return new ModelCase { Id = id, Gravity = Field(c, speed).ToArray(), Loads = nodes, MemberLoads = members, Without = without.Count > 0 ? without : null };
+        return new ModelCase
+        {
+            Id = id,
+            Gravity = Field(c, speed).ToArray(),
+            Loads = nodes,
+            MemberLoads = members,
+            Without = without.Count > 0 ? without : null,
+        };
     }
 
     private double Airspeed(double q) => Math.Sqrt(2 * q / density);

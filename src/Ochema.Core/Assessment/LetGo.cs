@@ -63,7 +63,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             for (var i = 0; i < first.Count; i++)
                 if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && onlySlides.ContainsKey(first[i].Id))
                     reports[1 + i] = Shifted(reports[1 + i], holds);
-        return [.. reports[1..(1 + after)], .. (!forWord || spares) && Pairs() is { } pair ? [pair] : (ReadOnlySpan<LetGoReport>)[], .. reports[(1 + after)..], reports[0]];
+        var pairs = (!forWord || spares) && Pairs() is { } pair ? [pair] : (LetGoReport[])[];
+        return [.. reports[1..(1 + after)], .. pairs, .. reports[(1 + after)..], reports[0]];
     }
 
     /// <summary>The cases of a state: heavier by as much as what is left catches, where the rig drops onto it.</summary>
@@ -125,7 +126,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
                 ? new(c.Id, c.Kind, c.Title, c.Gone, 1, Judge.Of(1), Lower(own.Found.Speed, noFaster),
                     "it swings over and hangs on what is left: the picture is lost, and nothing may be under it or beside it", "", uses, Still, [])
                 : new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, 0,
-                    turned > 1 ? "what is left does not stand: it falls or swings away" : $"what is left tips over by {QuantityText.Of(turned, Dimension.Angle)} and more", "",
+                    turned > 1 ? "what is left does not stand: it falls or swings away"
+                        : $"what is left tips over by {QuantityText.Of(turned, Dimension.Angle)} and more", "",
                     uses, Still, []);
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title,
             cases[worstCase].Label, uses,

@@ -44,7 +44,8 @@ internal static class Retention
                 ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Hardest(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
                 : Plan(b, station) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
             Kept(piece, station, by, asks, caught.Any(c => c.Use <= 1) ? "the tether"
-                : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1, weak is null ? [] : means.Select(m => $"{m}: {weak}"));
+                : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1,
+                weak is null ? [] : means.Select(m => $"{m}: {weak}"));
         }
         foreach (var (head, reach, camera, path) in new[] { (rig.Head, rig.Reach, b.Camera.Body.Called(second: false),
             RigPath.First) }.Concat(rig.Second is { } s

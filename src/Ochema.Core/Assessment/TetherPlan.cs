@@ -57,7 +57,8 @@ internal static class TetherPlan
             let use = built.Catches(b, Math.Max(mass, built.Keeps(b)))
             where use <= 0.9
             orderby Math.Max(use, 0.5) + 0.3 * length, row.Id, end.Anchor.Id, end.T
-            select new { Tether = tether, row.Name, Anchor = end.Anchor.Name, Use = use, Built = built }).FirstOrDefault(x => !x.Built.SwingsTo(b).Any(s => s.Takes));
+            select new { Tether = tether, row.Name, Anchor = end.Anchor.Name, Use = use, Built = built })
+            .FirstOrDefault(x => !x.Built.SwingsTo(b).Any(s => s.Takes));
         return best is null ? null : (best.Tether, $"{Words.Inside(best.Name)} to {Words.Inside(best.Anchor)}, {QuantityText.Of(Slack, Dimension.Length)} of slack, {best.Use:P0} used");
     }
 

@@ -5,12 +5,15 @@ namespace Ochema.Core.Assessment;
 /// <summary>A verdict as a headline: its word and its two numbers, or what it waits for.</summary>
 public static class VerdictHeadline
 {
+    /// <summary>The word alone: refused, holds, tight, lets go.</summary>
+    public static string Word(VerdictReport v) =>
+        v.Why == Why.Refused ? "Refused" : v.Word switch { Verdict.Holds => "Holds", Verdict.Tight => "Tight", _ => "Lets go" };
+
     /// <summary>In words, speeds as {speed:12.5}.</summary>
     public static string Of(VerdictReport v)
     {
         string At(double speed) => QuantityText.Of(speed, Dimension.Speed);
-        var word = v.Why == Why.Refused ? "Refused" : v.Word switch { Verdict.Holds => "Holds", Verdict.Tight => "Tight", _ => "Lets go" };
-        return word + v.Why switch
+        return Word(v) + v.Why switch
         {
             Why.Refused => " as it stands",
             Why.Moves => ": it moves freely",

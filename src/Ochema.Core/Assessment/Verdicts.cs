@@ -84,7 +84,8 @@ internal static class Verdicts
         var (word, why) = (Verdict.Holds, Why.Loads);
         foreach (var r in retentions.Where(r => r.Has < r.Needs))
         {
-            said.Add($"{r.Piece}: {r.Has} of {r.Needs} things that have to keep it ({(r.By.Count > 0 ? string.Join(", ", r.By) : "nothing that counts")}). {Words.Capital(r.Add)}.");
+            var by = r.By.Count > 0 ? string.Join(", ", r.By) : "nothing that counts";
+            said.Add($"{r.Piece}: {r.Has} of {r.Needs} things that have to keep it ({by}). {Words.Capital(r.Add)}.");
             (word, why) = (Few(b), Why.Missing);
         }
         foreach (var q in Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.NotAsked))

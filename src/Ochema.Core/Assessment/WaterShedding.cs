@@ -7,8 +7,7 @@ namespace Ochema.Core.Assessment;
 
 /// <summary>
 /// Round members under water that shed vortices near a mode: in water that is no hum but a swing of up to a diameter, for what swings
-/// weighs little more than the
-/// water it moves.
+/// weighs little more than the water it moves.
 /// </summary>
 internal static class WaterShedding
 {
@@ -51,7 +50,8 @@ internal static class WaterShedding
                 var swing = Swing(2 * m.Damping * Math.Pow(2 * Math.PI * Strouhal, 2) * mass / (Water.Density * d * d)) * d;
                 said.Add(piece.Station);
                 yield return new ReportFinding(piece.Station, $"Between {Speed(From * m.Frequency * d)} and {Speed(To * m.Frequency * d)} "
-                    + $"through the water the {piece.Label} sheds near {QuantityText.Of(m.Frequency, Dimension.Frequency)} and swings by up to {QuantityText.Of(swing, Dimension.Length)} across the stream: "
+                    + $"through the water the {piece.Label} sheds near {QuantityText.Of(m.Frequency, Dimension.Frequency)} "
+                    + $"and swings by up to {QuantityText.Of(swing, Dimension.Length)} across the stream: "
                     + "stiffer, shorter, or a rope wound round it.");
                 break;
             }

@@ -28,7 +28,8 @@ internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLaye
                 "punching round the washer", "A hole near the edge; wood that is wet.")
             .Factor(b, FactorTable.For(material.Family)).Term("N", "pull on one screw", pull, Dimension.Force)
             .Term("D", "washer or head across", under, Dimension.Length, "washer or head as listed")
-            .Term("t", sheet.Hollow is null ? "thickness" : "wall of the tube", thickness, Dimension.Length, Origin.Measures).Term("τ", "strength in shear", tau, Dimension.Stress, material.Source);
+            .Term("t", sheet.Hollow is null ? "thickness" : "wall of the tube", thickness, Dimension.Length, Origin.Measures)
+            .Term("τ", "strength in shear", tau, Dimension.Stress, material.Source);
         if (double.IsFinite(face))
             page?.Term("Y", "its face gives at", face, Dimension.Force, "yield lines, EN 1993-1-8 section 7 (from memory)");
         return Ratio(factor * pull, Math.Min(face, Math.PI * under * thickness * tau));

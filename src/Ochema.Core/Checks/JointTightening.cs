@@ -17,7 +17,8 @@ internal sealed class JointTightening(ScrewJoint joint)
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var page = sheet?.Formula(double.IsFinite(wall) ? "{T} ÷ ({K} × {d}) ÷ min({W}, min({S}, {P}))" : "{T} ÷ ({K} × {d}) ÷ min({S}, {P})", "T = K·F·d (Shigley ch. 8)",
+        var page = sheet?.Formula(double.IsFinite(wall) ? "{T} ÷ ({K} × {d}) ÷ min({W}, min({S}, {P}))" : "{T} ÷ ({K} × {d}) ÷ min({S}, {P})",
+            "T = K·F·d (Shigley ch. 8)",
             "Oil on the thread: the same torque draws it half as tight again.")
             .Term("T", "tightened with", joint.TightenedWith, Dimension.Torque, joint.Torque is null ? "what goes with its means" : "as set for this joint")
             .Term("K", "nut factor, dry", Threads.NutFactor, Dimension.Factor, "Shigley ch. 8")

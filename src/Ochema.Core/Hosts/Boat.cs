@@ -81,7 +81,8 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         :
         [
             new("tiller", "tiller and its sweep", [-length / 2 - 0.1, -0.35, freeboard - 0.1], [-length / 2 + 0.7, 0.35, freeboard + 0.35], "Full helm both ways."),
-            new("propeller", "outboard and propeller", [-length / 2 - 0.5, -0.25, -0.6], [-length / 2 - 0.02, 0.25, freeboard - 0.12], "Lines wind in here.") { Takes = true },
+            new("propeller", "outboard and propeller", [-length / 2 - 0.5, -0.25, -0.6], [-length / 2 - 0.02, 0.25, freeboard - 0.12],
+                "Lines wind in here.") { Takes = true },
             new("view", "helmsman's view ahead", [0.2, -0.25, freeboard + 0.45], [length / 2, 0.25, freeboard + 0.85], "Swimmers and logs have to be seen.", Sight: true),
         ];
 

@@ -124,8 +124,8 @@ public sealed class Turning : Host
             }),
         ])
     {
-        mains = "Fuse or breaker out and in your pocket, the wall switch taped over; try the switch: nothing moves. It is turned by hand for the picture, and the "
-            + "mains go back on when the camera is down and all hands are off it.",
+        mains = "Fuse or breaker out and in your pocket, the wall switch taped over; try the switch: nothing moves. It is turned by hand for the picture, "
+            + "and the mains go back on when the camera is down and all hands are off it.",
     };
 
     /// <summary>A wheel on edge, on a stand: a spoke's end at the top as it is drawn.</summary>

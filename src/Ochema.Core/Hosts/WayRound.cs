@@ -81,7 +81,8 @@ public sealed class WayRound
     private double Search(IReadOnlyList<double> low, IReadOnlyList<double> high, double size, Func<Vec3, bool> there)
     {
         (int From, int To) Range(int axis, int centre) =>
-            (Math.Max(0, (int)Math.Floor((low[axis] - size) / Cell) - 1 - centre + Half), Math.Min(Side - 1, (int)Math.Ceiling((high[axis] + size) / Cell) + 1 - centre + Half));
+            (Math.Max(0, (int)Math.Floor((low[axis] - size) / Cell) - 1 - centre + Half),
+                Math.Min(Side - 1, (int)Math.Ceiling((high[axis] + size) / Cell) + 1 - centre + Half));
         var (x, y, z) = (Range(0, middle.X), Range(1, middle.Y), Range(2, middle.Z));
         var least = float.PositiveInfinity;
         for (var i = x.From; i <= x.To; i++)
@@ -110,8 +111,10 @@ public sealed class WayRound
             for (var i = 0; i + 1 < surface.Grid.Length; i++)
                 for (var j = 0; j + 1 < Math.Min(surface.Grid[i].Length, surface.Grid[i + 1].Length); j++)
                 {
-                    var (a, b, c, d) = (Vec3.From(surface.Grid[i][j]), Vec3.From(surface.Grid[i][j + 1]), Vec3.From(surface.Grid[i + 1][j]), Vec3.From(surface.Grid[i + 1][j + 1]));
-                    var (m, n) = (1 + (int)(2.5 * Math.Max((b - a).Length, (d - c).Length) / Cell), 1 + (int)(2.5 * Math.Max((c - a).Length, (d - b).Length) / Cell));
+                    var (a, b, c, d) = (Vec3.From(surface.Grid[i][j]), Vec3.From(surface.Grid[i][j + 1]),
+                        Vec3.From(surface.Grid[i + 1][j]), Vec3.From(surface.Grid[i + 1][j + 1]));
+                    var (m, n) = (1 + (int)(2.5 * Math.Max((b - a).Length, (d - c).Length) / Cell),
+                        1 + (int)(2.5 * Math.Max((c - a).Length, (d - b).Length) / Cell));
                     for (var s = 0; s <= m; s++)
                         for (var t = 0; t <= n; t++)
                         {

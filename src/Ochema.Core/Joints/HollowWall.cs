@@ -31,7 +31,7 @@ public sealed record HollowWall(SectionShape Shape, double Across, double Wall)
     public double Inside => Across - 2 * Wall;
 
     /// <summary>
-    /// Force, N, that makes a mechanism of the face: fy·t²·(2η + 4·√(1 − β))/(1 − β) for a flat one (EN 1993-1-8, table 7.11, chord face failure), and
+    /// Force, N, that makes a mechanism of the face: fy·t²·(2η + 4·√(1 − β))/(1 − β) for a flat one (EN 1993-1-8, table 7.11, chord face), and
     /// 5·fy·t²·(1 + 0.25·η) for a round one, which a flat washer meets along a line (table 7.3, longitudinal plate).
     /// </summary>
     /// <param name="bearing">Width of what presses on it, m.</param>
@@ -44,6 +44,10 @@ public sealed record HollowWall(SectionShape Shape, double Across, double Wall)
         var beta = Math.Min(WidestShare, share);
         return yield * Wall * Wall * (2 * beta + 4 * Math.Sqrt(1 - beta)) / (1 - beta);
     }
+
+    /// <summary>Force, N, that the wall may be pressed with before it is dented for good.</summary>
+    /// <inheritdoc cref="Yields"/>
+    public double Dents(double bearing, double yield) => Yields(bearing, yield) / DentsBefore;
 
     /// <summary>Force, N, that a sleeve round the screw carries from wall to wall.</summary>
     /// <param name="thread">Of the screw.</param>

@@ -144,8 +144,7 @@ public static class JointMaker
             case (ThroughPort bar, FlangePort flange):
                 {
                     // A bar is too narrow for the flange: a plate on it, held by two U-bolts round it, each with a leg on either side: they go round
-                    // its corners or half of its
-                    // round, and do not press on a wall between.
+                    // its corners or half of its round, and do not press on a wall between.
                     var thread = Row(UBolt);
                     var plate = new StackLayer("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05);
                     return

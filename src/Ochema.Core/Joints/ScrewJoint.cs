@@ -335,10 +335,8 @@ public sealed record ScrewJoint
             for (var i = 0; i < Layers.Count; i++)
                 if (Layers[i].Hollow is { } wall)
                 {
-                    var bears = Sleeved ? HollowWall.SleeveBears(Thread)
-                        : Math.Min(wall.Yields(Bearing(i, -1), Stock.Material(Layers[i].Material).YieldStrength),
-                            wall.Yields(Bearing(i, 1), Stock.Material(Layers[i].Material).YieldStrength)) / HollowWall.DentsBefore;
-                    least = Math.Min(least, bears);
+                    least = Math.Min(least, Sleeved ? HollowWall.SleeveBears(Thread)
+                        : wall.Dents(Math.Min(Bearing(i, -1), Bearing(i, 1)), Stock.Material(Layers[i].Material).YieldStrength));
                 }
             return least;
         }
@@ -359,7 +357,8 @@ public sealed record ScrewJoint
     public double Tightened => Threads.Preload(TightenedWith, Major);
 
     /// <summary>Preload, N, that stays: never more than the thread and the walls of tubes hold, and less once soft layers have crept.</summary>
-    public double Preload => Math.Min(Math.Min(Tightened, WallBears), Math.Min(Thread.ProofLoad, StripLoad)) * (Layers.Any(l => l.Role == LayerRole.Soft) ? SoftKeeps : 1);
+    public double Preload => Math.Min(Math.Min(Tightened, WallBears), Math.Min(Thread.ProofLoad, StripLoad))
+        * (Layers.Any(l => l.Role == LayerRole.Soft) ? SoftKeeps : 1);
 
     /// <summary>Share of the preload that soft layers keep after the first run (judgement, 0.3–0.8).</summary>
     private const double SoftKeeps = 0.5;
@@ -444,7 +443,8 @@ public sealed record ScrewJoint
                 .Select(x => Holes.Size(x.Hollow!.Inside)))} long, a hair over rather than under."
                 : Threads.Preload(Usual ?? LooseningGrade.Torque(Means, Thread), Major) > WallBears * 1.001
                     ? $"The tube's wall dents at {QuantityText.Of(WallBears, Dimension.Force)}: no tighter than "
-                        + $"{QuantityText.Of(TightenedWith, Dimension.Torque)}, or a sleeve round the screw inside it." : "A tube is no solid bar: no tighter than here.");
+                        + $"{QuantityText.Of(TightenedWith, Dimension.Torque)}, or a sleeve round the screw inside it."
+                    : "A tube is no solid bar: no tighter than here.");
         var nutMaterial = Stock.Material(l.Material);
         if (Threads.Reassemblies(nutMaterial) is { } times)
             notes.Add($"Tapped plastic: about {times} times on and off, then a new hole or an insert.");

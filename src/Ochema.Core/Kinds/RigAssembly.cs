@@ -50,6 +50,8 @@ public static class RigAssembly
         b.Findings.AddRange(Flung.Findings(b));
         b.Findings.AddRange(InWash.Findings(b));
         b.Findings.AddRange(Clearance.Findings(b, b.Host));
+        if (Clearance.Asks(b, b.Host) is { } asks)
+            b.Unmeasured.Add(asks);
         return b;
     }
 

@@ -395,8 +395,8 @@ internal static class HouseSteps
 
     public static StationStep Tethered(TetherBuilt tether) => new("tether", new(Work.Tether, $"{Words.Capital(tether.Name)}: on first, "
         + "off last",
-        $"Made fast {Words.To(tether.Anchor.Name)} now, before anything that it keeps goes on; its other end goes to the {Of(tether)} itself, not to its clip, as "
-            + "soon as that is there. "
+        $"Made fast {Words.To(tether.Anchor.Name)} now, before anything that it keeps goes on; its other end goes to the {Of(tether)} itself, not to its "
+            + "clip, as soon as that is there. "
             + $"{QuantityText.Of(tether.Length, Dimension.Length)} between its ends, "
             + (tether.Knot.Takes > 0 ? $"cut {QuantityText.Of(tether.Cut, Dimension.Length)}: each {Words.Inside(tether.Knot.Name)} takes "
                 + $"{QuantityText.Of(tether.Knot.Allowance(tether.Row.Thickness), Dimension.Length)}, " : "")
@@ -431,7 +431,8 @@ internal static class HouseSteps
     /// <param name="tied">True where a tether waits for it.</param>
     public static StationStep Camera(string station, string name, ScrewJoint? screw, CameraRow body, bool tied) => new(station, new(Work.Camera,
         (body.Makes == Makes.Picture ? "Camera on: " : "On goes the ") + $"{Words.Inside(name)}",
-        (screw is null ? $"One hand on it until {(tied ? "the tether and " : "")}its clip hold{(tied ? "" : "s")} it. In until it snaps, the pin or band closed, pull on it."
+        (screw is null ? $"One hand on it until {(tied ? "the tether and " : "")}its clip hold{(tied ? "" : "s")} it. In until it snaps, the pin or "
+                + "band closed, pull on it."
             : $"One hand on it until {(tied ? "the tether and " : "")}its screw hold{(tied ? "" : "s")} it. Rubber washer in, "
                 + $"{QuantityText.Of(screw.TightenedWith, Dimension.Torque)}, tight by hand, a mark line.")
         + Full(body) + (body.Makes == Makes.Light ? " Switched on before anybody moves off." : " Start it before anybody moves off."))

@@ -28,14 +28,18 @@ public static class Clearance
                         + $"{(margin < LooseEnd && hit.Type is "strap" ? ": tie its loose end" : ": mind its swing")}. {zone.Why}");
         }
         if (host.Motion.Wet && b.Rig.Run.Consequence is Consequence.OwnGround or Consequence.PublicWay or Consequence.InsideHost)
-            yield return new ReportFinding(StationId.Site, "What falls from it falls into the water: deep water, unless you can stand in it everywhere it goes.");
-        if (b.Rig.Survey.BeyondOutline == Answer.NotAsked && host.Motion is { Still: false, Wet: false } && host.Published.Wheels.Count > 0
-            && b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople && Beyond(b, host, Ends, Sides) is { } out_)
-            b.Unmeasured.Add($"May the {What(b.Rig, out_)} stand out beyond the {host.Name.ToLowerInvariant()} there? The rules of the road or the event say.");
+            yield return new ReportFinding(StationId.Site, "What falls from it falls into the water: deep water, unless you can stand in it "
+                + "everywhere it goes.");
         if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b, host) is { } part)
             yield return new ReportFinding(part.Station, $"The {What(b.Rig, part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, "
                 + $"which the rules of the day refuse.", Blocks: true);
     }
+
+    /// <summary>Whether what stands out beyond a vehicle may, where others are about and nobody has said; null where there is nothing to ask.</summary>
+    internal static string? Asks(RigBuilder b, Host host) =>
+        b.Rig.Survey.BeyondOutline == Answer.NotAsked && host.Motion is { Still: false, Wet: false } && host.Published.Wheels.Count > 0
+            && b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople && Beyond(b, host, Ends, Sides) is { } part
+            ? $"May the {What(b.Rig, part)} stand out beyond the {host.Name.ToLowerInvariant()} there? The rules of the road or the event say." : null;
 
     /// <summary>The shape that comes nearest to a zone, and by how much, m (0 inside); null when none is within its swing.</summary>
     private static (FigureShape? Shape, double Margin) Nearest(RigBuilder b, KeepClear zone)

@@ -135,7 +135,8 @@ public static class Adviser
                 if (Math.Abs(at[0]) > built.Surface.HalfU || Math.Abs(at[1]) > built.Surface.HalfV)
                     continue;
                 var way = (along ? built.Surface.U : built.Surface.V) * Math.Sign(by);
-                yield return ($"moved-{(along ? "along" : "across")}-{by * 100:0}", "site", $"Moved {QuantityText.Of(Math.Abs(by), Dimension.Length)} {Towards(way)}",
+                yield return ($"moved-{(along ? "along" : "across")}-{by * 100:0}", "site",
+                    $"Moved {QuantityText.Of(Math.Abs(by), Dimension.Length)} {Towards(way)}",
                     rig with { At = at });
             }
         if (built.Joints.Where(j => !j.Sleeved && j.Layers.Any(l => l.Hollow is not null)).Select(j => j.Id).ToHashSet()

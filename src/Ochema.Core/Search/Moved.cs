@@ -28,7 +28,8 @@ public static class Moved
         if (rig.Straps.Count == 0)
             return rig;
         var bare = rig with { Straps = [] };
-        if (Trials.Each([(With: rig, Without: bare)], p => Better(Assessor.Assess(p.With, stock), Assessor.Assess(p.Without, stock)) ? p.With : null, default).Count > 0)
+        // A strap that would have no length there cannot be computed: it is off too.
+        if (Trials.Each([rig], r => Better(Assessor.Assess(r, stock), Assessor.Assess(bare, stock)) ? r : null, default).Count > 0)
             return rig;
         said.Add(rig.Straps.Count == 1 ? "Its strap is off: from where it could end it would cost more than it keeps."
             : "Its straps are off: from where they could end they would cost more than they keep.");
@@ -52,8 +53,8 @@ public static class Moved
             if (TetherPlan.For(b, "camera") is { } plan)
             {
                 rig = TetherPlan.With(b, plan.Tether);
-                said.Add($"{idle.Name} goes {Words.To(b.Host.Anchors.FirstOrDefault(a => a.Id == plan.Tether.To.Anchor)?.Name ?? "the rig itself")}: where it was "
-                    + "tied it would keep nothing.");
+                var end = b.Host.Anchors.FirstOrDefault(a => a.Id == plan.Tether.To.Anchor)?.Name ?? "the rig itself";
+                said.Add($"{idle.Name} goes {Words.To(end)}: where it was tied it would keep nothing.");
             }
             else
             {

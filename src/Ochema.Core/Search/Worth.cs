@@ -38,11 +38,12 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
                 (better > 0 ? gains : trades).Add(says(before, after));
         }
         var (a, b) = (now.Verdict, with.Verdict);
-        Compare(a, b, (x, y) => $"{Word(y)}, was {(x.Why is Why.Moves or Why.Refused ? Word(x) : x.Word == Verdict.LetsGo ? "letting go" : x.Word == Verdict.Tight ? "tight" : "holding")}", (Rank(b) - Rank(a)) switch { > 0 => Rank(b) > 0 ? 1 : 0, < 0 => -1, _ => 0 });
+        Compare(a, b, (x, y) => $"{Words.Inside(VerdictHeadline.Word(y))}, was {Was(x)}",
+            (Rank(b) - Rank(a)) switch { > 0 => Rank(b) > 0 ? 1 : 0, < 0 => -1, _ => 0 });
         // Of what is refused no speed and no share of a load is known that anything could be better than.
         var known = Rank(a) >= 0 && Rank(b) >= 0;
-        Compare(a.LimitSpeed, b.LimitSpeed, (x, y) => $"lets go {At(y)}, was {Bare(x, "none")}", known ? Higher(a.LimitSpeed, b.LimitSpeed) : 0);
-        Compare(a.TightSpeed, b.TightSpeed, (x, y) => $"holds {To(y)}, was {Bare(x, "no end")}", known ? Higher(a.TightSpeed, b.TightSpeed) : 0);
+        Compare(a.LimitSpeed, b.LimitSpeed, (x, y) => $"lets go {At(y)}, was {Said(x, "none")}", known ? Higher(a.LimitSpeed, b.LimitSpeed) : 0);
+        Compare(a.TightSpeed, b.TightSpeed, (x, y) => $"holds {To(y)}, was {Said(x, "no end")}", known ? Higher(a.TightSpeed, b.TightSpeed) : 0);
         Compare(a.Use, b.Use, (x, y) => $"{y:P0} used, was {x:P0}", !known ? 0 : b.Use < a.Use - Use ? 1 : b.Use > a.Use + Use ? -1 : 0);
         var (lost, kept) = (LetsGo(now), LetsGo(with));
         var survived = States(lost.Where(s => !kept.ContainsKey(s.Key)), "survives").ToList();
@@ -58,7 +59,8 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
             .Select(r => $"{Words.Inside(r.Piece)} is kept by enough"));
         var words = gains.Count + trades.Count;
         for (var i = 0; i < Math.Min(now.Sharpness.Numbers.Count, with.Sharpness.Numbers.Count); i++)
-            Compare(now.Sharpness.Numbers[i], with.Sharpness.Numbers[i], (x, y) => $"{y.Id} {Words.Inside(y.Word.ToString())}, was {Words.Inside(x.Word.ToString())}",
+            Compare(now.Sharpness.Numbers[i], with.Sharpness.Numbers[i],
+                (x, y) => $"{y.Id} {Words.Inside(y.Word.ToString())}, was {Words.Inside(x.Word.ToString())}",
                 Poor(now.Sharpness.Numbers[i].Word) - Poor(with.Sharpness.Numbers[i].Word));
         // Where the picture's words say it, nobody needs the frequency.
         if (gains.Count + trades.Count == words && now.Frequencies.Count > 0 && with.Frequencies.Count > 0)
@@ -80,20 +82,22 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
         };
     }
 
-    private static int Rank(VerdictReport v) => v.Why is Why.Moves ? -2 : v.Why is Why.Refused ? -1 : v.Word switch { Verdict.LetsGo => 0, Verdict.Tight => 1, _ => 2 };
+    private static int Rank(VerdictReport v) => v.Why is Why.Moves ? -2 : v.Why is Why.Refused ? -1
+        : v.Word switch { Verdict.LetsGo => 0, Verdict.Tight => 1, _ => 2 };
 
-    private static string Word(VerdictReport v) => v.Why switch
+    /// <summary>What it was, after "was".</summary>
+    private static string Was(VerdictReport v) => v.Why == Why.Refused ? "refused" : v.Word switch
     {
-        Why.Moves => "moves freely",
-        Why.Refused => "refused",
-        _ => v.Word switch { Verdict.LetsGo => "lets go", Verdict.Tight => "tight", _ => "holds" },
+        Verdict.LetsGo => "letting go",
+        Verdict.Tight => "tight",
+        _ => "holding",
     };
 
     private static string At(double? speed) => speed is { } v ? $"at {QuantityText.Of(v, Dimension.Speed)}" : "at no speed looked at";
 
     private static string To(double? speed) => speed is { } v ? $"to {QuantityText.Of(v, Dimension.Speed)}" : "as far as was looked";
 
-    private static string Bare(double? speed, string none) => speed is { } v ? QuantityText.Of(v, Dimension.Speed) : none;
+    private static string Said(double? speed, string none) => speed is { } v ? QuantityText.Of(v, Dimension.Speed) : none;
 
     private static int Higher(double? before, double? after) =>
         (after ?? double.MaxValue) > (before ?? double.MaxValue) + Speed ? 1 : (after ?? double.MaxValue) < (before ?? double.MaxValue) - Speed ? -1 : 0;
@@ -117,5 +121,6 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
     /// <summary>A finding without its numbers: the same thing said of another size is no news.</summary>
     private static string Bare(string text) => string.Concat(text.Where(c => !char.IsDigit(c) && c is not ('.' or '-' or '%')));
 
-    private static string First(string text) => text.IndexOf(". ", StringComparison.Ordinal) is > 0 and var end ? Words.Inside(text[..end]) : Words.Inside(text.TrimEnd('.'));
+    private static string First(string text) => text.IndexOf(". ", StringComparison.Ordinal) is > 0 and var end
+        ? Words.Inside(text[..end]) : Words.Inside(text.TrimEnd('.'));
 }

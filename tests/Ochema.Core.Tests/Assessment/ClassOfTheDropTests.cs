@@ -19,7 +19,8 @@ public sealed class ClassOfTheDropTests
         Assert.Equal(["tether", "tether 2", "tether 3"], camera.By);
         Assert.Contains(camera.NotCounted, n => n.StartsWith("its clip: ", StringComparison.Ordinal));
         // On own ground the same clip does.
-        Assert.Contains("its clip", Assess(rig with { Run = rig.Run with { Consequence = Consequence.OwnGround } }).Retentions.Single(r => r.Station == "camera").By);
+        var ground = rig with { Run = rig.Run with { Consequence = Consequence.OwnGround } };
+        Assert.Contains("its clip", Assess(ground).Retentions.Single(r => r.Station == "camera").By);
         var screwed = RigFiles.Named("bridle");
         Assert.Contains("its screw", Assess(screwed).Retentions.Single(r => r.Station == "camera").By);
         Assert.DoesNotContain("its screw", Assess(screwed with { Run = screwed.Run with { Consequence = Consequence.OnPeople } })

@@ -71,7 +71,8 @@ public class BookFormulaTests
         foreach (var (rig, c) in found)
         {
             var terms = c.Working!.Terms.ToDictionary(t => t.Symbol, t => t.Value);
-            var value = book.Use(s => terms.TryGetValue(s.TrimEnd('?'), out var v) ? v : s.EndsWith('?') ? double.PositiveInfinity : throw new Xunit.Sdk.XunitException($"{rig} {c.Id} has no term {s}"));
+            var value = book.Use(s => terms.TryGetValue(s.TrimEnd('?'), out var v) ? v
+                : s.EndsWith('?') ? double.PositiveInfinity : throw new Xunit.Sdk.XunitException($"{rig} {c.Id} has no term {s}"));
             if (!double.IsNaN(value) && c.Use < Check.MostUse)
                 Near.Share(Math.Max(0, value), c.Use, 1e-6, $"{rig} {c.Id}: {book.Source}");
         }

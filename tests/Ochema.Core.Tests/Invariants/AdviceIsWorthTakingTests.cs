@@ -28,10 +28,12 @@ public sealed class AdviceIsWorthTakingTests
             Assert.True(with.Cost <= now.Cost + 0.51 || Told("dearer"), change.Id);
             var lost = now.LetGo.Where(l => l.Verdict == Verdict.LetsGo).Select(l => l.Id).ToHashSet();
             var more = with.LetGo.Where(l => l.Kind != "intact" && l.Verdict == Verdict.LetsGo && !lost.Contains(l.Id)).ToList();
-            Assert.True(more.Count == 0 || change.Trades.Any(t => t.StartsWith("lets go ", StringComparison.Ordinal) || t.Contains("nothing keeps it", StringComparison.Ordinal)),
+            Assert.True(more.Count == 0 || change.Trades.Any(t => t.StartsWith("lets go ", StringComparison.Ordinal)
+                || t.Contains("nothing keeps it", StringComparison.Ordinal)),
                 $"{change.Id} lets go {string.Join(", ", more.Select(m => m.Title))}: {string.Join("; ", change.Trades)}");
             // A piece that lets go where it did not is offered only where the whole gets a better word.
-            Assert.True(more.Count == 0 || with.Verdict.Word < now.Verdict.Word || with.Verdict.Why != now.Verdict.Why, $"{change.Id} lets go {more.FirstOrDefault()?.Title}");
+            Assert.True(more.Count == 0 || with.Verdict.Word < now.Verdict.Word || with.Verdict.Why != now.Verdict.Why,
+                $"{change.Id} lets go {more.FirstOrDefault()?.Title}");
             Assert.All(with.Retentions.Where(r => r.Has < r.Needs), r => Assert.Contains(now.Retentions, o => o.Piece == r.Piece && o.Has < o.Needs));
         }
     }

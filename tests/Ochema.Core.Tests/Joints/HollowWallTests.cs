@@ -44,7 +44,8 @@ public sealed class HollowWallTests
         foreach (var shape in new[] { SectionShape.RoundTube, SectionShape.SquareTube })
             for (var i = 1; i < 10; i++)
             {
-                Assert.True(new HollowWall(shape, 0.03, 0.001 + i * 1e-4).Yields(0.012, 1e8) > new HollowWall(shape, 0.03, 0.001 + (i - 1) * 1e-4).Yields(0.012, 1e8));
+                Assert.True(new HollowWall(shape, 0.03, 0.001 + i * 1e-4).Yields(0.012, 1e8)
+                    > new HollowWall(shape, 0.03, 0.001 + (i - 1) * 1e-4).Yields(0.012, 1e8));
                 Assert.True(new HollowWall(shape, 0.03, 0.002).Yields(0.003 * i, 1e8) >= new HollowWall(shape, 0.03, 0.002).Yields(0.003 * (i - 1), 1e8));
             }
     }

@@ -48,7 +48,8 @@ public sealed partial class BuildPlanTests
         // What nobody gets at later is screwed on at the bench, before the base has its place.
         var placed = steps.Where(s => s.Work == Work.Place && s.Station == "base").Select(s => s.Number).DefaultIfEmpty(0).Max();
         if (b.Tethers.Exists(t => t.Choice.To.Anchor != AnchorEnd.OnReach))
-            Assert.All(steps.Where(s => s.Work == Work.Fit && s.Number > placed && RigPath.Kind(s.Station) is "reach" or "head"), s => Assert.True(s.Number > first, s.Title));
+            Assert.All(steps.Where(s => s.Work == Work.Fit && s.Number > placed && RigPath.Kind(s.Station) is "reach" or "head"),
+                s => Assert.True(s.Number > first, s.Title));
         if (b.Tethers.Count == 0)
             Assert.DoesNotContain(steps.Where(s => s.Work == Work.Camera), s => s.How.Contains("tether", StringComparison.Ordinal));
     }

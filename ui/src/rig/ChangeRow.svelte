@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Change } from '../api/client';
-  import { difference, fill, limitText, quantity } from '../parts/quantity';
+  import { capital, difference, fill, limitText, quantity } from '../parts/quantity';
   import { changeText } from '../parts/verdict';
   import { getSession } from '../state/session.svelte';
 
@@ -28,6 +28,9 @@
     <b class="word-{change.verdict} text-right">
       {limitText(change.limitSpeed, session.doc.host)}
     </b>
+    {#if change.verdict !== 'holds'}<span class="col-span-2 text-xs font-semibold word-{change.verdict}"
+        >{capital(changeText(change))}</span
+      >{/if}
     {#if gains.length || trades.length}
       {#if gains.length}<span class="col-span-2 text-xs" data-gains><b>+</b> {list(gains)}</span>{/if}
       {#if trades.length}<span class="text-quiet col-span-2 text-xs" data-trades><b>−</b> {list(trades)}</span>{/if}

@@ -35,8 +35,8 @@ public sealed record GlassClamp : BaseKind
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Place, "Clamp it on the raised pane",
-            "Pane down until a hand's breadth of it shows above the door: short, it is stiff. Both pads clean, closed by fingers only: glass is never loaded hard. Engine off; "
-                + "off the door before driving.")
+            "Pane down until a hand's breadth of it shows above the door: short, it is stiff. Both pads clean, closed by fingers only: glass is never loaded "
+                + "hard. Engine off; off the door before driving.")
         {
             Tools = ["cloth"],
             Minutes = 2,

@@ -21,7 +21,8 @@ public sealed record FluidHead : HeadKind
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Set, "Level the head",
-            "Bowl or base by its bubble on level ground, then lock. " + (b.Host.Motion.Still ? "Drag on, locks on before it is let go of." : "Drag on, locks on for driving."))
+            "Bowl or base by its bubble on level ground, then lock. "
+                + (b.Host.Motion.Still ? "Drag on, locks on before it is let go of." : "Drag on, locks on for driving."))
         {
             Tools = ["level"],
             Minutes = 4,

@@ -88,7 +88,7 @@ public sealed record FoldingArm : ReachKind
     /// <summary>Force, N, that the link's wall bears under the bolt's washer, or its sleeve.</summary>
     private static double Bears(RigBuilder b, SectionRow row, Material metal, Fastener bolt, string joint) =>
         b.Rig.Joints.TryGetValue(joint, out var own) && own.Sleeve == Answer.Yes ? HollowWall.SleeveBears(bolt)
-            : HollowWall.Of(row) is { } wall ? wall.Yields(Hardware.Washer(bolt).Width, metal.YieldStrength) / HollowWall.DentsBefore
+            : HollowWall.Of(row) is { } wall ? wall.Dents(Hardware.Washer(bolt).Width, metal.YieldStrength)
             : double.PositiveInfinity;
 
     internal override IEnumerable<Move> Moves(Catalogue stock)
@@ -190,7 +190,8 @@ public sealed record FoldingArm : ReachKind
             var holds = Math.Min(Holds(i), Bears(b, row, metal, bolt, Screw(i)) * Arm(row.Width));
             var drawn = Drawn(holds, row.Width);
             if (holds < Holds(i) - 1e-9)
-                b.Findings.Add(new ReportFinding(reach, $"{title}: the tube's wall dents before it is as tight as {QuantityText.Of(Holds(i), Dimension.Torque)}: "
+                b.Findings.Add(new ReportFinding(reach, $"{title}: the tube's wall dents before it is as tight as "
+                    + $"{QuantityText.Of(Holds(i), Dimension.Torque)}: "
                     + $"counted as {QuantityText.Of(holds, Dimension.Torque)}. A sleeve round the bolt inside the tube lets it be drawn tighter.", false));
             b.Links.Add((b.Own($"pivot-{i + 1}-spring"), reach, Words.Inside(title)));
             b.Checks.Add(new TurnsByFriction(b, reach, new(pivot), $"{title} turns", spring, axis, holds, "as you set it: scale × link when it turns"));
