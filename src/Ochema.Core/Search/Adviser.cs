@@ -39,8 +39,14 @@ public static class Adviser
         if (list.Count == 0)
             return [];
         var now = Assessor.Assess(rig, stock);
-        return Trials.Each(list, c => Worth.Of(now, Assessor.Assess(c.Document, stock)) is var worth && offered && (!worth.Helps || worth.Harms) ? null
-            : c with { Gains = worth.Gains, Trades = worth.Trades }, stop);
+        return Trials.Each(list, c =>
+        {
+            var with = Assessor.Assess(c.Document, stock);
+            var worth = Worth.Of(now, with);
+            // Its limit is the one that it will have: what keeps its pieces is part of it as the loads are.
+            return offered && (!worth.Helps || worth.Harms) ? null
+                : c with { Gains = worth.Gains, Trades = worth.Trades, LimitSpeed = with.Verdict.LimitSpeed };
+        }, stop);
     }
 
     /// <summary>A tether where a piece is kept by too little, when that mends the verdict.</summary>

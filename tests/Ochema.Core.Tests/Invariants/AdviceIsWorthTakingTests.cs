@@ -18,6 +18,7 @@ public sealed class AdviceIsWorthTakingTests
         {
             Assert.NotEmpty(change.Gains);
             var with = Assessor.Assess(change.Document, Catalogue.Shipped);
+            Assert.Equal(with.Verdict.LimitSpeed, change.LimitSpeed);
             Assert.True(with.Verdict.Why is not (Why.Refused or Why.Moves) || with.Verdict.Why == now.Verdict.Why, $"{change.Id}: {with.Verdict.Text}");
             // Use, speeds, mass and cost: worse by more than nothing is told.
             bool Told(string part) => change.Trades.Any(t => t.Contains(part, StringComparison.Ordinal));
