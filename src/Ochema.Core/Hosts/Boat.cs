@@ -43,6 +43,7 @@ public sealed class Boat(string id, string name, double length, double beam, dou
         {
             Reference = 8,
             Growth = 1,
+            NodsAbout = length / 2,
             Source = "judgement, 0.3–3 ×; grows with the speed",
             Engine = engine,
             Propeller = engine is null ? null : new Propeller(3, 0.5, 0.6),

@@ -101,7 +101,7 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
         Names = new("the car rocking forward", "the car rocking back", "the car rocking to the left", "the car rocking to the right", "a door shut", "a door slammed"),
     };
 
-    /// <summary>Wind and people rock it on its tyres.</summary>
+    /// <summary>Who sits in it rocks it on its tyres.</summary>
     public static TabulatedShake Rocking { get; } =
         new("rocking on its tyres", [(0.3, 0.0002), (1, 0.002), (2, 0.004), (4, 0.001), (10, 0.00008), (40, 0.00001), (200, 0.000001)], 0.7, 0.7, new("rocking on its tyres", 1, 3), [0.7, 1, 1.6]) { Source = "judgement, 0.2–5 ×" };
 
@@ -117,7 +117,14 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
 
     public override MotionProfile Motion => Standing;
 
-    public override ShakeProfile Shake => Rocking;
+    private readonly ParkedShake shake = new(Rocking,
+        ParkedShake.Body.On(Rolling.Wheels, 2 * (shape.HalfWidth - Track), shape.Nose - shape.Tail, shape.RoofFront.Z - Sill));
+
+    public override ShakeProfile Shake => shake;
+
+    /// <summary>A wheel's middle inside the car's side, and its side over the ground, m (judgement).</summary>
+    private const double Track = 0.12;
+    private const double Sill = 0.25;
 
     public override Drive Drive => Drive.Wind();
 

@@ -26,6 +26,7 @@ public sealed class SailingBoat : Host
         {
             Reference = 8,
             Growth = 1,
+            NodsAbout = Half,
             Source = "judgement, 0.3–3 ×; grows with the speed",
         };
 

@@ -18,6 +18,12 @@ public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequenc
     /// <summary>Published or judgement, with range.</summary>
     public string Source { get; init; } = "judgement, 0.3–3 ×";
 
+    /// <summary>
+    /// How far ahead lies what it turns about as it goes up and down, m: half a hull that rides on waves, where the eyes rest. Its vertical movement over this
+    /// is its nodding, which no mount takes away; infinite where it does not turn.
+    /// </summary>
+    public double NodsAbout { get; init; } = double.PositiveInfinity;
+
     public Engine? Engine { get; init; }
 
     public Propeller? Propeller { get; init; }
@@ -25,7 +31,9 @@ public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequenc
     public override IReadOnlyList<RandomShake> Random(Going going, double speed)
     {
         var amplitude = Goings[Math.Min((int)going, Goings.Count - 1)] * (Growth > 0 ? Math.Pow(speed / Reference, Growth) : 1);
-        return amplitude <= 0 ? [] : [new("carried", Label, f => amplitude * amplitude * SpectrumTable.At(Table, f), Along, Across, Source, Growth)];
+        double Carries(double f) => amplitude * amplitude * SpectrumTable.At(Table, f);
+        return amplitude <= 0 ? []
+            : [new("carried", Label, Carries, Along, Across, Source, Growth) { Nodding = f => Carries(f) / Math.Pow(2 * Math.PI * f, 4) / (NodsAbout * NodsAbout) }];
     }
 
     public override double? Revolutions(double speed) => Engine?.Rpm(speed);
