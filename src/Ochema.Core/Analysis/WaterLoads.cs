@@ -47,12 +47,23 @@ internal sealed class WaterLoads
         (into[at], into[at + 1], into[at + 2]) = (Water.Pressure(speed), Water.Density * speed, 0.5 * Water.Density);
     }
 
-    /// <summary>Pressure of water on the camera in a case, Pa; 0 where it does not reach it.</summary>
+    /// <summary>Pressure of water on the camera in a case, Pa, a slam's push with it; 0 where it does not reach it.</summary>
     public double OnCamera(RigCase c, double speed)
     {
         var z = b.Position(b.Camera.Node).Z;
-        return Columns.Count == 0 || c.AtRest || !(c.Dunk || z < 0) ? 0 : Water.Pressure(speed + wave.Speed(z));
+        if (Columns.Count == 0 || c.AtRest || !(c.Dunk || z < 0))
+            return 0;
+        var meets = speed + wave.Speed(z);
+        var area = b.Faces.Where(x => x.Node == b.Camera.Node).Sum(x => x.BoxForce(MotionProfile.WindDirection(0)).Length);
+        return Water.Pressure(meets) + (c.Dunk && z < wave.Amplitude ? Water.Hit(area / Drag.Cube, meets) / area : 0);
     }
+
+    /// <summary>
+    /// What a slam on a small face adds to its drag in the column of a power of the wave's speed: ω·ρ·W·(V + u) is W·ω of ρ·V and 2·W·ω·u of ½·ρ, with W
+    /// the water pushed aside.
+    /// </summary>
+    private static double Hit(double area, double u, int power) =>
+        power == 0 ? 0 : power * Math.Pow(u, power - 1) * Water.PushedAside(area) * Water.Sways;
 
     /// <summary>
     /// Lift of what is under water, N/m: its displaced water, and the weight of the water that it carries along, which is mass in the
@@ -81,13 +92,17 @@ internal sealed class WaterLoads
                 // Spray and the top of a wave reach the cameras wherever they stand.
                 var z = b.Position(face.Node).Z;
                 if (z < upTo || (slam && (face.Node == b.Camera.Node || face.Node == b.SecondCamera?.Node)))
-                    yield return (-1, face.Node, Math.Pow(wave.Speed(z), power) * face.BoxForce(flow));
+                {
+                    var (u, force) = (wave.Speed(z), face.BoxForce(flow));
+                    var hit = slam && z < upTo && force.Length > 0 ? Hit(force.Length / Drag.Cube, u, power) / force.Length : 0;
+                    yield return (-1, face.Node, (Math.Pow(u, power) + hit) * force);
+                }
             }
             else
             {
                 var (from, to) = (b.Position(b.StartOf(face.Member)).Z, b.Position(b.EndOf(face.Member)).Z);
                 if (Water.Share(from, to, upTo) is > 0 and var share)
-                    yield return (face.Member, new(-1), share * Along(Math.Min(from, upTo), Math.Min(to, upTo), power) * (slam ? Water.Slam : 1)
+                    yield return (face.Member, new(-1), share * Along(Math.Min(from, upTo), Math.Min(to, upTo), power) * (slam ? (face.Round ? Water.RoundSlam : Water.FlatSlam) / face.Coefficient : 1)
                         * Drag.OnMember(flow, system.Beams[face.Member].AxisX, face.Width, face.Coefficient));
             }
     }
