@@ -358,10 +358,7 @@ public sealed record ScrewJoint
 
     /// <summary>Preload, N, that stays: never more than the thread and the walls of tubes hold, and less once soft layers have crept.</summary>
     public double Preload => Math.Min(Math.Min(Tightened, WallBears), Math.Min(Thread.ProofLoad, StripLoad))
-        * (Layers.Any(l => l.Role == LayerRole.Soft) ? SoftKeeps : 1);
-
-    /// <summary>Share of the preload that soft layers keep after the first run (judgement, 0.3–0.8).</summary>
-    private const double SoftKeeps = 0.5;
+        * (Layers.Any(l => l.Role == LayerRole.Soft) ? FrictionGrip.SoftKeeps : 1);
 
     /// <summary>The screw looked at, m.</summary>
     public double ScrewLength

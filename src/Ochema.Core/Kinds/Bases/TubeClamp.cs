@@ -67,10 +67,11 @@ public sealed record TubeClamp : BaseKind
             Minutes = 3,
         },
         new(Work.Place, "Clamp it on the bar",
-            $"Wipe the bar dry. Rubber all the way round, clamp closed evenly, {QuantityText.Of(Torque, Dimension.Torque)}. Mark a "
-                + "line over clamp and bar: it tells whether it has turned.")
+            $"Wipe the bar dry. {(Lining == ClampLining.Rubber ? "Rubber all the way round, clamp" : "Clamp bare on the bar,")} closed evenly, "
+                + $"{QuantityText.Of(Torque, Dimension.Torque)}{(Lining == ClampLining.Rubber ? ", again after the first minutes" : "")}. Mark a line over "
+                + "clamp and bar: it tells whether it has turned.")
         {
-            Reads = [nameof(Torque)],
+            Reads = [nameof(Torque), nameof(Lining)],
             Tools = ["cloth", "spanners", "marker"],
             Minutes = 5,
             Beware = "No cable, hose or brake line between clamp and bar.",
@@ -81,20 +82,21 @@ public sealed record TubeClamp : BaseKind
     {
         ClampParts.Range(b, Smallest, Largest);
         var d = ClampParts.Diameter(b);
-        var friction = Lining == ClampLining.Rubber ? ClampParts.Rubber(b) : ClampParts.Metal(b);
         var thread = b.Stock.Find<Fastener>("fasteners", "m8");
-        var closing = Threads.Preload(Torque, thread.MajorDiameter);
+        var soft = Lining == ClampLining.Rubber;
+        var friction = soft ? ClampParts.Rubber(b) : ClampParts.Metal(b);
+        var closing = Threads.Preload(Torque, thread.MajorDiameter) * (soft ? FrictionGrip.SoftKeeps : 1);
         var capacity = FrictionGrip.Halves(closing, d, friction);
         var n = (int)Math.Round(Count);
         var clamp = b.Fitting("tube-clamp");
         var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}",
             n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, clamp.Mass, 0.02,
-            rocking: Lining == ClampLining.Rubber ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
+            rocking: soft ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
         foreach (var h in holds)
         {
             if (!b.HoldsGone)
             {
-                var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}";
+                var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}" + (soft ? ", half of it once the rubber has relaxed" : "");
                 b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U,
                     capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Rig.Site.RubsWhy}"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
