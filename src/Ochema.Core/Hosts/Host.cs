@@ -1,4 +1,5 @@
 using Ochema.Core.Loads;
+using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Hosts;
 
@@ -66,11 +67,19 @@ public abstract class Host
     /// <summary>The surface of a site; <paramref name="site"/> may carry edited measures.</summary>
     public abstract PanelSurface Surface(Site site);
 
+    /// <summary>What it has that is not asked of others.</summary>
+    public IReadOnlyList<HostTrait> Traits =>
+    [
+        HostTrait.None,
+        .. Shake.Revolutions(0) is not null ? [HostTrait.Engine] : Array.Empty<HostTrait>(),
+        .. Motion.Turning is { Swings: false } ? [HostTrait.Balanced] : Array.Empty<HostTrait>(),
+    ];
+
     /// <summary>Everything published about it.</summary>
     public HostPreset Published => published ??= new(
         Id, Name, Kind, Sites, Anchors, [.. Sites.Select(s => PanelFrame.Of(s.Id, Surface(s)))],
             [.. Drawing().Concat(People.SelectMany(p => p.Surfaces())).Select(Rounded)], Wheels(), Cautions,
-            Zones, Drive, Motion.Over, Motion.Factors, Shake.Revolutions(0) is not null, Motion.Bumps.Count,
+            Zones, Drive, Motion.Over, Motion.Factors, Traits, Motion.Bumps.Count,
             [.. People.Select(p => new HostPerson(p.Id, p.Name, p.Head.ToArray()))], Backdrop, GroundHeight);
 
     /// <summary>A drawing to the millimetre: a third of the bytes.</summary>

@@ -81,7 +81,7 @@ public sealed class RopeWay : Host
     protected override IReadOnlyList<Anchor> MakeAnchors() =>
     [
         // A second, slack rope above or beside the first: its hook slides along.
-        new("slack-rope", "Slack second rope beside the run", [-Half, 0.35, Height + 0.1], [Half, 0.35, Height + 0.1], 1500),
+        new("slack-rope", "Slack second rope beside the run", [-Half, 0.35, Height + 0.1], [Half, 0.35, Height + 0.1]) { Hung = true },
     ];
 
     protected override IReadOnlyList<HostSurface> Drawing() =>

@@ -139,6 +139,9 @@ public sealed record Site
 /// <param name="Holds">N that such a point usually holds (judgement, 0.5–2 ×); null when that has to be asked.</param>
 public sealed record Anchor(string Id, string Name, double[] A, double[] B, double? Holds = null)
 {
+    /// <summary>True for a line that is no part of the host: the rig brings it, and it is hung first.</summary>
+    public bool Hung { get; init; }
+
     /// <summary>The place at a share 0…1 along it.</summary>
     internal Structure.Vec3 At(double t) => (1 - t) * Structure.Vec3.From(A) + t * Structure.Vec3.From(B);
 }
@@ -157,12 +160,12 @@ public sealed record PanelFrame(string Site, double[] Origin, double[] U, double
 }
 
 /// <summary>A host as published: its sites, closed points and drawing.</summary>
-/// <param name="HasEngine">False where engine speed has nothing to say.</param>
+/// <param name="Traits">What it has that is not asked of others.</param>
 /// <param name="Drive">What its speed is, and how fast it goes: no run is faster and no limit is looked for beyond.</param>
 /// <param name="Goings">How many of the goings it knows, smoothest first; rougher ones count as the roughest.</param>
 public sealed record HostPreset(
     string Id, string Name, string Kind, IReadOnlyList<Site> Sites, IReadOnlyList<Anchor> Anchors,
     IReadOnlyList<PanelFrame> Frames, IReadOnlyList<HostSurface> Surfaces, IReadOnlyList<HostWheel> Wheels, IReadOnlyList<string> Cautions,
     IReadOnlyList<KeepClear> Zones, Drive Drive, Loads.GoingWords Going,
-        IReadOnlyList<Loads.MotionFactor> Motion, bool HasEngine, int Goings,
+        IReadOnlyList<Loads.MotionFactor> Motion, IReadOnlyList<HostTrait> Traits, int Goings,
     IReadOnlyList<HostPerson> People, Backdrop Backdrop, double GroundHeight);

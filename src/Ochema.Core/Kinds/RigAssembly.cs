@@ -2,6 +2,7 @@ using Ochema.Core.Checks;
 using Ochema.Core.Joints;
 using Ochema.Core.Kinds.Cameras;
 using Ochema.Core.Kinds.Lines;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 namespace Ochema.Core.Kinds;
@@ -48,6 +49,8 @@ public static class RigAssembly
         b.Findings.AddRange(Survey.Findings(rig, b.Host, b.Stock));
         b.Findings.AddRange(StrapPull.Findings(b));
         b.Findings.AddRange(Flung.Findings(b));
+        if (Counterweight.Of(b) is { } against)
+            b.Parts.Own(new(StationId.Site, "counterweight"), "Counterweight", against.Mass);
         b.Findings.AddRange(InWash.Findings(b));
         b.Findings.AddRange(Clearance.Findings(b, b.Host));
         if (Clearance.Asks(b, b.Host) is { } asks)

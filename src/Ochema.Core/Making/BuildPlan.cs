@@ -140,6 +140,8 @@ internal static class BuildPlan
             if (camera.InShoe is { } shoe)
                 yield return HouseSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera : b.Rig.Camera);
         }
+        if (HouseSteps.Balanced(b) is { } balanced)
+            yield return balanced;
         foreach (var step in own.Where(s => s.Step.Work == Work.Set))
             yield return step;
         yield return new("rig", HouseSteps.Level);

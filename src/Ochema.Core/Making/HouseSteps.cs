@@ -44,6 +44,36 @@ internal static class HouseSteps
         Piece = "mains",
     });
 
+    /// <summary>What balances the rig on a host that turns; null where nothing does.</summary>
+    public static StationStep? Balanced(RigBuilder b) => Counterweight.Of(b) is not { } against ? null
+        : new("site", new(Work.Set, "Balance it: a counterweight opposite",
+            $"{QuantityText.Of(against.Planned, Dimension.Mass)} on the other side of the axis, {QuantityText.Of(against.At, Dimension.Length)} from it: sand in "
+                + "a sewn bag, tied twice round what turns; it is flung off as the camera is. Half a turn by hand, let go: it stays where it is left, "
+                + "whichever way it lies.")
+        {
+            Tools = ["scale", "tape"],
+            Minutes = 10,
+            Piece = "counterweight",
+            Wrong = "It swings back: more opposite, or farther out.",
+        })
+        {
+            Readings =
+            [
+                Of(nameof(RunConditions.Counterweight), b.Rig.Run.Counterweight), Of(nameof(RunConditions.CounterweightAt), b.Rig.Run.CounterweightAt),
+            ],
+        };
+
+    /// <summary>What is read off of the conditions.</summary>
+    private static Reading Of(string property, double? value)
+    {
+        var d = MeasureReader.Declared(typeof(RunConditions)).First(m => m.Property.Name == property);
+        var m = d.Measure!;
+        return new($"run.{d.Name}", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, value)
+        {
+            UsualTo = double.IsFinite(m.UsualTo) ? m.UsualTo : null,
+        };
+    }
+
     public static StationStep LookOver(RigBuilder b)
     {
         var asks = Questions.Of(b.Rig, b.Host).Select(q => q.Ask);

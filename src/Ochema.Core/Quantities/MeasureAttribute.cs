@@ -32,11 +32,27 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
     /// </summary>
     public string Of { get; init; } = "";
 
+    /// <summary>Only asked on hosts that have this; every host has <see cref="HostTrait.None"/>.</summary>
+    public HostTrait Trait { get; init; }
+
     /// <summary>Smaller values, SI, are asked about before they are taken.</summary>
     public double UsualFrom { get; init; } = double.NegativeInfinity;
 
     /// <summary>Larger values, SI, are asked about before they are taken.</summary>
     public double UsualTo { get; init; } = double.PositiveInfinity;
+}
+
+/// <summary>What some hosts have and others have not, so that it is not asked there.</summary>
+public enum HostTrait
+{
+    /// <summary>Asked everywhere.</summary>
+    None,
+
+    /// <summary>An engine that runs.</summary>
+    Engine,
+
+    /// <summary>It turns round and round, and has to be balanced.</summary>
+    Balanced,
 }
 
 /// <summary>A choice of a catalogue row.</summary>

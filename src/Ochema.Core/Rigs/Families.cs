@@ -31,6 +31,9 @@ public abstract record BaseKind : StationKind
     /// <summary>True where it hangs on lines: with one gone it swings over and hangs on the others, and does not fall.</summary>
     internal virtual bool Hangs => false;
 
+    /// <summary>The slack line that can be hung beside it, for a tether to run along; null where there is none.</summary>
+    internal virtual SlackLine? HungBeside(RigBuilder b) => null;
+
     /// <summary>What it asks of a place.</summary>
     [JsonIgnore]
     public abstract Grip Grip { get; }

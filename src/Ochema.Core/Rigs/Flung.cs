@@ -29,10 +29,10 @@ internal static class Flung
             $"At {(spin.Swings ? "its lowest" : FormattableString.Invariant($"{spin.Rpm(speed):0} turns a minute"))} the camera is pulled outwards by "
                 + $"{QuantityText.Of(rate * rate * camera, Dimension.Acceleration)}, the whole rig by "
                     + $"{QuantityText.Of(mass * rate * rate * out_, Dimension.Force)}.");
-        // A swing hangs; all else is balanced by as much moment on the other side.
-        if (!spin.Swings)
-            yield return new ReportFinding(StationId.Site,
-                $"It is out of balance with {QuantityText.Of(mass, Dimension.Mass)} at {QuantityText.Of(out_, Dimension.Length)} from the axis: as much "
-                    + $"opposite at the same distance.");
+        if (Counterweight.Of(b) is { } against)
+        {
+            yield return new ReportFinding(StationId.Site, $"It is out of balance with {QuantityText.Of(mass, Dimension.Mass)} at "
+                + $"{QuantityText.Of(out_, Dimension.Length)} from the axis. {against.Text}");
+        }
     }
 }

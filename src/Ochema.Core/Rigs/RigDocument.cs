@@ -376,11 +376,23 @@ public sealed record RunConditions
     [Measure("Altitude", Dimension.Altitude, -400, 5000, UsualFrom = -50, UsualTo = 3500)]
     public double Altitude { get; init; }
 
-    [Measure("Engine speed", Dimension.Rotation, 0, 15000, HowTo = "rpm; leave empty for the usual at this speed", Measured = true, Chosen = true)]
+    [Measure("Engine speed", Dimension.Rotation, 0, 15000, HowTo = "rpm; leave empty for the usual at this speed", Measured = true, Chosen = true,
+        Trait = HostTrait.Engine)]
     public double? Rpm { get; init; }
 
-    [Measure("… up to", Dimension.Rotation, 0, 15000, HowTo = "rpm; the worst from the one to the other counts", Measured = true, Chosen = true)]
+    [Measure("… up to", Dimension.Rotation, 0, 15000, HowTo = "rpm; the worst from the one to the other counts", Measured = true, Chosen = true,
+        Trait = HostTrait.Engine)]
     public double? RpmTo { get; init; }
+
+    [Measure("Counterweight opposite", Dimension.Mass, 0, 200,
+        HowTo = "what is fixed on the other side of the axis, scale; leave empty for what the plan asks for", UsualTo = 30, Measured = true,
+        Trait = HostTrait.Balanced)]
+    public double? Counterweight { get; init; }
+
+    [Measure("Counterweight from the axis", Dimension.Length, 0.02, 5,
+        HowTo = "axis to its middle; leave empty for as far out as the place of the rig", UsualTo = 2, Measured = true,
+        Trait = HostTrait.Balanced)]
+    public double? CounterweightAt { get; init; }
 
     [Option("Road, air or water")]
     public Going Road { get; init; } = Going.Average;

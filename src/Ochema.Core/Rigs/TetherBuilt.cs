@@ -100,7 +100,8 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
             .Term("c", "line's stiffness", Row.AxialStiffness / Length, Dimension.Stiffness, Row.Source)
             .Term("m", "what falls", mass, Dimension.Mass, "parts as listed, all that hangs on it")
             .Term("B", holds < line ? "what it ends at holds" : "line and its end hold", holds, Dimension.Force, holds < line
-                ? Choice.AnchorHolds is { } own ? Taken.Origin(b.Rig, "your pull", "anchorHolds", own) : "judgement, 0.5–2 ×"
+                ? Choice.AnchorHolds is { } own ? Taken.Origin(b.Rig, "your pull", "anchorHolds", own)
+                    : Anchor.Hung ? "a slack line pulled across its middle, by its rope, knot and anchors" : "judgement, 0.5–2 ×"
                     : $"{Row.Source}; {Words.Inside(knot.Name)}")
             .Term("F", "peak as it catches", fall.Peak, Dimension.Force, Origin.Follows)
             .Term("L", "line", Length, Dimension.Length, "from its knot to its end, and the slack");

@@ -1,5 +1,6 @@
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -49,7 +50,8 @@ public sealed class MassTests
         // Lines weigh nothing in the frame; what lies in water carries some of it along.
         var frame = model.Masses.Sum(m => m.M) + (b.Host.Motion.Wet ? b.Pieces.Sum(p => p.Mass) : model.Members.Sum(m =>
             m.Rho * m.A * (at[m.To] - at[m.From]).Length));
-        var parts = b.Parts.Where(p => p.Station != "tether" && !p.Station.StartsWith("strap", StringComparison.Ordinal)).Sum(p => p.Mass * p.Quantity);
+        // What balances it opposite is no part of the rig's frame.
+        var parts = b.Parts.Where(p => p.Station != StationId.Site && p.Station != "tether" && !p.Station.StartsWith("strap", StringComparison.Ordinal)).Sum(p => p.Mass * p.Quantity);
         Near.Share(parts, frame, 1e-5,
             $"{rig.Name}: {rig.Base.GetType().Name}, {rig.Reach.GetType().Name}, {rig.Isolator.GetType().Name}, {rig.Head.GetType().Name}");
     }

@@ -82,7 +82,7 @@ class CatalogueState {
     return {
       ...run,
       fields: run.fields
-        .filter((f) => host.hasEngine || !f.name.startsWith('rpm'))
+        .filter((f) => host.traits.includes(f.trait))
         .map((f) => (f.name === 'speed' ? { ...f, maximum: host.drive.top } : f))
         .map((f) =>
           f.name === 'road'

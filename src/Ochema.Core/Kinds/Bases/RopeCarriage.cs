@@ -175,6 +175,19 @@ public sealed record RopeCarriage : BaseKind
             Beware = "Nobody in the line of a rope that is drawn; fingers out of the ratchet.",
             Wrong = $"It will not come up: the {Words.Inside(strap.Name)} has run out of strap: rope shorter, knot tied anew.",
         };
+        if (b.Tethers.Any(t => t.Anchor.Hung))
+            yield return new(Work.Place, "Hang the second rope beside it, slack",
+                $"Same slings, a hand's breadth above the other and to its side, tied off at both ends so that it hangs {Size(Sag)} in the middle by "
+                    + "itself: no ratchet. The carriage's line runs along it on its own ring; walk the carriage from end to end: the ring follows and "
+                    + "never pulls.")
+            {
+                Piece = "second-rope",
+                Reads = [nameof(Sag)],
+                Tools = ["tape"],
+                Minutes = 10,
+                Crew = 2,
+                Wrong = "The ring catches: the ropes cross; further apart at the ends.",
+            };
         yield return new(Work.Place, "End stop at both ends",
             $"Loop of {Words.Inside(b.Stock.Find<StrapRow>("straps", StopCord).Name)} tied to the anchor, so long that the carriage stands before the "
                 + $"boards do. Bag of the same "
@@ -198,6 +211,13 @@ public sealed record RopeCarriage : BaseKind
 
     internal override bool Hangs => true;
 
+    /// <summary>The same rope once more, as deep as the one that carries.</summary>
+    internal override SlackLine? HungBeside(RigBuilder b) =>
+        new(b.Stock.Find<StrapRow>("straps", Rope), Chord(b.Rig.Site), Sag, Lashing.Knots.First(k => k.Id == End), b.Rig.Site.EndsHold);
+
+    /// <summary>Anchor to anchor, m.</summary>
+    private static double Chord(Site site) => Math.Sqrt(Math.Pow(site.Span ?? 12, 2) + Math.Pow(site.Rise ?? 0, 2));
+
     public override Mount Build(RigBuilder b)
     {
         var (site, surface) = (b.Rig.Site, b.Surface);
@@ -208,8 +228,7 @@ public sealed record RopeCarriage : BaseKind
         var (section, wood) = (b.Stock.Section(Timber), b.Stock.MaterialOf(Timber));
         var bolt = b.Stock.Find<Fastener>("fasteners", PulleyBolt);
         var net = Section.Drilled(timber.Shape, timber.Width, timber.Height, timber.Wall, bolt.ClearanceMedium);
-        var span = site.Span ?? 12;
-        var chord = Math.Sqrt(span * span + Math.Pow(site.Rise ?? 0, 2));
+        var chord = Chord(site);
         var (s, _) = surface.Clamp(b.Rig.At[0], 0);
         var share = 0.5 + s / chord;
         var (near, far, here) = (surface.Origin - chord / 2 * surface.U, surface.Origin + chord / 2 * surface.U, surface.Origin + s * surface.U);
