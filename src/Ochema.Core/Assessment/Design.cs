@@ -217,7 +217,7 @@ public sealed class Design
             findings.Add(new ReportFinding(StationId.Base, refused, true));
         findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.No).Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
         findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
-        var verdict = Verdicts.Overall(b, reports, findings, retentions, states, forWord || moves is not null ? null : KeptTo(states, retentions, speed));
+        var verdict = Verdicts.Overall(b, reports, findings, retentions, states, moves is not null ? null : KeptTo(states, retentions, speed));
         verdict = Verdicts.Bounded(b, verdict, speed, moves is not null ? 0 : forWord ? null
             : (TightSpeed(speed), CaughtTightly(speed)) switch { ({ } t, { } c) => Math.Min(t, c), (null, var c) => c, (var t, null) => t });
         // The whole rig among the chips is the verdict: what keeps its pieces counts there too.
