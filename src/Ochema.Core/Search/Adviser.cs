@@ -128,7 +128,7 @@ public static class Adviser
     private static string Towards(Vec3 way) => Math.Abs(way.X) >= Math.Max(Math.Abs(way.Y), Math.Abs(way.Z)) ? way.X > 0 ? "forward" : "back"
         : Math.Abs(way.Y) >= Math.Abs(way.Z) ? way.Y > 0 ? "to the left" : "to the right" : way.Z > 0 ? "up" : "down";
 
-    private static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Candidates(RigDocument rig, Catalogue stock)
+    internal static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Candidates(RigDocument rig, Catalogue stock)
     {
         foreach (var (move, station, changed) in Moves.Of(rig, stock))
             yield return (move.Id, station, move.Title, changed);

@@ -1,4 +1,5 @@
 using Ochema.Core.Analysis;
+using Ochema.Core.Assessment;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Rigs;
@@ -17,9 +18,13 @@ public static class ShakeAdvice
         if (stock.Find<CameraRow>("cameras", rig.Camera.Body).Makes != Makes.Picture)
             return [];
         var now = Worst(rig, stock);
-        return [.. Trials.Each(Candidates(rig, stock), c => Try(c.Rig, stock) is { Numbers: var n } words
+        var lets = Assessor.VerdictOf(rig, stock).Word == Verdict.LetsGo;
+        List<ShakeChange> best = [.. Trials.Each(Candidates(rig, stock), c => Try(c.Rig, stock) is { Numbers: var n } words
                 ? new ShakeChange(c.Id, c.Title, n[0].Pixels, n[1].Pixels, n[2].Pixels, words.Word, c.Rig) : null, stop)
             .OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Where(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble)) < 0.9 * now || c.Smear < 0.7 * now).Take(8)];
+        // What lets go for a picture is no help; a list of what stays unusable is none either.
+        best = [.. Trials.Each(best, c => lets || Assessor.VerdictOf(c.Document, stock).Word != Verdict.LetsGo ? c : null, stop)];
+        return best.TrueForAll(c => c.Word == Sharp.Unusable) ? [] : best;
     }
 
     private static double Worst(RigDocument rig, Catalogue stock) => Try(rig, stock)?.Numbers.Max(n => n.Pixels) ?? double.MaxValue;
@@ -37,7 +42,7 @@ public static class ShakeAdvice
         }
     }
 
-    private static IEnumerable<(string Id, string Title, RigDocument Rig)> Candidates(RigDocument rig, Catalogue stock) =>
+    internal static IEnumerable<(string Id, string Title, RigDocument Rig)> Candidates(RigDocument rig, Catalogue stock) =>
         // Where the host's own nodding is most of what is seen, nothing stiffer takes it away.
         (Try(rig, stock)?.Numbers.Any(n => n.Floor * n.Floor < 0.5 * n.Pixels * n.Pixels && n.Word is not (Sharp.Sharp or Sharp.Steady)) == false
             ? [] : Stiffer(rig, stock)).Concat(Others(rig, stock));

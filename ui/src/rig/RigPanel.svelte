@@ -3,6 +3,7 @@
   import { getSession } from '../state/session.svelte';
   import { sharpWords } from '../shake/words';
   import ChangeRow from './ChangeRow.svelte';
+  import GoalSeek from './GoalSeek.svelte';
   import Inverse from './Inverse.svelte';
 
   const session = getSession();
@@ -32,12 +33,13 @@
 {#if !session.advice}
   <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying changes …</p>
 {:else}
-  <ul class="mt-1">
+  <ul class="mt-1" class:stale={session.adviceFor !== session.doc}>
     {#each session.advice as c (c.id)}<ChangeRow change={c} stale={session.adviceFor !== session.doc} />{:else}
       <li class="text-quiet text-sm">None of the usual changes gains anything.</li>
     {/each}
   </ul>
 {/if}
+{#if report.verdict.word !== 'holds' || !['sharp', 'none'].includes(report.sharpness.word)}<GoalSeek />{/if}
 
 <h3 class="mt-4">Will the picture be sharp?</h3>
 {#snippet pixels(picture: typeof report.sharpness)}

@@ -26,7 +26,7 @@
   <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying both ways …</p>
 {:else}
   {#each late.value as s (s.id)}
-    <section class="mt-4" aria-label={s.question}>
+    <section class="mt-4" class:stale={late.of !== session.doc} aria-label={s.question}>
       <h3>{s.question}</h3>
       <div class="mt-1 grid gap-1.5" style:grid-template-columns="repeat({s.sides.length}, minmax(0, 1fr))">
         {#each s.sides as side (side.title)}

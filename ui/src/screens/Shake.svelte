@@ -50,7 +50,12 @@
       class="border-rule bg-base-100 relative min-h-0 overflow-y-auto border-r px-4 py-3 max-[1100px]:row-span-2"
       aria-label="The picture"
     >
-      <p class="text-2xl leading-tight font-bold" aria-live="polite" data-sharp={report.picture.word}>
+      <p
+        class="text-2xl leading-tight font-bold"
+        class:stale={late.of !== session.doc}
+        aria-live="polite"
+        data-sharp={report.picture.word}
+      >
         {#if report.picture.word === 'none'}No picture{:else}<span class="word-{worst!.state}">{worst!.word}</span> at {quantity(
             session.doc.run.speed,
             'speed',

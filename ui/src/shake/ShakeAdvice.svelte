@@ -3,6 +3,7 @@
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
   import { getSession } from '../state/session.svelte';
+  import GoalSeek from '../rig/GoalSeek.svelte';
   import { sharpWords } from './words';
 
   /** Changes tried for the picture, with the three numbers of each. */
@@ -24,7 +25,7 @@
 {:else if !late.value}
   <p class="text-quiet text-sm" aria-busy="true">Trying changes …</p>
 {:else}
-  <table class="mt-1 w-full text-sm">
+  <table class="mt-1 w-full text-sm" class:stale={late.of !== session.doc}>
     <thead>
       <tr class="text-quiet text-xs">
         <th class="text-left font-normal">now</th>
@@ -48,8 +49,9 @@
           <td class="py-1 text-right">{digits(c.wobble)}</td>
         </tr>
       {:else}
-        <tr><td colspan="4" class="text-quiet">None of the usual changes helps the picture.</td></tr>
+        <tr><td colspan="4" class="text-quiet">No single change helps the picture.</td></tr>
       {/each}
     </tbody>
   </table>
+  <GoalSeek />
 {/if}

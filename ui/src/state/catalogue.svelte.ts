@@ -82,7 +82,7 @@ class CatalogueState {
     return {
       ...run,
       fields: run.fields
-        .filter((f) => host.traits.includes(f.trait))
+        .filter((f) => host.traits.includes(f.trait ?? 'none'))
         .map((f) => (f.name === 'speed' ? { ...f, maximum: host.drive.top } : f))
         .map((f) =>
           f.name === 'road'
