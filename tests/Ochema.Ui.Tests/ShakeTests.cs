@@ -39,6 +39,22 @@ public sealed class ShakeTests(SharedBrowser shared) : IClassFixture<SharedBrows
     }
 
     [Fact]
+    public void TheLeastThatReachesWhatIsAskedIsFoundAndTaken()
+    {
+        OpenShake("demo-4-sidecar-face");
+        browser.Button("Find what gets it there").SendKeys(Keys.Enter);
+        var found = browser.Find("[data-goal-found]");
+        Assert.Contains("lens, sharp", found.Text);
+        Assert.Contains("Holds, sharp", found.Text);
+        browser.Button("Take").Click();
+        Browser.Until("sharp", () => browser.Find("[data-sharp]").Text.StartsWith("Sharp", StringComparison.Ordinal));
+        browser.Button("Undo").Click();
+        Browser.Until("as before", () => !browser.Find("[data-sharp]").Text.StartsWith("Sharp", StringComparison.Ordinal));
+        // What was found was of the rig as it was: undone, it is that again.
+        Assert.Contains("Asked:", browser.Find("[data-goal-found]").Text);
+    }
+
+    [Fact]
     public void ModesArePickedByKeyboardAndNamed()
     {
         OpenShake("demo-2-bonnet-close-up-braced");
