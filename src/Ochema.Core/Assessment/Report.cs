@@ -58,6 +58,9 @@ public sealed record SpeedFlag(string Check, string Station, string Title, doubl
 public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text,
     double? TightSpeed = null, Why Why = Why.Loads, IReadOnlyList<string>? Missing = null)
 {
+    /// <summary>What stands behind its word in every headline, speeds as {speed:12.5}.</summary>
+    public string Rest => VerdictHeadline.Rest(this);
+
     /// <summary>How far was looked, m/s: the most that the host does.</summary>
     public double? LookedTo { get; init; }
 

@@ -14,34 +14,24 @@ export const changeText = (c: Pick<Schemas['Change'], 'verdict' | 'why' | 'use'>
     ? `${words[c.verdict]}: too little keeps it`
     : `${verdictWord({ word: c.verdict, why: c.why })}, ${percent(c.use)} used`;
 
-type Numbers = Pick<Schemas['VerdictReport'], 'word' | 'limitSpeed' | 'why'> & {
-  tightSpeed?: number | null;
-  lookedTo?: number | null;
-};
-
 /**
- * What stands behind the word of a verdict: its two numbers, the end of the green and the end of the amber, or what it waits for. Nothing is said beyond what
- * was looked at.
+ * What stands behind the word of a verdict, as the server words it, in the host's speeds. Beside a first speed with its unit a second one says none.
  */
-export function verdictRest(v: Numbers, hostId: string): string {
-  const at = (speed: number) => speedText(speed, hostId);
-  if (v.why === 'refused') return ' as it stands';
-  if (v.why === 'moves') return ': it moves freely';
-  if (v.why === 'missing') return v.word === 'lets-go' ? ': too little keeps it' : ' until it is kept';
-  if (v.why === 'unanswered') return ' until you have answered';
-  if (v.limitSpeed === 0) return ' standing still';
-  const lets = v.limitSpeed == null ? '' : at(v.limitSpeed);
-  // Beside a first number with its unit the second says none.
-  const bare = lets.replace(/ .*$/, '');
-  // Of a rig with something gone only the end is known.
-  if (v.lookedTo == null) return v.word === 'lets-go' ? (lets ? ` above ${lets}` : '') : lets ? ` up to ${lets}` : '';
-  const far = at(v.lookedTo);
-  const green = v.tightSpeed == null ? '' : v.tightSpeed > 0 ? at(v.tightSpeed) : null;
-  if (v.word === 'lets-go') return `${lets ? ` above ${lets}` : ''}${green ? `, holds to ${green}` : ''}`;
-  if (v.word === 'tight')
-    return green
-      ? `: holds to ${green}, ${lets ? `lets go at\u00a0${bare}` : 'no further'}`
-      : `, ${lets ? `lets go at ${lets}` : `looked at up to ${far}`}`;
-  if (green === '') return ` as far as looked at, ${far}`;
-  return ` to ${green}, ${lets ? `lets go at\u00a0${bare}` : 'tight beyond'}`;
+export function verdictRest(v: Pick<Schemas['VerdictReport'], 'rest'>, hostId: string): string {
+  let unit = '';
+  return (v.rest ?? '').replace(/ ?\{speed:([-+0-9.eE]+)\}/g, (_, value: string) => {
+    const said = speedText(Number(value), hostId);
+    const own = said.replace(/^[^ ]+/, '');
+    const again = own === unit;
+    unit = own;
+    return again ? '\u00a0' + said.slice(0, -own.length) : ' ' + said;
+  });
 }
+
+/** The same of a rig with something gone: of that only the end is known. */
+export const goneRest = (verdict: Verdict, limit: number | null | undefined, hostId: string): string =>
+  limit == null
+    ? ''
+    : limit === 0
+      ? ' standing still'
+      : ` ${verdict === 'lets-go' ? 'above' : 'up to'} ${speedText(limit, hostId)}`;

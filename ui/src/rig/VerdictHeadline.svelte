@@ -1,6 +1,6 @@
 <script lang="ts">
   import { capital, fill } from '../parts/quantity';
-  import { verdictRest, verdictWord } from '../parts/verdict';
+  import { goneRest, verdictRest, verdictWord } from '../parts/verdict';
   import { getSession } from '../state/session.svelte';
 
   const session = getSession();
@@ -8,12 +8,14 @@
   let shown = $derived(session.shown!);
   let intact = $derived(shown.kind === 'intact');
   let word = $derived(intact ? report.verdict.word : shown.verdict);
-  let verdict = $derived(intact ? report.verdict : { word, limitSpeed: shown.limitSpeed, why: 'loads' as const });
+  let verdict = $derived(intact ? report.verdict : { word, why: 'loads' as const });
   /** The working that opens; none where no check decides. */
   let check = $derived(
     intact && ['loads', 'unanswered', 'missing'].includes(verdict.why ?? 'loads') ? report.verdict.check : null,
   );
-  let rest = $derived(verdictRest(verdict, session.doc.host));
+  let rest = $derived(
+    intact ? verdictRest(report.verdict, session.doc.host) : goneRest(word, shown.limitSpeed, session.doc.host),
+  );
 </script>
 
 <div
