@@ -48,6 +48,7 @@ public static class RigAssembly
             .Select(id => new ReportFinding("rig", $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
         b.Findings.AddRange(Survey.Findings(rig, b.Host, b.Stock));
         b.Findings.AddRange(StrapPull.Findings(b));
+        Supplies.AddTo(b);
         b.Findings.AddRange(Flung.Findings(b));
         if (Counterweight.Of(b) is { } against)
             b.Parts.Own(new(StationId.Site, "counterweight"), "Counterweight", against.Mass);

@@ -146,7 +146,7 @@ internal static class BuildPlan
             yield return step;
         yield return new("rig", HouseSteps.Level);
         yield return new("rig", HouseSteps.Check(b));
-        if (b.Parts.Any(p => p.Sort is PieceSort.Cut or PieceSort.Sheet && p.Aisle == Aisle.Metal))
+        if (Supplies.IsPainted(b))
             yield return new("rig", HouseSteps.Paint);
     }
 

@@ -185,11 +185,13 @@ internal static class HouseSteps
     /// <summary>What was cut long is cut to what the trial showed; null for all else.</summary>
     public static StationStep? Trimmed(RigPart part, int index) => part.Cut is not { Long: > 0 } cut ? null
         : new(part.Station, new(Work.Trim, $"Trim {Named(part)}", "To the witness marks of the trial, not to the drawing: "
-            + $"{QuantityText.Of(cut.Length, Dimension.Length)} is what was reckoned between its ends. Leave a finger's width past each clamp. Deburr.")
+            + (part.Sheet is null ? $"{QuantityText.Of(cut.Length, Dimension.Length)} is what was reckoned between its ends. Leave a finger's width past each clamp."
+                : $"the leg's end past its hole; laid flat it was reckoned at {QuantityText.Of(cut.Length, Dimension.Length)}. Round the corners.") + " Deburr.")
         {
             Tools = ["rule", "vice", "hacksaw", "file"],
             Minutes = 5,
-            Wrong = "Trimmed too far: move its foot nearer, and enter where it stands.",
+            Wrong = part.Sheet is null ? "Trimmed too far: move its foot nearer, and enter where it stands."
+                : "Trimmed into the hole's edge: a new strip.",
         })
         { Part = index };
 
@@ -463,7 +465,8 @@ internal static class HouseSteps
         (body.Makes == Makes.Picture ? "Camera on: " : "On goes the ") + $"{Words.Inside(name)}",
         (screw is null ? $"One hand on it until {(tied ? "the tether and " : "")}its clip hold{(tied ? "" : "s")} it. In until it snaps, the pin or "
                 + "band closed, pull on it."
-            : $"One hand on it until {(tied ? "the tether and " : "")}its screw hold{(tied ? "" : "s")} it. Rubber washer in, "
+            : $"One hand on it until {(tied ? "the tether and " : "")}its screw hold{(tied ? "" : "s")} it. "
+                + (screw.Means == Loosening.RubberWasher ? "Rubber washer in, " : "")
                 + $"{QuantityText.Of(screw.TightenedWith, Dimension.Torque)}, tight by hand, a mark line.")
         + Full(body) + (body.Makes == Makes.Light ? " Switched on before anybody moves off." : " Start it before anybody moves off."))
     {
@@ -513,6 +516,7 @@ internal static class HouseSteps
         "Off the host, camera out. What shines where the lens or a windscreen sees it: sand, wipe, two thin flat coats. Threads, feet "
             + "and eyes stay bare.")
     {
+        Takes = [Supplies.Paint],
         Tools = ["sandpaper", "spirit", "paint", "tapemark"],
         Minutes = 20,
         Wait = Dries,

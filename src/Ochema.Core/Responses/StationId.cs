@@ -12,6 +12,9 @@ public readonly record struct StationId
     private StationId(string text, string? user = null, bool brace = false) => (this.text, this.user, IsBrace) = (text, user, brace);
 
     /// <summary>What the rig is held on.</summary>
+    /// <summary>All of it.</summary>
+    public static StationId Rig { get; } = new("rig");
+
     public static StationId Site { get; } = new("site");
 
     /// <summary>How it holds on.</summary>

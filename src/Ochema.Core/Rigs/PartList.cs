@@ -70,6 +70,15 @@ public sealed class PartList : IReadOnlyList<RigPart>
             material.Family is MaterialFamily.Metal ? Aisle.Metal : Aisle.Rigging, material.Id, Sheet: piece));
     }
 
+    /// <summary>Cut from a flat bar and worked as a flat piece: drilled, bent. Weighed and paid as what is cut, drawn as what is flat.</summary>
+    /// <param name="piece">As wide and thick as the bar.</param>
+    /// <param name="spare">Left on until it has been tried, m.</param>
+    public RigPart Strip(PieceId id, string what, SheetPiece piece, SectionRow row, Material material, double quantity = 1, double spare = 0)
+    {
+        var part = Cut(id, row, material, piece.Length, quantity, what);
+        return own[^1] = part with { Cut = part.Cut! with { Long = spare }, Sheet = piece };
+    }
+
     /// <summary>Something of one's own, weighed; it costs nothing.</summary>
     /// <param name="mass">kg.</param>
     public RigPart Own(PieceId id, string name, double mass) => Add(new(id, name, 1, mass, 0, PieceSort.Own, Aisle.Camera));
@@ -77,6 +86,12 @@ public sealed class PartList : IReadOnlyList<RigPart>
     /// <summary>Says more of how the part stated last is cut.</summary>
     /// <param name="cut">The cut with what is to be said.</param>
     public RigPart Also(Func<CutPiece, CutPiece> cut) => own[^1] = own[^1] with { Cut = cut(own[^1].Cut!) };
+
+    /// <summary>What is used up in the making: it is bought, and weighs nothing that counts. Not in the list yet.</summary>
+    internal RigPart Supply(PieceId id, IBoughtRow row, double quantity) => new(id, row.Name, quantity, 0, row.Price, PieceSort.Bought, row.Aisle, row.Id);
+
+    /// <summary>A supply that a kind's own step takes.</summary>
+    public RigPart Used(PieceId id, IBoughtRow row, double quantity = 1) => Add(Supply(id, row, quantity));
 
     /// <summary>A screw, nut or washer of a joint, after all else.</summary>
     internal RigPart Hardware(RigPart part)

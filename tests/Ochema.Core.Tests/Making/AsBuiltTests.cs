@@ -69,7 +69,8 @@ public sealed class AsBuiltTests
         var parts = Kinds.RigAssembly.Build(rig, Stock).Parts;
         for (var i = 0; i < parts.Count; i++)
         {
-            if (parts[i] is not { Sort: PieceSort.Cut, Cut: { } cut, Row: { } row } || !(Stock.Has("sections", row) || Stock.Has("fasteners", row))
+            // A strip that is bent says what came out where it is bent.
+            if (parts[i] is not { Sort: PieceSort.Cut, Sheet: null, Cut: { } cut, Row: { } row } || !(Stock.Has("sections", row) || Stock.Has("fasteners", row))
                 || DocumentPath.Of(rig, parts[i].Station) is not { } place)
                 continue;
             var drives = MeasureReader.Of(place.Kind).Where(m => m.Measure.Dimension == Dimension.Length)

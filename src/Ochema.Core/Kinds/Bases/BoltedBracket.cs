@@ -71,7 +71,7 @@ public sealed record BoltedBracket : BaseKind
         List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width,
             Edge: row.Width / 2)];
         if (Pad > 0)
-            stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-soft", row.Width));
+            stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-soft", row.Width, Bought: true));
         stack.Add(new("The host's thread", LayerRole.Blind, HostThread, b.Rig.Site.Material, 0.03) { Ready = true });
         b.Joint(new ScrewJoint
         {
@@ -91,7 +91,7 @@ public sealed record BoltedBracket : BaseKind
         if (Bracket.LeastFoot(half, thread) is var least && Foot < least - 1e-6)
             b.Findings.Add(new ReportFinding(StationId.Base, "The head of the last screw lies in the bend: from the middle of the screws to the bend it takes "
                 + $"{Holes.Size(least)}, it is {Holes.Size(Foot)}.", true));
-        return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, thread, b.Surface.U, half,
+        return Bracket.Build(b, foot, "bracket", Bar, Foot, Leg, BendRadius, thread, b.Surface.U, half,
             "host-screw", n, [nameof(Foot), nameof(Leg), nameof(BendRadius)]);
     }
 }

@@ -21,26 +21,32 @@ internal static class Bracket
     /// <param name="row">From that middle to the last screw's, m.</param>
     public static double LeastFoot(double row, Fastener screw) => row + Hardware.Washer(screw).Width / 2 + Clear;
 
+    /// <param name="barId">Row of the flat bar that it is cut from.</param>
     /// <param name="footLength">From the middle of what holds the foot to where the bend begins, m.</param>
     /// <param name="leg">From where the bend ends to the hole in the leg, m.</param>
     /// <param name="row">From the middle of what holds the foot to the last of its screws, m.</param>
     /// <param name="joint">Id of the joint that those screws make.</param>
     /// <param name="screws">How many there are.</param>
     /// <param name="bentTo">Measurements of the kind that come out when it is bent.</param>
-    public static Mount Build(RigBuilder b, Mount foot, string id, Material m, double width, double thickness, double footLength, double leg,
+    public static Mount Build(RigBuilder b, Mount foot, string id, string barId, double footLength, double leg,
         double bendRadius, Fastener screw, Vec3 along, double row = 0, string? joint = null, int screws = 0,
         IReadOnlyList<string>? bentTo = null)
     {
+        var (bar, m) = (b.Stock.Find<SectionRow>("sections", barId), b.Stock.MaterialOf(barId));
+        var (width, thickness) = (bar.Width, bar.Height);
         var strip = new Strip(m, width, thickness, row, footLength, leg, bendRadius);
         var end = Stand(b, foot, id, "Bracket", strip, screw, along.PerpendicularTo(foot.Axis).Normalized());
         b.Checks.Add(new BendCracks(StationId.Base, new(id), m, thickness, bendRadius));
-        b.Parts.Sheet(new(StationId.Base, "bracket"), Name, strip.Blank(bentTo ?? [], joint, screws, null), m);
+        b.Parts.Strip(new(StationId.Base, "bracket"), Name, strip.Blank(bentTo ?? [], joint, screws, null), bar, m, spare: Spare);
         return new Mount(end, b.Position(end), foot.Axis,
             new ThroughPort("Bracket leg", [new("Bracket leg", LayerRole.Clearance, thickness, m.Id, width, Edge: width / 2)], width));
     }
 
     /// <summary>What it is called on the list.</summary>
     public const string Name = "L-bracket, flat";
+
+    /// <summary>Left on the leg until it has been held up, m (common practice, no source).</summary>
+    public const double Spare = 0.01;
 
     /// <summary>Foot and leg in the frame. A hole across them weakens both: net width taken as the width less one clearance hole.</summary>
     /// <param name="called">"Bracket".</param>

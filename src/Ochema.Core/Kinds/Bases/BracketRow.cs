@@ -177,10 +177,11 @@ public sealed record BracketRow : BaseKind
             onRail.Add(node);
         }
         b.Checks.Add(new BendCracks(StationId.Base, new("bracket"), metal, strip.Height, BendRadius));
-        b.Parts.Sheet(new(StationId.Base, "brackets"), Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), metal, places.Count);
+        b.Parts.Strip(new(StationId.Base, "brackets"), Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), strip, metal,
+            places.Count, Bracket.Spare);
         List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond)];
         if (Pad > 0)
-            stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-hard", strip.Width));
+            stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-hard", strip.Width, Bought: true));
         stack.Add(new("The host's thread", LayerRole.Blind, HostThread, "steel-1018", 0.02) { Ready = true });
         b.Joint(new ScrewJoint
         {

@@ -90,7 +90,7 @@ public sealed record HoseClampBracket : BaseKind
                 2 * kept * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; half of the tension once the rubber has relaxed"));
         }
         b.Parts.Bought(new(StationId.Base, "bands"), band, Math.Round(Bands));
-        return Bracket.Build(b, hold.Top, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height, Foot, Leg, BendRadius, screw, b.Surface.U,
+        return Bracket.Build(b, hold.Top, "bracket", Bar, Foot, Leg, BendRadius, screw, b.Surface.U,
             bentTo: [nameof(Foot), nameof(Leg), nameof(BendRadius)]);
     }
 }

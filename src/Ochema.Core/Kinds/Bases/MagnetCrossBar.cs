@@ -79,7 +79,7 @@ public sealed record MagnetCrossBar : BaseKind
             Tools = ["sandpaper", "spirit", "mixing"],
             Minutes = 15,
             Wait = Glues.Find(Glue).Cure,
-            Takes = [Magnet, "glue-pack"],
+            Takes = [Magnet, Supplies.Glue, Supplies.Film],
             Reads = [nameof(GlueDepth)],
             Wrong = "Set crooked and stiff already: warm the end to 80 °C, pull it with pliers, clean, again.",
             Beware = "Two magnets jump together: keep them an arm apart.",
@@ -153,7 +153,8 @@ public sealed record MagnetCrossBar : BaseKind
         b.PointMass(middle, (CutLong - 1) * bare);
         var mitre = Math.Atan2(Rise, Span / 2) / 2;
         b.Parts.Cut(new(StationId.Base, "cross-bar"), bar, metal, CutLong * bare / (section.Area * metal.Density), what: "Cross-bar", mitres: [mitre, mitre]);
-        b.Parts.Bought(new(StationId.Base, "glue"), b.Fitting("glue-pack"), name: glue.Name);
+        b.Parts.Bought(new(StationId.Base, "glue"), b.Fitting(Supplies.Glue), name: glue.Name);
+        b.Parts.Used(new(StationId.Base, "film"), b.Fitting(Supplies.Film));
         b.Parts.Bought(new(StationId.Base, "felt"), b.Fitting("felt"));
         return new Mount(middle, b.Position(middle), b.Surface.Normal,
             new ThroughPort("Bar", [HollowWall.Through("Bar", bar)], bar.Width));

@@ -39,6 +39,9 @@ public sealed record RailTable : BaseKind
     [Measure("Tubes apart", Dimension.Length, 0.15, 1.2, HowTo = "fore and aft, middle to middle")]
     public double Apart { get; init; } = 0.45;
 
+    /// <summary>What the posts are sawn from.</summary>
+    private const string Rod = "rod-steel-16";
+
     [Measure("Posts apart", Dimension.Length, 0.2, 1.9, HowTo = "from side to side: flat spots only")]
     public double PostsApart { get; init; } = 0.8;
 
@@ -86,12 +89,11 @@ public sealed record RailTable : BaseKind
             Minutes = 10,
         },
         new(Work.Drill, "Drill and tap the posts",
-            $"16 mm rod cut {Lengths(b)}, ends square. Drill 5/16 in on the axis, started in a lathe or drill press; tap 3/8-16 with oil, "
+            $"The rods, sawn {Lengths(b)}, ends square. Drill 5/16 in on the axis, started in a lathe or drill press; tap 3/8-16 with oil, "
                 + "half a turn back each turn. Pins of the cups go in there.")
         {
             Piece = "post-1",
             Reads = [nameof(Post)],
-            Takes = ["stem-16"],
             Tools = ["hacksaw", "file", "drill", "bits", "tap", "vice"],
             Minutes = 60,
             Wrong = "Off the axis: the other end; the post stands crooked else.",
@@ -138,7 +140,7 @@ public sealed record RailTable : BaseKind
         var normal = surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
         var forward = surface.U.PerpendicularTo(normal).Normalized();
         var left = normal.Cross(forward);
-        var steel = b.Stock.Material("steel-1018");
+        var steel = b.Stock.MaterialOf(Rod);
         var post = Section.Of(SectionShape.Round, 0.016, 0.016, 0);
         var spots = new[] { (1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right") };
         var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", StationId.Base,
@@ -212,10 +214,9 @@ public sealed record RailTable : BaseKind
         b.Parts.Cut(new(StationId.Base, "tubes"), row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart));
         b.Parts.Cut(new(StationId.Base, "cross-bar"), row, metal, apart + 2 * ClampParts.Past, what: "Cross-bar",
             by: Math.Abs(apart - Apart) < 1e-6 ? nameof(Apart) : null);
-        // To the tenth of a millimetre: what is cut alike is one line of the list.
-        foreach (var (length, n) in posts.Select((l, n) => (Math.Round(l, 4), n + 1)))
-            b.Parts.Bought(new(StationId.Base, $"post-{n}"), b.Fitting("stem-16"), mass: post.Area * length * steel.Density,
-                name: $"Post, 16 mm steel rod, {QuantityText.Of(length, Dimension.Length)}");
+        // What is cut alike is one line of the list: nothing but what adding rounds off tells those apart.
+        foreach (var (length, n) in posts.Select((l, n) => (Math.Round(l, 9), n + 1)))
+            b.Parts.Cut(new(StationId.Base, $"post-{n}"), b.Stock.Find<SectionRow>("sections", Rod), steel, length, what: "Post");
         b.Parts.Bought(new(StationId.Base, "clamps"), clampRow, 6);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
         var leg = b.Stock.Find<Fastener>("fasteners", "m8");

@@ -168,8 +168,9 @@ public sealed record RopeCarriage : BaseKind
                 + $"{(Two ? ", both ropes alike" : "")}. Then stop drawing.")
         {
             Piece = "rope",
+            Takes = [Supplies.StrapPad],
             Reads = [nameof(Sag)],
-            Tools = ["tape", "cloth", "scale"],
+            Tools = ["tape", "scale", "dummy"],
             Minutes = 30,
             Crew = 2,
             Beware = "Nobody in the line of a rope that is drawn; fingers out of the ratchet.",
@@ -194,7 +195,7 @@ public sealed record RopeCarriage : BaseKind
                 + $"weight let run into it: it gives {Size(Stop)} and does not throw it back hard.")
         {
             Reads = [nameof(Stop)],
-            Tools = ["tape", "knife"],
+            Tools = ["tape", "knife", "dummy"],
             Minutes = 10,
             Crew = 2,
         };
@@ -352,6 +353,7 @@ public sealed record RopeCarriage : BaseKind
         void Lines(string piece, StrapRow line, double length, int quantity, string what) =>
             mass += quantity * b.Parts.Length(new(StationId.Base, piece), line, length, line.MassPerMetre, line.PricePerMetre, Aisle.Rigging, what,
                 quantity: quantity).Mass;
+        b.Parts.Used(new(StationId.Base, "sling-pads"), b.Fitting(Supplies.StrapPad), 2);
         Lines("rope", row, rope, count, "Rope:");
         Lines("ratchet", ratchet, Sling + 1, count, "Ratchet and sling:");
         Lines("sling", ratchet, Sling, 1, "Sling round the far anchor:");

@@ -99,7 +99,7 @@ public sealed record ShellScrews : BaseKind
             Friction = 0.25,
         }, [.. holds.Select(h => h.Node)]);
         HelmetRules.Add(b, "base-hold", Leg + 0.02, false, 2 * joint.StripLoad, "both threads stripped");
-        return Bracket.Build(b, foot, "bracket", b.Stock.MaterialOf(Bar), row.Width, row.Height,
+        return Bracket.Build(b, foot, "bracket", Bar,
             Bracket.LeastFoot(Apart / 2, thread), Leg, BendRadius, thread, b.Surface.U, Apart / 2, "shell-screw", 2,
             [nameof(Leg), nameof(BendRadius)]);
     }

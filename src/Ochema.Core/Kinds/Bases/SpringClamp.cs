@@ -37,6 +37,7 @@ public sealed record SpringClamp : BaseKind
         new(Work.Pad, "Pad the jaws",
             "Hole opened to a snug fit, rib chiselled so that the nut seats, rubber on both jaws in two layers.")
         {
+            Takes = [Supplies.RubberStrip],
             Tools = ["drill", "bits", "knife"],
             Minutes = 15,
         },
@@ -59,6 +60,7 @@ public sealed record SpringClamp : BaseKind
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b), b.Rig.Site.Form == SiteForm.Tube
                 ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement" + b.Rig.Site.RubsWhy);
         b.Parts.Bought(new(StationId.Base, "clamp"), row);
+        b.Parts.Used(new(StationId.Base, "jaw-rubber"), b.Fitting(Supplies.RubberStrip));
         return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud") with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
     }
 }

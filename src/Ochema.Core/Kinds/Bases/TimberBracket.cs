@@ -155,6 +155,7 @@ public sealed record TimberBracket : BaseKind
                 + $"{(Creeps(b.Stock) ? "pull the tail hard and lean back; a cam creeps, so again after ten minutes" : "three or four clicks once it is hand-tight, no more")}. "
                 + "Tail wound and tied. Pull at the nose sideways: it does not walk round the trunk.")
         {
+            Takes = [Supplies.StrapPad],
             Reads = [nameof(Tension), nameof(SetOver)],
             Tools = ["cloth", "scale"],
             Minutes = 6,
@@ -214,6 +215,7 @@ public sealed record TimberBracket : BaseKind
         b.Parts.Cut(new(StationId.Base, "upright"), timber, wood, Height, what: "Upright", by: nameof(Height));
         b.Parts.Also(c => c with { Holes = [new((CornerNear + CornerFar) / 2, "Upright", BoltedBelow)] });
         b.Parts.Bought(new(StationId.Base, "levelling-screw"), screw);
+        b.Parts.Used(new(StationId.Base, "strap-pad"), b.Fitting(Supplies.StrapPad));
         b.Parts.Length(new(StationId.Base, "strap"), strap, round, strap.MassPerMetre, strap.PricePerMetre, Aisle.Rigging);
         var axis = new Vec3(Math.Tan(forward), Math.Tan(left), 1).Normalized();
         var away = surface.Normal.PerpendicularTo(axis).Normalized();

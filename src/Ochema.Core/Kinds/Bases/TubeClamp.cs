@@ -71,6 +71,7 @@ public sealed record TubeClamp : BaseKind
                 + $"{QuantityText.Of(Torque, Dimension.Torque)}{(Lining == ClampLining.Rubber ? ", again after the first minutes" : "")}. Mark a line over "
                 + "clamp and bar: it tells whether it has turned.")
         {
+            Takes = [Supplies.RubberStrip],
             Reads = [nameof(Torque), nameof(Lining)],
             Tools = ["cloth", "spanners", "marker"],
             Minutes = 5,
@@ -102,6 +103,8 @@ public sealed record TubeClamp : BaseKind
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
             b.Parts.Bought(new(StationId.Base, h.Id), clamp);
+            if (soft)
+                b.Parts.Used(new(StationId.Base, h.Id + "-lining"), b.Fitting(Supplies.RubberStrip));
         }
         var stud = b.Stock.Find<Fastener>("fasteners", Stud);
         b.Joint(new ScrewJoint

@@ -51,7 +51,7 @@ public sealed record WeightedFoot : BaseKind
         {
             Joint = "head-screw",
             Reads = [nameof(Recess)],
-            Tools = ["rule", "marker", "punch", "drill", "bits", "hole-saw", "clamps"],
+            Tools = ["rule", "marker", "punch", "drill", "bits", "hole-saw", "clamps", "wood-block"],
             Minutes = 20,
             Wrong = "Off the middle: the pan still stands, aim the block to the heavy side.",
         },

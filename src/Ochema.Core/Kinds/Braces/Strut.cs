@@ -71,7 +71,7 @@ public sealed record Strut : BraceKind
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Brace, $"Set the {(Foot.Noun)} foot of the strut, then clamp the rod",
-            "Try sideways first: it still goes the other way. Foot down on a clean place, pad under it, rod through the clamp with a "
+            "Try sideways first: it still goes the other way. Foot down on a clean place, rod through the clamp with a "
                 + "hand's width left; foot first, clamp last, so that nothing is bent. Wiggle before and after: note how fast it rocks.")
         {
             Tools = ["cloth", "spanners"],
