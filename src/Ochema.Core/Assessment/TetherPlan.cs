@@ -38,7 +38,7 @@ internal static class TetherPlan
         var at = b.Position(node);
         // Where another tether ends already; the end of one that keeps nothing is free.
         var taken = b.Tethers.Where(t => t.KeepsNothing(b) is null).ToList();
-        var ends = StrapPull.Ends(b.Host);
+        List<(Hosts.Anchor Anchor, double T, Structure.Vec3 End)> ends = [.. StrapPull.Ends(b.Host).Select(e => (SlackLine.Held(b, e.Anchor), e.T, e.End))];
         if (own && b.Rig.Reach.IsPole && tied != TetherPoint.SecondCamera)
         {
             var pole = b.Position(b.At(RigPoint.ReachTop));

@@ -289,14 +289,14 @@ internal static class BuildPlan
     /// <summary>The steps with their times and all that belongs to them.</summary>
     public static IReadOnlyList<PlanStep> Timed(
         IReadOnlyList<Placed> steps, IReadOnlyList<PartLine> lines, RigBuilder b, IReadOnlyList<CutGroup> cuts, IReadOnlyList<HoleRow> holes,
-        DateTime? now)
+        DateTime? now, WorkingHours hours)
     {
         var asked = steps.ToDictionary(s => s.Id, s => AsBuilt.At(b, s.Of, holes));
         var made = steps.ToDictionary(s => s.Id, s => MadeMeasures.Of(b, s.Of, holes, asked[s.Id], b.Rig.Made?.GetValueOrDefault(s.Id)));
         double? DoneAt(Placed p) => now is { } clock && IsDone(p) && b.Rig.Made?.GetValueOrDefault(p.Id)?.Time is { } at
             ? Math.Min(0, (at - clock).TotalSeconds) : null;
         (double Start, double End, double Done)[] When(IEnumerable<double?> done) => Schedule.Of([.. steps.Select(s => 60 * s.Of.Step.Minutes)],
-            [.. steps.Select(s => s.Of.Step.Wait)], [.. steps.Select(s => (IReadOnlyList<int>)s.After)], [.. done]);
+            [.. steps.Select(s => s.Of.Step.Wait)], [.. steps.Select(s => (IReadOnlyList<int>)s.After)], [.. done], hours);
         var times = When(steps.Select(DoneAt));
         // Numbered as one would do them from the beginning, whatever is done by now.
         var first = When(new double?[steps.Count]);

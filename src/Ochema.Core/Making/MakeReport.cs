@@ -58,6 +58,10 @@ public sealed record MakeReport(
     /// <summary>Where a tool may come from, in words.</summary>
     public IReadOnlyList<Choice> Sources { get; } = Choice.Of<ToolFrom>();
 
+    /// <summary>The hours of the day in which somebody works.</summary>
+    [JsonRequired]
+    public IReadOnlyList<Reading> Hours { get; init; } = [];
+
     /// <summary>What may be said of each line: by how many it is sold, and the price, with their ranges.</summary>
     [JsonRequired]
     public IReadOnlyList<Reading> LineAsks { get; init; } = [];

@@ -13,8 +13,10 @@ public static class Maker
     /// <param name="kerf">Width of the saw's cut, m; null: as the document says, or a hacksaw's.</param>
     /// <param name="squaring">Cut off once from every bar, m; null: as the document says, or the usual.</param>
     /// <param name="now">What time it is, for what is done and cures by itself; null for the whole plan from its beginning.</param>
+    /// <param name="clock">What time of day it is where it is built, s from midnight; null: the hour at which work begins.</param>
     /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
-    public static MakeReport Of(RigDocument rig, Catalogue stock, double? kerf = null, double? squaring = null, DateTime? now = null)
+    public static MakeReport Of(RigDocument rig, Catalogue stock, double? kerf = null, double? squaring = null, DateTime? now = null,
+        double? clock = null)
     {
         var b = RigAssembly.Build(rig, stock);
         var holes = HoleTable.Of(b);
@@ -22,7 +24,8 @@ public static class Maker
         var lines = BuildPlan.Lines(b, steps);
         var bench = rig.Bench ?? new();
         var cuts = BarCuts.Of(lines, b.Stock, kerf ?? bench.Kerf ?? BarCuts.Hacksaw, squaring ?? bench.Squaring ?? BarCuts.Squared, bench.Offcuts);
-        var planned = BuildPlan.Timed(steps, lines, b, cuts, holes, now);
+        var from = bench.WorkFrom ?? WorkingHours.DefaultFrom;
+        var planned = BuildPlan.Timed(steps, lines, b, cuts, holes, now, new(from, bench.WorkTo ?? WorkingHours.DefaultTo, clock ?? from));
         var proved = planned.Where(s => s.Work != Work.Finish).ToList();
         // Bars are paid whole; what is cut of them counts as used only.
         lines = [.. lines.Select(l => l.ByTheBar && !cuts.Any(c => c.Plan.Cost is not null && c.Row == l.Row)
@@ -44,6 +47,7 @@ public static class Maker
             Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id).Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
             Saw = [Asked(bench, nameof(Bench.Kerf), cuts.Count > 0 ? cuts[0].Kerf : BarCuts.Hacksaw),
                 Asked(bench, nameof(Bench.Squaring), cuts.Count > 0 ? cuts[0].Squaring : BarCuts.Squared)],
+            Hours = [Asked(bench, nameof(Bench.WorkFrom), WorkingHours.DefaultFrom), Asked(bench, nameof(Bench.WorkTo), WorkingHours.DefaultTo)],
             LineAsks = [Asked(new BenchLine(), nameof(BenchLine.Pack), 1), Asked(new BenchLine(), nameof(BenchLine.Price), null),
                 Asked(new BenchLine(), nameof(BenchLine.Have), null)],
             Instead = [Asked(bench, nameof(Bench.ReadyMade), null), Asked(bench, nameof(Bench.Hire), null)],

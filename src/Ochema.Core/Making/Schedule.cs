@@ -1,6 +1,6 @@
 namespace Ochema.Core.Making;
 
-/// <summary>When each step is done by one person who works through and uses the time in which glue cures.</summary>
+/// <summary>When each step is done by one person who works through the hours of the day and uses the time in which glue cures.</summary>
 internal static class Schedule
 {
     /// <summary>Start, hands off and ready of each step, s from the beginning; and the order in which they are begun.</summary>
@@ -8,8 +8,9 @@ internal static class Schedule
     /// <param name="wait">By itself afterwards, s.</param>
     /// <param name="after">Steps before each, by index; all of them stand earlier in the list.</param>
     /// <param name="done">When hands went off those that are done, s before 0 as negative numbers; null for those to come.</param>
+    /// <param name="hours">In which somebody works.</param>
     public static (double Start, double End, double Done)[] Of(
-        IReadOnlyList<double> work, IReadOnlyList<double> wait, IReadOnlyList<IReadOnlyList<int>> after, IReadOnlyList<double?> done)
+        IReadOnlyList<double> work, IReadOnlyList<double> wait, IReadOnlyList<IReadOnlyList<int>> after, IReadOnlyList<double?> done, WorkingHours hours)
     {
         var times = new (double Start, double End, double Done)[work.Count];
         for (var i = 0; i < times.Length; i++)
@@ -25,7 +26,8 @@ internal static class Schedule
                 if (after[i].All(a => !left.Contains(a))
                     && Math.Max(free, after[i].Select(a => times[a].Done).DefaultIfEmpty(0).Max()) is var start && start < at)
                     (next, at) = (i, start);
-            times[next] = (at, at + work[next], at + work[next] + wait[next]);
+            var (begins, ends) = hours.Of(at, work[next]);
+            times[next] = (begins, ends, ends + wait[next]);
             free = times[next].End;
             left.Remove(next);
         }

@@ -14,6 +14,14 @@ public sealed record Bench
     [Measure("Off to square a bar's end", Dimension.Length, 0, 0.100, HowTo = "once from every bar; {length:0} where the shop cut it square")]
     public double? Squaring { get; init; }
 
+    /// <summary>s from midnight; null: nine in the morning.</summary>
+    [Measure("Work begins at", Dimension.Duration, 0, 86400, HowTo = "hour of the day; drills wake neighbours")]
+    public double? WorkFrom { get; init; }
+
+    /// <summary>s from midnight; null: nine in the evening. As early as it begins, or earlier: somebody works round the clock.</summary>
+    [Measure("Work ends at", Dimension.Duration, 0, 86400, HowTo = "hour of the day; what cures goes on by itself")]
+    public double? WorkTo { get; init; }
+
     [Measure("A shop asks for one ready-made", Dimension.Money, 0, 100000, HowTo = "a price you were told")]
     public double? ReadyMade { get; init; }
 

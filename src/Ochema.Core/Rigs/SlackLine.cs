@@ -27,6 +27,10 @@ public sealed record SlackLine(StrapRow Row, double Span, double Sag, Knot Knot,
         return half <= Span / 2 ? 0 : 2 * tension * Math.Sqrt(half * half - Span * Span / 4) / half;
     }
 
+    /// <summary>An anchor with what it holds: that of a line which the rig brings follows from it.</summary>
+    internal static Hosts.Anchor Held(RigBuilder b, Hosts.Anchor anchor) =>
+        anchor.Hung && b.Rig.Base.HungBeside(b) is { } line ? anchor with { Holds = line.Holds } : anchor;
+
     /// <summary>Pull across its middle, N, that it holds.</summary>
     public double Holds => Across(Bears);
 }

@@ -66,12 +66,15 @@ public static class StrapPull
     internal static IEnumerable<(Anchor Anchor, double T, Vec3 End)> Ends(Host host) =>
         from a in host.Anchors from t in a.A.SequenceEqual(a.B) ? [0.5] : (double[])[0, 0.25, 0.5, 0.75, 1] select (a, t, a.At(t));
 
-    /// <summary>The same with the place on each edge that lies straight abeam of a point of the rig.</summary>
+    /// <summary>
+    /// The same for straps, which are drawn and want what cannot give: no line that is only hung. With the place on each edge that lies straight abeam of a
+    /// point of the rig.
+    /// </summary>
     internal static IEnumerable<(Anchor Anchor, double T, Vec3 End)> Ends(Host host, Vec3 from, Vec3 along)
     {
-        foreach (var end in Ends(host))
+        foreach (var end in Ends(host).Where(e => !e.Anchor.Hung))
             yield return end;
-        foreach (var a in host.Anchors)
+        foreach (var a in host.Anchors.Where(a => !a.Hung))
         {
             var (start, run) = ((a.At(0) - from).Dot(along), (a.At(1) - a.At(0)).Dot(along));
             if (Math.Abs(run) > 0.01 && -start / run is > 0.01 and < 0.99 and var t)

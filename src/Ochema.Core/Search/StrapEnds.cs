@@ -30,7 +30,7 @@ public static class StrapEnds
     public static IReadOnlyList<StrapEnd> Of(RigDocument rig, double pretension, Catalogue stock, CancellationToken stop = default)
     {
         var b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, stock);
-        var ends = b.Host.Anchors.Select(a => (Anchor: a, Best: Best(b, a))).ToList();
+        var ends = b.Host.Anchors.Where(a => !a.Hung).Select(a => (Anchor: a, Best: Best(b, a))).ToList();
         return [.. Trials.Each(ends, e => Tried(rig, b, e.Anchor, e.Best, pretension, stock, stop), stop)
             .OrderBy(e => e.Change is null).ThenByDescending(e => e.Change is null ? 0 : Presses(e.Change)).ThenBy(e => e.Anchor, StringComparer.Ordinal)];
 

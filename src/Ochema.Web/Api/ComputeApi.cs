@@ -84,15 +84,22 @@ internal static class ComputeApi
             ? Answer.Of(working) : Problems.NotFound($"This rig has no check '{check}'.");
     }
 
-    private static Answer<MakeReport> Make(Posted<RigDocument> posted, double? kerf = null, double? squaring = null, string? now = null)
+    private static Answer<MakeReport> Make(Posted<RigDocument> posted, double? kerf = null, double? squaring = null, string? now = null,
+        int offset = 0)
     {
         DateTime? clock = now is null ? null : Made.TimeOf(now) ?? throw new DocumentException("now", "is no time as 2026-05-01T14:30:00Z");
+        if (Math.Abs(offset) > MostOffset)
+            throw new DocumentException("offset", $"is not between -{MostOffset} and {MostOffset} minutes");
         if (kerf is { } cut && !(cut >= 0 && cut <= BarCuts.WidestKerf))
             throw new DocumentException("kerf", $"is not between 0 and {BarCuts.WidestKerf * 1000:0} mm");
         if (squaring is { } off && !(off >= 0 && off <= BarCuts.LongestSquaring))
             throw new DocumentException("squaring", $"is not between 0 and {BarCuts.LongestSquaring * 1000:0} mm");
-        return Of(posted, (rig, stock) => Maker.Of(rig, stock, kerf, squaring, clock));
+        return Of(posted, (rig, stock) => Maker.Of(rig, stock, kerf, squaring, clock,
+            clock?.ToUniversalTime().AddMinutes(offset).TimeOfDay.TotalSeconds));
     }
+
+    /// <summary>Minutes that a clock is ahead of or behind universal time at the most.</summary>
+    private const int MostOffset = 14 * 60;
 
     /// <summary>A flat piece at 1:1 as a file, or it or a plug as a body to print.</summary>
     private static Results<FileContentHttpResult, ProblemHttpResult> TemplateFile(

@@ -6,7 +6,7 @@
   import { say, sayAsked } from './bench';
   import ReadingField from './ReadingField.svelte';
 
-  /** The saw that it is cut with, and what lies about to be cut first. */
+  /** The saw that it is cut with, the hours that it is worked in, and what lies about to be cut first. */
   let { report }: { report: Schemas['MakeReport'] } = $props();
   const session = getSession();
 
@@ -21,6 +21,10 @@
     <h3 class="text-base">Your saw</h3>
     {#each report.saw as s (s.path)}
       <ReadingField asked={s} onchange={(v, where) => sayAsked(session, where, v)} />
+    {/each}
+    <h3 class="mt-3 text-base">Your hours</h3>
+    {#each report.hours as h (h.path)}
+      <ReadingField asked={h} onchange={(v, where) => sayAsked(session, where, v)} />
     {/each}
   </div>
   <div>

@@ -38,7 +38,7 @@
   $effect(() => {
     const [body, at] = [session.doc, stamp(now)];
     return late.ask(body, late.value ? 60 : 0, (signal) =>
-      ask(api.POST('/api/make', { body, params: { query: { now: at } }, signal })),
+      ask(api.POST('/api/make', { body, params: { query: { now: at, offset: -now.getTimezoneOffset() } }, signal })),
     );
   });
 

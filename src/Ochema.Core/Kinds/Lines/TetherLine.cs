@@ -43,17 +43,15 @@ internal static class TetherLine
                 _ => b.Camera.Node
             };
             var from = b.Position(node);
-            var beside = tether.To.Anchor is AnchorEnd.OnRig or AnchorEnd.OnReach || !b.Host.Anchors.Any(a => a.Id == tether.To.Anchor && a.Hung) ? null
-                : b.Rig.Base.HungBeside(b);
             var length = (end - from).Length + tether.Slack;
             var id = n == 1 ? "tether" : $"tether-{n}";
             var built = new TetherBuilt(id, n == 1 ? "Tether" : $"Tether {n}", tether, from, tether.To.Anchor switch
             {
                 AnchorEnd.OnRig => Hosts.HostDrawing.At(AnchorEnd.OnRig, "The rig's own base", end),
                 AnchorEnd.OnReach => Hosts.HostDrawing.At(AnchorEnd.OnReach, "The rig's own reach, close to its end", end),
-                _ => b.Host.Anchors.First(a => a.Id == tether.To.Anchor) is var a && beside is not null ? a with { Holds = beside.Holds } : a,
+                _ => SlackLine.Held(b, b.Host.Anchors.First(a => a.Id == tether.To.Anchor)),
             }, end, length, row);
-            if (beside is not null && b.Parts.All(p => p.Id != Second))
+            if (built.Anchor.Hung && b.Rig.Base.HungBeside(b) is { } beside && b.Parts.All(p => p.Id != Second))
                 b.Parts.Length(Second, beside.Row, Math.Round(beside.Length + 2 * (Tail + beside.Knot.Allowance(beside.Row.Thickness)), 2),
                     beside.Row.MassPerMetre, beside.Row.PricePerMetre, Aisle.Rigging, "Second rope:");
             var swings = built.SwingsTo(b);
