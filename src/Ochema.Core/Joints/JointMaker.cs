@@ -279,7 +279,8 @@ public static class JointMaker
 
     private static StackLayer Layer(SocketPort socket) =>
         new(socket.Name, socket.Blind ? LayerRole.Blind : LayerRole.Tapped, socket.Depth, socket.Material, socket.Width, Thread: socket.Thread,
-            Bought: socket.Thread is not null);
+            Bought: socket.Thread is not null)
+        { Ready = socket.Sold };
 
     /// <summary>The plug in a tube's end, tapped for what is screwed into it; in the end of a bar the thread itself.</summary>
     private static SocketPort Plug(TubePort tube, Catalogue stock)

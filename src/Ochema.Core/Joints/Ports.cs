@@ -14,7 +14,11 @@ public abstract record Port(string Name);
 /// <param name="Width">Drawn width, m.</param>
 /// <param name="Suits">Thread that it is tapped with where the other part has none of its own, catalogue id.</param>
 public sealed record SocketPort(
-    string Name, string? Thread, double Depth, string Material, bool Blind = true, double Width = 0.03, string Suits = "1-4-20") : Port(Name);
+    string Name, string? Thread, double Depth, string Material, bool Blind = true, double Width = 0.03, string Suits = "1-4-20") : Port(Name)
+{
+    /// <summary>True where it is on sale with whichever thread is asked for: nobody drills or taps it.</summary>
+    public bool Sold { get; init; }
+}
 
 /// <summary>A thread that stands out of the part.</summary>
 /// <param name="Thread">Catalogue id.</param>

@@ -151,7 +151,7 @@ public class TwistAndJawTests
     {
         var rig = Recipe("roll-hoop");
         var clamp = (TubeClamp)rig.Base;
-        var closing = Threads.Preload(clamp.Torque, 0.008);
+        var closing = 0.5 * Threads.Preload(clamp.Torque, 0.008);
         var surface = HostLibrary.Find(rig.Host)!.Surface(rig.Site);
         double Hand(RigDocument r, double jaw) => Most(r, (m, f) =>
         {

@@ -70,7 +70,7 @@ public sealed record Strut : BraceKind
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
-        new(Work.Brace, $"Set the {(Foot.Noun)} foot of the strut, then clamp the rod",
+        new(Work.Brace, $"Set the {(Foot.Noun)} foot of {Called(b)}, then clamp the rod",
             "Try sideways first: it still goes the other way. Foot down on a clean place, rod through the clamp with a "
                 + "hand's width left; foot first, clamp last, so that nothing is bent. Wiggle before and after: note how fast it rocks.")
         {
@@ -80,6 +80,9 @@ public sealed record Strut : BraceKind
             Beware = "No ties and tape at a joint whose drop would hurt: a clamp or a rod end.",
         },
     ];
+
+    /// <summary>In a sentence: several are told apart by what the user calls them.</summary>
+    private string Called(RigBuilder b) => b.Rig.Braces.Count > 1 ? $"strut {Id}" : "the strut";
 
     public override void Build(RigBuilder b)
     {
@@ -112,7 +115,7 @@ public sealed record Strut : BraceKind
         b.Checks.Add(new StrutBuckling(b, station, new(name), piece));
         b.Checks.Add(new SectionStrength(b, station, new(name), "Rod bends", piece));
         b.Parts.Bought(new(station, "clamp"), b.Fitting("strut-clamp"));
-        b.Parts.Cut(new(station, "strut"), row, material, length);
+        b.Parts.Cut(new(station, "strut"), row, material, length, what: b.Rig.Braces.Count > 1 ? $"Strut {Id}" : "Strut");
         b.Parts.Also(c => c with { Long = Spare });
         b.Shape(name + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
     }
