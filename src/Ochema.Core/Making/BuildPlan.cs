@@ -303,7 +303,7 @@ internal static class BuildPlan
         var order = new int[steps.Count];
         foreach (var (i, n) in Enumerable.Range(0, steps.Count).OrderBy(i => first[i].Start).ThenBy(i => first[i].End).Select((i, n) => (i, n)))
             order[i] = n + 1;
-        return [.. steps.Select((s, i) => Plan(s, i, times[i], [.. lines.Where(l => l.Step == s.Id)])).OrderBy(s => s.Number)];
+        return [.. steps.Select((s, i) => Plan(s, i, times[i], [.. lines.Where(l => l.Steps.Any(at => at.Step == s.Id))])).OrderBy(s => s.Number)];
 
         // Nothing goes on an aircraft, under a line or over people before it is answered.
         IEnumerable<string> Unanswered(Work work) => work is not (Work.Place or Work.TryOn) ? []

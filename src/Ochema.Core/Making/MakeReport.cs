@@ -87,16 +87,23 @@ public sealed record Choice(string Id, string Label)
 /// <param name="Steps">In how many steps.</param>
 public sealed record ToolNeed(string Id, string Name, ToolFrom From, int Steps);
 
+/// <summary>What of a line goes in at a step.</summary>
+public sealed record PartShare(string Step, double Quantity);
+
 /// <summary>A line of the list.</summary>
 /// <param name="Mass">Of all of it, kg.</param>
 /// <param name="Cost">Of all of it, as used.</param>
 /// <param name="Joint">Joint that it belongs to; null for all else.</param>
-/// <param name="Step">Id of the step that it goes in at.</param>
+/// <param name="Step">Id of the step that it, or the first of it, goes in at.</param>
 public sealed record PartLine(
     string Id, string Station, string Name, PieceSort Sort, Aisle Aisle, double Quantity, double Mass, double Cost, string? Row, string? Joint, string Step)
 {
     /// <summary>What is cut to a length, m; null for all else.</summary>
     public double? Length { get; init; }
+
+    /// <summary>The steps that something of it goes in at, and how much.</summary>
+    [JsonRequired]
+    public IReadOnlyList<PartShare> Steps { get; init; } = [new(Step, Quantity)];
 
     /// <summary>The pieces that it is of.</summary>
     [JsonRequired]

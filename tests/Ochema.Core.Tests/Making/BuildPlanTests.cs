@@ -30,10 +30,14 @@ public sealed partial class BuildPlanTests
         Assert.Equal(b.Parts.Cost, plan.Cost, 9);
         Assert.Equal(plan.Cost, plan.Parts.Sum(p => p.Cost), 9);
         Assert.Equal(b.Parts.Sum(p => p.Quantity), plan.Parts.Sum(p => p.Quantity), 9);
-        // No line without a place, and each in one place.
-        Assert.All(plan.Parts, p => Assert.Contains(p.Id, plan.Steps.Single(s => s.Id == p.Step).Parts));
-        Assert.Equal(plan.Parts.Select(p => p.Id).Order(), plan.Steps.SelectMany(s => s.Parts).Order());
-        Assert.Equal(plan.Parts.Count, plan.Parts.Select(p => (p.Name, p.Station, p.Step, p.Joint)).Distinct().Count());
+        // No line without a place; every piece in one place, and no more of a line at its steps than there is of it.
+        Assert.All(plan.Parts, p => Assert.Equal(p.Steps.Select(s => s.Step).Order(), plan.Steps.Where(s => s.Parts.Contains(p.Id)).Select(s => s.Id).Order()));
+        Assert.All(plan.Parts, p => Assert.Equal(p.Quantity, p.Steps.Sum(s => s.Quantity), 9));
+        Assert.All(plan.Parts, p => Assert.Equal(p.Step, p.Steps[0].Step));
+        Assert.Equal(b.Parts.Select(p => p.Id.ToString()).Order(), plan.Parts.SelectMany(p => p.Pieces).Select(p => p.ToString()).Order());
+        // The same screw, nut or washer is one line.
+        var small = plan.Parts.Where(p => p.Aisle == Aisle.Screws && p.Row is { } row && Stock.Has("fasteners", row)).ToList();
+        Assert.Equal(small.Count, small.Select(p => (p.Name, p.Row)).Distinct().Count());
         Assert.True(plan.Pay >= plan.Cost - 1e-9, "bars are paid whole");
     }
 
@@ -88,7 +92,7 @@ public sealed partial class BuildPlanTests
         var steps = plan.Steps;
         foreach (var part in b.Parts)
         {
-            var line = plan.Parts.First(p => p.Name == part.Name && p.Station == part.Station);
+            var line = plan.Parts.Single(p => p.Pieces.Contains(part.Id));
             var at = steps.Single(s => s.Id == line.Step);
             if (part.Sort == PieceSort.Sheet || (part is { Sort: PieceSort.Cut, Row: { } row } && Stock.Has("sections", row)))
                 Assert.True(at.Work == Work.Cut, $"{part.Name} goes in at {at.Id}");

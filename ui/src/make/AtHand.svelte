@@ -58,7 +58,8 @@
   {#if parts.length}
     <h3 class="text-quiet mt-3 text-xs font-normal">Parts that go in</h3>
     <ul>
-      {#each parts as p (p.id)}<li>{p.quantity > 1 ? `${p.quantity} × ` : ''}{fill(p.name)}</li>{/each}
+      {#each parts as p (p.id)}{@const n = p.steps.find((s) => s.step === step.id)?.quantity ?? p.quantity}
+        <li>{n > 1 ? `${n} × ` : ''}{fill(p.name)}</li>{/each}
     </ul>
   {/if}
   <h3 class="text-quiet mt-3 text-xs font-normal">You</h3>
