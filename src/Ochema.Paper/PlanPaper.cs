@@ -32,6 +32,7 @@ public static class PlanPaper
         Parts(flow, report, units);
         Cuts(flow, report, units);
         Holes(flow, report, units);
+        Places(flow, report, units);
     });
 
     private static void Step(Flow flow, MakeReport report, PlanStep step, UnitSystem units)
@@ -42,7 +43,8 @@ public static class PlanPaper
             step.Called, $"{step.Minutes:0} min", step.Place == WorkPlace.Bench ? "at the bench" : "at the host",
             step.Crew > 1 ? $"{step.Crew} people" : "one person", step.CameraIn ? "camera in" : "camera out",
         ];
-        var parts = report.Parts.Where(p => step.Parts.Contains(p.Id)).Select(p => p.Quantity == 1 ? p.Name : $"{p.Quantity:0.##} × {p.Name}");
+        var parts = report.Parts.SelectMany(p => p.Steps.Where(s => s.Step == step.Id)
+            .Select(s => s.Quantity == 1 ? p.Name : $"{s.Quantity:0.##} × {p.Name}"));
         (string Text, bool Bold)[] below = [.. new (string, bool)[]
         {
             (Printed(step.How), false),
@@ -182,6 +184,38 @@ public static class PlanPaper
             flow.Text($"{h.Count} × {drill}  {Sheet.Printed(h.For, units)}{sunk}: {h.Layer}, {h.Title}");
         }
     }
+
+    /// <summary>Where they go: each with the number that it has on its template.</summary>
+    private static void Places(Flow flow, MakeReport report, UnitSystem units)
+    {
+        string Size(double m) => Sheet.Printed(QuantityText.Of(m, Dimension.Mark), units);
+        var drilled = report.Templates.Where(t => t.Holes.Count > 0).ToList();
+        if (drilled.Count == 0)
+            return;
+        flow.Headline("Where the holes go, from the lower left corner");
+        foreach (var t in drilled)
+        {
+            flow.Room(Sheet.LineOf(Sheet.Body) * 3);
+            flow.Text(Sheet.Printed(t.Name, units) + (t.FrontAhead ? "; its far end goes to the front" : ""), bold: true);
+            foreach (var h in t.Holes.OrderBy(h => h.Number))
+            {
+                flow.Room(Sheet.LineOf(Sheet.Body));
+                flow.Text($"{h.Number}: {Size(h.X)} along, {Size(h.Y)} across; {Drills.Name(h.Diameter, units, h.Sort == HoleSort.Clearance)} "
+                    + $"{Sheet.Printed(h.For, units)}, {h.Title}");
+            }
+        }
+    }
+
+    /// <summary>The cuts alone, for the saw.</summary>
+    public static byte[]? OfCuts(string rig, MakeReport report, PaperSize paper, UnitSystem units) => report.Cuts.Count == 0 ? null
+        : Papers.Of($"{rig}: cuts", document =>
+        {
+            using var flow = new Flow(document, paper, report.LetsGo ? $"{rig}, cuts · {Warning}" : $"{rig}, cuts");
+            flow.Text(rig, Sheet.Title, bold: true);
+            if (report.Verdict.Length > 0)
+                flow.Text(Sheet.Printed(report.Verdict, units) + (report.LetsGo ? ". Change it before anything is bought or cut." : ""), Sheet.Head, bold: true);
+            Cuts(flow, report, units);
+        });
 
     /// <summary>A span of time, s, in words.</summary>
     internal static string Span(double seconds) => seconds < 5400 ? $"{seconds / 60:0} min"

@@ -93,7 +93,7 @@ public static class TemplatePaper
                 sheet.Line(x - r - 2, y, x + r + 2, y);
                 sheet.Line(x, y - r - 2, x, y + r + 2);
                 // Beside the hole where it can be read: not over the piece's edge, nor the paper's.
-                var says = $"{Printed(QuantityText.Of(h.Diameter, Dimension.Drill))} {Printed(h.For)}";
+                var says = (h.Number > 0 ? $"{h.Number}: " : "") + $"{Printed(QuantityText.Of(h.Diameter, Dimension.Drill))} {Printed(h.For)}";
                 var (long_, end) = (r + 2 + sheet.Width(says, Sheet.Small), left + tiling.Window);
                 if (h.Sort == HoleSort.Relief)
                 {
@@ -115,6 +115,8 @@ public static class TemplatePaper
                 written.Add((from, to, at));
                 sheet.Text(right ? x + r + 1 : x - r - 1, at, says, Sheet.Small, right: !right);
             }
+            if (t.FrontAhead && X(t.Length) < left + tiling.Window && X(t.Length) > left && Y(t.Width) > top)
+                sheet.Text(X(t.Length), Y(t.Width) - 1.5, "this end to the front", Sheet.Small, right: true);
             foreach (var (mx, my) in tiling.Marks)
                 Mark(sheet, left + mx - tile.X, top + my - tile.Y);
         }

@@ -164,8 +164,8 @@ internal static class HouseSteps
     }
 
     private static WorkStep OfSheet(RigPart part, SheetPiece sheet, Material m) => new(Work.Cut, $"Cut {Named(part)}",
-        "Square one edge, mark from it, saw outside the line, file to it. Corners round: "
-            + $"{QuantityText.Of(Math.Max(0.003, sheet.Thickness), Dimension.Length)} at the least."
+        "Square one edge, mark from it, saw outside the line, file to it."
+            + (FlatOutline.Corner(sheet) is > 0 and var round ? $" Corners round: {QuantityText.Of(round, Dimension.Length)} at the least." : "")
             + (FlatOutline.Of(sheet).Reliefs.Count is > 0 and var corners
                 ? $" Where the folds of both ways end, centre-punch and drill {corners} × "
                     + $"{QuantityText.Of(FlatOutline.Relief(sheet.Thickness), Dimension.Drill)} "

@@ -51,6 +51,14 @@ public sealed record Template(
             yield return new([floor.Left, b.At], [floor.Right, b.At], b.Angle, b.Radius, b.Turn, true);
     }
 
+    /// <summary>True where the far end of its length goes to the front of the host.</summary>
+    [JsonRequired]
+    public bool FrontAhead { get; init; }
+
+    /// <summary>Its corners are filed or cut round to this, m; 0 where they stay sharp.</summary>
+    [JsonRequired]
+    public double Corner { get; init; }
+
     /// <summary>True for a flat piece, which is a body when it is bent and drilled; false for a tube's face and for strips of paper.</summary>
     [JsonRequired]
     public bool Flat { get; init; } = true;
@@ -78,6 +86,10 @@ public sealed record TemplateLine(string Label, IReadOnlyList<double[]> Points);
 /// <param name="Title">What it is for.</param>
 public sealed record TemplateHole(double X, double Y, double Diameter, HoleSort Sort, string Thread, string Joint, string Title)
 {
+    /// <summary>Which one it is on its piece, from 1; 0 on a strip of paper.</summary>
+    [JsonRequired]
+    public int Number { get; init; }
+
     /// <summary>What it is for, in words: "clear for M8 × 1.25".</summary>
     public string For => HoleTable.Words(Sort, Thread);
 }
@@ -101,12 +113,21 @@ public static class Templates
            let holes = sheet.Holes.SelectMany(h => Drilled(b, drilled, sheet, h)).ToList()
            let bends = BendOrder.Of(sheet)
            select new Template(l.Id, l.Station, l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, bends.Across,
-               [.. holes, .. Reliefs(sheet)], [.. Faults(sheet, holes)])
+               Numbered([.. holes, .. Reliefs(sheet)]), [.. Faults(sheet, holes)])
            {
                Walls = bends.Along,
                Flat = part.Sheet is not null || sheet.Thickness < sheet.Width,
+               FrontAhead = sheet.FrontAhead,
+               Corner = part.Sheet is null ? 0 : FlatOutline.Corner(sheet),
            },
     ];
+
+    /// <summary>Numbers along it, those of one place along it across: drawing and table pair by them.</summary>
+    private static IReadOnlyList<TemplateHole> Numbered(IReadOnlyList<TemplateHole> holes)
+    {
+        var order = holes.OrderBy(h => Math.Round(h.X, 5)).ThenBy(h => Math.Round(h.Y, 5)).ToList();
+        return [.. holes.Select(h => h with { Number = order.FindIndex(o => ReferenceEquals(o, h)) + 1 })];
+    }
 
     /// <summary>The flat piece that a part is, or the face of the bar that it is; null for what is only cut or bought.</summary>
     internal static SheetPiece? Sheet(RigPart part, Catalogue stock) => part.Sheet ?? OfBar(part, stock);

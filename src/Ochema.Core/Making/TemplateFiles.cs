@@ -25,6 +25,10 @@ public static class TemplateFiles
     /// <summary>Length of the bar that is measured after printing, mm.</summary>
     private const double Bar = 100;
 
+    /// <summary>The table of holes: its first line under the bar, and from line to line, mm.</summary>
+    private const double Rows = 11;
+    private const double RowHeight = 4;
+
     private static readonly XNamespace Name = "http://www.w3.org/2000/svg";
 
     /// <summary>A file's name: station, what it is, and the format.</summary>
@@ -53,7 +57,7 @@ public static class TemplateFiles
     {
         var (long_, wide) = (1000 * t.Length, 1000 * t.Width);
         var width = Math.Max(long_, Bar) + 2 * Margin;
-        var height = wide + 2 * Margin + 16;
+        var height = wide + 2 * Margin + 16 + RowHeight * t.Holes.Count(h => h.Number > 0);
         // y counts upwards from the lower left corner of the piece.
         string X(double m) => N(Margin + 1000 * m);
         string Y(double m) => N(Margin + wide - 1000 * m);
@@ -84,7 +88,12 @@ public static class TemplateFiles
                     Line(Margin + 1000 * h.X - 4, Margin + wide - 1000 * h.Y, Margin + 1000 * h.X + 4, Margin + wide - 1000 * h.Y),
                     Line(Margin + 1000 * h.X, Margin + wide - 1000 * h.Y - 4, Margin + 1000 * h.X, Margin + wide - 1000 * h.Y + 4),
                 }),
-                t.Holes.Select(h => Text(Margin + 1000 * (h.X + h.Diameter / 2) + 1, Margin + wide - 1000 * h.Y - 1.5, $"{Mm(h.Diameter)} {h.For}")),
+                // A number at each; what it is stands once, below the bar, so that no text lies over another.
+                t.Holes.Select(h => Text(Margin + 1000 * (h.X + h.Diameter / 2) + 1, Margin + wide - 1000 * h.Y - 1.5,
+                    h.Number > 0 ? $"{h.Number}" : $"{Mm(h.Diameter)} {h.For}")),
+                t.FrontAhead ? [Text(Margin + 1000 * t.Length - 12, Margin - 2, "front >")] : Array.Empty<XElement>(),
+                t.Holes.Where(h => h.Number > 0).OrderBy(h => h.Number).Select((h, i) => Text(Margin, foot + Rows + RowHeight * i,
+                    $"{h.Number}: {Mm(h.X)} along, {Mm(h.Y)} across; {Mm(h.Diameter)} {h.For}")),
                 Line(Margin, foot, Margin + Bar, foot), Line(Margin, foot - 2, Margin, foot + 2), Line(Margin + Bar, foot - 2, Margin + Bar, foot + 2),
                 Text(Margin, foot + 6, $"measure this bar: 100 mm. {Printed(t.Name)}")));
         return svg.ToString();
@@ -128,8 +137,24 @@ public static class TemplateFiles
         Pair(0, "SECTION");
         Pair(2, "ENTITIES");
         void Between(string layer, IReadOnlyList<double> a, IReadOnlyList<double> b) => Line(layer, 1000 * a[0], 1000 * a[1], 1000 * b[0], 1000 * b[1]);
+        var r = t.Outline.Count == 4 ? t.Corner : 0;
         foreach (var (a, b) in t.Outline.Zip([.. t.Outline.Skip(1), t.Outline[0]]))
-            Between("OUTLINE", a, b);
+        {
+            // Along each edge from round to round; a quarter circle at the end of it.
+            var (dx, dy) = (b[0] - a[0], b[1] - a[1]);
+            var long_ = Math.Sqrt(dx * dx + dy * dy);
+            var (ux, uy) = (dx / long_, dy / long_);
+            Between("OUTLINE", [a[0] + r * ux, a[1] + r * uy], [b[0] - r * ux, b[1] - r * uy]);
+            if (r <= 0)
+                continue;
+            Entity("ARC", "OUTLINE");
+            // Anticlockwise: the piece lies to the left of its edges.
+            Point(10, 1000 * (b[0] - r * ux - r * uy), 1000 * (b[1] - r * uy + r * ux));
+            Pair(40, Mm(r));
+            var from = Math.Atan2(-ux, uy) * 180 / Math.PI;
+            Pair(50, N((from + 360) % 360));
+            Pair(51, N((from + 450) % 360));
+        }
         foreach (var fold in t.Folds)
             Between("BENDS", fold.From, fold.To);
         foreach (var line in t.Lines)

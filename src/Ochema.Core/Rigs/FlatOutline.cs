@@ -16,6 +16,12 @@ public sealed record FlatOutline(IReadOnlyList<double[]> Points, IReadOnlyList<d
     /// <summary>Of a relief's drill, m: twice the sheet, at the least what a small bit and a file's corner want (judgement, 2–5 mm).</summary>
     public static double Relief(double thickness) => Math.Max(0.003, 2 * thickness);
 
+    /// <summary>
+    /// What its corners are filed round to, m: as thick as it is, 3 mm at the least (common practice, no source); 0 for a piece whose corners are sawn out.
+    /// </summary>
+    public static double Corner(SheetPiece piece) => Of(piece).Points.Count > 4 ? 0
+        : Math.Min(Math.Max(0.003, piece.Thickness), Math.Min(piece.Length, piece.Width) / 4);
+
     /// <summary>As far as the first and the last bend of one way reach inwards, m; 0 and the whole where there is none on that side.</summary>
     /// <param name="whole">Size of the piece that way, m.</param>
     public static (double Low, double High) Floor(IReadOnlyList<BendLine> bends, double whole, double thickness)

@@ -110,6 +110,10 @@ public sealed record SheetPiece(double Length, double Width, double Thickness, s
     /// </summary>
     public IReadOnlyList<BendLine> Walls { get; init; } = [];
 
+    /// <summary>True where the far end of its length goes to the front of the host.</summary>
+    [JsonIgnore]
+    public bool FrontAhead { get; init; }
+
     /// <summary>What is left of it when the corners are out, m².</summary>
     [JsonIgnore]
     public double Area => FlatOutline.Of(this).Area;

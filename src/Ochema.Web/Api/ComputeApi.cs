@@ -142,8 +142,9 @@ internal static class ComputeApi
         {
             "plan" => PlanPaper.Of(rig.Name, report, size, system),
             "templates" => TemplatePaper.Of(rig.Name, report, size, system, part),
+            "cuts" => PlanPaper.OfCuts(rig.Name, report, size, system),
             "sheet" => MeasuringPaper.Of(rig.Name, rig.Site.Name, report, size, system),
-            _ => throw new DocumentException("what", "is not plan, templates or sheet"),
+            _ => throw new DocumentException("what", "is not plan, cuts, templates or sheet"),
         };
         return file is null
             ? Problems.NotFound(part is null ? "There is nothing of this rig to print there." : $"This rig has no flat piece '{part}'.")

@@ -44,19 +44,19 @@ public sealed class PurseTests
         Assert.Equal(0, bought.ToBuy, 9);
     }
 
-    [Fact] // four washers of a pack of ten at 2.50: 2.50 out of pocket, 1.00 used; with three in the drawer one pack still
+    [Fact] // four lock nuts of a pack of ten at 2.50: 2.50 out of pocket, 1.00 used; with three in the drawer one pack still
     public void PacksAreBoughtWhole()
     {
-        var washers = With("magnet-plate-straps", null).Parts.First(p => p.Quantity == 4 && p.Name.StartsWith("Washer", StringComparison.Ordinal));
+        var nuts = With("magnet-plate-straps", null).Parts.First(p => p.Quantity == 4 && p.Name.StartsWith("Lock nut", StringComparison.Ordinal));
         PartLine Said(double? have, double pack) => With("magnet-plate-straps",
-            new() { Lines = new Dictionary<string, BenchLine> { [washers.Key] = new() { Have = have, Price = 2.5, Pack = pack } } })
-            .Parts.Single(p => p.Key == washers.Key);
+            new() { Lines = new Dictionary<string, BenchLine> { [nuts.Key] = new() { Have = have, Price = 2.5, Pack = pack } } })
+            .Parts.Single(p => p.Key == nuts.Key);
         Assert.Equal((1.0, 2.5), (Said(null, 10).Cost, Said(null, 10).Pay));
         Assert.Equal(2.5, Said(3, 10).Pay);
         Assert.Equal(0, Said(4, 10).Pay);
         Assert.Equal(5.0, Said(null, 3).Pay); // two packs of three
         Assert.True(Said(null, 10).OwnPrice);
-        Assert.False(washers.OwnPrice);
+        Assert.False(nuts.OwnPrice);
     }
 
     [Fact]

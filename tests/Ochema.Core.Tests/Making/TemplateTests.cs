@@ -156,6 +156,29 @@ public sealed class TemplateTests
 
     [Theory]
     [MemberData(nameof(Names))]
+    public void DrawingAndTablePairByNumbersAlongThePiece(string name)
+    {
+        foreach (var t in Maker.Of(RigFiles.Named(name), Stock).Templates)
+        {
+            var byNumber = t.Holes.OrderBy(h => h.Number).ToList();
+            Assert.Equal(Enumerable.Range(1, t.Holes.Count), byNumber.Select(h => h.Number));
+            Assert.All(byNumber.Zip(byNumber.Skip(1)), p => Assert.True(p.First.X <= p.Second.X + 1e-5));
+            // Each once on the drawing, and once with its place below it.
+            var texts = XDocument.Parse(TemplateFiles.Svg(t)).Descendants().Where(e => e.Name.LocalName == "text").Select(e => e.Value).ToList();
+            foreach (var h in byNumber)
+            {
+                Assert.Single(texts, x => x == $"{h.Number}");
+                Assert.Contains(string.Create(CultureInfo.InvariantCulture, $" {1000 * h.Y:0.###} across"),
+                    Assert.Single(texts, x => x.StartsWith($"{h.Number}: ", StringComparison.Ordinal)));
+            }
+        }
+        // A plate knows its front.
+        if (RigFiles.Named(name).Base is Core.Kinds.Bases.HoldPlate)
+            Assert.True(Maker.Of(RigFiles.Named(name), Stock).Templates.Single(t => t.Part == "base/plate").FrontAhead);
+    }
+
+    [Theory]
+    [MemberData(nameof(Names))]
     public void FilesAreTrueToATenthOfAMillimetre(string name)
     {
         foreach (var t in Maker.Of(RigFiles.Named(name), Stock).Prints)
@@ -189,14 +212,29 @@ public sealed class TemplateTests
             var edges = lines.Where(e => e.Type == "LINE" && e.Layer == "OUTLINE").ToList();
             Assert.Equal((t.Outline.Count, t.Outline.Count), (edges.Count, drawn.Count));
             Assert.Equal(t.Walls.Count > 0 ? 12 : 4, edges.Count);
+            var rounds = lines.Where(e => e.Type == "ARC" && e.Layer == "OUTLINE").ToList();
+            Assert.Equal(t.Corner > 0 ? 4 : 0, rounds.Count);
             for (var i = 0; i < edges.Count; i++)
             {
-                var next = edges[(i + 1) % edges.Count];
-                Assert.Equal((edges[i].Of[11], edges[i].Of[21]), (next.Of[10], next.Of[20]));
-                Assert.Equal(edges[i].Of[10], drawn[i][0] - left, 0.1);
-                Assert.Equal(edges[i].Of[20], low - drawn[i][1], 0.1);
+                var (to, next) = ((X: edges[i].Of[11], Y: edges[i].Of[21]), (X: edges[(i + 1) % edges.Count].Of[10], Y: edges[(i + 1) % edges.Count].Of[20]));
+                if (rounds.Count == 0)
+                {
+                    Assert.Equal(to, next);
+                    Assert.Equal(edges[i].Of[10], drawn[i][0] - left, 0.1);
+                    Assert.Equal(edges[i].Of[20], low - drawn[i][1], 0.1);
+                    continue;
+                }
+                // A quarter circle goes on where the edge ends, and ends where the next begins.
+                var (arc, r) = (rounds[i].Of, rounds[i].Of[40]);
+                Assert.Equal(1000 * t.Corner, r, 0.01);
+                Assert.Equal(90, (arc[51] - arc[50] + 360) % 360, 1e-6);
+                foreach (var (angle, at) in new[] { (arc[50], to), (arc[51], next) })
+                {
+                    Assert.Equal(at.X, arc[10] + r * Math.Cos(angle * Math.PI / 180), 0.01);
+                    Assert.Equal(at.Y, arc[20] + r * Math.Sin(angle * Math.PI / 180), 0.01);
+                }
             }
-            Assert.Equal(1000 * t.Length, edges.Max(e => e.Of[10]), 0.1);
+            Assert.Equal(1000 * t.Length, edges.Max(e => Math.Max(e.Of[10], e.Of[11])), 0.1);
             Assert.Equal(t.Bends.Count + t.Walls.Count, lines.Count(e => e.Layer == "BENDS"));
             Assert.All(TemplateFiles.Dxf(t), c => Assert.True(c < 128));
             Assert.Contains("millimetres", TemplateFiles.Dxf(t));

@@ -12,6 +12,7 @@
 
   let papers = $derived([
     { what: 'plan', label: 'Build plan, all of it', there: true },
+    { what: 'cuts', label: 'Cuts alone, for the saw', there: report.cuts.length > 0 },
     {
       what: 'templates',
       label: 'Flat pieces and strips at 1:1',

@@ -37,9 +37,8 @@
       });
   });
   let height = $derived(Math.max(TOP + wide + 40, (labels.at(-1)?.at ?? 0) + 40));
-  /** Distances along and across of all holes of a group, each once. */
-  const each = (values: number[]) =>
-    [...new Set([...values].sort((a, b) => a - b).map((v) => quantity(v, 'mark')))].join(', ');
+  /** As they are numbered, along the piece; strips of paper have no numbers and no table. */
+  let numbered = $derived(template.holes.filter((h) => h.number > 0).sort((a, b) => a.number - b.number));
 </script>
 
 <figure class="min-w-0" data-template={template.part}>
@@ -108,7 +107,15 @@
           : 'stroke-base-content'}"
         stroke-width={marked(h.joint) ? 3 : 1.5}
       />
+      {#if h.number > 0}<text
+          x={x(h.x) + Math.max(3, (h.diameter / 2) * scale) + 2}
+          y={y(h.y) - 3}
+          class="fill-base-content text-xs font-semibold">{h.number}</text
+        >{/if}
     {/each}
+    {#if template.frontAhead}<text x={LEFT + long} y={TOP - 4} text-anchor="end" class="fill-quiet text-xs"
+        >this end to the front</text
+      >{/if}
     {#each labels as g (`${g.of.joint} ${g.of.diameter} ${g.of.sort}`)}
       <line x1={x(g.first.x)} y1={y(g.first.y)} x2={LEFT + long + 18} y2={g.at + 4} class="stroke-accent" />
       <text x={LEFT + long + 22} y={g.at + 8} class="fill-accent text-xs font-semibold"
@@ -125,11 +132,13 @@
       >
     </thead>
     <tbody>
-      {#each groups as g (`${g.of.joint} ${g.of.diameter} ${g.of.sort}`)}
-        <tr class="border-rule border-t border-dotted">
-          <th class="py-0.5 text-left font-normal">{g.of.title}</th>
-          <td>{each(g.holes.map((h) => h.x))}</td>
-          <td>{each(g.holes.map((h) => h.y))}</td>
+      {#each numbered as h (h.number)}
+        <tr class="border-rule border-t border-dotted" data-hole={h.number}>
+          <th class="py-0.5 text-left font-normal"
+            ><b class="inline-block w-6">{h.number}</b>{quantity(h.diameter, 'drill')} {h.for}, {h.title}</th
+          >
+          <td class="whitespace-nowrap">{quantity(h.x, 'mark')}</td>
+          <td class="whitespace-nowrap">{quantity(h.y, 'mark')}</td>
         </tr>
       {/each}
       {#each template.folds as b, i (i)}

@@ -27,7 +27,7 @@ export const savePiece = (body: RigDocument, part: string, format: 'svg' | 'dxf'
   );
 
 /** What is printed: paper as it is sold where one measures so. */
-export const savePaper = (body: RigDocument, what: 'plan' | 'templates' | 'sheet', part?: string) =>
+export const savePaper = (body: RigDocument, what: 'plan' | 'cuts' | 'templates' | 'sheet', part?: string) =>
   download(
     api.POST('/api/make/paper', {
       body,

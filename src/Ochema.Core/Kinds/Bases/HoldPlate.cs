@@ -191,6 +191,7 @@ public sealed record HoldPlate : BaseKind
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
         b.Parts.Sheet(new(StationId.Base, "plate"), "Plate", new(Length, Width, Thickness, Material, [])
         {
+            FrontAhead = true,
             LengthBy = nameof(Length),
             WidthBy = nameof(Width),
             ThicknessBy = nameof(Thickness),
