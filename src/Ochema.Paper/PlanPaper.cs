@@ -1,6 +1,7 @@
 using System.Globalization;
 using Ochema.Core.Making;
 using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
 
 namespace Ochema.Paper;
 
@@ -15,7 +16,8 @@ public static class PlanPaper
 
     /// <summary>As a PDF.</summary>
     /// <param name="rig">Its name.</param>
-    public static byte[] Of(string rig, MakeReport report, PaperSize paper, UnitSystem units) => Papers.Of($"{rig}: build plan", document =>
+    /// <param name="figure">The rig as drawn.</param>
+    public static byte[] Of(string rig, MakeReport report, PaperSize paper, UnitSystem units, IReadOnlyList<FigureShape> figure) => Papers.Of($"{rig}: build plan", document =>
     {
         using var flow = new Flow(document, paper, report.LetsGo ? $"{rig}, build plan · {Warning}"
             : $"{rig}, build plan · estimates for planning: prove it by test before it is used");
@@ -26,6 +28,7 @@ public static class PlanPaper
         flow.Text($"{report.Steps.Count} steps · {Span(report.HandsOn)} hands on · "
             + (report.LetsGo ? "" : $"it can be proved {Span(report.Ready)} after the start, cures included · ")
             + $"{Sheet.Printed(QuantityText.Of(report.Mass, Dimension.Mass), units)} · {Money(report.Cost)} used, {Money(report.Pay)} to pay");
+        RigFigure.Draw(flow, figure, report, units);
         flow.Headline("Steps");
         foreach (var step in report.Steps)
             Step(flow, report, step, units);
@@ -55,9 +58,10 @@ public static class PlanPaper
             (step.Built.Count > 0 ? "As it came out: " + string.Join(" · ", step.Built.Select(r => CameOut(r, units))) : "", false),
             (step.Wait > 0 ? $"Then it needs {Span(step.Wait)} by itself: from ______ to ______" : "", true),
         }.Where(b => b.Item1.Length > 0)];
+        var sketches = PieceSketch.Of(report, step);
         var head = (step.HoldPoint ? "Hold point. " : "") + $"{step.Number}  {Printed(step.Title)}";
         var height = Sheet.LineOf(Sheet.Small) + flow.Height(head, Sheet.Head, true, Indent) + below.Sum(b => flow.Height(b.Text, Sheet.Body, b.Bold, Indent))
-            + step.Readings.Count * 7 + 4;
+            + step.Readings.Count * 7 + sketches.Sum(k => PieceSketch.HeightOf(k.Flat)) + 4;
         flow.Room(height);
         var top = flow.Y;
         flow.Text(string.Join(" · ", facts), Sheet.Small, indent: Indent);
@@ -75,6 +79,8 @@ public static class PlanPaper
         flow.Text(head, Sheet.Head, bold: true, indent: Indent);
         foreach (var (text, bold) in below)
             flow.Text(text, bold: bold, indent: Indent);
+        foreach (var (flat, bar) in sketches)
+            PieceSketch.Draw(flow, flat, bar, step, units, Indent);
         foreach (var reading in step.Readings)
             Blank(flow, reading, units, Indent);
         flow.Space(4);

@@ -82,6 +82,10 @@ internal sealed class Sheet : IDisposable
         graphics.DrawEllipse(Pen(stroke), P(x - radius), P(y - radius), P(2 * radius), P(2 * radius));
 
     /// <summary>One line of text; y is that of its base line.</summary>
+    /// <summary>A circle of paper with a line round it: what lies below does not show.</summary>
+    public void Disc(double x, double y, double radius) =>
+        graphics.DrawEllipse(Pen(Stroke.Thin), XBrushes.White, P(x - radius), P(y - radius), P(2 * radius), P(2 * radius));
+
     public void Text(double x, double y, string text, double size = Body, bool bold = false, bool right = false) => graphics.DrawString(
         text, Font(size, bold), XBrushes.Black, new XPoint(P(x), P(y)), right ? XStringFormats.BaseLineRight : XStringFormats.BaseLineLeft);
 

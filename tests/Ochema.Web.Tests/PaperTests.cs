@@ -1,3 +1,4 @@
+using Ochema.Core.Kinds;
 using Ochema.Core.Making;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
@@ -69,7 +70,7 @@ public sealed class PaperTests
         var report = Made(name);
         foreach (var (paper, units) in new[] { (PaperSize.A4, UnitSystem.Metric), (PaperSize.Letter, UnitSystem.Inch) })
         {
-            var pages = Pages(PlanPaper.Of(Rigs[name].Name, report, paper, units));
+            var pages = Pages(PlanPaper.Of(Rigs[name].Name, report, paper, units, RigAssembly.Build(Rigs[name], Catalogue.Shipped).Figure));
             Assert.All(pages, StandsOnThePaper);
             Assert.All(pages, p => Assert.Equal(paper.Height, p.Height / PointsPerMillimetre, 2));
             var words = Words(pages);
@@ -85,6 +86,41 @@ public sealed class PaperTests
             Assert.Contains("proveitbytest", words);
             // Quantities are printed, not their tokens.
             Assert.DoesNotContain("{", words);
+        }
+    }
+
+    [Theory, MemberData(nameof(Names))]
+    public void ThePlanShowsWhatItBecomesAndEveryPieceThatIsWorked(string name)
+    {
+        var report = Made(name);
+        var figure = RigAssembly.Build(Rigs[name], Catalogue.Shipped).Figure;
+        var pages = Pages(PlanPaper.Of(Rigs[name].Name, report, PaperSize.A4, UnitSystem.Metric, figure));
+        var words = Words(pages);
+        Assert.Contains("Whatitbecomes", words);
+        var shown = figure.Where(s => s.Type is not ("post" or "strip") && report.Parts.Any(p => p.Station == s.Station)).Select(s => s.Station).Distinct().Count();
+        Assert.True(Circles(pages[0]).Count(c => Math.Abs(c.R - 2.6) < 0.01) >= shown);
+        // Every hole of a piece by its number and place.
+        foreach (var t in report.Templates)
+            Assert.All(t.Holes, h => Assert.Contains(Squeezed(QuantityText.Print(
+                $"{h.Number}: {QuantityText.Of(h.X, Dimension.Mark)} along, {QuantityText.Of(h.Y, Dimension.Mark)} across", UnitSystem.Metric)), words));
+    }
+
+    [Theory, MemberData(nameof(Names))]
+    public void CutsAloneAreAPaperOfTheirOwn(string name)
+    {
+        var report = Made(name);
+        if (PlanPaper.OfCuts(Rigs[name].Name, report, PaperSize.A4, UnitSystem.Metric) is not { } file)
+        {
+            Assert.Empty(report.Cuts);
+            return;
+        }
+        var pages = Pages(file);
+        Assert.All(pages, StandsOnThePaper);
+        var words = Words(pages);
+        foreach (var group in report.Cuts)
+        {
+            Assert.Contains(Squeezed(QuantityText.Print(group.Name, UnitSystem.Metric)), words);
+            Assert.All(group.Pieces, p => Assert.Contains(Squeezed(QuantityText.Print(QuantityText.Of(p.Length, Dimension.Length), UnitSystem.Metric)), words));
         }
     }
 

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc;
 using Ochema.Core.Analysis;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
+using Ochema.Core.Kinds;
 using Ochema.Core.Making;
 using Ochema.Core.Proving;
 using Ochema.Core.Quantities;
@@ -140,7 +141,7 @@ internal static class ComputeApi
         var report = Maker.Judged(Maker.Of(rig, Stock(rig)), rig, Stock(rig));
         var file = what switch
         {
-            "plan" => PlanPaper.Of(rig.Name, report, size, system),
+            "plan" => PlanPaper.Of(rig.Name, report, size, system, RigAssembly.Build(rig, Stock(rig)).Figure),
             "templates" => TemplatePaper.Of(rig.Name, report, size, system, part),
             "cuts" => PlanPaper.OfCuts(rig.Name, report, size, system),
             "sheet" => MeasuringPaper.Of(rig.Name, rig.Site.Name, report, size, system),
