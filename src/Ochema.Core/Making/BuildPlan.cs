@@ -42,6 +42,7 @@ internal static class BuildPlan
                 all.Add(Own(cut, b.Parts[i]) is { } mine ? mine with { Part = i } : cut);
             }
         all.AddRange(own.Where(s => s.Step.Work == Work.Cut && !all.Exists(a => a.Step == s.Step)));
+        all.AddRange(b.Joints.Select(HouseSteps.Shortened).OfType<StationStep>());
         if (metal > 0)
             all.Add(HouseSteps.Deburr(metal));
         for (var i = 0; i < b.Parts.Count; i++)
@@ -275,7 +276,7 @@ internal static class BuildPlan
         var at = First(s => s.Part == index)
             ?? First(s => s.Station == part.Station && part.Row is { } row && s.Step.Takes.Contains(row))
             // A plug is drilled before it is pinned, and pinned before it is screwed to anything.
-            ?? (part.Row != Maker.PlugRow ? null : First(s => part.Joint is { } own && s.Joints.Contains(own)))
+            ?? (part.Row != Maker.PlugRow ? null : First(s => part.Joint is { } own && s.Joints.Contains(own) && s.Step.Work != Work.Cut))
             ?? (part.Joint is not { } joint ? null
                 : First(s => s.Joints.Contains(joint) && s.Step.Work is Work.Fit or Work.Place) ?? First(s => s.Joints.Contains(joint)))
             ?? First(s => s.Station == part.Station && s.Step.Work is Work.Place)

@@ -343,6 +343,27 @@ internal static class HouseSteps
         { Joints = [joint.Id] };
     }
 
+    /// <summary>Screws that are on sale too long only, sawn off; null where none is.</summary>
+    public static StationStep? Shortened(ScrewJoint joint)
+    {
+        if (joint.Included || joint.Screw is null)
+            return null;
+        var r = joint.Report();
+        if (r.CutOff <= 0.0005 || r.Buy is not { } buy)
+            return null;
+        var count = Math.Max(joint.Count, joint.Screws);
+        return new(joint.Station, new(Work.Cut, $"Saw {(count > 1 ? $"{count} screws" : "the screw")} shorter, {joint.Title}",
+            $"{r.Thread}, bought {QuantityText.Of(buy, Dimension.Length)} long: {QuantityText.Of(r.Length, Dimension.Length)} stay. Run two nuts on first. Saw, "
+                + "file the end to a chamfer, run the nuts off over it: they clean the thread.")
+        {
+            Joint = joint.Id,
+            Tools = ["vice", "hacksaw", "file"],
+            Minutes = 2 + 4 * count,
+            Wrong = "Cut short: another one; the thread that is left has to grip as far as the section says.",
+        })
+        { Joints = [joint.Id] };
+    }
+
     /// <summary>A joint made up.</summary>
     public static StationStep Fitted(ScrewJoint joint)
     {
@@ -351,11 +372,11 @@ internal static class HouseSteps
         var through = r.Layers.TakeWhile(l => l.Id != thread.Id).Select(l => Words.Inside(l.Name)).ToList();
         var screw = joint.Included || joint.Screw is null ? $"{r.Thread} of its own" : $"{Math.Max(joint.Count, joint.Screws)} × "
             + $"{joint.Screw} {r.Thread}, {QuantityText.Of(r.Length, Dimension.Length)}"
-            + (r.CutOff > 0.0005 && r.Buy is { } buy ? $" (cut {QuantityText.Of(r.CutOff, Dimension.Length)} off one of "
-                + $"{QuantityText.Of(buy, Dimension.Length)})" : "");
+            + (r.CutOff > 0.0005 && r.Buy is not null ? ", sawn to that" : "");
         var way = through.Count > 0 ? $" through {string.Join(", ", through)}" : "";
         var torque = joint.TightenedWith;
-        var feel = torque <= Fingers ? "hard by fingers" : torque <= Knob ? "as hard as a knob goes" : "with a spanner";
+        var feel = torque <= Fingers ? "hard by fingers" : torque <= Knob ? "as hard as a knob goes"
+            : $"with a spanner, {QuantityText.Of(joint.Thread.AcrossFlats, Dimension.Drill)} across";
         // A set screw has nothing for a spanner: the part above is turned on it.
         var set = joint.Headless && joint.Screw is not null;
         var turn = set ? $"Half of it into the lower part by a hex key, then the part above turned on "
@@ -432,6 +453,9 @@ internal static class HouseSteps
             + $"{QuantityText.Of(tether.Length, Dimension.Length)} between its ends, "
             + (tether.Knot.Takes > 0 ? $"cut {QuantityText.Of(tether.Cut, Dimension.Length)}: each {Words.Inside(tether.Knot.Name)} takes "
                 + $"{QuantityText.Of(tether.Knot.Allowance(tether.Row.Thickness), Dimension.Length)}, " : "")
+        + (tether.Knot.Takes <= 0 && !tether.Row.HasEnds
+            ? $"its ends sewn by a rigger or sailmaker, as strong as the line: no stitch by hand is that; or tie a knot and say which, "
+                + "with a tail of a hand and a half, 180 mm, left at each, " : "")
         + "so short that nothing reaches wheel, road or blade. Pull on both ends.")
     { Tools = ["scissors", "lighter"], Minutes = 4 })
     { Tether = tether };

@@ -121,6 +121,10 @@ public sealed record StrapRow(
     [Option("Sort", HowTo = "says which knots hold in it and what it may be used for")]
     public LineSort Sort { get; init; }
 
+    /// <summary>True for what is sold with its ends sewn, hooked or crimped; cord and tape off the roll have none.</summary>
+    [JsonIgnore]
+    public bool HasEnds => Sort is LineSort.Ratchet or LineSort.CamBuckle or LineSort.Lanyard;
+
     /// <summary>True where only knots for elastic hold: also where nobody said what it is.</summary>
     [JsonIgnore]
     public bool IsElastic => Sort is LineSort.Elastic or LineSort.Unsaid;

@@ -182,14 +182,34 @@ public sealed partial class BuildPlanTests
     [Fact]
     public void TwoHalvesAreOneBlockBeforeTheyAreHalved()
     {
-        // The order of building.md's first recipe: trim, halve, one hole through both, close on the ring.
+        // Trim, halve, saw the bolt, one hole through both, close on the ring (common practice, no source).
         var steps = Plan("split-block").Steps.Where(s => s.Station == "base").ToList();
-        Assert.Equal([Work.Cut, Work.Drill, Work.Place], steps.Select(s => s.Work));
+        Assert.Equal([Work.Cut, Work.Cut, Work.Drill, Work.Place], steps.Select(s => s.Work));
         Assert.Contains("halve", steps[0].Title);
-        Assert.Contains("through both at once", steps[1].How);
-        Assert.Contains("before each run", steps[2].How);
+        Assert.Contains("bought", steps[1].How);
+        Assert.Contains("through both at once", steps[2].How);
+        Assert.Contains("before each run", steps[3].How);
         Assert.Single(Plan("split-block").Parts, p => p is { Name: var n, Quantity: 2 } && n.StartsWith("Half "
             + "block", StringComparison.Ordinal));
+    }
+
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void WhatIsUsedUpIsBoughtAndNothingThatIsBoughtIsSaidTwice(string name)
+    {
+        var (plan, b) = (Plan(name), RigAssembly.Build(RigFiles.Named(name), Stock));
+        bool Has(string row) => plan.Parts.Any(p => p.Row == row);
+        bool Says(string word) => plan.Steps.Any(s => s.How.Contains(word, StringComparison.OrdinalIgnoreCase) && s.Work is not Work.DryFit);
+        // Rubber, thread lock, paint: where a step or a joint asks for it, and nowhere else.
+        Assert.Equal(b.Joints.Exists(j => j.Means == Core.Joints.Loosening.ThreadLock), Has("thread-lock"));
+        Assert.Equal(plan.Steps.Any(s => s.Work == Work.Finish), Has("paint-pack"));
+        Assert.True(!Says("rubber washer in") || Has("rubber-washer") || Has("rubber-strip"));
+        Assert.True(!Says("rubber on both jaws") && !Says("rubber all the way round") || Has("rubber-strip") || Has("hose-clamp"));
+        Assert.True(!plan.Steps.Any(s => s.Work == Work.Glue) || plan.Parts.Any(p => p.Aisle == Aisle.Glue || p.Row == "glue-pack" || p.Row!.StartsWith("pad-", StringComparison.Ordinal)));
+        // A screw that is sawn is sawn in a step; what is bought tapped is not tapped.
+        foreach (var r in b.Joints.Where(j => !j.Included && j.Screw is not null).Select(j => j.Report()))
+            Assert.Equal(r.CutOff > 0.0005 ? 1 : 0, plan.Steps.Count(s => s.Work == Work.Cut && s.Joints.Contains(r.Id)));
+        Assert.DoesNotContain(plan.Holes, h => h.Layer == "Thread in the stem");
     }
 
     [Fact]

@@ -138,6 +138,7 @@ public sealed record TiltFrame : HeadKind
                     + "piloted: plywood splits along its edge.")
             {
                 Piece = "inner-floor",
+                Takes = [Supplies.Glue, "wood-screw"],
                 Reads = [nameof(Room)],
                 Tools = ["rule", "marker", "fine-saw", "drill", "bits", "clamps"],
                 Minutes = 45,
@@ -278,6 +279,12 @@ public sealed record TiltFrame : HeadKind
         b.PointMass(seat, each * flatInner.Flat);
         b.PointMass(foot, each * flatOuter.Flat + row.Mass);
         b.Parts.Bought(new(head, "hinge"), row);
+        if (boards)
+        {
+            // Two at each of the four corners of two boxes.
+            b.Parts.Used(new(head, "corner-screws"), b.Fitting("wood-screw"), 16);
+            b.Parts.Used(new(head, "corner-glue"), b.Fitting(Supplies.Glue));
+        }
         if (SetBack > 0)
             b.PointMass(seat, b.Parts.Bought(new(head, "slide-plate"), b.Fitting("slide-plate")).Mass);
         if (By != TiltedBy.Hand)
