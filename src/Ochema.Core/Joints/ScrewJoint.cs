@@ -406,6 +406,10 @@ public sealed record ScrewJoint
         var threaded = 2 * Major + (Threads.Inch(Thread) ? 0.00635 : 0.006);
         if (screw > 0.05 && l.Role is LayerRole.Nut or LayerRole.Tapped && grip < screw - threaded - 1e-5)
             findings.Add(new($"a partly threaded bolt of {Holes.Size(screw)} runs out of thread {Holes.Size(screw - threaded - grip)} before the nut grips: take a fully threaded one or a washer", -1, false));
+        // What is let in from the head's side has to take the head of the screw that goes there, whichever that is.
+        if (LetIn is { } into && Layers[into].Recess is var recess && LetInHeight > recess + 1e-5)
+            findings.Add(new($"head and washers are {Holes.Size(LetInHeight)} high, the recess {Holes.Size(recess)} deep: it stands on the head and rocks. "
+                + $"{Holes.Size(LetInAcross)} across it needs", into, false));
         for (var i = 0; i < Layers.Count; i++)
         {
             var layer = Layers[i];
@@ -465,6 +469,15 @@ public sealed record ScrewJoint
                 LooseningGrade.Of(Means), LooseningGrade.Says(Means), Threads.Reassemblies(nutMaterial), findings, notes,
                 Included ? null : Screw, Plug is not null);
     }
+
+    /// <summary>The layer that the screw's head is let into, with what lies under it; null where none is.</summary>
+    private int? LetIn => Layers.ToList().FindIndex(l => l.Recess > 0) is >= 0 and var i && Layers.Take(i).All(l => l.Item != HardwareItem.None) ? i : null;
+
+    /// <summary>Height of what is let in, m: the head, and nuts and washers before the layer.</summary>
+    private double LetInHeight => (Headless ? 0 : Thread.HeadHeight) + Layers.Take(LetIn ?? 0).Sum(l => l.Thickness);
+
+    /// <summary>As wide as what is let in is, m: the head or nut over its corners, or the washer under it.</summary>
+    public double LetInAcross => Layers.Take(LetIn ?? 0).Select(l => l.Width).Append(Holes.AcrossCorners(Thread)).Max();
 
     /// <summary>What the thread, or its insert, is cut in.</summary>
     public Material ThreadIn => Stock.Material(Layers[ThreadLayer].InsertIn ?? Layers[ThreadLayer].Material);

@@ -61,7 +61,7 @@ public static class HoleTable
             {
                 LayerId = layer.Id,
                 Recess = layer.Recess,
-                RecessAcross = layer.Recess > 0 ? Holes.AcrossCorners(joint.Thread) + RecessPlay : 0,
+                RecessAcross = layer.Recess > 0 ? joint.LetInAcross + RecessPlay : 0,
             };
         }
     }

@@ -11,7 +11,8 @@ namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A flat pan or lamp foot that stands by its weight, with the thread through its middle.</summary>
 [Kind("weighted-foot", "Flat pan or weighted foot", "Low, cheap, no height at all; a thin pan flexes, and a light one tips.",
-    Sketch = "host 62; rect 20 56 80 6; rect 44 34 32 22; line 60 24 60 60; dim across 20 67 100 67; dim block 84 34 84 56; dim thickness 110 56 110 62; dim recess 36 48 36 56")]
+    Sketch = "host 62; rect 20 34 80 4; line 20 34 20 62; line 100 34 100 62; rect 44 38 32 22; line 60 12 60 56; dim across 20 67 100 67; "
+        + "dim block 84 38 84 60; dim thickness 110 34 110 38; dim recess 36 54 36 60")]
 public sealed record WeightedFoot : BaseKind
 {
     [Measure("Across", Dimension.Length, 0.08, 0.6, HowTo = "the pan's flat bottom, {length:0.2} to {length:0.25}", UsualTo = 0.45)]
@@ -20,14 +21,14 @@ public sealed record WeightedFoot : BaseKind
     [Measure("Sheet thickness", Dimension.Length, 0.0004, 0.03, HowTo = "calipers at the rim; cast foot: its thickness")]
     public double Thickness { get; init; } = 0.0012;
 
-    [Measure("Mass with ballast", Dimension.Mass, 0.1, 25, HowTo = "sand, plates or stones in it, weighed", UsualTo = 15)]
+    [Measure("Mass with ballast", Dimension.Mass, 0.1, 25, HowTo = "bags, plates or stones laid on it, weighed", UsualTo = 15)]
     public double Mass { get; init; } = 2;
 
-    [Measure("Riser block", Dimension.Length, 0.002, 0.1, HowTo = "wood or plastic between pan and head, with the nut's recess")]
+    [Measure("Block under its middle", Dimension.Length, 0.002, 0.1, HowTo = "wood or plastic in the upturned pan, under its middle; no thicker than the rim is high")]
     public double Block { get; init; } = 0.020;
 
-    [Measure("Nut recess", Dimension.Length, 0, 0.03, HowTo = "how deep the bolt's head is let in from below")]
-    public double Recess { get; init; } = 0.006;
+    [Measure("Recess for the bolt's head", Dimension.Length, 0, 0.03, HowTo = "how deep it is let into the block from below: no head may stand out")]
+    public double Recess { get; init; } = 0.010;
 
     [JsonIgnore]
     public override Grip Grip => Needs;
@@ -46,8 +47,9 @@ public sealed record WeightedFoot : BaseKind
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Drill, "Drill the pan upside down",
-            "Middle found by two lines across; pilot, then the size in the table, outdoors. Recess in the block by hole saw so that "
-                + "the nut sits flush: a bolt that stands out scratches the floor. Bolt length from the stack, not by buying three.")
+            "It stands on its rim, bottom up, the block inside under its middle: sheet alone flexes. Middle found by two lines across; pilot, then the "
+                + "size in the table through both at once, outdoors. Recess in the block from below, by hole saw or flat bit, so that the bolt's head sits "
+                + "in it: one that stands out scratches the floor and rocks. Bolt length from the stack, not by buying three.")
         {
             Joint = "head-screw",
             Reads = [nameof(Recess)],
@@ -66,20 +68,16 @@ public sealed record WeightedFoot : BaseKind
     {
         var steel = b.Stock.Material("steel-s235");
         var flex = 4 * PanelStiffness.Rocking(steel, Thickness, Across / 2, 0.02);
-        var hold = Standing.Build(b, "foot", Footprint.Round(Flat * Across), Flat * Across / 2, Mass, Block, 2e5, flex, 0.4);
-        var thread = b.Stock.Find<Fastener>("fasteners", "1-4-20");
-        if (Recess > 0 && Recess < thread.HeadHeight)
-            b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The recess is {Holes.Size(Recess)} deep and the bolt's head {Holes.Size(thread.HeadHeight)}: the foot stands on the head and rocks. "
-                + $"Across the corners it needs {Holes.Size(Holes.AcrossCorners(thread))}."));
+        var hold = Standing.Build(b, "foot", Footprint.Round(Flat * Across), Flat * Across / 2, Mass, Block + Thickness, 2e5, flex, 0.4);
         b.Parts.Bought(new(StationId.Base, "pan"), b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast");
         b.Shape("pan", StationId.Base, "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
         return hold.Top with
         {
             Offers = new ThroughPort("Pan",
             [
+                // From the bolt's head upwards: it is let into the block, the pan lies on that.
+                new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.07) { Recess = Math.Min(Recess, Block - 0.001) },
                 new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08),
-                    new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.04) { Recess = Math.Min(Recess, Block - 0.001) },
                 new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016, Bought: true),
             ], 0.04),
         };
