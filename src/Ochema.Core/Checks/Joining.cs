@@ -36,7 +36,8 @@ internal static class Joining
         for (var i = 0; i < made.Count; i++)
         {
             foreach (var fitting in made[i].Fittings ?? [])
-                Between(b, from, foot.Station, names[i].Id, fitting, [.. names.Select(n => n.Id)]);
+                Between(b, from, foot.Station, names[i].Id, fitting, [.. names.Select(n => n.Id)],
+                    fitting == TubePlug.Row ? made[i].Plug?.Mass(b.Stock.Material(TubePlug.Metal)) : null);
             Put(b, from, foot, made[i], names[i].Id, names[i].Title);
         }
     }
@@ -97,16 +98,19 @@ internal static class Joining
 
     /// <summary>What goes between two parts: listed, and its mass where they meet.</summary>
     /// <param name="joints">All that pass it.</param>
-    private static void Between(RigBuilder b, Mount from, StationId station, string joint, string fitting, IReadOnlyList<string> joints)
+    /// <param name="weighs">kg, of what is made to the size of its place; null: as its row says.</param>
+    private static void Between(RigBuilder b, Mount from, StationId station, string joint, string fitting, IReadOnlyList<string> joints,
+        double? weighs = null)
     {
         var row = b.Fitting(fitting);
+        var mass = weighs ?? row.Mass;
         var sheet = row.Sheet is not { } s ? null : new SheetPiece(s.Length, s.Width, s.Thickness, s.Material, [])
         {
             Holes = [.. joints.Select(j => new SheetHole(s.Length / 2, s.Width / 2, s.Layer, j))],
         };
-        b.Parts.Hardware(new(new(station, $"{joint}.{row.Id}"), row.Name, 1, row.Mass, row.Price,
+        b.Parts.Hardware(new(new(station, $"{joint}.{row.Id}"), row.Name, 1, mass, row.Price,
             sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id, Sheet: sheet, Joint: joint));
-        b.PointMass(from.Node, row.Mass);
+        b.PointMass(from.Node, mass);
     }
 
     /// <summary>Puts the screws, nuts, washers and bush of a joint on the list, and their mass at its nodes.</summary>

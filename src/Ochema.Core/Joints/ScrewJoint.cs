@@ -59,6 +59,9 @@ public sealed record StackLayer(
     /// <summary>Depth of a recess in it for a head or nut, m; beside its <see cref="Thickness"/>, which is what is clamped.</summary>
     public double Recess { get; init; }
 
+    /// <summary>True where it stands on its face: what is let in from there may not stand out.</summary>
+    public bool Flush { get; init; }
+
     /// <summary>How far the worst of its holes is out of place, m.</summary>
     public double Off { get; init; }
 
@@ -407,7 +410,7 @@ public sealed record ScrewJoint
         if (screw > 0.05 && l.Role is LayerRole.Nut or LayerRole.Tapped && grip < screw - threaded - 1e-5)
             findings.Add(new($"a partly threaded bolt of {Holes.Size(screw)} runs out of thread {Holes.Size(screw - threaded - grip)} before the nut grips: take a fully threaded one or a washer", -1, false));
         // What is let in from the head's side has to take the head of the screw that goes there, whichever that is.
-        if (LetIn is { } into && Layers[into].Recess is var recess && LetInHeight > recess + 1e-5)
+        if (LetIn is { } into && Layers[into] is { Flush: true, Recess: var recess } && LetInHeight > recess + 1e-5)
             findings.Add(new($"head and washers are {Holes.Size(LetInHeight)} high, the recess {Holes.Size(recess)} deep: it stands on the head and rocks. "
                 + $"{Holes.Size(LetInAcross)} across it needs", into, false));
         for (var i = 0; i < Layers.Count; i++)

@@ -46,6 +46,15 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
     public const double Pin = 0.005;
     public const double PinYield = 240e6;
 
+    /// <summary>Row that it is on the list.</summary>
+    public const string Row = "end-plug";
+
+    /// <summary>What it is turned or filed from, catalogue id.</summary>
+    public const string Metal = "al-6061-t6";
+
+    /// <summary>kg: it fills the tube's end; the screw in it weighs more than what is drilled out for it.</summary>
+    public double Mass(Material metal) => (Square ? 1 : Math.PI / 4) * Inside * Inside * Depth * metal.Density;
+
     /// <summary>Row of the glue that it is glued in with.</summary>
     public const string Glue = "epoxy-24h";
 

@@ -1,3 +1,4 @@
+using Ochema.Core.Joints;
 using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -90,5 +91,5 @@ public static class Maker
         where l.Row == cap.Row
         select Centres.Octagon(l.Id, l.Station, l.Name, cap.Across, holes.FirstOrDefault(h => h.Station == l.Station && h.Layer == PipeCap.Face));
 
-    internal const string PlugRow = "end-plug";
+    internal const string PlugRow = TubePlug.Row;
 }

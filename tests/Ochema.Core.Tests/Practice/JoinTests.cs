@@ -116,8 +116,8 @@ public sealed class JoinTests
     [InlineData("cup-plate-riser", "reach-screw", "m10", 9.6, 15, 25, 0)]
     // set in the plug 1.5 × 9.525, socket 10: 21.3 at the least, 7/8 in
     [InlineData("cup-plate-riser", "head-screw", "3-8-16", 14.29, 7, 22.225, 0)]
-    // washer 1.6 + pan 1.2 + block 20 less the recess of 6 + rubber 1.5; 1 in
-    [InlineData("dashboard-pan", "head-screw", "3-8-16", 18.3, 7, 25.4, 0)]
+    // wide washer 3 + block 20 less the recess of 10 + pan 1.2 + rubber 1.5; 1 in
+    [InlineData("dashboard-pan", "head-screw", "3-8-16", 15.7, 7, 25.4, 0)]
     // wide washer 3 + plywood 9; 3/4 in, 1.9 off
     [InlineData("window-bag", "head-screw", "1-4-20", 12, 4.06, 19.05, 0)]
     // bracket 3 + shell 4, flush with the liner: 7, from 8

@@ -76,7 +76,7 @@ public sealed record WeightedFoot : BaseKind
             Offers = new ThroughPort("Pan",
             [
                 // From the bolt's head upwards: it is let into the block, the pan lies on that.
-                new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.07) { Recess = Math.Min(Recess, Block - 0.001) },
+                new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.07) { Recess = Math.Min(Recess, Block - 0.001), Flush = true },
                 new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08),
                 new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016, Bought: true),
             ], 0.04),
