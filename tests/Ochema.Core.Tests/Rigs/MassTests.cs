@@ -42,14 +42,14 @@ public sealed class MassTests
             Weigh(rig with { Second = new SecondPath { Camera = rig.Camera, Head = rig.Head, Reach = rig.Reach, Where = SecondPlace.Underneath } });
     }
 
-    [Fact] // by hand: 36 mm across, 20 mm deep, aluminium: π/4 × 0.036² × 0.02 × 2700 = 55 g
+    [Fact] // a cylinder of aluminium in the tube, what is drilled out for the screw made good by the screw
     public void EndPlugsWeighWhatFillsTheTube()
     {
         var b = RigAssembly.Build(RigFiles.Named("cup-plate-riser"), Catalogue.Shipped);
         var plug = b.Joints.First(j => j.Plug is not null).Plug!;
         var part = b.Parts.First(p => p.Row == Core.Joints.TubePlug.Row);
         Near.Share(Math.PI / 4 * plug.Inside * plug.Inside * plug.Depth * 2700, part.Mass, 0.01);
-        Assert.InRange(part.Mass, 0.018, 0.080);
+        Assert.InRange(part.Mass, 0.018, 0.090);
     }
 
     private static void Weigh(RigDocument rig)
