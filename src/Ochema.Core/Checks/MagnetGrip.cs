@@ -15,15 +15,18 @@ public sealed class MagnetGrip
     public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, double skin, double share = 1, string yours = "your pull on this panel")
     {
         Row = row;
-        Thickness = ThicknessShare(spot.Site.Thickness, row.FullThickness);
-        Gap = GapShare(spot.Site.Coat + pad, row.Diameter);
+        // A plate behind steel makes it thicker; behind anything else it is what the magnet holds to, the sheet's thickness away.
+        var (plate, sheet) = (spot.Site.PlateBehind ?? 0, spot.Material.Magnetic);
+        var sticks = sheet || plate > 0;
+        Thickness = ThicknessShare(plate + (sheet ? spot.Site.Thickness : 0), row.FullThickness);
+        Gap = GapShare(spot.Site.Coat + pad + (sheet ? 0 : spot.Site.Thickness), row.Diameter);
         Friction = spot.Site.Rubs(row.Friction);
         FrictionSource = "judgement: steel on paint 0.12–0.25, rubber 0.4–0.7" + spot.Site.RubsWhy;
         Warm = WarmShare(skin, row.TemperatureLimit);
-        Pull = !spot.Material.Magnetic ? 0 : Warm * (measured ?? row.RatedPull * Thickness * Gap * share);
-        Source = !spot.Material.Magnetic ? $"{spot.Material.Name} is not magnetic"
+        Pull = !sticks ? 0 : Warm * (measured ?? row.RatedPull * Thickness * Gap * share);
+        Source = !sticks ? $"{spot.Material.Name} is not magnetic"
             : measured is not null ? Warm < 1 ? $"{yours} × {Warm:0.00} for the heat" : yours
-            : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the sheet × {Gap:0.00} for the coat{(share < 1 ? $" × {share:0.00} for the small head" : "")}{(Warm < 1 ? $" × {Warm:0.00} for the heat" : "")}; judgement until you pull it";
+            : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the {(plate > 0 ? sheet ? "sheet and the plate behind it" : "plate behind the sheet" : "sheet")} × {Gap:0.00} for the {(sheet ? "coat" : "coat and the sheet")}{(share < 1 ? $" × {share:0.00} for the small head" : "")}{(Warm < 1 ? $" × {Warm:0.00} for the heat" : "")}; judgement until you pull it";
     }
 
     public MagnetRow Row { get; }

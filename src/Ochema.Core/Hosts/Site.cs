@@ -48,6 +48,10 @@ public sealed record Site
         HowTo = "paint {length:0.0001}; add film, pad or cloth", UsualTo = 0.003)]
     public required double Coat { get; init; }
 
+    [Measure("Steel plate behind it", Dimension.Length, 0, 0.01,
+        HowTo = "held against the back of the sheet where magnets sit in front; leave empty for none", UsualTo = 0.006, Measured = true, Chosen = true)]
+    public double? PlateBehind { get; init; }
+
     [Measure("Slope", Dimension.Angle, -1.6, 1.6, HowTo = "falling towards the front is positive; phone level")]
     public required double Slope { get; init; }
 

@@ -67,6 +67,8 @@ internal static class BuildPlan
         all.AddRange(Sorted(own, Work.Tap, Work.Pad));
         if (all.Exists(s => s.Step.Work is >= Work.Cut and <= Work.Pad))
             all.Add(new("rig", HouseSteps.DryFit));
+        if (HouseSteps.Behind(b) is { } behind)
+            all.Add(behind);
         all.AddRange(own.Exists(s => s.Step.Work == Work.TryOn) ? Sorted(own, Work.TryOn) : [HouseSteps.TryOn(b)]);
         for (var i = 0; i < b.Parts.Count; i++)
             if (HouseSteps.Trimmed(b.Parts[i], i) is { } trim)

@@ -2,6 +2,7 @@ using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -43,6 +44,18 @@ internal static class HouseSteps
         Beware = "Nobody works on it or turns it while the switch alone is off.",
         Piece = "mains",
     });
+
+    /// <summary>Plates that lie behind the host's sheet; null without any.</summary>
+    public static StationStep? Behind(RigBuilder b) => b.Rig.Site.PlateBehind is not > 0 || !b.Parts.Any(p => p.Station == StationId.Site && p.Sheet is not null) ? null
+        : new("site", new(Work.Pad, "Plates behind the sheet",
+            "Get at the back first: lining, wires, an airbag? Plates clean and flat, a strip of tape over each so that it cannot drop once the magnet is off; no "
+                + "edge may cut a wire. Then pull a magnet off the front with a scale, on each: the list's pull is a guess.")
+        {
+            Tools = ["tapemark", "scale", "cloth"],
+            Minutes = 10,
+            Piece = "plates",
+            Wrong = "It cannot be reached, or the sheet is double: cups, straps or a clamp.",
+        });
 
     /// <summary>What balances the rig on a host that turns; null where nothing does.</summary>
     public static StationStep? Balanced(RigBuilder b) => Counterweight.Of(b) is not { } against ? null

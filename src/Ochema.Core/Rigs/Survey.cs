@@ -22,7 +22,7 @@ public static class Survey
             return $"{place}: {site.Form.Words}; this needs {string.Join(" or ", grip.Forms.Select(f => f.Words).Distinct())}";
         if (grip.Magnet && survey.MagnetSticks == Answer.No)
             return "you found that a magnet does not stick there";
-        if (grip.Magnet && survey.MagnetSticks != Answer.Yes && !material.Magnetic)
+        if (grip.Magnet && survey.MagnetSticks != Answer.Yes && !material.Magnetic && site.PlateBehind is not > 0)
             return $"a magnet does not stick to {Quantities.Words.Inside(material.Name)}";
         if (grip.Suction && survey.SuctionAllowed == Answer.No)
             return "suction cups are refused by the rules of the day";

@@ -10,7 +10,7 @@ public sealed record PanelForm : SiteForm
     public override string Words => "a panel";
 
     public override IReadOnlyList<string> Has =>
-        [nameof(Site.CrownRadius), nameof(Site.Coat), nameof(Site.Surface), nameof(SiteSurvey.MagnetSticks), nameof(SiteSurvey.Even),
+        [nameof(Site.CrownRadius), nameof(Site.Coat), nameof(Site.PlateBehind), nameof(Site.Surface), nameof(SiteSurvey.MagnetSticks), nameof(SiteSurvey.Even),
             nameof(SiteSurvey.GlueAllowed)];
 
     public override bool IsSkin => true;

@@ -60,6 +60,9 @@ public sealed record Magnet : HoldKind
         },
     ];
 
+    /// <summary>Of a plate behind the sheet past the magnet's edge, m (common practice, no source).</summary>
+    private const double PlateBeyond = 0.005;
+
     public override Hold Build(RigBuilder b, HoldSpot spot)
     {
         var row = b.Stock.Find<MagnetRow>("magnets", Stock);
@@ -77,7 +80,12 @@ public sealed record Magnet : HoldKind
             PanelHold.Grasps(b, spot, hold.Spring, pull.Grasp, "peels at its edge");
             b.Checks.Add(new MagnetHeat(b, spot, row));
         }
-        if (!spot.Material.Magnetic)
+        if (spot.Site.PlateBehind is > 0 and var plate)
+        {
+            var across = row.Diameter + 2 * PlateBeyond;
+            b.Parts.Sheet(new(StationId.Site, spot.Id + "-plate"), "Plate behind the sheet", new(across, across, plate, "steel-s235", []), b.Stock.Material("steel-s235"));
+        }
+        else if (!spot.Material.Magnetic)
             b.Findings.Add(new ReportFinding(spot.Station,
                 $"A magnet does not stick to {Words.Inside(spot.Material.Name)}. Try it on the panel; take cups, straps or a clamp instead.", true));
         b.Parts.Bought(new(spot.Station, spot.Id), row);
