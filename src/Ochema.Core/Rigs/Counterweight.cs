@@ -1,4 +1,3 @@
-using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Rigs;

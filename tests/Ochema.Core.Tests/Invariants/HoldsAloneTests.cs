@@ -1,6 +1,5 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Responses;
-using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;

@@ -1,7 +1,6 @@
 using Ochema.Core.Joints;
 using Ochema.Core.Kinds;
 using Ochema.Core.Kinds.Bases;
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 

@@ -1,4 +1,3 @@
-using Ochema.Core.Assessment;
 using Ochema.Core.Kinds;
 using Ochema.Core.Making;
 using Ochema.Core.Responses;
