@@ -19,8 +19,8 @@ internal static class PieceSketch
     {
         if (step.Work is not (Work.Cut or Work.Bend or Work.Drill or Work.Tap))
             return [];
-        var flats = report.Templates.Where(t => step.Work is Work.Drill or Work.Tap ? t.Holes.Any(h => step.Joints.Contains(h.Joint)) : step.Parts.Contains(t.Part)
-            || (step.Work == Work.Bend && t.Station == step.Station && t.Folds.Count > 0)).ToList();
+        var flats = report.Templates.Where(t => step.Work is Work.Drill or Work.Tap ? t.Holes.Any(h => step.Joints.Contains(h.Joint))
+            : step.Parts.Contains(t.Part) || (step.Work == Work.Bend && t.Station == step.Station && t.Folds.Count > 0)).ToList();
         if (flats.Count > 0)
             return [.. flats.Take(2).Select(t => ((Template?)t, (PartLine?)null))];
         return step.Work != Work.Cut ? [] : [.. report.Parts.Where(p => step.Parts.Contains(p.Id) && p is { Sort: PieceSort.Cut, Length: > 0 }).Take(2)
@@ -49,7 +49,8 @@ internal static class PieceSketch
         {
             page.Line(X(fold.From[0]), Y(fold.From[1]), X(fold.To[0]), Y(fold.To[1]), Stroke.Dashed);
             if (step.Work == Work.Bend)
-                page.Text(X(fold.From[0]) + 0.8, Y(fold.To[1]) + 3, string.Create(CultureInfo.InvariantCulture, $"{fold.Angle * 180 / Math.PI:0}°"), Sheet.Small);
+                page.Text(X(fold.From[0]) + 0.8, Y(fold.To[1]) + 3,
+                    string.Create(CultureInfo.InvariantCulture, $"{fold.Angle * 180 / Math.PI:0}°"), Sheet.Small);
         }
         foreach (var h in flat.Holes)
         {
@@ -58,7 +59,8 @@ internal static class PieceSketch
             // Beside the hole, inside of the piece.
             var inside = X(h.X) + 5 < X(flat.Length);
             if (now || step.Work == Work.Cut)
-                page.Text(X(h.X) + (inside ? 1.2 : -1.2), Y(h.Y) + (flat.Width - h.Y < 3 / scale ? 3 : -0.8), $"{h.Number}", Sheet.Small, bold: now, right: !inside);
+                page.Text(X(h.X) + (inside ? 1.2 : -1.2), Y(h.Y) + (flat.Width - h.Y < 3 / scale ? 3 : -0.8), $"{h.Number}", Sheet.Small,
+                    bold: now, right: !inside);
         }
         Across(page, X(0), X(flat.Length), Y(0) + 4, Size(flat.Length), "");
         page.Text(X(flat.Length) + 2, Y(flat.Width / 2) + 1, Size(flat.Width) + " across", Sheet.Small);

@@ -17,14 +17,14 @@ public static class PlanPaper
     /// <summary>As a PDF.</summary>
     /// <param name="rig">Its name.</param>
     /// <param name="figure">The rig as drawn.</param>
-    public static byte[] Of(string rig, MakeReport report, PaperSize paper, UnitSystem units, IReadOnlyList<FigureShape> figure) => Papers.Of($"{rig}: build plan", document =>
+    public static byte[] Of(string rig, MakeReport report, PaperSize paper, UnitSystem units, IReadOnlyList<FigureShape> figure) =>
+        Papers.Of($"{rig}: build plan", document =>
     {
         using var flow = new Flow(document, paper, report.LetsGo ? $"{rig}, build plan · {Warning}"
             : $"{rig}, build plan · estimates for planning: prove it by test before it is used");
         flow.Text(rig, Sheet.Title, bold: true);
         flow.Space(1);
-        if (report.Verdict.Length > 0)
-            flow.Text(Sheet.Printed(report.Verdict, units) + (report.LetsGo ? ". Change it before anything is bought or cut." : ""), Sheet.Head, bold: true);
+        Verdict(flow, report, units);
         flow.Text($"{report.Steps.Count} steps · {Span(report.HandsOn)} hands on · "
             + (report.LetsGo ? "" : $"it can be proved {Span(report.Ready)} after the start, cures included · ")
             + $"{Sheet.Printed(QuantityText.Of(report.Mass, Dimension.Mass), units)} · {Money(report.Cost)} used, {Money(report.Pay)} to pay");
@@ -37,6 +37,13 @@ public static class PlanPaper
         Holes(flow, report, units);
         Places(flow, report, units);
     });
+
+    /// <summary>Before all else: whether it holds.</summary>
+    private static void Verdict(Flow flow, MakeReport report, UnitSystem units)
+    {
+        if (report.Verdict.Length > 0)
+            flow.Text(Sheet.Printed(report.Verdict, units) + (report.LetsGo ? ". Change it before anything is bought or cut." : ""), Sheet.Head, bold: true);
+    }
 
     private static void Step(Flow flow, MakeReport report, PlanStep step, UnitSystem units)
     {
@@ -218,8 +225,7 @@ public static class PlanPaper
         {
             using var flow = new Flow(document, paper, report.LetsGo ? $"{rig}, cuts · {Warning}" : $"{rig}, cuts");
             flow.Text(rig, Sheet.Title, bold: true);
-            if (report.Verdict.Length > 0)
-                flow.Text(Sheet.Printed(report.Verdict, units) + (report.LetsGo ? ". Change it before anything is bought or cut." : ""), Sheet.Head, bold: true);
+            Verdict(flow, report, units);
             Cuts(flow, report, units);
         });
 

@@ -59,7 +59,8 @@ internal static class RigFigure
             var (a, b) = (On(longest[0]), On(longest[^1]));
             // Of a long line the part that is seen.
             var seen = Enumerable.Range(0, 9).Select(i => (X: a.X + i / 8.0 * (b.X - a.X), Y: a.Y + i / 8.0 * (b.Y - a.Y)))
-                .Where(p => p.X > left + 2 * Balloon && p.X < left + wide - 2 * Balloon && p.Y > top + 2 * Balloon && p.Y < top + Height - 2 * Balloon).ToList();
+                .Where(p => p.X > left + 2 * Balloon && p.X < left + wide - 2 * Balloon && p.Y > top + 2 * Balloon && p.Y < top + Height - 2 * Balloon)
+                .ToList();
             var (mx, my) = seen.Count > 0 ? seen[seen.Count / 2] : ((a.X + b.X) / 2, (a.Y + b.Y) / 2);
             var (x, y) = (mx + 2.5 * Balloon, my);
             for (var turn = 0; turn < 24 && put.Any(p => Math.Abs(p.X - x) < 2.2 * Balloon && Math.Abs(p.Y - y) < 2.2 * Balloon); turn++)
@@ -114,6 +115,7 @@ internal static class RigFigure
             yield break;
         }
         var radius = (s.Size.Length > 0 ? s.Size[0] : 0.02) / 2;
-        yield return [.. Enumerable.Range(0, Round + 1).Select(i => Math.SinCos(2 * Math.PI * i / Round) is var (sin, cos) ? centre + radius * (cos * side + sin * other) : centre)];
+        yield return [.. Enumerable.Range(0, Round + 1).Select(i => 2 * Math.PI * i / Round)
+            .Select(angle => centre + radius * (Math.Cos(angle) * side + Math.Sin(angle) * other))];
     }
 }

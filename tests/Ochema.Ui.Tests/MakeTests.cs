@@ -116,14 +116,14 @@ public sealed class MakeTests : IDisposable
         Choose(browser.Driver.FindElement(By.XPath(magnets + "//select")), "bought");
         Browser.Until("paid, and no longer to buy", () => Math.Abs(Pay() - before) < 0.005
             && browser.Find("[data-to-buy]").Text.StartsWith($"{before - 64:0.00}", StringComparison.Ordinal));
-        // Four washers at 0.06: a pack of ten at 2.50 costs 2.50.
+        // Eight washers at 0.06, of spacers and eyes: a pack of ten at 2.50 costs 2.50.
         var washers = "(//tr[td[starts-with(., 'Washer M8')]])[1]";
         browser.Driver.FindElement(By.XPath(washers + "//input[contains(@aria-label, 'sold by')]")).SendKeys("10" + Keys.Tab);
         var price = browser.Driver.FindElement(By.XPath(washers + "//input[contains(@aria-label, 'price')]"));
         Browser.Until("ten at the shelf's price", () => price.GetDomProperty("value") == "0.60");
         price.SendKeys(Keys.Control + "a");
         price.SendKeys("2,50" + Keys.Tab);
-        Browser.Until("a pack", () => Math.Abs(Pay() - (before - 0.24 + 2.5)) < 0.005);
+        Browser.Until("a pack", () => Math.Abs(Pay() - (before - 0.48 + 2.5)) < 0.005);
         // Against a shop's price.
         var shop = browser.Driver.FindElement(By.XPath("//label[contains(., 'ready-made')]/following-sibling::input"));
         shop.SendKeys("900" + Keys.Enter);
@@ -131,7 +131,7 @@ public sealed class MakeTests : IDisposable
         Saved();
         OpenMake("demo-3-roof-road-ahead");
         browser.Driver.FindElement(By.XPath("//button[@role='tab'][.='Parts']")).Click();
-        Browser.Until("as it was left", () => Math.Abs(Pay() - (before - 0.24 + 2.5)) < 0.005);
+        Browser.Until("as it was left", () => Math.Abs(Pay() - (before - 0.48 + 2.5)) < 0.005);
         Assert.Equal("", browser.Axe());
     }
 

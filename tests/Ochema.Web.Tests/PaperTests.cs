@@ -97,7 +97,8 @@ public sealed class PaperTests
         var pages = Pages(PlanPaper.Of(Rigs[name].Name, report, PaperSize.A4, UnitSystem.Metric, figure));
         var words = Words(pages);
         Assert.Contains("Whatitbecomes", words);
-        var shown = figure.Where(s => s.Type is not ("post" or "strip") && report.Parts.Any(p => p.Station == s.Station)).Select(s => s.Station).Distinct().Count();
+        var shown = figure.Where(s => s.Type is not ("post" or "strip")
+            && report.Parts.Any(p => p.Station == s.Station)).Select(s => s.Station).Distinct().Count();
         Assert.True(Circles(pages[0]).Count(c => Math.Abs(c.R - 2.6) < 0.01) >= shown);
         // Every hole of a piece by its number and place.
         foreach (var t in report.Templates)

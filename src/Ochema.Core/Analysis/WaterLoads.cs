@@ -102,7 +102,8 @@ internal sealed class WaterLoads
             {
                 var (from, to) = (b.Position(b.StartOf(face.Member)).Z, b.Position(b.EndOf(face.Member)).Z);
                 if (Water.Share(from, to, upTo) is > 0 and var share)
-                    yield return (face.Member, new(-1), share * Along(Math.Min(from, upTo), Math.Min(to, upTo), power) * (slam ? (face.Round ? Water.RoundSlam : Water.FlatSlam) / face.Coefficient : 1)
+                    yield return (face.Member, new(-1), share * Along(Math.Min(from, upTo), Math.Min(to, upTo), power)
+                        * (slam ? (face.Round ? Water.RoundSlam : Water.FlatSlam) / face.Coefficient : 1)
                         * Drag.OnMember(flow, system.Beams[face.Member].AxisX, face.Width, face.Coefficient));
             }
     }

@@ -104,7 +104,7 @@ public sealed class Design
                 [.. StationRows.Of(b, judged.Reports, judged.Findings).Select(s =>
                     new StationUse(s.Id, s.Use, s.Verdict, s.Check, s.Says, s.Refused))],
                 [.. judged.Reports.Select(r => new CheckUse(r.Id, r.Use, r.Counts, r.Verdict, r.Case))],
-                [.. judged.LetGo.Select(l => new LetGoUse(l.Id, l.Use, l.Verdict, l.Says, l.Case, l.Uses))], sharp, second, judged.Retentions,
+                [.. judged.LetGo.Select(l => new LetGoUse(l.Id, l.Use, l.Verdict, l.Says, l.Case, l.Uses, l.Goes))], sharp, second, judged.Retentions,
                 [.. said.Concat(Hum.Findings(Model, sharp)).Concat(WaterShedding.Findings(Model)).Concat(Settling.Findings(Model)).Concat(Snag.Findings(Model))
                     .DistinctBy(x => x.Text)],
                     f is null ? [] : FigureBuilder.Arrows(Model, f),

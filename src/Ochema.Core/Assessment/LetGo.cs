@@ -92,7 +92,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     {
         if (state.Mechanism is { } m)
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
-                0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, []);
+                0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, []) { Goes = EndsUp.Fallen(b) };
         var own = kept.GetOrAdd(c.Id + string.Join(',', c.Gone), _ => new Kept(new LimitSpeed(of, state, cases)));
         var limits = own.Limits;
         limits.Forget();
@@ -125,10 +125,12 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
                 // It is kept, and how it hangs then is nothing that was worked out for small turns.
                 ? new(c.Id, c.Kind, c.Title, c.Gone, 1, Judge.Of(1), Lower(own.Found.Speed, noFaster),
                     "it swings over and hangs on what is left: the picture is lost, and nothing may be under it or beside it", "", uses, Still, [])
+                { Goes = EndsUp.On(b, c.Gone) }
                 : new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, 0,
                     turned > 1 ? "what is left does not stand: it falls or swings away"
                         : $"what is left tips over by {QuantityText.Of(turned, Dimension.Angle)} and more", "",
-                    uses, Still, []);
+                    uses, Still, [])
+                { Goes = EndsUp.Fallen(b) };
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title,
             cases[worstCase].Label, uses,
             FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f))
@@ -191,7 +193,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var says = $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)}"
             + $" after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}";
         return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, says, "",
-            new Dictionary<string, double> { ["tether"] = best.Use }, Still, []);
+            new Dictionary<string, double> { ["tether"] = best.Use }, Still, [])
+        { Goes = EndsUp.On(b, best.Tether) };
     }
 
     private int SpringOf(string id) => b.Model.Springs.ToList().FindIndex(s => s.Id == id);

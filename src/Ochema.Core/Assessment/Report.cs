@@ -92,6 +92,12 @@ public sealed record LetGoReport(
     string Id, string Kind, string Title, IReadOnlyList<string> Gone, double Use, Verdict Verdict, double? LimitSpeed, string Says, string Case,
     IReadOnlyDictionary<string, double> Uses, IReadOnlyDictionary<string, double[]> Displacements, IReadOnlyList<LoadArrow> Arrows)
 {
+    /// <summary>
+    /// Where what falls or swings away comes to hang or lie, m, host axes: from where it was, by what it hangs on, to there; null where nothing does. It is where
+    /// it would be at rest, not how far it swings on the way.
+    /// </summary>
+    public IReadOnlyList<double[]>? Goes { get; init; }
+
     /// <summary>What gives at <see cref="LimitSpeed"/>; null where that is the whole rig's, or there is none.</summary>
     public string? Gives { get; init; }
 }
@@ -180,7 +186,9 @@ public sealed record CheckUse(string Id, double Use, double Counts, Verdict Verd
 public sealed record StationUse(string Id, double Use, Verdict Verdict, string? Check, string Says, string? Refused = null);
 
 /// <summary>A let-go case at another speed.</summary>
-public sealed record LetGoUse(string Id, double Use, Verdict Verdict, string Says, string Case, IReadOnlyDictionary<string, double> Uses);
+/// <param name="Goes">Where what falls or swings comes to rest; null where nothing does.</param>
+public sealed record LetGoUse(string Id, double Use, Verdict Verdict, string Says, string Case, IReadOnlyDictionary<string, double> Uses,
+    IReadOnlyList<double[]>? Goes);
 
 /// <summary>What changes with the speed alone, in the order of the whole report; what is not here stays as that says.</summary>
 /// <param name="Speed">m/s.</param>

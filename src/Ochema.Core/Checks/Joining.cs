@@ -37,7 +37,8 @@ internal static class Joining
         {
             foreach (var fitting in made[i].Fittings ?? [])
                 Between(b, from, foot.Station, names[i].Id, fitting, [.. names.Select(n => n.Id)],
-                    fitting == TubePlug.Row ? made[i].Plug?.Mass(b.Stock.Material(TubePlug.Metal)) : null);
+                    fitting == TubePlug.Row ? made[i].Plug?.Mass(b.Stock.Material(TubePlug.Metal)) : null,
+                    fitting == TubePlug.Row && made[i].Plug is { } plug ? $"{Holes.Size(plug.Inside)}{(plug.Square ? " square" : "")}" : null);
             Put(b, from, foot, made[i], names[i].Id, names[i].Title);
         }
     }
@@ -98,9 +99,10 @@ internal static class Joining
 
     /// <summary>What goes between two parts: listed, and its mass where they meet.</summary>
     /// <param name="joints">All that pass it.</param>
+    /// <param name="sized">Which size of it, in words; null where there is one.</param>
     /// <param name="weighs">kg, of what is made to the size of its place; null: as its row says.</param>
     private static void Between(RigBuilder b, Mount from, StationId station, string joint, string fitting, IReadOnlyList<string> joints,
-        double? weighs = null)
+        double? weighs = null, string? sized = null)
     {
         var row = b.Fitting(fitting);
         var mass = weighs ?? row.Mass;
@@ -108,7 +110,7 @@ internal static class Joining
         {
             Holes = [.. joints.Select(j => new SheetHole(s.Length / 2, s.Width / 2, s.Layer, j))],
         };
-        b.Parts.Hardware(new(new(station, $"{joint}.{row.Id}"), row.Name, 1, mass, row.Price,
+        b.Parts.Hardware(new(new(station, $"{joint}.{row.Id}"), sized is null ? row.Name : $"{row.Name}, {sized}", 1, mass, row.Price,
             sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id, Sheet: sheet, Joint: joint));
         b.PointMass(from.Node, mass);
     }

@@ -26,7 +26,9 @@ public sealed class MagnetGrip
         Pull = !sticks ? 0 : Warm * (measured ?? row.RatedPull * Thickness * Gap * share);
         Source = !sticks ? $"{spot.Material.Name} is not magnetic"
             : measured is not null ? Warm < 1 ? $"{yours} × {Warm:0.00} for the heat" : yours
-            : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the {(plate > 0 ? sheet ? "sheet and the plate behind it" : "plate behind the sheet" : "sheet")} × {Gap:0.00} for the {(sheet ? "coat" : "coat and the sheet")}{(share < 1 ? $" × {share:0.00} for the small head" : "")}{(Warm < 1 ? $" × {Warm:0.00} for the heat" : "")}; judgement until you pull it";
+            : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the "
+                + (plate > 0 ? sheet ? "sheet and the plate behind it" : "plate behind the sheet" : "sheet")
+                + $" × {Gap:0.00} for the {(sheet ? "coat" : "coat and the sheet")}{(share < 1 ? $" × {share:0.00} for the small head" : "")}{(Warm < 1 ? $" × {Warm:0.00} for the heat" : "")}; judgement until you pull it";
     }
 
     public MagnetRow Row { get; }

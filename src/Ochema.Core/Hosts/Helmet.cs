@@ -23,7 +23,8 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
 
     /// <summary>On a riding or walking body: what the spine lets through.</summary>
     public static TabulatedShake Carried { get; } =
-        new("the body it rides on", [(0.3, 0.02), (1, 0.2), (2, 0.8), (4, 0.5), (8, 0.08), (16, 0.01), (40, 0.001), (200, 0.00005)], 0.7, 0.7, new("the body's own bobbing", 1, 5), [0.5, 1, 2])
+        new("the body it rides on", [(0.3, 0.02), (1, 0.2), (2, 0.8), (4, 0.5), (8, 0.08), (16, 0.01), (40, 0.001), (200, 0.00005)], 0.7, 0.7,
+            new("the body's own bobbing", 1, 5), [0.5, 1, 2])
         {
             // The head turns against its bobbing so that it keeps pointing at about a metre ahead (Hirasaki and others 1999, walking; from memory, 0.5–1.5 m).
             NodsAbout = 1.0,

@@ -3,7 +3,9 @@ namespace Ochema.Core.Joints;
 /// <summary>What friction joints can carry: clamps, hose clamps, split blocks, spring clamps. Coulomb friction throughout.</summary>
 public static class FrictionGrip
 {
-    /// <summary>Share of what drew it together that rubber keeps once it has relaxed, in a screw's stack, under a band or in a clamp (judgement, 0.3–0.8).</summary>
+    /// <summary>
+    /// Share of what drew it together that rubber keeps once it has relaxed, in a screw's stack, under a band or in a clamp (judgement, 0.3–0.8).
+    /// </summary>
     public const double SoftKeeps = 0.5;
 
     /// <summary>Two halves closed round a bar with a force F: slide 2·μ·F along it, torque μ·F·d about it (contact taken at two lines).</summary>

@@ -7,7 +7,10 @@ namespace Ochema.Core.Loads;
 /// <param name="Car">What the wind takes hold of.</param>
 public sealed record ParkedShake(TabulatedShake People, ParkedShake.Body Car) : ShakeProfile
 {
-    /// <summary>Gusts near open ground, root mean square as a share of the wind: 1 ÷ ln(z ÷ z₀) at 1.5 m over grass of 30 mm (Holmes, "Wind Loading of Structures", ch. 3).</summary>
+    /// <summary>
+    /// Gusts near open ground, root mean square as a share of the wind: 1 ÷ ln(z ÷ z₀) at 1.5 m over grass of 30 mm (Holmes, "Wind Loading of Structures",
+    /// ch. 3).
+    /// </summary>
     public const double Unrest = 0.26;
 
     /// <summary>Length of those gusts, m (judgement, 10–60).</summary>
@@ -51,7 +54,8 @@ public sealed record ParkedShake(TabulatedShake People, ParkedShake.Body Car) : 
     public override IReadOnlyList<RandomShake> Random(Going going, double speed) =>
     [
         .. People.Random(going, speed),
-        new("wind", "wind that rocks the car", _ => 0, 0, 0, "gusts on its side, quasi-steady (Holmes, ch. 5), through its rolling on its springs; judgement, 0.3–2 ×", Growth: 2)
+        new("wind", "wind that rocks the car", _ => 0, 0, 0,
+            "gusts on its side, quasi-steady (Holmes, ch. 5), through its rolling on its springs; judgement, 0.3–2 ×", Growth: 2)
         {
             Nodding = f => Rolling(f, speed),
         },

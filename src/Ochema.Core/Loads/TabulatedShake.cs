@@ -33,7 +33,10 @@ public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequenc
         var amplitude = Goings[Math.Min((int)going, Goings.Count - 1)] * (Growth > 0 ? Math.Pow(speed / Reference, Growth) : 1);
         double Carries(double f) => amplitude * amplitude * SpectrumTable.At(Table, f);
         return amplitude <= 0 ? []
-            : [new("carried", Label, Carries, Along, Across, Source, Growth) { Nodding = f => Carries(f) / Math.Pow(2 * Math.PI * f, 4) / (NodsAbout * NodsAbout) }];
+            : [new("carried", Label, Carries, Along, Across, Source, Growth)
+            {
+                Nodding = f => Carries(f) / Math.Pow(2 * Math.PI * f, 4) / (NodsAbout * NodsAbout),
+            }];
     }
 
     public override double? Revolutions(double speed) => Engine?.Rpm(speed);

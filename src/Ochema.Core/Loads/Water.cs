@@ -6,7 +6,9 @@ public static class Water
     /// <summary>Density of fresh water, kg/m³; the sea's 2.5 % more is within the doubt of a wave.</summary>
     public const double Density = 1000;
 
-    /// <summary>Slam of a wave on a round member, on its width: 3.0 (DNV-RP-C205, smooth cylinders, not less; from memory) against a steady drag of 1.2.</summary>
+    /// <summary>
+    /// Slam of a wave on a round member, on its width: 3.0 (DNV-RP-C205, smooth cylinders, not less; from memory) against a steady drag of 1.2.
+    /// </summary>
     public const double RoundSlam = 3.0;
 
     /// <summary>Slam of a wave on a flat face, on its area: 2π (DNV-RP-C205, flat bottoms, not less; von Kármán 1929; from memory).</summary>

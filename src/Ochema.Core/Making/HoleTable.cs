@@ -17,6 +17,9 @@ public static class HoleTable
            let hole = own.Key.Own
            select new HoleRow("", p.Station, hole.Title, own.Key.Layer, own.Count() * (int)Math.Round(p.Quantity), hole.Drill, SortOf(hole), Goes(hole),
                sheet.Thickness, null, 0),
+        .. b.Parts.Where(p => p.Cut?.Tapped is not null).Select(p => (p, Tapped: p.Cut!.Tapped!)).GroupBy(x => (x.p.Station, x.Tapped.Title,
+            x.Tapped.Thread, x.Tapped.Depth)).Select(g => new HoleRow("", g.Key.Station, g.Key.Title, "Into the end, on the axis",
+                g.Sum(x => x.Tapped.Ends * (int)Math.Round(x.p.Quantity)), g.Key.Thread.TapDrill, HoleSort.Tapped, g.Key.Thread.Name, g.Key.Depth, null, 0)),
         .. b.Parts.Where(p => p.Sheet is not null).Select(p => (p, FlatOutline.Of(p.Sheet!).Reliefs.Count)).Where(x => x.Count > 0).Select(x =>
             new HoleRow("", x.p.Station, "Ends of the corners", RigPart.Short(x.p.Name), x.Count, FlatOutline.Relief(x.p.Sheet!.Thickness), HoleSort.Relief,
                 "", x.p.Sheet.Thickness, null, 0)),

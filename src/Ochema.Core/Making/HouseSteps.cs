@@ -46,7 +46,8 @@ internal static class HouseSteps
     });
 
     /// <summary>Plates that lie behind the host's sheet; null without any.</summary>
-    public static StationStep? Behind(RigBuilder b) => b.Rig.Site.PlateBehind is not > 0 || !b.Parts.Any(p => p.Station == StationId.Site && p.Sheet is not null) ? null
+    public static StationStep? Behind(RigBuilder b) => b.Rig.Site.PlateBehind is not > 0
+        || !b.Parts.Any(p => p.Station == StationId.Site && p.Sheet is not null) ? null
         : new("site", new(Work.Pad, "Plates behind the sheet",
             "Get at the back first: lining, wires, an airbag? Plates clean and flat, a strip of tape over each so that it cannot drop once the magnet is off; no "
                 + "edge may cut a wire. Then pull a magnet off the front with a scale, on each: the list's pull is a guess.")
@@ -80,12 +81,14 @@ internal static class HouseSteps
     private static Reading Of(string property, double? value)
     {
         var d = MeasureReader.Declared(typeof(RunConditions)).First(m => m.Property.Name == property);
-        var m = d.Measure!;
-        return new($"run.{d.Name}", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, value)
-        {
-            UsualTo = double.IsFinite(m.UsualTo) ? m.UsualTo : null,
-        };
+        return Asked($"run.{d.Name}", d.Measure!, value);
     }
+
+    private static Reading Asked(string path, MeasureAttribute m, double? value) => new(path, m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, value)
+    {
+        UsualFrom = double.IsFinite(m.UsualFrom) ? m.UsualFrom : null,
+        UsualTo = double.IsFinite(m.UsualTo) ? m.UsualTo : null,
+    };
 
     public static StationStep LookOver(RigBuilder b)
     {
@@ -115,11 +118,7 @@ internal static class HouseSteps
         {
             foreach (var d in MeasureReader.Declared(record.GetType()))
                 if (d.Measure is { Measured: true, Chosen: false } m && (record is not Site site || KindDescriptors.IsAsked(d.Property, site.Form)))
-                    readings.Add(new($"{path}.{d.Name}", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, (double?)d.Property.GetValue(record))
-                    {
-                        UsualFrom = double.IsFinite(m.UsualFrom) ? m.UsualFrom : null,
-                        UsualTo = double.IsFinite(m.UsualTo) ? m.UsualTo : null,
-                    });
+                    readings.Add(Asked($"{path}.{d.Name}", m, (double?)d.Property.GetValue(record)));
                 else if (d.Part is not null && d.Property.GetValue(record) is Kind part)
                     Of($"{path}.{d.Name}", part);
         }
@@ -198,8 +197,10 @@ internal static class HouseSteps
     /// <summary>What was cut long is cut to what the trial showed; null for all else.</summary>
     public static StationStep? Trimmed(RigPart part, int index) => part.Cut is not { Long: > 0 } cut ? null
         : new(part.Station, new(Work.Trim, $"Trim {Named(part)}", "To the witness marks of the trial, not to the drawing: "
-            + (part.Sheet is null ? $"{QuantityText.Of(cut.Length, Dimension.Length)} is what was reckoned between its ends. Leave a finger's width past each clamp."
-                : $"the leg's end past its hole; laid flat it was reckoned at {QuantityText.Of(cut.Length, Dimension.Length)}. Round the corners.") + " Deburr.")
+            + (part.Sheet is null
+                ? $"{QuantityText.Of(cut.Length, Dimension.Length)} is what was reckoned between its ends. Leave a finger's width past each clamp."
+                : $"the leg's end past its hole; laid flat it was reckoned at {QuantityText.Of(cut.Length, Dimension.Length)}. Round the corners.")
+            + " Deburr.")
         {
             Tools = ["rule", "vice", "hacksaw", "file"],
             Minutes = 5,

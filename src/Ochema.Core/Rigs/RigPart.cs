@@ -40,6 +40,10 @@ public sealed record CutPiece(double Length, double[] Mitres)
     [JsonIgnore]
     public IReadOnlyList<BarHole> Holes { get; init; } = [];
 
+    /// <summary>Drilled and tapped into its end, along it; null where nothing is.</summary>
+    [JsonIgnore]
+    public TappedEnd? Tapped { get; init; }
+
     /// <summary>Sawn out along a pipe; null where nothing is.</summary>
     [JsonIgnore]
     public PipeSlit? Slit { get; init; }
@@ -52,6 +56,12 @@ public sealed record CutPiece(double Length, double[] Mitres)
     /// <param name="mitres">From square, rad.</param>
     public static double LongSide(double middle, double wide, double[] mitres) => middle + mitres.Sum(a => Math.Tan(Math.Abs(a)) * wide / 2);
 }
+
+/// <summary>A thread in the end of a rod, along it.</summary>
+/// <param name="Title">Over such holes in a table.</param>
+/// <param name="Depth">m.</param>
+/// <param name="Ends">How many of its ends have it.</param>
+public sealed record TappedEnd(string Title, Fastener Thread, double Depth, int Ends = 1);
 
 /// <summary>A slit along the side of a pipe.</summary>
 /// <param name="From">Where it begins, from the first end, m.</param>

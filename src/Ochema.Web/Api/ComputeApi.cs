@@ -26,7 +26,8 @@ internal static class ComputeApi
         assess.MapPost("/drive", (Posted<RigDocument> rig, Designs designs) => Of(rig, designs.Drive)).Refuses(400);
         assess.MapPost("/working", Working).Refuses(400, 404);
         api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop))).Refuses(400);
-        api.MapPost("/goal", (Posted<RigDocument> rig, CancellationToken stop, bool sharp = true) => Of(rig, (r, stock) => GoalSearch.Of(r, stock, sharp, stop)))
+        api.MapPost("/goal", (Posted<RigDocument> rig, CancellationToken stop, bool sharp = true) =>
+            Of(rig, (r, stock) => GoalSearch.Of(r, stock, sharp, stop)))
             .Refuses(400);
         api.MapPost("/schools", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Schools.Of(r, stock, stop))).Refuses(400);
         api.MapPost("/alternatives", Alternatives).Refuses(400);

@@ -90,7 +90,8 @@ internal static class MakeCommand
     {
         foreach (var (name, file) in new (string, byte[]?)[]
         {
-            ("plan.pdf", PlanPaper.Of(rig.Name, r, paper, units, RigAssembly.Build(rig, Catalogue.Shipped.With(rig.Stock)).Figure)), ("cuts.pdf", PlanPaper.OfCuts(rig.Name, r, paper, units)), ("templates.pdf", TemplatePaper.Of(rig.Name, r, paper, units)),
+            ("plan.pdf", PlanPaper.Of(rig.Name, r, paper, units, RigAssembly.Build(rig, Catalogue.Shipped.With(rig.Stock)).Figure)),
+            ("cuts.pdf", PlanPaper.OfCuts(rig.Name, r, paper, units)), ("templates.pdf", TemplatePaper.Of(rig.Name, r, paper, units)),
             ("measuring.pdf", MeasuringPaper.Of(rig.Name, rig.Site.Name, r, paper, units)),
         })
             if (file is not null)

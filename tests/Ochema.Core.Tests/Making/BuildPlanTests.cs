@@ -205,7 +205,8 @@ public sealed partial class BuildPlanTests
         Assert.Equal(plan.Steps.Any(s => s.Work == Work.Finish), Has("paint-pack"));
         Assert.True(!Says("rubber washer in") || Has("rubber-washer") || Has("rubber-strip"));
         Assert.True(!Says("rubber on both jaws") && !Says("rubber all the way round") || Has("rubber-strip") || Has("hose-clamp"));
-        Assert.True(!plan.Steps.Any(s => s.Work == Work.Glue) || plan.Parts.Any(p => p.Aisle == Aisle.Glue || p.Row == "glue-pack" || p.Row!.StartsWith("pad-", StringComparison.Ordinal)));
+        Assert.True(!plan.Steps.Any(s => s.Work == Work.Glue) || plan.Parts.Any(p => p.Aisle == Aisle.Glue
+            || p.Row == "glue-pack" || p.Row!.StartsWith("pad-", StringComparison.Ordinal)));
         // A screw that is sawn is sawn in a step; what is bought tapped is not tapped.
         foreach (var r in b.Joints.Where(j => !j.Included && j.Screw is not null).Select(j => j.Report()))
             Assert.Equal(r.CutOff > 0.0005 ? 1 : 0, plan.Steps.Count(s => s.Work == Work.Cut && s.Joints.Contains(r.Id)));

@@ -29,7 +29,8 @@ public sealed class TemplateTests
     public void EveryFlatPieceIsMarkedOutAndNothingRunsOut(string name)
     {
         var plan = Maker.Of(RigFiles.Named(name), Stock);
-        var bars = Kinds.RigAssembly.Build(RigFiles.Named(name), Stock).Parts.Where(p => p.Cut is { } cut && (p.Sheet is not null || cut.Bends.Count + cut.Holes.Count > 0))
+        var bars = Kinds.RigAssembly.Build(RigFiles.Named(name), Stock).Parts
+            .Where(p => p.Cut is { } cut && (p.Sheet is not null || cut.Bends.Count + cut.Holes.Count > 0))
             .Select(p => (p.Station, p.Name)).Distinct();
         Assert.Equal(plan.Parts.Where(p => p.Sort == PieceSort.Sheet || bars.Contains((p.Station, p.Name))).Select(p => p.Id),
             plan.Templates.Select(t => t.Part));

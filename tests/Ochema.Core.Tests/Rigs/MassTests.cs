@@ -61,7 +61,8 @@ public sealed class MassTests
         var frame = model.Masses.Sum(m => m.M) + (b.Host.Motion.Wet ? b.Pieces.Sum(p => p.Mass) : model.Members.Sum(m =>
             m.Rho * m.A * (at[m.To] - at[m.From]).Length));
         // What balances it opposite is no part of the rig's frame.
-        var parts = b.Parts.Where(p => p.Station != StationId.Site && p.Station != "tether" && !p.Station.StartsWith("strap", StringComparison.Ordinal)).Sum(p => p.Mass * p.Quantity);
+        var parts = b.Parts.Where(p => p.Station != StationId.Site && p.Station != "tether" && !p.Station.StartsWith("strap", StringComparison.Ordinal))
+            .Sum(p => p.Mass * p.Quantity);
         Near.Share(parts, frame, 1e-5,
             $"{rig.Name}: {rig.Base.GetType().Name}, {rig.Reach.GetType().Name}, {rig.Isolator.GetType().Name}, {rig.Head.GetType().Name}");
     }

@@ -425,6 +425,20 @@ export function shapeMesh(
   }
 }
 
+/** Where something that has let go comes to rest: a dashed way by what it hangs on, and a dashed box at its end. */
+export function goesTo(way: THREE.Vector3[], p: Palette, scale = 1) {
+  const group = new THREE.Group();
+  const material = () => new THREE.LineDashedMaterial({ color: p['lets-go'], dashSize: 0.03, gapSize: 0.02 });
+  const line = new THREE.Line(new THREE.BufferGeometry().setFromPoints(way), material());
+  line.computeLineDistances();
+  const side = 0.09 * scale;
+  const box = new THREE.LineSegments(new THREE.EdgesGeometry(new THREE.BoxGeometry(side, side, side)), material());
+  box.computeLineDistances();
+  box.position.copy(way[way.length - 1]!);
+  group.add(line, box);
+  return group;
+}
+
 /** An arrow for a force, ending at the point it acts on. */
 export function arrow(at: THREE.Vector3, force: THREE.Vector3, long: number, color: THREE.Color, scale = 1) {
   const length = long * scale;

@@ -6,6 +6,7 @@ import {
   arrow,
   carGroup,
   deepWater,
+  goesTo,
   groundGroup,
   hostScale,
   palette,
@@ -313,6 +314,11 @@ export class SceneView {
       mesh.userData.station = shape.station;
       mesh.traverse((o) => (o.userData.own = shape.type === 'camera' || shape.type === 'lens'));
       this.rig.add(mesh);
+    }
+    if (shown.goes && !this.input!.movement) {
+      const fallen = goesTo(shown.goes.map(vec), p, this.near);
+      fallen.traverse((o) => (o.userData.own = true));
+      this.rig.add(fallen);
     }
     const loads = intact ? report.figure.arrows : shown.arrows;
     const most = Math.max(1, ...loads.map((a) => Math.hypot(...a.force)));

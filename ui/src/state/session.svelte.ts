@@ -310,7 +310,7 @@ export class RigSession {
       shock: drive.shock,
       stations: drive.stations.map((s) => ({ ...rows[s.id]!, refused: null, ...s })),
       checks: drive.checks.map((c) => ({ ...checks[c.id]!, ...c })),
-      letGo: drive.letGo.map((c) => ({ ...cases[c.id]!, ...c })),
+      letGo: drive.letGo.map((c) => ({ ...cases[c.id]!, ...c, goes: c.goes ?? null })),
       sharpness: drive.sharpness,
       ...(drive.secondSharpness ? { secondSharpness: drive.secondSharpness } : {}),
       retentions: drive.retentions,

@@ -48,6 +48,9 @@ public sealed record BridleBracket : OnBridle
     /// <summary>The short line's eye above the bracket's middle, m (judgement: a bow shackle).</summary>
     private const double Eye = 0.02;
 
+    /// <summary>Its eyes, m.</summary>
+    private const double EyeDrill = 0.008;
+
     /// <summary>Strip beyond its eyes, m (common practice, no source).</summary>
     private const double Past = 0.012;
 
@@ -109,8 +112,8 @@ public sealed record BridleBracket : OnBridle
             Minutes = 5,
         };
         yield return new(Work.Drill, "Drill the eyes",
-            $"8 mm, {Size(Past)} from either end for the hooks of the legs, and a third {Size(Eye)} behind the middle for the short line's shackle. Edges "
-                + "rounded: they cut line.")
+            $"{QuantityText.Of(EyeDrill, Dimension.Drill)}, {Size(Past)} from either end for the hooks of the legs, and a third {Size(Eye)} beside the middle, "
+                + "clear of the head's screw, for the short line's shackle. Edges rounded: they cut line.")
         {
             Tools = ["punch", "drill", "bits", "file"],
             Minutes = 10,
@@ -172,7 +175,15 @@ public sealed record BridleBracket : OnBridle
         held.On(springs);
         b.Parts.Bought(new(StationId.Base, "hooks"), hook, 3);
         b.Parts.Cut(new(StationId.Base, "bracket"), bar, metal, Width + 2 * Past, what: "Bracket", by: nameof(Width));
-        b.Parts.Also(c => c with { Holes = [new(c.Length / 2, "Bracket")] });
+        var eyed = new OwnHole("hook or shackle", "Eyes of the bracket", EyeDrill);
+        b.Parts.Also(c => c with
+        {
+            Holes =
+            [
+                new(Past, "Bracket") { Own = eyed }, new(c.Length / 2, "Bracket"), new(c.Length / 2 + Eye, "Bracket") { Own = eyed },
+                new(c.Length - Past, "Bracket") { Own = eyed },
+            ],
+        });
         var weight = 0.0;
         weight += b.Parts.Length(new(StationId.Base, "short-line"), shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre, shortRow.PricePerMetre,
             Aisle.Rigging, "Short line:", by: nameof(Short)).Mass;

@@ -89,7 +89,7 @@ public sealed record HoseClampBracket : BaseKind
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * kept * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; half of the tension once the rubber has relaxed"));
         }
-        b.Parts.Bought(new(StationId.Base, "bands"), band, Math.Round(Bands));
+        b.Parts.Bought(new(StationId.Base, "bands"), band, Math.Round(Bands), name: $"{band.Name}, for {Holes.Size(d)}");
         return Bracket.Build(b, hold.Top, "bracket", Bar, Foot, Leg, BendRadius, screw, b.Surface.U,
             bentTo: [nameof(Foot), nameof(Leg), nameof(BendRadius)]);
     }

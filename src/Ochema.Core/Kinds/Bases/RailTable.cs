@@ -39,6 +39,10 @@ public sealed record RailTable : BaseKind
     [Measure("Tubes apart", Dimension.Length, 0.15, 1.2, HowTo = "fore and aft, middle to middle")]
     public double Apart { get; init; } = 0.45;
 
+    /// <summary>Thread of the pins of cups and magnets, and how deep it is tapped into a post, m (common practice, no source).</summary>
+    private const string PinThread = "3-8-16";
+    private const double PinDepth = 0.020;
+
     /// <summary>What the posts are sawn from.</summary>
     private const string Rod = "rod-steel-16";
 
@@ -216,7 +220,10 @@ public sealed record RailTable : BaseKind
             by: Math.Abs(apart - Apart) < 1e-6 ? nameof(Apart) : null);
         // What is cut alike is one line of the list: nothing but what adding rounds off tells those apart.
         foreach (var (length, n) in posts.Select((l, n) => (Math.Round(l, 9), n + 1)))
+        {
             b.Parts.Cut(new(StationId.Base, $"post-{n}"), b.Stock.Find<SectionRow>("sections", Rod), steel, length, what: "Post");
+            b.Parts.Also(c => c with { Tapped = new("The posts", b.Stock.Find<Fastener>("fasteners", PinThread), PinDepth) });
+        }
         b.Parts.Bought(new(StationId.Base, "clamps"), clampRow, 6);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
         var leg = b.Stock.Find<Fastener>("fasteners", "m8");

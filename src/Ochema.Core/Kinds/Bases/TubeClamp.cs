@@ -102,7 +102,7 @@ public sealed record TubeClamp : BaseKind
                     capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Rig.Site.RubsWhy}"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
-            b.Parts.Bought(new(StationId.Base, h.Id), clamp);
+            b.Parts.Bought(new(StationId.Base, h.Id), clamp, name: $"{clamp.Name}, for {Holes.Size(d)}");
             if (soft)
                 b.Parts.Used(new(StationId.Base, h.Id + "-lining"), b.Fitting(Supplies.RubberStrip));
         }

@@ -24,7 +24,8 @@ public sealed record WeightedFoot : BaseKind
     [Measure("Mass with ballast", Dimension.Mass, 0.1, 25, HowTo = "bags, plates or stones laid on it, weighed", UsualTo = 15)]
     public double Mass { get; init; } = 2;
 
-    [Measure("Block under its middle", Dimension.Length, 0.002, 0.1, HowTo = "wood or plastic in the upturned pan, under its middle; no thicker than the rim is high")]
+    [Measure("Block under its middle", Dimension.Length, 0.002, 0.1,
+        HowTo = "wood or plastic in the upturned pan, under its middle; no thicker than the rim is high")]
     public double Block { get; init; } = 0.020;
 
     [Measure("Recess for the bolt's head", Dimension.Length, 0, 0.03, HowTo = "how deep it is let into the block from below: no head may stand out")]

@@ -83,7 +83,8 @@ public sealed record Magnet : HoldKind
         if (spot.Site.PlateBehind is > 0 and var plate)
         {
             var across = row.Diameter + 2 * PlateBeyond;
-            b.Parts.Sheet(new(StationId.Site, spot.Id + "-plate"), "Plate behind the sheet", new(across, across, plate, "steel-s235", []), b.Stock.Material("steel-s235"));
+            b.Parts.Sheet(new(StationId.Site, spot.Id + "-plate"), "Plate behind the sheet", new(across, across, plate, "steel-s235", []),
+                b.Stock.Material("steel-s235"));
         }
         else if (!spot.Material.Magnetic)
             b.Findings.Add(new ReportFinding(spot.Station,
