@@ -1,3 +1,4 @@
+using Ochema.Core.Hosts;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 
@@ -6,9 +7,13 @@ namespace Ochema.Core.Assessment;
 /// <summary>Where the camera comes to rest once something has let go: below what still holds it, or on the ground. Drawn, not computed with.</summary>
 internal static class EndsUp
 {
-    /// <summary>On a tether: straight below its end, its length away, or on the ground before that.</summary>
-    public static IReadOnlyList<double[]> On(RigBuilder b, TetherBuilt tether) =>
-        [tether.From.ToArray(), tether.End.ToArray(), Low(b, tether.End, tether.Length).ToArray()];
+    /// <summary>On a tether: as low as its line lets it round the bodywork; straight below its end where no way is looked for.</summary>
+    public static IReadOnlyList<double[]> On(RigBuilder b, TetherBuilt tether)
+    {
+        var round = tether.Length < WayRound.Farthest ? WayRound.From(b.Host, tether.End, tether.From).Lowest(tether.Length) : null;
+        var low = round is { } rest && rest.Z <= tether.End.Z ? rest : Low(b, tether.End, tether.Length);
+        return [tether.From.ToArray(), tether.End.ToArray(), Low(b, low, 0).ToArray()];
+    }
 
     /// <summary>What swings over and hangs on holds that are left: as far below their middle as it stood off them.</summary>
     /// <param name="gone">Ids of the holds that let go.</param>

@@ -72,6 +72,25 @@ public sealed class WayRound
     /// <inheritdoc cref="ToBox"/>
     public double ToGround(double height, double size) => Least([-1e3, -1e3, height - Cell], [1e3, 1e3, height], size, p => p.Z - height <= size + Cell / 2);
 
+    /// <summary>
+    /// The lowest place that a line of a length reaches, m: where what hangs on it comes to rest; of several the nearest to its end. Null where it reaches
+    /// none.
+    /// </summary>
+    public Vec3? Lowest(double length)
+    {
+        for (var k = 0; k < Side; k++)
+        {
+            var best = (Far: double.PositiveInfinity, At: Vec3.Zero);
+            for (var i = 0; i < Side; i++)
+                for (var j = 0; j < Side; j++)
+                    if (Straighter * way[(i * Side + j) * Side + k] <= length && (i - Half) * (i - Half) + (j - Half) * (j - Half) is var far && far < best.Far)
+                        best = (far, Cell * new Vec3(i - Half + middle.X + 0.5, j - Half + middle.Y + 0.5, k - Half + middle.Z + 0.5));
+            if (best.Far < double.PositiveInfinity)
+                return best.At;
+        }
+        return null;
+    }
+
     /// <summary>Answers that were given: the places of a host are asked for again at every change.</summary>
     private readonly ConcurrentDictionary<(bool Round, double, double, double, double, double, double, double), double> given = new();
 
