@@ -78,6 +78,16 @@ public sealed class WayRound
     /// </summary>
     public Vec3? Lowest(double length)
     {
+        if (lowest.Count > Kept)
+            lowest.Clear();
+        return lowest.GetOrAdd(length, Search);
+    }
+
+    /// <summary>Answers that were given: every piece beyond a joint asks for the same line.</summary>
+    private readonly ConcurrentDictionary<double, Vec3?> lowest = new();
+
+    private Vec3? Search(double length)
+    {
         for (var k = 0; k < Side; k++)
         {
             var best = (Far: double.PositiveInfinity, At: Vec3.Zero);
