@@ -26,11 +26,14 @@ internal static class EndsUp
         return [camera.ToArray(), pivot.ToArray(), Low(b, pivot, (camera - pivot).Length).ToArray()];
     }
 
-    /// <summary>What falls: on the tether that catches it best, or on the ground below.</summary>
-    public static IReadOnlyList<double[]> Fallen(RigBuilder b)
+    /// <summary>What falls: on the tether that catches it best, or loose where none does or it breaks as it catches.</summary>
+    public static IReadOnlyList<double[]> Fallen(RigBuilder b) =>
+        b.Tethers.Where(t => t.KeepsNothing(b) is null).Select(t => (Tether: t, Use: t.Catches(b, t.Keeps(b)))).Where(t => t.Use <= 1)
+            .OrderBy(t => t.Use).Select(t => On(b, t.Tether)).FirstOrDefault() ?? Loose(b);
+
+    /// <summary>What nothing catches: on the ground below.</summary>
+    public static IReadOnlyList<double[]> Loose(RigBuilder b)
     {
-        if (b.Tethers.Where(t => t.KeepsNothing(b) is null).MinBy(t => t.Catches(b, t.Keeps(b))) is { } tether)
-            return On(b, tether);
         var camera = b.Position(b.Camera.Node);
         return [camera.ToArray(), new Vec3(camera.X, camera.Y, Math.Min(camera.Z, b.Host.GroundHeight)).ToArray()];
     }

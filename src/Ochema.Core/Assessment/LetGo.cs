@@ -92,7 +92,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     {
         if (state.Mechanism is { } m)
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
-                0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, []) { Goes = EndsUp.Fallen(b) };
+                0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, [])
+            { Goes = EndsUp.Fallen(b) };
         var own = kept.GetOrAdd(c.Id + string.Join(',', c.Gone), _ => new Kept(new LimitSpeed(of, state, cases)));
         var limits = own.Limits;
         limits.Forget();
@@ -188,13 +189,14 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var best = Retention.Catching(b, c.Station).OrderBy(t => t.Use).FirstOrDefault();
         if (best.Tether is null)
             return new(c.Id, c.Kind, c.Title, [], Check.MostUse, Verdict.LetsGo,
-                0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, []);
+                0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, [])
+            { Goes = EndsUp.Loose(b) };
         var fall = best.Tether.Hardest(b, mass);
         var says = $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)}"
             + $" after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}";
         return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, says, "",
             new Dictionary<string, double> { ["tether"] = best.Use }, Still, [])
-        { Goes = EndsUp.On(b, best.Tether) };
+        { Goes = best.Use > 1 ? EndsUp.Loose(b) : EndsUp.On(b, best.Tether) };
     }
 
     private int SpringOf(string id) => b.Model.Springs.ToList().FindIndex(s => s.Id == id);

@@ -6,10 +6,7 @@ namespace Ochema.Core.Making;
 /// <param name="Clock">The time of day at the beginning of the plan, s from midnight.</param>
 public readonly record struct WorkingHours(double From, double To, double Clock)
 {
-    /// <summary>Nine to nine, where nobody says (common practice, no source), from the first hour of the day on.</summary>
-    public static WorkingHours Usual { get; } = new(DefaultFrom, DefaultTo, DefaultFrom);
-
-    /// <summary>s from midnight.</summary>
+    /// <summary>Nine to nine, where nobody says, s from midnight (common practice, no source).</summary>
     public const double DefaultFrom = 9 * 3600;
     public const double DefaultTo = 21 * 3600;
 

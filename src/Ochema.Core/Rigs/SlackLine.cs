@@ -11,14 +11,18 @@ namespace Ochema.Core.Rigs;
 /// <param name="Span">Anchor to anchor, a, m.</param>
 /// <param name="Sag">As it hangs, in the middle, m.</param>
 /// <param name="Knot">At its ends.</param>
-/// <param name="Anchors">What each anchor holds along it, N; null for what nobody knows.</param>
-public sealed record SlackLine(StrapRow Row, double Span, double Sag, Knot Knot, double? Anchors)
+/// <param name="Anchors">What each anchor holds along it, N; null for what nobody knows: then what is taken of an unknown one.</param>
+/// <param name="Tail">Rope past either anchor, round the sling and back, m.</param>
+public sealed record SlackLine(StrapRow Row, double Span, double Sag, Knot Knot, double? Anchors, double Tail)
 {
+    /// <summary>Rope that is cut for it, m.</summary>
+    public double Cut => Length + 2 * (Tail + Knot.Allowance(Row.Thickness));
+
     /// <summary>Rope from anchor to anchor as it hangs, m: L₀ = a·(1 + 8/3·(s ÷ a)²) (shallow parabola).</summary>
     public double Length => Span * (1 + 8.0 / 3 * Math.Pow(Sag / Span, 2));
 
     /// <summary>Tension, N, at which its knot or an anchor gives.</summary>
-    public double Bears => Math.Min(Row.BreakingStrength * Knot.Keeps, Anchors ?? double.PositiveInfinity);
+    public double Bears => Math.Min(Row.BreakingStrength * Knot.Keeps, Anchors ?? TetherBuilt.Unknown);
 
     /// <summary>Pull across its middle, N, at a tension, N.</summary>
     public double Across(double tension)

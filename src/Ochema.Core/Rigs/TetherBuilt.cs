@@ -79,7 +79,7 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     }
 
     /// <summary>Taken of an anchor that nobody knows, N: what a hand pulls with (judgement).</summary>
-    private const double Unknown = 200;
+    internal const double Unknown = 200;
 
     /// <summary>True where it ends on the rig itself, whose strength is asked for elsewhere.</summary>
     private bool IsOwnEnd => Choice.To.Anchor is AnchorEnd.OnRig or AnchorEnd.OnReach;

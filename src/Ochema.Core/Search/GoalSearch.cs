@@ -117,10 +117,10 @@ public static class GoalSearch
         return new(rig, steps, Loads(judged), pictures ? Picture(judged) : 0, b.Parts.Cost, b.Mass);
     }
 
-    /// <summary>Farther than any load: it moves freely, or is refused by name.</summary>
+    /// <summary>Farther than any load, as the logarithm of a use: it moves freely, or is refused by name.</summary>
     private const double NoRig = 20;
 
-    /// <summary>One of the things that have to keep a piece counts as a use that is too high by half.</summary>
+    /// <summary>One of the things that have to keep a piece counts as a use that is too high by two thirds, e^0.5 (judgement: it ranks, it decides nothing).</summary>
     private const double Unkept = 0.5;
 
     private static double Loads(Judged judged) => judged.Verdict switch

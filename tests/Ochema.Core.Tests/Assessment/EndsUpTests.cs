@@ -30,6 +30,16 @@ public sealed class EndsUpTests
         }
     }
 
+    [Fact] // a line that breaks as it catches keeps nothing: it is drawn on the ground
+    public void WhatALineBreaksUnderIsOnTheGround()
+    {
+        var rig = RigFiles.Named("cup-and-arm");
+        var weak = rig with { Tether = rig.Tether! with { AnchorHolds = 5 } };
+        var b = RigAssembly.Build(weak, Catalogue.Shipped);
+        foreach (var l in Assessor.Assess(weak, Catalogue.Shipped).LetGo.Where(l => l.Goes is not null))
+            Assert.Equal(b.Host.GroundHeight, l.Goes![^1][2], 9);
+    }
+
     [Fact]
     public void ACameraOnItsTetherComesToRestWithinItsLength()
     {

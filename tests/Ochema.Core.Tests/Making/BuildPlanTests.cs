@@ -307,7 +307,7 @@ public sealed partial class BuildPlanTests
     public void TimeInWhichGlueCuresIsUsed()
     {
         // Glue A (1 h work, 10 h cure), B on A (1 h), C apart (2 h): A, C, then B at 11 h.
-        var times = Schedule.Of([3600, 3600, 7200], [36000, 0, 0], [[], [0], []], [null, null, null], WorkingHours.Usual);
+        var times = Schedule.Of([3600, 3600, 7200], [36000, 0, 0], [[], [0], []], [null, null, null], new(0, 0, 0));
         Assert.Equal([(0, 3600, 39600), (39600, 43200, 43200), (3600, 10800, 10800)], times);
     }
 

@@ -14,7 +14,7 @@ public sealed class SlackLineTests
     private static readonly Catalogue Stock = Catalogue.Shipped;
 
     private static SlackLine Line(double sag, double? anchors = 4000) => new(Stock.Find<StrapRow>("straps", "rope-10"), 12, sag,
-        Lashing.Knots.First(k => k.Id == "bowline"), anchors);
+        Lashing.Knots.First(k => k.Id == "bowline"), anchors, 0.5);
 
     [Fact] // two halves pulled apart by a weight in the middle: each carries F ÷ (2·sin θ); their stretch is T·ℓ ÷ EA
     public void ItHoldsWhatItsTensionAllows()
@@ -33,6 +33,8 @@ public sealed class SlackLineTests
     {
         Assert.True(Line(1.0).Holds > Line(0.3).Holds);
         Assert.True(Line(0.5, 1000).Holds < 0.5 * Line(0.5, 4000).Holds);
+        // What nobody asked about is worth little.
+        Assert.True(Line(0.5, null).Holds < Line(0.5, 1000).Holds);
         // Never more than both halves hanging straight down.
         Assert.All(new[] { 0.1, 0.5, 3 }, sag => Assert.True(Line(sag).Holds < 2 * Line(sag).Bears));
     }

@@ -1,33 +1,20 @@
 <script lang="ts">
-  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import { api, ask, type Schemas } from '../api/client';
   import { capital, fill, quantity, speedText, words } from '../parts/quantity';
   import { sharpWords } from '../shake/words';
+  import { Demand } from '../state/demand.svelte';
   import { withShelf } from '../state/shelf.svelte';
   import { getSession } from '../state/session.svelte';
 
   /** Where no single change is enough: the least that reaches what is asked, or what the rig allows. Asked for, as it tries some hundred rigs. */
   const session = getSession();
-  let found = $state.raw<Schemas['GoalReport'] | null>(null);
-  let basis = $state.raw<RigDocument | null>(null);
-  let busy = $state(false);
-  let problem = $state('');
-  let stop: AbortController | undefined;
-
-  const stale = $derived(basis !== session.doc);
+  const asked = new Demand<Schemas['GoalReport']>();
+  const found = $derived(asked.value);
+  const stale = $derived(asked.of !== session.doc);
   const list = (sentences: readonly string[]) => sentences.map((s) => fill(s)).join('; ');
 
-  async function search() {
-    [busy, problem] = [true, ''];
-    stop = new AbortController();
-    const document = session.doc;
-    try {
-      found = await ask(api.POST('/api/goal', { body: withShelf(document), signal: stop.signal }));
-      basis = document;
-    } catch (e) {
-      if (!stop.signal.aborted) problem = e instanceof ApiError ? e.message : 'The search did not work.';
-    }
-    busy = false;
-  }
+  const search = () =>
+    asked.ask(session.doc, (signal) => ask(api.POST('/api/goal', { body: withShelf(session.doc), signal })));
 
   function take() {
     if (found?.with) session.change('take:goal', found.with.document);
@@ -39,7 +26,7 @@
     const lens =
       a.focalLength == null ? '' : `a lens of ${quantity(a.focalLength, 'length')} is sharp at the speed you ask`;
     const host = a.hostAlone
-      ? ' At the speed you ask its host’s own turning alone is more than sharp allows: no mount takes that away. A shorter exposure, a wider lens, a calmer ride.'
+      ? " At the speed you ask its host's own turning alone is more than sharp allows: no mount takes that away. A shorter exposure, a wider lens, a calmer ride."
       : '';
     return speed || lens
       ? `As it stands ${[speed, lens].filter(Boolean).join('; ')}.${host}`
@@ -48,13 +35,13 @@
 </script>
 
 <div class="mt-2 flex items-baseline gap-1" data-goal>
-  <button class="btn btn-xs border-rule bg-base-100" disabled={busy} onclick={search}
-    >{busy ? 'Trying combinations …' : 'Find what gets it there'}</button
+  <button class="btn btn-xs border-rule bg-base-100" disabled={asked.busy} onclick={search}
+    >{asked.busy ? 'Trying combinations …' : 'Find what gets it there'}</button
   >
-  {#if busy}<button class="btn btn-xs btn-ghost" onclick={() => stop?.abort()}>Stop</button>
+  {#if asked.busy}<button class="btn btn-xs btn-ghost" onclick={() => asked.stop()}>Stop</button>
   {:else if !found}<span class="text-quiet text-xs">up to three changes together</span>{/if}
 </div>
-{#if problem}<p class="text-lets-go text-sm" role="alert">{problem}</p>{/if}
+{#if asked.problem}<p class="text-lets-go text-sm" role="alert">{asked.problem}</p>{/if}
 {#if found}
   <div class="mt-1 text-sm" class:stale aria-live="polite" data-goal-found={found.steps.length}>
     <p class="text-quiet text-xs">Asked: {fill(found.asked)}.</p>

@@ -1,47 +1,35 @@
 <script lang="ts">
-  import { api, ApiError, ask, type RigDocument, type Schemas } from '../api/client';
+  import { api, ask, type Schemas } from '../api/client';
   import { percent } from '../parts/quantity';
+  import { Demand } from '../state/demand.svelte';
   import { withShelf } from '../state/shelf.svelte';
   import { getSession } from '../state/session.svelte';
   import { sharpWords } from './words';
 
   /** Tries the catalogue's soft mounts on this rig; those that bottom or let go are left out. */
   const session = getSession();
-  let found = $state.raw<Schemas['IsolatorChoice'][] | null>(null);
-  let basis = $state.raw<RigDocument | null>(null);
-  let busy = $state(false);
-  let problem = $state('');
-  let stop: AbortController | undefined;
+  const asked = new Demand<Schemas['IsolatorChoice'][]>();
+  const found = $derived(asked.value);
   const digits = (v: number) => (v >= 9.95 ? v.toFixed(0) : v.toFixed(1));
 
-  async function search() {
-    [busy, problem] = [true, ''];
-    stop = new AbortController();
-    const document = session.doc;
-    try {
-      found = await ask(api.POST('/api/shake/isolators', { body: withShelf(document), signal: stop.signal }));
-      basis = document;
-    } catch (e) {
-      if (!stop.signal.aborted) problem = e instanceof ApiError ? e.message : 'The search did not work.';
-    }
-    busy = false;
-  }
+  const search = () =>
+    asked.ask(session.doc, (signal) => ask(api.POST('/api/shake/isolators', { body: withShelf(session.doc), signal })));
 </script>
 
 <div class="mt-1 flex gap-1">
-  <button class="btn btn-xs border-rule bg-base-100" disabled={busy} onclick={search}
-    >{busy ? 'Trying mounts and springs …' : 'Find a soft mount'}</button
+  <button class="btn btn-xs border-rule bg-base-100" disabled={asked.busy} onclick={search}
+    >{asked.busy ? 'Trying mounts and springs …' : 'Find a soft mount'}</button
   >
-  {#if busy}<button class="btn btn-xs btn-ghost" onclick={() => stop?.abort()}>Stop</button>{/if}
+  {#if asked.busy}<button class="btn btn-xs btn-ghost" onclick={() => asked.stop()}>Stop</button>{/if}
 </div>
-{#if problem}<p class="text-lets-go text-sm" role="alert">{problem}</p>{/if}
+{#if asked.problem}<p class="text-lets-go text-sm" role="alert">{asked.problem}</p>{/if}
 {#if found}
   <ul class="mt-1 text-sm" data-isolators>
     {#each found as c (c.id)}
       <li class="border-rule border-b border-dotted">
         <button
           class="hover:bg-base-300/50 w-full py-1 text-left"
-          disabled={basis !== session.doc}
+          disabled={asked.of !== session.doc}
           onclick={() => session.change('isolator', c.document)}
         >
           <b>{c.title}</b>

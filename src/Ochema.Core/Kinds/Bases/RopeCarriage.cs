@@ -214,7 +214,7 @@ public sealed record RopeCarriage : BaseKind
 
     /// <summary>The same rope once more, as deep as the one that carries.</summary>
     internal override SlackLine? HungBeside(RigBuilder b) =>
-        new(b.Stock.Find<StrapRow>("straps", Rope), Chord(b.Rig.Site), Sag, Lashing.Knots.First(k => k.Id == End), b.Rig.Site.EndsHold);
+        new(b.Stock.Find<StrapRow>("straps", Rope), Chord(b.Rig.Site), Sag, Lashing.Knots.First(k => k.Id == End), b.Rig.Site.EndsHold, Tail);
 
     /// <summary>Anchor to anchor, m.</summary>
     private static double Chord(Site site) => Math.Sqrt(Math.Pow(site.Span ?? 12, 2) + Math.Pow(site.Rise ?? 0, 2));

@@ -12,9 +12,6 @@ internal static class TetherLine
     /// <summary>A line that a tether runs along.</summary>
     private static readonly PieceId Second = new(StationId.Tether, "second-rope");
 
-    /// <summary>Rope at either end of it, round the sling and back, m (common practice, no source).</summary>
-    private const double Tail = 1.0;
-
     public static void Build(RigBuilder b)
     {
         var n = 0;
@@ -52,8 +49,8 @@ internal static class TetherLine
                 _ => SlackLine.Held(b, b.Host.Anchors.First(a => a.Id == tether.To.Anchor)),
             }, end, length, row);
             if (built.Anchor.Hung && b.Rig.Base.HungBeside(b) is { } beside && b.Parts.All(p => p.Id != Second))
-                b.Parts.Length(Second, beside.Row, Math.Round(beside.Length + 2 * (Tail + beside.Knot.Allowance(beside.Row.Thickness)), 2),
-                    beside.Row.MassPerMetre, beside.Row.PricePerMetre, Aisle.Rigging, "Second rope:");
+                b.Parts.Length(Second, beside.Row, Math.Round(beside.Cut, 2), beside.Row.MassPerMetre, beside.Row.PricePerMetre,
+                    Aisle.Rigging, "Second rope:");
             var swings = built.SwingsTo(b);
             built = built with { TakenBy = [.. swings.Where(s => s.Takes).Select(s => s.Name)] };
             b.Tethers.Add(built);
