@@ -23,8 +23,36 @@ public static class ShelfStore
     /// <summary>
     /// Lays rows that came with a rig's file on the shelf, where none of that id lies yet. The rig keeps its own copy either way.
     /// </summary>
-    /// <remarks>Added to the context and not yet saved; as many as there is room for.</remarks>
-    public static async Task AddMissingAsync(OchemaContext db, OwnStock? own, DateTime now)
+    /// <remarks>
+    /// Saved together with what else was added to the context; as many as there is room for. Where the same file is opened twice at the same moment, the one
+    /// that comes second finds the rows laid there.
+    /// </remarks>
+    public static async Task SaveWithAsync(OchemaContext db, OwnStock? own, DateTime now)
+    {
+        for (var again = Attempts; ; again--)
+        {
+            await AddMissingAsync(db, own, now);
+            try
+            {
+                await db.SaveChangesAsync();
+                return;
+            }
+            catch (DbUpdateException e) when (again > 0 && e.InnerException is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 19 })
+            {
+                foreach (var row in db.ChangeTracker.Entries<ShelfRecord>().Where(r => r.State == EntityState.Added).ToList())
+                    row.State = EntityState.Detached;
+                // The film of one's own may have been made at the same moment too.
+                foreach (var film in db.ChangeTracker.Entries<FilmRecord>().Where(f => f.State == EntityState.Added).ToList())
+                    if (await db.Films.AsNoTracking().AnyAsync(f => f.Id == film.Entity.Id))
+                        film.State = EntityState.Unchanged;
+            }
+        }
+    }
+
+    private const int Attempts = 5;
+
+    /// <summary>Added to the context and not yet saved.</summary>
+    private static async Task AddMissingAsync(OchemaContext db, OwnStock? own, DateTime now)
     {
         if (own is null || own.IsEmpty)
             return;

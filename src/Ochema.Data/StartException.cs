@@ -5,6 +5,9 @@ namespace Ochema.Data;
 /// <param name="code">Exit code of the process.</param>
 public sealed class StartException(string sentence, int code, Exception? inner = null) : Exception(sentence, inner)
 {
+    /// <summary>It was started with something that cannot be.</summary>
+    public const int Said = 2;
+
     /// <summary>The folder cannot be made, read or written.</summary>
     public const int Folder = 3;
 

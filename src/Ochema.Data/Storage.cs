@@ -13,12 +13,15 @@ public static class Storage
 
     private const string History = "__EFMigrationsHistory";
 
+    /// <summary>Longest that a save waits for another program's lock, s.</summary>
+    private const int Waits = 4;
+
     /// <summary>Connection string of the file in a data folder.</summary>
     public static string ConnectionString(string folder) => new SqliteConnectionStringBuilder
     {
         DataSource = Path.Combine(folder, FileName),
         ForeignKeys = true,
-        DefaultTimeout = 10,
+        DefaultTimeout = Waits,
     }.ToString();
 
     /// <summary>
@@ -46,6 +49,20 @@ public static class Storage
         catch (IOException e)
         {
             throw new StartException($"A copy of {file} cannot be kept before it is brought up to date: {e.Message}", StartException.Folder, e);
+        }
+    }
+
+    /// <summary>Writes what the first start writes into a file that is there.</summary>
+    /// <exception cref="StartException">It does not take it.</exception>
+    public static void First(string folder, Action write)
+    {
+        try
+        {
+            write();
+        }
+        catch (Exception e) when ((e as SqliteException ?? e.InnerException as SqliteException) is { } refused)
+        {
+            throw Refused(Path.Combine(folder, FileName), refused);
         }
     }
 
@@ -105,7 +122,8 @@ public static class Storage
         8 => "it is read-only",
         14 => "it cannot be opened",
         11 or 26 => "it is damaged",
-        _ => "the disk does not answer",
+        10 => "the disk does not answer",
+        _ => $"it refuses with {e.SqliteErrorCode}",
     };
 
     private static StartException Refused(string file, SqliteException e) => e.SqliteErrorCode switch
@@ -114,7 +132,7 @@ public static class Storage
         5 or 6 => new($"{file} cannot be used: {Meaning(e)}. Close that program, then start again.", StartException.Taken, e),
         13 => new($"{file} cannot be used: {Meaning(e)}. Make room, then start again.", StartException.Folder, e),
         8 or 14 => new($"{file} cannot be written: {Meaning(e)}. Give yourself the right to, or choose another folder with --data.", StartException.Folder, e),
-        _ => new($"{file} cannot be used: {Meaning(e)} ({e.SqliteErrorCode}).", StartException.Folder, e),
+        _ => new($"{file} cannot be used: {Meaning(e)}.", StartException.Folder, e),
     };
 
     private static StartException Damaged(string file, Exception? inner = null) =>

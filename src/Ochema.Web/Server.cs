@@ -1,4 +1,6 @@
+using System.Globalization;
 using System.IO.Compression;
+using System.Net.Sockets;
 using Microsoft.AspNetCore.Connections;
 using Microsoft.AspNetCore.ResponseCompression;
 using Microsoft.AspNetCore.Routing.Template;
@@ -13,10 +15,16 @@ namespace Ochema.Web;
 /// <summary>The web application: options, middleware, resources.</summary>
 public static class Server
 {
-    private const long LargestRequest = 4 * 1024 * 1024;
+    internal const long LargestRequest = 4 * 1024 * 1024;
 
     /// <summary>Ten minutes of a phone's log at 400 samples a second.</summary>
     internal const long LargestLog = 32 * 1024 * 1024;
+
+    /// <summary>Longest that the rest of a request is waited for.</summary>
+    private static readonly TimeSpan HalfSent = TimeSpan.FromSeconds(20);
+
+    /// <summary>Requests that are worked on side by side before the pool begins to ration threads.</summary>
+    private const int MostAtOnce = 16;
 
     /// <summary>Runs until stopped. Options: <c>--port N</c>, <c>--data DIR</c>, <c>--ui DIR</c>, <c>--demo</c>.</summary>
     public static async Task<int> RunAsync(string[] args)
@@ -32,6 +40,11 @@ public static class Server
             await Console.Error.WriteLineAsync("ochema: " + e.Message);
             return e.Code;
         }
+        catch (SocketException e)
+        {
+            await Console.Error.WriteLineAsync($"ochema: The port cannot be used: {e.Message}. Choose another with --port.");
+            return StartException.Taken;
+        }
         catch (IOException e) when (e.InnerException is AddressInUseException)
         {
             await Console.Error.WriteLineAsync("ochema: The port is taken by another program: stop that one, or choose another with --port.");
@@ -45,7 +58,15 @@ public static class Server
     {
         var builder = WebApplication.CreateBuilder(new WebApplicationOptions { Args = [.. args.Where(a => a != "--demo")] });
         var settings = ServerSettings.From(builder.Configuration, args.Contains("--demo"));
-        builder.WebHost.ConfigureKestrel(k => k.Limits.MaxRequestBodySize = LargestRequest);
+        settings.Check();
+        builder.WebHost.ConfigureKestrel(k =>
+        {
+            k.Limits.MaxRequestBodySize = LargestRequest;
+            k.Limits.RequestHeadersTimeout = HalfSent;
+            k.Limits.MinRequestBodyDataRate = new(bytesPerSecond: 240, gracePeriod: HalfSent / 2);
+        });
+        // Searches keep both cores busy; an edit's request is not to wait until the pool thinks of another thread.
+        ThreadPool.SetMinThreads(MostAtOnce, MostAtOnce);
         if (settings.Port is { } port)
             builder.WebHost.UseUrls($"http://127.0.0.1:{port}");
         builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
@@ -55,7 +76,15 @@ public static class Server
         builder.Services.AddSingleton(settings);
         builder.Services.AddSingleton(_ => FolderLock.Take(settings.DataFolder));
         builder.Services.AddSingleton(TimeProvider.System);
-        builder.Services.AddDbContext<OchemaContext>(o => o.UseSqlite(Storage.ConnectionString(settings.DataFolder)));
+        builder.Services.AddSingleton(_ => OpenedFile.Of(settings.DataFolder));
+        // Once the file is made: until then there is nothing to remember.
+        var prepared = false;
+        builder.Services.AddDbContext<OchemaContext>((services, o) =>
+        {
+            o.UseSqlite(Storage.ConnectionString(settings.DataFolder));
+            if (prepared)
+                o.AddInterceptors(services.GetRequiredService<OpenedFile>());
+        });
         builder.Services.AddProblemDetails();
         builder.Services.ConfigureHttpJsonOptions(o =>
         {
@@ -82,11 +111,15 @@ public static class Server
             var db = scope.ServiceProvider.GetRequiredService<OchemaContext>();
             Storage.Prepare(db, settings.DataFolder);
             if (settings.Demo)
-                DemoFilm.Seed(db, app.Services.GetRequiredService<TimeProvider>().GetUtcNow().UtcDateTime);
+                Storage.First(settings.DataFolder, () => DemoFilm.Seed(db, app.Services.GetRequiredService<TimeProvider>().GetUtcNow().UtcDateTime));
+            prepared = true;
+            _ = app.Services.GetRequiredService<OpenedFile>();
         }
 
         app.UseMiddleware<RequestGuard>();
         app.UseExceptionHandler(e => e.Run(Problems.Unexpected));
+        app.UseMiddleware<TimeLimit>();
+        app.UseMiddleware<QueryCheck>();
         app.UseStatusCodePages();
         app.UseResponseCompression();
         Resources(app);
@@ -141,10 +174,22 @@ public static class Server
 }
 
 /// <summary>What the server was started with.</summary>
-public sealed record ServerSettings(int? Port, string DataFolder, string? InterfaceFolder, bool Demo)
+/// <param name="Port">As it was said; null where nothing was.</param>
+public sealed record ServerSettings(string? Port, string DataFolder, string? InterfaceFolder, bool Demo)
 {
+    private const int LastPort = 65535;
+
+    /// <exception cref="StartException">What was said cannot be.</exception>
+    public void Check()
+    {
+        if (Port is not null && !(int.TryParse(Port, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is > 0 and <= LastPort))
+            throw new StartException($"--port takes a number from 1 to {LastPort}, not '{Port}'.", StartException.Said);
+        if (string.IsNullOrWhiteSpace(DataFolder))
+            throw new StartException("--data names no folder.", StartException.Said);
+    }
+
     public static ServerSettings From(IConfiguration c, bool demo) => new(
-        int.TryParse(c["port"], out var p) ? p : null,
+        c["port"],
         c["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData), "ochema"),
         c["ui"],
         demo || c["demo"] == "true");

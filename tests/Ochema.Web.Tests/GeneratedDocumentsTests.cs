@@ -36,7 +36,7 @@ public sealed partial class GeneratedDocumentsTests : IDisposable
         {
             var document = JsonNode.Parse(documents[random.Next(documents.Count)])!;
             for (var bends = random.Next(1, 4); bends > 0; bends--)
-                Bend(document, documents, random);
+                Bent.Bend(document, documents, random);
             var (path, body) = Request(document, random);
             var clock = Stopwatch.StartNew();
             using var answer = await host.Client.PostAsync("/api/" + path, Host.Json(body));
@@ -76,69 +76,6 @@ public sealed partial class GeneratedDocumentsTests : IDisposable
     /// <summary>A text cut short, or with a character too many.</summary>
     private static string Torn(string text, Random random) => random.Next(2) == 0 ? text[..random.Next(text.Length)]
         : text.Insert(random.Next(text.Length), random.Next(2) == 0 ? "}" : ",");
-
-    private static void Bend(JsonNode document, List<string> documents, Random random)
-    {
-        var all = new List<(JsonNode Parent, object Key, JsonNode? Value)>();
-        void Walk(JsonNode? node)
-        {
-            if (node is JsonObject o)
-                foreach (var (k, v) in o)
-                {
-                    all.Add((o, k, v));
-                    Walk(v);
-                }
-            else if (node is JsonArray a)
-                for (var i = 0; i < a.Count; i++)
-                {
-                    all.Add((a, i, a[i]));
-                    Walk(a[i]);
-                }
-        }
-        Walk(document);
-        var (parent, key, value) = all[random.Next(all.Count)];
-        void Set(JsonNode? v)
-        {
-            if (parent is JsonObject o)
-                o[(string)key] = v;
-            else
-                ((JsonArray)parent)[(int)key] = v;
-        }
-        switch (random.Next(value is JsonValue number && number.TryGetValue<double>(out _) ? 14 : 8))
-        {
-            case 0:
-                Set(null);
-                break;
-            case 1:
-                Set(random.Next(2) == 0 ? "something" : random.NextDouble());
-                break;
-            case 2 when parent is JsonObject o:
-                o.Remove((string)key);
-                break;
-            case 3 when parent is JsonObject o:
-                o["wheels"] = 4;
-                break;
-            case 4:
-                Set(new JsonArray(1, 2, 3));
-                break;
-            case 5 or 6 or 7:
-                // The same place of another rig: other kinds, other hosts, other sites.
-                var other = JsonNode.Parse(documents[random.Next(documents.Count)])!;
-                if (parent == document && other[(string)key] is { } theirs)
-                    Set(theirs.DeepClone());
-                else if (other["base"] is { } b)
-                    document["base"] = b.DeepClone();
-                break;
-            default:
-                if (value is not JsonValue || !double.TryParse(value.ToJsonString(), CultureInfo.InvariantCulture, out var v))
-                    break;
-                double[] numbers = [0, -v, v * 1.7, v * 0.3, v * 10, v / 10, 1e-9, 1e9, double.MaxValue, Math.Round(v, 1)];
-                // Ten times the largest number is none that JSON has.
-                var next = numbers[random.Next(numbers.Length)];
-                Set(double.IsFinite(next) ? next : double.MaxValue);
-                break;
-        }
-    }
 
     [GeneratedRegex(@"System\.|Ochema\.|`\d|Nullable|\bRecord\b|Exception|JsonElement|\bnull\b.*type")]
     private static partial Regex Inside();

@@ -45,10 +45,12 @@ internal sealed class Excitations
             .. Wind(model, modes, frequencies, speed),
             .. Wash(model, modes, frequencies, speed),
         ];
-        var steady = model.Builder.Host.Shake.Steady(speed, rig.Run.Rpm);
-        var upTo = rig.Run.RpmTo is { } most ? model.Builder.Host.Shake.Steady(speed, most) : steady;
-        Steady = [.. steady.Select((s, i) =>
-            new SteadyExcitation(s, i < upTo.Count ? Math.Max(s.Frequency, upTo[i].Frequency) : s.Frequency, [.. SteadyShares.Select(share => share * s.Amplitude)], [.. SteadyShares.Select((share, axis) => modes.Select(m => -share * s.Amplitude * m.Participation[axis]).ToArray())]))];
+        Steady =
+        [
+            .. model.Builder.Host.Shake.Steady(speed, rig.Run.Rpm, rig.Run.RpmTo).Select(s => new SteadyExcitation(s.Shake, s.To,
+                [.. SteadyShares.Select(share => share * s.Shake.Amplitude)],
+                [.. SteadyShares.Select((share, axis) => modes.Select(m => -share * s.Shake.Amplitude * m.Participation[axis]).ToArray())])),
+        ];
     }
 
     private static IEnumerable<Excitation> OnBase(RandomShake s, IReadOnlyList<RigMode> modes, double[] frequencies)

@@ -1,5 +1,6 @@
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Analysis;
 
@@ -57,6 +58,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
 
     private CaseForces? At(Speed known, int c, double speed)
     {
+        Asked.Still();
         if (!known.Forces[c].Known)
             known.Forces[c] = (model.Forces(state, cases[c], speed), true);
         return known.Forces[c].Forces;

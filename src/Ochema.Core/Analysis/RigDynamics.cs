@@ -44,7 +44,7 @@ internal sealed class RigDynamics
 
     /// <summary>Largest steady tremble of the host at a speed, m/s²: the only load of a kept design that may hang on it.</summary>
     public static double Tremble(Rigs.RigBuilder b, double speed) =>
-        b.Host.Shake.Steady(speed, b.Rig.Run.Rpm).Select(s => s.Amplitude).DefaultIfEmpty(0).Max();
+        b.Host.Shake.Steady(speed, b.Rig.Run.Rpm, b.Rig.Run.RpmTo).Select(s => s.Shake.Amplitude).DefaultIfEmpty(0).Max();
 
     /// <summary>Hz.</summary>
     public double[] Frequencies { get; }

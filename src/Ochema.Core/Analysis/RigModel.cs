@@ -120,6 +120,7 @@ internal sealed class RigModel
     /// <summary>The state with these springs and lines (ids) gone.</summary>
     public StateResponse State(IReadOnlyList<string> without)
     {
+        Asked.Still();
         return states.GetOrAdd(string.Join('\n', without), _ => Mechanism is { } m ? StateResponse.Free(m) : Without(without));
     }
 

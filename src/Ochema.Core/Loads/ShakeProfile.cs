@@ -50,9 +50,24 @@ public abstract record ShakeProfile
             var (n, w) = (2 * Math.PI * frequency, 2 * Math.PI * at);
             return s.Amplitude / Math.Sqrt(Math.Pow(n * n - w * w, 2) + Math.Pow(2 * damping * n * w, 2));
         }
-        var (low, high) = rpm is null && rpmTo is null ? (Steady(0, null), Steady(Fastest, null)) : (Steady(0, rpm), Steady(0, Math.Max(rpm ?? 0, rpmTo ?? 0)));
-        return low.Zip(high).Select(o => Moves(o.First, Math.Clamp(frequency, o.First.Frequency, o.Second.Frequency))).DefaultIfEmpty(0).Max();
+        var runs = rpm is null && rpmTo is null
+            ? Between(Steady(0, null), Steady(Fastest, null)) : Steady(0, rpm, rpmTo);
+        return runs.Select(o => Moves(o.Shake, Math.Clamp(frequency, o.Shake.Frequency, o.To))).DefaultIfEmpty(0).Max();
     }
+
+    /// <summary>
+    /// Steady trembles at a speed, m/s, as the engine runs from <paramref name="rpm"/> to <paramref name="rpmTo"/>, whichever is more: each at the lowest
+    /// frequency it has, and the highest, Hz. One that stands still at one end passes everything up to the other.
+    /// </summary>
+    public IReadOnlyList<(SineShake Shake, double To)> Steady(double speed, double? rpm, double? rpmTo) =>
+        rpmTo is null ? [.. Steady(speed, rpm).Select(s => (s, s.Frequency))] : Between(Steady(speed, rpm), Steady(speed, rpmTo));
+
+    private static IReadOnlyList<(SineShake Shake, double To)> Between(IReadOnlyList<SineShake> one, IReadOnlyList<SineShake> other) =>
+        one.Count == 0 || other.Count == 0 ? [.. one.Concat(other).Select(s => (s with { Frequency = Math.Min(Turning, s.Frequency) }, s.Frequency))]
+            : [.. one.Zip(other, (a, b) => a.Frequency <= b.Frequency ? (a, b.Frequency) : (b, a.Frequency))];
+
+    /// <summary>An engine that starts turns over at this, Hz: below it nothing rings (judgement).</summary>
+    private const double Turning = 1;
 
     /// <summary>Speed whose usual revolutions are the most that are looked at, m/s.</summary>
     private const double Fastest = 70;

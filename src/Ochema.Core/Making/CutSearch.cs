@@ -1,3 +1,4 @@
+using Ochema.Core.Structure;
 using Bar = Ochema.Core.Making.CutSolver.Bar;
 using Cut = Ochema.Core.Making.CutSolver.Cut;
 using Size = Ochema.Core.Making.CutSolver.Size;
@@ -155,6 +156,7 @@ internal sealed class CutSearch(List<Size> sizes, List<Bar> bars)
     /// <param name="whole">False where there were more than <paramref name="most"/>.</param>
     private List<State> Children(State state, double allowed, int most, out bool whole)
     {
+        Asked.Still();
         var list = new List<State>();
         var (left, bins) = (state.Left, state.Bins);
         var longest = Array.FindIndex(left, n => n > 0);

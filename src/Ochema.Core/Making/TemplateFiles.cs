@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Text;
 using System.Xml.Linq;
+using AnyAscii;
+using Ochema.Core.Json;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 
@@ -66,7 +68,7 @@ public static class TemplateFiles
             dash.Length > 0 ? new XAttribute("stroke-dasharray", dash) : null);
         XElement Text(double x, double y, string text) => new(Name + "text", new XAttribute("x", N(x)), new XAttribute("y", N(y)),
             new XAttribute("font-size", "3"),
-            new XAttribute("stroke", "none"), new XAttribute("fill", "black"), new XAttribute("font-family", "sans-serif"), text);
+            new XAttribute("stroke", "none"), new XAttribute("fill", "black"), new XAttribute("font-family", "sans-serif"), PlainText.Printable(text));
         var foot = Margin + wide + 9;
         var svg = new XElement(Name + "svg", new XAttribute("width", N(width) + "mm"), new XAttribute("height", N(height) + "mm"),
             new XAttribute("viewBox", $"0 0 {N(width)} {N(height)}"),
@@ -178,8 +180,8 @@ public static class TemplateFiles
     /// <summary>Which of several bends it is; nothing for the only one.</summary>
     internal static string Turn(Template t, Fold bend) => t.Folds.Count > 1 ? $" {bend.Turn}:" : "";
 
-    private static string Printed(string text) => QuantityText.Print(text, UnitSystem.Metric);
+    private static string Printed(string text) => PlainText.Printable(QuantityText.Print(text, UnitSystem.Metric));
 
-    /// <summary>R12 knows ASCII only.</summary>
-    private static string Plain(string text) => new([.. text.Replace('×', 'x').Select(c => c < 128 ? c : '?')]);
+    /// <summary>R12 knows ASCII only: other letters are written in these.</summary>
+    private static string Plain(string text) => text.Transliterate();
 }

@@ -34,6 +34,21 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
     private const int MostSamples = 400_000;
     private const int FewestSamples = 64;
 
+    /// <summary>Lines at the most, and before the first of numbers.</summary>
+    private const int MostLines = 2 * MostSamples;
+    private const int MostBefore = 1000;
+
+    /// <summary>Columns of a line, and characters of a cell.</summary>
+    private const int MostColumns = 200;
+    private const int LongestCell = 1000;
+
+    /// <summary>Characters that the separator is recognised from.</summary>
+    private const int Beginning = 4000;
+
+    /// <summary>Beyond what any phone says: nanoseconds of three hundred years, and ten thousand times gravity in m/s².</summary>
+    private const double LatestTime = 1e19;
+    private const double LargestAcceleration = 1e5;
+
     /// <summary>Values wanted of a row: time and three axes.</summary>
     private const int Wanted = 4;
 
@@ -51,49 +66,144 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
     /// <exception cref="DocumentException">The text is no such log; says the line and the reason.</exception>
     public static AccelerometerLog Read(string text, LogTime? timeUnit = null, LogAcceleration? accelerationUnit = null)
     {
-        var separator = SeparatorOf(text);
-        var cells = Cells(text, separator);
-        var start = cells.FindIndex(r => Guessed(r.Cells, separator) is not null);
-        if (start < 0)
-            throw new DocumentException("log", "has no line of four numbers: time and three axes are needed");
-        // What follows the last line of numbers and has none is the recorder's farewell.
-        var end = cells.FindLastIndex(r => r.Cells.Count(c => Number(c, separator) is not null) >= Wanted - 1);
-        var columns = Named(start > 0 ? cells[start - 1].Cells : [], cells[start].Cells, separator) ?? Guessed(cells[start].Cells, separator)!;
-        var clock = Number(cells[start].Cells[columns.At[0]], separator) is null;
-        DateTimeOffset? midnight = null;
-        var rows = new List<double[]>(end - start + 1);
-        for (var i = start; i <= end; i++)
+        using var reader = new StringReader(text);
+        return Read(reader, timeUnit, accelerationUnit);
+    }
+
+    /// <summary>
+    /// Reads a log line by line, as it comes: what is too much of it, or is no number, ends the reading there and then. Nothing but the numbers is kept.
+    /// </summary>
+    /// <param name="stop">Whoever asked has gone on.</param>
+    /// <exception cref="DocumentException">The text is no such log; says the line and the reason.</exception>
+    public static AccelerometerLog Read(TextReader text, LogTime? timeUnit = null, LogAcceleration? accelerationUnit = null,
+        CancellationToken stop = default)
+    {
+        var beginning = new char[Beginning];
+        var begun = text.ReadBlock(beginning);
+        var separator = SeparatorOf(beginning.AsSpan(0, begun));
+        using var whole = new PrefixedReader(new string(beginning, 0, begun), text);
+        var rows = new LogRows(separator);
+        foreach (var (line, cells) in Lines(whole, separator, stop))
+            rows.Take(line, cells);
+        return rows.Done(timeUnit, accelerationUnit);
+    }
+
+    /// <summary>Lines of a log as they are read.</summary>
+    /// <param name="separator">Between its cells.</param>
+    private sealed class LogRows(char separator)
+    {
+        private readonly List<double> time = [];
+        private readonly List<double>[] axes = [[], [], []];
+        private Columns? columns;
+        private string[] header = [];
+        private bool clock;
+        private DateTimeOffset? midnight;
+        private int lines;
+
+        /// <summary>What is wrong with a line that may be the recorder's farewell: it is not, where numbers follow.</summary>
+        private DocumentException? farewell;
+
+        public void Take(int line, string[] cells)
         {
-            var (line, row) = cells[i];
-            var at = $"log, line {line}";
-            var v = new double[Wanted];
-            for (var k = 0; k < Wanted; k++)
+            if (++lines > MostLines)
+                throw new DocumentException("log", $"has more than {MostLines} lines");
+            if (cells.Length > MostColumns)
+                throw new DocumentException($"log, line {line}", $"has more than {MostColumns} columns");
+            if (columns is null)
             {
-                var cell = columns.At[k] < row.Length ? row[columns.At[k]] : "";
-                if (cell.Length == 0)
-                    throw new DocumentException(at, $"has nothing in column {columns.At[k] + 1}{Called(columns, k)}");
-                var value = k > 0 || !clock ? Number(cell, separator)
-                    : Clock(cell) is { } moment ? (moment - (midnight ??= moment)).TotalSeconds : null;
-                v[k] = value ?? throw new DocumentException(at,
-                    $"has '{Short(cell)}' in column {columns.At[k] + 1}{Called(columns, k)}: {(k == 0 && clock ? "no time" : "no number")}");
+                Begin(cells);
+                if (columns is null)
+                {
+                    header = cells;
+                    if (lines > MostBefore)
+                        throw new DocumentException("log", $"has no line of four numbers among its first {MostBefore}: time and three axes are needed");
+                    return;
+                }
             }
-            if (rows.Count > 0 && v[0] < rows[^1][0])
-                throw new DocumentException(at, "goes back in time");
-            if (rows.Count == 0 || v[0] > rows[^1][0])
-                rows.Add(v);
-            if (rows.Count > MostSamples)
+            if (cells.Count(c => Number(c, separator) is not null) < Wanted - 1)
+            {
+                farewell ??= Wrong(line, cells) ?? new DocumentException($"log, line {line}", "has no numbers");
+                return;
+            }
+            if ((farewell ?? Wrong(line, cells)) is { } wrong)
+                throw wrong;
+            var t = Time(cells[columns.At[0]])!.Value;
+            if (time.Count > 0 && t < time[^1])
+                throw new DocumentException($"log, line {line}", "goes back in time");
+            if (time.Count > 0 && t <= time[^1])
+                return;
+            time.Add(t);
+            for (var k = 1; k < Wanted; k++)
+                axes[k - 1].Add(Number(cells[columns.At[k]], separator)!.Value);
+            if (time.Count > MostSamples)
                 throw new DocumentException("log", $"has more than {MostSamples} samples");
         }
-        if (rows.Count < FewestSamples)
-            throw new DocumentException("log", $"has {rows.Count} samples; at least {FewestSamples} are needed");
-        var (time, by) = clock ? (LogTime.Seconds, "clock times") : TimeOf(columns.TimeName, rows);
-        var (acceleration, why) = AccelerationOf(columns.AxesName, rows);
-        var (t, a) = (clock ? LogTime.Seconds : timeUnit ?? time, accelerationUnit ?? acceleration);
-        var second = t switch { LogTime.Seconds => 1, LogTime.Milliseconds => 1e-3, LogTime.Microseconds => 1e-6, _ => 1e-9 };
-        var metre = a == LogAcceleration.Gravity ? Loads.MotionProfile.Gravity : 1;
-        var which = columns.TimeName.Length > 0 ? $"columns {string.Join(", ", columns.Names.Select(n => $"“{n}”"))}; " : "";
-        return new([.. rows.Select(r => (r[0] - rows[0][0]) * second)], [.. Enumerable.Range(1, 3).Select(c => rows.Select(r => r[c] * metre).ToArray())], t, a,
-            $"{which}time in {Words(time)} ({by}), acceleration in {(acceleration == LogAcceleration.Gravity ? "g" : "m/s²")} ({why})");
+
+        /// <summary>The first line of numbers says where they stand, with the line before it.</summary>
+        private void Begin(string[] cells)
+        {
+            if (Guessed(cells, separator) is not { } guessed)
+                return;
+            columns = Named(header, cells, separator) ?? guessed;
+            clock = Number(cells[columns.At[0]], separator) is null;
+        }
+
+        /// <summary>s from midnight of the first day where the column has clock times, else as it stands; null where it is none.</summary>
+        private double? Time(string cell) => !clock ? Number(cell, separator)
+            : Clock(cell) is { } moment ? (moment - (midnight ??= moment)).TotalSeconds : null;
+
+        private DocumentException? Wrong(int line, string[] row)
+        {
+            for (var k = 0; k < Wanted; k++)
+            {
+                var cell = columns!.At[k] < row.Length ? row[columns.At[k]] : "";
+                if (cell.Length == 0)
+                    return new DocumentException($"log, line {line}", $"has nothing in column {columns.At[k] + 1}{Called(columns, k)}");
+                if ((k == 0 ? Time(cell) : Number(cell, separator)) is not { } value)
+                    return new DocumentException($"log, line {line}",
+                        $"has '{Short(cell)}' in column {columns.At[k] + 1}{Called(columns, k)}: {(k == 0 && clock ? "no time" : "no number")}");
+                if (Math.Abs(value) > (k == 0 ? LatestTime : LargestAcceleration))
+                    return new DocumentException($"log, line {line}",
+                        $"has {Short(cell)} in column {columns.At[k] + 1}{Called(columns, k)}: no phone measures that");
+            }
+            return null;
+        }
+
+        public AccelerometerLog Done(LogTime? timeUnit, LogAcceleration? accelerationUnit)
+        {
+            if (columns is null)
+                throw new DocumentException("log", "has no line of four numbers: time and three axes are needed");
+            if (time.Count < FewestSamples)
+                throw new DocumentException("log", $"has {time.Count} samples; at least {FewestSamples} are needed");
+            var (recognised, by) = clock ? (LogTime.Seconds, "clock times") : TimeOf(columns.TimeName, (time[^1] - time[0]) / (time.Count - 1));
+            var (acceleration, why) = AccelerationOf(columns.AxesName, axes);
+            var (t, a) = (clock ? LogTime.Seconds : timeUnit ?? recognised, accelerationUnit ?? acceleration);
+            var second = t switch { LogTime.Seconds => 1, LogTime.Milliseconds => 1e-3, LogTime.Microseconds => 1e-6, _ => 1e-9 };
+            var metre = a == LogAcceleration.Gravity ? Loads.MotionProfile.Gravity : 1;
+            var which = columns.TimeName.Length > 0 ? $"columns {string.Join(", ", columns.Names.Select(n => $"“{n}”"))}; " : "";
+            return new([.. time.Select(v => (v - time[0]) * second)], [.. axes.Select(axis => axis.Select(v => v * metre).ToArray())], t, a,
+                $"{which}time in {Words(recognised)} ({by}), acceleration in {(acceleration == LogAcceleration.Gravity ? "g" : "m/s²")} ({why})");
+        }
+    }
+
+    /// <summary>What was read ahead of a text, then the rest of it.</summary>
+    private sealed class PrefixedReader(string prefix, TextReader rest) : TextReader
+    {
+        private int at;
+
+        public override int Peek() => at < prefix.Length ? prefix[at] : rest.Peek();
+
+        public override int Read() => at < prefix.Length ? prefix[at++] : rest.Read();
+
+        public override int Read(char[] buffer, int index, int count)
+        {
+            var own = Math.Min(count, prefix.Length - at);
+            if (own <= 0)
+                return rest.Read(buffer, index, count);
+            prefix.CopyTo(at, buffer, index, own);
+            at += own;
+            return own;
+        }
     }
 
     private static string Called(Columns columns, int k) => columns.Names[k].Length > 0 ? $" (“{Short(columns.Names[k])}”)" : "";
@@ -109,13 +219,15 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
     };
 
     /// <summary>The separator that the most lines of the beginning have; a comma may stand in numbers too.</summary>
-    private static char SeparatorOf(string text)
+    private static char SeparatorOf(ReadOnlySpan<char> beginning)
     {
-        var beginning = text[..Math.Min(text.Length, 4000)];
-        return new[] { '\t', ';' }.FirstOrDefault(c => beginning.Count(x => x == c) >= 3 * Math.Max(1, beginning.Count(x => x == '\n') / 2), ',');
+        foreach (var c in (ReadOnlySpan<char>)['\t', ';'])
+            if (beginning.Count(c) >= 3 * Math.Max(1, beginning.Count('\n') / 2))
+                return c;
+        return ',';
     }
 
-    private static List<(int Line, string[] Cells)> Cells(string text, char separator)
+    private static IEnumerable<(int Line, string[] Cells)> Lines(TextReader text, char separator, CancellationToken stop)
     {
         var config = new CsvConfiguration(CultureInfo.InvariantCulture)
         {
@@ -125,12 +237,26 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
             Comment = '#',
             TrimOptions = TrimOptions.Trim,
             BadDataFound = null,
+            MaxFieldSize = LongestCell,
         };
-        using var parser = new CsvParser(new StringReader(text), config);
-        var list = new List<(int, string[])>();
-        while (parser.Read())
-            list.Add((parser.RawRow, parser.Record!));
-        return list;
+        using var parser = new CsvParser(text, config, leaveOpen: true);
+        while (Next(parser))
+        {
+            stop.ThrowIfCancellationRequested();
+            yield return (parser.RawRow, parser.Record!);
+        }
+    }
+
+    private static bool Next(CsvParser parser)
+    {
+        try
+        {
+            return parser.Read();
+        }
+        catch (MaxFieldSizeException)
+        {
+            throw new DocumentException($"log, line {parser.RawRow + 1}", $"has a cell of more than {LongestCell} characters");
+        }
     }
 
     private static double? Number(string cell, char separator) =>
@@ -171,7 +297,7 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
         return new(at, [.. at.Select(i => header[i])]);
     }
 
-    private static (LogTime, string) TimeOf(string name, List<double[]> rows)
+    private static (LogTime, string) TimeOf(string name, double step)
     {
         if (TimeUnitName().Match(name) is { Success: true } unit)
             return (unit.Value.ToLowerInvariant() switch
@@ -182,19 +308,18 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
                 _ => LogTime.Microseconds,
             }, "the header says so");
         // Phones sample 20 to 1000 times a second.
-        var step = (rows[^1][0] - rows[0][0]) / (rows.Count - 1);
         return (step > 1e5 ? LogTime.Nanoseconds : step > 500 ? LogTime.Microseconds : step > 0.5 ? LogTime.Milliseconds
             : LogTime.Seconds, "by the step between samples");
     }
 
-    private static (LogAcceleration, string) AccelerationOf(string names, List<double[]> rows)
+    private static (LogAcceleration, string) AccelerationOf(string names, IReadOnlyList<double>[] axes)
     {
         if (names.Contains("m/s", StringComparison.OrdinalIgnoreCase))
             return (LogAcceleration.MetresPerSecondSquared, "the header says so");
         if (GravityName().IsMatch(names))
             return (LogAcceleration.Gravity, "the header says so");
         // At rest a phone that counts weight shows 9.8 or 1.
-        var mean = Math.Sqrt(Enumerable.Range(1, 3).Sum(c => Math.Pow(rows.Average(r => r[c]), 2)));
+        var mean = Math.Sqrt(axes.Sum(a => Math.Pow(a.Average(), 2)));
         return mean is > 0.8 and < 1.3 ? (LogAcceleration.Gravity, "its weight reads about one") : (LogAcceleration.MetresPerSecondSquared, "by the size of the numbers");
     }
 

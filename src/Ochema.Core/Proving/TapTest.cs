@@ -27,7 +27,15 @@ public static class TapTest
     /// <exception cref="DocumentException">It is no log; says where and why.</exception>
     public static LogReport Read(string text, LogTime? time = null, LogAcceleration? acceleration = null)
     {
-        var log = AccelerometerLog.Read(text, time, acceleration);
+        using var reader = new StringReader(text);
+        return Read(reader, time, acceleration);
+    }
+
+    /// <summary>Spectrum and peaks of a log that is read as it comes.</summary>
+    /// <inheritdoc cref="Read(string, LogTime?, LogAcceleration?)"/>
+    public static LogReport Read(TextReader text, LogTime? time = null, LogAcceleration? acceleration = null, CancellationToken stop = default)
+    {
+        var log = AccelerometerLog.Read(text, time, acceleration, stop);
         if (log.Rate is < 15 or > 20000)
             throw new DocumentException("log", $"has {log.Rate:0.##} samples a second with these units; a phone gives 20 to 1000");
         var rate = Math.Min(log.Rate, 1000);
@@ -45,6 +53,8 @@ public static class TapTest
     public static string Simulate(RigDocument rig, Catalogue stock, int seed = 1)
     {
         var modes = new RigModel(rig, stock).Modes;
+        if (modes.Count == 0)
+            throw new DocumentException("", "nothing of this rig rings: it moves freely or is refused as it stands");
         var random = new Random(seed);
         double Noise() => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
         var push = Axis(AxisOf(modes[0].Move));

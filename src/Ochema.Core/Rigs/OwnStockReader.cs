@@ -48,9 +48,9 @@ public static class OwnStockReader
                     throw new DocumentException(In("id"), $"begins with '{OwnStock.IdPrefix}' and takes small letters, digits and dashes, 60 at the most");
                 if (!ids.Add(row.Id))
                     throw new DocumentException(In("id"), $"'{row.Id}' is used twice");
-                RigReader.Text(row.Name, In("name"), 1, LongestName);
-                RigReader.Text(row.Source, In("source"), 1, LongestSource);
-                RigReader.Text(row.Range ?? "", In("range"), 0, LongestSource);
+                PlainText.Name(row.Name, In("name"), 1, LongestName);
+                PlainText.Name(row.Source, In("source"), 1, LongestSource);
+                PlainText.Name(row.Range ?? "", In("range"), 0, LongestSource);
                 RigReader.Record(row, at, stock);
                 Sorts(row, stock.Lists[list], In);
                 if (row.Wrong is { } wrong)

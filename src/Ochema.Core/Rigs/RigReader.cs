@@ -11,7 +11,7 @@ public static class RigReader
     private const int MostHelpers = 12;
     private const int MostJoints = 60;
     private const int MostMeasured = 200;
-    private const int LongestName = 120;
+    private const int LongestName = PlainText.LongestName;
     private const int LongestMeasure = 200;
     private const int MostMade = 300;
     private const int LongestStepNote = 400;
@@ -36,8 +36,8 @@ public static class RigReader
     {
         if (rig.Schema != RigDocument.CurrentSchema)
             throw new DocumentException("schema", $"{rig.Schema} is not a schema this version reads (it reads {string.Join(" and ", Upgrades.Read)})");
-        Text(rig.Name, "name", 1, LongestName);
-        Text(rig.Notes, "notes", 0, LongestNotes);
+        PlainText.Name(rig.Name, "name", 1, LongestName);
+        PlainText.Note(rig.Notes, "notes", LongestNotes);
         if (rig.Stock is { } own)
         {
             OwnStockReader.Check(own, "stock", stock);
@@ -45,7 +45,7 @@ public static class RigReader
         }
         var host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'; known: {string.Join(", ", HostLibrary.All.Select(h => h.Id))}");
         Site(rig.Site.Id, "site.id", host);
-        Text(rig.Site.Name, "site.name", 1, LongestName);
+        PlainText.Name(rig.Site.Name, "site.name", 1, LongestName);
         Record(rig.Site, "site", stock);
         Pair(rig.At, "at");
         Record(rig.Base, "base", stock);
@@ -71,16 +71,16 @@ public static class RigReader
             throw new DocumentException("joints", $"has {rig.Joints.Count} entries; at most {MostJoints} are read");
         foreach (var (id, joint) in rig.Joints)
         {
-            Text(id, "joints", 1, 60);
-            Record(joint, "joints." + id, stock);
+            PlainText.Name(id, "joints", 1, 60);
+            Record(joint ?? throw new DocumentException("joints." + id, "is null, and must be something"), "joints." + id, stock);
             List(joint.Layers ?? [], $"joints.{id}.layers", (layer, at) =>
             {
-                Text(layer.Layer, at + ".layer", 1, 60);
+                PlainText.Name(layer.Layer, at + ".layer", 1, 60);
                 Record(layer, at, stock);
             });
             List(joint.Added ?? [], $"joints.{id}.added", (added, at) =>
             {
-                Text(added.Before ?? "x", at + ".before", 1, 60);
+                PlainText.Name(added.Before ?? "x", at + ".before", 1, 60);
                 Record(added, at, stock);
             });
         }
@@ -117,10 +117,10 @@ public static class RigReader
             throw new DocumentException("made", $"has {steps.Count} entries; at most {MostMade} are read");
         foreach (var (step, made) in rig.Made ?? new Dictionary<string, Made>())
         {
-            Text(step, "made", 1, LongestName);
+            PlainText.Name(step, "made", 1, LongestName);
             if (made is null)
                 throw new DocumentException($"made.{step}", "is null, and must be something");
-            Text(made.Note, $"made.{step}.note", 0, LongestStepNote);
+            PlainText.Note(made.Note, $"made.{step}.note", LongestStepNote);
             if (made.At is { } at && Rigs.Made.TimeOf(at) is null)
                 throw new DocumentException($"made.{step}.at", "is no time as 2026-05-01T14:30:00Z");
             if (made.As is { Count: > Rigs.Made.MostMeasures })
@@ -135,14 +135,14 @@ public static class RigReader
             throw new DocumentException("measured", $"has {many.Count} entries; at most {MostMeasured} are read");
         foreach (var (of, taken) in rig.Measured ?? new Dictionary<string, Taken>())
         {
-            Text(of, "measured", 1, LongestPath);
+            PlainText.Name(of, "measured", 1, LongestPath);
             if (taken is null)
                 throw new DocumentException($"measured.{of}", "is null");
             if (!Taken.IsDay(taken.On))
                 throw new DocumentException($"measured.{of}.on", "is no day as YYYY-MM-DD");
             if (!double.IsFinite(taken.Value))
                 throw new DocumentException($"measured.{of}.value", "is not a number");
-            Text(taken.How, $"measured.{of}.how", 0, LongestName);
+            PlainText.Name(taken.How, $"measured.{of}.how", 0, LongestName);
             if (taken.Built is { Planned: var planned } && !double.IsFinite(planned))
                 throw new DocumentException($"measured.{of}.built.planned", "is not a number");
         }
@@ -183,7 +183,7 @@ public static class RigReader
             throw new DocumentException("bench.lines", $"has {many.Count} entries; at most {MostMade} are read");
         foreach (var (key, line) in bench.Lines ?? new Dictionary<string, BenchLine>())
         {
-            Text(key, "bench.lines", 1, LongestStepNote);
+            PlainText.Name(key, "bench.lines", 1, LongestStepNote);
             Record(line ?? throw new DocumentException($"bench.lines.{key}", "is null, and must be something"), $"bench.lines.{key}", stock);
         }
         List(bench.Offcuts ?? [], "bench.offcuts", (o, path) =>
@@ -239,7 +239,7 @@ public static class RigReader
 
     private static void Id(string id, string path, HashSet<string> seen)
     {
-        Text(id, path, 1, 40);
+        PlainText.Name(id, path, 1, 40);
         if (!id.All(c => char.IsAsciiLetterOrDigit(c) || c == '-'))
             throw new DocumentException(path, "takes letters, digits and dashes only");
         if (!seen.Add(id))
@@ -273,15 +273,5 @@ public static class RigReader
         for (var i = 0; i < 2; i++)
             if (!double.IsFinite(p[i]) || Math.Abs(p[i]) > 5)
                 throw new DocumentException($"{path}[{i}]", "must be within 5 m of the panel's middle");
-    }
-
-    internal static void Text(string text, string path, int shortest, int longest)
-    {
-        if (text.Length < shortest)
-            throw new DocumentException(path, "is empty");
-        if (text.Length > longest)
-            throw new DocumentException(path, $"is longer than {longest} characters");
-        if (text.Any(c => char.IsControl(c) && c is not ('\n' or '\t')))
-            throw new DocumentException(path, "has control characters");
     }
 }

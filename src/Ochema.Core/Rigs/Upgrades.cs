@@ -17,6 +17,13 @@ public static partial class Upgrades
     /// <summary>Schemas that are read.</summary>
     public static IEnumerable<int> Read => Steps.Keys.Append(RigDocument.CurrentSchema);
 
+    /// <summary>What a place of a host, or a closed point of it, was called within a schema before it got its name of today.</summary>
+    private static readonly (string Host, string? Site, string Was, string Is)[] Renamed =
+    [
+        ("open-field", "table", "edge", "standing-edge"), ("open-field", "thin-edge", "edge", "standing-edge"),
+        ("rope-way", null, "safety-rope", "slack-rope"),
+    ];
+
     /// <summary>
     /// The text with its document, or the document in its field <c>document</c>, brought to the present schema; the text itself when it is of that
     /// already.
@@ -35,6 +42,7 @@ public static partial class Upgrades
                 step(rig);
                 rig["schema"] = schema + 1;
             }
+            Rename(rig);
             return root!.ToJsonString(StrictJson.Options);
         }
         catch (Exception e) when (e is JsonException or InvalidOperationException or FormatException)
@@ -56,7 +64,29 @@ public static partial class Upgrades
                 measured[$"site.{name}"] = new JsonObject { ["value"] = value.DeepClone(), ["on"] = day.DeepClone() };
     }
 
-    /// <summary>Schemas before the present one, as a document names them.</summary>
-    [GeneratedRegex("\"schema\"\\s*:\\s*1\\s*[,}]")]
+    private static void Rename(JsonObject rig)
+    {
+        var host = Text(rig["host"]);
+        foreach (var (_, site, was, now) in Renamed.Where(r => r.Host == host))
+            if (site is not null)
+                Rename(rig["site"] is JsonObject own && Text(own["id"]) == site ? own : null, "form", was, now);
+            else
+                foreach (var line in Lines(rig))
+                    Rename(line["to"] as JsonObject, "anchor", was, now);
+    }
+
+    private static void Rename(JsonObject? of, string field, string was, string now)
+    {
+        if (of is not null && Text(of[field]) == was)
+            of[field] = now;
+    }
+
+    private static IEnumerable<JsonObject> Lines(JsonObject rig) =>
+        new[] { "straps", "tethers" }.SelectMany(list => rig[list] as JsonArray ?? []).Append(rig["tether"]).OfType<JsonObject>();
+
+    private static string? Text(JsonNode? node) => node is JsonValue v && v.TryGetValue<string>(out var text) ? text : null;
+
+    /// <summary>Schemas before the present one, or a name of before, as a document has them.</summary>
+    [GeneratedRegex("\"schema\"\\s*:\\s*1\\s*[,}]|\"form\"\\s*:\\s*\"edge\"|\"safety-rope\"")]
     private static partial Regex EarlierPattern();
 }

@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
@@ -15,7 +16,10 @@ namespace Ochema.Core.Search;
 /// <param name="With">All of them made: verdict, what it gains and costs; null without steps.</param>
 /// <param name="Word">Of the picture with them; null without steps.</param>
 /// <param name="Allows">What the rig allows as it stands; null where it is reached.</param>
-public sealed record GoalReport(string Asked, bool Reached, IReadOnlyList<GoalStep> Steps, Change? With, Sharp? Word, GoalAllows? Allows);
+/// <param name="Tried">Combinations that were judged.</param>
+/// <param name="Ended">True where the time was up before all of them were.</param>
+public sealed record GoalReport(
+    string Asked, bool Reached, IReadOnlyList<GoalStep> Steps, Change? With, Sharp? Word, GoalAllows? Allows, int Tried = 0, bool Ended = false);
 
 /// <summary>One of the changes.</summary>
 public sealed record GoalStep(string Id, string Station, string Title);
@@ -41,6 +45,10 @@ public static class GoalSearch
     /// <summary>Rigs that are judged in one search at the most.</summary>
     private const int MostTried = 420;
 
+    /// <summary>Longest that combinations are tried; on any usual machine all have been by then. Between so many the clock is looked at.</summary>
+    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(6);
+    private const int AtATime = 16;
+
     /// <summary>Speeds that are looked at for what a rig allows, and halvings between two of them.</summary>
     private const int Speeds = 8;
     private const int Halvings = 5;
@@ -65,7 +73,8 @@ public static class GoalSearch
         var now = Judge(rig, [], stock, pictures);
         if (now.IsThere)
             return new(asked, true, [], null, null, null);
-        if (Nearest(now, stock, pictures, stop) is { } found)
+        var (found, tried, ended) = Nearest(now, stock, pictures, stop);
+        if (found is not null)
         {
             var (before, after) = (Assessor.Assess(rig, stock), Assessor.Assess(found.Rig, stock));
             var worth = Worth.Of(before, after);
@@ -73,26 +82,34 @@ public static class GoalSearch
                 after.Verdict.Word, after.Mass - before.Mass, after.Cost - before.Cost, after.Frequencies.Count > 0 ? after.Frequencies[0] : null, found.Rig,
                 after.Verdict.Why)
             { Gains = worth.Gains, Trades = worth.Trades };
-            return new(asked, false, found.Steps, change, after.Sharpness.Word, null);
+            return new(asked, false, found.Steps, change, after.Sharpness.Word, null, tried, ended);
         }
         var alone = pictures && Inside(Shaker.Words(new Design(rig, stock).Model)).Any(n => n.Floor > n.FirstLimit);
-        return new(asked, false, [], null, null, new(Fastest(rig, stock, pictures, stop), pictures ? Longest(now, rig, lens, stock) : null, alone));
+        return new(asked, false, [], null, null, new(Fastest(rig, stock, pictures, stop), pictures ? LongestLens(now, rig, lens, stock) : null, alone),
+            tried, ended);
     }
 
-    private static Standing? Nearest(Standing now, Catalogue stock, bool pictures, CancellationToken stop)
+    private static (Standing? Found, int Tried, bool Ended) Nearest(Standing now, Catalogue stock, bool pictures, CancellationToken stop)
     {
         var (from, seen, left) = ((IReadOnlyList<Standing>)[now], new HashSet<string> { StrictJson.Write(now.Rig) }, MostTried);
+        var (clock, ended) = (Stopwatch.StartNew(), false);
         for (var step = 0; step < MostSteps && left > 0; step++)
         {
             var next = from.SelectMany(s => Changes(s, stock)).Where(c => seen.Add(StrictJson.Write(c.Rig))).Take(left).ToList();
-            left -= next.Count;
-            var judged = Trials.Each(next, c => Judge(c.Rig, c.Steps, stock, pictures), stop);
+            var judged = new List<Standing>();
+            foreach (var some in next.Chunk(AtATime).TakeWhile(_ => !(ended = clock.Elapsed > Longest)))
+            {
+                left -= some.Length;
+                judged.AddRange(Trials.Each(some, c => Judge(c.Rig, c.Steps, stock, pictures), stop));
+            }
             // The cheapest of those that are there, then the lightest; else those that come nearest are gone on from.
             if (judged.Where(s => s.IsThere).OrderBy(s => s.Cost).ThenBy(s => s.Mass).FirstOrDefault() is { } there)
-                return there;
+                return (there, MostTried - left, ended);
+            if (ended)
+                break;
             from = [.. judged.Where(s => s.Far < now.Far).OrderBy(s => s.Far).ThenBy(s => s.Cost).Take(Width)];
         }
-        return null;
+        return (null, MostTried - left, ended);
     }
 
     /// <summary>What may be changed of a rig, the demand left as it is.</summary>
@@ -163,7 +180,7 @@ public static class GoalSearch
     }
 
     /// <summary>Turning shifts the picture by the focal length: as much shorter as the numbers are too high, m.</summary>
-    private static double? Longest(Standing now, RigDocument rig, LensRow lens, Catalogue stock)
+    private static double? LongestLens(Standing now, RigDocument rig, LensRow lens, Catalogue stock)
     {
         if (now.Loads > 0 || lens.BuiltIn)
             return null;

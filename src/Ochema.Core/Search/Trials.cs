@@ -1,3 +1,4 @@
+using Ochema.Core.Structure;
 using Ochema.Core.Json;
 
 namespace Ochema.Core.Search;
@@ -15,6 +16,8 @@ internal static class Trials
     private static TResult? Attempt<TCandidate, TResult>(TCandidate candidate, Func<TCandidate, TResult?> attempt)
         where TResult : class
     {
+        EditsFirst.MakeWay();
+        Asked.Still();
         try
         {
             return attempt(candidate);

@@ -11,7 +11,9 @@ internal static class MemberLives
     {
         var d = model.Dynamics!;
         double Random(RigMode m, int n) => d.Excitations.Random.Sum(e => e.Forces[n] == 0 ? 0 : e.Forces[n] * e.Forces[n] * m.MeanSquare(d.Frequencies, e.Spectrum));
-        double Steady(RigMode m, int n) => d.Excitations.Steady.Sum(e => 0.5 * Math.Pow(m.Transfer(2 * Math.PI * e.Shake.Frequency).Magnitude, 2) * e.Forces.Sum(f => f[n] * f[n]));
+        // Of what an engine runs through, the worst: where it meets the mode.
+        double Steady(RigMode m, int n) => d.Excitations.Steady.Sum(e => e.Forces.Sum(f => f[n] * f[n])
+            * 0.5 * Math.Pow(m.Transfer(2 * Math.PI * Math.Clamp(m.Frequency, e.Shake.Frequency, e.To)).Magnitude, 2));
         var amplitude = model.Modes.Select((m, n) => Math.Sqrt(Random(m, n) + Steady(m, n))).ToArray();
         var list = new List<MemberLife>();
         Span<double> e = stackalloc double[12];

@@ -21,13 +21,17 @@ internal static class BinApi
         await db.Rigs.AsNoTracking().Where(r => r.DeletedAt != null).OrderByDescending(r => r.DeletedAt).ThenBy(r => r.Id).Take(MostListed)
             .Select(r => new BinnedRig(r.Id, r.Name, r.Film!.Name, r.Version, r.DeletedAt!.Value)).ToListAsync());
 
-    private static async Task<NoContent> Empty(OchemaContext db)
+    private static async Task<NoContent> Empty(OchemaContext db, OpenedFile file)
     {
+        file.MustBeThere();
         await db.Rigs.Where(r => r.DeletedAt != null).ExecuteDeleteAsync();
         return TypedResults.NoContent();
     }
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> Take(string id, OchemaContext db) =>
-        await db.Rigs.Where(r => r.Id == id && r.DeletedAt != null).ExecuteDeleteAsync() > 0
+    private static async Task<Results<NoContent, ProblemHttpResult>> Take(string id, OchemaContext db, OpenedFile file)
+    {
+        file.MustBeThere();
+        return await db.Rigs.Where(r => r.Id == id && r.DeletedAt != null).ExecuteDeleteAsync() > 0
             ? TypedResults.NoContent() : Problems.NotFound($"There is no rig '{id}' in the bin.");
+    }
 }

@@ -23,7 +23,11 @@ internal static class ComputeApi
     {
         var assess = api.MapGroup("/assess");
         assess.MapPost("/", Assess).Refuses(400);
-        assess.MapPost("/drive", (Posted<RigDocument> rig, Designs designs) => Of(rig, designs.Drive)).Refuses(400);
+        assess.MapPost("/drive", (Posted<RigDocument> rig, Designs designs) => Of(rig, (r, stock) =>
+        {
+            using var edit = EditsFirst.Judged();
+            return designs.Drive(r, stock);
+        })).Refuses(400);
         assess.MapPost("/working", Working).Refuses(400, 404);
         api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop))).Refuses(400);
         api.MapPost("/goal", (Posted<RigDocument> rig, CancellationToken stop, bool sharp = true) =>
@@ -62,7 +66,9 @@ internal static class ComputeApi
         shake.MapPost("/isolators", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => IsolatorSearch.Of(r, stock, stop)))
             .Refuses(400);
         var tap = api.MapGroup("/tap");
-        tap.MapPost("/read", ReadLog).WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400);
+        tap.MapPost("/read", (PostedLog log, CancellationToken stop, string? timeUnit = null, string? accelerationUnit = null) =>
+            Answer.Of(log.Read(timeUnit, accelerationUnit, stop)))
+            .WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400, 413);
         tap.MapPost("/simulate", (Posted<RigDocument> rig, int seed = 1) => Of(rig, (r, stock) => new LogText(TapTest.Simulate(r, stock, seed)))).Refuses(400);
         tap.MapPost("/calibrate", Calibrate).Refuses(400);
     }
@@ -73,6 +79,7 @@ internal static class ComputeApi
         {
             if (advice)
                 return Adviser.Assess(rig, stock);
+            using var edit = EditsFirst.Judged();
             var design = new Design(rig, stock);
             var report = design.Whole(workings);
             designs.Keep(rig, design);
@@ -151,12 +158,6 @@ internal static class ComputeApi
         return file is null
             ? Problems.NotFound(part is null ? "There is nothing of this rig to print there." : $"This rig has no flat piece '{part}'.")
             : TypedResults.File(file, "application/pdf", $"{what}.pdf");
-    }
-
-    private static Answer<LogReport> ReadLog(Posted<LogRequest> posted)
-    {
-        var ask = posted.Read();
-        return Answer.Of(TapTest.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit));
     }
 
     private static Answer<Calibration> Calibrate(Posted<CalibrateRequest> posted, TimeProvider clock)

@@ -28,8 +28,7 @@ internal static class FilmsApi
     private static async Task<Results<Made<FilmSummary>, ProblemHttpResult>> Create(Posted<NewFilm> posted, OchemaContext db, TimeProvider clock)
     {
         var name = posted.Read().Name.Trim();
-        if (name.Length is 0 or > 120)
-            throw new DocumentException("name", "needs 1 to 120 characters");
+        PlainText.Name(name, "name");
         if (await db.Films.CountAsync() >= MostFilms)
             return Problems.Of(409, "Full", $"There are {MostFilms} films already.");
         var film = new FilmRecord { Id = Guid.NewGuid().ToString("N"), Name = name, CreatedAt = clock.GetUtcNow().UtcDateTime };

@@ -59,7 +59,7 @@ internal sealed class Posted<T>(string text) : IBindableFromHttpContext<Posted<T
         try
         {
             using var memory = new MemoryStream();
-            await context.Request.Body.CopyToAsync(memory);
+            await context.Request.Body.CopyToAsync(memory, context.RequestAborted);
             return new(new UTF8Encoding(false, throwOnInvalidBytes: true).GetString(memory.GetBuffer(), 0, (int)memory.Length).TrimStart('\ufeff'));
         }
         catch (DecoderFallbackException)

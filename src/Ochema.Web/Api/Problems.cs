@@ -35,6 +35,10 @@ internal static class Problems
         {
             return posted is null ? Unreadable(e) : BadDocument(e);
         }
+        catch (FileGoneException e)
+        {
+            return Gone(e);
+        }
         catch (Exception e) when ((e as SqliteException ?? e.InnerException as SqliteException) is { } storage)
         {
             return NotStored(storage);
@@ -53,6 +57,11 @@ internal static class Problems
     private static ProblemHttpResult NotStored(SqliteException e) => e.SqliteErrorCode == 19
         ? Of(409, "At the same moment", "Another window did the same at the same moment. Ask again.")
         : Of(e.SqliteErrorCode == 13 ? 507 : 503, "Not saved", $"The file of your films cannot be used now: {Storage.Meaning(e)}. Nothing was changed.");
+
+    /// <summary>What is written there would be found by nobody: whoever asked still has it.</summary>
+    private static ProblemHttpResult Gone(FileGoneException e) => Of(503, "Not saved",
+        $"{e.Message}: nothing is saved there any more. Put it back in its place, or stop Ochema and start it again. What is on your screen is kept in "
+        + "this browser until then.");
 
     private static ProblemHttpResult Unreadable(DocumentException e) =>
         Of(409, "The stored rig cannot be read", $"{e.Reason}. Save it as a file, mend it there, and open that.", e.Path);

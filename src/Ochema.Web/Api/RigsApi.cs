@@ -74,7 +74,7 @@ internal static class RigsApi
         var create = posted.Read();
         var judged = Judged(create.Document, "document.");
         if (await db.Rigs.CountAsync() >= MostRigs)
-            return Problems.Of(409, "Full", $"There are {MostRigs} rigs already.");
+            return Full();
         var now = clock.GetUtcNow().UtcDateTime;
         var filmId = create.FilmId ?? OwnFilm;
         var film = await db.Films.FindAsync(filmId);
@@ -84,12 +84,13 @@ internal static class RigsApi
             db.Films.Add(film = new FilmRecord { Id = OwnFilm, Name = "My rigs", CreatedAt = now });
         var rig = RigStore.New(Guid.NewGuid().ToString("N"), film.Id, create.Document, now, judged);
         db.Rigs.Add(rig);
-        await ShelfStore.AddMissingAsync(db, create.Document.Stock, now);
-        await db.SaveChangesAsync();
+        await ShelfStore.SaveWithAsync(db, create.Document.Stock, now);
         own.Forget();
         context.Response.Headers.Location = $"/api/rigs/{rig.Id}";
         return Answer.MadeAs<StoredRig>(Tagged(context, rig, film.Name));
     }
+
+    private static ProblemHttpResult Full() => Problems.Of(409, "Full", $"There are {MostRigs} rigs already, those in the bin among them: empty it first.");
 
     private static async Task<Results<Answer<StoredRig>, ProblemHttpResult>> Get(string id, OchemaContext db, HttpContext context) =>
         await FindAsync(db, id) is { } rig ? Stored(context, rig, rig.Film!.Name) : Missing(id);
@@ -145,9 +146,11 @@ internal static class RigsApi
     {
         if (await FindAsync(db, id) is not { } rig)
             return Missing(id);
+        if (await db.Rigs.CountAsync() >= MostRigs)
+            return Full();
         var document = RigReader.Read(rig.Document, Catalogue.Shipped);
         var name = $"{document.Name}, copy";
-        document = document with { Name = name.Length > 120 ? document.Name : name };
+        document = document with { Name = name.Length > PlainText.LongestName ? document.Name : name };
         var copy = RigStore.New(Guid.NewGuid().ToString("N"), rig.FilmId, document, clock.GetUtcNow().UtcDateTime, Judgements.Of(document));
         db.Rigs.Add(copy);
         await db.SaveChangesAsync();

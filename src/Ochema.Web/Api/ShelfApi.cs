@@ -43,7 +43,20 @@ internal static class ShelfApi
     private static async Task<Answer<IReadOnlyList<ShelfRow>>> All(OchemaContext db) =>
         Answer.As<IReadOnlyList<ShelfRow>>((await ShelfStore.AllAsync(db)).Select(Shown));
 
-    private static ShelfRow Shown(ShelfRecord r) => new(r.List, r.Id, r.Version, r.UpdatedAt, JsonSerializer.Deserialize<JsonElement>(r.Row), Fault(r));
+    private static ShelfRow Shown(ShelfRecord r) => new(r.List, r.Id, r.Version, r.UpdatedAt, Row(r), Fault(r));
+
+    /// <summary>The row, or its text where it is damaged: then it has a fault.</summary>
+    private static JsonElement Row(ShelfRecord r)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<JsonElement>(r.Row);
+        }
+        catch (JsonException)
+        {
+            return JsonSerializer.SerializeToElement(new { id = r.Id, name = r.Id }, StrictJson.Options);
+        }
+    }
 
     private static async Task<Results<Answer<ShelfRow>, Made<ShelfRow>, ProblemHttpResult>> Put(
         string list, string id, Posted<string> posted, HttpContext context, OchemaContext db, TimeProvider clock, OwnShelf own)

@@ -56,8 +56,7 @@ internal static class VersionsApi
     private static async Task<Results<NoContent, ProblemHttpResult>> Name(string id, int number, Posted<VersionName> posted, OchemaContext db)
     {
         var name = posted.Read().Name.Trim();
-        if (name.Length > 120)
-            throw new DocumentException("name", "is longer than 120 characters");
+        PlainText.Name(name, "name", 0);
         if (await FindAsync(db, id, number) is not { } v)
             return Missing(id, number);
         v.Name = name.Length == 0 ? null : name;

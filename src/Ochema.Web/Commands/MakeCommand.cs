@@ -1,5 +1,6 @@
 using System.Globalization;
 using CsvHelper;
+using CsvHelper.Configuration;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
 using Ochema.Core.Making;
@@ -52,10 +53,15 @@ internal static class MakeCommand
         {
             var (named, report) = Files.Rig(file, input, (rig, stock) => (rig, Maker.Judged(Maker.Of(rig, stock), rig, stock)));
             if (folder is not null)
-            {
-                Write(report, Directory.CreateDirectory(folder).FullName);
-                Print(named, report, folder, paper, units);
-            }
+                try
+                {
+                    Write(report, Directory.CreateDirectory(folder).FullName);
+                    Print(named, report, folder, paper, units);
+                }
+                catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+                {
+                    throw new DocumentException($"--out {folder}", File.Exists(folder) ? "is a file, not a folder" : "cannot be written there");
+                }
             if (json)
                 output.WriteLine(StrictJson.Write(report));
             else
@@ -168,7 +174,8 @@ internal static class MakeCommand
     private static void Csv<T>(string folder, string name, IEnumerable<T> rows)
     {
         using var writer = new StreamWriter(Path.Combine(folder, name));
-        using var csv = new CsvWriter(writer, CultureInfo.InvariantCulture);
+        // A cell that a table would take for a formula is made a text by the mark before it.
+        using var csv = new CsvWriter(writer, new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape });
         csv.WriteRecords(rows);
     }
 }

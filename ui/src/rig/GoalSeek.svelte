@@ -63,7 +63,12 @@
         >{found.steps.length > 1 ? `Take all ${found.steps.length}` : 'Take it'}</button
       >
     {:else if found.allows}
-      <p>No three of the usual changes reach it. {allowed(found.allows)}</p>
+      <p>
+        {found.ended
+          ? `None of ${found.tried} combinations that there was time for reaches it.`
+          : `None of ${found.tried} combinations of the usual changes reaches it.`}
+        {allowed(found.allows)}
+      </p>
     {/if}
   </div>
 {/if}

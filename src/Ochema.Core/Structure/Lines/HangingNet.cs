@@ -17,6 +17,9 @@ public sealed class HangingNet
 
     private const int Rounds = 300;
 
+    /// <summary>Damping, as a share of the typical stiffness, beyond which a step is none.</summary>
+    private const double MostDamping = 1e15;
+
     /// <summary>Nodes nearer than this share of the rope are drawn onto each other.</summary>
     private const double Together = 1e-5;
     private readonly HangTask task;
@@ -50,7 +53,8 @@ public sealed class HangingNet
         }
         pulls = [.. task.Ropes.Select(r => r.Length * (r.Mass * gravity + wind))];
         force = loads.Sum(l => l.Length) + pulls.Sum(p => p.Length);
-        reach = ropes.Sum(r => r.Length) + Spread();
+        // A node alone without ropes reaches nowhere: it stays where it is.
+        reach = ropes.Sum(r => r.Length) + Spread() is > 0 and var far ? far : 1;
         lengths = [.. ropes.SelectMany(r => Enumerable.Repeat(r.Length / r.Stretches, r.Lengths))];
         (place, first, unknowns) = Numbered();
     }
@@ -273,6 +277,7 @@ public sealed class HangingNet
         var typical = Math.Max(force, Largest()) / reach;
         for (var round = 0; round < Rounds; round++)
         {
+            Asked.Still();
             var left = Math.Max(Unbalanced(), Uneven());
             if (left < 0.9 * bestLeft)
                 since = 0;
@@ -280,8 +285,7 @@ public sealed class HangingNet
                 (best, bestLeft) = (Kept(), left);
             if (left <= share * Math.Max(Largest(), 1e-12 * force) || ++since > 60)
                 break;
-            var step = Step(rows, gradient, typical, ref damping);
-            if (!Search(step, ref gradient, ref damping))
+            if (Step(rows, gradient, typical, ref damping) is not { } step || !Search(step, ref gradient, ref damping))
                 break;
             // What stays drawn together is the answer, not the least unbalanced place on its way there.
             drawn = Drawn() is null ? 0 : drawn + 1;
@@ -300,8 +304,8 @@ public sealed class HangingNet
         kept.Lengths.CopyTo(lengths, 0);
     }
 
-    /// <summary>−H⁻¹·gradient; as much is added to the diagonal as makes the matrix positive.</summary>
-    private double[] Step(int[] rows, double[] gradient, double typical, ref double damping)
+    /// <summary>−H⁻¹·gradient; as much is added to the diagonal as makes the matrix positive. Null where no damping does.</summary>
+    private double[]? Step(int[] rows, double[] gradient, double typical, ref double damping)
     {
         var plain = new EnvelopeMatrix(rows);
         for (var r = 0; r < ropes.Count; r++)
@@ -314,7 +318,7 @@ public sealed class HangingNet
                     plain.Add(a, b, v);
             });
         }
-        for (; ; damping *= 10)
+        for (; damping <= MostDamping; damping *= 10)
         {
             var matrix = plain.Clone();
             for (var i = 0; i < unknowns; i++)
@@ -331,6 +335,7 @@ public sealed class HangingNet
                     step[i] *= reach / longest;
             return step;
         }
+        return null;
     }
 
     /// <summary>Goes along a step to about where the energy stops falling; false where it does not fall at all.</summary>

@@ -20,6 +20,9 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
     private const double Balanced = 1e-10;
     private const double Passable = 1e-5;
 
+    /// <summary>Damping, as a share of the matrix's own diagonal, beyond which a step is none.</summary>
+    private const double MostDamping = 1e12;
+
     private static readonly Vec3 Weight = new(0, 0, -9.80665);
 
     /// <summary>Unstretched, m.</summary>
@@ -66,14 +69,15 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
         {
             var largest = Math.Max(load.Length, Math.Max(rope.Tensions[0].End.Length, rope.Tensions[1].Start.Length));
             var left = Math.Abs(gradient[0]) + Math.Abs(gradient[1]) + Math.Abs(gradient[2]);
+            if (!double.IsFinite(left))
+                return null;
             stuck = left < 0.5 * least ? 0 : stuck + 1;
             least = Math.Min(left, least);
             if (left <= Balanced * largest || (stuck > 8 && left <= Passable * largest))
                 return Hung(rope, places, lengths[0], load);
             Curvature(rope, h);
-            for (; ; damping = Math.Max(10 * damping, 1e-9))
-                if (Solve(h, damping * (h[0] + h[4] + h[8]), gradient, step))
-                    break;
+            if (!Damped(h, gradient, ref damping, step))
+                return left <= Passable * largest ? Hung(rope, places, lengths[0], load) : null;
             // No further than a fifth of what is left of either stretch.
             var most = Math.Min(1, 0.2 * Math.Min(lengths[0], Length - lengths[0]) / Math.Max(1e-300, Math.Abs(step[2])));
             var slope = gradient[0] * step[0] + gradient[1] * step[1] + gradient[2] * step[2];
@@ -94,6 +98,15 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
             damping *= 0.1;
         }
         return null;
+    }
+
+    /// <summary>A step with as much damping as makes the matrix positive; false where none does, or rounding has left no numbers.</summary>
+    private static bool Damped(double[] h, ReadOnlySpan<double> gradient, ref double damping, Span<double> step)
+    {
+        for (; damping <= MostDamping; damping = Math.Max(10 * damping, 1e-9))
+            if (Solve(h, damping * (h[0] + h[4] + h[8]), gradient, step))
+                return true;
+        return false;
     }
 
     /// <summary>
