@@ -5,8 +5,8 @@ namespace Ochema.Core.Structure;
 
 /// <summary>
 /// Lanczos' method on K⁻¹·M in the inner product of M, every vector made orthogonal to all before it (Parlett, "The Symmetric Eigenvalue
-/// Problem", 1980, ch. 13; shift and invert after Ericsson and Ruhe, Math. Comp. 35, 1980). Of modes that coincide exactly it finds one:
-/// whoever calls counts.
+/// Problem", 1980, ch. 13; shift and invert after Ericsson and Ruhe, Math. Comp. 35, 1980). Of modes that coincide exactly it finds one: whoever calls
+/// counts, and asks again for what is orthogonal to those that are known (deflation; Parlett, section 5.1).
 /// </summary>
 internal static class Lanczos
 {
@@ -21,14 +21,22 @@ internal static class Lanczos
     /// <param name="factor">Factors of the stiffness.</param>
     /// <param name="m">Mass, same envelope.</param>
     /// <param name="count">How many modes are wanted.</param>
+    /// <param name="known">Mass-normalised shapes that are known, none of which is found again.</param>
     /// <returns>ω² ((rad/s)²) and mass-normalised shapes, lowest first; null when fewer than that came out.</returns>
-    public static (double[] Omega2, double[][] Shapes)? Lowest(EnvelopeMatrix factor, EnvelopeMatrix m, int count)
+    public static (double[] Omega2, double[][] Shapes)? Lowest(EnvelopeMatrix factor, EnvelopeMatrix m, int count, IReadOnlyList<double[]>? known = null)
     {
         var n = m.Size;
+        double[][] inertia = [.. (known ?? []).Select(s =>
+        {
+            var y = new double[n];
+            m.Multiply(s, y);
+            return y;
+        })];
         var steps = Math.Min(n, MaximumSteps);
         var (v, mv) = (new List<double[]>(steps), new List<double[]>(steps));
         var (alpha, beta) = (new double[steps], new double[steps]);
-        var w = Start(factor, m);
+        var w = Start(factor, m, inertia.Length);
+        Apart(w);
         if (!Append(w))
             return null;
         var look = Math.Min(steps, 2 * count + Further);
@@ -39,8 +47,11 @@ internal static class Lanczos
             alpha[j] = VectorMath.Dot(w, mv[j]);
             // Twice is enough (Kahan, in Parlett, section 6.9).
             for (var pass = 0; pass < 2; pass++)
+            {
                 for (var i = j; i >= 0; i--)
                     VectorMath.AddScaled(w, -VectorMath.Dot(w, mv[i]), v[i]);
+                Apart(w);
+            }
             var more = Append(w);
             beta[j] = more ? VectorMath.Dot(w, mv[j + 1]) : 0;
             if (more && j + 1 < look)
@@ -52,6 +63,13 @@ internal static class Lanczos
             look = Math.Min(steps, look + Further);
         }
         return null;
+
+        // What is known is taken out.
+        void Apart(double[] x)
+        {
+            for (var i = 0; i < inertia.Length; i++)
+                VectorMath.AddScaled(x, -VectorMath.Dot(x, inertia[i]), known![i]);
+        }
 
         // Scales to a unit of mass; false when nothing new is left.
         bool Append(double[] x)
@@ -92,16 +110,20 @@ internal static class Lanczos
                 for (var i = 0; i < size; i++)
                     VectorMath.AddScaled(shape, vectors[i, size - 1 - k], mv[i]);
                 factor.Solve(shape);
+                Apart(shape);
             }
             return ([.. Enumerable.Range(0, count).Select(k => 1 / values[size - 1 - k].Real)], NaturalModes.Normalise(m, shapes, count));
         }
     }
 
     /// <summary>A fixed pseudo-random load on all that has mass, so that no shape is orthogonal to it.</summary>
-    private static double[] Start(EnvelopeMatrix factor, EnvelopeMatrix m)
+    /// <param name="skip">Another one for each shape that is known.</param>
+    private static double[] Start(EnvelopeMatrix factor, EnvelopeMatrix m, int skip)
     {
         var x = new double[m.Size];
         var numbers = new FixedNumbers();
+        for (var i = 0; i < skip; i++)
+            numbers.Next();
         for (var i = 0; i < x.Length; i++)
         {
             var number = numbers.Next();

@@ -22,10 +22,32 @@ internal static class NaturalModes
     {
         if (k.Size <= DenseBelow)
             return Dense(k, m, count);
-        if (Lanczos.Lowest(factor, m, count) is { } found && NoneMissed(k, m, found.Omega2))
+        if (Found(k, factor, m, count) is { } found)
             return found;
         return Subspace(k, factor, m, count) ?? Dense(k, m, count);
     }
+
+    /// <summary>By Lanczos' method, asked again for those that coincide with what was found until as many are there as there are; null where that fails.</summary>
+    internal static (double[] Omega2, double[][] Shapes)? Found(EnvelopeMatrix k, EnvelopeMatrix factor, EnvelopeMatrix m, int count)
+    {
+        if (Lanczos.Lowest(factor, m, count) is not { } found)
+            return null;
+        for (var round = 0; round < MostRounds; round++)
+        {
+            if (Missed(k, m, found.Omega2) is not { } missed)
+                return null;
+            if (missed <= 0)
+                return missed < 0 ? null : (found.Omega2[..count], found.Shapes[..count]);
+            if (Lanczos.Lowest(factor, m, missed, found.Shapes) is not { } more)
+                return null;
+            var all = found.Omega2.Zip(found.Shapes).Concat(more.Omega2.Zip(more.Shapes)).OrderBy(p => p.First).ToList();
+            found = ([.. all.Select(p => p.First)], [.. all.Select(p => p.Second)]);
+        }
+        return null;
+    }
+
+    /// <summary>Coinciding modes, one more in each round.</summary>
+    private const int MostRounds = 8;
 
     internal static (double[] Omega2, double[][] Shapes)? Subspace(EnvelopeMatrix k, EnvelopeMatrix factor, EnvelopeMatrix m, int count)
     {
@@ -115,19 +137,22 @@ internal static class NaturalModes
         return double.IsFinite(mu[0]) ? (mu, cc) : null;
     }
 
-    private static bool NoneMissed(EnvelopeMatrix k, EnvelopeMatrix m, double[] omega2)
+    private static bool NoneMissed(EnvelopeMatrix k, EnvelopeMatrix m, double[] omega2) => Missed(k, m, omega2) == 0;
+
+    /// <summary>How many modes there are below the last gap among those that were found, beyond these (a Sturm count); null where it cannot be counted.</summary>
+    private static int? Missed(EnvelopeMatrix k, EnvelopeMatrix m, double[] omega2)
     {
         if (omega2.Length == 0)
-            return true;
+            return 0;
         // Count below the largest well-separated gap, so that a cluster at the cut does not matter.
         for (var i = omega2.Length - 1; i >= 1; i--)
             if (omega2[i] > omega2[i - 1] * 1.001)
             {
                 var shifted = k.Clone();
                 shifted.AddScaled(m, -0.5 * (omega2[i] + omega2[i - 1]));
-                return shifted.Factorise(1e-14, indefinite: true, out var below) < 0 && below == i;
+                return shifted.Factorise(1e-14, indefinite: true, out var below) < 0 ? below - i : null;
             }
-        return true;
+        return 0;
     }
 
     private static double[][] StartVectors(EnvelopeMatrix k, EnvelopeMatrix m, int q)
