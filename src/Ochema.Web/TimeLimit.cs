@@ -10,6 +10,9 @@ internal sealed class TimeLimit(RequestDelegate next)
 {
     private static readonly TimeSpan Longest = TimeSpan.FromSeconds(10);
 
+    /// <summary>A search tries, looks at what is best, and weighs that: three times this is well below the longest.</summary>
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
+
     public async Task InvokeAsync(HttpContext context)
     {
         var gone = context.RequestAborted;
@@ -18,7 +21,7 @@ internal sealed class TimeLimit(RequestDelegate next)
         if (!context.Request.Path.StartsWithSegments("/api/tap/read"))
             limit.CancelAfter(Longest);
         context.RequestAborted = limit.Token;
-        Asked.By(limit.Token);
+        Asked.By(limit.Token, Patience);
         try
         {
             await next(context);

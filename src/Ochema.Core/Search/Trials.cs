@@ -1,17 +1,25 @@
+using System.Diagnostics;
 using Ochema.Core.Structure;
 using Ochema.Core.Json;
 
 namespace Ochema.Core.Search;
 
-/// <summary>Candidates tried side by side, in their order: whoever asked can stop it, and one that fails is left out and takes no other with it.</summary>
+/// <summary>
+/// Candidates tried side by side, in their order: whoever asked can stop it, one that fails is left out and takes no other with it, and so are those that are
+/// not begun when patience is at its end.
+/// </summary>
 internal static class Trials
 {
     /// <summary>What came of each candidate that could be tried.</summary>
     /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
     public static IReadOnlyList<TResult> Each<TCandidate, TResult>(
         IEnumerable<TCandidate> candidates, Func<TCandidate, TResult?> attempt, CancellationToken stop)
-        where TResult : class =>
-        [.. candidates.AsParallel().AsOrdered().WithCancellation(stop).Select(c => Attempt(c, attempt)).Where(r => r is not null).Select(r => r!)];
+        where TResult : class
+    {
+        var (clock, patience) = (Stopwatch.StartNew(), Asked.Patience);
+        return [.. candidates.AsParallel().AsOrdered().WithCancellation(stop).Select(c => clock.Elapsed > patience ? null : Attempt(c, attempt))
+            .Where(r => r is not null).Select(r => r!)];
+    }
 
     private static TResult? Attempt<TCandidate, TResult>(TCandidate candidate, Func<TCandidate, TResult?> attempt)
         where TResult : class

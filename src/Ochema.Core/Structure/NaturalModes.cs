@@ -37,17 +37,18 @@ internal static class NaturalModes
             if (Missed(k, m, found.Omega2) is not { } missed)
                 return null;
             if (missed <= 0)
-                return missed < 0 ? null : (found.Omega2[..count], found.Shapes[..count]);
+                return missed < 0 ? null : found;
             if (Lanczos.Lowest(factor, m, missed, found.Shapes) is not { } more)
                 return null;
-            var all = found.Omega2.Zip(found.Shapes).Concat(more.Omega2.Zip(more.Shapes)).OrderBy(p => p.First).ToList();
+            // The lowest of both: what lies above them is of no interest, nor what coincides there.
+            var all = found.Omega2.Zip(found.Shapes).Concat(more.Omega2.Zip(more.Shapes)).OrderBy(p => p.First).Take(count).ToList();
             found = ([.. all.Select(p => p.First)], [.. all.Select(p => p.Second)]);
         }
         return null;
     }
 
     /// <summary>Coinciding modes, one more in each round.</summary>
-    private const int MostRounds = 8;
+    private const int MostRounds = 24;
 
     internal static (double[] Omega2, double[][] Shapes)? Subspace(EnvelopeMatrix k, EnvelopeMatrix factor, EnvelopeMatrix m, int count)
     {
