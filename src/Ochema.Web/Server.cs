@@ -179,10 +179,11 @@ public sealed record ServerSettings(string? Port, string DataFolder, string? Int
 {
     private const int LastPort = 65535;
 
+    /// <summary>Port 0 is any that is free, as the system has it.</summary>
     /// <exception cref="StartException">What was said cannot be.</exception>
     public void Check()
     {
-        if (Port is not null && !(int.TryParse(Port, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is > 0 and <= LastPort))
+        if (Port is not null && !(int.TryParse(Port, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is >= 0 and <= LastPort))
             throw new StartException($"--port takes a number from 1 to {LastPort}, not '{Port}'.", StartException.Said);
         if (string.IsNullOrWhiteSpace(DataFolder))
             throw new StartException("--data names no folder.", StartException.Said);

@@ -1,50 +1,67 @@
 <script lang="ts">
   import { api, ApiError, ask, type Schemas } from '../api/client';
   import ChoiceField from '../parts/ChoiceField.svelte';
+  import { upload } from '../api/upload';
   import { percent, quantity } from '../parts/quantity';
   import { getSession } from '../state/session.svelte';
 
   /** A push at the camera with a phone on it: its log, its peaks, and the site made to agree. */
   const session = getSession();
   let { log = $bindable() }: { log: Schemas['LogReport'] | null } = $props();
-  let text = $state('');
+  let text = $state.raw<Blob>();
   let origin = $state('');
   let problem = $state('');
   let done = $state('');
+  /** Share of a log that is with the server; null while none is under way. */
+  let sent = $state<number | null>(null);
+  let under: AbortController | undefined;
 
   async function guard(work: () => Promise<void>) {
     problem = '';
     try {
       await work();
     } catch (e) {
-      problem = e instanceof ApiError ? e.message : 'That did not work.';
+      if (e instanceof DOMException) problem = 'Stopped: nothing was read.';
+      else problem = e instanceof ApiError ? e.message : 'That did not work.';
     }
   }
 
   const read = (
     from: string,
-    csv: string,
+    csv: Blob,
     timeUnit?: Schemas['LogTime'],
     accelerationUnit?: Schemas['LogAcceleration'],
   ) =>
     guard(async () => {
-      [text, origin, done] = [csv, from, ''];
-      log = await ask(api.POST('/api/tap/read', { body: { text: csv, timeUnit, accelerationUnit } }));
+      const query = new URLSearchParams();
+      if (timeUnit) query.set('timeUnit', timeUnit);
+      if (accelerationUnit) query.set('accelerationUnit', accelerationUnit);
+      under = new AbortController();
+      sent = 0;
+      try {
+        const progress = (share: number) => (sent = share);
+        log = await upload(`/api/tap/read?${query}`, csv, { progress, stop: under.signal });
+        [text, origin, done] = [csv, from, ''];
+      } finally {
+        sent = null;
+      }
     });
+
+  const again = (timeUnit?: Schemas['LogTime'], accelerationUnit?: Schemas['LogAcceleration']) =>
+    text && read(origin, text, timeUnit, accelerationUnit);
 
   const simulate = () =>
     guard(async () => {
       const made = await ask(api.POST('/api/tap/simulate', { body: session.doc }));
-      await read("the simulated phone's log", made.text);
+      await read("the simulated phone's log", new Blob([made.text]));
     });
 
   async function open(e: Event & { currentTarget: HTMLInputElement }) {
     const input = e.currentTarget;
     const file = input.files?.[0];
     if (!file) return;
-    const csv = await file.text();
     input.value = '';
-    await read(file.name, csv);
+    await read(file.name, file);
   }
 
   const damping = (p: Schemas['SpectrumPeak']) => p.ringDown || p.halfPower;
@@ -72,6 +89,13 @@
   </label>
   <button class="btn btn-xs border-rule bg-base-100" onclick={simulate}>Simulated phone</button>
 </div>
+{#if sent !== null}
+  <p class="mt-1 flex items-center gap-2 text-xs" role="status" data-log-sent>
+    <progress class="progress w-24" value={sent} max="1" aria-label="Log read"></progress>
+    {sent < 1 ? `${percent(sent)} of the log sent` : 'reading the log'}
+    <button class="btn btn-xs btn-ghost" onclick={() => under?.abort()}>Stop</button>
+  </p>
+{/if}
 {#if problem}<p class="text-lets-go text-sm" role="alert">{problem}</p>{/if}
 {#if log}
   <p class="mt-1 text-xs" data-log>
@@ -86,7 +110,7 @@
       { id: 'microseconds', label: 'microseconds' },
       { id: 'nanoseconds', label: 'nanoseconds' },
     ]}
-    onchange={(id) => read(origin, text, id as Schemas['LogTime'], log?.accelerationUnit)}
+    onchange={(id) => again(id as Schemas['LogTime'], log?.accelerationUnit)}
   />
   <ChoiceField
     label="Acceleration in"
@@ -95,7 +119,7 @@
       { id: 'metres-per-second-squared', label: 'metres per second squared' },
       { id: 'gravity', label: 'times gravity (g)' },
     ]}
-    onchange={(id) => read(origin, text, log?.timeUnit, id as Schemas['LogAcceleration'])}
+    onchange={(id) => again(log?.timeUnit, id as Schemas['LogAcceleration'])}
   />
   <ul class="mt-1 text-sm">
     {#each log.peaks as p, i (i)}

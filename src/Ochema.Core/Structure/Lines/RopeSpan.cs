@@ -69,7 +69,7 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
         {
             var largest = Math.Max(load.Length, Math.Max(rope.Tensions[0].End.Length, rope.Tensions[1].Start.Length));
             var left = Math.Abs(gradient[0]) + Math.Abs(gradient[1]) + Math.Abs(gradient[2]);
-            if (!double.IsFinite(left))
+            if (!double.IsFinite(left + largest))
                 return null;
             stuck = left < 0.5 * least ? 0 : stuck + 1;
             least = Math.Min(left, least);
@@ -231,11 +231,13 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
         return double.IsFinite(x[0]) && double.IsFinite(x[1]) && double.IsFinite(x[2]);
     }
 
-    private RopeHung Hung(HeavyRope rope, Vec3[] places, double first, Vec3 load)
+    /// <summary>What was found; null where it is beyond numbers.</summary>
+    private RopeHung? Hung(HeavyRope rope, Vec3[] places, double first, Vec3 load)
     {
         var (t, u) = (rope.Tensions[0], rope.Tensions[1]);
         var most = Math.Max(Math.Max(t.Start.Length, t.End.Length), Math.Max(u.Start.Length, u.End.Length));
-        return new(from, to, places[1], t.Start, u.End, most, t.End.Length, first) { Held = -(load - t.End + u.Start).X };
+        return !double.IsFinite(most) ? null
+            : new(from, to, places[1], t.Start, u.End, most, t.End.Length, first) { Held = -(load - t.End + u.Start).X };
     }
 
     /// <summary>
@@ -263,6 +265,9 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
             (low, high) = (high, high + 0.05 * chord);
         }
         if (Off(low) is not { } under || Off(high) is not { } over)
+            return null;
+        // So soft that the shortest of them hangs deeper already.
+        if (!(under <= 0 && over >= 0))
             return null;
         // False position, the end that stays weighed half each time it does (Illinois).
         for (var i = 0; i < 80 && high - low > 1e-12 * chord; i++)
