@@ -13,6 +13,9 @@ public static class Storage
 
     private const string History = "__EFMigrationsHistory";
 
+    /// <summary>The least that a file of the films grows by, bytes: the index of its log.</summary>
+    private const long Page = 32768;
+
     /// <summary>Longest that a save waits for another program's lock, s.</summary>
     private const int Waits = 4;
 
@@ -115,8 +118,10 @@ public static class Storage
     }
 
     /// <summary>What a failure of the file means, in a sentence; also for a save that fails later.</summary>
-    public static string Meaning(SqliteException e) => e.SqliteErrorCode switch
+    /// <param name="folder">Where it is: a disk without room does not always say so.</param>
+    public static string Meaning(SqliteException e, string? folder = null) => e.SqliteErrorCode switch
     {
+        10 when folder is not null && new DriveInfo(Path.GetFullPath(folder)).AvailableFreeSpace < Page => "the disk is full",
         13 => "the disk is full",
         5 or 6 => "another program has it locked",
         8 => "it is read-only",
@@ -126,14 +131,19 @@ public static class Storage
         _ => $"it refuses with {e.SqliteErrorCode}",
     };
 
-    private static StartException Refused(string file, SqliteException e) => e.SqliteErrorCode switch
+    private static StartException Refused(string file, SqliteException e)
     {
-        11 or 26 => Damaged(file, e),
-        5 or 6 => new($"{file} cannot be used: {Meaning(e)}. Close that program, then start again.", StartException.Taken, e),
-        13 => new($"{file} cannot be used: {Meaning(e)}. Make room, then start again.", StartException.Folder, e),
-        8 or 14 => new($"{file} cannot be written: {Meaning(e)}. Give yourself the right to, or choose another folder with --data.", StartException.Folder, e),
-        _ => new($"{file} cannot be used: {Meaning(e)}.", StartException.Folder, e),
-    };
+        var meaning = Meaning(e, Path.GetDirectoryName(file));
+        return e.SqliteErrorCode switch
+        {
+            11 or 26 => Damaged(file, e),
+            5 or 6 => new($"{file} cannot be used: {meaning}. Close that program, then start again.", StartException.Taken, e),
+            10 or 13 => new($"{file} cannot be used: {meaning}. Make room, or look at the disk, then start again.", StartException.Folder, e),
+            8 or 14 => new($"{file} cannot be written: {meaning}. Give yourself the right to, or choose another folder with --data.", StartException.Folder,
+                e),
+            _ => new($"{file} cannot be used: {meaning}.", StartException.Folder, e),
+        };
+    }
 
     private static StartException Damaged(string file, Exception? inner = null) =>
         new($"{file} is damaged or no database at all: put a copy back in its place (ochema-before-*.db beside it, or your own). Nothing was changed.",

@@ -72,7 +72,7 @@ public static class Server
         builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
         // Why it does not start is one sentence, said by whoever called; not a stack of names.
         builder.Logging.AddFilter("Microsoft.Extensions.Hosting.Internal.Host", LogLevel.None);
-        builder.Logging.AddFilter("Microsoft.EntityFrameworkCore.Database", LogLevel.None);
+        builder.Logging.AddFilter("Microsoft.EntityFrameworkCore", LogLevel.None);
         builder.Services.AddSingleton(settings);
         builder.Services.AddSingleton(_ => FolderLock.Take(settings.DataFolder));
         builder.Services.AddSingleton(TimeProvider.System);

@@ -277,6 +277,55 @@ public sealed class ApiTests : IDisposable
         Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).StatusCode);
     }
 
+    /// <summary>As long a log as is read, of 400 samples a second.</summary>
+    private static string LongLog(int samples, Func<int, string> acceleration) =>
+        "time (s),ax (m/s²),ay (m/s²),az (m/s²)\n" + string.Join('\n', Enumerable.Range(0, samples).Select(i =>
+            string.Create(System.Globalization.CultureInfo.InvariantCulture, $"{i / 400.0:0.0000},{acceleration(i)},0.1234567,9.8100000")));
+
+    [Fact]
+    public async Task ALogIsSentAsItIsWithItsUnitsInTheQuery()
+    {
+        var text = LongLog(4000, i => $"{Math.Sin(2 * Math.PI * 17 * i / 400):0.0000}");
+        async Task<HttpResponseMessage> Read(string query, string type = "text/csv") =>
+            await host.Client.PostAsync("/api/tap/read" + query, new StringContent(text, System.Text.Encoding.UTF8, type));
+        var read = (await (await Read("")).Content.ReadFromJsonAsync<JsonNode>())!;
+        Assert.Equal(17, (double)read["peaks"]![0]!["frequency"]!, 0.2);
+        Assert.Equal("gravity", (string)(await (await Read("?accelerationUnit=gravity")).Content.ReadFromJsonAsync<JsonNode>())!["accelerationUnit"]!);
+        var wrong = await Read("?timeUnit=years");
+        Assert.Equal(HttpStatusCode.BadRequest, wrong.StatusCode);
+        Assert.Equal("timeUnit", (string)(await wrong.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+        Assert.Equal(HttpStatusCode.UnsupportedMediaType, (await Read("", "image/png")).StatusCode);
+    }
+
+    [Fact] // 31 MB whose first wrong number is far down, and 31 MB that are right
+    public async Task ALongLogIsReadAsItComes()
+    {
+        var wrong = LongLog(390_000, i => i == 5000 ? "1e155" : $"{i % 7}.{i:000000000000000000000000000000000000}");
+        Assert.True(wrong.Length > 24_000_000);
+        var clock = System.Diagnostics.Stopwatch.StartNew();
+        var refused = await host.Client.PostAsync("/api/tap/read", new StringContent(wrong, System.Text.Encoding.UTF8, "text/csv"));
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.Equal("log, line 5002", (string)(await refused.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+        Assert.True(clock.Elapsed < TimeSpan.FromSeconds(3), $"{clock.Elapsed.TotalSeconds:0.0} s");
+        var within = await host.Client.PostAsync("/api/tap/read", Host.Json(new JsonObject { ["text"] = wrong }.ToJsonString()));
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, within.StatusCode);
+    }
+
+    [Theory]
+    [InlineData("make?offset=soon", "offset")]
+    [InlineData("make?kerf=1e400", "kerf")]
+    [InlineData("make?wheels=4", "wheels")]
+    [InlineData("make/template", "part")]
+    [InlineData("assess?advice=perhaps", "advice")]
+    [InlineData("assess?advice=true&advice=false", "advice")]
+    [InlineData("assess?Advice=true", "Advice")]
+    public async Task AMistakeInTheQueryIsToldByItsName(string query, string path)
+    {
+        var answer = await host.Client.PostAsync("/api/" + query, Host.Json(Host.DemoDocument()));
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        Assert.Equal(path, (string)(await answer.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
+    }
+
     [Fact]
     public async Task APlanIsMadeForTheSawAndTheHour()
     {

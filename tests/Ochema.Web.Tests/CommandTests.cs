@@ -22,7 +22,7 @@ public sealed class CommandTests : IDisposable
         return path;
     }
 
-    private static (int Code, string Output, string Error) Run(string? input, params string[] args)
+    internal static (int Code, string Output, string Error) Run(string? input, params string[] args)
     {
         using var p = Process.Start(new ProcessStartInfo("dotnet", [typeof(Server).Assembly.Location, .. args]) { RedirectStandardInput = true, RedirectStandardOutput = true, RedirectStandardError = true })!;
         var (output, error) = (p.StandardOutput.ReadToEndAsync(), p.StandardError.ReadToEndAsync());
@@ -45,6 +45,36 @@ public sealed class CommandTests : IDisposable
         var report = JsonNode.Parse(Run(null, "assess", file, "--json").Output)!;
         Assert.Equal("tight", (string)report["verdict"]!["word"]!);
         Assert.Equal(StrictJson.Write(Adviser.Assess(DemoFilm.Rigs[0].Document, Catalogue.Shipped)), report.ToJsonString(StrictJson.Options));
+    }
+
+    [Fact]
+    public void ListsOntoAFileAreRefusedInASentence()
+    {
+        var (file, taken) = (Save("rig.ochema.json", Host.DemoDocument(0)), Save("taken", "x"));
+        var (code, _, error) = Run(null, "make", file, "--out", taken);
+        Assert.Equal(1, code);
+        Assert.Contains("is a file, not a folder", error);
+        Assert.Single(error.TrimEnd().Split('\n'));
+        Assert.Equal("x", File.ReadAllText(taken));
+    }
+
+    [Theory] // a table takes a cell that begins so for a formula
+    [InlineData("=1+1")]
+    [InlineData("+1")]
+    [InlineData("-1")]
+    [InlineData("@SUM(A1)")]
+    public void NoCellOfAListIsAFormula(string name)
+    {
+        var rig = JsonNode.Parse(Host.DemoDocument(0))!;
+        var cup = JsonNode.Parse(StrictJson.Write<object>(Catalogue.Shipped.Lists["cups"].First(r => r.Id == (string)rig["base"]!["cup"]!["stock"]!)))!;
+        (cup["id"], cup["name"]) = ("own-cup", name);
+        (rig["stock"], rig["base"]!["cup"]!["stock"]) = (new JsonObject { ["cups"] = new JsonArray(cup) }, "own-cup");
+        var outputs = Path.Combine(folder, "out");
+        Assert.Equal(0, Run(null, "make", Save("rig.ochema.json", rig.ToJsonString()), "--out", outputs).Code);
+        var text = string.Join('\n', Directory.GetFiles(outputs, "*.csv").Select(File.ReadAllText));
+        Assert.Contains("'" + name, text);
+        foreach (var line in text.Split('\n'))
+            Assert.DoesNotMatch(@"(^|,)""?[=+@\t-][^,]*" + System.Text.RegularExpressions.Regex.Escape(name[1..]), line);
     }
 
     [Fact]

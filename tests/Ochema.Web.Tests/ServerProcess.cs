@@ -8,9 +8,10 @@ internal static class ServerProcess
     /// <param name="folder">Where it keeps its file.</param>
     /// <param name="port">Where it listens.</param>
     /// <param name="mount">Commands that give it another disk, run in a mount namespace of its own, which ends with it.</param>
-    public static Process Start(string folder, int port, string? mount = null)
+    /// <param name="more">Further options.</param>
+    public static Process Start(string folder, int port, string? mount = null, params string[] more)
     {
-        string[] server = [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", folder];
+        string[] server = [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", folder, .. more];
         var start = mount is null
             ? new ProcessStartInfo("dotnet", server)
             : new ProcessStartInfo("unshare", ["--map-root-user", "--mount", "bash", "-c", mount + " && exec dotnet \"$@\"", "bash", .. server]);

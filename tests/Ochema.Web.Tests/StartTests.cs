@@ -103,6 +103,31 @@ public sealed class StartTests : IDisposable
         await Refused(StartException.Folder, "the disk is full", mount: $"mount -t tmpfs -o size=64k none '{Folder}'");
     }
 
+    [Theory] // so little room that its lock goes in, then a page of it, then not the demo film
+    [InlineData(8)]
+    [InlineData(40)]
+    [InlineData(200)]
+    public async Task AFirstStartOnADiskWithoutRoomIsOneSentence(int kilobytes)
+    {
+        if (!ServerProcess.CanMount)
+            return;
+        Directory.CreateDirectory(Folder);
+        await Refused(StartException.Folder, "the disk is full", mount: $"mount -t tmpfs -o size={kilobytes}k none '{Folder}'", more: "--demo");
+    }
+
+    [Theory]
+    [InlineData("99999", null, "--port takes a number from 1 to 65535, not '99999'")]
+    [InlineData("-1", null, "--port takes a number")]
+    [InlineData("http", null, "--port takes a number")]
+    [InlineData(null, "", "--data names no folder")]
+    public void WhatCannotBeIsSaidAtTheStart(string? port, string? data, string says)
+    {
+        var (code, _, error) = CommandTests.Run(null, "--port", port ?? $"{Host.FreePort()}", "--data", data ?? Folder);
+        Assert.Equal(StartException.Said, code);
+        Assert.Single(error.TrimEnd().Split('\n'));
+        Assert.Contains(says, error);
+    }
+
     [Fact]
     public async Task AReadOnlyFolderIsSaidAndLeftAsItIs()
     {
@@ -201,9 +226,9 @@ public sealed class StartTests : IDisposable
     }
 
     /// <summary>It does not start: one sentence, the exit code, no names of its insides.</summary>
-    private async Task Refused(int code, string says, int? port = null, string? mount = null)
+    private async Task Refused(int code, string says, int? port = null, string? mount = null, params string[] more)
     {
-        using var server = ServerProcess.Start(Folder, port ?? Host.FreePort(), mount);
+        using var server = ServerProcess.Start(Folder, port ?? Host.FreePort(), mount, more);
         var error = await server.StandardError.ReadToEndAsync().WaitAsync(TimeSpan.FromSeconds(30));
         await server.WaitForExitAsync();
         Assert.Equal(code, server.ExitCode);

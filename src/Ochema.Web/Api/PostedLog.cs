@@ -78,5 +78,5 @@ internal sealed class PostedLog : IBindableFromHttpContext<PostedLog>, IEndpoint
 
     /// <inheritdoc/>
     public static void PopulateMetadata(ParameterInfo parameter, EndpointBuilder builder) =>
-        builder.Metadata.Add(new AcceptsMetadata(["application/json"], typeof(LogRequest)));
+        builder.Metadata.Add(new AcceptsMetadata(["application/json", .. Texts], typeof(LogRequest)));
 }
