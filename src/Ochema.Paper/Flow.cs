@@ -7,10 +7,15 @@ internal sealed class Flow : IDisposable
 {
     private const double Margin = 16;
     private const double Foot = 9;
+
+    /// <summary>Room of the page's number, mm, and lines that a footer has.</summary>
+    private const double Number = 12;
+    private const int FooterLines = 2;
     private readonly PdfDocument document;
     private readonly PaperSize paper;
     private readonly string footer;
     private int pages;
+    private bool transliterated;
 
     public Sheet Page { get; private set; }
 
@@ -36,7 +41,9 @@ internal sealed class Flow : IDisposable
     {
         var sheet = new Sheet(document, paper);
         pages++;
-        sheet.Text(Left, paper.Height - Margin + 5, footer, Sheet.Small);
+        // Clear of the page's number.
+        foreach (var (line, i) in sheet.Wrap(footer, Width - Number, Sheet.Small).Take(FooterLines).Select((l, i) => (l, i)))
+            sheet.Text(Left, paper.Height - Margin + 5 + i * Sheet.LineOf(Sheet.Small), line, Sheet.Small);
         sheet.Text(Right, paper.Height - Margin + 5, $"{pages}", Sheet.Small, right: true);
         Y = Margin;
         return sheet;
@@ -47,6 +54,7 @@ internal sealed class Flow : IDisposable
     {
         if (Y + height <= paper.Height - Margin - Foot + 4 || Y <= Margin + 1)
             return;
+        transliterated |= Page.IsTransliterated;
         Page.Dispose();
         Page = Begin();
     }
@@ -80,5 +88,13 @@ internal sealed class Flow : IDisposable
         Space(3);
     }
 
-    public void Dispose() => Page.Dispose();
+    public void Dispose()
+    {
+        if (transliterated || Page.IsTransliterated)
+        {
+            Space(2);
+            Text("Letters that there is no type here for are written in Latin ones.", Sheet.Small);
+        }
+        Page.Dispose();
+    }
 }

@@ -2,15 +2,31 @@ using PdfSharp.Fonts;
 
 namespace Ochema.Paper;
 
-/// <summary>The interface's own family, as files that go into a PDF. The library knows one resolver for the whole process.</summary>
+/// <summary>
+/// The families that go into a PDF, as files: the interface's own, one for Greek, Cyrillic, Hebrew, Arabic and their neighbours, one for Chinese and Japanese,
+/// one for Korean. The library knows one resolver for the whole process.
+/// </summary>
 internal sealed class PaperFonts : IFontResolver
 {
     public const string Family = "Archivo";
 
-    private const string Regular = "Archivo-Regular.ttf";
-    private const string SemiBold = "Archivo-SemiBold.ttf";
+    /// <summary>The family of Greek, Cyrillic, Hebrew, Arabic and their neighbours.</summary>
+    public const string OfManyScripts = "DejaVu Sans";
+
+    private sealed record Files(string Family, string Regular, string Bold);
+
+    private static readonly Files[] All =
+    [
+        new(Family, "Archivo-Regular.ttf", "Archivo-SemiBold.ttf"), new(OfManyScripts, "DejaVuSans.ttf", "DejaVuSans-Bold.ttf"),
+        // One weight only.
+        new("Droid Sans Fallback", "DroidSansFallbackFull.ttf", "DroidSansFallbackFull.ttf"),
+        new("Nanum Gothic Coding", "NanumGothicCoding.ttf", "NanumGothicCoding.ttf"),
+    ];
 
     private static readonly Lock gate = new();
+
+    /// <summary>In the order in which a letter is looked for.</summary>
+    public static IEnumerable<string> Families => All.Select(f => f.Family);
 
     /// <summary>Makes them known, once.</summary>
     public static void Ready()
@@ -19,9 +35,18 @@ internal sealed class PaperFonts : IFontResolver
             GlobalFontSettings.FontResolver ??= new PaperFonts();
     }
 
-    public FontResolverInfo ResolveTypeface(string familyName, bool isBold, bool isItalic) => new(isBold ? SemiBold : Regular);
+    /// <summary>The file of a family's regular face.</summary>
+    public static byte[] Face(string family) => Read(All.First(f => f.Family == family).Regular);
 
-    public byte[] GetFont(string faceName)
+    public FontResolverInfo ResolveTypeface(string familyName, bool isBold, bool isItalic)
+    {
+        var files = All.FirstOrDefault(f => f.Family == familyName) ?? All[0];
+        return new(isBold ? files.Bold : files.Regular);
+    }
+
+    public byte[] GetFont(string faceName) => Read(faceName);
+
+    private static byte[] Read(string faceName)
     {
         using var file = typeof(PaperFonts).Assembly.GetManifestResourceStream(faceName)
             ?? throw new InvalidOperationException($"the font {faceName} is not in the assembly");

@@ -1,4 +1,6 @@
+using System.Globalization;
 using Ochema.Core.Quantities;
+using Ochema.Paper.Scripts;
 using PdfSharp.Drawing;
 using PdfSharp.Pdf;
 
@@ -43,7 +45,11 @@ internal sealed class Sheet : IDisposable
     /// <summary>mm to points.</summary>
     private static double P(double mm) => mm * PointsPerMillimetre;
 
-    private static XFont Font(double size, bool bold) => new(PaperFonts.Family, size, bold ? XFontStyleEx.Bold : XFontStyleEx.Regular);
+    private static XFont Font(string family, double size, bool bold) => new(family, size, bold ? XFontStyleEx.Bold : XFontStyleEx.Regular,
+        // Its letters are made of others, which a part of the file would lose.
+        family == PaperFonts.OfManyScripts ? Whole : XPdfFontOptions.UnicodeDefault);
+
+    private static readonly XPdfFontOptions Whole = new(PdfFontEncoding.Unicode, PdfFontEmbedding.EmbedCompleteFontFile);
 
     /// <summary>Height of a line of text, mm.</summary>
     public static double LineOf(double size) => size * Leading / PointsPerMillimetre;
@@ -81,25 +87,38 @@ internal sealed class Sheet : IDisposable
     public void Circle(double x, double y, double radius, Stroke stroke = Stroke.Thin) =>
         graphics.DrawEllipse(Pen(stroke), P(x - radius), P(y - radius), P(2 * radius), P(2 * radius));
 
-    /// <summary>One line of text; y is that of its base line.</summary>
     /// <summary>A circle of paper with a line round it: what lies below does not show.</summary>
     public void Disc(double x, double y, double radius) =>
         graphics.DrawEllipse(Pen(Stroke.Thin), XBrushes.White, P(x - radius), P(y - radius), P(2 * radius), P(2 * radius));
 
-    public void Text(double x, double y, string text, double size = Body, bool bold = false, bool right = false) => graphics.DrawString(
-        text, Font(size, bold), XBrushes.Black, new XPoint(P(x), P(y)), right ? XStringFormats.BaseLineRight : XStringFormats.BaseLineLeft);
+    /// <summary>True once letters that no type here has were written in Latin ones.</summary>
+    public bool IsTransliterated { get; private set; }
+
+    /// <summary>One line of text; y is that of its base line.</summary>
+    public void Text(double x, double y, string text, double size = Body, bool bold = false, bool right = false)
+    {
+        IsTransliterated |= PrintedText.IsTransliterated(text);
+        var at = P(right ? x - Width(text, size, bold) : x);
+        foreach (var run in PrintedText.Of(text))
+        {
+            var font = Font(run.Family, size, bold);
+            graphics.DrawString(run.Text, font, XBrushes.Black, new XPoint(at, P(y)), XStringFormats.BaseLineLeft);
+            at += graphics.MeasureString(run.Text, font).Width;
+        }
+    }
 
     /// <summary>Width of a text, mm.</summary>
-    public double Width(string text, double size = Body, bool bold = false) => graphics.MeasureString(text, Font(size, bold)).Width / PointsPerMillimetre;
+    public double Width(string text, double size = Body, bool bold = false) =>
+        PrintedText.Of(text).Sum(r => graphics.MeasureString(r.Text, Font(r.Family, size, bold)).Width) / PointsPerMillimetre;
 
-    /// <summary>A text in lines no wider than a width, mm; a word that is wider stands alone.</summary>
+    /// <summary>A text in lines no wider than a width, mm; a word that is wider is broken where it must be.</summary>
     public IReadOnlyList<string> Wrap(string text, double width, double size = Body, bool bold = false)
     {
         var lines = new List<string>();
         foreach (var paragraph in text.Split('\n'))
         {
             var line = "";
-            foreach (var word in paragraph.Split(' ', StringSplitOptions.RemoveEmptyEntries))
+            foreach (var word in paragraph.Split(' ', StringSplitOptions.RemoveEmptyEntries).SelectMany(w => Broken(w, width, size, bold)))
             {
                 var longer = line.Length == 0 ? word : line + " " + word;
                 if (line.Length > 0 && Width(longer, size, bold) > width)
@@ -113,6 +132,35 @@ internal sealed class Sheet : IDisposable
             lines.Add(line);
         }
         return lines;
+    }
+
+    /// <summary>As much of a text as a width, mm, has room for, with dots where there is more.</summary>
+    public string Fitted(string text, double width, double size = Body, bool bold = false)
+    {
+        if (Width(text, size, bold) <= width)
+            return text;
+        var elements = new StringInfo(text);
+        var fits = elements.LengthInTextElements;
+        while (fits > 0 && Width(elements.SubstringByTextElements(0, fits) + "…", size, bold) > width)
+            fits--;
+        return fits > 0 ? elements.SubstringByTextElements(0, fits) + "…" : "…";
+    }
+
+    /// <summary>A word in pieces that a line has room for: names without spaces, and scripts that have none.</summary>
+    private IEnumerable<string> Broken(string word, double width, double size, bool bold)
+    {
+        while (Width(word, size, bold) > width && new StringInfo(word) is { LengthInTextElements: > 1 } elements)
+        {
+            var (fits, most) = (1, elements.LengthInTextElements - 1);
+            while (fits < most)
+                if ((fits + most + 1) / 2 is var middle && Width(elements.SubstringByTextElements(0, middle), size, bold) <= width)
+                    fits = middle;
+                else
+                    most = middle - 1;
+            yield return elements.SubstringByTextElements(0, fits);
+            word = elements.SubstringByTextElements(fits);
+        }
+        yield return word;
     }
 
     /// <summary>Draws only within a rectangle until what is returned is disposed.</summary>

@@ -51,7 +51,8 @@ public static class TemplatePaper
         var size = sheet.Wrap(name, room, Sheet.Head, true).Count == 1 ? Sheet.Head : Sheet.Small;
         sheet.Text(left, Tiling.Margin + 4.5, sheet.Wrap(name, room, size, true)[0], size, bold: true);
         var thick = t.Thickness > Paper ? $" × {Size(t.Thickness)}" : "";
-        sheet.Text(left, Tiling.Margin + 9.5, $"{rig} · {Size(t.Length)} × {Size(t.Width)}{thick} · print at 100 %, measure the bars", Sheet.Small);
+        var facts = $" · {Size(t.Length)} × {Size(t.Width)}{thick} · print at 100 %, measure the bars";
+        sheet.Text(left, Tiling.Margin + 9.5, sheet.Fitted(rig, room - sheet.Width(facts, Sheet.Small), Sheet.Small) + facts, Sheet.Small);
         if (several)
         {
             sheet.Text(tiling.Paper.Width - Tiling.Margin, Tiling.Margin + 4.5, $"sheet {tile.Name} of {tiling.Columns * tiling.Rows}", Sheet.Head, bold: true,
