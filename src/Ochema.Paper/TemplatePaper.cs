@@ -68,6 +68,7 @@ public static class TemplatePaper
         {
             foreach (var (a, c) in t.Outline.Zip([.. t.Outline.Skip(1), t.Outline[0]]))
                 sheet.Line(X(a[0]), Y(a[1]), X(c[0]), Y(c[1]), Stroke.Thick);
+            var labels = new Labels(top + Sheet.LineOf(Sheet.Small));
             foreach (var (b, i) in t.Folds.Select((b, i) => (b, i)))
             {
                 sheet.Line(X(b.From[0]), Y(b.From[1]), X(b.To[0]), Y(b.To[1]), Stroke.Dashed);
@@ -78,15 +79,14 @@ public static class TemplatePaper
                 var (x, y) = b.Along ? (X(b.From[0]) + 2, Y(b.From[1]) + (b.From[1] > t.Width / 2 ? -1 : 3.5)) : (X(b.From[0]), Y(b.To[1]) + 4 + 3.5 * i);
                 var right = x + 1 + sheet.Width(says, Sheet.Small) < Math.Min(X(t.Length), left + tiling.Window);
                 if (x > left && x < left + tiling.Window && y > top && y < top + tiling.WindowHeight)
-                    sheet.Text(x + (right ? 1 : -1), y, says, Sheet.Small, right: !right);
+                    sheet.Text(x + (right ? 1 : -1), labels.Clear(x, y, sheet.Width(says, Sheet.Small) + 1, right, 1), says, Sheet.Small, right: !right);
             }
             foreach (var line in t.Lines)
                 foreach (var (a, c) in line.Points.Zip(line.Points.Skip(1)))
                     sheet.Line(X(a[0]), Y(a[1]), X(c[0]), Y(c[1]), Stroke.Thick);
             if (tile is { Row: 0, Column: 0 })
                 foreach (var (label, i) in t.Lines.Select(l => l.Label).Distinct().Select((l, i) => (l, i)))
-                    sheet.Text(X(0), Y(0) + 4 + 3.5 * i, label, Sheet.Small);
-            var written = new List<(double From, double To, double Y)>();
+                    sheet.Text(X(0), labels.Clear(X(0), Y(0) + 4 + 3.5 * i, sheet.Width(label, Sheet.Small), true, 1), label, Sheet.Small);
             foreach (var h in t.Holes)
             {
                 var (x, y, r) = (X(h.X), Y(h.Y), 500 * h.Diameter);
@@ -100,7 +100,8 @@ public static class TemplatePaper
                 {
                     // Once for all of them, in the corner that is sawn out there.
                     if (ReferenceEquals(h, t.Holes.First(o => o.Sort == HoleSort.Relief)))
-                        sheet.Text(x - r - 1, y + 4, $"each {says}", Sheet.Small, right: true);
+                        sheet.Text(x - r - 1, labels.Clear(x - r - 1, y + 4, sheet.Width($"each {says}", Sheet.Small), false, 1), $"each {says}", Sheet.Small,
+                            right: true);
                     continue;
                 }
                 var right = x + long_ < Math.Min(X(t.Length), end) || (x - long_ < Math.Max(X(0), left) && x + long_ < end);
@@ -110,11 +111,7 @@ public static class TemplatePaper
                 var beside = t.Lines.Count > 0 && X(t.Length) + long_ < end;
                 if (beside)
                     (x, right, r) = (X(t.Length), true, 1);
-                var (from, to, at) = (right ? x : x - long_, right ? x + long_ : x, y - 1.5);
-                while (written.Any(w => w.From < to && w.To > from && Math.Abs(w.Y - at) < Sheet.LineOf(Sheet.Small)))
-                    at -= Sheet.LineOf(Sheet.Small);
-                written.Add((from, to, at));
-                sheet.Text(right ? x + r + 1 : x - r - 1, at, says, Sheet.Small, right: !right);
+                sheet.Text(right ? x + r + 1 : x - r - 1, labels.Clear(x, y - 1.5, long_, right, -1), says, Sheet.Small, right: !right);
             }
             if (t.FrontAhead && X(t.Length) < left + tiling.Window && X(t.Length) > left && Y(t.Width) > top)
                 sheet.Text(X(t.Length), Y(t.Width) - 1.5, "this end to the front", Sheet.Small, right: true);
@@ -123,6 +120,29 @@ public static class TemplatePaper
         }
         if (several)
             sheet.Rectangle(left, top, tiling.Window, tiling.WindowHeight, Stroke.Dashed);
+    }
+
+    /// <summary>What is written on a sheet already, so that no text lies over another.</summary>
+    /// <param name="highest">Base line of the first that is seen, mm from the top.</param>
+    private sealed class Labels(double highest)
+    {
+        private readonly List<(double From, double To, double Y)> written = [];
+
+        /// <summary>The base line for a text, mm: as asked, or as many lines further as are taken.</summary>
+        /// <param name="right">True where it goes to the right of x.</param>
+        /// <param name="step">1 to go down, −1 up, as far as there is paper: then down.</param>
+        public double Clear(double x, double y, double width, bool right, int step)
+        {
+            var (from, to) = right ? (x, x + width) : (x - width, x);
+            y = Math.Max(y, highest);
+            while (written.Exists(w => w.From < to && w.To > from && Math.Abs(w.Y - y) < Sheet.LineOf(Sheet.Small)))
+                if (y + step * Sheet.LineOf(Sheet.Small) < highest)
+                    (y, step) = (highest, 1);
+                else
+                    y += step * Sheet.LineOf(Sheet.Small);
+            written.Add((from, to, y));
+            return y;
+        }
     }
 
     /// <summary>A circle with a cross: looked through against a window, or pricked.</summary>

@@ -53,6 +53,25 @@ public sealed class PaperTests
 
     private static string Squeezed(string text) => new([.. text.Where(c => !char.IsWhiteSpace(c))]);
 
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void NoTextOfATemplateLiesOverAnother(string name)
+    {
+        if (TemplatePaper.Of(Rigs[name].Name, Made(name), PaperSize.Of("a4")!, UnitSystem.Metric) is not { } file)
+            return;
+        foreach (var page in Pages(file))
+        {
+            var letters = page.Letters.Where(l => !string.IsNullOrWhiteSpace(l.Value)).ToList();
+            for (var i = 0; i < letters.Count; i++)
+                for (var k = 0; k < i; k++)
+                    // Of other lines: on the same base line letters are kerned into each other.
+                    if (Math.Abs(letters[i].StartBaseLine.Y - letters[k].StartBaseLine.Y) is > 0.1 and < 4.5
+                        && letters[i].StartBaseLine.X < letters[k].EndBaseLine.X - 0.3 && letters[k].StartBaseLine.X < letters[i].EndBaseLine.X - 0.3)
+                        Assert.Fail($"page {page.Number}: '{letters[i].Value}' over '{letters[k].Value}' at {letters[i].StartBaseLine} in\n"
+                            + string.Concat(letters.Select(l => l.Value)));
+        }
+    }
+
     /// <summary>No letter stands over the edge of the paper or in the white that printers leave.</summary>
     private static void StandsOnThePaper(Page page)
     {
