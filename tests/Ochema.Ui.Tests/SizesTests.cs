@@ -47,6 +47,94 @@ public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrows
         }
     }
 
+    public static TheoryData<string, int, int> Screens
+    {
+        get
+        {
+            var data = new TheoryData<string, int, int>();
+            foreach (var (width, height) in new[] { (640, 400), (844, 390), (390, 844), (768, 1024), (1280, 800) })
+                foreach (var hash in new[]
+                {
+                    "", "#/bin", "#/shelf/cups/cup-115", "#/rig/demo-3-roof-road-ahead", "#/rig/demo-4-sidecar-face/make", "#/rig/demo-3-roof-road-ahead/shake",
+                })
+                    data.Add(hash, width, height);
+            return data;
+        }
+    }
+
+    /// <summary>Texts that are painted over each other: bounding boxes of what is seen, apart from what an opaque surface hides.</summary>
+    private const string Overlaps = """
+        const opaque = (e) => { const c = getComputedStyle(e).backgroundColor.match(/[\d.]+/g); return c && (c.length < 4 || +c[3] > 0.85); };
+        const clipped = (e, r) => {
+          for (let a = e; a; a = a.parentElement) {
+            const s = getComputedStyle(a);
+            if (s.visibility === 'hidden' || +s.opacity < 0.1 || s.display === 'none') return true;
+            if (a !== e && (s.overflowX !== 'visible' || s.overflowY !== 'visible')) {
+              const b = a.getBoundingClientRect();
+              if (r.right < b.left + 1 || r.left > b.right - 1 || r.bottom < b.top + 1 || r.top > b.bottom - 1) return true;
+            }
+          }
+          return r.bottom < 0 || r.top > innerHeight || r.right < 0 || r.left > innerWidth;
+        };
+        const boxes = [];
+        const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+        while (walk.nextNode()) {
+          const n = walk.currentNode, e = n.parentElement;
+          if (!n.textContent.trim() || ['SCRIPT', 'STYLE', 'OPTION', 'TITLE', 'DESC'].includes(e.tagName) || e.closest('.sr-only')
+              || !e.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue;
+          const range = document.createRange();
+          range.selectNodeContents(n);
+          for (const r of range.getClientRects()) {
+            // Letters fill the middle of their line.
+            const inset = Math.min(4, r.height * 0.2);
+            const t = { left: r.left, right: r.right, top: r.top + inset, bottom: r.bottom - inset };
+            if (r.width > 3 && r.height > 5 && !clipped(e, t)) boxes.push({ e, text: n.textContent.trim().slice(0, 40), ...t });
+          }
+        }
+        const hidden = (under, x, y) => {
+          let top = document.elementFromPoint(x, y);
+          for (; top && !top.contains(under); top = top.parentElement) if (opaque(top)) return true;
+          return false;
+        };
+        const found = [];
+        for (let i = 0; i < boxes.length; i++)
+          for (let j = 0; j < i; j++) {
+            const [a, b] = [boxes[i], boxes[j]];
+            const [l, r, t, m] = [Math.max(a.left, b.left), Math.min(a.right, b.right), Math.max(a.top, b.top), Math.min(a.bottom, b.bottom)];
+            if (a.e === b.e || r - l < 2 || m - t < 2) continue;
+            const [x, y] = [(l + r) / 2, (t + m) / 2];
+            if (!hidden(a.e, x, y) && !hidden(b.e, x, y)) found.push(`“${a.text}” over “${b.text}” at ${Math.round(x)}, ${Math.round(y)}`);
+          }
+        return found.slice(0, 6).join('; ');
+        """;
+
+    [Theory]
+    [MemberData(nameof(Screens))]
+    public void NoTextIsPaintedOverAnother(string hash, int width, int height)
+    {
+        Size(width, height);
+        try
+        {
+            browser.Driver.Navigate().GoToUrl("about:blank");
+            browser.Open(hash);
+            browser.Find(hash.EndsWith("shake", StringComparison.Ordinal) ? "[data-sharp]" : hash.EndsWith("make", StringComparison.Ordinal) ? "[data-title]"
+                : hash.Contains("shelf", StringComparison.Ordinal) ? "dl" : hash.Contains("rig/", StringComparison.Ordinal) ? "[data-row]" : "main");
+            Browser.Until("rest", () => browser.Driver.FindElements(OpenQA.Selenium.By.CssSelector("[data-pending]")).Count == 0);
+            Thread.Sleep(300);
+            for (var page = 0; page < 3; page++)
+            {
+                var over = browser.Script<string>(Overlaps);
+                Assert.True(over.Length == 0, $"page {page}: {over}");
+                browser.Script<object?>("(document.querySelector('[data-scrolls]') ?? document.scrollingElement).scrollBy(0, innerHeight * 0.8)");
+                Thread.Sleep(60);
+            }
+        }
+        finally
+        {
+            Size(1280, 800);
+        }
+    }
+
     [Theory]
     [InlineData("demo-1-bonnet-close-up")]
     [InlineData("demo-3-roof-road-ahead")]

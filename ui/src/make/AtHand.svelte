@@ -20,7 +20,7 @@
 </script>
 
 <aside
-  class="border-rule bg-base-100 min-h-0 overflow-y-auto border-l px-4 py-3 max-sm:border-l-0"
+  class="border-rule bg-base-100 min-h-0 overflow-y-auto border-l px-4 py-3 compact:border-l-0"
   aria-label="At hand for this step"
 >
   <h2 class="text-base">At hand for this step</h2>

@@ -65,7 +65,7 @@
 </script>
 
 <section
-  class="border-base-content bg-base-200 min-w-0 overflow-hidden border-t px-3 max-sm:hidden"
+  class="border-base-content bg-base-200 min-w-0 overflow-hidden border-t px-3 compact:hidden"
   aria-label="When it is done"
   data-timeline
 >

@@ -93,7 +93,14 @@
   $effect(() => {
     void session.selected;
     if (!untrack(() => session.opened)) drawer?.scrollTo({ top: 0 });
+    // Where all is one column what was tapped opens below: it comes into sight. Not at first, when nothing was.
+    if (asked && matchMedia(COMPACT).matches) drawer?.scrollIntoView({ block: 'start' });
+    asked = true;
   });
+
+  let asked = false;
+  /** As the style sheet has it. */
+  const COMPACT = '(width < 40rem), (height < 37.5rem)';
 
   const describe = (k: Kind | undefined) => k?.about ?? '';
 </script>
@@ -102,7 +109,7 @@
   bind:this={drawer}
   id="drawer"
   tabindex="-1"
-  class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t max-sm:border-l-0"
+  class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t compact:border-l-0 scroll-mt-2"
   aria-label="Details"
 >
   {#if session.selected !== 'versions'}<OtherCase /><NewerOnShelf />{/if}

@@ -5,6 +5,14 @@
   const session = getSession();
   let cases = $derived(session.report!.letGo);
 
+  /** Folded where there is no room for it beside the scene. */
+  let open = $state(false);
+  const id = $props.id();
+  const order = ['holds', 'tight', 'lets-go'] as const;
+  let worst = $derived(
+    order[Math.max(0, ...cases.filter((c) => c.kind !== 'intact').map((c) => order.indexOf(c.verdict)))]!,
+  );
+
   /** The heading says "lets go" already: the chip names the part only. */
   const short = (title: string) =>
     capital(
@@ -31,12 +39,31 @@
   }
 </script>
 
-<div class="absolute inset-x-3 bottom-2 max-[1100px]:static max-[1100px]:px-3 max-[1100px]:py-2" data-answers>
-  <p class="text-xs leading-tight">
+<div
+  class="absolute inset-x-3 bottom-2 max-[1100px]:static max-[1100px]:px-3 max-[1100px]:py-2 compact:static compact:px-3 compact:py-2"
+  data-answers
+>
+  <p class="text-xs leading-tight compact:hidden">
     <span class="bg-base-100/85 rounded-sm px-1">What if one lets go <span class="key">L</span></span>
   </p>
+  <button
+    class="border-rule bg-base-100 hidden min-h-8 w-full items-center justify-between rounded-sm border px-2 text-left text-sm compact:flex"
+    aria-expanded={open}
+    aria-controls={id}
+    onclick={() => (open = !open)}
+    data-letgo-fold
+  >
+    <span>What if one lets go: <b class="word-{worst}">{words[worst]}</b> at worst</span>
+    <span class="text-quiet text-xs">{open ? 'fold' : `${cases.length} cases`}</span>
+  </button>
   <!-- svelte-ignore a11y_interactive_supports_focus -->
-  <div class="mt-1 flex flex-wrap gap-1" role="radiogroup" aria-label="Let-go cases" onkeydown={keys}>
+  <div
+    {id}
+    class="mt-1 flex flex-wrap gap-1 {open ? '' : 'compact:hidden'}"
+    role="radiogroup"
+    aria-label="Let-go cases"
+    onkeydown={keys}
+  >
     {#each cases as c, i (c.id)}
       <button
         role="radio"

@@ -198,7 +198,7 @@
   <button
     bind:this={inset}
     hidden={!!movement}
-    class="border-base-content absolute top-3 right-3 w-44 max-sm:w-28 overflow-hidden rounded-xs border-2"
+    class="border-base-content absolute top-3 right-3 w-44 compact:w-28 overflow-hidden rounded-xs border-2"
     style:aspect-ratio={aspect}
     onclick={() => (session.lensLarge = !session.lensLarge)}
   >

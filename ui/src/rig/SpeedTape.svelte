@@ -6,8 +6,12 @@
 
   const session = getSession();
 
-  const [LEFT, ROWS, PITCH, BAR, HEIGHT] = [34, 3, 25, 84, 130];
+  const [LEFT, PITCH, BELOW] = [34, 25, 46];
   let width = $state(1200);
+  /** On a phone the tape is low: one row of flags, the others as marks. */
+  let rows = $derived(width < 640 ? 1 : 3);
+  let bar = $derived(9 + PITCH * rows);
+  let height = $derived(bar + BELOW);
   let report = $derived(session.report!);
   let unit = $derived(speedsOf(session.doc.host));
   let design = $derived(unit.shown(session.doc.run.speed));
@@ -47,7 +51,7 @@
       if (same) same.checks.push(f.check);
       else merged.push({ title: f.title, speed, station: f.station, checks: [f.check] });
     }
-    const ends = Array<number>(ROWS).fill(-100);
+    const ends = Array<number>(rows).fill(-100);
     const placed: ((typeof merged)[number] & { x: number; row: number; w: number; label: string })[] = [];
     const bare: { x: number; label: string; check: string }[] = [];
     for (const m of merged.filter((f) => f.speed <= end)) {
@@ -113,14 +117,14 @@
 </script>
 
 <div
-  class="border-base-content bg-base-200 min-w-0 border-t max-sm:sticky max-sm:bottom-0 max-sm:z-10"
+  class="border-base-content bg-base-200 min-w-0 border-t max-sm:sticky max-sm:bottom-0 max-sm:z-10 short:static"
   bind:clientWidth={width}
   data-answers
 >
   <svg
     bind:this={svg}
     {width}
-    height={HEIGHT}
+    {height}
     class="block touch-none select-none"
     role="group"
     aria-label="Speed tape"
@@ -144,27 +148,27 @@
         <path d="M0 0H7M0 0V7" stroke="var(--lets-go)" stroke-width="2.4" />
       </pattern>
     </defs>
-    <rect x={x(0)} y={BAR} width={Math.max(0, x(Math.min(end, tight ?? end)) - x(0))} height="11" fill="var(--holds)" />
+    <rect x={x(0)} y={bar} width={Math.max(0, x(Math.min(end, tight ?? end)) - x(0))} height="11" fill="var(--holds)" />
     {#if tight != null && tight < end}
       <rect
         x={x(tight)}
-        y={BAR}
+        y={bar}
         width={x(Math.min(end, limit ?? end)) - x(tight)}
         height="11"
         fill="url(#tape-tight)"
       />
     {/if}
     {#if limit != null && limit < end}
-      <rect x={x(limit)} y={BAR} width={x(end) - x(limit)} height="11" fill="url(#tape-go)" />
+      <rect x={x(limit)} y={bar} width={x(end) - x(limit)} height="11" fill="url(#tape-go)" />
     {/if}
     {#each ticks as t (t)}
-      <path d="M{x(t)} {BAR + 11}v6" stroke="currentColor" />
-      <text x={x(t)} y={BAR + 29} text-anchor="middle" font-size="12" fill="currentColor">{t}</text>
+      <path d="M{x(t)} {bar + 11}v6" stroke="currentColor" />
+      <text x={x(t)} y={bar + 29} text-anchor="middle" font-size="12" fill="currentColor">{t}</text>
     {/each}
-    <text x={width - 6} y={HEIGHT - 5} text-anchor="end" font-size="12" fill="var(--quiet)">{unit.symbol}</text>
+    <text x={width - 6} y={height - 5} text-anchor="end" font-size="12" fill="var(--quiet)">{unit.symbol}</text>
     <!-- Stems first: they pass behind the flags of other rows. -->
     {#each flags.placed as f (f.checks[0])}
-      <path d="M{x(f.speed)} {4 + f.row * PITCH}V{BAR}" stroke="currentColor" stroke-width="1.3" />
+      <path d="M{x(f.speed)} {4 + f.row * PITCH}V{bar}" stroke="currentColor" stroke-width="1.3" />
     {/each}
     {#each flags.placed as f, i (f.checks[0])}
       <g
@@ -218,21 +222,21 @@
         }}
       >
         <title>{printed(m.label)}</title>
-        <rect x={m.x - 5} y={BAR - 9} width="10" height="20" fill="transparent" />
-        <path d="M{m.x} {BAR - 7}v18" stroke="currentColor" stroke-width="2.5" />
+        <rect x={m.x - 5} y={bar - 9} width="10" height="20" fill="transparent" />
+        <path d="M{m.x} {bar - 7}v18" stroke="currentColor" stroke-width="2.5" />
       </g>
     {/each}
     {#if flags.bare.length}
       <text
         x={moreRight ? width - UNIT : LEFT}
-        y={HEIGHT - 5}
+        y={height - 5}
         text-anchor={moreRight ? 'end' : 'start'}
         font-size="12"
         fill="var(--quiet)">{flags.bare.length} more at the short marks</text
       >
     {/if}
     {#if !flags.placed.length && intact}
-      <text x={x(end / 2)} y={BAR - 26} text-anchor="middle" font-size="13" fill="var(--quiet)">
+      <text x={x(end / 2)} y={bar - 26} text-anchor="middle" font-size="13" fill="var(--quiet)">
         {limit != null && limit < end
           ? 'Too little keeps it from where the red begins'
           : 'Nothing gives as far as this tape goes'}
@@ -250,14 +254,14 @@
       onkeydown={keys}
     >
       <path
-        d="M{x(design)} {BAR - 14}l13 11v18h-26v-18z"
+        d="M{x(design)} {bar - 14}l13 11v18h-26v-18z"
         fill="currentColor"
         stroke="var(--color-base-200)"
         stroke-width="1.5"
       />
       <text
         x={x(design)}
-        y={BAR + 11}
+        y={bar + 11}
         text-anchor="middle"
         font-size="12"
         font-weight="700"
@@ -268,7 +272,7 @@
     </g>
     <text
       x={nameAt}
-      y={HEIGHT - 5}
+      y={height - 5}
       text-anchor="middle"
       font-size="12"
       font-weight="700"

@@ -21,17 +21,17 @@
 <div
   id="answer"
   tabindex="-1"
-  class="over-scene pointer-events-none absolute top-3 left-4 max-w-[calc(100%-14rem)] max-sm:max-w-[calc(100%-9rem)]"
+  class="over-scene pointer-events-none absolute top-3 left-4 max-w-[calc(100%-14rem)] compact:max-w-[calc(100%-9rem)]"
   aria-live="polite"
   data-verdict={session.unanswered ? 'none' : word}
 >
   {#if session.unanswered}
-    <p class="text-3xl max-sm:text-2xl leading-tight font-bold tracking-tight">
+    <p class="text-3xl compact:text-2xl leading-tight font-bold tracking-tight">
       {session.problem ? 'No verdict for this yet' : 'Working it out …'}
     </p>
     <p class="mt-0.5 max-w-104 text-sm leading-snug">What stands beside is of the rig before your last change.</p>
   {:else}
-    <p class="text-3xl max-sm:text-2xl leading-tight font-bold tracking-tight">
+    <p class="text-3xl compact:text-2xl leading-tight font-bold tracking-tight">
       {#if check}
         <button
           class="hover:decoration-quiet pointer-events-auto text-left decoration-2 underline-offset-4 hover:underline"

@@ -25,6 +25,8 @@
   const session = getSession();
   const late = new Late<Schemas['MakeReport']>('The plan could not be made.');
   const views = ['Steps', 'Parts', 'Cuts', 'Holes', 'Templates'] as const;
+  /** Where one step is shown at a time: whether the list of all is unfolded. */
+  let listed = $state(false);
   let view = $state<(typeof views)[number]>('Steps');
   let chosen = $state('');
   let now = $state.raw(new Date());
@@ -121,11 +123,11 @@
   </main>
 {:else}
   <main
-    class="grid min-h-0 grid-cols-[290px_minmax(0,1fr)_300px] max-[1100px]:grid-cols-[260px_minmax(0,1fr)_240px] max-[900px]:row-span-2 max-[900px]:block max-[900px]:overflow-y-auto"
+    class="grid min-h-0 grid-cols-[290px_minmax(0,1fr)_300px] max-[1100px]:grid-cols-[260px_minmax(0,1fr)_240px] max-[900px]:row-span-2 max-[900px]:block max-[900px]:overflow-y-auto compact:row-span-2 compact:block"
     data-make
   >
     <section
-      class="border-rule min-h-0 overflow-y-auto border-r px-3 py-3 max-[900px]:max-h-72 max-[900px]:border-r-0"
+      class="border-rule min-h-0 overflow-y-auto border-r px-3 py-3 max-[900px]:max-h-72 max-[900px]:border-r-0 compact:max-h-none compact:border-r-0 compact:pb-0"
       aria-label="Build plan"
     >
       <h1 class="sr-only">Make {session.doc.name}</h1>
@@ -142,20 +144,33 @@
               : 'ready to be proved'}</span
         >
       </p>
-      <StepList {steps} selected={step.id} onselect={pick} />
-      {#if notes.length}
-        <h2 class="mt-4 px-2 text-base">For next time</h2>
-        <ul class="px-2 text-sm" data-notes>
-          {#each notes as n (n.id)}
-            <li class="mt-1">
-              <button class="text-quiet text-left text-xs underline decoration-dotted" onclick={() => pick(n.id)}
-                >{fill(n.title)}</button
-              >
-              <p>{n.note}</p>
-            </li>
-          {/each}
-        </ul>
-      {/if}
+      <button
+        class="btn btn-sm border-rule bg-base-100 hidden w-full justify-between compact:flex"
+        aria-expanded={listed}
+        aria-controls="steps"
+        onclick={() => (listed = !listed)}
+        data-steps-fold
+      >
+        <span>Step {steps.indexOf(step) + 1} of {steps.length}</span><span class="text-quiet font-normal"
+          >{listed ? 'fold the list' : 'all steps'}</span
+        >
+      </button>
+      <div id="steps" class={listed ? '' : 'compact:hidden'}>
+        <StepList {steps} selected={step.id} onselect={(id) => ((listed = false), pick(id))} />
+        {#if notes.length}
+          <h2 class="mt-4 px-2 text-base">For next time</h2>
+          <ul class="px-2 text-sm" data-notes>
+            {#each notes as n (n.id)}
+              <li class="mt-1">
+                <button class="text-quiet text-left text-xs underline decoration-dotted" onclick={() => pick(n.id)}
+                  >{fill(n.title)}</button
+                >
+                <p>{n.note}</p>
+              </li>
+            {/each}
+          </ul>
+        {/if}
+      </div>
     </section>
     <section class="flex min-h-0 min-w-0 flex-col" aria-label="On the bench">
       <div class="flex gap-1 px-5 pt-3">

@@ -86,22 +86,22 @@
 >
 
 <div
-  class="grid h-full grid-rows-[minmax(46px,auto)_1fr_auto] max-sm:h-auto max-sm:min-h-full"
+  class="grid h-full grid-rows-[minmax(46px,auto)_1fr_auto] compact:h-auto compact:min-h-full"
   data-keys={settings.keys ? 'on' : 'off'}
 >
   <Header>
     {#snippet title()}
-      <a class="hover:underline min-[640px]:max-[900px]:hidden" href="#/">{session.filmName || 'Yard'}</a>
-      <span class="text-quiet min-[640px]:max-[900px]:hidden">/</span>
+      <a class="hover:underline max-[900px]:hidden compact:hidden" href="#/">{session.filmName || 'Yard'}</a>
+      <span class="text-quiet max-[900px]:hidden compact:hidden">/</span>
       {#if session.doc}
         <input
-          class="hover:border-rule field-sizing-content min-h-6 max-w-80 min-w-20 truncate rounded-sm border border-transparent bg-transparent px-1 font-bold"
+          class="hover:border-rule field-sizing-content min-h-6 max-w-80 min-w-20 shrink truncate rounded-sm border border-transparent bg-transparent px-1 font-bold"
           aria-label="Name of the rig"
           maxlength="120"
           value={session.doc.name}
           onchange={(e) => e.currentTarget.value.trim() && session.setPath('name', e.currentTarget.value.trim())}
         />
-        <span class="text-quiet text-sm" data-save={session.saveState}
+        <span class="text-quiet text-sm whitespace-nowrap" data-save={session.saveState}
           >v{session.version} · {saveWords[session.saveState]}{session.keeps || session.saveState === 'saved'
             ? ''
             : ' · this browser keeps nothing: wait until it is saved'}</span
@@ -109,11 +109,11 @@
       {/if}
     {/snippet}
     {#snippet tools()}
-      <nav class="mr-3 flex gap-0.5" aria-label="Screens of this rig">
+      <nav class="mr-3 flex gap-0.5 compact:mr-0" aria-label="Screens of this rig">
         {#each rigScreens as s (s.id)}
           <a
             href={s.path(id)}
-            class="rounded-sm px-3 py-1 {screen === s
+            class="rounded-sm px-3 py-1 compact:px-2 compact:py-0.5 {screen === s
               ? 'bg-base-content text-base-100 font-bold'
               : 'hover:bg-base-300/60'}"
             aria-current={screen === s ? 'page' : undefined}>{s.label}</a
@@ -121,10 +121,10 @@
         {/each}
       </nav>
       <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canUndo} onclick={() => session.undo()}
-        >Undo <span class="key">Z</span></button
+        >Undo <span class="key compact:hidden">Z</span></button
       >
       <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canRedo} onclick={() => session.redo()}
-        >Redo <span class="key">Y</span></button
+        >Redo <span class="key compact:hidden">Y</span></button
       >
       <button class="btn btn-ghost btn-sm px-2" onclick={() => (help = true)}
         ><span class="key">?</span><span class="sr-only"> Keys</span></button

@@ -43,7 +43,7 @@
   <main class="row-span-2 grid place-items-center" aria-busy="true"><p class="text-quiet">Shaking it …</p></main>
 {:else}
   <main
-    class="row-span-2 grid min-h-0 grid-cols-[318px_minmax(0,1fr)_320px] max-[1100px]:grid-cols-[300px_minmax(0,1fr)] max-[1100px]:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)] max-sm:block"
+    class="row-span-2 grid min-h-0 grid-cols-[318px_minmax(0,1fr)_320px] max-[1100px]:grid-cols-[300px_minmax(0,1fr)] max-[1100px]:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)] compact:block"
     data-shake
   >
     <section
@@ -121,7 +121,7 @@
         <h2 class="sr-only">Shaking and response</h2>
         <SpectrumPlot {report} {log} {mode} onmode={(i) => (mode = i)} />
       </div>
-      <div class="relative min-h-0 max-[1100px]:min-h-64 max-sm:h-80">
+      <div class="relative min-h-0 max-[1100px]:min-h-64 compact:h-80 short:h-[max(14rem,80vh)]">
         {#await scene then module}
           <module.default movement={shown?.movement} />
         {/await}
