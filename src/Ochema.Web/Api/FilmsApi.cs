@@ -16,13 +16,30 @@ internal static class FilmsApi
         films.MapGet("/", List);
         films.MapPost("/", Create).Refuses(400, 409);
         films.MapPost("/demo", OpenDemo);
+        films.MapDelete("/demo", TakeDemo);
     }
 
     private static async Task<Answer<IReadOnlyList<FilmSummary>>> List(OchemaContext db)
     {
         var films = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).OrderBy(f => f.CreatedAt).ThenBy(f => f.Id).Take(MostFilms).ToListAsync();
         await Judgements.FillAsync(db, [.. films.SelectMany(f => f.Rigs)]);
-        return Answer.As<IReadOnlyList<FilmSummary>>(films.Select(Summary).ToList());
+        // What was worked on last comes first; a demo film that was taken away is not there.
+        return Answer.As<IReadOnlyList<FilmSummary>>(films.Where(f => f.Id != DemoFilm.Id || f.Rigs.Count > 0)
+            .OrderByDescending(f => f.Rigs.Select(r => r.UpdatedAt).Append(f.CreatedAt).Max()).ThenBy(f => f.Id, StringComparer.Ordinal)
+            .Select(Summary).ToList());
+    }
+
+    /// <summary>Takes the demo film away: rigs that were changed go to the bin, the others come back with it when it is opened again.</summary>
+    private static async Task<NoContent> TakeDemo(OchemaContext db, TimeProvider clock)
+    {
+        var now = clock.GetUtcNow().UtcDateTime;
+        foreach (var rig in await db.Rigs.Where(r => r.FilmId == DemoFilm.Id && r.DeletedAt == null).ToListAsync())
+            if (rig.Version == 1)
+                db.Rigs.Remove(rig);
+            else
+                rig.DeletedAt = now;
+        await db.SaveChangesAsync();
+        return TypedResults.NoContent();
     }
 
     private static async Task<Results<Made<FilmSummary>, ProblemHttpResult>> Create(Posted<NewFilm> posted, OchemaContext db, TimeProvider clock)

@@ -1,11 +1,17 @@
 <script lang="ts">
-  import { api, ApiError, ask, type Film, type RigDocument, type Schemas } from '../api/client';
+  import { api, ApiError, ask, type Film, type RigDocument, type RigSummary, type Schemas } from '../api/client';
   import { onDestroy } from 'svelte';
   import Bin from './Bin.svelte';
   import Recipes from './Recipes.svelte';
   import Header from '../parts/Header.svelte';
   import FilmSection from '../yard/FilmSection.svelte';
   import type { Binned } from '../yard/binned';
+  import { dueOf, finds } from '../yard/search';
+  import { verdictWord } from '../parts/verdict';
+  import { sharpWords } from '../shake/words';
+  import { catalogue } from '../state/catalogue.svelte';
+  import { read, write } from '../state/kept';
+  import { settings } from '../state/settings.svelte';
 
   let films = $state.raw<Film[] | null>(null);
   let recipes = $state.raw<{ recipe: Schemas['Recipe']; report: Schemas['AssessmentReport'] | null }[]>([]);
@@ -14,6 +20,39 @@
   let bin = $state(false);
   let starting = $state(false);
   let filmName = $state('');
+  /** What is looked for among the cards. */
+  let sought = $state('');
+  let search = $state<HTMLInputElement>();
+  let folded = $state.raw(new Set(foldedBefore()));
+  /** True after the demo film was taken away, until something else is done. */
+  let taken = $state(false);
+
+  /** Films that were folded in this browser; none where what is kept is no list. */
+  function foldedBefore(): string[] {
+    try {
+      const kept: unknown = JSON.parse(read('ochema.folded') ?? '[]');
+      return Array.isArray(kept) ? kept.map(String) : [];
+    } catch {
+      return [];
+    }
+  }
+
+  function fold(id: string) {
+    folded = new Set(folded.has(id) ? [...folded].filter((f) => f !== id) : [...folded, id]);
+    write('ochema.folded', JSON.stringify([...folded]));
+  }
+
+  const shown = (film: Film) => (rig: RigSummary) =>
+    finds(sought, {
+      name: rig.name,
+      film: film.name,
+      host: catalogue.name(rig.card?.host ?? '')?.name ?? '',
+      site: rig.card?.site ?? '',
+      verdict: rig.card ? verdictWord(rig.card.verdict) : '',
+      picture: rig.card ? sharpWords[rig.card.sharpness.word].word : '',
+      next: dueOf(rig),
+    });
+  let found = $derived(films?.reduce((n, f) => n + f.rigs.filter(shown(f)).length, 0) ?? 0);
   let into = $state('');
 
   async function guard(work: () => Promise<void>) {
@@ -88,8 +127,16 @@
       await load();
     });
 
+  const takeDemo = () =>
+    guard(async () => {
+      await ask(api.DELETE('/api/films/demo'));
+      await load();
+      taken = true;
+    });
+
   const openDemo = () =>
     guard(async () => {
+      taken = false;
       await ask(api.POST('/api/films/demo'));
       await load();
     });
@@ -111,7 +158,15 @@
   }
 </script>
 
-<div class="grid min-h-full grid-rows-[46px_1fr]">
+<svelte:window
+  onkeydown={(e) => {
+    if (e.key !== '/' || !settings.keys || (e.target as Element).closest('input, textarea, select, dialog')) return;
+    search?.focus();
+    e.preventDefault();
+  }}
+/>
+
+<div class="grid min-h-full grid-rows-[minmax(46px,auto)_1fr]">
   <Header>
     {#snippet title()}<span class="font-bold">Yard</span>{/snippet}
   </Header>
@@ -119,6 +174,17 @@
   <main class="mx-auto w-full max-w-6xl px-6 py-5">
     <div class="mb-5 flex flex-wrap items-center gap-2">
       <h1 class="mr-auto text-2xl">Your films and their rigs</h1>
+      <label class="input input-sm border-rule bg-base-100 w-56">
+        <span class="sr-only">Find a rig by name, host, verdict or what is due</span>
+        <input
+          type="search"
+          placeholder="Find: name, host, verdict, due"
+          bind:this={search}
+          bind:value={sought}
+          data-search
+        />
+        {#if settings.keys}<span class="key">/</span>{/if}
+      </label>
       <button class="btn btn-sm btn-primary" onclick={() => openRecipes()}>Start a rig from a recipe</button>
       <label class="btn btn-sm border-rule focus-within:outline-2">
         Open a file
@@ -157,9 +223,18 @@
         </p>
       </section>
     {:else}
-      {#each films as film (film.id)}
+      <p class="text-quiet mb-3 text-sm" role="status">
+        {#if taken}The demo film is away; what you changed of it is in the bin.
+          <button class="btn btn-xs border-rule" onclick={openDemo}>Bring it back</button>{/if}
+        {#if sought}{found === 0 ? 'No rig says that.' : found === 1 ? 'One rig.' : `${found} rigs.`}{/if}
+      </p>
+      {#each films.filter((f) => !sought || f.rigs.some(shown(f))) as film (film.id)}
         <FilmSection
           {film}
+          folded={!sought && folded.has(film.id)}
+          onfold={() => fold(film.id)}
+          shown={shown(film)}
+          ontake={film.demo ? takeDemo : undefined}
           binned={binned?.filmId === film.id ? binned : null}
           onadd={() => openRecipes(film.id)}
           onduplicate={duplicate}
@@ -168,7 +243,7 @@
           onleave={() => (binned = null)}
         />
       {/each}
-      {#if !films.some((f) => f.demo)}
+      {#if !sought && !taken && !films.some((f) => f.demo)}
         <button class="btn btn-sm border-rule" onclick={openDemo}>Open the demo film</button>
       {/if}
     {/if}

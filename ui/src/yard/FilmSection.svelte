@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Film } from '../api/client';
+  import type { Film, RigSummary } from '../api/client';
   import type { Binned } from './binned';
   import RigCard from './RigCard.svelte';
   import UnreadableCard from './UnreadableCard.svelte';
@@ -12,8 +12,17 @@
     onremove: (rig: Omit<Binned, 'index'>, index: number) => void;
     onbringback: () => void;
     onleave: () => void;
+    /** Takes the whole film away: of the demo only. */
+    ontake?: () => void;
+    /** Shown folded: its rigs are not. */
+    folded: boolean;
+    onfold: () => void;
+    /** Rigs that are looked for; all where nothing is. */
+    shown: (rig: RigSummary) => boolean;
   }
-  let { film, binned, onadd, onduplicate, onremove, onbringback, onleave }: Props = $props();
+  let { film, binned, onadd, onduplicate, onremove, onbringback, onleave, ontake, folded, onfold, shown }: Props =
+    $props();
+  const id = $props.id();
   let back = $state<HTMLButtonElement>();
 
   // Whoever binned it by key has the focus where it was.
@@ -31,20 +40,29 @@
 {/snippet}
 
 <section class="mb-8" aria-label={film.name}>
-  <div class="border-base-content mb-3 flex items-baseline gap-3 border-b-2 pb-1">
-    <h2 class="text-lg">{film.name}</h2>
+  <div class="border-base-content mb-3 flex flex-wrap items-baseline gap-x-3 border-b-2 pb-1">
+    <h2 class="text-lg">
+      <button class="min-h-6 text-left hover:underline" aria-expanded={!folded} aria-controls={id} onclick={onfold}>
+        <span aria-hidden="true" class="inline-block w-4">{folded ? '+' : '–'}</span>{film.name}
+      </button>
+    </h2>
     <span class="text-quiet text-sm">
       {film.rigs.length}
       {film.rigs.length === 1 ? 'rig' : 'rigs'}{film.demo ? ' · made up, to look round in' : ''}
     </span>
-    <button class="btn btn-xs btn-ghost ml-auto" onclick={onadd}>
+    {#if ontake}
+      <button class="btn btn-xs btn-ghost ml-auto" onclick={ontake}
+        >Take it away<span class="sr-only">: {film.name}</span></button
+      >
+    {/if}
+    <button class="btn btn-xs btn-ghost {ontake ? '' : 'ml-auto'}" onclick={onadd}>
       Add a rig here<span class="sr-only">: {film.name}</span>
     </button>
   </div>
-  <ul class="grid grid-cols-1 gap-4 sm:grid-cols-2 lg:grid-cols-3">
+  <ul {id} class="grid grid-cols-1 gap-4 sm:grid-cols-2 lg:grid-cols-3" hidden={folded}>
     {#each film.rigs as rig, i (rig.id)}
       {#if binned?.index === i}{@render gone()}{/if}
-      <RigCard {rig} {onduplicate} onremove={() => onremove(rig, i)} />
+      {#if shown(rig)}<RigCard {rig} {onduplicate} onremove={() => onremove(rig, i)} />{/if}
     {/each}
     {#if binned && binned.index >= film.rigs.length}{@render gone()}{/if}
     {#each film.unreadable as rig (rig.id)}
