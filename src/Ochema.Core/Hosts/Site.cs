@@ -30,7 +30,7 @@ public sealed record Site
     public double Liner { get; init; }
 
     /// <summary>Catalogue id of the material.</summary>
-    [StockChoice("Panel material", "materials", HowTo = "a magnet sticks to steel only",
+    [StockChoice("Made of", "materials", HowTo = "a magnet sticks to steel only",
         Only = "steel-body,al-body,composite-body,glass,steel-s235,steel-1018,stainless-304,al-6061-t6,abs,pine,living-wood,earth,carbon-tube")]
     public required string Material { get; init; }
 

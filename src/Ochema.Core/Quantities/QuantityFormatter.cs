@@ -12,7 +12,7 @@ public static class QuantityFormatter
             return Drills.Name(si, system);
         var d = Units.For(dimension, system);
         var v = si / d.Factor - d.Offset;
-        var text = Math.Abs(v) < d.SmallBelow ? Small(v, d.SmallDigits, system) : d.Fraction && fractions ? Sixteenths(v) : Decimal(v, d.Digits);
+        var text = Math.Abs(v) < d.SmallBelow ? Small(v, d.SmallDigits, d.Fraction) : d.Fraction && fractions ? Sixteenths(v) : Decimal(v, d.Digits);
         return d.Symbol.Length == 0 ? text : $"{text} {d.Symbol}";
     }
 
@@ -29,10 +29,10 @@ public static class QuantityFormatter
     }
 
     /// <summary>Fine sizes: inches keep their thousandths (0.75 mm is 0.030 in), millimetres only what says something.</summary>
-    private static string Small(double v, int digits, UnitSystem system)
+    private static string Small(double v, int digits, bool inches)
     {
         var t = Decimal(v, digits);
-        return system == UnitSystem.Inch && v != 0 ? t : t.Contains('.') ? t.TrimEnd('0').TrimEnd('.') : t;
+        return inches && v != 0 ? t : t.Contains('.') ? t.TrimEnd('0').TrimEnd('.') : t;
     }
 
     /// <summary>From five digits on they stand in threes.</summary>
@@ -49,7 +49,8 @@ public static class QuantityFormatter
 
     private static string Decimal(double v, int digits)
     {
-        var r = Math.Round(v, digits, MidpointRounding.AwayFromZero);
+        // Nothing has no sign.
+        var r = Math.Round(v, digits, MidpointRounding.AwayFromZero) is var round && round == 0 ? 0 : round;
         return Grouped(r.ToString("F" + digits, CultureInfo.InvariantCulture).Replace('-', '−'));
     }
 }

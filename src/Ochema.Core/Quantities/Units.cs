@@ -19,6 +19,9 @@ public enum Dimension
     /// <summary>Curing and waiting: hours and days, where <see cref="Time"/> is for exposures.</summary>
     Duration,
     Frequency,
+
+    /// <summary>Pictures a second.</summary>
+    FrameRate,
     Rotation,
     Ratio,
     Factor,
@@ -130,6 +133,7 @@ public static class Units
         new("d", Dimension.Duration, 86400, 0, "d", "day", "days"),
         new("rpm", Dimension.Rotation, 1, 0, "rpm", "1/min", "turns a minute"),
         new("Hz", Dimension.Frequency, 1, 0, "hz"),
+        new("a second", Dimension.FrameRate, 1, 0, "a second", "per second", "fps", "hz"),
         new("%", Dimension.Ratio, 0.01, 0, "%", "percent"),
         new("×", Dimension.Factor, 1, 0, "×", "x"),
         new("", Dimension.Count, 1, 0, "pcs"),
@@ -166,7 +170,8 @@ public static class Units
     [
         .. Both(Dimension.Length, "mm", 0, "in", 3, fraction: true, step: 1, inchStep: 1 / 16.0),
         .. Both(Dimension.Altitude, "m", 0, "ft", 0, step: 50, inchStep: 100),
-        .. Both(Dimension.Mass, "kg", 2, "lb", 2, step: 0.05, inchStep: 0.1),
+        // A screw weighs something too.
+        .. Fine(Dimension.Mass, "kg", "lb", below: 0.02, digits: 3, usual: 2, step: 0.05, inchStep: 0.1),
         .. Both(Dimension.Force, "N", 0, "lbf", 0, step: 10, inchStep: 2),
         .. Both(Dimension.Speed, "km/h", 0, "mph", 0),
         .. Both(Dimension.Temperature, "°C", 0, "°F", 0),
@@ -180,6 +185,7 @@ public static class Units
         new(Dimension.Duration, UnitSystem.Inch, "h", 3600, 0, 0, false, 10, 1, 1),
         .. Both(Dimension.Rotation, "rpm", 0, "rpm", 0, step: 100),
         .. Both(Dimension.Frequency, "Hz", 1, "Hz", 1),
+        .. Fine(Dimension.FrameRate, "a second", "a second", below: 1e6, digits: 3, step: 10),
         .. Both(Dimension.Ratio, "%", 0, "%", 0),
         .. Both(Dimension.Factor, "×", 2, "×", 2, step: 0.05),
         .. Both(Dimension.Count, "", 0, "", 0),
@@ -209,6 +215,11 @@ public static class Units
         var n = name.Trim().ToLowerInvariant();
         return All.FirstOrDefault(u => u.Dimension == d && (u.Names.Contains(n) || string.Equals(u.Symbol, name.Trim(), StringComparison.Ordinal)));
     }
+
+    /// <summary>What keeps its digits where it is small.</summary>
+    private static IEnumerable<DisplayUnit> Fine(
+        Dimension d, string metric, string inch, double below, int digits, int usual = 0, double step = 1, double? inchStep = null) =>
+        Both(d, metric, usual, inch, usual, step: step, inchStep: inchStep).Select(u => u with { SmallBelow = below, SmallDigits = digits });
 
     private static IEnumerable<DisplayUnit> Both(
         Dimension d, string metric, int metricDigits, string inch, int inchDigits, bool fraction = false, double step = 1, double? inchStep = null)

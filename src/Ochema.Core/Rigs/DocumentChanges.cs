@@ -2,6 +2,7 @@ using System.Collections;
 using System.ComponentModel;
 using System.Reflection;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
@@ -49,7 +50,22 @@ public static class DocumentChanges
             foreach (var row in rows)
                 if ((before.Stock ?? new()).Of(list).FirstOrDefault(r => r.Id == row.Id) is { } then && !then.Equals(row))
                     Values($"your {Words.Inside(row.Name)}", then, row, stock, said);
-        return said.Count > 0 || StrictJson.Write(before) == StrictJson.Write(after) ? said : ["a detail"];
+        return said.Count > 0 || StrictJson.Write(before) == StrictJson.Write(after) ? said : Elsewhere(before, after);
+    }
+
+    /// <summary>What differs where nothing above looks: by the name of the field that it is in.</summary>
+    private static List<string> Elsewhere(RigDocument before, RigDocument after)
+    {
+        var (a, b) = (JsonSerializer.SerializeToNode(before, StrictJson.Options)!.AsObject(), JsonSerializer.SerializeToNode(after, StrictJson.Options)!.AsObject());
+        return [.. a.Select(p => p.Key).Union(b.Select(p => p.Key)).Where(k => !JsonNode.DeepEquals(a[k], b[k])).Select(k => k switch
+        {
+            "measured" => "when or how something was measured",
+            "made" => "what is done of it",
+            "bench" => "prices, drawer or tools",
+            "stock" => "a row of your own",
+            "notes" => "the notes",
+            _ => $"something of the {JsonNamingPolicy.KebabCaseLower.ConvertName(k).Replace('-', ' ')}",
+        })];
     }
 
     private static void Part(string name, object? a, object? b, Catalogue stock, List<string> said)

@@ -114,7 +114,7 @@ public sealed record CameraChoice
     [Measure("Tilted up", Dimension.Angle, -1.2, 1.2, HowTo = "below the horizon is negative")]
     public double Tilt { get; init; }
 
-    [Measure("Frames a second", Dimension.Frequency, 10, 250)]
+    [Measure("Frames", Dimension.FrameRate, 10, 250)]
     [OfPicture]
     public double FrameRate { get; init; } = 25;
 

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import { onDestroy } from 'svelte';
+  import { onDestroy, onMount } from 'svelte';
   import { api, ask, ApiError, type Dimension } from '../api/client';
   import { notices } from '../state/notices.svelte';
   import { settings } from '../state/settings.svelte';
+  import { leave, placeOf, takeUp } from '../state/unanswered';
   import { underWay } from './pending';
   import { fill, fromUnit, inUnit, quantity, stepOf } from './quantity';
 
@@ -53,7 +54,18 @@
   let shown = $derived(value == null ? '' : quantity(value, dimension));
 
   let gone = false;
-  onDestroy(() => (gone = true));
+  const place = $derived(placeOf(where, label));
+  onDestroy(() => {
+    gone = true;
+    // Left while it asks: it stands there again, and asks again, when the panel comes back.
+    if (editing && error) leave(place, text);
+  });
+  onMount(() => {
+    const typed = takeUp(place);
+    if (typed === undefined) return;
+    [editing, text] = [true, typed];
+    void commit(typed);
+  });
 
   const commit = (typed: string) => underWay(understand(typed));
 
@@ -75,18 +87,21 @@
       error = r.error ?? r.question ?? '';
       suggestions = r.suggestions ?? [];
       doubted = r.question && r.value != null ? { value: r.value, where: belongs } : null;
-      if (error || r.value == null) return lost(name, typed);
+      if (error || r.value == null) return lost(name, typed, belongs);
       take(r.value, belongs);
       return stop();
     } catch (e) {
       error = e instanceof ApiError ? e.message : 'That was not understood.';
-      return lost(name, typed);
+      return lost(name, typed, belongs);
     }
   }
 
   /** A text that could not be taken is not lost without a word when its field is gone. */
-  function lost(name: string, typed: string) {
-    if (gone) notices.say(`${name}: “${typed}” was not taken. ${error}`);
+  function lost(name: string, typed: string, belongs: string) {
+    if (gone) {
+      leave(placeOf(belongs, name), typed);
+      notices.say(`${name}: “${typed}” was not taken. ${error}`);
+    }
     return false;
   }
 

@@ -41,10 +41,16 @@ export function number(si: number, dimension: Dimension) {
   const v = inUnit(si, dimension);
   if (Math.abs(v) < u.smallBelow) {
     // Fine sizes in inches keep their thousandths: 0.75 mm is 0.030 in.
-    const text = v.toFixed(u.smallDigits);
-    return (u.system === 'inch' && v !== 0 ? text : `${+text}`).replace('-', '−');
+    const text = fixed(v, u.smallDigits);
+    return u.fraction && v !== 0 ? text : text.replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '');
   }
-  return u.fraction && settings.fractions ? sixteenths(v) : grouped(v.toFixed(u.digits).replace('-', '−'));
+  return u.fraction && settings.fractions ? sixteenths(v) : grouped(fixed(v, u.digits));
+}
+
+/** So many digits with the sign of print; nothing has no sign. */
+function fixed(v: number, digits: number) {
+  const text = v.toFixed(digits);
+  return /[1-9]/.test(text) ? text.replace('-', '−') : text.replace('-', '');
 }
 
 /** From five digits on they stand in threes. */

@@ -3,6 +3,7 @@
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
   import { getSession } from '../state/session.svelte';
+  import Waiting from '../parts/Waiting.svelte';
   import ChangeRow from './ChangeRow.svelte';
 
   interface Props {
@@ -34,7 +35,7 @@
   {#if late.problem}
     <p class="text-lets-go text-sm">{late.problem}</p>
   {:else if !late.value}
-    <p class="text-quiet text-sm" aria-busy="true">Trying the others …</p>
+    <Waiting text="Trying the others" />
   {:else}
     <ul>
       {#each lead ? late.value.filter((c) => c.why !== 'refused' && c.why !== 'moves') : late.value as c (c.id)}<ChangeRow

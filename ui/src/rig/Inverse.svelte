@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '../parts/Waiting.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { percent, quantity } from '../parts/quantity';
   import { Late } from '../state/late.svelte';
@@ -36,7 +37,7 @@
     {#if late.problem}
       <p class="text-lets-go text-sm">{late.problem}</p>
     {:else if !late.value}
-      <p class="text-quiet text-sm" aria-busy="true">Trying sizes …</p>
+      <Waiting text="Trying sizes" />
     {:else}
       <ul class="text-sm">
         {#each late.value as a (a.id)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '../parts/Waiting.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { fill, limitText } from '../parts/quantity';
   import { changeText } from '../parts/verdict';
@@ -48,7 +49,7 @@
   {#if late.problem}
     <p class="text-lets-go text-sm">{late.problem}</p>
   {:else if !late.value}
-    <p class="text-quiet text-sm" aria-busy="true">Trying the closed points …</p>
+    <Waiting text="Trying the closed points" />
   {:else}
     <ul>
       {#each late.value as e (e.anchor)}

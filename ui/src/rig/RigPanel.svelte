@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '../parts/Waiting.svelte';
   import { capital, fill, percent, quantity, uncapital, words } from '../parts/quantity';
   import { getSession } from '../state/session.svelte';
   import { sharpWords } from '../shake/words';
@@ -31,7 +32,7 @@
 <h2 class="text-lg leading-tight">What to change</h2>
 <p class="text-quiet mt-0.5 text-sm">Single changes, tried on this rig. Click to take one; undo takes it back.</p>
 {#if !session.advice}
-  <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying changes …</p>
+  <Waiting text="Trying changes" />
 {:else}
   <ul class="mt-1" class:stale={session.adviceFor !== session.doc}>
     {#each session.advice as c (c.id)}<ChangeRow change={c} stale={session.adviceFor !== session.doc} />{:else}
@@ -77,7 +78,13 @@
 <ul class="text-sm">
   {#each report.retentions as r (r.piece)}
     <li>
-      <b class={r.has < r.needs ? 'word-lets-go' : 'word-holds'}>{r.has} of {r.needs}</b>
+      <b class={r.has < r.needs ? 'word-lets-go' : 'word-holds'}
+        >{r.has < r.needs
+          ? `${r.has} of the ${r.needs} needed`
+          : r.has > r.needs
+            ? `${r.has}, ${r.needs} needed`
+            : `${r.has}, as needed`}</b
+      >
       {r.piece}: {r.by.join(', ') || 'nothing'}{#if r.single && r.by.length}; <b>a single point</b>, caught by {r.caughtBy}{/if}
       {#each r.notCounted as why (why)}<span class="block">Not counted: {fill(why)}.</span>{/each}
       {#if r.has < r.needs && r.add}<span class="block font-semibold">{capital(fill(r.add))}.</span>{/if}

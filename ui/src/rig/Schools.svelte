@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '../parts/Waiting.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { difference, limitText, quantity } from '../parts/quantity';
   import { changeText } from '../parts/verdict';
@@ -23,7 +24,7 @@
 {#if late.problem}
   <p class="text-lets-go text-sm" role="alert">{late.problem}</p>
 {:else if !late.value}
-  <p class="text-quiet mt-2 text-sm" aria-busy="true">Trying both ways …</p>
+  <Waiting text="Trying both ways" />
 {:else}
   {#each late.value as s (s.id)}
     <section class="mt-4" class:stale={late.of !== session.doc} aria-label={s.question}>

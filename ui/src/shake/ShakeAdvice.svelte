@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Waiting from '../parts/Waiting.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
@@ -23,7 +24,7 @@
 {#if late.problem}
   <p class="text-lets-go text-sm" role="alert">{late.problem}</p>
 {:else if !late.value}
-  <p class="text-quiet text-sm" aria-busy="true">Trying changes …</p>
+  <Waiting text="Trying changes" />
 {:else}
   <table class="mt-1 w-full text-sm" class:stale={late.of !== session.doc}>
     <thead>

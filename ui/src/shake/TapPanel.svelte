@@ -33,9 +33,10 @@
     accelerationUnit?: Schemas['LogAcceleration'],
   ) =>
     guard(async () => {
-      const query = new URLSearchParams();
-      if (timeUnit) query.set('timeUnit', timeUnit);
-      if (accelerationUnit) query.set('accelerationUnit', accelerationUnit);
+      const query = Object.entries({ timeUnit, accelerationUnit })
+        .filter(([, unit]) => unit)
+        .map(([name, unit]) => `${name}=${unit}`)
+        .join('&');
       under = new AbortController();
       sent = 0;
       try {
