@@ -36,6 +36,36 @@ public class EngineTests
         Assert.Empty(engine.Orders(20, 0));
     }
 
+    [Theory] // from the one to the other, whichever is more; from standing still everything up to it
+    [InlineData(3000.0, 5000.0, 100, 166.6667)]
+    [InlineData(5000.0, 3000.0, 100, 166.6667)]
+    [InlineData(0.0, 3000.0, 1, 100)]
+    [InlineData(3000.0, 0.0, 1, 100)]
+    [InlineData(3000.0, null, 100, 100)]
+    [InlineData(null, 1.0, 0.03333, 26.6667)] // idle at 800, and down to one turn a minute
+    public void ARangeOfRevolutionsIsOneWhicheverEndIsNamedFirst(double? rpm, double? rpmTo, double from, double to)
+    {
+        var (shake, highest) = RoadHost.Steady(0, rpm, rpmTo).Single(s => s.Shake.Id == "engine");
+        Near.Share(from, shake.Frequency, 1e-3);
+        Near.Share(to, highest, 1e-3);
+    }
+
+    [Fact] // it can never be less than at either end of the range, nor than at a mode between
+    public void TheWorstOfARangeIsAtLeastThatOfItsEnds()
+    {
+        foreach (var (one, other) in new[] { (2000.0, 6000.0), (6000.0, 2000.0), (0, 6000), (1, 700) })
+            foreach (var frequency in new[] { 5.0, 50, 90, 180, 400 })
+            {
+                var whole = RoadHost.Worst(frequency, 0.03, one, other);
+                Assert.True(double.IsFinite(whole));
+                Assert.True(whole >= RoadHost.Worst(frequency, 0.03, one) - 1e-15 && whole >= RoadHost.Worst(frequency, 0.03, other) - 1e-15);
+                Near.Share(whole, RoadHost.Worst(frequency, 0.03, other, one), 1e-12);
+            }
+    }
+
+    /// <summary>Four cylinders, idling at 800.</summary>
+    private static ShakeProfile RoadHost => HostLibrary.Find("estate")!.Shake;
+
     [Fact] // at resonance a steady tremble moves a mode by A/(2ζω²); far below it by A/ω²
     public void TheWorstTrembleIsAtResonanceWhereTheRevolutionsReachIt()
     {

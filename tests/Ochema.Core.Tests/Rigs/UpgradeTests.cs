@@ -50,6 +50,24 @@ public class UpgradeTests
         Assert.Equal("site.calibratedOn", Assert.Throws<DocumentException>(() => RigReader.Read(rig.ToJsonString(), Stock)).Path);
     }
 
+    [Theory] // as written by earlier versions of the same schema
+    [InlineData("table-gooseneck", "site", "form", "edge", "standing-edge")]
+    [InlineData("rope-one", "tethers", "anchor", "safety-rope", "slack-rope")]
+    public void PlacesAndPointsOfEarlierNamesAreFound(string recipe, string of, string field, string was, string now)
+    {
+        var old = JsonNode.Parse(StrictJson.Write(RigFiles.Named(recipe)))!.AsObject();
+        var at = of == "site" ? old["site"]!.AsObject()
+            : new[] { old["tether"], old["tethers"]?.AsArray().FirstOrDefault(t => (string?)t?["to"]?["anchor"] == now) }
+                .Select(t => t?["to"]?.AsObject()).First(t => (string?)t?["anchor"] == now)!;
+        Assert.Equal(now, (string)at[field]!);
+        at[field] = was;
+        Assert.Equal(StrictJson.Write(RigFiles.Named(recipe)), StrictJson.Write(RigReader.Read(old.ToJsonString(), Stock)));
+        // Only where it was called so: elsewhere it is still a mistake.
+        var other = Old("1-bonnet-close-up");
+        (other["schema"], other["site"]!["form"]) = (2, "edge");
+        Assert.Equal("site.form", Assert.Throws<DocumentException>(() => RigReader.Read(other.ToJsonString(), Stock)).Path);
+    }
+
     [Theory]
     [InlineData(0)]
     [InlineData(3)]

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { verdictWord } from '../parts/verdict';
   import { onMount } from 'svelte';
   import { number, quantity } from '../parts/quantity';
   import { SceneView, type DragTo, type Label } from '../scene/view';
@@ -127,7 +128,9 @@
 <div
   class="absolute inset-0 overflow-hidden"
   role="application"
-  aria-label="The rig on its host. Drag its feet, or select a row and use the arrow keys."
+  aria-label="{session.doc.name} on its host: {session.unanswered || !session.report
+    ? 'being worked out'
+    : verdictWord(session.report.verdict)}. Drag its feet, or select a row and use the arrow keys."
   tabindex="0"
   data-scene={view ? 'ready' : ''}
   onkeydown={keys}

@@ -251,7 +251,9 @@
               ? 'hold point: nothing goes on before it is right · '
               : ''}{step.called}
           </p>
-          <h2 class="max-w-[40rem] text-3xl leading-tight" data-title>{fill(step.title)}</h2>
+          <h2 id="answer" tabindex="-1" class="max-w-[40rem] text-3xl leading-tight outline-none" data-title>
+            {fill(step.title)}
+          </h2>
           <p class="mt-2 max-w-[38rem] text-lg leading-snug">{fill(step.how)}</p>
           {#if step.isOutdated}
             <Outdated

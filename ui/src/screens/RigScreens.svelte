@@ -77,7 +77,11 @@
   }
 </script>
 
-<svelte:window onkeydown={keys} onfocus={() => void session.catchUp()} />
+<svelte:window
+  onkeydown={keys}
+  onfocus={() => void session.catchUp()}
+  onpagehide={() => session.doc && session.remember()}
+/>
 <svelte:document onvisibilitychange={() => !document.hidden && void session.catchUp()} />
 
 <button

@@ -51,7 +51,9 @@
       aria-label="The picture"
     >
       <p
-        class="text-2xl leading-tight font-bold"
+        id="answer"
+        tabindex="-1"
+        class="text-2xl leading-tight font-bold outline-none"
         class:stale={late.of !== session.doc}
         aria-live="polite"
         data-sharp={report.picture.word}

@@ -98,3 +98,32 @@ export async function findUnsaved<T>(rig: string): Promise<Unsaved<T> | null> {
   }
   return null;
 }
+
+/** Changes that can be undone and done again, and when they were left. */
+export type History<T> = { at: number; doc: T; past: T[]; future: T[] };
+
+/** Longest that a window remembers what it could undo, ms. */
+const REMEMBERED = 3600_000;
+
+/** What is undone is of one window: it survives a reload, not the window. */
+export function keepHistory<T>(rig: string, history: History<T>): void {
+  // As far back as there is room for.
+  for (let past = history.past.slice(-40); ; past = past.slice(Math.ceil(past.length / 2))) {
+    try {
+      sessionStorage.setItem('ochema.undo.' + rig, JSON.stringify({ ...history, past }));
+      return;
+    } catch {
+      if (past.length === 0) return;
+    }
+  }
+}
+
+/** What this window could undo of a rig within the hour; null where it has forgotten. */
+export function findHistory<T>(rig: string): History<T> | null {
+  try {
+    const found = JSON.parse(sessionStorage.getItem('ochema.undo.' + rig) ?? 'null') as History<T> | null;
+    return found && Date.now() - found.at < REMEMBERED ? found : null;
+  } catch {
+    return null;
+  }
+}

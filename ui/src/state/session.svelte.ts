@@ -3,7 +3,7 @@ import { catalogue } from './catalogue.svelte';
 import { alike, carried, down, newerOnShelf, steps, today, valueAt, type Node, type OwnRow } from './document';
 import { shelf, withShelf } from './shelf.svelte';
 import { notices } from './notices.svelte';
-import { findUnsaved, remove, unsavedKey, write } from './kept';
+import { findHistory, findUnsaved, keepHistory, remove, unsavedKey, write } from './kept';
 import { api, ApiError, ask, type Change, type Report, type RigDocument } from '../api/client';
 
 const ASSESS_ADVICE_AFTER = 500;
@@ -144,6 +144,9 @@ export class RigSession {
       if (kept.version === rig.version) this.later('save', SAVE_AFTER, () => this.save());
       else this.saveState = 'conflict';
     }
+    const before = findHistory<RigDocument>(this.id);
+    // Of another rig than the one that stands here it would undo somebody else's change.
+    if (before && alike(before.doc, this.doc)) [this.past, this.future] = [before.past, before.future];
     await this.assess(this.doc);
     const left = this.problem;
     if (kept && left && !left.again) {
@@ -481,7 +484,14 @@ export class RigSession {
     await this.assess(this.doc);
   }
 
+  /** The window is left, or reloaded: what can be undone here can be undone then. */
+  remember() {
+    if (this.past.length || this.future.length)
+      keepHistory(this.id, { at: Date.now(), doc: this.doc, past: this.past, future: this.future });
+  }
+
   close() {
+    this.remember();
     this.closed = true;
     for (const t of Object.values(this.timers)) clearTimeout(t);
     leaving[this.id] = this.save();
