@@ -183,5 +183,5 @@ public static class TemplateFiles
     private static string Printed(string text) => PlainText.Printable(QuantityText.Print(text, UnitSystem.Metric));
 
     /// <summary>R12 knows ASCII only: other letters are written in these.</summary>
-    private static string Plain(string text) => text.Transliterate();
+    private static string Plain(string text) => text.Replace('×', 'x').Transliterate();
 }
