@@ -5,12 +5,16 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>The bin in the yard, and a rig that cannot be read among those that can.</summary>
-public sealed class BinPageTests : IDisposable
+public sealed class BinPageTests : IClassFixture<SharedBrowser>
 {
     private const string Helmet = "demo-5-courier-helmet";
-    private readonly Browser browser = new();
+    private readonly Browser browser;
 
-    public void Dispose() => browser.Dispose();
+    public BinPageTests(SharedBrowser shared)
+    {
+        browser = shared.Browser;
+        browser.Reset();
+    }
 
     private int Cards(string id) => browser.Driver.FindElements(By.CssSelector($"[data-rig='{id}']")).Count;
 

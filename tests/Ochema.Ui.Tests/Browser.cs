@@ -1,6 +1,9 @@
 using System.Diagnostics;
 using System.Net;
+using System.Net.Http.Json;
 using System.Net.Sockets;
+using System.Text.Json.Nodes;
+using Microsoft.Data.Sqlite;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 
@@ -94,6 +97,30 @@ public sealed class Browser : IDisposable
         Driver.ExecuteScript("document.head.append(Object.assign(document.createElement('style'), { textContent: '* { transition: none !important }' }))");
         Driver.ExecuteScript(File.ReadAllText(Path.Combine(Root, "ui/node_modules/axe-core/axe.min.js")));
         return (string)Driver.ExecuteAsyncScript("const done = arguments[0]; axe.run().then(r => done(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | ')).join('\\n')))")!;
+    }
+
+    /// <summary>As it was at the start: the demo film as it ships and nothing else, a page that remembers nothing. Cheaper than a server and a browser of one's own.</summary>
+    public void Reset()
+    {
+        Driver.Navigate().GoToUrl("about:blank");
+        Driver.ExecuteCdpCommand("Storage.clearDataForOrigin", new() { ["origin"] = Address.TrimEnd('/'), ["storageTypes"] = "all" });
+        Driver.ExecuteCdpCommand("Emulation.clearDeviceMetricsOverride", []);
+        Driver.ClearNetworkConditions();
+        using var client = new HttpClient { BaseAddress = new Uri(Address) };
+        foreach (var row in client.GetFromJsonAsync<JsonArray>("api/shelf").Result!)
+        {
+            using var take = new HttpRequestMessage(HttpMethod.Delete, $"api/shelf/{row!["list"]}/{row["id"]}");
+            take.Headers.TryAddWithoutValidation("If-Match", $"\"{row["version"]}\"");
+            client.Send(take).EnsureSuccessStatusCode();
+        }
+        using (var file = new SqliteConnection($"Data Source={Path.Combine(data, "ochema.db")};Pooling=False"))
+        {
+            file.Open();
+            using var clear = file.CreateCommand();
+            clear.CommandText = "DELETE FROM Versions; DELETE FROM Rigs; DELETE FROM Films;";
+            clear.ExecuteNonQuery();
+        }
+        client.PostAsync("api/films/demo", null).Result.EnsureSuccessStatusCode();
     }
 
     public static T Until<T>(string what, Func<T?> probe, int seconds = 20)

@@ -5,12 +5,16 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>A joint as it was built: something put between, a layer measured, a head sunk.</summary>
-public sealed class JointTests : IDisposable
+public sealed class JointTests : IClassFixture<SharedBrowser>
 {
     private const string Rig = "demo-3-roof-road-ahead";
-    private readonly Browser browser = new();
+    private readonly Browser browser;
 
-    public void Dispose() => browser.Dispose();
+    public JointTests(SharedBrowser shared)
+    {
+        browser = shared.Browser;
+        browser.Reset();
+    }
 
     private JsonNode? Choice()
     {

@@ -5,12 +5,16 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>A magnet of one's own: from the drawer of a rig to the shelf, into the rig, changed there, taken over.</summary>
-public sealed class ShelfTests : IDisposable
+public sealed class ShelfTests : IClassFixture<SharedBrowser>
 {
     private const string Rig = "demo-3-roof-road-ahead";
-    private readonly Browser browser = new();
+    private readonly Browser browser;
 
-    public void Dispose() => browser.Dispose();
+    public ShelfTests(SharedBrowser shared)
+    {
+        browser = shared.Browser;
+        browser.Reset();
+    }
 
     private JsonNode Get(string path)
     {

@@ -4,11 +4,15 @@ using OpenQA.Selenium.Interactions;
 namespace Ochema.Ui.Tests;
 
 /// <summary>What a user does, in the browser, on the real server.</summary>
-public sealed class StoryTests : IDisposable
+public sealed class StoryTests : IClassFixture<SharedBrowser>
 {
-    private readonly Browser browser = new();
+    private readonly Browser browser;
 
-    public void Dispose() => browser.Dispose();
+    public StoryTests(SharedBrowser shared)
+    {
+        browser = shared.Browser;
+        browser.Reset();
+    }
 
     private string Verdict => browser.Find("[data-verdict]").Text;
 

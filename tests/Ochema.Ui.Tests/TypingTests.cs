@@ -7,12 +7,16 @@ using OpenQA.Selenium.Chromium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>A typed value lands where it was typed, whatever is clicked next; one that is not understood is not lost without a word.</summary>
-public sealed class TypingTests : IDisposable
+public sealed class TypingTests : IClassFixture<SharedBrowser>
 {
     private const string Rig = "demo-2-bonnet-close-up-braced";
-    private readonly Browser browser = new();
+    private readonly Browser browser;
 
-    public void Dispose() => browser.Dispose();
+    public TypingTests(SharedBrowser shared)
+    {
+        browser = shared.Browser;
+        browser.Reset();
+    }
 
     private void Saved() => Browser.Until("saving", () => browser.Driver.FindElements(By.CssSelector("[data-save=saved]")).Count > 0);
 
