@@ -1,8 +1,6 @@
-using System.Text.Json.Nodes;
 using Ochema.Core.Kinds;
 using Ochema.Core.Making;
 using Ochema.Core.Quantities;
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Data;
 using Ochema.Paper;

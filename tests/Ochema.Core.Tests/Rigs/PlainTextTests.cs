@@ -1,7 +1,5 @@
 using Ochema.Core.Json;
 using Ochema.Core.Making;
-using Ochema.Core.Kinds;
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
