@@ -71,7 +71,8 @@ internal static class RigFigure
             flow.Page.Text(x - flow.Page.Width($"{n}", Sheet.Small, true) / 2, y + 1.1, $"{n}", Sheet.Small, bold: true);
             // Its parts, those that are drawn in no shape left out: screws and what is used up.
             var names = report.Parts.Where(p => p.Station == station
-                && (p.Sort != PieceSort.Bought || (p.Mass > 0 && p.Aisle != Core.Stock.Aisle.Screws))).Select(p => Sheet.Printed(p.Name, units)).Distinct().ToList();
+                && (p.Sort != PieceSort.Bought || (p.Mass > 0 && p.Aisle != Core.Stock.Aisle.Screws)))
+                .Select(p => Sheet.Printed(p.Name, units)).Distinct().ToList();
             foreach (var (text, i) in flow.Page.Wrap(string.Join("; ", names), flow.Width * (1 - Share) - 8, Sheet.Small).Take(4).Select((t, i) => (t, i)))
             {
                 if (at > top + Height)

@@ -29,8 +29,10 @@ public sealed class HostileRequestsTests : IDisposable
 
     private static readonly string[] Texts =
     [
-        "", " ", "x", "demo-3-roof-road-ahead", "demo-1-bonnet-close-up", "a\nb", "a\ufffeb", "\ud800", "=1+1", "../../etc/passwd", "%00", "'; drop table Rigs; --",
-        "<script>alert(1)</script>", new('x', 5000), "cup-115", "own-x", "base", "base-hold", "2026-01-01", "2026-01-01T00:00:00Z", "999 km/h", "1e309", "NaN", "\u202etxt",
+        "", " ", "x", "demo-3-roof-road-ahead", "demo-1-bonnet-close-up", "a\nb", "a\ufffeb", "\ud800", "=1+1", "../../etc/passwd", "%00",
+        "'; drop table Rigs; --",
+        "<script>alert(1)</script>", new('x', 5000), "cup-115", "own-x", "base", "base-hold", "2026-01-01", "2026-01-01T00:00:00Z", "999 km/h", "1e309",
+        "NaN", "\u202etxt",
         "metric", "inch", "plan", "svg", "dxf", "stl", "speed", "length",
     ];
 
@@ -50,7 +52,8 @@ public sealed class HostileRequestsTests : IDisposable
     {
         var description = (await host.Get("/api/openapi.json")).AsObject();
         schemas = description["components"]!["schemas"]!.AsObject();
-        var all = description["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject().Select(m => (Path: p.Key, Method: m.Key, Of: m.Value!.AsObject()))).ToList();
+        var all = description["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject()
+            .Select(m => (Path: p.Key, Method: m.Key, Of: m.Value!.AsObject()))).ToList();
         var count = int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_GENERATED"), CultureInfo.InvariantCulture, out var n) ? 2 * n : Usual;
         var (seen, told) = (new Dictionary<HttpStatusCode, int>(), new HashSet<string>());
         for (var i = 0; i < count; i++)
@@ -90,7 +93,7 @@ public sealed class HostileRequestsTests : IDisposable
         {
             var (name, schema) = ((string)p!["name"]!, p["schema"]!.AsObject());
             if ((string)p["in"]! == "path")
-                path = path.Replace("{" + name + "}", Uri.EscapeDataString(Whole(Segment(name, schema))), StringComparison.Ordinal);
+                path = path.Replace("{" + name + "}", Uri.EscapeDataString(Whole(Segment(name))), StringComparison.Ordinal);
             else if (random.Next(3) > 0)
                 query.Add($"{name}={Uri.EscapeDataString(Whole(Parameter(schema)))}");
         }
@@ -114,8 +117,9 @@ public sealed class HostileRequestsTests : IDisposable
     /// <summary>A text that an address can carry.</summary>
     private static string Whole(string text) => text.Contains('\ud800') ? "x" : text;
 
-    private string Segment(string name, JsonObject schema) => name == "number" ? Pick("1", "0", "-1", "2", "99999999999", "x")
-        : name == "list" ? Pick("cups", "magnets", "nothing", "cameras") : Pick("demo-2-bonnet-close-up-braced", "hatchback", "own-x", Pick(Texts) is { Length: > 0 } t ? t : "x");
+    private string Segment(string name) => name == "number" ? Pick("1", "0", "-1", "2", "99999999999", "x")
+        : name == "list" ? Pick("cups", "magnets", "nothing", "cameras")
+        : Pick("demo-2-bonnet-close-up-braced", "hatchback", "own-x", Pick(Texts) is { Length: > 0 } t ? t : "x");
 
     private string Parameter(JsonObject schema) => random.Next(3) == 0 ? Pick(Texts) : Types(schema).FirstOrDefault() switch
     {
@@ -160,7 +164,8 @@ public sealed class HostileRequestsTests : IDisposable
         return Types(schema).FirstOrDefault() switch
         {
             "object" => Object(schema, depth),
-            "array" when depth < 6 => new JsonArray([.. Enumerable.Range(0, random.Next(4)).Select(_ => Value(schema["items"]?.AsObject() ?? [], depth + 1, true))]),
+            "array" when depth < 6 => new JsonArray([.. Enumerable.Range(0, random.Next(4)).Select(_ =>
+                Value(schema["items"]?.AsObject() ?? [], depth + 1, true))]),
             "array" => new JsonArray(),
             "string" => Pick(Texts),
             "boolean" => random.Next(2) == 0,

@@ -56,7 +56,8 @@ public static class DocumentChanges
     /// <summary>What differs where nothing above looks: by the name of the field that it is in.</summary>
     private static List<string> Elsewhere(RigDocument before, RigDocument after)
     {
-        var (a, b) = (JsonSerializer.SerializeToNode(before, StrictJson.Options)!.AsObject(), JsonSerializer.SerializeToNode(after, StrictJson.Options)!.AsObject());
+        var a = JsonSerializer.SerializeToNode(before, StrictJson.Options)!.AsObject();
+        var b = JsonSerializer.SerializeToNode(after, StrictJson.Options)!.AsObject();
         return [.. a.Select(p => p.Key).Union(b.Select(p => p.Key)).Where(k => !JsonNode.DeepEquals(a[k], b[k])).Select(k => k switch
         {
             "measured" => "when or how something was measured",

@@ -137,7 +137,9 @@ public static class GoalSearch
     /// <summary>Farther than any load, as the logarithm of a use: it moves freely, or is refused by name.</summary>
     private const double NoRig = 20;
 
-    /// <summary>One of the things that have to keep a piece counts as a use that is too high by two thirds, e^0.5 (judgement: it ranks, it decides nothing).</summary>
+    /// <summary>
+    /// One of the things that have to keep a piece counts as a use that is too high by two thirds, e^0.5 (judgement: it ranks, it decides nothing).
+    /// </summary>
     private const double Unkept = 0.5;
 
     private static double Loads(Judged judged) => judged.Verdict switch

@@ -27,7 +27,9 @@ internal static class NaturalModes
         return Subspace(k, factor, m, count) ?? Dense(k, m, count);
     }
 
-    /// <summary>By Lanczos' method, asked again for those that coincide with what was found until as many are there as there are; null where that fails.</summary>
+    /// <summary>
+    /// By Lanczos' method, asked again for those that coincide with what was found until as many are there as there are; null where that fails.
+    /// </summary>
     internal static (double[] Omega2, double[][] Shapes)? Found(EnvelopeMatrix k, EnvelopeMatrix factor, EnvelopeMatrix m, int count)
     {
         if (Lanczos.Lowest(factor, m, count) is not { } found)
@@ -140,7 +142,9 @@ internal static class NaturalModes
 
     private static bool NoneMissed(EnvelopeMatrix k, EnvelopeMatrix m, double[] omega2) => Missed(k, m, omega2) == 0;
 
-    /// <summary>How many modes there are below the last gap among those that were found, beyond these (a Sturm count); null where it cannot be counted.</summary>
+    /// <summary>
+    /// How many modes there are below the last gap among those that were found, beyond these (a Sturm count); null where it cannot be counted.
+    /// </summary>
     private static int? Missed(EnvelopeMatrix k, EnvelopeMatrix m, double[] omega2)
     {
         if (omega2.Length == 0)

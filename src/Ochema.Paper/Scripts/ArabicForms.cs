@@ -37,8 +37,13 @@ internal static class ArabicForms
             }
             var before = Neighbour(letters, i, -1) is { } b && JoinsOn(b) && forms.Count > Last;
             var after = Neighbour(letters, i, 1) is { } a && JoinsBack(a) && forms.Count > First;
-            var form = (before, after) switch { (true, true) => forms.Count > Between ? Between : Last, (true, false) => Last, (false, true) => First, _ => Alone };
-            shaped.Append(forms[form]);
+            shaped.Append(forms[(before, after) switch
+            {
+                (true, true) => forms.Count > Between ? Between : Last,
+                (true, false) => Last,
+                (false, true) => First,
+                _ => Alone,
+            }]);
         }
         return shaped.ToString();
     }

@@ -74,7 +74,8 @@ internal sealed class PostedLog : IBindableFromHttpContext<PostedLog>, IEndpoint
     }
 
     private static IResult TooLarge() => Problems.Of(413, "Too large",
-        $"Within JSON a log has {Server.LargestRequest >> 20} MB at the most: send it as text/csv, up to {Server.LargestLog >> 20} MB, its units in the query.");
+        $"Within JSON a log has {Server.LargestRequest >> 20} MB at the most: send it as text/csv, up to {Server.LargestLog >> 20} MB, its units in the "
+            + "query.");
 
     /// <inheritdoc/>
     public static void PopulateMetadata(ParameterInfo parameter, EndpointBuilder builder) =>

@@ -34,7 +34,8 @@ public sealed class HostileMeasuresTests
     {
         var rig = RigFiles.Named(id);
         var places = Parts.SelectMany(at => Part(rig, at) is { } part
-            ? MeasureReader.Declared(part.GetType()).Where(d => d.Measure is not null && !Bounded.Contains($"{at}.{d.Name}")).Select(d => (At: at, d.Name, Measure: d.Measure!))
+            ? MeasureReader.Declared(part.GetType()).Where(d => d.Measure is not null && !Bounded.Contains($"{at}.{d.Name}"))
+                .Select(d => (At: at, d.Name, Measure: d.Measure!))
             : []).ToList();
         var random = new Random(RecipeLibrary.All.ToList().FindIndex(r => r.Id == id));
         var judged = 0;
@@ -107,7 +108,11 @@ public sealed class HostileMeasuresTests
             {
                 Nodes = nodes,
                 Ropes = ropes,
-                Loads = [.. Enumerable.Range(0, random.Next(0, 4)).Select(_ => new HangLoad(Node()) { M = Any(), F = random.Next(2) == 0 ? [Signed(), Signed(), Signed()] : null })],
+                Loads =
+                [
+                    .. Enumerable.Range(0, random.Next(0, 4)).Select(_ =>
+                        new HangLoad(Node()) { M = Any(), F = random.Next(2) == 0 ? [Signed(), Signed(), Signed()] : null }),
+                ],
                 Wind = random.Next(3) == 0 ? [Signed(), Signed(), Signed()] : null,
             };
             try

@@ -28,7 +28,8 @@ public sealed class PlainTextTests
         Assert.Contains(says, Assert.Throws<DocumentException>(() => PlainText.Name(name, "name")).Reason);
 
     [Fact]
-    public void HalfOfACharacterIsNone() => Assert.Contains("half", Assert.Throws<DocumentException>(() => PlainText.Name("a" + (char)0xD800 + "b", "name")).Reason);
+    public void HalfOfACharacterIsNone() =>
+        Assert.Contains("half", Assert.Throws<DocumentException>(() => PlainText.Name("a" + (char)0xD800 + "b", "name")).Reason);
 
     [Fact]
     public void NotesHaveLines()
