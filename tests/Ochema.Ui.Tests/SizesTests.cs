@@ -69,7 +69,7 @@ public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrows
           for (let a = e; a; a = a.parentElement) {
             const s = getComputedStyle(a);
             if (s.visibility === 'hidden' || +s.opacity < 0.1 || s.display === 'none') return true;
-            if (a !== e && (s.overflowX !== 'visible' || s.overflowY !== 'visible')) {
+            if (s.display !== 'inline' && (s.overflowX !== 'visible' || s.overflowY !== 'visible')) {
               const b = a.getBoundingClientRect();
               if (r.right < b.left + 1 || r.left > b.right - 1 || r.bottom < b.top + 1 || r.top > b.bottom - 1) return true;
             }
@@ -133,6 +133,34 @@ public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrows
         {
             Size(1280, 800);
         }
+    }
+
+    [Theory] // WCAG 2.2, 2.5.8: 24 pixels both ways; links within a sentence, and titles that open their whole card, are as they are
+    [InlineData("", "main")]
+    [InlineData("#/rig/demo-3-roof-road-ahead", "[data-row=base]")]
+    [InlineData("#/rig/demo-3-roof-road-ahead/shake", "[data-sharp]")]
+    [InlineData("#/rig/demo-4-sidecar-face/make", "[data-title]")]
+    [InlineData("#/shelf/cups/cup-115", "dl")]
+    public void WhatIsPressedIsLargeEnough(string hash, string there)
+    {
+        browser.Driver.Navigate().GoToUrl("about:blank");
+        browser.Open(hash);
+        var at = browser.Find(there);
+        if (there.StartsWith("[data-row", StringComparison.Ordinal))
+            at.Click();
+        Browser.Until("rest", () => browser.Driver.FindElements(OpenQA.Selenium.By.CssSelector("aside [aria-busy=true]")).Count == 0);
+        var small = browser.Script<string>("""
+            const small = [];
+            for (const e of document.querySelectorAll('button, a[href], input:not([type=checkbox]), select, summary, [role=radio], [role=slider], [role=tab]')) {
+              if (!e.checkVisibility({ opacityProperty: true, visibilityProperty: true }) || e.closest('.sr-only')) continue;
+              const r = e.getBoundingClientRect();
+              const within = getComputedStyle(e).display === 'inline' && e.parentElement.textContent.trim().length > e.textContent.trim().length + 3;
+              if (r.width && Math.min(r.width, r.height) < 23.5 && !within && getComputedStyle(e, '::after').position !== 'absolute')
+                small.push(`${Math.round(r.width)} × ${Math.round(r.height)} ${e.tagName} ${(e.textContent.trim() || e.ariaLabel || '').slice(0, 30)}`);
+            }
+            return [...new Set(small)].slice(0, 8).join('; ');
+            """);
+        Assert.True(small.Length == 0, small);
     }
 
     [Theory]

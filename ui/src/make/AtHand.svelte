@@ -29,7 +29,9 @@
     <ul>
       {#each open.slice(-4) as s (s.id)}
         <li>
-          <button class="text-left underline decoration-dotted" onclick={() => onselect(s.id)}>{fill(s.title)}</button>
+          <button class="min-h-6 text-left underline decoration-dotted" onclick={() => onselect(s.id)}
+            >{fill(s.title)}</button
+          >
         </li>
       {/each}
       {#if open.length > 4}<li class="text-quiet text-sm">and {open.length - 4} more</li>{/if}

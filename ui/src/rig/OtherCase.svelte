@@ -16,6 +16,6 @@
     {:else if shown.uses[session.selected] != null}this row uses <b>{percent(shown.uses[session.selected]!)}</b>.
     {:else}this row carries nothing.{/if}
     All else in this drawer, changes and workings too, is of the whole rig.
-    <button class="font-semibold underline" onclick={() => (session.letGo = 0)}>Back to it</button>
+    <button class="min-h-6 font-semibold underline" onclick={() => (session.letGo = 0)}>Back to it</button>
   </p>
 {/if}

@@ -52,7 +52,9 @@
 {/snippet}
 <p class="text-sm">
   {@render pixels(report.sharpness)}
-  <a class="font-semibold underline" href="#/rig/{session.id}/shake">Why, and what to do</a>
+  <a class="inline-block min-h-6 leading-6 font-semibold underline" href="#/rig/{session.id}/shake"
+    >Why, and what to do</a
+  >
 </p>
 {#if report.secondSharpness}
   <p class="mt-1 text-sm" data-second-picture>The second camera: {@render pixels(report.secondSharpness)}</p>

@@ -162,8 +162,9 @@
           <ul class="px-2 text-sm" data-notes>
             {#each notes as n (n.id)}
               <li class="mt-1">
-                <button class="text-quiet text-left text-xs underline decoration-dotted" onclick={() => pick(n.id)}
-                  >{fill(n.title)}</button
+                <button
+                  class="text-quiet min-h-6 text-left text-xs underline decoration-dotted"
+                  onclick={() => pick(n.id)}>{fill(n.title)}</button
                 >
                 <p>{n.note}</p>
               </li>

@@ -95,7 +95,9 @@
 >
   <Header>
     {#snippet title()}
-      <a class="hover:underline max-[900px]:hidden compact:hidden" href="#/">{session.filmName || 'Yard'}</a>
+      <a class="inline-block min-h-6 leading-6 hover:underline max-[900px]:hidden compact:hidden" href="#/"
+        >{session.filmName || 'Yard'}</a
+      >
       <span class="text-quiet max-[900px]:hidden compact:hidden">/</span>
       {#if session.doc}
         <input

@@ -65,7 +65,7 @@
   <tr class="border-rule border-b border-dotted {rowId === r.id ? 'bg-base-300' : ''}">
     <td class="py-1 pr-3">
       <a
-        class="block leading-tight hover:underline {rowId === r.id ? 'font-bold' : 'font-semibold'}"
+        class="block py-1 leading-tight hover:underline {rowId === r.id ? 'font-bold' : 'font-semibold'}"
         href={link(list!.id, r.id)}
         aria-current={rowId === r.id ? 'true' : undefined}>{r.name}</a
       >
@@ -83,9 +83,9 @@
 
 <div class="grid h-full min-h-0 grid-rows-[46px_minmax(0,1fr)] max-md:h-auto max-md:grid-rows-[auto_auto]">
   <Header>
-    {#snippet title()}<a href="#/" class="hover:underline">Yard</a><span class="text-quiet">/</span><span
-        class="font-bold">Shelf</span
-      >{/snippet}
+    {#snippet title()}<a href="#/" class="inline-block min-h-6 min-w-6 leading-6 hover:underline">Yard</a><span
+        class="text-quiet">/</span
+      ><span class="font-bold">Shelf</span>{/snippet}
   </Header>
 
   {#if problem && !list}

@@ -38,7 +38,7 @@
         <tr class="border-rule border-t border-dotted align-top">
           <td class="py-1">
             <button
-              class="text-left leading-tight font-semibold hover:underline"
+              class="min-h-6 text-left leading-tight font-semibold hover:underline"
               data-shake-change={c.id}
               disabled={late.of !== session.doc}
               onclick={() => session.change('shake:' + c.id, c.document)}>{c.title}</button
