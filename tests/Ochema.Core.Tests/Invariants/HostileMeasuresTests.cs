@@ -95,6 +95,7 @@ public sealed class HostileMeasuresTests
         var random = new Random(7);
         double Any() => Math.Pow(10, random.Next(-9, 9)) * (random.Next(2) == 0 ? 1 : random.NextDouble() + 0.1);
         double Signed() => random.Next(5) == 0 ? 0 : (random.Next(2) == 0 ? -1 : 1) * Any();
+        var (hung, still) = (0, 0);
         for (var k = 0; k < 60 * Count; k++)
         {
             var n = random.Next(1, 6);
@@ -129,7 +130,10 @@ public sealed class HostileMeasuresTests
             Assert.True(clock.Elapsed < Longest, $"{clock.Elapsed.TotalSeconds:0.0} s over {text}");
             Assert.True(result.Stable || result.Finding is { Length: > 0 }, text);
             Assert.NotEmpty(StrictJson.Write(result));
+            (hung, still) = (hung + 1, still + (result.Stable ? 1 : 0));
         }
+        // Most are nets at all, and some of them hang still, others not.
+        Assert.True(hung > 30 * Count && still > 0 && still < hung, $"{hung} hung, {still} still");
     }
 
     [Fact] // a rope with a carriage, taut to slack, soft to stiff, light to heavy
