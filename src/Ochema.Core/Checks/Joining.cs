@@ -110,9 +110,8 @@ internal static class Joining
         {
             Holes = [.. joints.Select(j => new SheetHole(s.Length / 2, s.Width / 2, s.Layer, j))],
         };
-        b.Parts.Hardware(new(new(station, $"{joint}.{row.Id}"), sized is null ? row.Name : $"{row.Name}, {sized}", 1, mass, row.Price,
-            sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id, Sheet: sheet, Joint: joint));
-        b.PointMass(from.Node, mass);
+        b.Put(new RigPart(new(station, $"{joint}.{row.Id}"), sized is null ? row.Name : $"{row.Name}, {sized}", 1, mass, row.Price,
+            sheet is null ? PieceSort.Bought : PieceSort.Sheet, row.Aisle, row.Id, Sheet: sheet, Joint: joint), from.Node);
     }
 
     /// <summary>Puts the screws, nuts, washers and bush of a joint on the list, and their mass at its nodes.</summary>
@@ -121,9 +120,9 @@ internal static class Joining
         if (joint.Included)
             return;
         var (f, count) = (joint.Thread, Math.Max(joint.Count, joint.Screws));
-        var before = b.Parts.Mass;
+        Hung[] places = [.. at.ToArray().Select(n => new Hung(n))];
         void Add(string piece, string name, double mass, double price, string? row) =>
-            b.Parts.Hardware(new(new(joint.Station, $"{joint.Id}.{piece}"), name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id));
+            b.Put(new RigPart(new(joint.Station, $"{joint.Id}.{piece}"), name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id), places);
         if (joint.Screw is { } screw)
             Add("screw", $"{screw} {f.Name} × {QuantityText.Of(joint.ScrewLength, Dimension.Length)}",
                 Hardware.ScrewMass(f, joint.ScrewLength, !joint.Headless),
@@ -147,8 +146,5 @@ internal static class Joining
             var bush = b.Fitting("bush");
             Add("bush", bush.Name, bush.Mass, bush.Price, bush.Id);
         }
-        var share = (b.Parts.Mass - before) / Math.Max(1, at.Length);
-        foreach (var node in at)
-            b.PointMass(node, share);
     }
 }

@@ -51,7 +51,7 @@ public static class RigAssembly
         Supplies.AddTo(b);
         b.Findings.AddRange(Flung.Findings(b));
         if (Counterweight.Of(b) is { } against)
-            b.Parts.Own(new(StationId.Site, "counterweight"), "Counterweight", against.Mass);
+            b.Beside(Piece.Own(new(StationId.Site, "counterweight"), "Counterweight", against.Mass));
         b.Findings.AddRange(InWash.Findings(b));
         b.Findings.AddRange(Clearance.Findings(b, b.Host));
         if (Clearance.Asks(b, b.Host) is { } asks)
@@ -80,7 +80,7 @@ public static class RigAssembly
                 return top with { Axis = axis, Offers = bolt with { Joint = null } };
             default:
                 var across = b.Fitting("adapter-plate");
-                b.PointMass(top.Node, b.Parts.Bought(new(b.Path.Head, "adapter"), across).Mass);
+                b.Put(Piece.Bought(new(b.Path.Head, "adapter"), across), top.Node);
                 return top with
                 {
                     Axis = axis,

@@ -36,6 +36,9 @@ public sealed record Hold(PartId Id, StationId Station, string Label, SpringInde
 {
     /// <summary>Times its weight with which the rig is caught by what is left when this one goes; 1 where it does not drop.</summary>
     public Func<double> Catches { get; init; } = static () => 1;
+
+    /// <summary>Where its own mass hangs.</summary>
+    public Hung Body { get; init; } = Node;
 }
 
 /// <summary>A strap as it runs.</summary>

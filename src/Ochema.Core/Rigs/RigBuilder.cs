@@ -12,7 +12,7 @@ namespace Ochema.Core.Rigs;
 /// Turns a rig document into a structural model with its checks, parts and drawing: the stations build themselves through it, one
 /// after the other.
 /// </summary>
-public sealed class RigBuilder
+public sealed partial class RigBuilder
 {
     /// <summary>Members more slender than this (length over radius of gyration) are cut, so that they have modes of their own.</summary>
     private const double SlenderFrom = 20;
@@ -325,13 +325,7 @@ public sealed class RigBuilder
         return new(lines.Count - 1);
     }
 
-    public void PointMass(NodeIndex node, double m, Vec3 offset = default, double[]? inertia = null)
-    {
-        if (m > 0)
-            masses.Add(new ModelMass(nodes[node].Id, m) { Offset = offset == Vec3.Zero ? null : offset.ToArray(), I = inertia });
-    }
-
-    /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (it is entered elsewhere).</summary>
+    /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (its piece hangs as a whole).</summary>
     /// <param name="through">A node on it between its ends that something else takes hold of.</param>
     public BeamPiece Beam(StationId station, string id, string label, NodeIndex from, NodeIndex to, Section s, Material m, Vec3 up,
         bool pinned = false, double? density = null, bool windy = true, NodeIndex? through = null)

@@ -25,7 +25,7 @@ internal static class Supplies
     public static void AddTo(RigBuilder b)
     {
         void Add(ScrewJoint of, string row, string what, double quantity) =>
-            b.Parts.Hardware(b.Parts.Supply(new(of.Station, $"{of.Id}-{what}"), b.Fitting(row), quantity) with { Joint = of.Id });
+            b.Beside(Piece.Used(new(of.Station, $"{of.Id}-{what}"), b.Fitting(row), quantity) with { Joint = of.Id }, last: true);
         bool locked = false, glued = b.Parts.Any(p => p.Row == Glue);
         foreach (var joint in b.Joints)
         {
@@ -45,7 +45,7 @@ internal static class Supplies
             glued |= sticks;
         }
         if (IsPainted(b))
-            b.Parts.Hardware(b.Parts.Supply(new(StationId.Rig, "paint"), b.Fitting(Paint), 1));
+            b.Beside(Piece.Used(new(StationId.Rig, "paint"), b.Fitting(Paint)), last: true);
     }
 
     /// <summary>True where something of bare metal is made that shines: bars and sheet.</summary>

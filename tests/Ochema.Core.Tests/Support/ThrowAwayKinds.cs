@@ -28,8 +28,8 @@ public sealed record ThrowAwayBase : BaseKind
 
     public override Mount Build(RigBuilder b)
     {
-        var hold = Standing.Build(b, "brick", Core.Joints.Footprint.Rectangle(0.25, 0.12), 0.06, Brick, 0.065, 1e6, 4000, 0.5);
-        b.Parts.Own(new(StationId.Base, "piece"), "Brick", Brick);
+        var hold = Standing.Build(b, "brick", Core.Joints.Footprint.Rectangle(0.25, 0.12), 0.06, 0.065, 1e6, 4000, 0.5);
+        b.Put(Piece.Own(new(StationId.Base, "piece"), "Brick", Brick), hold.Body);
         b.Shape("brick", StationId.Base, "plate", [b.Point(hold.Node)], [0.25, 0.12, 0.065], hold.Top.Axis, b.Surface.V);
         return hold.Top with { Offers = new StudPort("Bolt", "3-8-16", null) };
     }
@@ -52,7 +52,7 @@ public sealed record ThrowAwayReach : ReachKind
         var top = b.Node(b.Own("broom"), from.Position + Length * from.Axis);
         var stick = b.Beam(reach, b.Own("broom"), "broomstick", from.Node, top, b.Stock.Section(row.Id), wood, Vec3.UnitX);
         b.Checks.Add(new SectionStrength(b, reach, new(b.Own("broom")), "Broomstick bends", stick));
-        b.Parts.Cut(new(reach, "piece"), row, wood, Length);
+        b.Put(Piece.Cut(new(reach, "piece"), row, wood, Length), [stick]);
         b.Shape(b.Own("broom"), reach, "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
         b.StandsOn(from, new(b.Own("broom-screw"), reach, "screw in the broomstick", new TubePort("Broomstick", row),
             b.EndLoad(stick.First), row.Width / 2));

@@ -125,7 +125,7 @@ public sealed record BallArm : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", UBolt);
         var closing = Legs * Threads.Preload(Nuts, thread.MajorDiameter);
         var rail = b.Fitting(Sized("rail-ball"));
-        var hold = ClampParts.Place(b, "base-hold", "rail base", d / 2 + Plate, rail.Mass, Apart / 2);
+        var hold = ClampParts.Place(b, "base-hold", "rail base", d / 2 + Plate, Apart / 2);
         if (!b.HoldsGone)
         {
             var how = $"two U-bolts, four M6 nuts at your torque, K = {Threads.NutFactor}";
@@ -134,7 +134,7 @@ public sealed record BallArm : BaseKind
                 $"{how}; friction {ClampParts.Metal(b):0.00}, judgement{b.Rig.Site.RubsWhy}"));
             b.Checks.Add(new GripPrise(b, hold.Id, "Rail base is prised off", hold.Spring, b.Surface.U, hold.Top.Axis, closing, Apart / 2, how));
         }
-        b.Parts.Bought(new(StationId.Base, "rail-ball"), rail);
+        b.Put(Piece.Bought(new(StationId.Base, "rail-ball"), rail), hold.Body);
         var (grip, arm, stud) = (Holds(b.Stock), b.Fitting(Sized("socket-arm")), b.Fitting(Sized("ball-stud")));
         var away = hold.Top.Axis;
         var side = Math.Abs(away.Z) > 0.5 ? Vec3.UnitX.RotatedAbout(Vec3.UnitZ, Heading) : Vec3.UnitZ.RotatedAbout(away, Heading);
@@ -152,17 +152,14 @@ public sealed record BallArm : BaseKind
         var piece = b.Beam(StationId.Base, "socket-arm", "double socket arm", socket, end, Section.Of(SectionShape.Round, Shells * Ball, Shells * Ball, 0),
             shells, side, density: 0);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("socket-arm"), "Double socket arm bends", piece));
-        b.PointMass(socket, arm.Mass / 2);
-        b.PointMass(end, arm.Mass / 2);
-        b.Parts.Bought(new(StationId.Base, "arm"), arm);
+        b.Put(Piece.Bought(new(StationId.Base, "arm"), arm), [piece], socket, end);
         b.Shape("socket-arm", StationId.Base, "tube", [b.Point(socket), b.Point(end)], [Shells * Ball]);
 
         var upperBall = b.Node("upper-ball", b.Position(end));
         var upper = Joint(b, end, upperBall, "upper-ball", "the upper ball");
         b.StandsOn(new(end, b.Position(end), along, new BallSocketPort("Arm's upper socket", grip, BallHolds)), new("upper-ball", StationId.Base,
             "upper ball", new BallPort("Stud's ball", Ball), f => f.Spring(upper), Ball / 2));
-        b.PointMass(upperBall, stud.Mass);
-        b.Parts.Bought(new(StationId.Base, "stud"), stud);
+        b.Put(Piece.Bought(new(StationId.Base, "stud"), stud), upperBall);
         // The ball is turned until its stud stands upright, or hangs.
         var up = away.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
         var top = ClampParts.Stem(b, new(upperBall, b.Position(upperBall), up), Stands * Ball, Neck * Ball, "stud-ball-neck", "upper ball's neck");

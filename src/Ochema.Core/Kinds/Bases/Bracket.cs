@@ -35,10 +35,12 @@ internal static class Bracket
         var (bar, m) = (b.Stock.Find<SectionRow>("sections", barId), b.Stock.MaterialOf(barId));
         var (width, thickness) = (bar.Width, bar.Height);
         var strip = new Strip(m, width, thickness, row, footLength, leg, bendRadius);
-        var end = Stand(b, foot, id, "Bracket", strip, screw, along.PerpendicularTo(foot.Axis).Normalized());
+        var stood = Stand(b, foot, id, "Bracket", strip, screw, along.PerpendicularTo(foot.Axis).Normalized());
         b.Checks.Add(new BendCracks(StationId.Base, new(id), m, thickness, bendRadius));
-        b.Parts.Strip(new(StationId.Base, "bracket"), Name, strip.Blank(bentTo ?? [], joint, screws, null), bar, m, spare: Spare);
-        return new Mount(end, b.Position(end), foot.Axis,
+        // What is beyond the bolt and round the bend, at the bend.
+        b.Put(Piece.Strip(new(StationId.Base, "bracket"), Name, strip.Blank(bentTo ?? [], joint, screws, null), bar, m, spare: Spare), stood.Beams,
+            stood.Corner);
+        return new Mount(stood.End, b.Position(stood.End), foot.Axis,
             new ThroughPort("Bracket leg", [new("Bracket leg", LayerRole.Clearance, thickness, m.Id, width, Edge: width / 2)], width));
     }
 
@@ -51,8 +53,7 @@ internal static class Bracket
     /// <summary>Foot and leg in the frame. A hole across them weakens both: net width taken as the width less one clearance hole.</summary>
     /// <param name="called">"Bracket".</param>
     /// <param name="direction">The way the foot goes, unit vector.</param>
-    /// <returns>The middle of the hole in the leg.</returns>
-    public static NodeIndex Stand(RigBuilder b, Mount foot, string id, string called, Strip strip, Fastener screw, Vec3 direction)
+    public static Stood Stand(RigBuilder b, Mount foot, string id, string called, Strip strip, Fastener screw, Vec3 direction)
     {
         var section = Section.Rectangle(strip.Width - screw.ClearanceClose, strip.Thickness);
         var corner = b.Node(id + "-corner", foot.Position + (strip.Foot + strip.Corner) * direction);
@@ -61,12 +62,16 @@ internal static class Bracket
         var upright = b.Beam(StationId.Base, id + "-leg", $"{Words.Inside(called)} leg", corner, end, section, strip.Material, direction);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-foot"), $"{called} bends at its bolt", flat));
         b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-leg"), $"{called} bends at its corner", upright));
-        // What is beyond the bolt and round the bend, at the bend.
-        b.PointMass(corner, strip.Mass - flat.Mass - upright.Mass);
         b.Shape(id + "-foot", StationId.Base, "tube", [b.Point(foot.Node), b.Point(corner)], [strip.Thickness * 2]);
         b.Shape(id + "-leg", StationId.Base, "tube", [b.Point(corner), b.Point(end)], [strip.Thickness * 2]);
-        return end;
+        return new(end, corner, [flat, upright]);
     }
+
+    /// <summary>A bracket in the frame.</summary>
+    /// <param name="End">The middle of the hole in its leg.</param>
+    /// <param name="Corner">Its bend.</param>
+    /// <param name="Beams">Foot and leg.</param>
+    internal sealed record Stood(NodeIndex End, NodeIndex Corner, BeamPiece[] Beams);
 
     /// <summary>The strip that it is bent of.</summary>
     /// <param name="Width">m.</param>
@@ -83,9 +88,6 @@ internal static class Bracket
         private double Bent => Bend.Allowance(Math.PI / 2, Radius, Thickness);
 
         private double Length => Beyond + Row + Foot + Bent + Leg + Beyond;
-
-        /// <summary>kg.</summary>
-        public double Mass => Width * Thickness * Length * Material.Density;
 
         /// <summary>Laid flat, with its holes.</summary>
         /// <param name="bentTo">Measurements of the kind that come out when it is bent.</param>

@@ -165,20 +165,22 @@ public sealed record BracketRow : BaseKind
         var places = Places();
         var bent = new Bracket.Strip(metal, strip.Width, strip.Height, 0, Bracket.LeastFoot(0, thread), Leg, BendRadius);
         var holds = new List<Hold>();
+        var stands = new List<Bracket.Stood>();
         var (onRail, springs) = (new List<NodeIndex>(), new List<SpringIndex>());
         for (var i = 0; i < places.Count; i++)
         {
-            var hold = ClampParts.Place(b, $"hold-{i + 1}", $"bracket {i + 1}", strip.Height / 2, 0, strip.Width / 2, ScrewGives, ScrewRocks,
+            var hold = ClampParts.Place(b, $"hold-{i + 1}", $"bracket {i + 1}", strip.Height / 2, strip.Width / 2, ScrewGives, ScrewRocks,
                 s: places[i]);
             holds.Add(hold);
-            var end = Bracket.Stand(b, hold.Top, hold.Id + "-leg", $"Bracket {i + 1}", bent, thread, hold.Top.Axis.Cross(b.Surface.U).Normalized());
-            var node = b.Node(hold.Id + "-rail", b.Position(end));
-            springs.Add(b.Spring(hold.Id + "-rail-screw", end, node, [ScrewGives, ScrewGives, ScrewGives, ScrewTurns, ScrewTurns, ScrewTurns]));
+            var stood = Bracket.Stand(b, hold.Top, hold.Id + "-leg", $"Bracket {i + 1}", bent, thread, hold.Top.Axis.Cross(b.Surface.U).Normalized());
+            stands.Add(stood);
+            var node = b.Node(hold.Id + "-rail", b.Position(stood.End));
+            springs.Add(b.Spring(hold.Id + "-rail-screw", stood.End, node, [ScrewGives, ScrewGives, ScrewGives, ScrewTurns, ScrewTurns, ScrewTurns]));
             onRail.Add(node);
         }
         b.Checks.Add(new BendCracks(StationId.Base, new("bracket"), metal, strip.Height, BendRadius));
-        b.Parts.Strip(new(StationId.Base, "brackets"), Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), strip, metal,
-            places.Count, Bracket.Spare);
+        b.Put(Piece.Strip(new(StationId.Base, "brackets"), Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), strip, metal,
+            places.Count, Bracket.Spare), [.. stands.SelectMany(s => s.Beams)], [.. stands.Select(s => (Hung)s.Corner)]);
         List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond)];
         if (Pad > 0)
             stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-hard", strip.Width, Bought: true));
@@ -224,25 +226,24 @@ public sealed record BracketRow : BaseKind
         var front = b.Node("rail-front", b.Position(onRail[0]) + Ahead * b.Surface.U);
         List<NodeIndex> nodes = [front, .. onRail];
         var net = Section.Drilled(rail.Shape, rail.Width, rail.Height, rail.Wall, b.Stock.Find<Fastener>("fasteners", RailScrew).ClearanceMedium);
+        var beams = new List<BeamPiece>();
         for (var i = 0; i + 1 < nodes.Count; i++)
         {
             var piece = b.Beam(StationId.Base, $"rail-{i + 1}", "rail", nodes[i], nodes[i + 1], section, metal, axis);
+            beams.Add(piece);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new($"rail-{i + 1}"),
                 i == 0 ? "Rail bends ahead of the brackets" : "Rail bends between brackets", piece, net));
             b.Shape($"rail-{i + 1}", StationId.Base, "tube", [b.Point(nodes[i]), b.Point(nodes[i + 1])], [rail.Width]);
         }
-        b.PointMass(onRail[^1], Behind * section.Area * metal.Density);
         b.Offer(RigPoint.BaseRearLeft, onRail[^1]);
         b.Offer(RigPoint.BaseRearRight, onRail[^1]);
         b.Offer(RigPoint.BaseFrontLeft, front);
         b.Offer(RigPoint.BaseFrontRight, front);
         var length = Past + Ahead + places[0] - places[^1] + Behind;
-        b.Parts.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail", by: nameof(Ahead));
-        b.Parts.Also(c => c with
+        b.Put(Piece.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail", by: nameof(Ahead)).Also(c => c with
         {
             Holes = [new(Past, "Rail", "reach-screw"), .. places.Select(p => new BarHole(Past + Ahead + places[0] - p, "Rail", "rail-screw"))],
-        });
-        b.PointMass(front, Past * section.Area * metal.Density);
+        }), [.. beams], new Hung(onRail[^1]) { Share = Behind }, new Hung(front) { Share = Past });
         return new Mount(front, b.Position(front), axis, new ThroughPort("Rail",
             [new("Rail", LayerRole.Clearance, rail.Wall, metal.Id, rail.Width, Edge: rail.Width / 2)], rail.Width));
     }

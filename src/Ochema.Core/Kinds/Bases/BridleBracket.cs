@@ -151,13 +151,14 @@ public sealed record BridleBracket : OnBridle
         var guess = held.AtRest(about * MotionProfile.Gravity, upper - (Short + Eye) * Vec3.UnitZ) ?? upper - (Short + Eye) * Vec3.UnitZ;
         var middle = b.Node("bracket", guess);
         var springs = new SpringIndex[3];
+        var (hooks, halves) = (new List<NodeIndex>(), new List<BeamPiece>());
         var names = new[] { "short line", "left leg", "right leg" };
         for (var i = 0; i < 3; i++)
         {
             var eye = b.Node(ids[i], guess + eyes[i]);
             springs[i] = b.SpringAlong((ends[i] - b.Position(eye)).Normalized(), ids[i], eye, null, b.HoldsGone ? 0 : 1, b.HoldsGone ? 0 : 1, 0, 0,
                 b.Rig.Site.Damping ?? Damping);
-            b.PointMass(eye, hook.Mass);
+            hooks.Add(eye);
             b.Holds.Add(new Hold(new(ids[i]), StationId.Base, names[i], springs[i], eye, new Mount(eye, b.Position(eye), -Vec3.UnitZ)));
             b.Shape(ids[i], StationId.Base, "strap", [b.Point(i == 0 ? middle : eye), new FigurePoint("", ends[i].ToArray())], [rows[i].Width]);
             if (i == 0)
@@ -168,29 +169,26 @@ public sealed record BridleBracket : OnBridle
                     Vec3.UnitZ);
                 b.Checks.Add(new SectionStrength(b, StationId.Base, new(ids[i] + "-half"), $"Bracket bends, {(i == 1 ? "left" : "right")}", half,
                     Section.Drilled(bar.Shape, bar.Width, bar.Height, bar.Wall, b.Stock.Find<Fastener>("fasteners", "1-4-20").ClearanceMedium)));
-                b.PointMass(eye, section.Area * Past * metal.Density);
+                halves.Add(half);
                 b.Shape(ids[i] + "-half", StationId.Base, "tube", [b.Point(middle), b.Point(eye)], [bar.Width * 0.6]);
             }
         }
         held.On(springs);
-        b.Parts.Bought(new(StationId.Base, "hooks"), hook, 3);
-        b.Parts.Cut(new(StationId.Base, "bracket"), bar, metal, Width + 2 * Past, what: "Bracket", by: nameof(Width));
+        b.Put(Piece.Bought(new(StationId.Base, "hooks"), hook, 3), [.. hooks.Select(n => (Hung)n)]);
         var eyed = new OwnHole("hook or shackle", "Eyes of the bracket", EyeDrill);
-        b.Parts.Also(c => c with
+        b.Put(Piece.Cut(new(StationId.Base, "bracket"), bar, metal, Width + 2 * Past, what: "Bracket", by: nameof(Width)).Also(c => c with
         {
             Holes =
             [
                 new(Past, "Bracket") { Own = eyed }, new(c.Length / 2, "Bracket"), new(c.Length / 2 + Eye, "Bracket") { Own = eyed },
                 new(c.Length - Past, "Bracket") { Own = eyed },
             ],
-        });
-        var weight = 0.0;
-        weight += b.Parts.Length(new(StationId.Base, "short-line"), shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre, shortRow.PricePerMetre,
-            Aisle.Rigging, "Short line:", by: nameof(Short)).Mass;
-        weight += 2 * b.Parts.Length(new(StationId.Base, "legs"), legRow, Leg + 2 * knot.Allowance(legRow.Thickness), legRow.MassPerMetre, legRow.PricePerMetre,
+        }), [.. halves], hooks[1], hooks[2]);
+        b.Put(Piece.Length(new(StationId.Base, "short-line"), shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre, shortRow.PricePerMetre,
+            Aisle.Rigging, "Short line:", by: nameof(Short)), middle);
+        b.Put(Piece.Length(new(StationId.Base, "legs"), legRow, Leg + 2 * knot.Allowance(legRow.Thickness), legRow.MassPerMetre, legRow.PricePerMetre,
             Aisle.Rigging,
-            "Leg:", by: nameof(Leg), quantity: 2).Mass;
-        b.PointMass(middle, weight);
+            "Leg:", by: nameof(Leg), quantity: 2), middle);
         var (rest, turns) = (guess, new Vec3(1, 1, 1));
         double Rests(int i) => held.Line(i, rest).Tension;
         if (!b.HoldsGone)

@@ -36,10 +36,10 @@ internal static class ClampParts
     /// A hold at the rig's place with given stiffness: returns it as built. <paramref name="height"/> is from the host's axis to the
     /// screw face, <paramref name="radius"/> half the footprint, m.
     /// </summary>
-    public static Hold Place(RigBuilder b, string id, string label, double height, double mass, double radius,
+    public static Hold Place(RigBuilder b, string id, string label, double height, double radius,
         double stiffness = Stiffness, double rocking = Rocking, double? friction = null, string type = "clamp", double s = 0, double t = 0) =>
         PanelHold.Place(b, b.Spot(id, StationId.Base, label, b.Rig.At[0] + s, b.Rig.At[1] + t), stiffness, stiffness, rocking, radius,
-            height, mass, friction ?? Metal(b), type);
+            height, friction ?? Metal(b), type);
 
     /// <summary>Refuses a clamp range that the real size is outside of; a nominal name fools many.</summary>
     public static void Range(RigBuilder b, double smallest, double largest)
@@ -60,7 +60,8 @@ internal static class ClampParts
         var section = Section.Of(SectionShape.Round, diameter, diameter, 0);
         var piece = b.Beam(StationId.Base, id, label, from.Node, top, section, steel, Vec3.UnitX, density: row is null ? 0 : null);
         if (row is not null)
-            b.Parts.Bought(new(StationId.Base, id), row, mass: piece.Mass, name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}");
+            b.Put(Piece.Bought(new(StationId.Base, id), row, mass: piece.Mass, name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}"),
+                [piece]);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"{Words.Capital(label)} bends", piece));
         b.Shape(id, StationId.Base, "tube", [b.Point(from.Node), b.Point(top)], [diameter]);
         return new Mount(top, b.Position(top), from.Axis);

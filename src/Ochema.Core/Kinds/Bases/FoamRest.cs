@@ -62,16 +62,15 @@ public sealed record FoamRest : HandHeld
     public override Mount Build(RigBuilder b)
     {
         var give = Foam * Lies * Bed / Wall;
-        var hold = ClampParts.Place(b, "base-hold", "foam", Wall, 0, Lies / 2, give, give * Bed * Bed / 12, Friction, "pad");
+        var hold = ClampParts.Place(b, "base-hold", "foam", Wall, Lies / 2, give, give * Bed * Bed / 12, Friction, "pad");
         var spot = b.Spot("base-hold", StationId.Base, "foam", b.Rig.At[0], b.Rig.At[1]);
         var inward = -Vec3.UnitY.PerpendicularTo(hold.Top.Axis).Normalized();
         var handle = b.Node("handle", hold.Top.Position + Behind * inward);
         b.Rigid(hold.Top.Node, handle);
         // The elbow lies on the door.
         Grasped(b, new("hands"), handle, new Mount(handle, b.Position(handle), hold.Top.Axis), Propped, 0);
-        var row = b.Parts.Bought(new(StationId.Base, "handle"), b.Fitting("handle"));
-        b.PointMass(handle, row.Mass);
-        b.Parts.Bought(new(StationId.Base, "foam"), b.Fitting("pipe-foam"));
+        b.Put(Piece.Bought(new(StationId.Base, "handle"), b.Fitting("handle")), handle);
+        b.Put(Piece.Bought(new(StationId.Base, "foam"), b.Fitting("pipe-foam")), hold.Body);
         if (!b.HoldsGone)
         {
             b.Checks.Add(new PaneRests(hold.Spring, hold.Top.Axis, PaneTakes));

@@ -47,7 +47,7 @@ public sealed record GlassClamp : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var row = b.Fitting("window-clamp");
-        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.006, row.Mass, PadRadius, 8e4, 60, ClampParts.Rubber(b));
+        var hold = ClampParts.Place(b, "base-hold", "jaw", 0.006, PadRadius, 8e4, 60, ClampParts.Rubber(b));
         var spot = b.Spot("base-hold", StationId.Base, "jaw", b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)
         {
@@ -58,7 +58,7 @@ public sealed record GlassClamp : BaseKind
         }
         if (b.Host.Kind != "hide")
             b.Findings.Add(new ReportFinding(StationId.Base, "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
-        b.Parts.Bought(new(StationId.Base, "clamp"), row);
+        b.Put(Piece.Bought(new(StationId.Base, "clamp"), row), hold.Body);
         var top = ClampParts.Stem(b, hold.Top, Height, 0.014, "stem", "clamp neck");
         b.Checks.Add(new GlassWeight(b, EdgeWeight));
         return top with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };

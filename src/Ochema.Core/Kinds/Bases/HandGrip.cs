@@ -44,13 +44,12 @@ public sealed record HandGrip : HandHeld
         var spot = b.Spot("base-hold", StationId.Base, "handle", b.Rig.At[0], b.Rig.At[1]);
         var node = b.Node("base-hold", spot.Point);
         var handle = b.Fitting("handle");
-        b.PointMass(node, handle.Mass);
         var top = b.Node("base-hold-top", spot.Point + 0.02 * spot.Normal);
         b.Rigid(node, top);
         b.Shape("base-hold", StationId.Base, "pad", [b.Point(node)], [Diameter, 0.04], spot.Normal);
         var mount = new Mount(top, b.Position(top), spot.Normal);
         Grasped(b, spot.Id, node, mount, Free, Apart, b.Rig.Site.Damping);
-        b.Parts.Bought(new(StationId.Base, "handle"), handle);
+        b.Put(Piece.Bought(new(StationId.Base, "handle"), handle), node);
         return mount with { Offers = new GraspPort("Handle") };
     }
 }

@@ -121,13 +121,13 @@ public sealed record HoldPlate : BaseKind
         // Bending from the middle to each hold: strips of half the plate's smaller side (judgement: a plate on point holds bends over about that width).
         var strip = Section.Rectangle(Math.Min(Length, Width) / 2, Thickness);
         var corners = new List<NodeIndex>();
-        var fittings = 0.0;
+        var spacers = new List<BeamPiece>();
         foreach (var (hold, place) in holds.Zip(Layout(n)))
         {
             var corner = b.Node(hold.Id + "-plate", middle + place.X * hx * forward + place.Y * hy * left);
             corners.Add(corner);
             var spacer = b.Beam(StationId.Base, hold.Id + "-spacer", $"{hold.Label} spacer", hold.Top.Node, corner, spacerSection, steel, forward);
-            fittings += spacer.Mass;
+            spacers.Add(spacer);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(hold.Id + "-spacer"), $"Spacer bends, {hold.Label}", spacer));
             if ((b.Position(corner) - middle).Length > 0.01)
             {
@@ -180,8 +180,6 @@ public sealed record HoldPlate : BaseKind
                 Screws = eyes.Count,
             }, [.. corners]);
         }
-        var mass = material.Density * Length * Width * Thickness;
-        b.PointMass(centre, mass, inertia: Inertia(mass, forward, left, normal));
         foreach (var (point, x, y) in new[] { (RigPoint.BaseFrontLeft, 1, 1), (RigPoint.BaseFrontRight, 1, -1), (RigPoint.BaseRearLeft, -1, 1), (RigPoint.BaseRearRight, -1, -1) })
         {
             var eye = b.Node($"eye-{(x > 0 ? "front" : "rear")}-{(y > 0 ? "left" : "right")}", middle + x * (Length / 2 - 0.02) * forward + y * (Width / 2 - 0.02) * left);
@@ -189,7 +187,7 @@ public sealed record HoldPlate : BaseKind
             b.Offer(point, eye);
         }
         b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
-        b.Parts.Sheet(new(StationId.Base, "plate"), "Plate", new(Length, Width, Thickness, Material, [])
+        b.Put(Piece.Sheet(new(StationId.Base, "plate"), "Plate", new(Length, Width, Thickness, Material, [])
         {
             FrontAhead = true,
             LengthBy = nameof(Length),
@@ -201,8 +199,9 @@ public sealed record HoldPlate : BaseKind
                 .. eyes.Select(c => new SheetHole(Length / 2 + c.X * (Length / 2 - 0.02), Width / 2 + c.Y * (Width / 2 - 0.02), "Plate", "eye-bolt")),
                 new(Length / 2, Width / 2, "Plate"),
             ],
-        }, material);
-        b.Parts.Bought(new(StationId.Base, "spacers"), b.Fitting("spacer-m8"), n, fittings / n, $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}");
+        }, material), new Hung(centre) { PerMass = Inertia(1, forward, left, normal) });
+        b.Put(Piece.Bought(new(StationId.Base, "spacers"), b.Fitting("spacer-m8"), n, spacers.Sum(s => s.Mass) / n,
+            $"Threaded spacer M8, {QuantityText.Of(Spacer, Dimension.Length)}"), [.. spacers]);
         b.Shape("plate", StationId.Base, "plate", [b.Point(centre)], [Length, Width, Thickness], normal, left);
         return new Mount(centre, b.Position(centre), normal,
             new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, Thickness, Material, 0.05)], Math.Min(Length, Width))

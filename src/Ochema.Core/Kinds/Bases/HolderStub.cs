@@ -105,8 +105,7 @@ public sealed record HolderStub : BaseKind
         var top = b.Node("stub-top", spot.Point + Rise * spot.Normal);
         var piece = b.Beam(StationId.Base, "stub", "stub", node, top, section, metal, b.Surface.U);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("stub"), "Stub bends at the rim", piece));
-        b.Parts.Cut(new(StationId.Base, "stub"), row, metal, Deep + Rise, what: "Stub");
-        b.PointMass(node, section.Area * Deep * metal.Density);
+        b.Put(Piece.Cut(new(StationId.Base, "stub"), row, metal, Deep + Rise, what: "Stub"), [piece], node);
         b.Holds.Add(new Hold(new("base-hold"), StationId.Base, "stub", spring, node, new Mount(node, spot.Point, spot.Normal)));
         b.Shape("stub", StationId.Base, "tube", [b.Point(node), b.Point(top)], [row.Width]);
         var play = bore - row.Width - 2 * Tape;

@@ -74,10 +74,9 @@ public sealed record HoseClampBracket : BaseKind
     {
         ClampParts.Range(b, Smallest, Largest);
         var d = ClampParts.Diameter(b);
-        var row = b.Stock.Find<SectionRow>("sections", Bar);
         var screw = b.Stock.Find<Fastener>("fasteners", "1-4-20");
         var band = b.Fitting("hose-clamp");
-        var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, band.Mass * Math.Round(Bands), 0.02, 2e6, 500 * Bands,
+        var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, 0.02, 2e6, 500 * Bands,
             ClampParts.Rubber(b));
         if (!b.HoldsGone)
         {
@@ -89,7 +88,7 @@ public sealed record HoseClampBracket : BaseKind
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * kept * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; half of the tension once the rubber has relaxed"));
         }
-        b.Parts.Bought(new(StationId.Base, "bands"), band, Math.Round(Bands), name: $"{band.Name}, for {Holes.Size(d)}");
+        b.Put(Piece.Bought(new(StationId.Base, "bands"), band, Math.Round(Bands), name: $"{band.Name}, for {Holes.Size(d)}"), hold.Body);
         return Bracket.Build(b, hold.Top, "bracket", Bar, Foot, Leg, BendRadius, screw, b.Surface.U,
             bentTo: [nameof(Foot), nameof(Leg), nameof(BendRadius)]);
     }

@@ -113,7 +113,7 @@ public sealed record MagnetCrossBar : BaseKind
             + $"{QuantityText.Of(glue.Cure, Dimension.Duration)} to full strength, "
             + $"soft at {QuantityText.Of(glue.SoftensAt, Dimension.Temperature)}; peels at {glue.Peel * 0.02:0} N across 20 mm."));
         var middle = b.Node("cross-bar", b.Surface.Point(b.Rig.At[0], 0) + (Rise + row.Height) * b.Surface.Normal);
-        var bare = 0.0;
+        var beams = new List<BeamPiece>();
         foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })
         {
             var id = name + "-magnet";
@@ -122,7 +122,7 @@ public sealed record MagnetCrossBar : BaseKind
                 MagnetGrip.Yours(b.Rig, MeasuredPull));
             var gap = Felt + row.Coat + 0.0002;
             var hold = Kinds.Holds.PanelHold.Place(b, spot, 2e6 * 0.001 / (gap + 0.001), 4e5 * 0.001 / (gap + 0.001), 40,
-                Math.Min(bolt, row.Diameter) / 2, row.Height, row.Mass, grip.Friction, "magnet");
+                Math.Min(bolt, row.Diameter) / 2, row.Height, grip.Friction, "magnet");
             if (!b.HoldsGone)
             {
                 // It tips and twists on the bolt head, which is smaller than the pot.
@@ -144,18 +144,18 @@ public sealed record MagnetCrossBar : BaseKind
             if (glue.Fault("metal", Glues.Family(metal), b.Rig.Run.Skin) is { } fault)
                 b.Findings.Add(new ReportFinding(StationId.Base, $"The {name} magnet's glue: {fault}.", true));
             var piece = b.Beam(StationId.Base, id + "-bar", "cross-bar", hold.Top.Node, middle, section, metal, Vec3.UnitX);
-            bare += piece.Mass;
+            beams.Add(piece);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-bar"), "Bar bends", piece));
             b.Shape(id + "-bar", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(middle)], [bar.Width]);
-            b.Parts.Bought(new(StationId.Base, id), row);
+            b.Put(Piece.Bought(new(StationId.Base, id), row), hold.Body);
         }
-        // Cut long for its mitres, with felt and glue.
-        b.PointMass(middle, (CutLong - 1) * bare);
         var mitre = Math.Atan2(Rise, Span / 2) / 2;
-        b.Parts.Cut(new(StationId.Base, "cross-bar"), bar, metal, CutLong * bare / (section.Area * metal.Density), what: "Cross-bar", mitres: [mitre, mitre]);
-        b.Parts.Bought(new(StationId.Base, "glue"), b.Fitting(Supplies.Glue), name: glue.Name);
-        b.Parts.Used(new(StationId.Base, "film"), b.Fitting(Supplies.Film));
-        b.Parts.Bought(new(StationId.Base, "felt"), b.Fitting("felt"));
+        // Cut long for its mitres, with felt and glue.
+        b.Put(Piece.Cut(new(StationId.Base, "cross-bar"), bar, metal, CutLong * beams.Sum(p => p.Length), what: "Cross-bar", mitres: [mitre, mitre]),
+            [.. beams], middle);
+        b.Put(Piece.Bought(new(StationId.Base, "glue"), b.Fitting(Supplies.Glue), name: glue.Name), middle);
+        b.Beside(Piece.Used(new(StationId.Base, "film"), b.Fitting(Supplies.Film)));
+        b.Put(Piece.Bought(new(StationId.Base, "felt"), b.Fitting("felt")), middle);
         return new Mount(middle, b.Position(middle), b.Surface.Normal,
             new ThroughPort("Bar", [HollowWall.Through("Bar", bar)], bar.Width));
     }

@@ -232,21 +232,19 @@ public sealed record PinBlock : OnBridle
         var flat = Edge + Depth + Drop + allowance + 2 * Past;
         // Through cheeks and tongue at once: marked on each all the same, for the first is drilled first.
         var pinned = new OwnHole("pin", "Pin through cheeks and tongue", Pin);
-        b.Parts.Cut(new(StationId.Base, "tongue"), bar, metal, flat, what: "Tongue, flat");
-        b.Parts.Also(c => c with
+        b.Put(Piece.Cut(new(StationId.Base, "tongue"), bar, metal, flat, what: "Tongue, flat").Also(c => c with
         {
             Bends = [new(Edge + Depth + Drop + allowance / 2, Math.PI / 2, BendRadius)],
             Holes = [new(Edge + Depth / 2, "Tongue") { Own = pinned }, new(flat - Past, "Tongue")],
-        });
-        b.PointMass(corner, section.Area * flat * metal.Density - down.Mass - out_.Mass);
+        }), [down, out_], corner);
         var cheek = new SheetPiece(Height, Width, Cheek, Cheeks, [])
         {
             WidthBy = nameof(Width),
             ThicknessBy = nameof(Cheek),
             Holes = [new(Edge + BoltsApart / 2, Width / 2, "Cheek", "block-bolts"), new(Height - Depth / 2, Width / 2, "Cheek") { Own = pinned }],
         };
-        b.PointMass(pinAt, 2 * b.Parts.Sheet(new(StationId.Base, "cheeks"), "Cheek", cheek, plastic, 2).Mass
-            + b.Parts.Bought(new(StationId.Base, "pin"), b.Fitting("quick-pin")).Mass);
+        b.Put(Piece.Sheet(new(StationId.Base, "cheeks"), "Cheek", cheek, plastic, 2), pinAt);
+        b.Put(Piece.Bought(new(StationId.Base, "pin"), b.Fitting("quick-pin")), pinAt);
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,

@@ -68,9 +68,9 @@ public sealed record PoleButt : HandHeld
     public override Mount Build(RigBuilder b)
     {
         var grips = GroundBears.Today(b, b.Rig.Site.Friction ?? UsualFriction, nameof(Site.Friction));
-        var hold = ClampParts.Place(b, "base-hold", "butt", 0, 0, Foot / 2, Rubber, Turns, grips, "pad");
+        var hold = ClampParts.Place(b, "base-hold", "butt", 0, Foot / 2, Rubber, Turns, grips, "pad");
         var spot = b.Spot("base-hold", StationId.Base, "butt", b.Rig.At[0], b.Rig.At[1]);
-        b.PointMass(hold.Node, b.Parts.Bought(new(StationId.Base, "foot"), b.Fitting("rubber-foot")).Mass);
+        b.Put(Piece.Bought(new(StationId.Base, "foot"), b.Fitting("rubber-foot")), hold.Body);
         if (!b.HoldsGone)
         {
             var boots = Boots == Answer.Yes ? BootsKeep : 0;

@@ -168,21 +168,18 @@ public sealed record RailTable : BaseKind
         middle = 0.5 * (MiddleOf(1) + MiddleOf(-1));
         var apart = (MiddleOf(1) - MiddleOf(-1)).Length;
         var tops = new Dictionary<(int, int), NodeIndex>();
-        // Beyond its posts a rail only hangs there: half of it at each, with the clamp.
         var tube = Math.Max(Length, Math.Max(Span(1), Span(-1)) + 2 * ClampParts.Past);
         var clampRow = b.Fitting("rail-clamp");
-        var posts = new List<double>();
+        var posts = new List<BeamPiece>();
         foreach (var ((x, y, name), hold) in spots.Zip(holds))
         {
-            var beyond = section.Area * (tube - Span(x)) / 2 * metal.Density;
             var top = tops[(x, y)] = b.Node(PostOf(hold.Id), at[(x, y)]);
             var piece = b.Beam(StationId.Base, PostOf(hold.Id), $"{name} post", hold.Top.Node, top, post, steel, forward);
-            b.PointMass(top, beyond + clampRow.Mass);
-            posts.Add(piece.Length);
+            posts.Add(piece);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(PostOf(hold.Id)), $"Post bends, {name}", piece));
             b.Shape(PostOf(hold.Id), StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(top)], [0.016]);
         }
-        var rails = new List<NodeIndex>();
+        var (rails, tubes, crosses, clamps) = (new List<NodeIndex>(), new List<BeamPiece>(), new List<BeamPiece>(), new List<NodeIndex>());
         foreach (var x in new[] { 1, -1 })
         {
             var rail = x > 0 ? "front" : "rear";
@@ -192,6 +189,7 @@ public sealed record RailTable : BaseKind
             {
                 var id = $"{rail}-rail-{(y > 0 ? "left" : "right")}";
                 var piece = b.Beam(StationId.Base, id, $"{rail} tube", centre, tops[(x, y)], section, metal, up);
+                tubes.Add(piece);
                 b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"{Words.Capital(rail)} tube bends", piece));
                 b.Shape(id, StationId.Base, "tube", [b.Point(centre), b.Point(tops[(x, y)])], [row.Width]);
                 b.Offer((x, y) switch { (1, 1) => RigPoint.BaseFrontLeft, (1, -1) => RigPoint.BaseFrontRight, (-1, 1) => RigPoint.BaseRearLeft, _ => RigPoint.BaseRearRight }, tops[(x, y)]);
@@ -207,7 +205,8 @@ public sealed record RailTable : BaseKind
             b.Checks.Add(new JointTorque(b, StationId.Base, new(name + "-clamp"), $"Cross-bar clamp turns, {name}", spring, capacity.Torque,
                 "M10 screw at your torque on bare tube, judgement 0.12–0.2"));
             var piece = b.Beam(StationId.Base, name + "-cross", "cross-bar", clamp, seat, section, metal, up);
-            b.PointMass(clamp, clampRow.Mass + section.Area * ClampParts.Past * metal.Density);
+            crosses.Add(piece);
+            clamps.Add(clamp);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(name + "-cross"), "Cross-bar bends", piece));
             b.Shape(name + "-cross", StationId.Base, "tube", [b.Point(clamp), b.Point(seat)], [row.Width]);
         }
@@ -215,16 +214,16 @@ public sealed record RailTable : BaseKind
             new("Clamp half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true },
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Usual = ClampTorque, Included = true });
-        b.Parts.Cut(new(StationId.Base, "tubes"), row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart));
-        b.Parts.Cut(new(StationId.Base, "cross-bar"), row, metal, apart + 2 * ClampParts.Past, what: "Cross-bar",
-            by: Math.Abs(apart - Apart) < 1e-6 ? nameof(Apart) : null);
+        // Beyond its posts a tube only hangs there.
+        b.Put(Piece.Cut(new(StationId.Base, "tubes"), row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart)),
+            [.. tubes], [.. tops.Select(t => new Hung(t.Value) { Share = tube - Span(t.Key.Item1) })]);
+        b.Put(Piece.Cut(new(StationId.Base, "cross-bar"), row, metal, apart + 2 * ClampParts.Past, what: "Cross-bar",
+            by: Math.Abs(apart - Apart) < 1e-6 ? nameof(Apart) : null), [.. crosses], clamps[0], clamps[1]);
         // What is cut alike is one line of the list: nothing but what adding rounds off tells those apart.
-        foreach (var (length, n) in posts.Select((l, n) => (Math.Round(l, 9), n + 1)))
-        {
-            b.Parts.Cut(new(StationId.Base, $"post-{n}"), b.Stock.Find<SectionRow>("sections", Rod), steel, length, what: "Post");
-            b.Parts.Also(c => c with { Tapped = new("The posts", b.Stock.Find<Fastener>("fasteners", PinThread), PinDepth) });
-        }
-        b.Parts.Bought(new(StationId.Base, "clamps"), clampRow, 6);
+        foreach (var (piece, n) in posts.Select((p, n) => (p, n + 1)))
+            b.Put(Piece.Cut(new(StationId.Base, $"post-{n}"), b.Stock.Find<SectionRow>("sections", Rod), steel, Math.Round(piece.Length, 9), what: "Post")
+                .Also(c => c with { Tapped = new("The posts", b.Stock.Find<Fastener>("fasteners", PinThread), PinDepth) }), [piece]);
+        b.Put(Piece.Bought(new(StationId.Base, "clamps"), clampRow, 6), [.. tops.Values.Concat(clamps).Select(n => (Hung)n)]);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.
         var leg = b.Stock.Find<Fastener>("fasteners", "m8");
         var (plateLength, aside) = (0.12, row.Width / 2 + leg.MajorDiameter / 2);
@@ -240,8 +239,8 @@ public sealed record RailTable : BaseKind
             ],
         };
         var (aluminium, bolts) = (b.Stock.Material("al-6061-t6"), b.Fitting("u-bolt"));
-        b.PointMass(seat, b.Parts.Sheet(new(StationId.Base, "head-plate"), "Head plate", plate, aluminium).Mass
-            + 2 * b.Parts.Bought(new(StationId.Base, "u-bolts"), bolts, 2).Mass);
+        b.Put(Piece.Sheet(new(StationId.Base, "head-plate"), "Head plate", plate, aluminium), seat);
+        b.Put(Piece.Bought(new(StationId.Base, "u-bolts"), bolts, 2), seat);
         return new Mount(seat, b.Position(seat), up, new ThroughPort("Head plate",
             [new("Head plate", LayerRole.Clearance, plate.Thickness, plate.Material, 0.05)], HeadPlate)
         { Underside = Underside.Covered });

@@ -237,7 +237,7 @@ public sealed record RopeCarriage : BaseKind
         var boardLength = Wheelbase + 2 * Past;
         var pulley = b.Fitting("rope-pulley");
         var ropes = new List<HungRope>();
-        var boards = new List<NodeIndex>();
+        var (hung, boards) = (new List<NodeIndex>(), new List<NodeIndex>());
         var ends = Ends(b, near, far, row, ratchet, cord, knot, chord, timber, wood);
         var names = Two ? new[] { ("rope-left", "left rope", 1.0), ("rope-right", "right rope", -1.0) } : [("rope", "rope", 0.0)];
         foreach (var (id, label, side) in names)
@@ -249,9 +249,7 @@ public sealed record RopeCarriage : BaseKind
             var board = b.Node(id + "-board", point + aside - Drop * Vec3.UnitZ);
             b.Rigid(node, board);
             boards.Add(board);
-            b.PointMass(node, 2 * pulley.Mass);
-            b.PointMass(board, section.Area * boardLength * wood.Density, default,
-                Slender(section.Area * boardLength * wood.Density, boardLength));
+            hung.Add(node);
             var rope = new HungRope(near + aside, far + aside, share, Sag, row)
             {
                 Id = new(id),
@@ -281,12 +279,11 @@ public sealed record RopeCarriage : BaseKind
                     Vec3.UnitY);
         }
         var count = names.Length;
-        b.Parts.Bought(new(StationId.Base, "pulleys"), pulley, 2 * count);
-        b.Parts.Cut(new(StationId.Base, "boards"), timber, wood, boardLength, count, what: "Board", by: nameof(Wheelbase));
-        b.Parts.Also(c => c with
+        b.Put(Piece.Bought(new(StationId.Base, "pulleys"), pulley, 2 * count), [.. hung.Select(n => (Hung)n)]);
+        b.Put(Piece.Cut(new(StationId.Base, "boards"), timber, wood, boardLength, count, what: "Board", by: nameof(Wheelbase)).Also(c => c with
         {
             Holes = [new(c.Length / 2, "Board", PulleyBolts), new(c.Length / 2, Two ? "Board" : "Carriage", Two ? BeamBolts : null)],
-        });
+        }), [.. boards.Select(n => new Hung(n) { PerMass = Slender(boardLength) })]);
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,
@@ -349,24 +346,21 @@ public sealed record RopeCarriage : BaseKind
     {
         var count = Two ? 2 : 1;
         var rope = Math.Round(chord + 2 * (Tail + knot.Allowance(row.Thickness)), 2);
-        var mass = 0.0;
+        var (atNear, atFar) = (b.Node("anchor-near", near), b.Node("anchor-far", far));
         void Lines(string piece, StrapRow line, double length, int quantity, string what) =>
-            mass += quantity * b.Parts.Length(new(StationId.Base, piece), line, length, line.MassPerMetre, line.PricePerMetre, Aisle.Rigging, what,
-                quantity: quantity).Mass;
-        b.Parts.Used(new(StationId.Base, "sling-pads"), b.Fitting(Supplies.StrapPad), 2);
+            b.Put(Piece.Length(new(StationId.Base, piece), line, length, line.MassPerMetre, line.PricePerMetre, Aisle.Rigging, what, quantity: quantity),
+                atNear, atFar);
+        b.Beside(Piece.Used(new(StationId.Base, "sling-pads"), b.Fitting(Supplies.StrapPad), 2));
         Lines("rope", row, rope, count, "Rope:");
         Lines("ratchet", ratchet, Sling + 1, count, "Ratchet and sling:");
         Lines("sling", ratchet, Sling, 1, "Sling round the far anchor:");
         Lines("stop", cord, Math.Round(2 * Stop + 0.5, 2), 2, "End stop:");
         if (Two)
-            mass += 2 * b.Parts.Cut(new(StationId.Base, "spreader-boards"), timber, wood, Apart + 4 * Past, 2, what: "Spreader board", by: nameof(Apart)).Mass;
-        var nodes = new List<NodeIndex>();
-        foreach (var (id, at) in new[] { ("anchor-near", near), ("anchor-far", far) })
+            b.Put(Piece.Cut(new(StationId.Base, "spreader-boards"), timber, wood, Apart + 4 * Past, 2, what: "Spreader board", by: nameof(Apart)),
+                atNear, atFar);
+        foreach (var (id, node, at) in new[] { ("anchor-near", atNear, near), ("anchor-far", atFar, far) })
         {
-            var node = b.Node(id, at);
-            nodes.Add(node);
             b.Spring(id, node, null, [Solid, Solid, Solid, Solid, Solid, Solid]);
-            b.PointMass(node, mass / 2);
             var ground = new Vec3(at.X, at.Y, b.Host.GroundHeight);
             b.Shape(id, StationId.Base, "post", [b.Point(node, ground), b.Point(node, at + 0.4 * Vec3.UnitZ)], [Trunk]);
             if (Two)
@@ -374,9 +368,9 @@ public sealed record RopeCarriage : BaseKind
                     [b.Point(node, at + (Apart / 2 + 2 * Past) * Vec3.UnitY), b.Point(node, at - (Apart / 2 + 2 * Past) * Vec3.UnitY)], [timber.Height]);
         }
         var below = b.Host.GroundHeight;
-        b.Shape("keep-clear", StationId.Base, "strip", [b.Point(nodes[0], new(near.X, near.Y, below)), b.Point(nodes[1], new(far.X, far.Y, below))],
+        b.Shape("keep-clear", StationId.Base, "strip", [b.Point(atNear, new(near.X, near.Y, below)), b.Point(atFar, new(far.X, far.Y, below))],
             [Two ? Apart + 2 * Beside : 2 * Beside]);
-        return nodes;
+        return [atNear, atFar];
     }
 
     /// <summary>An anchor as the frame has it, N/m and N·m/rad: it stands, and shakes with nothing.</summary>
@@ -386,8 +380,8 @@ public sealed record RopeCarriage : BaseKind
     private const double Trunk = 0.25;
     private const double Beside = 0.6;
 
-    /// <summary>A straight board's own inertia about its middle, along x, kg·m².</summary>
-    private static double[] Slender(double mass, double length) => [0, mass * length * length / 12, mass * length * length / 12, 0, 0, 0];
+    /// <summary>Inertia of a kilogram of a straight board about its middle, along x, m².</summary>
+    private static double[] Slender(double length) => [0, length * length / 12, length * length / 12, 0, 0, 0];
 
     /// <summary>The beam across, below both boards; the head hangs from its middle.</summary>
     private static Mount Beam(
@@ -395,7 +389,7 @@ public sealed record RopeCarriage : BaseKind
     {
         var down = -timber.Height * Vec3.UnitZ;
         var middle = b.Node("carriage-middle", point - Drop * Vec3.UnitZ + down);
-        var halves = new List<BeamPiece>();
+        var (halves, outer) = (new List<BeamPiece>(), new List<NodeIndex>());
         for (var i = 0; i < 2; i++)
         {
             var (id, label) = i == 0 ? ("carriage-left", "left half of the beam") : ("carriage-right", "right half of the beam");
@@ -404,13 +398,14 @@ public sealed record RopeCarriage : BaseKind
             var piece = b.Beam(StationId.Base, id, label, end, middle, section, wood, Vec3.UnitZ);
             halves.Add(piece);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"Beam of the carriage breaks, {(i == 0 ? "left" : "right")}", piece, net));
-            b.PointMass(end, section.Area * Past * wood.Density);
+            outer.Add(end);
             b.Shape(id, StationId.Base, "plate", [b.Point(end, 0.5 * (b.Position(end) + b.Position(middle)))],
                 [timber.Width, (b.Position(end) - b.Position(middle)).Length, timber.Height], Vec3.UnitZ, Vec3.UnitY);
         }
         var apart = (b.Position(boards[0]) - b.Position(boards[1])).Length;
-        b.Parts.Cut(new(StationId.Base, "beam"), timber, wood, apart + 2 * Past, what: "Beam across", by: nameof(Apart));
-        b.Parts.Also(c => c with { Holes = [new(Past, "Beam", BeamBolts), new(c.Length / 2, "Carriage"), new(c.Length - Past, "Beam", BeamBolts)] });
+        b.Put(Piece.Cut(new(StationId.Base, "beam"), timber, wood, apart + 2 * Past, what: "Beam across", by: nameof(Apart))
+            .Also(c => c with { Holes = [new(Past, "Beam", BeamBolts), new(c.Length / 2, "Carriage"), new(c.Length - Past, "Beam", BeamBolts)] }),
+            [.. halves], outer[0], outer[1]);
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,
@@ -441,9 +436,8 @@ public sealed record RopeCarriage : BaseKind
         var arm = b.Node("counterweight", mount.Position - Back * Vec3.UnitX);
         var piece = b.Beam(StationId.Base, "counterweight-arm", "arm of the counterweight", mount.Node, arm, section, wood, Vec3.UnitZ);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("counterweight-arm"), "Arm of the counterweight breaks", piece));
-        b.PointMass(arm, b.Parts.Own(new(StationId.Base, "counterweight"), "Counterweight", Counterweight).Mass);
-        b.PointMass(arm, section.Area * Past * wood.Density);
-        b.Parts.Cut(new(StationId.Base, "counterweight-arm"), timber, wood, Math.Abs(Back) + Past, what: "Arm of the counterweight");
+        b.Put(Piece.Own(new(StationId.Base, "counterweight"), "Counterweight", Counterweight), arm);
+        b.Put(Piece.Cut(new(StationId.Base, "counterweight-arm"), timber, wood, Math.Abs(Back) + Past, what: "Arm of the counterweight"), [piece], arm);
         b.Shape("counterweight", StationId.Base, "magnet", [b.Point(arm)], [0.09, 0.05], Vec3.UnitZ);
         b.Shape("counterweight-arm", StationId.Base, "tube", [b.Point(mount.Node), b.Point(arm)], [timber.Height]);
     }

@@ -22,7 +22,7 @@ internal static class ScrewRow
             _ => ["first screw", "second screw", "third screw", "last screw"]
         };
         var holds = names.Select((name, i) => ClampParts.Place(b, count == 1 ? "base-hold"
-            : $"hold-{i + 1}", name, height, 0, 0.02, stiffness, rocking, s: (i - (count - 1) / 2.0) * apart)).ToList();
+            : $"hold-{i + 1}", name, height, 0.02, stiffness, rocking, s: (i - (count - 1) / 2.0) * apart)).ToList();
         if (count == 1)
             return (holds, holds[0].Top);
         var middle = b.Node("bracket-middle", 0.5 * (holds[0].Top.Position + holds[^1].Top.Position));

@@ -65,7 +65,7 @@ internal static class SingleHold
         var section = Section.Of(SectionShape.Round, StemDiameter, StemDiameter, 0);
         var stem = b.Beam(StationId.Base, "stem", "stem", hold.Top.Node, top, section, steel, Structure.Vec3.UnitX);
         b.Checks.Add(new Checks.SectionStrength(b, StationId.Base, new("stem"), "Stem bends", stem));
-        b.Parts.Bought(new(StationId.Base, "stem"), b.Fitting("stem-16"), mass: stem.Mass);
+        b.Put(Piece.Bought(new(StationId.Base, "stem"), b.Fitting("stem-16"), mass: stem.Mass), [stem]);
         b.Shape("stem", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(top)], [StemDiameter]);
         return new Mount(top, b.Position(top), hold.Top.Axis,
             new SocketPort("Thread in the stem", null, Math.Min(ThreadDepth, 0.8 * stemHeight), steel.Id, Width: StemDiameter) { Sold = true });

@@ -111,9 +111,8 @@ public sealed record SlitSleeve : BaseKind
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The slit of {Holes.Size(Slit)} is closed before the sleeve grips: from {Holes.Size(bore - 2 * Thick)} to {Holes.Size(d)} it closes by "
                     + $"{Holes.Size(closes)}. A wider slit, or rubber inside.", true));
-        var spare = section.Area * plastic.Density * Length;
         var friction = Lining == ClampLining.Rubber ? Lined : Bare;
-        var hold = ClampParts.Place(b, "base-hold", "sleeve", row.Width / 2, spare + n * band.Mass, d / 2, 1e6, 1e6 * Length * Length / 12, friction);
+        var hold = ClampParts.Place(b, "base-hold", "sleeve", row.Width / 2, d / 2, 1e6, 1e6 * Length * Length / 12, friction);
         if (!b.HoldsGone)
         {
             var (slide, torque) = FrictionGrip.Band(Tension, d, friction);
@@ -123,9 +122,6 @@ public sealed record SlitSleeve : BaseKind
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Sleeve is prised off the pole", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * Tension * n, Length / 3, how));
         }
-        b.Parts.Cut(new(StationId.Base, "sleeve"), row, plastic, Length + Neck, what: "Sleeve", by: nameof(Length));
-        b.Parts.Also(c => c with { Slit = new(Neck, c.Length, Slit) });
-        b.Parts.Bought(new(StationId.Base, "bands"), band, n);
         var surfaceOf = b.Position(hold.Node);
         // The unslit end stands out below the clamps, for the coupler.
         var down = -b.Surface.U;
@@ -133,6 +129,9 @@ public sealed record SlitSleeve : BaseKind
         b.Rigid(hold.Node, lower);
         var end = b.Node("sleeve-end", b.Position(lower) + Neck * down);
         var neck = b.Beam(StationId.Base, "sleeve-neck", "sleeve's neck", lower, end, section, plastic, hold.Top.Axis);
+        b.Put(Piece.Cut(new(StationId.Base, "sleeve"), row, plastic, Length + Neck, what: "Sleeve", by: nameof(Length))
+            .Also(c => c with { Slit = new(Neck, c.Length, Slit) }), [neck], hold.Body);
+        b.Put(Piece.Bought(new(StationId.Base, "bands"), band, n), hold.Body);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("sleeve-neck"), "Neck of the sleeve bends", neck));
         if (!b.HoldsGone)
         {

@@ -82,8 +82,7 @@ public sealed record SplitBlock : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", Bolt);
         var d = ClampParts.Diameter(b);
         var rubber = b.Stock.Material("rubber-hard");
-        var mass = Width * Width * Thickness * rubber.Density;
-        var hold = ClampParts.Place(b, "base-hold", "block", Thickness / 2, mass, Width / 2, 1.5e6, 350, ClampParts.Rubber(b));
+        var hold = ClampParts.Place(b, "base-hold", "block", Thickness / 2, Width / 2, 1.5e6, 350, ClampParts.Rubber(b));
         // The bolt draws the halves together between the bar on one side and the heel on the other: a lever.
         var (heel, arm) = (Width - HoleOffset - d - Cover, HoleOffset + d / 2);
         foreach (var fault in Faults(thread, d, heel))
@@ -119,10 +118,10 @@ public sealed record SplitBlock : BaseKind
                 FrictionGrip.Halves(squeeze, d, ClampParts.Rubber(b)), "two halves squeezed round a bar, Coulomb friction", source + b.Rig.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
-        b.Parts.Sheet(new(StationId.Base, "half-blocks"), "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
+        b.Put(Piece.Sheet(new(StationId.Base, "half-blocks"), "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
         {
             Holes = [new(Cover + d + HoleOffset, Width / 2, "Upper half", "block-bolt")],
-        }, rubber, 2);
+        }, rubber, 2), hold.Body);
         return ClampParts.Stem(b, hold.Top, Stud, Math.Sqrt(4 * thread.StressArea / Math.PI), "stem",
             "bolt as stud") with
         { Offers = new StudPort("Bolt", Bolt, Stud, Joint: "block-bolt") };

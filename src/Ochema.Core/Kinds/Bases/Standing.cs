@@ -12,12 +12,12 @@ internal static class Standing
 {
     /// <param name="radius">Effective, of its hold, m.</param>
     /// <param name="friction">On a floor; ground has its own.</param>
-    public static Hold Build(RigBuilder b, string label, Footprint foot, double radius, double mass, double height, double stiffness, double rocking,
+    public static Hold Build(RigBuilder b, string label, Footprint foot, double radius, double height, double stiffness, double rocking,
         double friction)
     {
         var grips = b.Rig.Site.Form == SiteForm.Ground && b.Rig.Site.Friction is { } own
             ? GroundBears.Today(b, own, nameof(Site.Friction)) : b.Rig.Site.Rubs(friction);
-        var hold = ClampParts.Place(b, "base-hold", label, height, mass, radius, stiffness, rocking, grips, "pad");
+        var hold = ClampParts.Place(b, "base-hold", label, height, radius, stiffness, rocking, grips, "pad");
         var spot = b.Spot("base-hold", StationId.Base, label, b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)
         {

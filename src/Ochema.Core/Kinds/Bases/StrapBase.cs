@@ -55,7 +55,7 @@ public sealed record StrapBase : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var row = b.Fitting("strap-base");
-        var hold = ClampParts.Place(b, "base-hold", "strap base", 0.006, row.Mass, Foot / 2, 3e4, 3e4 * Foot * Foot / 8,
+        var hold = ClampParts.Place(b, "base-hold", "strap base", 0.006, Foot / 2, 3e4, 3e4 * Foot * Foot / 8,
             ClampParts.Rubber(b), "pad");
         var spot = b.Spot("base-hold", StationId.Base, "strap base", b.Rig.At[0], b.Rig.At[1]);
         // Two ends pull down by the sine of their angle.
@@ -68,7 +68,7 @@ public sealed record StrapBase : BaseKind
                 ClampParts.Rubber(b), Foot / 3, "2 × tension × sine of the strap angle"));
         }
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Releases, "pulled off with a scale");
-        b.Parts.Bought(new(StationId.Base, "base"), row);
+        b.Put(Piece.Bought(new(StationId.Base, "base"), row), hold.Body);
         return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle") with { Offers = new BucklePort("Buckle") };
     }
 }

@@ -185,9 +185,8 @@ public sealed record TimberBracket : BaseKind
         var radius = (site.Diameter ?? 0.2) / 2;
         var round = 2 * Math.PI * (radius + timber.Height / 2) + StrapTail;
         var screw = b.Fitting("levelling-screw");
-        var upright = section.Area * Height * wood.Density;
         var friction = site.Friction is { } own ? GroundBears.Today(b, own, nameof(Site.Friction)) : site.Rubs(BarkFriction);
-        var hold = ClampParts.Place(b, "base-hold", "bracket", timber.Height, upright + screw.Mass + strap.MassPerMetre * round, timber.Width / 2,
+        var hold = ClampParts.Place(b, "base-hold", "bracket", timber.Height, timber.Width / 2,
             Bark, Bark * Lever * Lever / 4, friction, "pad");
         var spot = b.Spot("base-hold", StationId.Base, "bracket", b.Rig.At[0], b.Rig.At[1]);
         var steep = Presses(radius, timber);
@@ -212,11 +211,11 @@ public sealed record TimberBracket : BaseKind
         if (Math.Abs(forward) > Level || Math.Abs(left) > Level)
             b.Findings.Add(new ReportFinding(StationId.Base, "The pivot is out of plumb and what turns on it drifts: "
                 + string.Join("; ", Corrections(b, forward, left)) + "."));
-        b.Parts.Cut(new(StationId.Base, "upright"), timber, wood, Height, what: "Upright", by: nameof(Height));
-        b.Parts.Also(c => c with { Holes = [new((CornerNear + CornerFar) / 2, "Upright", BoltedBelow)] });
-        b.Parts.Bought(new(StationId.Base, "levelling-screw"), screw);
-        b.Parts.Used(new(StationId.Base, "strap-pad"), b.Fitting(Supplies.StrapPad));
-        b.Parts.Length(new(StationId.Base, "strap"), strap, round, strap.MassPerMetre, strap.PricePerMetre, Aisle.Rigging);
+        b.Put(Piece.Cut(new(StationId.Base, "upright"), timber, wood, Height, what: "Upright", by: nameof(Height))
+            .Also(c => c with { Holes = [new((CornerNear + CornerFar) / 2, "Upright", BoltedBelow)] }), hold.Body);
+        b.Put(Piece.Bought(new(StationId.Base, "levelling-screw"), screw), hold.Body);
+        b.Beside(Piece.Used(new(StationId.Base, "strap-pad"), b.Fitting(Supplies.StrapPad)));
+        b.Put(Piece.Length(new(StationId.Base, "strap"), strap, round, strap.MassPerMetre, strap.PricePerMetre, Aisle.Rigging), hold.Body);
         var axis = new Vec3(Math.Tan(forward), Math.Tan(left), 1).Normalized();
         var away = surface.Normal.PerpendicularTo(axis).Normalized();
         var corner = b.Node("bracket-corner", hold.Top.Position + (Height - Lever) / 2 * surface.U);
@@ -224,17 +223,14 @@ public sealed record TimberBracket : BaseKind
         var end = b.Node("bracket-nose", b.Position(corner) + Nose * away);
         var nose = b.Beam(StationId.Base, "bracket-nose", "nose", corner, end, section, wood, axis);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("bracket-nose"), "Nose of the bracket breaks", nose));
-        b.Parts.Cut(new(StationId.Base, "nose"), timber, wood, Nose + timber.Height + ClampParts.Past, what: "Nose", by: nameof(Nose));
-        b.Parts.Also(c => c with
+        b.Put(Piece.Cut(new(StationId.Base, "nose"), timber, wood, Nose + timber.Height + ClampParts.Past, what: "Nose", by: nameof(Nose)).Also(c => c with
         {
             Holes =
             [
                 new(timber.Height + (CornerNear + CornerFar) / 2, "Nose", Bolted), new(c.Length - ClampParts.Past, "Nose"),
             ],
-        });
-        b.PointMass(corner, section.Area * timber.Height * wood.Density
-            + b.Parts.Bought(new(StationId.Base, "corner-bracket"), b.Fitting("corner-bracket")).Mass);
-        b.PointMass(end, section.Area * ClampParts.Past * wood.Density);
+        }), [nose], new Hung(corner) { Share = timber.Height }, new Hung(end) { Share = ClampParts.Past });
+        b.Put(Piece.Bought(new(StationId.Base, "corner-bracket"), b.Fitting("corner-bracket")), corner);
         if (Nose < CornerFar + FacePlate / 2 + 0.005)
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The nose of {Holes.Size(Nose)} has no room for the corner bracket and the face plates: "
@@ -279,11 +275,11 @@ public sealed record TimberBracket : BaseKind
         b.Rigid(end, top);
         StackLayer Plate(string name) => new(name, LayerRole.Clearance, FaceThickness, "steel-s235", FacePlate);
         foreach (var name in new[] { Upper, Lower })
-            b.PointMass(end, b.Parts.Sheet(new(StationId.Base, name == Upper ? "upper-plate" : "lower-plate"), name,
+            b.Put(Piece.Sheet(new(StationId.Base, name == Upper ? "upper-plate" : "lower-plate"), name,
                 new(FacePlate, FacePlate, FaceThickness, "steel-s235", [])
                 {
                     Holes = [new(FacePlate / 2, FacePlate / 2, name)],
-                }, b.Stock.Material("steel-s235")).Mass);
+                }, b.Stock.Material("steel-s235")), end);
         return new Mount(top, b.Position(top), axis, new ThroughPort("Nose",
             [Plate(Lower), new("Nose", LayerRole.Clearance, timber.Height, timber.Material, timber.Width), Plate(Upper)], timber.Width));
     }

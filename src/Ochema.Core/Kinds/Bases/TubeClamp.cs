@@ -91,7 +91,7 @@ public sealed record TubeClamp : BaseKind
         var n = (int)Math.Round(Count);
         var clamp = b.Fitting("tube-clamp");
         var holds = Enumerable.Range(0, n).Select(i => ClampParts.Place(b, n == 1 ? "base-hold" : $"hold-{i + 1}",
-            n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, clamp.Mass, 0.02,
+            n == 1 ? "clamp" : i == 0 ? "first clamp" : "second clamp", d / 2 + Height, 0.02,
             rocking: soft ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
         foreach (var h in holds)
         {
@@ -102,9 +102,9 @@ public sealed record TubeClamp : BaseKind
                     capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Rig.Site.RubsWhy}"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
-            b.Parts.Bought(new(StationId.Base, h.Id), clamp, name: $"{clamp.Name}, for {Holes.Size(d)}");
+            b.Put(Piece.Bought(new(StationId.Base, h.Id), clamp, name: $"{clamp.Name}, for {Holes.Size(d)}"), h.Body);
             if (soft)
-                b.Parts.Used(new(StationId.Base, h.Id + "-lining"), b.Fitting(Supplies.RubberStrip));
+                b.Beside(Piece.Used(new(StationId.Base, h.Id + "-lining"), b.Fitting(Supplies.RubberStrip)));
         }
         var stud = b.Stock.Find<Fastener>("fasteners", Stud);
         b.Joint(new ScrewJoint
@@ -127,24 +127,23 @@ public sealed record TubeClamp : BaseKind
         var metal = b.Stock.MaterialOf(Rail);
         // It is bent most in its middle, where what stands on it goes through.
         var net = Section.Drilled(rail.Shape, rail.Width, rail.Height, rail.Wall, stud.ClearanceMedium);
+        var beams = new List<BeamPiece>();
         foreach (var h in holds)
         {
             var piece = b.Beam(StationId.Base, h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, b.Stock.Section(Rail), metal, h.Top.Axis);
+            beams.Add(piece);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(h.Id + "-rail"), "Rail bends", piece, net));
             b.Shape(h.Id + "-rail", StationId.Base, "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
         var length = Apart + 2 * ClampParts.Past;
-        b.Parts.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail between the clamps", by: nameof(Apart));
-        b.Parts.Also(c => c with
+        b.Put(Piece.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail between the clamps", by: nameof(Apart)).Also(c => c with
         {
             Holes =
             [
                 new(ClampParts.Past, "Rail", holds[0].Id + "-rail-nut"), new(length / 2, "Rail"),
                 new(length - ClampParts.Past, "Rail", holds[1].Id + "-rail-nut"),
             ],
-        });
-        foreach (var h in holds)
-            b.PointMass(h.Top.Node, b.Stock.Section(Rail).Area * ClampParts.Past * metal.Density);
+        }), [.. beams], holds[0].Top.Node, holds[1].Top.Node);
         // Each end of the rail stands on a clamp's stud, with a nut.
         foreach (var h in holds)
             b.StandsOn(h.Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) }, new(h.Id + "-rail-nut", StationId.Base, $"rail on the {h.Label}",

@@ -69,8 +69,9 @@ public sealed record WeightedFoot : BaseKind
     {
         var steel = b.Stock.Material("steel-s235");
         var flex = 4 * PanelStiffness.Rocking(steel, Thickness, Across / 2, 0.02);
-        var hold = Standing.Build(b, "foot", Footprint.Round(Flat * Across), Flat * Across / 2, Mass, Block + Thickness, 2e5, flex, 0.4);
-        b.Parts.Bought(new(StationId.Base, "pan"), b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast");
+        var hold = Standing.Build(b, "foot", Footprint.Round(Flat * Across), Flat * Across / 2, Block + Thickness, 2e5, flex, 0.4);
+        b.Put(Piece.Bought(new(StationId.Base, "pan"), b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast"),
+            hold.Body);
         b.Shape("pan", StationId.Base, "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
         return hold.Top with
         {

@@ -93,7 +93,7 @@ public sealed record WindowSlotPlate : BaseKind
     {
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         var (section, metal) = (Section.Rectangle(row.Width, row.Height), b.Stock.MaterialOf(Bar));
-        var hold = ClampParts.Place(b, "base-hold", "slot hook", 0.004, 0, row.Width / 2, 3e5, 3e5 * row.Width * Leg / 4, 0.5, "pad");
+        var hold = ClampParts.Place(b, "base-hold", "slot hook", 0.004, row.Width / 2, 3e5, 3e5 * row.Width * Leg / 4, 0.5, "pad");
         var spot = b.Spot("base-hold", StationId.Base, "slot hook", b.Rig.At[0], b.Rig.At[1]);
         var outward = Vec3.UnitY.PerpendicularTo(hold.Top.Axis).Normalized();
         var seat = b.Node("shelf", hold.Top.Position + Shelf / 2 * outward);
@@ -104,8 +104,6 @@ public sealed record WindowSlotPlate : BaseKind
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the glass.", true));
         var flat = Hook + Shelf + Leg + 2 * Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
-        var mass = row.Width * row.Height * flat * metal.Density;
-        b.PointMass(seat, Math.Max(0, mass - shelf.Mass) + Weight);
         // It leans on the slot's edge and, by its leg, on the door: outwards the leg
         // braces it, inwards only the hook; along the car the wedge doubles the bar's width.
         if (!b.HoldsGone)
@@ -115,17 +113,16 @@ public sealed record WindowSlotPlate : BaseKind
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, b.Rig.Site.Rubs(0.5),
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
-        b.Parts.Cut(new(StationId.Base, "bar"), row, metal, Math.Max(flat, shelf.Length), what: "Bent bar, flat");
         var bend = Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
-        b.Parts.Also(c => c with
+        b.Put(Piece.Cut(new(StationId.Base, "bar"), row, metal, flat, what: "Bent bar, flat").Also(c => c with
         {
             // Hook and leg both hang down from the shelf.
             Bends = [new(Hook + bend / 2, Math.PI / 2, BendRadius), new(Hook + Shelf + 1.5 * bend, Math.PI / 2, BendRadius)],
             Holes = [new(Hook + bend + Shelf / 2, "Shelf")],
-        });
-        b.Parts.Bought(new(StationId.Base, "felt"), b.Fitting("felt"));
+        }), [shelf], seat);
+        b.Put(Piece.Bought(new(StationId.Base, "felt"), b.Fitting("felt")), seat);
         if (Weight > 0)
-            b.Parts.Bought(new(StationId.Base, "weight"), b.Fitting("small-bag"), mass: Weight);
+            b.Put(Piece.Bought(new(StationId.Base, "weight"), b.Fitting("small-bag"), mass: Weight), seat);
         b.Shape("shelf", StationId.Base, "plate", [b.Point(seat)], [row.Width, Shelf, row.Height], hold.Top.Axis, outward);
         b.Shape("leg", StationId.Base, "tube", [b.Point(seat, b.Position(seat) + Shelf / 2 * outward),
             b.Point(seat, b.Position(seat) + Shelf / 2 * outward - Leg * hold.Top.Axis)], [row.Height * 2]);

@@ -105,7 +105,7 @@ public sealed record Strut : BraceKind
             // Nothing to build: said by name, not refused as a document.
             b.Findings.Add(new ReportFinding(station, $"Strut {Id}'s foot stands where the strut begins: move it away.", true));
             b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
-            b.Parts.Bought(new(station, "foot-clamp"), b.Fitting("strut-clamp"));
+            b.Put(Piece.Bought(new(station, "foot-clamp"), b.Fitting("strut-clamp")), upper);
             return;
         }
         // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
@@ -114,9 +114,9 @@ public sealed record Strut : BraceKind
         b.Checks.Add(new RodSlip(b, station, new(name), piece, Holds));
         b.Checks.Add(new StrutBuckling(b, station, new(name), piece));
         b.Checks.Add(new SectionStrength(b, station, new(name), "Rod bends", piece));
-        b.Parts.Bought(new(station, "clamp"), b.Fitting("strut-clamp"));
-        b.Parts.Cut(new(station, "strut"), row, material, length, what: b.Rig.Braces.Count > 1 ? $"Strut {Id}" : "Strut");
-        b.Parts.Also(c => c with { Long = Spare });
+        b.Put(Piece.Bought(new(station, "clamp"), b.Fitting("strut-clamp")), upper);
+        b.Put(Piece.Cut(new(station, "strut"), row, material, length, what: b.Rig.Braces.Count > 1 ? $"Strut {Id}" : "Strut")
+            .Also(c => c with { Long = Spare }), [piece]);
         b.Shape(name + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
     }
 }

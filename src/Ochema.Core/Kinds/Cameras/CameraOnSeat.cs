@@ -41,11 +41,11 @@ internal static class CameraOnSeat
         var centre = middle + lensShare * lensAhead * view;
         var node = b.Node(b.Own("camera"), centre);
         b.Rigid(seat.Node, node);
-        b.PointMass(node, mass, inertia: Inertia(mass, body, lens, view, left, up, lensShare, lensAhead));
         var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
         var side = body.Length * body.Height + lens.Length * lens.Diameter;
         b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
-        b.Parts.Own(new(b.Path.Camera, "camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass);
+        b.Put(Piece.Own(new(b.Path.Camera, "camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass),
+            new Hung(node) { PerMass = Inertia(1, body, lens, view, left, up, lensShare, lensAhead) });
         var face = b.Faces[^1];
         var above = Shoe(b, c, body, node, middle, view, left, up);
         b.Shape(b.Own("camera"), b.Path.Camera, "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
@@ -105,13 +105,12 @@ internal static class CameraOnSeat
         var centre = foot + (ShoeHeight + row.CentreHeight) * up;
         var node = b.Node(b.Own("in-shoe"), centre);
         b.Rigid(camera, node);
-        double Box(double a, double d) => row.Mass * (a * a + d * d) / 12;
+        static double Box(double a, double d) => (a * a + d * d) / 12;
         var least = Box(row.Width, Math.Min(row.Height, row.Length));
-        b.PointMass(node, row.Mass, inertia: [least, least, least, 0, 0, 0]);
         var face = WindFace.OnNode(node, (view, Drag.Cube * row.Width * row.Height), (left, Drag.Cube * row.Length * row.Height),
             (up, Drag.Cube * row.Length * row.Width));
         b.Faces.Add(face);
-        b.Parts.Own(new(b.Path.Camera, "in-shoe"), row.Name, row.Mass);
+        b.Put(Piece.Own(new(b.Path.Camera, "in-shoe"), row.Name, row.Mass), new Hung(node) { PerMass = [least, least, least, 0, 0, 0] });
         b.Shape(b.Own("in-shoe"), b.Path.Camera, "camera", [b.Point(node)], [row.Length, row.Width, row.Height], view, left);
         return new InShoe(row, foot, centre, face);
     }

@@ -106,15 +106,17 @@ public sealed record BallInPlatesHead : HeadKind
                     new(Side / 2, Side / 2, "Plate round the ball") { Own = new("ball", "Ball between its plates", Hole) }]
                 : [new(Side / 2, Side / 2, "Foot board", b.Own("ball-screws")), new(Side / 2, Side / 2, "Foot board")],
         };
-        var mass = 2 * b.Parts.Sheet(new(head, "plates"), "Plate round the ball", Square(Thick, true), of, 2).Mass
-            + b.Parts.Sheet(new(head, "foot-board"), "Foot board of the head",
-            Square(Foot, false), of).Mass;
-        var donor = b.Parts.Bought(new(head, "ball"), b.Fitting("donor-ball"));
+        RigPart[] pieces =
+        [
+            Piece.Sheet(new(head, "plates"), "Plate round the ball", Square(Thick, true), of, 2),
+            Piece.Sheet(new(head, "foot-board"), "Foot board of the head", Square(Foot, false), of),
+            Piece.Bought(new(head, "ball"), b.Fitting("donor-ball")),
+        ];
         var height = Foot + Thick + grip.Gap / 2 + Neck;
         var row = b.Stock.Find<HeadRow>("heads", Row) with
         {
             Height = height,
-            Mass = mass + donor.Mass,
+            Mass = pieces.Sum(p => p.Quantity * p.Mass),
             HoldingTorque = grip.Torque,
             RotationalStiffness = Gives * Math.Pow(Ball / 0.03, 3),
             FrontalArea = Side * (Foot + 2 * Thick + grip.Gap),
@@ -126,7 +128,7 @@ public sealed record BallInPlatesHead : HeadKind
             {
                 spring = s;
                 return new BallInPlates(b, head, new(b.Own("head-joint")), s, grip);
-            });
+            }, pieces);
         if (spring is { } joint)
             b.Checks.Add(new BallPlateBends(b, head, new(b.Own("head-joint")), joint, grip.Closing, apart, Side - Hole, Thick, of));
         b.Joint(new ScrewJoint

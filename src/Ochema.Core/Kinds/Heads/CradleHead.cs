@@ -90,18 +90,16 @@ public sealed record CradleHead : HeadKind
                 b.Findings.Add(new ReportFinding(head, $"The lip stands {QuantityText.Of(Lip, Dimension.Length)} high, the lens begins at "
                     + $"{QuantityText.Of(below, Dimension.Length)}: it is in the picture."));
         }
-        var piece = b.Parts.Sheet(new(head, "cradle"), $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
+        var piece = Piece.Sheet(new(head, "cradle"), $"Cradle {QuantityText.Of(inside, Dimension.Length)} inside, flat",
             new(flat, across, Thickness, Sheet, [new(first, Math.PI / 2, BendRadius), new(flat - first, Math.PI / 2, BendRadius)])
             {
                 ThicknessBy = nameof(Thickness),
                 Holes = [new(flat / 2, across / 2, "Cradle's floor")],
                 Walls = Lip > BendRadius ? [new(lip, Math.PI / 2, BendRadius), new(across - lip, Math.PI / 2, BendRadius)] : [],
             }, sheet);
-        b.Parts.Bought(new(head, "band"), b.Fitting("cradle-band"));
-        var seat = HeadParts.Build(b, from, row, null, "Cradle turns on its screw",
-            new ThroughPort("Cradle's floor", [new("Cradle's floor", LayerRole.Clearance, Thickness, Sheet, inside)], inside));
-        b.PointMass(seat.Node, piece.Mass);
-        return seat;
+        return HeadParts.Build(b, from, row, null, "Cradle turns on its screw",
+            new ThroughPort("Cradle's floor", [new("Cradle's floor", LayerRole.Clearance, Thickness, Sheet, inside)], inside),
+            carried: [piece, Piece.Bought(new(head, "band"), b.Fitting("cradle-band"))]);
     }
 }
 

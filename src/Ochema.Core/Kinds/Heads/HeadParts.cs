@@ -25,8 +25,10 @@ internal static class HeadParts
     /// <param name="underneath">What it stands on the reach with; null for the socket of a bought head.</param>
     /// <param name="made">The check of a joint that is made by hand, by its spring; null for a bought head, which has a torque and a load on its
     /// label.</param>
+    /// <param name="pieces">What it is made of; null: bought as its row.</param>
+    /// <param name="carried">What is on its seat.</param>
     public static Mount Build(RigBuilder b, Mount from, HeadRow row, double? measuredTorque, string turns, Port? underneath = null,
-        Func<SpringIndex, Responses.Check>? made = null)
+        Func<SpringIndex, Responses.Check>? made = null, IReadOnlyList<RigPart>? pieces = null, IReadOnlyList<RigPart>? carried = null)
     {
         var axis = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis.Z < -0.5 ? -Vec3.UnitZ : from.Axis;
         var head = b.Path.Head;
@@ -40,7 +42,6 @@ internal static class HeadParts
         var t = k / (0.02 * 0.02);
         var spring = b.Spring(b.Own("head-joint"), lower, upper, [t, t, t, k, k, k]);
         b.Links.Add((b.Own("head-joint"), head, row.Type is "clip" ? "the clip" : "the head"));
-        b.PointMass(lower, row.Mass, (0.5 - JointAt) * row.Height * axis);
         b.Faces.Add(WindFace.OnNode(lower, (Vec3.UnitX, 1.1 * row.FrontalArea), (Vec3.UnitY, 1.1 * row.FrontalArea)));
         if (made is not null && measuredTorque is null)
             b.Checks.Add(made(spring));
@@ -51,8 +52,10 @@ internal static class HeadParts
             b.Checks.Add(new HeadLoad(b, head, row));
         b.StandsOn(from, new(head + "-screw", head, "screw under the head", underneath ?? Socket(row), f => f.Spring(spring),
             Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3), row.RatedLoad > 5 ? 8 : 4));
-        if (made is null)
-            b.Parts.Bought(new(head, "head"), row);
+        foreach (var piece in carried ?? [])
+            b.Put(piece, seat);
+        foreach (var piece in pieces ?? [Piece.Bought(new(head, "head"), row)])
+            b.Put(piece, new Hung(lower) { Offset = (0.5 - JointAt) * row.Height * axis });
         b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height], axis);
         return new Mount(seat, b.Position(seat), axis);
     }

@@ -256,7 +256,6 @@ public sealed record TiltFrame : HeadKind
         var (flatInner, flatOuter) = boards
             ? ((Flat: s.Inner + 2 * bar.Height + 2 * (s.Up + Past), Bend: 0.0), (Flat: s.Outer + 2 * bar.Height + 2 * (s.Drop + Past), Bend: 0.0))
             : (U(s.Inner, s.Up + Past, bar.Height), U(s.Outer, s.Drop + Past, bar.Height));
-        var each = section.Area * metal.Density;
         // The camera stands in the middle: its screw is where its socket is. Strips are marked from the right.
         foreach (var (name, flat, aside, layer, joint) in new[]
         {
@@ -265,32 +264,29 @@ public sealed record TiltFrame : HeadKind
         {
             if (boards)
             {
-                Box(b, head, name, bar, metal, flat == flatInner ? (s.Inner, s.Up) : (s.Outer, s.Drop), aside, layer, joint);
+                Box(b, head, name, bar, metal, flat == flatInner ? (s.Inner, s.Up) : (s.Outer, s.Drop), aside, layer, joint, layer == Floor ? seat : foot);
                 continue;
             }
-            b.Parts.Cut(new(head, layer == Floor ? "inner-frame" : "outer-frame"), bar, metal, flat.Flat, what: name,
-                by: layer != Floor && By != TiltedBy.Hand ? nameof(Beside) : null);
-            b.Parts.Also(c => c with
-            {
-                Bends = [new(flat.Bend, Math.PI / 2, BendRadius), new(c.Length - flat.Bend, Math.PI / 2, BendRadius)],
-                Holes = [new(Past, name, b.Own("tilt-pivot")), new(c.Length / 2 + aside, layer, joint), new(c.Length - Past, name, b.Own("tilt-pivot"))],
-            });
+            b.Put(Piece.Cut(new(head, layer == Floor ? "inner-frame" : "outer-frame"), bar, metal, flat.Flat, what: name,
+                by: layer != Floor && By != TiltedBy.Hand ? nameof(Beside) : null).Also(c => c with
+                {
+                    Bends = [new(flat.Bend, Math.PI / 2, BendRadius), new(c.Length - flat.Bend, Math.PI / 2, BendRadius)],
+                    Holes = [new(Past, name, b.Own("tilt-pivot")), new(c.Length / 2 + aside, layer, joint), new(c.Length - Past, name, b.Own("tilt-pivot"))],
+                }), layer == Floor ? seat : foot);
         }
-        b.PointMass(seat, each * flatInner.Flat);
-        b.PointMass(foot, each * flatOuter.Flat + row.Mass);
-        b.Parts.Bought(new(head, "hinge"), row);
+        b.Put(Piece.Bought(new(head, "hinge"), row), foot);
         if (boards)
         {
             // Two at each of the four corners of two boxes.
-            b.Parts.Used(new(head, "corner-screws"), b.Fitting("wood-screw"), 16);
-            b.Parts.Used(new(head, "corner-glue"), b.Fitting(Supplies.Glue));
+            b.Beside(Piece.Used(new(head, "corner-screws"), b.Fitting("wood-screw"), 16));
+            b.Beside(Piece.Used(new(head, "corner-glue"), b.Fitting(Supplies.Glue)));
         }
         if (SetBack > 0)
-            b.PointMass(seat, b.Parts.Bought(new(head, "slide-plate"), b.Fitting("slide-plate")).Mass);
+            b.Put(Piece.Bought(new(head, "slide-plate"), b.Fitting("slide-plate")), seat);
         if (By != TiltedBy.Hand)
-            b.PointMass(outer.Left, b.Parts.Bought(new(head, "servo"), b.Fitting("tilt-servo")).Mass);
+            b.Put(Piece.Bought(new(head, "servo"), b.Fitting("tilt-servo")), outer.Left);
         if (By == TiltedBy.ServoAndButton)
-            b.PointMass(inner.Left, b.Parts.Bought(new(head, "button-servo"), b.Fitting("button-servo")).Mass);
+            b.Put(Piece.Bought(new(head, "button-servo"), b.Fitting("button-servo")), inner.Left);
         var bolt = b.Stock.Find<Fastener>("fasteners", PivotBolt);
         b.Joint(new ScrewJoint
         {
@@ -325,13 +321,13 @@ public sealed record TiltFrame : HeadKind
     /// <summary>A frame of boards: its floor, which goes over the ends of the sides, and the two sides.</summary>
     /// <param name="size">Inside, and its pivots over the floor, m.</param>
     private static void Box(RigBuilder b, StationId head, string name, SectionRow bar, Material wood, (double Inside, double Up) size, double aside,
-        string layer, string? joint)
+        string layer, string? joint, NodeIndex at)
     {
         var box = name.Replace("frame", "box", StringComparison.Ordinal);
-        b.Parts.Cut(new(head, layer == Floor ? "inner-floor" : "outer-floor"), bar, wood, size.Inside + 2 * bar.Height, what: $"{box}, floor");
-        b.Parts.Also(c => c with { Holes = [new(c.Length / 2 + aside, layer, joint)] });
-        b.Parts.Cut(new(head, layer == Floor ? "inner-sides" : "outer-sides"), bar, wood, size.Up + Past, 2, what: $"{box}, side");
-        b.Parts.Also(c => c with { Holes = [new(c.Length - Past, name, b.Own("tilt-pivot"))] });
+        b.Put(Piece.Cut(new(head, layer == Floor ? "inner-floor" : "outer-floor"), bar, wood, size.Inside + 2 * bar.Height, what: $"{box}, floor")
+            .Also(c => c with { Holes = [new(c.Length / 2 + aside, layer, joint)] }), at);
+        b.Put(Piece.Cut(new(head, layer == Floor ? "inner-sides" : "outer-sides"), bar, wood, size.Up + Past, 2, what: $"{box}, side")
+            .Also(c => c with { Holes = [new(c.Length - Past, name, b.Own("tilt-pivot"))] }), at);
     }
 
     /// <summary>Centre of camera and lens ahead of the middle of its body, m.</summary>

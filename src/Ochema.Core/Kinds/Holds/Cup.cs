@@ -70,7 +70,7 @@ public sealed record Cup : HoldKind
     {
         var row = b.Stock.Find<SuctionCupRow>("cups", Stock);
         var suction = new Suction(b, row, spot.Site.Surface, Vacuum, Since, HalfLife);
-        var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height, row.Mass, suction.Friction, "cup");
+        var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height, suction.Friction, "cup");
         if (!b.HoldsGone)
         {
             PanelHold.Grasps(b, spot, hold.Spring, suction.Grasp, "lifts at its lip");
@@ -79,7 +79,7 @@ public sealed record Cup : HoldKind
             if (Vacuum is not null)
                 b.Checks.Add(new SuctionAltitude(b, spot, suction));
         }
-        b.Parts.Bought(new(spot.Station, spot.Id), row);
+        b.Put(Piece.Bought(new(spot.Station, spot.Id), row), hold.Body);
         return hold;
     }
 }

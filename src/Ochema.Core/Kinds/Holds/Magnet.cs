@@ -73,7 +73,7 @@ public sealed record Magnet : HoldKind
         var gap = row.Coat + Pad;
         var kn = 5e6 * 0.001 / (gap + 0.001);
         var ks = 1e6 * 0.001 / (gap + 0.001);
-        var hold = PanelHold.Place(b, spot, kn, ks, kn * row.Diameter * row.Diameter / 16, row.Diameter / 2, row.Height, row.Mass,
+        var hold = PanelHold.Place(b, spot, kn, ks, kn * row.Diameter * row.Diameter / 16, row.Diameter / 2, row.Height,
             spot.Site.Rubs(row.Friction), "magnet");
         if (!b.HoldsGone)
         {
@@ -83,13 +83,13 @@ public sealed record Magnet : HoldKind
         if (spot.Site.PlateBehind is > 0 and var plate)
         {
             var across = row.Diameter + 2 * PlateBeyond;
-            b.Parts.Sheet(new(StationId.Site, spot.Id + "-plate"), "Plate behind the sheet", new(across, across, plate, "steel-s235", []),
-                b.Stock.Material("steel-s235"));
+            b.Beside(Piece.Sheet(new(StationId.Site, spot.Id + "-plate"), "Plate behind the sheet", new(across, across, plate, "steel-s235", []),
+                b.Stock.Material("steel-s235")));
         }
         else if (!spot.Material.Magnetic)
             b.Findings.Add(new ReportFinding(spot.Station,
                 $"A magnet does not stick to {Words.Inside(spot.Material.Name)}. Try it on the panel; take cups, straps or a clamp instead.", true));
-        b.Parts.Bought(new(spot.Station, spot.Id), row);
+        b.Put(Piece.Bought(new(spot.Station, spot.Id), row), hold.Body);
         return hold;
     }
 }

@@ -26,7 +26,7 @@ internal static class PanelHold
     /// <param name="rocking">Against rocking, N·m/rad.</param>
     /// <param name="radius">Effective radius b, m.</param>
     /// <param name="height">Panel to the screw face, m.</param>
-    public static Hold Place(RigBuilder b, HoldSpot spot, double normal, double shear, double rocking, double radius, double height, double mass, double friction, string type)
+    public static Hold Place(RigBuilder b, HoldSpot spot, double normal, double shear, double rocking, double radius, double height, double friction, string type)
     {
         var site = spot.Site;
         var node = b.Node(spot.Id, spot.Point);
@@ -56,11 +56,13 @@ internal static class PanelHold
             if (site.Form.IsSkin)
                 b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
         }
-        b.PointMass(node, mass, 0.5 * height * spot.Normal);
         var top = b.Node(spot.Id + "-top", spot.Point + height * spot.Normal);
         b.Rigid(node, top);
         b.Shape(spot.Id, spot.Station, type, [b.Point(node)], [2 * radius, height], spot.Normal);
-        var hold = new Hold(spot.Id, spot.Station, spot.Label, spring, node, new Mount(top, b.Position(top), spot.Normal));
+        var hold = new Hold(spot.Id, spot.Station, spot.Label, spring, node, new Mount(top, b.Position(top), spot.Normal))
+        {
+            Body = new(node) { Offset = 0.5 * height * spot.Normal },
+        };
         b.Holds.Add(hold);
         return hold;
     }

@@ -44,7 +44,6 @@ public sealed record PendulumJoint : IsolatorKind
         b.Links.Add(("pendulum-spring", StationId.Isolator, "the soft joint"));
         var seat = b.Node("isolator", from.Position + Height * from.Axis);
         b.Rigid(pivot, seat);
-        b.PointMass(pivot, joint.Mass);
         b.Checks.Add(new PendulumStop(spring, Centring, Stop));
         b.Soft = () =>
         {
@@ -54,7 +53,7 @@ public sealed record PendulumJoint : IsolatorKind
             var turning = Math.Max(1e-3, Centring + (from.Axis.Z < 0 ? 1 : -1) * load * Loads.MotionProfile.Gravity * arm);
             return new SoftState(load, 0, Stop * arm, Math.Sqrt(turning / Math.Max(1e-4, load * arm * arm)) / (2 * Math.PI));
         };
-        b.Parts.Bought(new(StationId.Isolator, "joint"), joint);
+        b.Put(Piece.Bought(new(StationId.Isolator, "joint"), joint), pivot);
         b.Shape("isolator", StationId.Isolator, "joint", [b.Point(pivot)], [0.05], Vec3.UnitX);
         ThroughPort Of(string half) => new(half, [new(half, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.05);
         b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the soft joint", Of("Joint's upper half"), f => f.Spring(spring), 0.025));

@@ -36,7 +36,6 @@ internal static class SoftMount
         b.Links.Add(("isolator-spring", StationId.Isolator, "the soft mount"));
         var seat = b.Node("isolator", from.Position + row.Height * from.Axis);
         b.Rigid(top, seat);
-        b.PointMass(top, row.Mass * n + 2 * plate.Mass);
         b.Checks.Add(new IsolatorTravel(spring, from.Axis, n * along, n * across, rocking, spread, row));
         b.Soft = () =>
         {
@@ -46,8 +45,8 @@ internal static class SoftMount
             var k = n / (upright / along + (1 - upright) / across);
             return new SoftState(load, load * Loads.MotionProfile.Gravity / k, row.Travel, Math.Sqrt(k / load) / (2 * Math.PI));
         };
-        b.Parts.Bought(new(StationId.Isolator, "mounts"), row, n);
-        b.Parts.Bought(new(StationId.Isolator, "plates"), plate, 2);
+        b.Put(Piece.Bought(new(StationId.Isolator, "mounts"), row, n), top);
+        b.Put(Piece.Bought(new(StationId.Isolator, "plates"), plate, 2), top);
         b.Shape("isolator", StationId.Isolator, "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
         var through = new ThroughPort("Soft mount's plate", [new("Soft mount's plate", LayerRole.Clearance, Plate, "al-6061-t6", 0.05)], 2 * spread);
         b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw under the soft mount", through, f => f.Spring(spring), Math.Max(0.015, spread)));

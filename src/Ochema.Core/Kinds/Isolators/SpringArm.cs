@@ -124,7 +124,6 @@ public sealed record SpringArm : IsolatorKind
     {
         var row = b.Stock.Find<SpringRow>("springs", Spring);
         var arm = Arm(b.Stock);
-        var links = Links;
         var frame = b.Fitting("arm-frame");
         var link = b.Stock.Find<SectionRow>("sections", "square-al-20x2");
         var payload = Payload(b.Rig, b.Stock);
@@ -139,8 +138,6 @@ public sealed record SpringArm : IsolatorKind
         var stiff = 3 * 69e9 * 4e-9 / Math.Pow(Link, 3) * 2;
         var spring = b.Spring("arm-spring", foot, end, [stiff * 4, stiff * 4, rate, 800, 800, 800], Damping);
         b.Links.Add(("arm-spring", StationId.Isolator, "the sprung arm"));
-        b.PointMass(end, links / 2);
-        b.PointMass(from.Node, links / 2 + frame.Mass + row.Mass * Math.Round(Count));
         b.Checks.Add(new ArmTravel(spring, rate, Link, Math.Clamp(angle, -Stop, Stop), Stop, payload));
         b.Checks.Add(new ArmLevel(arm, payload, angle, Stop));
         b.Checks.Add(new SpringStress(arm, row, Math.Round(Count), Stop));
@@ -148,9 +145,11 @@ public sealed record SpringArm : IsolatorKind
             b.Findings.Add(f);
         b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
-        b.Parts.Bought(new(StationId.Isolator, "arm"), frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}");
-        b.Parts.Bought(new(StationId.Isolator, "springs"), row, Math.Round(Count));
-        b.Parts.Length(new(StationId.Isolator, "links"), link, Link, LinkMass, link.PricePerMetre, Aisle.Metal, "Link of the arm:", nameof(Link), 2);
+        b.Put(Piece.Bought(new(StationId.Isolator, "arm"), frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}"),
+            from.Node);
+        b.Put(Piece.Bought(new(StationId.Isolator, "springs"), row, Math.Round(Count)), from.Node);
+        b.Put(Piece.Length(new(StationId.Isolator, "links"), link, Link, LinkMass, link.PricePerMetre, Aisle.Metal, "Link of the arm:", nameof(Link), 2),
+            end, from.Node);
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", StationId.Isolator, "tube",
                 [b.Point(from.Node, from.Position + up * Pivots * Vec3.UnitZ), b.Point(end, b.Position(end) + up * Pivots * Vec3.UnitZ)], [0.016]);

@@ -24,7 +24,7 @@ internal static class StrapLine
         if (length < 0.03)
         {
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
-            b.Parts.Length(new(station, "strap"), row, 0, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
+            b.Beside(Piece.Length(new(station, "strap"), row, 0, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging));
             return;
         }
         var name = b.NameOf(station, strap.Id);
@@ -36,8 +36,8 @@ internal static class StrapLine
         if (row.Asks is { } asks)
             b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {asks}."));
         b.Checks.Add(new StrapTension(b, new(name), station, line, row, knot, strap.Edge));
-        b.Parts.Length(new(station, "strap"), row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre,
-            row.PricePerMetre, Aisle.Rigging);
+        b.Beside(Piece.Length(new(station, "strap"), row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre,
+            row.PricePerMetre, Aisle.Rigging));
         var closed = b.Host.Anchors.First(a => a.Id == strap.To.Anchor);
         if ((strap.AnchorHolds ?? closed.Holds) is { } anchored)
             b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, closed, anchored));

@@ -49,8 +49,8 @@ internal static class TetherLine
                 _ => SlackLine.Held(b, b.Host.Anchors.First(a => a.Id == tether.To.Anchor)),
             }, end, length, row);
             if (built.Anchor.Hung && b.Rig.Base.HungBeside(b) is { } beside && b.Parts.All(p => p.Id != Second))
-                b.Parts.Length(Second, beside.Row, Math.Round(beside.Cut, 2), beside.Row.MassPerMetre, beside.Row.PricePerMetre,
-                    Aisle.Rigging, "Second rope:");
+                b.Beside(Piece.Length(Second, beside.Row, Math.Round(beside.Cut, 2), beside.Row.MassPerMetre, beside.Row.PricePerMetre,
+                    Aisle.Rigging, "Second rope:"));
             var swings = built.SwingsTo(b);
             built = built with { TakenBy = [.. swings.Where(s => s.Takes).Select(s => s.Name)] };
             b.Tethers.Add(built);
@@ -70,7 +70,7 @@ internal static class TetherLine
                     $"If it comes off, {Words.Inside(built.Name)} lets it fall "
                     + (built.IsTooLong(b) ? "all the way" : QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length))
                     + $", and it swings as far as {string.Join(", ", swings.Take(4).Select(s => s.Name))}. As short as aiming allows."));
-            b.Parts.Length(new(StationId.Tether, id), row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging);
+            b.Beside(Piece.Length(new(StationId.Tether, id), row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging));
             b.Shape(id, StationId.Tether, "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }
     }

@@ -65,6 +65,7 @@ public sealed record ArticulatedArm : ReachKind
         var node = from.Node;
         var at = from.Position;
         var foot = default(SpringIndex);
+        var links = new List<BeamPiece>();
         foreach (var (name, joint, lean) in new[] { ("lower", "Arm's foot joint", LowerLean), ("upper", "Elbow", UpperLean) })
         {
             var turned = b.Node(b.Own($"{name}-joint"), at);
@@ -79,11 +80,12 @@ public sealed record ArticulatedArm : ReachKind
             at += Length / 2 * Link(lean);
             node = b.Node(b.Own($"{name}-link"), at);
             var piece = b.Beam(b.Path.Reach, b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead, density: density);
+            links.Add(piece);
             b.Checks.Add(new SectionStrength(b, b.Path.Reach, new(b.Own($"{name}-arm")), $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
             b.Shape(b.Own($"{name}-arm"), b.Path.Reach, "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
             b.Shape(b.Own($"{name}-joint"), b.Path.Reach, "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
         }
-        b.Parts.Bought(new(b.Path.Reach, "arm"), row, mass: row.MassPerMetre * Length);
+        b.Put(Piece.Bought(new(b.Path.Reach, "arm"), row, mass: row.MassPerMetre * Length), [.. links]);
         var stud = new StudPort("Arm's stud", row.Thread, null, true);
         b.StandsOn(from, new(b.Own("reach-screw"), b.Path.Reach, "stud at the arm's foot", stud, f => f.Spring(foot),
             Math.Max(0.01, 0.7 * row.LinkDiameter)));

@@ -70,13 +70,11 @@ public sealed record BoomTube : ReachKind
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "plate under the mast",
             new FlangePort("Mast's flange", 0.005, 0.07, 4, "m8", "flange-screw", "screws of the mast's flange"),
             b.EndLoad(mast.First), 0.035));
-        b.Parts.Cut(new(reach, "mast"), row, metal, Height + ClampParts.Past, what: "Mast", by: nameof(Height));
-        b.Parts.Cut(new(reach, "boom"), row, metal, StickOut + ClampParts.Past, what: "Boom", by: nameof(StickOut));
-        b.PointMass(from.Node, b.Parts.Bought(new(reach, "flange"), b.Fitting("foot-flange")).Mass);
-        var clamp = b.Fitting("crossing-clamp");
-        b.Parts.Bought(new(reach, "crossing-clamp"), clamp);
         // Both tubes stand out past the clamp that they cross in.
-        b.PointMass(mastTop, clamp.Mass + 2 * section.Area * ClampParts.Past * metal.Density);
+        b.Put(Piece.Cut(new(reach, "mast"), row, metal, Height + ClampParts.Past, what: "Mast", by: nameof(Height)), [mast], mastTop);
+        b.Put(Piece.Cut(new(reach, "boom"), row, metal, StickOut + ClampParts.Past, what: "Boom", by: nameof(StickOut)), [boom], mastTop);
+        b.Put(Piece.Bought(new(reach, "flange"), b.Fitting("foot-flange")), from.Node);
+        b.Put(Piece.Bought(new(reach, "crossing-clamp"), b.Fitting("crossing-clamp")), mastTop);
         b.Shape(b.Own("mast"), reach, "tube", [b.Point(from.Node), b.Point(mastTop)], [row.Width]);
         b.Shape(b.Own("boom"), reach, "tube", [b.Point(crossing), b.Point(end)], [row.Width]);
         return new Mount(end, b.Position(end), up, new ThroughPort("Boom", [HollowWall.Through("Boom", row)], row.Width));

@@ -71,7 +71,7 @@ public sealed record ConduitBoom : ReachKind
         var through = HollowWall.Through("Boom", row);
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "front bolt of the boom", new ThroughPort("Boom", [through], row.Width) { Bolt = Bolt },
             f => f.Spring(first), row.Width / 2));
-        var tail = 0.0;
+        var (tail, beams, end) = (0.0, new List<BeamPiece> { ahead }, front);
         if (length > 0.05)
         {
             var rear = b.Node(b.Own("boom-rear"), b.Position(back));
@@ -82,14 +82,13 @@ public sealed record ConduitBoom : ReachKind
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own("boom-held")), "Boom bends under the rail", held, net));
             b.Shape(b.Own("boom-held"), reach, "tube", [b.Point(rear), b.Point(front)], [row.Width]);
             b.Joint(RearBolt(b, through, last), [rear]);
-            tail = Behind;
-            b.PointMass(rear, Behind * section.Area * metal.Density);
+            (tail, end) = (Behind, rear);
+            beams.Add(held);
         }
-        b.Parts.Cut(new(reach, "boom"), row, metal, StickOut + length + tail, what: "Boom", by: nameof(StickOut));
-        b.Parts.Also(c => c with
+        b.Put(Piece.Cut(new(reach, "boom"), row, metal, StickOut + length + tail, what: "Boom", by: nameof(StickOut)).Also(c => c with
         {
             Holes = [.. tail > 0 ? [new BarHole(tail, "Boom", b.Own("boom-bolt"))] : (BarHole[])[], new(tail + length, "Boom", b.Own("reach-screw"))],
-        });
+        }), [.. beams], end);
         return new Mount(tip, b.Position(tip), along, new TubePort("Boom", row));
     }
 

@@ -33,7 +33,6 @@ public sealed record CrossBar : ReachKind
         var foot = ClearOf(b, from);
         var left = Vec3.UnitY.PerpendicularTo(from.Axis).Normalized();
         var end = b.Node(b.Own("cross"), b.Position(foot) + Offset * left);
-        b.PointMass(foot, section.Area * (Math.Abs(Offset) > 0.004 ? Lap : Math.Abs(Offset) + Lap) * metal.Density);
         (BeamIndex First, BeamPiece Piece)? bar = null;
         if (Math.Abs(Offset) > 0.004)
         {
@@ -54,11 +53,10 @@ public sealed record CrossBar : ReachKind
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own("cross")), "Cross-bar bends at its bolt", bent.Piece,
                 Stock.Section.Drilled(row.Shape, row.Width, row.Height, row.Wall, hole)));
         }
-        b.Parts.Cut(new(reach, "cross-bar"), row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null);
-        b.Parts.Also(c => c with
+        b.Put(Piece.Cut(new(reach, "cross-bar"), row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null).Also(c => c with
         {
             Holes = [new(Lap / 2, "Cross-bar", b.Own("cross-bar-bolt")), .. Math.Abs(Offset) > 0.004 ? [new(c.Length - Lap / 2, "Cross-bar")] : (BarHole[])[]],
-        });
+        }), bar is { } beam ? [beam.Piece] : [], foot);
         return new Mount(end, b.Position(end), from.Axis, through);
     }
 

@@ -171,7 +171,6 @@ public sealed record FoldingArm : ReachKind
         var axis = from.Axis;
         var ahead = (Math.Abs(axis.X) < 0.9 ? Vec3.UnitX : b.Surface.U).PerpendicularTo(axis).Normalized();
         var out_ = b.Surface.Normal.PerpendicularTo(axis) is { Length: > 0.3 } n ? n.Normalized() : ahead;
-        var each = section.Area * metal.Density;
         StackLayer Link(int i) => HollowWall.Through($"Link {i + 1}", row);
         StackLayer Nylon(double thickness) => new("Nylon washer", LayerRole.Clearance, thickness, "nylon-66", row.Width, Bought: true);
         string Screw(int joint) => joint == 0 ? Foot : b.Own($"pivot-{joint + 1}");
@@ -198,15 +197,13 @@ public sealed record FoldingArm : ReachKind
             b.Checks.Add(new PivotBolt(b, reach, new(pivot), $"Bolt of the {Words.Inside(title)} gives", spring, axis, bolt, drawn, row.Width));
             b.Checks.Add(new PivotGapes(reach, new(pivot), $"{title} gapes and droops", spring, axis, drawn, row.Width));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own($"link-{i + 1}")), $"Link {i + 1} bends", piece));
-            b.Parts.Cut(new(reach, $"link-{i + 1}"), row, metal, lengths[i] + 2 * Past, what: $"Link {i + 1}", by: Names[i]);
             var (own, last) = (i, i == Count - 1);
-            b.Parts.Also(c => c with
+            b.Put(Piece.Cut(new(reach, $"link-{i + 1}"), row, metal, lengths[i] + 2 * Past, what: $"Link {i + 1}", by: Names[i]).Also(c => c with
             {
                 Holes = [new(Past, $"Link {own + 1}", Screw(own)),
                 new(c.Length - Past, $"Link {own + 1}", last ? null : Screw(own + 1))]
-            });
-            b.PointMass(foot, Past * each + b.Parts.Bought(new(reach, $"washer-{i + 1}"), washer).Mass);
-            b.PointMass(end, Past * each);
+            }), [piece], foot, end);
+            b.Put(Piece.Bought(new(reach, $"washer-{i + 1}"), washer), foot);
             b.Shape(b.Own($"link-{i + 1}"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
             b.Shape(pivot, reach, "joint", [b.Point(foot)], [row.Width * 1.2], axis);
             if (i == 0)

@@ -59,10 +59,9 @@ public sealed record HangingBracket : ReachKind
         var hole = b.Joints.Find(j => j.Id == b.Own("bracket-bolt"))?.Thread.ClearanceMedium ?? 0;
         b.Checks.Add(new SectionStrength(b, reach, new(b.Own("bracket-arm")), "Bracket arm bends at its bolt", arm,
             Stock.Section.Drilled(row.Shape, row.Width, row.Height, row.Wall, hole)));
-        b.Parts.Cut(new(reach, "arm"), row, metal, Out + Past, what: "Arm of the bracket", mitres: [0, Math.PI / 4], by: nameof(Out));
-        b.Parts.Also(c => c with { Holes = [new(Past, "Bracket", b.Own("bracket-bolt"))] });
-        b.PointMass(from.Node, section.Area * Past * metal.Density);
-        b.Parts.Cut(new(reach, "drop"), row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0], by: nameof(Down));
+        b.Put(Piece.Cut(new(reach, "arm"), row, metal, Out + Past, what: "Arm of the bracket", mitres: [0, Math.PI / 4], by: nameof(Out))
+            .Also(c => c with { Holes = [new(Past, "Bracket", b.Own("bracket-bolt"))] }), [arm], from.Node);
+        b.Put(Piece.Cut(new(reach, "drop"), row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0], by: nameof(Down)), [drop]);
         b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);
         b.Shape(b.Own("bracket-drop"), reach, "tube", [b.Point(corner), b.Point(seat)], [row.Width]);
         // A flat bar ends in a foot bent under the drop; a tube in a plug.

@@ -78,7 +78,7 @@ public sealed record PipeArm : ReachKind
         var first = b.Node(b.Own("pipe-elbow-1"), from.Position + Rise * from.Axis);
         var second = b.Node(b.Own("pipe-elbow-2"), b.Position(first) + Out * heading);
         var top = b.Node(b.Own("pipe-end"), b.Position(second) + Up * from.Axis);
-        var each = section.Area * plastic.Density;
+        var (pieces, beams) = (new List<RigPart>(), new List<BeamPiece>());
         foreach (var (name, called, start, end, length, by, lower, upper) in new[]
         {
             ("rise", "Rise", from.Node, first, Rise, nameof(Rise), (PipeFitting?)null, (PipeFitting?)elbow),
@@ -87,6 +87,7 @@ public sealed record PipeArm : ReachKind
         })
         {
             var piece = b.Beam(reach, b.Own($"pipe-{name}"), "pipe", start, end, section, plastic, name == "out" ? from.Axis : heading);
+            beams.Add(piece);
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own($"pipe-{name}")), $"Pipe bends, {Words.Inside(called)}", piece));
             b.Checks.Add(new CementHolds(b, reach, new(b.Own($"pipe-{name}")), $"Cement of the pipe gives, {Words.Inside(called)}", piece,
                 (lower is not null, upper is not null), elbow, row.Width, glue));
@@ -96,20 +97,21 @@ public sealed record PipeArm : ReachKind
                 b.Findings.Add(new ReportFinding(reach, $"{called} of {Holes.Size(length)}: the elbows take up {Holes.Size(least)}, "
                     + $"each {Holes.Size(elbow.TakeOff)} to the bottom of its socket and {Holes.Size(elbow.Socket)} of pipe in it.", true));
             else
-                b.Parts.Cut(new(reach, $"pipe-{name}"), row, plastic, PipeFitting.Cut(length, lower, upper), what: called, by: by);
+                pieces.Add(Piece.Cut(new(reach, $"pipe-{name}"), row, plastic, PipeFitting.Cut(length, lower, upper), what: called, by: by));
             if (name == "rise")
                 b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pipe's foot", new TubePort("Pipe", row),
                     b.EndLoad(piece.First), row.Width / 2));
         }
         foreach (var corner in new[] { first, second })
         {
-            // Where the elbow is there is no pipe.
-            b.PointMass(corner, b.Parts.Bought(new(reach, corner == first ? "elbow-1" : "elbow-2"), b.Fitting(elbow.Row)).Mass - 2 * elbow.TakeOff * each);
+            pieces.Add(Piece.Bought(new(reach, corner == first ? "elbow-1" : "elbow-2"), b.Fitting(elbow.Row)));
             b.Shape(b.Own(corner == first ? "pipe-joint-1" : "pipe-joint-2"), reach, "tube",
                 [b.Point(corner, b.Position(corner) - elbow.Socket * from.Axis),
                     b.Point(corner, b.Position(corner) + elbow.Socket * from.Axis)], [row.Width * 1.3]);
         }
-        b.Parts.Bought(new(reach, "cement"), b.Fitting("glue-pack"), name: glue.Name);
+        // Where an elbow is there is no pipe, and the beams go right through it: together they weigh what all weigh together.
+        b.Put(pieces, [.. beams], first, second);
+        b.Put(Piece.Bought(new(reach, "cement"), b.Fitting("glue-pack"), name: glue.Name), first);
         if (glue.Fault("pvc", "pvc", b.Rig.Run.Skin) is { } fault)
             b.Findings.Add(new ReportFinding(reach, $"The arm's joints: {fault}.", true));
         return new Mount(top, b.Position(top), from.Axis, new TubePort("Pipe's end", row));

@@ -32,7 +32,7 @@ public sealed record PostReach : ReachKind
         var top = Post.Build(b, from, Height, row, "post", "Post bends");
         var first = b.Pieces[^1].First;
         var flange = b.Fitting("foot-flange");
-        b.PointMass(from.Node, b.Parts.Bought(new(b.Path.Reach, "flange"), flange).Mass);
+        b.Put(Piece.Bought(new(b.Path.Reach, "flange"), flange), from.Node);
         b.StandsOn(from, new(b.Own("reach-screw"), b.Path.Reach, "plate under the flange",
             new FlangePort("Flange", 0.004, Flange, 4, Screw, "flange-screw", "flange screws"), b.EndLoad(first), Flange / 2));
         return top;

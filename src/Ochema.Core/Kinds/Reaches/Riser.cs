@@ -45,7 +45,7 @@ internal static class Post
         var (section, material) = (b.Stock.Section(row.Id), b.Stock.MaterialOf(row.Id));
         var piece = b.Beam(b.Path.Reach, b.Own(id), id, from.Node, top, section, material, Vec3.UnitX);
         b.Checks.Add(new SectionStrength(b, b.Path.Reach, new(b.Own(id)), check, piece));
-        b.Parts.Cut(new(b.Path.Reach, "riser"), row, material, height, by: nameof(Riser.Height));
+        b.Put(Piece.Cut(new(b.Path.Reach, "riser"), row, material, height, by: nameof(Riser.Height)), [piece]);
         b.Shape(b.Own(id), b.Path.Reach, "tube", [b.Point(from.Node), b.Point(top)], [row.Width]);
         return new Mount(top, b.Position(top), from.Axis, new TubePort(Words.Capital(id), row));
     }

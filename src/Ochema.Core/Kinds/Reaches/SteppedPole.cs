@@ -180,8 +180,7 @@ public sealed record SteppedPole : ReachKind
                 if (!Poles.SlidesIn(b, direction))
                     b.Links.Add((id + "-lock", reach, $"the {label}'s lock"));
                 Poles.LockTurns(b, id, $"{Words.Capital(label)} turns in its lock", spring, direction, LockTorque);
-                b.PointMass(node, b.Parts.Bought(new(reach, $"lock-{i}"), twist).Mass);
-                b.PointMass(foot, b.Stock.Section(rows[i].Id).Area * Overlap * metal.Density);
+                b.Put(Piece.Bought(new(reach, $"lock-{i}"), twist), node);
                 tilt += Math.Max(0, PartFit.Bore(rows[i - 1]) - rows[i].Width) / Overlap;
             }
             tip += tilt * each;
@@ -189,8 +188,8 @@ public sealed record SteppedPole : ReachKind
             var piece = b.Beam(reach, id, label, foot, node, b.Stock.Section(rows[i].Id), metal, side,
                 through: Poles.Hands(b, from, direction, i * each, (i + 1) * each));
             b.Checks.Add(new SectionStrength(b, reach, new(id), $"{Words.Capital(label)} bends", piece));
-            b.Parts.Cut(new(reach, $"tube-{i + 1}"), rows[i], metal, each + (i > 0 ? Overlap : 0), what: Words.Capital(label),
-                by: i > 0 ? nameof(Overlap) : null);
+            b.Put(Piece.Cut(new(reach, $"tube-{i + 1}"), rows[i], metal, each + (i > 0 ? Overlap : 0), what: Words.Capital(label),
+                by: i > 0 ? nameof(Overlap) : null), [piece], foot);
             b.Shape(id, reach, "tube", [b.Point(foot), b.Point(node)], [rows[i].Width]);
             pieces.Add(piece);
         }
@@ -229,11 +228,10 @@ public sealed record SteppedPole : ReachKind
         b.Checks.Add(new CapHolds(b, reach, new(b.Own("cap")), spring, direction, PullsOff ?? UsualPull, own, bite,
             $"their tips at {QuantityText.Of(SetTorque, Dimension.Torque)} and a friction of {SetFriction:0.00} on both sides, judgement", last.Width));
         b.Checks.Add(new CapSplits(b, reach, new(b.Own("cap")), spring, direction, cap, pvc));
-        var coupler = b.Parts.Bought(new(reach, "coupler"), b.Fitting("pvc-coupler"),
-            name: $"Coupler for {Words.Inside(b.Stock.Find<SectionRow>("sections", Cap).Name)}");
-        var plug = b.Parts.Bought(new(reach, "cap-plug"), b.Fitting(cap.Row));
-        b.Parts.Bought(new(reach, "cement"), b.Fitting("glue-pack"), name: Glues.Find("pvc-cement").Name);
-        b.PointMass(foot, coupler.Mass + plug.Mass);
+        b.Put(Piece.Bought(new(reach, "coupler"), b.Fitting("pvc-coupler"),
+            name: $"Coupler for {Words.Inside(b.Stock.Find<SectionRow>("sections", Cap).Name)}"), foot);
+        b.Put(Piece.Bought(new(reach, "cap-plug"), b.Fitting(cap.Row)), foot);
+        b.Put(Piece.Bought(new(reach, "cement"), b.Fitting("glue-pack"), name: Glues.Find("pvc-cement").Name), foot);
         var bolt = b.Stock.Find<Fastener>("fasteners", CapThread);
         var layer = new StackLayer(PipeCap.Face, LayerRole.Clearance, cap.Floor - cap.Counterbore, "pvc", cap.Across) { Recess = cap.Counterbore };
         b.Joint(new ScrewJoint

@@ -97,13 +97,13 @@ public sealed record TelescopingPole : ReachKind
         if (Overlap >= Length)
             b.Findings.Add(new ReportFinding(reach, $"Drawn out to {Holes.Size(Length)} the tubes would lie all in one another: "
                 + $"their overlap is {Holes.Size(Overlap.Value)}.", true));
-        BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock, double begins, double seen)
+        BeamPiece Tube(string id, string label, NodeIndex start, NodeIndex end, string stock, double begins, double seen, Hung inside)
         {
             var row = b.Stock.Find<SectionRow>("sections", stock);
             var piece = b.Beam(reach, b.Own(id), label, start, end, b.Stock.Section(stock), b.Stock.MaterialOf(stock), side,
                 through: Poles.Hands(b, from, direction, begins, begins + seen));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own(id)), $"{Words.Capital(label)} bends", piece));
-            b.Parts.Cut(new(reach, id), row, piece.Material, cut, what: Words.Capital(label));
+            b.Put(Piece.Cut(new(reach, id), row, piece.Material, cut, what: Words.Capital(label)), [piece], inside);
             b.Shape(b.Own(id), reach, "tube", [b.Point(start), b.Point(end)], [row.Width]);
             return piece;
         }
@@ -115,7 +115,7 @@ public sealed record TelescopingPole : ReachKind
         var low = Math.Clamp(cut, 0.1 * Length, 0.9 * Length);
         var middle = b.Node(b.Own("pole-lock"), from.Position + low * direction);
         var upper = b.Node(b.Own("pole-upper"), b.Position(middle));
-        var below = Tube("pole-low", "lower tube", from.Node, middle, Lower, 0, low);
+        var below = Tube("pole-low", "lower tube", from.Node, middle, Lower, 0, low, middle);
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lower tube", outer),
             b.EndLoad(below.First), outer.Width / 2,
             Axis: direction));
@@ -124,13 +124,10 @@ public sealed record TelescopingPole : ReachKind
             b.Links.Add((b.Own("pole-lock-spring"), reach, "the pole's lock"));
         Poles.KeepClear(b, from, Length);
         var tip = b.Node(b.Own("pole-tip"), from.Position + Length * direction);
-        var high = Tube("pole-high", "upper tube", upper, tip, Upper, low, Length - low);
-        b.PointMass(middle, (cut - (Length - low)) * b.Stock.Section(Upper).Area * high.Material.Density, -overlap / 2 * direction);
-        b.PointMass(middle, (cut - low) * b.Stock.Section(Lower).Area * below.Material.Density);
+        var high = Tube("pole-high", "upper tube", upper, tip, Upper, low, Length - low, new(middle) { Offset = -overlap / 2 * direction });
         Poles.Bows(b, from, b.Own("pole-low"), [below, high], direction, Length);
         var lockRow = b.Fitting("twist-lock");
-        b.PointMass(middle, lockRow.Mass);
-        b.Parts.Bought(new(reach, "lock"), lockRow);
+        b.Put(Piece.Bought(new(reach, "lock"), lockRow), middle);
         Poles.LockTurns(b, b.Own("pole-lock"), "Lock of the pole turns", spring, direction, LockTorque);
         return new Mount(tip, b.Position(tip), Poles.Up(from), new TubePort("Upper tube", inner));
     }
