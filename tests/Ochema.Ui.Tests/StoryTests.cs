@@ -75,11 +75,11 @@ public sealed class StoryTests : IClassFixture<SharedBrowser>
         Browser.Until("braces", () => browser.Driver.FindElements(By.CssSelector("[data-row^='brace:']")).Count == 2);
         browser.Find("[data-change='two straps']:enabled").Click();
         Browser.Until("straps", () => browser.Driver.FindElements(By.CssSelector("[data-row^='strap:']")).Count == 2);
-        browser.Find("[data-row='brace:strut-1']").Click();
+        browser.Find("[data-row='brace:left-ahead']").Click();
         var input = browser.Find("aside label[for]"); // the drawer shows the brace's fields
         Assert.NotNull(input);
         var text = browser.Find("aside").Text;
-        Drag("brace:strut-1", -40, 14);
+        Drag("brace:left-ahead", -40, 14);
         Browser.Until("foot moved", () => browser.Script<string>("return [...document.querySelectorAll('aside input')].map(i => i.value).join()") is var v && v.Length > 0 && !text.Contains(v));
         // By keyboard as well.
         var scene = browser.Find("[role=application]");

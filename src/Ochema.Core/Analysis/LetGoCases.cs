@@ -1,3 +1,4 @@
+using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
@@ -16,9 +17,9 @@ internal static class LetGoCases
         foreach (var h in b.Holds)
             list.Add(h.Station == StationId.Base
                 ? new(h.Id, "hold", "Without the " + h.Label, [h.Id])
-                : new(h.Id, "brace", $"Without strut {h.Station.UserId}", [h.Id], h.Station));
+                : new(h.Id, "brace", $"Without {Words.Named("strut", h.Station.UserId)}", [h.Id], h.Station));
         var straps = b.Rig.Straps.Select(s => (s.Id, Name: b.NameOf(StationId.Strap(s.Id), s.Id))).ToList();
-        list.AddRange(straps.Select(s => new LetGoCase(s.Name, "strap", $"Without strap {s.Id}", [s.Name])));
+        list.AddRange(straps.Select(s => new LetGoCase(s.Name, "strap", $"Without {Words.Named("strap", s.Id)}", [s.Name])));
         if (straps.Count > 0)
             list.Add(new("holds-alone", "holds-alone", "Holds alone", [.. straps.Select(s => s.Name)]));
         return list;

@@ -47,6 +47,7 @@ public static class Assessor
             SecondSharpness = Shaker.SecondWords(model),
             Retentions = judged.Retentions,
             Straps = StrapPull.Runs(b),
+            Rods = RodLength.All(b),
             Findings = [.. judged.Findings.Concat(Hum.Findings(model, sharpness)).Concat(WaterShedding.Findings(model)).Concat(Settling.Findings(model))
                 .Concat(Snag.Findings(model))
                 .DistinctBy(f => f.Text)],

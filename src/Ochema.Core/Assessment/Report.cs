@@ -206,6 +206,9 @@ public sealed record AssessmentReport
     /// <summary>How each strap runs.</summary>
     public required IReadOnlyList<StrapRun> Straps { get; init; }
 
+    /// <summary>How long the rod of each strut is cut.</summary>
+    public required IReadOnlyList<RodLength> Rods { get; init; }
+
     /// <summary>Fastest the host can do, m/s: where the speed tape ends.</summary>
     public required double TopSpeed { get; init; }
 

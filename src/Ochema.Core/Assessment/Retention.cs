@@ -70,7 +70,7 @@ internal static class Retention
                     && !path.IsSecond ? [.. reach.Keeps, "its struts"] : reach.Keeps, needs, tether);
         }
         foreach (var brace in rig.Braces)
-            Kept($"Strut {brace.Id}", StationId.Brace(brace.Id), brace.Keeps, needs, "its other end", "A lanyard along it", false);
+            Kept(Words.Named("Strut", brace.Id), StationId.Brace(brace.Id), brace.Keeps, needs, "its other end", "A lanyard along it", false);
         Base(b, letGo, needs, Piece);
         return list;
     }

@@ -1,3 +1,4 @@
+using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
@@ -34,11 +35,11 @@ internal static class StationRows
         if (b.Rig.Second is { } second)
             rows.AddRange([OnPath(RigPath.Second, "camera", b.SecondCamera!.Body.Called(second: true)), OnPath(RigPath.Second, "head", "Its head"),
                 OnPath(RigPath.Second, "reach", "Its reach", second.Reach)]);
-        rows.AddRange(b.Rig.Braces.Select(x => Helper("brace", x.Id, $"Strut {x.Id}",
+        rows.AddRange(b.Rig.Braces.Select(x => Helper("brace", x.Id, Words.Named("Strut", x.Id),
             b.Parts.LastOrDefault(p => p.Station == StationId.Brace(x.Id))?.Name ?? "")));
         var holds = b.Holds.Where(h => h.Station == StationId.Base).ToList();
         rows.Add(Row("base", "Base", b.Rig.Base.Called(holds.Count, Part("base")), "base", "base"));
-        rows.AddRange(b.Rig.Straps.Select(s => Helper("strap", s.Id, $"Strap {s.Id}", Part(StationId.Strap(s.Id)))));
+        rows.AddRange(b.Rig.Straps.Select(s => Helper("strap", s.Id, Words.Named("Strap", s.Id), Part(StationId.Strap(s.Id)))));
         if (b.Rig.AllTethers.Any())
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether"), "tether", null, true));
         var site = b.Rig.Site;

@@ -37,7 +37,7 @@ public static class AsBuilt
         {
             var (m, taken) = (a.Measure, b.Rig.Measured?.GetValueOrDefault(a.Place));
             // Changed on the drawing since, it is a drawing again.
-            var built = taken?.Built is not null && taken.Value == a.Planned;
+            var built = taken?.Built is not null && Equals(b.Rig, a.Place, taken.Value, a.Planned);
             return new Reading(a.Path, a.Label, m.HowTo, m.Dimension, m.Minimum + a.More, m.Maximum + a.More, built ? taken!.Value + a.More : null)
             {
                 Planned = (built ? taken!.Built!.Planned : a.Planned) + a.More,
@@ -66,22 +66,35 @@ public static class AsBuilt
                 + QuantityFormatter.Format(m.Maximum + asked.More, m.Dimension, UnitSystem.Metric));
         var place = asked.Place;
         var before = rig.Measured?.GetValueOrDefault(place);
-        var stands = DocumentPath.ValueAt(rig, place);
+        var stands = ValueAt(b, place);
         // The first reading keeps what was drawn; a second one is of the same drawing.
-        var known = before is { Built: not null } && before.Value == (stands ?? asked.Planned) ? before.Built : null;
+        var known = before is { Built: not null } && Equals(rig, place, before.Value, stands ?? asked.Planned) ? before.Built : null;
         if (value is null && known is null)
             return rig;
         var drawn = known ?? new(stands ?? asked.Planned, stands is null);
         // As planned it is the drawing itself, to the last digit: nothing of the rig changes by its having been made.
         var came = value - asked.More;
         double? now = came is not { } read || Math.Abs(read - drawn.Planned) <= Same ? drawn.Usual ? null : drawn.Planned : read;
-        var next = now == stands ? rig : DocumentPath.With(rig, stock, place, now);
+        var next = now == stands ? rig : With(rig, stock, place, now);
         var measured = new Dictionary<string, Taken>(next.Measured ?? new Dictionary<string, Taken>());
         measured.Remove(place);
         if (value is not null)
             measured[place] = new Taken(now ?? drawn.Planned, on, before?.How ?? "") { Built = drawn };
         return Remade(rig, next with { Measured = measured.Count > 0 ? measured : null }, stock, path);
     }
+
+    /// <summary>The value at a place, SI: a number of the document, or how long a strut's rod is; null where there is none.</summary>
+    private static double? ValueAt(RigBuilder b, string place) =>
+        RodLength.Of(b.Rig, place) is { } strut ? RodLength.All(b).FirstOrDefault(r => r.Id == strut)?.Length : DocumentPath.ValueAt(b.Rig, place);
+
+    /// <summary>The document with another value there.</summary>
+    private static RigDocument With(RigDocument rig, Catalogue stock, string place, double? value) =>
+        RodLength.Of(rig, place) is not { } strut ? DocumentPath.With(rig, stock, place, value)
+            : value is { } length ? RodLength.With(Kinds.RigAssembly.Build(rig, stock), strut, length) : rig;
+
+    /// <summary>True for the same value of a place. A rod is as long as its foot is away: that is worked out, and not kept to the last digit.</summary>
+    private static bool Equals(RigDocument rig, string place, double one, double other) =>
+        one == other || (RodLength.Of(rig, place) is not null && Math.Abs(one - other) <= RodLength.Same);
 
     /// <summary>What was made at the steps that this value comes out at was made as it came out.</summary>
     private static RigDocument Remade(RigDocument before, RigDocument rig, Catalogue stock, string path)
@@ -99,13 +112,16 @@ public static class AsBuilt
     /// <param name="paths">Only of these; null: of all.</param>
     public static BuiltEffect? Did(RigDocument rig, Catalogue stock, IReadOnlyCollection<string>? paths = null)
     {
-        var built = (rig.Measured ?? new Dictionary<string, Taken>())
-            .Where(m => m.Value.Built is not null && (paths is null || paths.Contains(m.Key)) && DocumentPath.ValueAt(rig, m.Key) == m.Value.Value).ToList();
+        var entered = (rig.Measured ?? new Dictionary<string, Taken>()).Where(m => m.Value.Built is not null && (paths is null || paths.Contains(m.Key))).ToList();
+        if (entered.Count == 0)
+            return null;
+        var b = Kinds.RigAssembly.Build(rig, stock);
+        var built = entered.FindAll(m => ValueAt(b, m.Key) is { } stands && Equals(rig, m.Key, stands, m.Value.Value));
         if (built.Count == 0)
             return null;
         var drawn = rig;
         foreach (var (path, taken) in built)
-            drawn = DocumentPath.With(drawn, stock, path, taken.Built!.Usual ? null : taken.Built.Planned);
+            drawn = With(drawn, stock, path, taken.Built!.Usual ? null : taken.Built.Planned);
         var (before, after) = (new Design(drawn, stock).Whole(false), new Design(rig, stock).Whole(false));
         var most = after.Checks.Join(before.Checks, a => a.Id, x => x.Id, (a, x) => (Now: a, Then: x))
             .Where(c => c.Now.Sort != Responses.CheckSort.Tightening || c.Now.Counts + c.Then.Counts > 0)
@@ -135,6 +151,13 @@ public static class AsBuilt
                     foreach (var name in new[] { sheet.LengthBy, sheet.WidthBy, sheet.ThicknessBy }.OfType<string>())
                         if (Of(at.At, at.Kind, name) is { } side)
                             yield return side;
+            }
+            // Trimmed to the marks of its trial: its foot stands where that was.
+            if (step.Step.Work == Work.Trim && b.Rods.FirstOrDefault(r => Responses.StationId.Brace(r.Brace.Id) == part.Station) is { } rod)
+            {
+                var now = RodLength.All(b).First(r => r.Id == rod.Brace.Id);
+                yield return new(RodLength.Path(now.Id), new("Trimmed to", Dimension.Length, now.Least, now.Most) { HowTo = "end to end, along the rod" }, "Trimmed to",
+                    now.Length);
             }
             if (step.Step.Work == Work.Bend && part.Sheet is { } bent)
                 foreach (var name in bent.BentTo)

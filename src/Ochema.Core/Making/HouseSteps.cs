@@ -204,7 +204,7 @@ internal static class HouseSteps
         {
             Tools = ["rule", "vice", "hacksaw", "file"],
             Minutes = 5,
-            Wrong = part.Sheet is null ? "Trimmed too far: move its foot nearer, and enter where it stands."
+            Wrong = part.Sheet is null ? "Trimmed too far: its foot goes nearer; enter the length that it came out at."
                 : "Trimmed into the hole's edge: a new strip.",
         })
         { Part = index };
@@ -447,7 +447,7 @@ internal static class HouseSteps
             _ => " It runs "
             + "over a sharp edge: pad it."
         };
-        return new(station, new(Work.Strap, $"Strap {strap.Id}, {Words.To(end)}",
+        return new(station, new(Work.Strap, $"{Words.Named("Strap", strap.Id)}, {Words.To(end)}",
             $"To a part that cannot move, {by}. "
             + $"Draw to {QuantityText.Of(strap.Pretension, Dimension.Force)}, all in turn, then once more.{edge} Wind the tail up and "
                 + "tie it.")

@@ -195,6 +195,9 @@ public abstract record BraceKind : StationKind
 
     /// <summary>The same with its foot on another site of the host.</summary>
     internal virtual BraceKind StandingOn(string site) => this;
+
+    /// <summary>The same with its foot at another place of its site, m from the panel's middle.</summary>
+    internal virtual BraceKind Standing(double[] at) => this;
 }
 
 /// <summary>The place of a foot.</summary>

@@ -93,6 +93,9 @@ public sealed partial class RigBuilder
     /// <summary>Straps as they run.</summary>
     public List<StrapBuilt> StrapsBuilt { get; } = [];
 
+    /// <summary>Rods of its struts.</summary>
+    internal List<RodLength.Rod> Rods { get; } = [];
+
     /// <summary>Lines that are slack until something lets go.</summary>
     public List<TetherBuilt> Tethers { get; } = [];
 
@@ -389,6 +392,9 @@ public sealed partial class RigBuilder
         var site = host.Sites.FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path, $"there is no site '{siteId}' on this host");
         return Spot(id, station, label, site, host.Surface(site), s, t);
     }
+
+    /// <summary>The panel of a site that stands on the host.</summary>
+    internal PanelSurface SurfaceOf(string siteId) => siteId == Rig.Site.Id ? Surface : host.Surface(host.Sites.First(x => x.Id == siteId));
 
     /// <summary>A closed point of the host.</summary>
     public Vec3 Anchor(AnchorEnd end, string path)

@@ -98,14 +98,14 @@ internal static class Instead
             var (s, t) = panel.Clamp(ownS + 0.45 * cos, ownT + 0.45 * sin);
             return kind.Proposed(id, site, [s, t], stock);
         }
+        string Id(string way) => FreeId(rig, way.Replace(", ", "-", StringComparison.Ordinal));
         foreach (var kind in KindRegistry.Fresh<BraceKind>().Where(k => At(k, 0, "") is not null))
         {
-            var ids = Enumerable.Range(1, 20).Select(i => $"{kind.Noun}-{i}").Where(i => rig.Braces.All(b => b.Id != i)).ToList();
             foreach (var (degrees, name) in free.Take(rig.Braces.Count == 0 ? 3 : 2))
-                yield return ($"{kind.Noun} {name}", $"A {kind.Noun} to the {name}", rig with { Braces = [.. rig.Braces, At(kind, degrees, ids[0])!] });
+                yield return ($"{kind.Noun} {name}", $"A {kind.Noun} to the {name}", rig with { Braces = [.. rig.Braces, At(kind, degrees, Id(name))!] });
             if (rig.Braces.Count == 0 && free.Count >= 2)
                 yield return ($"two {kind.Noun}s", $"Two {kind.Noun}s, well apart",
-                    rig with { Braces = [At(kind, free[0].Item1, ids[0])!, At(kind, free[1].Item1, ids[1])!] });
+                    rig with { Braces = [At(kind, free[0].Item1, Id(free[0].Item2))!, At(kind, free[1].Item1, Id(free[1].Item2))!] });
         }
     }
 
@@ -123,7 +123,7 @@ internal static class Instead
             yield return ("no-straps", rig.Straps.Count == 1 ? "Without the strap" : "Without the straps", rig with { Straps = [] });
         if (rig.Straps.Count > 1)
             foreach (var strap in rig.Straps)
-                yield return ("no-strap-" + strap.Id, $"Without strap {strap.Id}", rig with { Straps = [.. rig.Straps.Where(s => s != strap)] });
+                yield return ("no-strap-" + strap.Id, $"Without {Words.Named("strap", strap.Id)}", rig with { Straps = [.. rig.Straps.Where(s => s != strap)] });
         if (rig.Straps.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
         RigBuilder b;
@@ -171,9 +171,18 @@ internal static class Instead
         yield return ("two straps", "Two straps, left and right", rig with
         {
             Straps = [.. rig.Straps,
-                new Strap { Id = $"left-{rig.Straps.Count + 1}", Stock = "ratchet-25", From = one.From, To = one.To, Pretension = Pretension },
-                new Strap { Id = $"right-{rig.Straps.Count + 2}", Stock = "ratchet-25", From = two.From, To = two.To, Pretension = Pretension }],
+                new Strap { Id = FreeId(rig, "left"), Stock = "ratchet-25", From = one.From, To = one.To, Pretension = Pretension },
+                new Strap { Id = FreeId(rig, "right"), Stock = "ratchet-25", From = two.From, To = two.To, Pretension = Pretension }],
         });
+    }
+
+    /// <summary>What a new strut or strap is called: the name itself, or with a number where one of the rig's has it.</summary>
+    internal static string FreeId(RigDocument rig, string name)
+    {
+        var free = name;
+        for (var n = 2; rig.Straps.Any(s => s.Id == free) || rig.Braces.Any(x => x.Id == free); n++)
+            free = $"{name}-{n}";
+        return free;
     }
 
     /// <summary>The kind in every size of its one catalogue list.</summary>

@@ -71,8 +71,7 @@ public static class StrapEnds
         }
         if (Unfit() is { } reason)
             return new(anchor.Id, anchor.Name, reason, null);
-        var name = Enumerable.Range(rig.Straps.Count + 1, 20).Select(i => $"strap-{i}")
-            .First(i => rig.Straps.All(s => s.Id != i) && rig.Braces.All(x => x.Id != i));
+        var name = Instead.FreeId(rig, $"{rig.Straps.Count + 1}");
         var strap = new Strap { Id = name, Stock = "ratchet-25", From = best!.Value.From, To = new(anchor.Id, best.Value.T), Pretension = pretension };
         var changed = rig with { Straps = [.. rig.Straps, strap] };
         var change = Adviser.Compare(rig, changed, "strap-" + anchor.Id, "straps", anchor.Name, stock, stop);

@@ -38,6 +38,11 @@ internal static class ComputeApi
         api.MapPost("/straps", Straps).Refuses(400);
         api.MapPost("/inverse", Inverse).Refuses(400);
         api.MapPost("/relocate", Relocate).Refuses(400);
+        api.MapPost("/rod", (Posted<RodRequest> posted) =>
+        {
+            var ask = posted.Read();
+            return Answer.Of(new RodRig(RodLength.With(RigAssembly.Build(ask.Document, Stock(ask.Document)), ask.Brace, ask.Length)));
+        }).Refuses(400);
         api.MapPost("/model", (Posted<RigDocument> rig, bool strapsAlone = false) => Of(rig, (r, stock) => RigModelDocument.Of(r, stock, strapsAlone)))
             .Refuses(400);
         api.MapPost("/hang", (Posted<HangTask> posted) =>

@@ -18,6 +18,14 @@ public sealed record HostName(string Id, string Name, string Kind, bool StandsSt
 /// <param name="Site">Id of the place there; empty for the one that is most like the present place.</param>
 public sealed record RelocateRequest(RigDocument Document, string Host, string Site = "") : IAboutRig;
 
+/// <summary>A rig and how long the rod of one of its struts is to be.</summary>
+/// <param name="Brace">Id of the strut.</param>
+/// <param name="Length">m.</param>
+public sealed record RodRequest(RigDocument Document, string Brace, double Length) : IAboutRig;
+
+/// <summary>The rig with the foot where that makes it.</summary>
+public sealed record RodRig(RigDocument Document);
+
 /// <summary>A rig and what came out of it at the bench.</summary>
 /// <param name="Path">As the step of the plan calls it.</param>
 /// <param name="Value">As read off, SI; null takes it back.</param>

@@ -17,6 +17,7 @@
   let at = $derived((family === 'brace' ? value.at : session.doc.at) as number[]);
   let end = $derived(value.to as { anchor: string; t: number } | undefined);
   let atPath = $derived(family === 'brace' ? `${path}.at` : 'at');
+  let rod = $derived(family === 'brace' ? session.report!.rods.find((r) => r.id === value.id) : undefined);
   let run = $derived(family === 'strap' ? session.report!.straps.find((s) => s.id === value.id) : undefined);
   /** A point and the rig itself have no along. */
   let along = $derived(host.anchors.some((a) => a.id === end?.anchor && a.a.some((x, i) => x !== a.b[i])));
@@ -30,6 +31,18 @@
       value={siteId}
       choices={host.sites.map((s) => ({ id: s.id, label: s.name }))}
       onchange={(id) => session.setPath(`${path}.site`, id)}
+    />
+  {/if}
+  {#if rod}
+    <QuantityField
+      label="Rod cut to"
+      hint="its foot moves along its line"
+      dimension="length"
+      minimum={rod.least}
+      maximum={rod.most}
+      value={rod.length}
+      where={rod.id}
+      onchange={(v, strut) => session.rod(strut, v!)}
     />
   {/if}
   <QuantityField

@@ -227,9 +227,10 @@ export class RigSession {
 
   /** Says when or with what a value was measured. */
   taken(path: string, said: { on?: string; how?: string }) {
-    const value = valueAt(this.doc, path);
-    if (typeof value !== 'number') return;
     const known = this.doc.measured?.[path];
+    // A rod's length is no number of the document: where its foot stands is.
+    const value = valueAt(this.doc, path) ?? known?.value;
+    if (typeof value !== 'number') return;
     const now = { on: today(), how: '', ...(known?.value === value ? known : {}), ...said, value };
     this.change(`taken ${path}`, { ...this.doc, measured: { ...this.doc.measured, [path]: now } });
   }
@@ -246,6 +247,20 @@ export class RigSession {
     } catch (e) {
       if (!(e instanceof ApiError)) throw e;
       notices.say(`It was not entered: ${e.message}`);
+    }
+  }
+
+  /** Makes a strut's rod so long: its foot moves along its line. */
+  async rod(brace: string, length: number): Promise<void> {
+    const doc = this.doc;
+    try {
+      const next = (await ask(api.POST('/api/rod', { body: { document: doc, brace, length } }))).document;
+      // What was changed meanwhile is not undone by an answer that does not know of it.
+      if (this.doc !== doc) return this.rod(brace, length);
+      this.change(`rod ${brace}`, next);
+    } catch (e) {
+      if (!(e instanceof ApiError)) throw e;
+      notices.say(`The strut was left as it is: ${e.message}`);
     }
   }
 

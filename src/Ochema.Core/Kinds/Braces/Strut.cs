@@ -68,6 +68,8 @@ public sealed record Strut : BraceKind
 
     internal override BraceKind StandingOn(string site) => this with { Site = site };
 
+    internal override BraceKind Standing(double[] at) => this with { At = at };
+
     internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
     [
         new(Work.Brace, $"Set the {(Foot.Noun)} foot of {Called(b)}, then clamp the rod",
@@ -82,14 +84,14 @@ public sealed record Strut : BraceKind
     ];
 
     /// <summary>In a sentence: several are told apart by what the user calls them.</summary>
-    private string Called(RigBuilder b) => b.Rig.Braces.Count > 1 ? $"strut {Id}" : "the strut";
+    private string Called(RigBuilder b) => b.Rig.Braces.Count > 1 ? Words.Named("strut", Id) : "the strut";
 
     public override void Build(RigBuilder b)
     {
         var station = StationId.Brace(Id);
         var path = $"braces[{b.Rig.Braces.ToList().IndexOf(this)}]";
         var name = b.NameOf(station, Id);
-        var spot = b.SpotOn(Site, path + ".site", name, station, $"{Id} foot {Foot.Noun}", At[0], At[1]);
+        var spot = b.SpotOn(Site, path + ".site", name, station, $"{Id.Replace('-', ' ')} foot {Foot.Noun}", At[0], At[1]);
         var hold = Foot.Build(b, spot);
         var row = b.Stock.Find<SectionRow>("sections", Section);
         var (section, material) = (b.Stock.Section(Section), b.Stock.MaterialOf(Section));
@@ -103,11 +105,12 @@ public sealed record Strut : BraceKind
         if (length < ShortestRod)
         {
             // Nothing to build: said by name, not refused as a document.
-            b.Findings.Add(new ReportFinding(station, $"Strut {Id}'s foot stands where the strut begins: move it away.", true));
+            b.Findings.Add(new ReportFinding(station, $"{Words.Named("Strut", Id)}'s foot stands where the strut begins: move it away.", true));
             b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
             b.Put(Piece.Bought(new(station, "foot-clamp"), b.Fitting("strut-clamp")), upper);
             return;
         }
+        b.Rods.Add(new(this, At, b.SurfaceOf(Site), (b.Position(pivot) - spot.Point).Length, b.Position(clamped)));
         // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
         var clamp = b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
         var piece = b.Beam(station, name + "-rod", "strut", foot, upper, section, material, Vec3.UnitX);
@@ -115,7 +118,7 @@ public sealed record Strut : BraceKind
         b.Checks.Add(new StrutBuckling(b, station, new(name), piece));
         b.Checks.Add(new SectionStrength(b, station, new(name), "Rod bends", piece));
         b.Put(Piece.Bought(new(station, "clamp"), b.Fitting("strut-clamp")), upper);
-        b.Put(Piece.Cut(new(station, "strut"), row, material, length, what: b.Rig.Braces.Count > 1 ? $"Strut {Id}" : "Strut")
+        b.Put(Piece.Cut(new(station, "strut"), row, material, length, what: b.Rig.Braces.Count > 1 ? Words.Named("Strut", Id) : "Strut")
             .Also(c => c with { Long = Spare }), [piece]);
         b.Shape(name + "-rod", station, "tube", [b.Point(pivot), b.Point(upper)], [row.Width]);
     }

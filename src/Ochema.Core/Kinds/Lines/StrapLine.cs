@@ -20,10 +20,10 @@ internal static class StrapLine
         var anchor = b.Anchor(strap.To, $"straps[{i}].to");
         var from = b.Position(node);
         var length = (anchor - from).Length;
-        var station = StationId.Strap(strap.Id);
+        var (station, called) = (StationId.Strap(strap.Id), Words.Named("Strap", strap.Id));
         if (length < 0.03)
         {
-            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id} has no length: its ends coincide. Move one of them.", true));
+            b.Findings.Add(new ReportFinding(station, $"{called} has no length: its ends coincide. Move one of them.", true));
             b.Beside(Piece.Length(new(station, "strap"), row, 0, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging));
             return;
         }
@@ -32,9 +32,9 @@ internal static class StrapLine
         b.StrapsBuilt.Add(new(strap, line, b.Position(node), anchor));
         var knot = Lashing.Knots.First(k => k.Id == strap.End);
         if (Lashing.Fault(knot, row.IsElastic) is { } fault)
-            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {fault}.", true));
+            b.Findings.Add(new ReportFinding(station, $"{called}: {fault}.", true));
         if (row.Asks is { } asks)
-            b.Findings.Add(new ReportFinding(station, $"Strap {strap.Id}: {asks}."));
+            b.Findings.Add(new ReportFinding(station, $"{called}: {asks}."));
         b.Checks.Add(new StrapTension(b, new(name), station, line, row, knot, strap.Edge));
         b.Beside(Piece.Length(new(station, "strap"), row, Math.Round(length + Tail + knot.Allowance(row.Thickness), 2), row.MassPerMetre,
             row.PricePerMetre, Aisle.Rigging));
@@ -42,11 +42,11 @@ internal static class StrapLine
         if ((strap.AnchorHolds ?? closed.Holds) is { } anchored)
             b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, closed, anchored));
         else
-            b.Unmeasured.Add($"What does the {Words.Inside(closed.Name)} hold, that strap {strap.Id} ends at? Pull on it with a scale, "
+            b.Unmeasured.Add($"What does the {Words.Inside(closed.Name)} hold, that {Words.Inside(called)} ends at? Pull on it with a scale, "
                 + "twice what the strap is drawn with.");
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new ReportFinding(station,
-                $"Strap {strap.Id} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
+                $"{called} ends in an open hook: it jumps off when the strap goes slack. A keeper, or a closed one."));
         b.Shape(name, station, "strap", [b.Point(node), .. BodyLine.Over(b.Host, from, anchor)], [row.Width]);
     }
 }
