@@ -7,6 +7,11 @@ namespace Ochema.Core.Assessment;
 /// <summary>The rows of the spine, camera first.</summary>
 internal static class StationRows
 {
+    /// <summary>What a strut is of: the row says which strut it is.</summary>
+    private static string Rod(RigBuilder b, string brace) =>
+        b.Parts.FirstOrDefault(p => p.Station == StationId.Brace(brace) && p.Cut is not null) is not { } rod ? ""
+            : b.Stock.Sections.FirstOrDefault(r => r.Id == rod.Row)?.Name ?? rod.Name;
+
     public static List<StationReport> Of(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings)
     {
         StationReport Row(string id, string label, string part, string family, string? at, bool branch = false, string? name = null)
@@ -36,7 +41,7 @@ internal static class StationRows
             rows.AddRange([OnPath(RigPath.Second, "camera", b.SecondCamera!.Body.Called(second: true)), OnPath(RigPath.Second, "head", "Its head"),
                 OnPath(RigPath.Second, "reach", "Its reach", second.Reach)]);
         rows.AddRange(b.Rig.Braces.Select(x => Helper("brace", x.Id, Words.Named("Strut", x.Id),
-            b.Parts.LastOrDefault(p => p.Station == StationId.Brace(x.Id))?.Name ?? "")));
+            Rod(b, x.Id))));
         var holds = b.Holds.Where(h => h.Station == StationId.Base).ToList();
         rows.Add(Row("base", "Base", b.Rig.Base.Called(holds.Count, Part("base")), "base", "base"));
         rows.AddRange(b.Rig.Straps.Select(s => Helper("strap", s.Id, Words.Named("Strap", s.Id), Part(StationId.Strap(s.Id)))));

@@ -32,6 +32,9 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
     /// </summary>
     public string Of { get; init; } = "";
 
+    /// <summary>True for what a lamp or a recorder in a camera's place has not.</summary>
+    public bool OfPictures { get; init; }
+
     /// <summary>Only asked on hosts that have this; every host has <see cref="HostTrait.None"/>.</summary>
     public HostTrait Trait { get; init; }
 

@@ -21,13 +21,14 @@ namespace Ochema.Core.Rigs;
 /// <param name="List">The list of the shelf that it is chosen from.</param>
 /// <param name="Beside">The field beside it whose choice its own has to fit.</param>
 /// <param name="Trait">What a host has to have for it to be asked there.</param>
+/// <param name="OfPictures">True for what a lamp or a recorder in a camera's place has not.</param>
 /// <param name="None">What is said for choosing nothing; null where something has to be chosen.</param>
 public sealed record FieldDescriptor(
     string Name, string Type, string Label, string HowTo, Dimension? Dimension, double? Minimum, double? Maximum, bool Measured,
     JsonElement? Default, IReadOnlyList<ChoiceDescriptor>? Choices, IReadOnlyList<string>? Kinds,
         IReadOnlyList<string>? Forms = null, IReadOnlyList<string>? Hosts = null, double? UsualFrom = null, double? UsualTo = null,
         IReadOnlyList<string>? Of = null, string? Beside = null, string? List = null,
-        bool Dated = false, bool Own = false, string? None = null, HostTrait Trait = HostTrait.None);
+        bool Dated = false, bool Own = false, string? None = null, HostTrait Trait = HostTrait.None, bool OfPictures = false);
 
 /// <summary>A choice of a field.</summary>
 /// <param name="With">Choices of the field <c>beside</c> that it fits; null where it fits all.</param>
@@ -59,6 +60,16 @@ public static class KindDescriptors
 
     /// <summary>The measurements of a list's rows.</summary>
     public static IReadOnlyList<FieldDescriptor> OfRows(StockList list, Catalogue stock) => Fields(list.Row, null, stock);
+
+    /// <summary>Names of the fields that tell the rows of a list apart.</summary>
+    public static IReadOnlyList<string> ColumnsOf(StockList list) =>
+    [
+        .. (list.Columns.Count > 0 ? list.Columns : MeasureReader.Declared(list.Row).Where(d => d.Measure is not null).Select(d => d.Property.Name).Take(MostColumns))
+            .Select(JsonNamingPolicy.CamelCase.ConvertName),
+    ];
+
+    /// <summary>Columns that a list has room for.</summary>
+    private const int MostColumns = 4;
 
     private static KindDescriptor Plain(string station, string label, Type type, Catalogue stock) => new(station, station, label, "", "", null, Fields(type, null, stock));
 
@@ -104,7 +115,7 @@ public static class KindDescriptors
             if (p.GetCustomAttribute<MeasureAttribute>() is { } m)
                 list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null, FormsOf(p), null,
                     double.IsFinite(m.UsualFrom) ? m.UsualFrom : null, double.IsFinite(m.UsualTo) ? m.UsualTo : null, Listed(m.Of),
-                    Dated: m.Measured && !m.Chosen, Trait: m.Trait));
+                    Dated: m.Measured && !m.Chosen, Trait: m.Trait, OfPictures: m.OfPictures));
             else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)
                 list.Add(new(name, "stock", c.Label, c.HowTo, null, null, null, false, initial,
                     [.. MeasureReader.Rows(c, stock).Select(r => new ChoiceDescriptor(r.Id, r.Name, r.Source, With: FitsWith(r, c, type, stock),

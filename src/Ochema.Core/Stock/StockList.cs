@@ -8,14 +8,29 @@ namespace Ochema.Core.Stock;
 /// <param name="Own">True where the user may have rows of their own.</param>
 public sealed record StockList(string Id, string Label, string One, Type Row, bool Own)
 {
+    /// <summary>Measurements that tell its rows apart, the first first; where none is named they are the first that it has.</summary>
+    public IReadOnlyList<string> Columns { get; init; } = [];
+
     /// <summary>All lists, those first that builders measure themselves.</summary>
     public static IReadOnlyList<StockList> All { get; } =
     [
-        new("cameras", "Cameras", "camera", typeof(CameraRow), true),
+        new("cameras", "Cameras", "camera", typeof(CameraRow), true)
+        {
+            Columns = [nameof(CameraRow.Mass), nameof(CameraRow.SensorWidth), nameof(CameraRow.PixelsAcross), nameof(CameraRow.ReadOutTime)],
+        },
         new("lenses", "Lenses", "lens", typeof(LensRow), true),
-        new("cups", "Suction cups", "suction cup", typeof(SuctionCupRow), true),
-        new("magnets", "Pot magnets", "pot magnet", typeof(MagnetRow), true),
-        new("heads", "Heads", "head", typeof(HeadRow), true),
+        new("cups", "Suction cups", "suction cup", typeof(SuctionCupRow), true)
+        {
+            Columns = [nameof(SuctionCupRow.Diameter), nameof(SuctionCupRow.VacuumShare), nameof(SuctionCupRow.Mass), nameof(SuctionCupRow.CurvatureSag)],
+        },
+        new("magnets", "Pot magnets", "pot magnet", typeof(MagnetRow), true)
+        {
+            Columns = [nameof(MagnetRow.Diameter), nameof(MagnetRow.RatedPull), nameof(MagnetRow.Friction), nameof(MagnetRow.Mass)],
+        },
+        new("heads", "Heads", "head", typeof(HeadRow), true)
+        {
+            Columns = [nameof(HeadRow.Mass), nameof(HeadRow.RatedLoad), nameof(HeadRow.HoldingTorque), nameof(HeadRow.Height)],
+        },
         new("arms", "Articulated arms", "articulated arm", typeof(ArmRow), true),
         new("sections", "Bars and tubes", "bar or tube", typeof(SectionRow), true),
         new("straps", "Straps, cords, wires", "strap, cord or wire", typeof(StrapRow), true),

@@ -142,8 +142,10 @@ public sealed record CalibrateRequest(RigDocument Document, double Frequency, do
 /// <param name="One">One of it, as "suction cup".</param>
 /// <param name="Own">True where the user may have rows of their own.</param>
 /// <param name="Fields">Measurements of its rows.</param>
+/// <param name="Columns">Those of them that tell its rows apart, the first first.</param>
 /// <param name="Rows">What ships.</param>
-public sealed record ShelfList(string Id, string Label, string One, bool Own, IReadOnlyList<FieldDescriptor> Fields, IReadOnlyList<JsonElement> Rows);
+public sealed record ShelfList(string Id, string Label, string One, bool Own, IReadOnlyList<FieldDescriptor> Fields, IReadOnlyList<string> Columns,
+    IReadOnlyList<JsonElement> Rows);
 
 /// <summary>A row of the user's own.</summary>
 /// <param name="Row">As documents carry it.</param>

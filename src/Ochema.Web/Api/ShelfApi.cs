@@ -14,7 +14,7 @@ namespace Ochema.Web.Api;
 internal static class ShelfApi
 {
     private static readonly IReadOnlyList<ShelfList> Lists = [.. StockList.All.Select(l => new ShelfList(l.Id, l.Label, l.One, l.Own,
-        KindDescriptors.OfRows(l, Catalogue.Shipped), [.. Catalogue.Shipped.Lists[l.Id]
+        KindDescriptors.OfRows(l, Catalogue.Shipped), KindDescriptors.ColumnsOf(l), [.. Catalogue.Shipped.Lists[l.Id]
             .Select(r => JsonSerializer.SerializeToElement<object>(r, StrictJson.Options))]))];
 
     public static void Map(RouteGroupBuilder api)

@@ -12,6 +12,7 @@
     ['R', 'the whole rig: what to change'],
     ['Z  Y', 'undo, redo'],
     ['↑ ↓', 'in the load path: the next row; Home, End'],
+    ['Enter', 'on a row of the load path: on to its fields; Esc comes back'],
     ['← ↑ → ↓', 'in the scene: moves the selected foot, end or camera; with Shift further'],
     ['Alt', 'while dragging: without snapping'],
     ['↑ ↓', 'in a field: one step up, down; with Shift ten'],

@@ -27,6 +27,8 @@
     /** What the value belongs to, handed back with it: another part may be selected by the time that it is understood. */
     where?: string;
     onchange: (value: number | undefined, where: string) => void;
+    /** Told when it asks or refuses what was typed, and when it does so no longer. */
+    onasks?: (asks: boolean, where: string) => void;
   }
   let {
     label,
@@ -42,11 +44,14 @@
     nothing = 'not measured',
     where = '',
     onchange,
+    onasks,
   }: Props = $props();
 
   const id = $props.id();
   let text = $state('');
   let editing = $state(false);
+  /** Where it asks, and what it may be answered. */
+  let asking = $state<HTMLElement>();
   let error = $state('');
   let suggestions = $state<string[]>([]);
   /** What was understood but is asked about. */
@@ -66,6 +71,8 @@
     [editing, text] = [true, typed];
     void commit(typed);
   });
+
+  $effect(() => onasks?.(error !== '', where));
 
   const commit = (typed: string) => underWay(understand(typed));
 
@@ -111,6 +118,8 @@
   }
 
   function stop() {
+    // Its answers go: whoever had come to one of them is not left nowhere.
+    if (asking?.contains(document.activeElement)) document.getElementById(id)?.focus();
     [editing, error, suggestions, doubted] = [false, '', [], null];
     return true;
   }
@@ -161,7 +170,7 @@
   </div>
   {#if error}
     <p id="{id}-e" class="{doubted ? 'text-tight' : 'text-lets-go'} mt-1 text-xs" role="alert">{error}</p>
-    <div class="mt-1 flex flex-wrap gap-1">
+    <div class="mt-1 flex flex-wrap gap-1" bind:this={asking}>
       {#if doubted}
         <button class="btn btn-xs border-base-content" onmousedown={(e) => e.preventDefault()} onclick={keep}
           >Yes, {quantity(doubted.value, dimension)}</button

@@ -11,10 +11,6 @@
   const list = (sentences: string[]) => sentences.map((s) => fill(s)).join('; ');
   const gains = $derived(change.gains ?? []);
   const trades = $derived(change.trades ?? []);
-
-  function take() {
-    session.change('take:' + change.id, change.document);
-  }
 </script>
 
 <li class="border-rule border-b border-dotted">
@@ -22,7 +18,7 @@
     class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
     data-change={change.id}
     disabled={stale}
-    onclick={take}
+    onclick={() => session.take(change.id, change.document)}
   >
     <span class="font-semibold">{fill(change.title)}</span>
     <b class="word-{change.verdict} text-right">

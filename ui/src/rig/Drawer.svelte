@@ -98,6 +98,12 @@
     asked = true;
   });
 
+  /** Back to the row whose fields these are. What Escape does in a field is the field's. */
+  function back(e: KeyboardEvent) {
+    if (e.key !== 'Escape' || e.defaultPrevented || e.target instanceof HTMLInputElement) return;
+    document.querySelector<HTMLElement>(`[data-row="${CSS.escape(session.selected)}"]`)?.focus();
+  }
+
   let asked = false;
   /** As the style sheet has it. */
   const COMPACT = '(width < 40rem), (height < 37.5rem)';
@@ -105,12 +111,19 @@
   const describe = (k: Kind | undefined) => k?.about ?? '';
 </script>
 
+<!-- Of a strut first: how long it is and where it stands is what is changed. -->
+{#snippet place(of: NonNullable<typeof subject>)}
+  <PlaceFields family={of.family} path={of.path} value={of.value} />
+{/snippet}
+
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <aside
   bind:this={drawer}
   id="drawer"
   tabindex="-1"
-  class="border-rule bg-base-100 outline-none relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t compact:border-l-0 scroll-mt-2"
+  class="border-rule bg-base-100 outline-none -outline-offset-3 relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t compact:border-l-0 scroll-mt-2"
   aria-label="Details"
+  onkeydown={back}
 >
   {#if session.selected !== 'versions'}<OtherCase /><NewerOnShelf />{/if}
   {#if session.selected === 'rig'}
@@ -143,11 +156,12 @@
       <span>Measurements</span><span>how to measure</span>
     </h3>
     {#key session.selected}
+      {#if subject.family === 'brace'}{@render place(subject)}{/if}
       <Fields kind={subject.kind} value={subject.value} path={subject.path} />
       {#if subject.family === 'camera' && !pictureless}
         <People path={subject.path} camera={subject.value as unknown as Schemas['CameraChoice']} />
       {/if}
-      <PlaceFields family={subject.family} path={subject.path} value={subject.value} />
+      {#if subject.family !== 'brace'}{@render place(subject)}{/if}
     {/key}
     {#if subject.kind?.caution}
       <p class="border-tight mt-2 border-l-3 pl-2 text-sm">{subject.kind.caution}</p>

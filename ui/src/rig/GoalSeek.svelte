@@ -17,7 +17,7 @@
     asked.ask(session.doc, (signal) => ask(api.POST('/api/goal', { body: withShelf(session.doc), signal })));
 
   function take() {
-    if (found?.with) session.change('take:goal', found.with.document);
+    if (found?.with) session.take('goal', found.with.document);
   }
 
   /** What the rig allows as it stands, in a sentence. */

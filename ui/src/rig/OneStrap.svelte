@@ -25,7 +25,7 @@
 
   function take(end: Schemas['StrapEnd']) {
     const change = end.change!;
-    session.change('take:' + change.id, change.document);
+    session.take(change.id, change.document);
     session.select('strap:' + change.document.straps!.at(-1)!.id);
   }
 </script>

@@ -34,6 +34,9 @@
 {#if !session.advice}
   <Waiting text="Trying changes" />
 {:else}
+  {#if session.advice.length}
+    <p class="text-quiet mt-1 flex justify-between text-xs"><span>Change</span><span>limit speed</span></p>
+  {/if}
   <ul class="mt-1" class:stale={session.adviceFor !== session.doc}>
     {#each session.advice as c (c.id)}<ChangeRow change={c} stale={session.adviceFor !== session.doc} />{:else}
       <li class="text-quiet text-sm">None of the usual changes gains anything.</li>

@@ -145,7 +145,7 @@
   {/if}
   {#each movement ? [] : labels as l (l.key)}
     <span
-      class="bg-base-100/90 pointer-events-none absolute -translate-x-1/2 -translate-y-full rounded-sm px-1.5 text-xs font-semibold"
+      class="bg-base-100/90 pointer-events-none absolute -translate-x-1/2 -translate-y-full rounded-sm px-1.5 text-xs font-semibold whitespace-nowrap"
       style:left="{l.x}px"
       style:top="{l.y}px">{l.text}</span
     >
@@ -178,13 +178,17 @@
       style:box-shadow="0 0 0 100vmax color-mix(in oklab, var(--color-base-content) 45%, transparent)"
       data-frame
     ></div>
-    <p class="bg-base-100/90 absolute top-3 left-4 rounded-sm px-2 text-sm" data-through>
-      {[
-        lens.label,
-        ...report.figure.people.map(
-          (who) => `${who.name} ${quantity(who.distance, 'length')}${who.seen ? '' : ', not in the picture'}`,
-        ),
-      ].join(' · ')}
+    <p
+      class="bg-base-100/90 absolute top-3 right-[12.25rem] compact:right-[8.25rem] compact:max-w-30 rounded-sm px-2 py-0.5 text-right text-xs leading-snug"
+      data-through
+    >
+      {lens.label}
+      {#each report.figure.people as who, i (i)}
+        <span class="block">
+          {who.name}
+          {quantity(who.distance, 'length')}{who.seen ? '' : ', not in the picture'}
+        </span>
+      {/each}
     </p>
   {/if}
   {#if dragText}

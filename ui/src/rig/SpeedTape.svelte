@@ -77,8 +77,10 @@
     const half = (speedName.length * LETTER) / 2;
     return Math.min(Math.max(x(design), half + 4), width - UNIT - half);
   });
+  /** Narrower than this the short marks are not named beside the speed's name. */
+  const NARROW = 560;
   /** Beside the speed's name, at the other end where that stands at the right. */
-  let moreRight = $derived(nameAt + (speedName.length * LETTER) / 2 < width - UNIT - 150);
+  let moreRight = $derived(nameAt + (speedName.length * LETTER) / 2 < width - UNIT - (width < NARROW ? 50 : 150));
 
   /** With something gone: where that is said, before its flag or behind it. */
   const HINT = 480;
@@ -232,7 +234,7 @@
         y={height - 5}
         text-anchor={moreRight ? 'end' : 'start'}
         font-size="12"
-        fill="var(--quiet)">{flags.bare.length} more at the short marks</text
+        fill="var(--quiet)">{flags.bare.length} more{width < NARROW ? '' : ' at the short marks'}</text
       >
     {/if}
     {#if !flags.placed.length && intact}

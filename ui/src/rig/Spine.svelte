@@ -22,13 +22,24 @@
     }),
   );
 
+  /** One row is in the order of Tab: the selected one, or the first. Arrows go to the others. */
+  let stop = $derived(rows.some((s) => s.id === session.selected) ? session.selected : rows[0]?.id);
+
+  /** By the keyboard it goes on in the row's fields; Escape comes back. */
+  function enter(e: MouseEvent, id: string) {
+    session.select(id);
+    if (e.detail === 0) document.getElementById('drawer')?.focus({ preventScroll: true });
+  }
+
   function keys(e: KeyboardEvent) {
     if (!['ArrowDown', 'ArrowUp', 'Home', 'End'].includes(e.key)) return;
     const all = [...(e.currentTarget as HTMLElement).querySelectorAll<HTMLButtonElement>('button[data-row]')];
     const at = all.indexOf(document.activeElement as HTMLButtonElement);
     const next = e.key === 'Home' ? all[0] : e.key === 'End' ? all.at(-1) : all[at + (e.key === 'ArrowDown' ? 1 : -1)];
-    next?.focus();
-    next?.click();
+    if (next) {
+      next.focus();
+      session.select(next.dataset.row!);
+    }
     e.preventDefault();
     e.stopPropagation();
   }
@@ -52,7 +63,8 @@
           class="relative block w-full rounded-md border py-1 pr-2 text-left {s.branch ? 'pl-5' : 'pl-8'}
             {session.selected === s.id ? 'border-base-content bg-base-100' : 'hover:bg-base-100/60 border-transparent'}"
           aria-pressed={session.selected === s.id}
-          onclick={() => session.select(s.id)}
+          tabindex={s.id === stop ? 0 : -1}
+          onclick={(e) => enter(e, s.id)}
         >
           {#if s.branch}
             <span class="bg-base-content absolute top-4 -left-2.5 h-0.75 w-4" aria-hidden="true"></span>
@@ -99,6 +111,7 @@
               ? ''
               : 'sr-only focus:not-sr-only'}"
             data-why-row={s.id}
+            tabindex={s.id === stop || s.verdict !== 'holds' ? 0 : -1}
             onclick={() => session.why(s.check)}>why<span class="sr-only">, {s.label}: {s.says}</span></button
           >
         {/if}

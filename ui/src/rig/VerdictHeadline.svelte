@@ -3,6 +3,11 @@
   import { goneRest, verdictRest, verdictWord } from '../parts/verdict';
   import { getSession } from '../state/session.svelte';
 
+  interface Props {
+    /** Through the lens: its words alone, out of the picture's way. */
+    short?: boolean;
+  }
+  let { short = false }: Props = $props();
   const session = getSession();
   let report = $derived(session.report!);
   let shown = $derived(session.shown!);
@@ -21,17 +26,25 @@
 <div
   id="answer"
   tabindex="-1"
-  class="over-scene pointer-events-none absolute top-3 left-4 max-w-[calc(100%-14rem)] compact:max-w-[calc(100%-9rem)]"
+  class="over-scene pointer-events-none absolute top-3 left-4 {short
+    ? 'bg-base-100/90 max-w-[calc(100%-25rem)] compact:max-w-[calc(100%-18rem)] rounded-sm px-2'
+    : 'max-w-[calc(100%-14rem)] compact:max-w-[calc(100%-9rem)]'}"
   aria-live="polite"
   data-verdict={session.unanswered ? 'none' : word}
 >
   {#if session.unanswered}
-    <p class="text-3xl compact:text-2xl leading-tight font-bold tracking-tight">
+    <p
+      class="{short ? 'text-lg compact:text-base' : 'text-3xl compact:text-2xl'} leading-tight font-bold tracking-tight"
+    >
       {session.problem ? 'No verdict for this yet' : 'Working it out …'}
     </p>
-    <p class="mt-0.5 max-w-104 text-sm leading-snug">What stands beside is of the rig before your last change.</p>
+    <p class="mt-0.5 max-w-104 text-sm leading-snug" hidden={short}>
+      What stands beside is of the rig before your last change.
+    </p>
   {:else}
-    <p class="text-3xl compact:text-2xl leading-tight font-bold tracking-tight">
+    <p
+      class="{short ? 'text-lg compact:text-base' : 'text-3xl compact:text-2xl'} leading-tight font-bold tracking-tight"
+    >
       {#if check}
         <button
           class="hover:decoration-quiet pointer-events-auto text-left decoration-2 underline-offset-4 hover:underline"
@@ -42,7 +55,7 @@
         >
       {:else}<span class="word-{word}">{capital(verdictWord(verdict))}</span>{rest}{/if}
     </p>
-    <p class="bg-base-200/75 mt-0.5 -ml-1 w-fit max-w-106 rounded-sm px-1 text-sm leading-snug">
+    <p hidden={short} class="bg-base-200/75 mt-0.5 -ml-1 w-fit max-w-106 rounded-sm px-1 text-sm leading-snug">
       {#if intact}
         {fill(report.verdict.text, session.doc.host)}
       {:else}

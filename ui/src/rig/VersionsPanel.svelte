@@ -4,6 +4,7 @@
   import { moment } from '../parts/dates';
   import VersionRow from './VersionRow.svelte';
   import { fold, type Version } from './versions';
+  import { focusOn } from '../state/focus';
   import { getSession } from '../state/session.svelte';
 
   const session = getSession();
@@ -35,6 +36,12 @@
     } catch (e) {
       problem = e instanceof ApiError ? e.message : 'The name was not kept.';
     }
+  }
+
+  async function restore(number: number) {
+    await session.restore(number);
+    const made = session.version;
+    focusOn(`[data-version="${made}"] input`);
   }
 
   $effect(() => {
@@ -76,6 +83,6 @@
     version={v}
     current={v.number === session.version}
     onname={(text) => name(v.number, text)}
-    onrestore={() => session.restore(v.number)}
+    onrestore={() => restore(v.number)}
   />
 {/snippet}

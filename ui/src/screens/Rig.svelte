@@ -26,7 +26,7 @@
       {:then module}
         <module.default />
       {/await}
-      {#if !session.lensLarge}<VerdictHeadline />{/if}
+      <VerdictHeadline short={session.lensLarge} />
     </div>
     <LetGoStrip />
   </div>

@@ -46,6 +46,7 @@
     class="row-span-2 grid min-h-0 grid-cols-[318px_minmax(0,1fr)_320px] max-[1100px]:grid-cols-[300px_minmax(0,1fr)] max-[1100px]:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)] compact:block"
     data-shake
   >
+    <h1 class="sr-only">Shake of {session.doc.name}</h1>
     <section
       class="border-rule bg-base-100 relative min-h-0 overflow-y-auto border-r px-4 py-3 max-[1100px]:row-span-2"
       aria-label="The picture"

@@ -4,6 +4,7 @@
   import Header from '../parts/Header.svelte';
   import { catalogue } from '../state/catalogue.svelte';
   import type { OwnRow } from '../state/document';
+  import { focusOn } from '../state/focus';
   import { shelf } from '../state/shelf.svelte';
   import { RowDraft } from '../shelf/editing.svelte';
   import RowForm from '../shelf/RowForm.svelte';
@@ -30,11 +31,12 @@
   let mine = $derived(own.find((r) => r.id === rowId));
   let row = $derived((mine?.row as OwnRow | undefined) ?? shipped.find((r) => r.id === rowId));
   let measures = $derived((list?.fields ?? []).filter((f) => f.type === 'quantity'));
-  /** What tells rows of a list apart, as many as there is room for. */
-  let columns = $derived(measures.slice(0, 4));
+  let columns = $derived((list?.columns ?? []).flatMap((name) => measures.find((f) => f.name === name) ?? []));
+  /** A lamp has no sensor. */
+  const has = (r: OwnRow, f: Field) => !f.ofPictures || r.makes === 'picture';
   const count = (l: Schemas['ShelfList']) => shelf.own.filter((r) => r.list === l.id).length;
   const shown = (r: OwnRow, f: Field) =>
-    typeof r[f.name] === 'number' ? quantity(r[f.name] as number, f.dimension!) : '–';
+    has(r, f) && typeof r[f.name] === 'number' ? quantity(r[f.name] as number, f.dimension!) : '–';
   const link = (list: string, row = '') => `#/shelf/${list}${row ? `/${row}` : ''}`;
 
   // Another row is looked at: what was being written belongs to the one before.
@@ -48,6 +50,7 @@
     if (id === null) return;
     draft = null;
     location.hash = link(list!.id, id);
+    focusOn(`a[href="${link(list!.id, id)}"]`);
   }
 
   async function remove() {
@@ -146,7 +149,12 @@
       >
         {#if draft}
           <h2 class="text-lg">{draft.fresh ? `Your own ${list.one}` : draft.row.name}</h2>
-          <RowForm fields={list.fields} row={draft.row} onchange={(r) => (draft!.row = r)} />
+          <RowForm
+            fields={list.fields}
+            row={draft.row}
+            onchange={(r) => (draft!.row = r)}
+            onasks={(name, asks) => draft!.asks(name, asks)}
+          />
           {#if draft.problem}<p class="text-lets-go mt-2" role="alert">{draft.problem}</p>{/if}
           <p class="mt-4 flex gap-2">
             <button class="btn btn-sm btn-primary" disabled={draft.busy} onclick={save}>Keep it on the shelf</button>
@@ -160,7 +168,7 @@
           </p>
           {#if row.range}<p class="text-quiet mt-1 text-sm">May be off: {fill(row.range)}</p>{/if}
           <dl class="mt-3 grid grid-cols-[1fr_auto] text-sm">
-            {#each measures as f (f.name)}
+            {#each measures.filter((f) => has(row!, f)) as f (f.name)}
               <dt class="border-rule border-b border-dotted py-1">{f.label}</dt>
               <dd class="border-rule border-b border-dotted py-1 pl-4 text-right font-semibold">{shown(row, f)}</dd>
             {/each}

@@ -11,6 +11,7 @@
   import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
   import { read, write } from '../state/kept';
+  import { focusOn } from '../state/focus';
   import { settings } from '../state/settings.svelte';
 
   let films = $state.raw<Film[] | null>(null);
@@ -93,6 +94,7 @@
     guard(async () => {
       const rig = await ask(api.POST('/api/rigs', { body: { filmId: into || undefined, document } }));
       location.hash = `#/rig/${rig.id}`;
+      focusOn('#answer');
     });
 
   const on = (version: number) => ({ 'If-Match': `"${version}"` });
@@ -116,15 +118,17 @@
 
   const duplicate = (id: string) =>
     guard(async () => {
-      await ask(api.POST('/api/rigs/{id}/duplicate', { params: { path: { id } } }));
+      const copy = await ask(api.POST('/api/rigs/{id}/duplicate', { params: { path: { id } } }));
       await load();
+      focusOn(`[data-rig="${copy.id}"]`);
     });
 
   const newFilm = () =>
     guard(async () => {
-      await ask(api.POST('/api/films', { body: { name: filmName } }));
+      const film = await ask(api.POST('/api/films', { body: { name: filmName } }));
       filmName = '';
       await load();
+      focusOn(`[data-add="${film.id}"]`);
     });
 
   const takeDemo = () =>
@@ -139,6 +143,8 @@
       taken = false;
       await ask(api.POST('/api/films/demo'));
       await load();
+      const demo = films?.find((f) => f.demo);
+      if (demo) focusOn(`[data-add="${demo.id}"]`);
     });
 
   async function importFile(e: Event & { currentTarget: HTMLInputElement }) {

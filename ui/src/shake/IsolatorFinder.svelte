@@ -30,7 +30,7 @@
         <button
           class="hover:bg-base-300/50 w-full py-1 text-left"
           disabled={asked.of !== session.doc}
-          onclick={() => session.change('isolator', c.document)}
+          onclick={() => session.take('isolator', c.document)}
         >
           <b>{c.title}</b>
           <span class="block text-xs">

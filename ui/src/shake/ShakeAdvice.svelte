@@ -20,7 +20,7 @@
 </script>
 
 <h3>What to change for the picture</h3>
-<p class="text-quiet text-xs">Each tried on this rig: shake, smear, wobble in pixels. Click to take it.</p>
+<p class="text-quiet text-xs">Each tried on this rig. Click to take it.</p>
 {#if late.problem}
   <p class="text-lets-go text-sm" role="alert">{late.problem}</p>
 {:else if !late.value}
@@ -29,8 +29,12 @@
   <table class="mt-1 w-full text-sm" class:stale={late.of !== session.doc}>
     <thead>
       <tr class="text-quiet text-xs">
+        <th class="text-left font-normal">Change, in pixels</th>
+        {#each numbers as n (n.id)}<th class="w-13 text-right font-normal">{n.id}</th>{/each}
+      </tr>
+      <tr class="text-quiet text-xs">
         <th class="text-left font-normal">now</th>
-        {#each numbers as n (n.id)}<th class="w-11 text-right font-semibold">{digits(n.pixels)}</th>{/each}
+        {#each numbers as n (n.id)}<th class="text-right font-semibold">{digits(n.pixels)}</th>{/each}
       </tr>
     </thead>
     <tbody>
@@ -41,7 +45,7 @@
               class="min-h-6 text-left leading-tight font-semibold hover:underline"
               data-shake-change={c.id}
               disabled={late.of !== session.doc}
-              onclick={() => session.change('shake:' + c.id, c.document)}>{c.title}</button
+              onclick={() => session.take('shake:' + c.id, c.document)}>{c.title}</button
             >
             <span class="block text-xs word-{sharpWords[c.word].state}">{sharpWords[c.word].word.toLowerCase()}</span>
           </td>

@@ -136,16 +136,6 @@
     {/each}
     {#if log}
       <path d={logLine} fill="none" stroke="currentColor" stroke-width="1.2" />
-      <text
-        x={width - RIGHT - 4}
-        y={TOP + 12}
-        text-anchor="end"
-        font-size="12"
-        stroke="var(--color-base-200)"
-        stroke-width="4"
-        paint-order="stroke"
-        fill="currentColor">thin line: the phone's log</text
-      >
     {/if}
     <path d="M{LEFT} {MIDDLE - 12}H{width - RIGHT}M{LEFT} {BOTTOM}H{width - RIGHT}" stroke="currentColor" />
     <text x="8" y={TOP + 10} font-size="12" fill="var(--holds)" font-weight="700">camera</text>
@@ -204,5 +194,11 @@
         >{s.label}
       </li>
     {/each}
+    {#if log}
+      <li class="flex items-center gap-1">
+        <svg width="26" height="6" aria-hidden="true"><path d="M0 3H26" stroke="currentColor" stroke-width="1.2" /></svg
+        >thin line: the phone's log
+      </li>
+    {/if}
   </ul>
 </div>

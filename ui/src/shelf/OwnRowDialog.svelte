@@ -53,7 +53,13 @@
     <p class="text-quiet mb-2 text-sm">
       It starts as a copy. Change what you measured; it goes on your shelf, into this rig, and along with its file.
     </p>
-    <RowForm {fields} wide row={draft.row} onchange={(row) => (draft!.row = row)} />
+    <RowForm
+      {fields}
+      wide
+      row={draft.row}
+      onchange={(row) => (draft!.row = row)}
+      onasks={(name, asks) => draft!.asks(name, asks)}
+    />
     {#if draft.problem}<p class="text-lets-go mt-2" role="alert">{draft.problem}</p>{/if}
     <p class="mt-4 flex justify-end">
       <button class="btn btn-sm btn-primary" disabled={draft.busy} onclick={save}>Put it on the shelf and use it</button

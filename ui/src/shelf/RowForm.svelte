@@ -11,8 +11,10 @@
     /** Where there is room beside each other. */
     wide?: boolean;
     onchange: (row: OwnRow) => void;
+    /** Which of its numbers was not taken as it was typed, and which is again. */
+    onasks: (name: string, asks: boolean) => void;
   }
-  let { fields, row, wide = false, onchange }: Props = $props();
+  let { fields, row, wide = false, onchange, onasks }: Props = $props();
   const id = $props.id();
 
   /** What stands for an answer that nobody gave; empty where none is an answer too. */
@@ -51,7 +53,9 @@
 </div>
 <div class={wide ? 'grid gap-x-8 sm:grid-cols-2' : ''}>
   {#each fields as f (f.name)}
-    {#if f.type === 'quantity'}
+    {#if f.ofPictures && row.makes !== 'picture'}
+      <!-- A lamp has no sensor. -->
+    {:else if f.type === 'quantity'}
       <QuantityField
         label={f.label}
         hint={f.howTo}
@@ -62,6 +66,7 @@
         value={row[f.name] as number | undefined}
         where={f.name}
         onchange={(v, where) => set(where, v)}
+        onasks={(asks, where) => onasks(where, asks)}
       />
     {:else if f.type === 'option'}
       <ChoiceField

@@ -43,6 +43,17 @@ describe('own rows go with the rig', () => {
     expect(next.measured).toBeUndefined();
   });
 
+  test('what came out at the bench and is no number of the document stays as long as what it is of', () => {
+    const built = { value: 0.409, on: '2026-05-12', how: '', built: { planned: 0.412, usual: false } };
+    const doc = rig('magnet-90', {
+      braces: [{ kind: 'strut', id: 'left', site: 'bonnet', at: [0.1, 0.2] }],
+      measured: { 'braces.[left].length': built, 'joints.head-screw.torque': built },
+    } as never);
+    expect(carried(doc, [])).toBe(doc);
+    const without = carried({ ...doc, braces: [] } as typeof doc, []);
+    expect(Object.keys(without.measured ?? {})).toEqual(['joints.head-screw.torque']);
+  });
+
   test('a rig without any is left the very same', () => {
     const doc = rig('magnet-90');
     expect(carried(doc, [onShelf(row('own-a'))])).toBe(doc);

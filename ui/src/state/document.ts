@@ -42,6 +42,16 @@ function named(part: unknown, into = new Set<string>()): Set<string> {
 }
 
 /**
+ * True for a measured value that is the document's still. What came out at the bench may be no number of it, as a usual hole or how long a rod is: that the
+ * server knows, as long as what it is of is there.
+ */
+function stands(doc: unknown, path: string, taken: { value: number; built?: unknown }): boolean {
+  const value = valueAt(doc, path);
+  if (value !== undefined || !taken.built) return value === taken.value;
+  return path.startsWith('joints.') || valueAt(doc, steps(path).slice(0, -1).join('.')) !== undefined;
+}
+
+/**
  * The document with just the own rows that it names, those it has before those of the shelf, and with the days of those measured values that still stand
  * in it.
  */
@@ -54,7 +64,7 @@ export function carried(doc: RigDocument, shelf: readonly Schemas['ShelfRow'][])
   const kept = Object.values(rows).flat().length;
   for (const own of shelf) if (!own.fault && ids.delete(own.id)) (rows[own.list] ??= []).push(own.row as OwnRow);
   const now = Object.values(rows).flat().length;
-  const taken = Object.entries(measured ?? {}).filter(([path, t]) => valueAt(rest, path) === t.value);
+  const taken = Object.entries(measured ?? {}).filter(([path, t]) => stands(rest, path, t));
   const sameRows = kept === now && kept === had.flatMap(([, own]) => own ?? []).length;
   // Nothing to do leaves it the very same: what is known of it stays known.
   if (sameRows && taken.length === Object.keys(measured ?? {}).length) return doc;

@@ -5,6 +5,7 @@ import { shelf, withShelf } from './shelf.svelte';
 import { notices } from './notices.svelte';
 import { findHistory, findUnsaved, keepHistory, remove, unsavedKey, write } from './kept';
 import { api, ApiError, ask, type Change, type Report, type RigDocument } from '../api/client';
+import { focusWhen } from './focus';
 
 const ASSESS_ADVICE_AFTER = 500;
 /** After a change of speed: when what it does not tell (how far things move in each case) is fetched again. */
@@ -173,6 +174,22 @@ export class RigSession {
     [this.lastKey, this.lastKeyAt] = [key, now];
     this.future = [];
     this.set(carried(next, shelf.own));
+  }
+
+  /** Takes a change that was tried: the focus goes to what it made, or to the verdict that came of it, once that is known. */
+  take(id: string, next: RigDocument) {
+    const before = new Map(this.report?.stations.map((s) => [s.id, s.part]));
+    this.change('take:' + id, next);
+    const taken = this.doc;
+    focusWhen(() => {
+      if (this.doc !== taken || this.reportFor !== taken) return null;
+      const rows = this.report!.stations;
+      const made = rows.find((s) => !before.has(s.id)) ?? rows.find((s) => before.get(s.id) !== s.part);
+      return (
+        document.querySelector<HTMLElement>(made ? `[data-row="${CSS.escape(made.id)}"]` : '#answer') ??
+        document.getElementById('answer')
+      );
+    });
   }
 
   undo() {

@@ -55,7 +55,7 @@
         >Take it away<span class="sr-only">: {film.name}</span></button
       >
     {/if}
-    <button class="btn btn-xs btn-ghost {ontake ? '' : 'ml-auto'}" onclick={onadd}>
+    <button class="btn btn-xs btn-ghost {ontake ? '' : 'ml-auto'}" data-add={film.id} onclick={onadd}>
       Add a rig here<span class="sr-only">: {film.name}</span>
     </button>
   </div>
