@@ -1,3 +1,4 @@
+using System.Globalization;
 using Ochema.Core.Structure;
 using Ochema.Web.Api;
 
@@ -10,8 +11,14 @@ internal sealed class TimeLimit(RequestDelegate next)
 {
     private static readonly TimeSpan Longest = TimeSpan.FromSeconds(10);
 
-    /// <summary>A search tries, looks at what is best, and weighs that: three times this is well below the longest.</summary>
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(2);
+    /// <summary>So long is searched for what somebody looks at meanwhile; then what there is has to do.</summary>
+    internal static readonly TimeSpan Patience = TimeSpan.FromSeconds(3);
+
+    /// <summary>So long for what they pressed a key for, and can stop.</summary>
+    internal static readonly TimeSpan Asking = TimeSpan.FromSeconds(7);
+
+    /// <summary>Says of an answer how much was not tried for it.</summary>
+    internal const string NotTried = "Ochema-Not-Tried";
 
     public async Task InvokeAsync(HttpContext context)
     {
@@ -22,6 +29,16 @@ internal sealed class TimeLimit(RequestDelegate next)
             limit.CancelAfter(Longest);
         context.RequestAborted = limit.Token;
         Asked.By(limit.Token, Patience);
+        var asked = ExecutionContext.Capture()!;
+        context.Response.OnStarting(() =>
+        {
+            ExecutionContext.Run(asked, _ =>
+            {
+                if (Asked.NotTried is > 0 and var left)
+                    context.Response.Headers[NotTried] = left.ToString(CultureInfo.InvariantCulture);
+            }, null);
+            return Task.CompletedTask;
+        });
         try
         {
             await next(context);

@@ -17,7 +17,13 @@ internal static class Trials
         where TResult : class
     {
         var (clock, patience) = (Stopwatch.StartNew(), Asked.Patience);
-        return [.. candidates.AsParallel().AsOrdered().WithCancellation(stop).Select(c => clock.Elapsed > patience ? null : Attempt(c, attempt))
+        return [.. candidates.AsParallel().AsOrdered().WithCancellation(stop).Select(c =>
+        {
+            if (!(clock.Elapsed > patience))
+                return Attempt(c, attempt);
+            Asked.LeaveOut();
+            return null;
+        })
             .Where(r => r is not null).Select(r => r!)];
     }
 

@@ -1,3 +1,6 @@
+using System.Diagnostics;
+using System.Runtime.CompilerServices;
+
 namespace Ochema.Core.Structure;
 
 /// <summary>
@@ -7,15 +10,38 @@ namespace Ochema.Core.Structure;
 public static class Asked
 {
     private static readonly AsyncLocal<CancellationToken> Stop = new();
-    private static readonly AsyncLocal<TimeSpan?> Waits = new();
+    private static readonly AsyncLocal<long?> Until = new();
+
+    private static readonly AsyncLocal<StrongBox<int>?> Left = new();
+
+    /// <summary>Of what is left of their patience one go takes so much: a search tries, looks at what is best, and weighs that (judgement).</summary>
+    private const double OneGo = 0.55;
+
+    /// <summary>One go is never shorter, s: something is always tried.</summary>
+    private const double Least = 0.15;
 
     /// <summary>From here on the work is for somebody who may go on, or whose time may be up.</summary>
     /// <param name="stop">They have gone on.</param>
-    /// <param name="patience">So long something is tried for them in one go; then they take what there is. Null for as long as it takes.</param>
-    public static void By(CancellationToken stop, TimeSpan? patience = null) => (Stop.Value, Waits.Value) = (stop, patience);
+    /// <param name="patience">So long something is tried for them in all; then they take what there is. Null for as long as it takes.</param>
+    public static void By(CancellationToken stop, TimeSpan? patience = null)
+    {
+        (Stop.Value, Until.Value) = (stop, patience is { } p ? Stopwatch.GetTimestamp() + (long)(p.TotalSeconds * Stopwatch.Frequency) : null);
+        Left.Value ??= new();
+    }
 
-    /// <summary>So long something is tried in one go; null for as long as it takes.</summary>
-    internal static TimeSpan? Patience => Waits.Value;
+    /// <summary>How much was not tried for them since they asked, for their patience was at its end.</summary>
+    public static int NotTried => Left.Value?.Value ?? 0;
+
+    /// <summary>Something was not tried.</summary>
+    internal static void LeaveOut()
+    {
+        if (Left.Value is { } left)
+            Interlocked.Increment(ref left.Value);
+    }
+
+    /// <summary>So long something is tried in the go that begins now; null for as long as it takes.</summary>
+    internal static TimeSpan? Patience => Until.Value is not { } until ? null
+        : TimeSpan.FromSeconds(Math.Max(Least, OneGo * (until - Stopwatch.GetTimestamp()) / Stopwatch.Frequency));
 
     /// <summary>Ends the work of somebody who has gone on. Asked between steps that take a millisecond or so.</summary>
     /// <exception cref="OperationCanceledException">Nobody waits for it any more.</exception>

@@ -14,6 +14,7 @@ internal static class CatalogueApi
         api.MapGet("/recipes", () => Answer.Of(RecipeLibrary.All));
         api.MapGet("/kinds", async (OchemaContext db, OwnShelf own) => Answer.Of(await own.KindsAsync(db)));
         api.MapGet("/stock", () => Answer.Of(Catalogue.Shipped));
+        api.MapGet("/limits", () => Answer.Of(new Limits(TimeLimit.Patience.TotalSeconds)));
         api.MapGet("/factors", () => Answer.Of(FactorTable.All));
         api.MapGet("/schema/rig.json", () => Results.Text(DocumentSchema.Create().ToJsonString(), "application/schema+json")).ExcludeFromDescription();
         var hosts = api.MapGroup("/hosts");

@@ -11,6 +11,7 @@ using Ochema.Core.Rigs;
 using Ochema.Core.Search;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 using Ochema.Core.Structure.Lines;
 using Ochema.Paper;
 
@@ -31,7 +32,11 @@ internal static class ComputeApi
         assess.MapPost("/working", Working).Refuses(400, 404);
         api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop))).Refuses(400);
         api.MapPost("/goal", (Posted<RigDocument> rig, CancellationToken stop, bool sharp = true) =>
-            Of(rig, (r, stock) => GoalSearch.Of(r, stock, sharp, stop)))
+            Of(rig, (r, stock) =>
+            {
+                Asked.By(stop, TimeLimit.Asking);
+                return GoalSearch.Of(r, stock, sharp, stop);
+            }))
             .Refuses(400);
         api.MapPost("/schools", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Schools.Of(r, stock, stop))).Refuses(400);
         api.MapPost("/alternatives", Alternatives).Refuses(400);

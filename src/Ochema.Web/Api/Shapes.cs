@@ -7,6 +7,10 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Web.Api;
 
+/// <summary>How long answers may take.</summary>
+/// <param name="Search">s that is searched for changes at the most.</param>
+public sealed record Limits(double Search);
+
 /// <summary>What lists need to know of a host.</summary>
 public sealed record HostName(string Id, string Name, string Kind, bool StandsStill, double? PerRpm)
 {

@@ -39,6 +39,10 @@ export class ApiError extends Error {
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };
 
+/** Of answers that took too long: how much was not tried for them. */
+const untried = new WeakMap<object, number>();
+export const notTried = (answer: object | null | undefined) => (answer && untried.get(answer)) || 0;
+
 /** The data of a call, or an ApiError. */
 export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
   let answer: Answer<T>;
@@ -47,7 +51,11 @@ export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
   } catch {
     throw new ApiError('The server does not answer.', 0);
   }
-  if (answer.response.ok) return answer.data as T;
+  if (answer.response.ok) {
+    const left = Number(answer.response.headers.get('Ochema-Not-Tried'));
+    if (left && answer.data && typeof answer.data === 'object') untried.set(answer.data, left);
+    return answer.data as T;
+  }
   const problem = (answer.error ?? {}) as { detail?: string; path?: string };
   const where = problem.path ? `${problem.path}: ` : '';
   throw new ApiError(where + (problem.detail ?? 'The server refused this.'), answer.response.status, problem.path);

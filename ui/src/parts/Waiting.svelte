@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import { catalogue } from '../state/catalogue.svelte';
 
   /** What is being tried, and for how long it will at the most. */
   interface Props {
@@ -7,7 +8,7 @@
     /** s that the server takes at the most. */
     most?: number;
   }
-  let { text, most = 6 }: Props = $props();
+  let { text, most = catalogue.limits.search }: Props = $props();
   let since = $state(0);
 
   onMount(() => {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NotTried from '../parts/NotTried.svelte';
   import { api, ask, type Change } from '../api/client';
   import { Late } from '../state/late.svelte';
   import { withShelf } from '../state/shelf.svelte';
@@ -43,5 +44,6 @@
           stale={late.of !== session.doc}
         />{:else}<li class="text-quiet text-sm">Nothing else fits here.</li>{/each}
     </ul>
+    <NotTried of={late.value} />
   {/if}
 </section>

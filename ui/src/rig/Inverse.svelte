@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NotTried from '../parts/NotTried.svelte';
   import Waiting from '../parts/Waiting.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { percent, quantity } from '../parts/quantity';
@@ -46,7 +47,7 @@
               class="hover:bg-base-300/50 grid w-full grid-cols-[1fr_auto] items-baseline gap-x-3 py-1 text-left"
               data-answer={a.id}
               disabled={!a.document || late.of !== session.doc}
-              onclick={() => a.document && session.change('take:' + a.id, a.document)}
+              onclick={() => a.document && session.take(a.id, a.document)}
             >
               <span class="font-semibold">{a.title}</span>
               <b class="text-right tabular-nums">{a.value == null ? 'none' : quantity(a.value, a.dimension)}</b>
@@ -60,6 +61,7 @@
           </li>
         {/each}
       </ul>
+      <NotTried of={late.value} />
       <p class="text-quiet mt-0.5 text-xs">
         Of the loads alone; click to take one, then look at the picture and at what lets go.
       </p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NotTried from '../parts/NotTried.svelte';
   import Waiting from '../parts/Waiting.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { fill, limitText } from '../parts/quantity';
@@ -76,5 +77,6 @@
         <li class="text-quiet text-sm">This host has no closed point for a strap.</li>
       {/each}
     </ul>
+    <NotTried of={late.value} />
   {/if}
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NotTried from '../parts/NotTried.svelte';
   import Waiting from '../parts/Waiting.svelte';
   import { capital, fill, percent, quantity, uncapital, words } from '../parts/quantity';
   import { getSession } from '../state/session.svelte';
@@ -42,6 +43,7 @@
       <li class="text-quiet text-sm">None of the usual changes gains anything.</li>
     {/each}
   </ul>
+  <NotTried of={session.advice} />
 {/if}
 {#if report.verdict.word !== 'holds' || !['sharp', 'none'].includes(report.sharpness.word)}<GoalSeek />{/if}
 

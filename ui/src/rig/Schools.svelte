@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NotTried from '../parts/NotTried.svelte';
   import Waiting from '../parts/Waiting.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { difference, limitText, quantity } from '../parts/quantity';
@@ -37,7 +38,7 @@
               : 'hover:bg-base-300/50'}"
             data-school="{s.id}.{side.title}"
             disabled={side.now || late.of !== session.doc}
-            onclick={() => session.change('school:' + s.id, side.change.document)}
+            onclick={() => session.take('school:' + s.id, side.change.document)}
           >
             <b class="text-sm leading-tight">{side.title}</b>
             <span class="text-quiet mb-1 leading-tight">{side.says}</span>
@@ -57,4 +58,5 @@
   {:else}
     <p class="text-quiet mt-2 text-sm">Nothing to disagree about here.</p>
   {/each}
+  <NotTried of={late.value} />
 {/if}

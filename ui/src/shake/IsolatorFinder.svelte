@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NotTried from '../parts/NotTried.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { percent } from '../parts/quantity';
   import { Demand } from '../state/demand.svelte';
@@ -42,4 +43,5 @@
       </li>
     {:else}<li class="text-quiet">None holds this load within its travel on this road.</li>{/each}
   </ul>
+  <NotTried of={found} />
 {/if}

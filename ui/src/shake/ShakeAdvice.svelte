@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NotTried from '../parts/NotTried.svelte';
   import Waiting from '../parts/Waiting.svelte';
   import { api, ask, type Schemas } from '../api/client';
   import { Late } from '../state/late.svelte';
@@ -58,5 +59,6 @@
       {/each}
     </tbody>
   </table>
+  <NotTried of={late.value} />
   <GoalSeek />
 {/if}

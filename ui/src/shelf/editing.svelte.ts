@@ -33,19 +33,19 @@ export class RowDraft {
   }
 
   /** Numbers that were typed and not taken. */
-  private readonly open = new Set<string>();
+  private readonly open: Record<string, true> = {};
 
   /** Notes that a number was not taken as it was typed, or that it is settled. */
   asks(name: string, asks: boolean) {
-    if (asks) this.open.add(name);
-    else this.open.delete(name);
+    if (asks) this.open[name] = true;
+    else delete this.open[name];
   }
 
   /** Puts it on the shelf; its id, or null and why not. */
   async save(): Promise<string | null> {
     [this.busy, this.problem] = [true, ''];
     // A number typed last may still be on its way to be understood.
-    if (!(await understood()) || this.open.size) {
+    if (!(await understood()) || Object.keys(this.open).length) {
       [this.busy, this.problem] = [false, 'One of the numbers was not understood: see its field.'];
       return null;
     }

@@ -7,6 +7,8 @@ class CatalogueState {
   drills = $state.raw<Schemas['Drill'][]>([]);
   /** Names of the hosts, for lists. */
   hosts = $state.raw<Schemas['HostName'][]>([]);
+  /** How long answers may take. */
+  limits = $state.raw<Schemas['Limits']>({ search: 0 });
   kinds = $state.raw<Kind[]>([]);
   factors = $state.raw<Schemas['RequiredFactor'][]>([]);
   /** The hosts that were looked at, whole. */
@@ -16,8 +18,12 @@ class CatalogueState {
 
   /** What every screen needs. */
   async load() {
-    const [units, hosts] = await Promise.all([ask(api.GET('/api/units')), ask(api.GET('/api/hosts/names'))]);
-    [this.units, this.drills, this.hosts] = [units.display, units.drills, hosts];
+    const [units, hosts, limits] = await Promise.all([
+      ask(api.GET('/api/units')),
+      ask(api.GET('/api/hosts/names')),
+      ask(api.GET('/api/limits')),
+    ]);
+    [this.units, this.drills, this.hosts, this.limits] = [units.display, units.drills, hosts, limits];
   }
 
   /** What a rig on a host is worked on with. */

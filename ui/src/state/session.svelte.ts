@@ -178,13 +178,13 @@ export class RigSession {
 
   /** Takes a change that was tried: the focus goes to what it made, or to the verdict that came of it, once that is known. */
   take(id: string, next: RigDocument) {
-    const before = new Map(this.report?.stations.map((s) => [s.id, s.part]));
+    const before: Record<string, string> = Object.fromEntries(this.report?.stations.map((s) => [s.id, s.part]) ?? []);
     this.change('take:' + id, next);
     const taken = this.doc;
     focusWhen(() => {
       if (this.doc !== taken || this.reportFor !== taken) return null;
       const rows = this.report!.stations;
-      const made = rows.find((s) => !before.has(s.id)) ?? rows.find((s) => before.get(s.id) !== s.part);
+      const made = rows.find((s) => !(s.id in before)) ?? rows.find((s) => before[s.id] !== s.part);
       return (
         document.querySelector<HTMLElement>(made ? `[data-row="${CSS.escape(made.id)}"]` : '#answer') ??
         document.getElementById('answer')
