@@ -100,7 +100,7 @@ public static class GoalSearch
             foreach (var some in next.Chunk(AtATime).TakeWhile(_ => !(ended = clock.Elapsed > Longest)))
             {
                 left -= some.Length;
-                judged.AddRange(Trials.Each(some, c => Judge(c.Rig, c.Steps, stock, pictures), stop));
+                judged.AddRange(Trials.Each(some, c => Judge(c.Rig, c.Steps, stock, pictures), stop, after: 1));
             }
             // The cheapest of those that are there, then the lightest; else those that come nearest are gone on from.
             if (judged.Where(s => s.IsThere).OrderBy(s => s.Cost).ThenBy(s => s.Mass).FirstOrDefault() is { } there)

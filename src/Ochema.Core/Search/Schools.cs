@@ -28,7 +28,7 @@ public static class Schools
         void Add(string id, string question, IEnumerable<(string Title, string Says, bool Now, RigDocument Rig)> sides)
         {
             var computed = Trials.Each(sides, s => Adviser.Compare(rig, s.Rig, $"{id}.{s.Title}", id, s.Title, stock, stop) is { } change
-                ? new SchoolSide(s.Title, s.Says, s.Now, change) : null, stop);
+                ? new SchoolSide(s.Title, s.Says, s.Now, change) : null, stop, after: 2);
             if (computed.Count > 1)
                 list.Add(new School(id, question, computed));
         }

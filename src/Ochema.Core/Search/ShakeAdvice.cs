@@ -20,7 +20,7 @@ public static class ShakeAdvice
         var now = Worst(rig, stock);
         var lets = Assessor.VerdictOf(rig, stock).Word == Verdict.LetsGo;
         List<ShakeChange> best = [.. Trials.Each(Candidates(rig, stock), c => Try(c.Rig, stock) is { Numbers: var n } words
-                ? new ShakeChange(c.Id, c.Title, n[0].Pixels, n[1].Pixels, n[2].Pixels, words.Word, c.Rig) : null, stop)
+                ? new ShakeChange(c.Id, c.Title, n[0].Pixels, n[1].Pixels, n[2].Pixels, words.Word, c.Rig) : null, stop, after: 1)
             .OrderBy(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble))).ThenBy(c => c.Id, StringComparer.Ordinal).Where(c => Math.Max(c.Shake, Math.Max(c.Smear, c.Wobble)) < 0.9 * now || c.Smear < 0.7 * now).Take(8)];
         // What lets go for a picture is no help; a list of what stays unusable is none either.
         best = [.. Trials.Each(best, c => lets || Assessor.VerdictOf(c.Document, stock).Word != Verdict.LetsGo ? c : null, stop)];

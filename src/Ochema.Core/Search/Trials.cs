@@ -11,12 +11,13 @@ namespace Ochema.Core.Search;
 internal static class Trials
 {
     /// <summary>What came of each candidate that could be tried.</summary>
+    /// <param name="after">How many goes of the same search come after this one, for which time is left.</param>
     /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
     public static IReadOnlyList<TResult> Each<TCandidate, TResult>(
-        IEnumerable<TCandidate> candidates, Func<TCandidate, TResult?> attempt, CancellationToken stop)
+        IEnumerable<TCandidate> candidates, Func<TCandidate, TResult?> attempt, CancellationToken stop, int after = 0)
         where TResult : class
     {
-        var (clock, patience) = (Stopwatch.StartNew(), Asked.Patience);
+        var (clock, patience) = (Stopwatch.StartNew(), Asked.Patience(after));
         return [.. candidates.AsParallel().AsOrdered().WithCancellation(stop).Select(c =>
         {
             if (!(clock.Elapsed > patience))

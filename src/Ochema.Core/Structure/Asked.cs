@@ -14,9 +14,6 @@ public static class Asked
 
     private static readonly AsyncLocal<StrongBox<int>?> Left = new();
 
-    /// <summary>Of what is left of their patience one go takes so much: a search tries, looks at what is best, and weighs that (judgement).</summary>
-    private const double OneGo = 0.55;
-
     /// <summary>One go is never shorter, s: something is always tried.</summary>
     private const double Least = 0.15;
 
@@ -40,8 +37,9 @@ public static class Asked
     }
 
     /// <summary>So long something is tried in the go that begins now; null for as long as it takes.</summary>
-    internal static TimeSpan? Patience => Until.Value is not { } until ? null
-        : TimeSpan.FromSeconds(Math.Max(Least, OneGo * (until - Stopwatch.GetTimestamp()) / Stopwatch.Frequency));
+    /// <param name="after">How many goes of the same search come after it: what is left is for all of them alike.</param>
+    internal static TimeSpan? Patience(int after) => Until.Value is not { } until ? null
+        : TimeSpan.FromSeconds(Math.Max(Least, (until - Stopwatch.GetTimestamp()) / (double)Stopwatch.Frequency / (after + 1)));
 
     /// <summary>Ends the work of somebody who has gone on. Asked between steps that take a millisecond or so.</summary>
     /// <exception cref="OperationCanceledException">Nobody waits for it any more.</exception>

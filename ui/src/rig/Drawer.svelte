@@ -121,7 +121,7 @@
   bind:this={drawer}
   id="drawer"
   tabindex="-1"
-  class="border-rule bg-base-100 outline-none -outline-offset-3 relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t compact:border-l-0 scroll-mt-2"
+  class="border-rule bg-base-100 relative min-h-0 overflow-y-auto border-l px-4 py-3 max-[1100px]:border-t compact:border-l-0 scroll-mt-2"
   aria-label="Details"
   onkeydown={back}
 >
