@@ -6,7 +6,8 @@ using OpenQA.Selenium.Interactions;
 namespace Ochema.Ui.Tests;
 
 /// <summary>
-/// Tasks done by one hand: by keys alone, by the mouse, by a finger on a phone. What was made has the focus. Other tasks of a new user: <see cref="TaskTests"/>;
+/// Tasks done by one hand: by keys alone, by the mouse, by a finger on a phone. What was made has the focus. Other tasks of a new user: <see
+/// cref="TaskTests"/>;
 /// a host measured and a plan followed: <see cref="MakeTests"/>; a phone's log: <see cref="ShakeTests"/>; a magnet of one's own: <see cref="ShelfTests"/>.
 /// </summary>
 public sealed class HandTests : IClassFixture<SharedBrowser>
@@ -41,7 +42,8 @@ public sealed class HandTests : IClassFixture<SharedBrowser>
 
     private void Scene() => Browser.Until("the scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
 
-    private void Focused(string what, string css) => Browser.Until("the focus on " + what, () => browser.Script<bool>("return document.activeElement.matches(arguments[0])", css));
+    private void Focused(string what, string css) => Browser.Until("the focus on " + what,
+        () => browser.Script<bool>("return document.activeElement.matches(arguments[0])", css));
 
     private JsonNode Rig(string? id = null)
     {
@@ -81,7 +83,8 @@ public sealed class HandTests : IClassFixture<SharedBrowser>
         TabTo("its name", e => e.GetAttribute("id")!.EndsWith("-name", StringComparison.Ordinal), 8);
         Focus.SendKeys(Keys.Control + "a" + Keys.Null + "Old reflex");
         TabTo("its mass", e => e.TagName == "input" && e.GetAttribute("id") is { } id
-            && browser.Driver.FindElements(By.CssSelector($"label[for='{id}']")).FirstOrDefault()?.Text.StartsWith("Mass", StringComparison.Ordinal) == true, 60);
+            && browser.Driver.FindElements(By.CssSelector($"label[for='{id}']")).FirstOrDefault()?.Text.StartsWith("Mass", StringComparison.Ordinal) == true,
+                60);
         // What is not understood keeps the form open.
         var mass = Focus;
         mass.SendKeys(Keys.Control + "a" + Keys.Null + "nine hundred" + Keys.Enter);
@@ -135,7 +138,8 @@ public sealed class HandTests : IClassFixture<SharedBrowser>
         browser.Open($"#/rig/{Braced}/make");
         var step = Browser.Until("its step", () => browser.Driver.FindElements(By.CssSelector("[data-step='trim.brace.left.strut.strut']")).FirstOrDefault());
         browser.Script<object>("arguments[0].scrollIntoView({block:'center'}); arguments[0].click()", step);
-        var made = Browser.Until("what it came out at", () => browser.Driver.FindElements(By.XPath("//*[@data-built]//label[contains(., 'Trimmed to')]/following-sibling::input"))
+        var made = Browser.Until("what it came out at", () => browser.Driver
+            .FindElements(By.XPath("//*[@data-built]//label[contains(., 'Trimmed to')]/following-sibling::input"))
             .FirstOrDefault());
         made.SendKeys("409 mm" + Keys.Enter);
         Browser.Until("as built", () => browser.Driver.FindElements(By.CssSelector("[data-drawn]")).FirstOrDefault()?.Text.Contains("412 mm on the drawing",
@@ -248,7 +252,8 @@ public sealed class HandTests : IClassFixture<SharedBrowser>
         // A copy in the yard.
         browser.Open();
         browser.Find("[data-rig=demo-1-bonnet-close-up]");
-        var copy = Browser.Until("the key", () => browser.Driver.FindElements(By.XPath("//button[starts-with(normalize-space(.), 'Duplicate') or starts-with(normalize-space(.), 'Copy')]"))
+        var copy = Browser.Until("the key", () => browser.Driver
+            .FindElements(By.XPath("//button[starts-with(normalize-space(.), 'Duplicate') or starts-with(normalize-space(.), 'Copy')]"))
             .FirstOrDefault());
         copy.SendKeys(Keys.Enter);
         Focused("the copy", "[data-rig]");

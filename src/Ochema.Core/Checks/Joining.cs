@@ -122,7 +122,8 @@ internal static class Joining
         var (f, count) = (joint.Thread, Math.Max(joint.Count, joint.Screws));
         Hung[] places = [.. at.ToArray().Select(n => new Hung(n))];
         void Add(string piece, string name, double mass, double price, string? row) =>
-            b.Put(new RigPart(new(joint.Station, $"{joint.Id}.{piece}"), name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id), places);
+            b.Put(new RigPart(new(joint.Station, $"{joint.Id}.{piece}"), name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id),
+                places);
         if (joint.Screw is { } screw)
             Add("screw", $"{screw} {f.Name} × {QuantityText.Of(joint.ScrewLength, Dimension.Length)}",
                 Hardware.ScrewMass(f, joint.ScrewLength, !joint.Headless),

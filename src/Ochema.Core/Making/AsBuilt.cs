@@ -71,11 +71,11 @@ public static class AsBuilt
         var known = before is { Built: not null } && Equals(rig, place, before.Value, stands ?? asked.Planned) ? before.Built : null;
         if (value is null && known is null)
             return rig;
-        var drawn = known ?? new(stands ?? asked.Planned, stands is null);
+        var drawn = known ?? new(stands ?? asked.Planned, stands is null) { At = RodLength.FootOf(rig, place) };
         // As planned it is the drawing itself, to the last digit: nothing of the rig changes by its having been made.
         var came = value - asked.More;
         double? now = came is not { } read || Math.Abs(read - drawn.Planned) <= Same ? drawn.Usual ? null : drawn.Planned : read;
-        var next = now == stands ? rig : With(rig, stock, place, now);
+        var next = now == stands ? rig : With(rig, stock, place, now, drawn);
         var measured = new Dictionary<string, Taken>(next.Measured ?? new Dictionary<string, Taken>());
         measured.Remove(place);
         if (value is not null)
@@ -88,8 +88,9 @@ public static class AsBuilt
         RodLength.Of(b.Rig, place) is { } strut ? RodLength.All(b).FirstOrDefault(r => r.Id == strut)?.Length : DocumentPath.ValueAt(b.Rig, place);
 
     /// <summary>The document with another value there.</summary>
-    private static RigDocument With(RigDocument rig, Catalogue stock, string place, double? value) =>
+    private static RigDocument With(RigDocument rig, Catalogue stock, string place, double? value, BuiltFrom drawn) =>
         RodLength.Of(rig, place) is not { } strut ? DocumentPath.With(rig, stock, place, value)
+            : value == drawn.Planned && drawn.At is { } at ? RodLength.Standing(rig, strut, at)
             : value is { } length ? RodLength.With(Kinds.RigAssembly.Build(rig, stock), strut, length) : rig;
 
     /// <summary>True for the same value of a place. A rod is as long as its foot is away: that is worked out, and not kept to the last digit.</summary>
@@ -112,7 +113,8 @@ public static class AsBuilt
     /// <param name="paths">Only of these; null: of all.</param>
     public static BuiltEffect? Did(RigDocument rig, Catalogue stock, IReadOnlyCollection<string>? paths = null)
     {
-        var entered = (rig.Measured ?? new Dictionary<string, Taken>()).Where(m => m.Value.Built is not null && (paths is null || paths.Contains(m.Key))).ToList();
+        var entered = (rig.Measured ?? new Dictionary<string, Taken>())
+            .Where(m => m.Value.Built is not null && (paths is null || paths.Contains(m.Key))).ToList();
         if (entered.Count == 0)
             return null;
         var b = Kinds.RigAssembly.Build(rig, stock);
@@ -121,7 +123,7 @@ public static class AsBuilt
             return null;
         var drawn = rig;
         foreach (var (path, taken) in built)
-            drawn = With(drawn, stock, path, taken.Built!.Usual ? null : taken.Built.Planned);
+            drawn = With(drawn, stock, path, taken.Built!.Usual ? null : taken.Built.Planned, taken.Built);
         var (before, after) = (new Design(drawn, stock).Whole(false), new Design(rig, stock).Whole(false));
         var most = after.Checks.Join(before.Checks, a => a.Id, x => x.Id, (a, x) => (Now: a, Then: x))
             .Where(c => c.Now.Sort != Responses.CheckSort.Tightening || c.Now.Counts + c.Then.Counts > 0)
@@ -156,7 +158,8 @@ public static class AsBuilt
             if (step.Step.Work == Work.Trim && b.Rods.FirstOrDefault(r => Responses.StationId.Brace(r.Brace.Id) == part.Station) is { } rod)
             {
                 var now = RodLength.All(b).First(r => r.Id == rod.Brace.Id);
-                yield return new(RodLength.Path(now.Id), new("Trimmed to", Dimension.Length, now.Least, now.Most) { HowTo = "end to end, along the rod" }, "Trimmed to",
+                yield return new(RodLength.Path(now.Id), new("Trimmed to", Dimension.Length, now.Least, now.Most) { HowTo = "end to end, along the rod" },
+                    "Trimmed to",
                     now.Length);
             }
             if (step.Step.Work == Work.Bend && part.Sheet is { } bent)

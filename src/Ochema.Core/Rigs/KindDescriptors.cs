@@ -64,7 +64,8 @@ public static class KindDescriptors
     /// <summary>Names of the fields that tell the rows of a list apart.</summary>
     public static IReadOnlyList<string> ColumnsOf(StockList list) =>
     [
-        .. (list.Columns.Count > 0 ? list.Columns : MeasureReader.Declared(list.Row).Where(d => d.Measure is not null).Select(d => d.Property.Name).Take(MostColumns))
+        .. (list.Columns.Count > 0 ? list.Columns
+            : MeasureReader.Declared(list.Row).Where(d => d.Measure is not null).Select(d => d.Property.Name).Take(MostColumns))
             .Select(JsonNamingPolicy.CamelCase.ConvertName),
     ];
 

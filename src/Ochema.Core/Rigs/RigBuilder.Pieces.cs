@@ -36,7 +36,8 @@ public sealed partial class RigBuilder
     }
 
     /// <summary>
-    /// Puts on the list what the frame does not carry: what is used up, lines that pull and weigh nothing there, what stands on the host and is none of the rig.
+    /// Puts on the list what the frame does not carry: what is used up, lines that pull and weigh nothing there, what stands on the host and is none of the
+    /// rig.
     /// </summary>
     /// <param name="last">True for what comes after the stations' own pieces.</param>
     public void Beside(RigPart part, bool last = false) => beside.Add(Parts.Add(part, last).Id);

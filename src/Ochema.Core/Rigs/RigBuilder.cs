@@ -328,7 +328,8 @@ public sealed partial class RigBuilder
         return new(lines.Count - 1);
     }
 
-    /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (its piece hangs as a whole).</summary>
+    /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (its piece
+    /// hangs as a whole).</summary>
     /// <param name="through">A node on it between its ends that something else takes hold of.</param>
     public BeamPiece Beam(StationId station, string id, string label, NodeIndex from, NodeIndex to, Section s, Material m, Vec3 up,
         bool pinned = false, double? density = null, bool windy = true, NodeIndex? through = null)

@@ -145,6 +145,8 @@ public static class RigReader
             PlainText.Name(taken.How, $"measured.{of}.how", 0, LongestName);
             if (taken.Built is { Planned: var planned } && !double.IsFinite(planned))
                 throw new DocumentException($"measured.{of}.built.planned", "is not a number");
+            if (taken.Built?.At is { } at && (at.Length != 2 || !at.All(double.IsFinite)))
+                throw new DocumentException($"measured.{of}.built.at", "is not two numbers");
         }
         foreach (var (name, value) in rig.Factors)
         {

@@ -50,8 +50,15 @@ public sealed record RodLength(string Id, double Length, double Least, double Mo
         var at = line.At(length) ?? throw new DocumentException("length", $"along its line the rod is between "
             + $"{QuantityFormatter.Format(line.Said().Least, Dimension.Length, UnitSystem.Metric)} and "
             + $"{QuantityFormatter.Format(line.Said().Most, Dimension.Length, UnitSystem.Metric)} long");
-        return b.Rig with { Braces = [.. b.Rig.Braces.Select(x => x.Id == id ? x.Standing(at) : x)] };
+        return Standing(b.Rig, id, at);
     }
+
+    /// <summary>The rig with a strut's foot at a place of its site, m.</summary>
+    internal static RigDocument Standing(RigDocument rig, string id, double[] at) =>
+        rig with { Braces = [.. rig.Braces.Select(x => x.Id == id ? x.Standing(at) : x)] };
+
+    /// <summary>Where the foot stands of the strut whose length a path is, m; null for every other path.</summary>
+    internal static double[]? FootOf(RigDocument rig, string path) => rig.Braces.FirstOrDefault(x => Path(x.Id) == path)?.Footing?.At;
 
     /// <summary>A strut as built.</summary>
     /// <param name="At">Where its foot stands on the panel, m.</param>

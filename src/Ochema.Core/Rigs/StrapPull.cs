@@ -57,7 +57,10 @@ public static class StrapPull
                     best = (left, b.Rig.Straps[i], anchor, t);
         var way = Way(b, net);
         yield return best.Strap is { } strap
-            ? new ReportFinding(StationId.Strap(strap.Id), $"The straps drag the rig {way} with {QuantityText.Of(net.Length, Dimension.Force)} that nothing opposes. Move this end of {Words.Named("strap", strap.Id)} to {Words.Inside(best.Anchor!.Name)}{(best.Anchor.A.SequenceEqual(best.Anchor.B) ? "" : $", {best.T:P0} along it")}: {QuantityText.Of(best.Left, Dimension.Force)} are left.")
+            ? new ReportFinding(StationId.Strap(strap.Id),
+                $"The straps drag the rig {way} with {QuantityText.Of(net.Length, Dimension.Force)} that nothing opposes. "
+                + $"Move this end of {Words.Named("strap", strap.Id)} to {Words.Inside(best.Anchor!.Name)}"
+                + $"{(best.Anchor.A.SequenceEqual(best.Anchor.B) ? "" : $", {best.T:P0} along it")}: {QuantityText.Of(best.Left, Dimension.Force)} are left.")
             : new ReportFinding(StationId.Strap(b.Rig.Straps[0].Id),
                 $"The straps drag the rig {way} with {QuantityText.Of(net.Length, Dimension.Force)} that nothing opposes: put another one opposite.");
     }

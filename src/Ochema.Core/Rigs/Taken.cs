@@ -44,4 +44,9 @@ public sealed record Taken(double Value, string On, string How = "")
 /// <summary>What was drawn before it was built.</summary>
 /// <param name="Planned">SI.</param>
 /// <param name="Usual">True where the document said nothing and the usual was taken.</param>
-public sealed record BuiltFrom(double Planned, bool Usual = false);
+public sealed record BuiltFrom(double Planned, bool Usual = false)
+{
+    /// <summary>Where the foot was drawn whose rod it is, m: a length is worked out from it, and back there it stands to the last digit.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public double[]? At { get; init; }
+}

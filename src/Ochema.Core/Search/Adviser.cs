@@ -105,7 +105,8 @@ public static class Adviser
     /// <summary>The changes that are shown, each with the verdict that taking it would give: what is missing or refused counts there too.</summary>
     private static IEnumerable<Change> Judge(Catalogue stock, IEnumerable<Change> changes, CancellationToken stop) =>
         Trials.Each(changes, c => Assessor.VerdictOf(c.Document, stock) is var v
-            ? c with { Verdict = v.Word, LimitSpeed = v.LimitSpeed, Why = v.Why, Because = v.Why is Why.Refused or Why.Moves ? v.Text : "" } : c, stop, after: 1);
+            ? c with { Verdict = v.Word, LimitSpeed = v.LimitSpeed, Why = v.Why, Because = v.Why is Why.Refused or Why.Moves ? v.Text : "" } : c, stop,
+                after: 1);
 
     private static bool Gain(Change c, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now) =>
         (c.LimitSpeed ?? double.MaxValue) > (now.LimitSpeed ?? double.MaxValue) + 0.3 || c.Use < now.Use - 0.02;

@@ -123,7 +123,8 @@ internal static class Instead
             yield return ("no-straps", rig.Straps.Count == 1 ? "Without the strap" : "Without the straps", rig with { Straps = [] });
         if (rig.Straps.Count > 1)
             foreach (var strap in rig.Straps)
-                yield return ("no-strap-" + strap.Id, $"Without {Words.Named("strap", strap.Id)}", rig with { Straps = [.. rig.Straps.Where(s => s != strap)] });
+                yield return ("no-strap-" + strap.Id, $"Without {Words.Named("strap", strap.Id)}",
+                    rig with { Straps = [.. rig.Straps.Where(s => s != strap)] });
         if (rig.Straps.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
         RigBuilder b;

@@ -41,7 +41,8 @@ public sealed record CameraRow(
     [property: Measure("Sensor width", Dimension.Length, 0.003, 0.07, OfPictures = true)] double SensorWidth,
     [property: Measure("Sensor height", Dimension.Length, 0.002, 0.06, OfPictures = true)] double SensorHeight,
     [property: Measure("Pixels across", Dimension.Count, 640, 20000, OfPictures = true, HowTo = "of the widest picture that it takes")] int PixelsAcross,
-    [property: Measure("Read-out time", Dimension.Time, 0, 0.05, OfPictures = true, HowTo = "film a fast upright edge: lean over picture height; 5 to 30 ms are usual")]
+    [property: Measure("Read-out time", Dimension.Time, 0, 0.05, OfPictures = true,
+        HowTo = "film a fast upright edge: lean over picture height; 5 to 30 ms are usual")]
     double ReadOutTime,
     [property: Measure("Mass", Dimension.Mass, 0.02, 15, HowTo = "with battery and card")] double Mass,
     [property: Measure("Length", Dimension.Length, 0.005, 0.5, HowTo = "front to back, without the lens")] double Length,
@@ -50,11 +51,13 @@ public sealed record CameraRow(
     [property: Measure("Centre above its foot", Dimension.Length, 0.003, 0.4, HowTo = "where it balances on its side")] double CentreHeight,
     string Stabilisation, string Socket, string Source, string? Range = null,
     bool BuiltIn = false,
-    [property: Measure("Screen stands out", Dimension.Length, 0, 0.2, OfPictures = true, HowTo = "to the side, when it is open; 0 for one that does not open so")]
+    [property: Measure("Screen stands out", Dimension.Length, 0, 0.2, OfPictures = true,
+        HowTo = "to the side, when it is open; 0 for one that does not open so")]
     double ScreenOpen = 0,
     [property: Measure("Socket beside the middle", Dimension.Length, -0.1, 0.1, HowTo = "to the left, seen from behind; to the right is negative")]
     double SocketAcross = 0,
-    [property: Measure("Button beside the middle", Dimension.Length, -0.2, 0.2, OfPictures = true, HowTo = "to the left, seen from behind; most are on the right, negative")]
+    [property: Measure("Button beside the middle", Dimension.Length, -0.2, 0.2, OfPictures = true,
+        HowTo = "to the left, seen from behind; most are on the right, negative")]
     double ButtonAcross = CameraRow.UsualButton,
     [property: Measure("Button behind the front", Dimension.Length, 0, 0.3, OfPictures = true, HowTo = "front of the body to the middle of the button")]
     double ButtonBack = 0.015,
@@ -63,10 +66,12 @@ public sealed record CameraRow(
     bool TurnsItself = false,
     [property: Measure("Beam", Dimension.Angle, 0.05, 3.1, HowTo = "of a lamp: edge to edge, where it is half as bright", Measured = true)]
     double? Beam = null,
-    [property: Measure("Glass to glass", Dimension.Length, 0.004, 0.2, OfPictures = true, HowTo = "of a camera that sees all round: front of one lens to front of the other",
+    [property: Measure("Glass to glass", Dimension.Length, 0.004, 0.2, OfPictures = true,
+        HowTo = "of a camera that sees all round: front of one lens to front of the other",
         Measured = true)]
     double? AllRound = null,
-    [property: Measure("Stabiliser follows up to", Dimension.Frequency, 0, 30, OfPictures = true, HowTo = "leave empty for what is usual of its kind", Measured = true)]
+    [property: Measure("Stabiliser follows up to", Dimension.Frequency, 0, 30, OfPictures = true, HowTo = "leave empty for what is usual of its kind",
+        Measured = true)]
     double? Follows = null,
     [property: Measure("Draws", Dimension.Power, 0, 500, HowTo = "while it runs; on its charger's label or by a meter in the lead")] double Draws = 0,
     [property: Measure("Its battery holds", Dimension.Energy, 0, 3.6e6, HowTo = "on its label; volts × ampere-hours")] double Battery = 0,

@@ -179,7 +179,8 @@ public sealed record BracketRow : BaseKind
             onRail.Add(node);
         }
         b.Checks.Add(new BendCracks(StationId.Base, new("bracket"), metal, strip.Height, BendRadius));
-        b.Put(Piece.Strip(new(StationId.Base, "brackets"), Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), strip, metal,
+        b.Put(Piece.Strip(new(StationId.Base, "brackets"), Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), strip,
+            metal,
             places.Count, Bracket.Spare), [.. stands.SelectMany(s => s.Beams)], [.. stands.Select(s => (Hung)s.Corner)]);
         List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond)];
         if (Pad > 0)

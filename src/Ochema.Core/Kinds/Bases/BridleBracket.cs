@@ -184,7 +184,8 @@ public sealed record BridleBracket : OnBridle
                 new(c.Length - Past, "Bracket") { Own = eyed },
             ],
         }), [.. halves], hooks[1], hooks[2]);
-        b.Put(Piece.Length(new(StationId.Base, "short-line"), shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre, shortRow.PricePerMetre,
+        b.Put(Piece.Length(new(StationId.Base, "short-line"), shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre,
+            shortRow.PricePerMetre,
             Aisle.Rigging, "Short line:", by: nameof(Short)), middle);
         b.Put(Piece.Length(new(StationId.Base, "legs"), legRow, Leg + 2 * knot.Allowance(legRow.Thickness), legRow.MassPerMetre, legRow.PricePerMetre,
             Aisle.Rigging,

@@ -70,7 +70,8 @@ public sealed record Cup : HoldKind
     {
         var row = b.Stock.Find<SuctionCupRow>("cups", Stock);
         var suction = new Suction(b, row, spot.Site.Surface, Vacuum, Since, HalfLife);
-        var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height, suction.Friction, "cup");
+        var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height, suction.Friction,
+            "cup");
         if (!b.HoldsGone)
         {
             PanelHold.Grasps(b, spot, hold.Spring, suction.Grasp, "lifts at its lip");

@@ -26,7 +26,8 @@ internal static class PanelHold
     /// <param name="rocking">Against rocking, N·m/rad.</param>
     /// <param name="radius">Effective radius b, m.</param>
     /// <param name="height">Panel to the screw face, m.</param>
-    public static Hold Place(RigBuilder b, HoldSpot spot, double normal, double shear, double rocking, double radius, double height, double friction, string type)
+    public static Hold Place(RigBuilder b, HoldSpot spot, double normal, double shear, double rocking, double radius, double height, double friction,
+        string type)
     {
         var site = spot.Site;
         var node = b.Node(spot.Id, spot.Point);

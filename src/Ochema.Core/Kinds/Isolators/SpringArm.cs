@@ -145,7 +145,8 @@ public sealed record SpringArm : IsolatorKind
             b.Findings.Add(f);
         b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
-        b.Put(Piece.Bought(new(StationId.Isolator, "arm"), frame, name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}"),
+        b.Put(Piece.Bought(new(StationId.Isolator, "arm"), frame,
+            name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}"),
             from.Node);
         b.Put(Piece.Bought(new(StationId.Isolator, "springs"), row, Math.Round(Count)), from.Node);
         b.Put(Piece.Length(new(StationId.Isolator, "links"), link, Link, LinkMass, link.PricePerMetre, Aisle.Metal, "Link of the arm:", nameof(Link), 2),
