@@ -42,7 +42,11 @@ class Server {
 
 function answer(status: number, body: unknown) {
   const ok = status === 200;
-  return { response: { ok, status } as Response, data: ok ? body : undefined, error: ok ? undefined : body };
+  return {
+    response: { ok, status, headers: new Headers() } as Response,
+    data: ok ? body : undefined,
+    error: ok ? undefined : body,
+  };
 }
 
 let server: Server;
