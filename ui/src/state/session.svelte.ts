@@ -253,31 +253,31 @@ export class RigSession {
   }
 
   /** Says what came out at the bench, by its place in the document; undefined takes it back to the drawing. */
-  async built(path: string, value: number | undefined): Promise<void> {
-    const doc = this.doc;
-    try {
-      const body = { document: doc, path, value: value ?? null, on: today() };
-      const next = (await ask(api.POST('/api/make/built', { body }))).document;
-      // What was changed meanwhile is not undone by an answer that does not know of it.
-      if (this.doc !== doc) return this.built(path, value);
-      this.change('built ' + path, next);
-    } catch (e) {
-      if (!(e instanceof ApiError)) throw e;
-      notices.say(`It was not entered: ${e.message}`);
-    }
+  built(path: string, value: number | undefined): Promise<void> {
+    const body = (document: RigDocument) => ({ document, path, value: value ?? null, on: today() });
+    return this.worked('built ' + path, 'It was not entered', (doc) =>
+      ask(api.POST('/api/make/built', { body: body(doc) })),
+    );
   }
 
   /** Makes a strut's rod so long: its foot moves along its line. */
-  async rod(brace: string, length: number): Promise<void> {
-    const doc = this.doc;
+  rod(brace: string, length: number): Promise<void> {
+    return this.worked(`rod ${brace}`, 'The strut was left as it is', (document) =>
+      ask(api.POST('/api/rod', { body: { document, brace, length } })),
+    );
+  }
+
+  /** A change that the server works out. What was changed meanwhile is not undone by an answer that does not know of it: it is asked again. */
+  private async worked(key: string, failed: string, call: (doc: RigDocument) => Promise<{ document: RigDocument }>) {
     try {
-      const next = (await ask(api.POST('/api/rod', { body: { document: doc, brace, length } }))).document;
-      // What was changed meanwhile is not undone by an answer that does not know of it.
-      if (this.doc !== doc) return this.rod(brace, length);
-      this.change(`rod ${brace}`, next);
+      for (;;) {
+        const doc = this.doc;
+        const next = (await call(doc)).document;
+        if (this.doc === doc) return this.change(key, next);
+      }
     } catch (e) {
       if (!(e instanceof ApiError)) throw e;
-      notices.say(`The strut was left as it is: ${e.message}`);
+      notices.say(`${failed}: ${e.message}`);
     }
   }
 
