@@ -123,10 +123,12 @@ public sealed class Browser : IDisposable
         client.PostAsync("api/films/demo", null).Result.EnsureSuccessStatusCode();
     }
 
+    /// <summary>What is there at last. It is late when it has not come in so many seconds and so many looks: a machine that stands still for a while looks at nothing.</summary>
+    /// <exception cref="TimeoutException">It did not come.</exception>
     public static T Until<T>(string what, Func<T?> probe, int seconds = 20)
     {
         var watch = Stopwatch.StartNew();
-        while (true)
+        for (var looks = 0; ; looks++)
         {
             try
             {
@@ -137,7 +139,7 @@ public sealed class Browser : IDisposable
             {
                 // Not there yet.
             }
-            if (watch.Elapsed.TotalSeconds > seconds)
+            if (watch.Elapsed.TotalSeconds > seconds && looks > 5 * seconds)
                 throw new TimeoutException($"Waited for {what}.");
             Thread.Sleep(50);
         }

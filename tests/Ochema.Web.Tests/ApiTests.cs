@@ -1,6 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using Ochema.Tests.Support;
 
 namespace Ochema.Web.Tests;
 
@@ -302,11 +303,10 @@ public sealed class ApiTests : IDisposable
     {
         var wrong = LongLog(390_000, i => i == 5000 ? "1e155" : $"{i % 7}.{i:000000000000000000000000000000000000}");
         Assert.True(wrong.Length > 24_000_000);
-        var clock = System.Diagnostics.Stopwatch.StartNew();
-        var refused = await host.Client.PostAsync("/api/tap/read", new StringContent(wrong, System.Text.Encoding.UTF8, "text/csv"));
+        var refused = await Soon.Within(TimeSpan.FromSeconds(3),
+            () => host.Client.PostAsync("/api/tap/read", new StringContent(wrong, System.Text.Encoding.UTF8, "text/csv")), "a log that is wrong far down");
         Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
         Assert.Equal("log, line 5002", (string)(await refused.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
-        Assert.True(clock.Elapsed < TimeSpan.FromSeconds(3), $"{clock.Elapsed.TotalSeconds:0.0} s");
         var within = await host.Client.PostAsync("/api/tap/read", Host.Json(new JsonObject { ["text"] = wrong }.ToJsonString()));
         Assert.Equal(HttpStatusCode.RequestEntityTooLarge, within.StatusCode);
     }

@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using Ochema.Core.Structure;
 using Ochema.Core.Json;
 
@@ -17,10 +16,11 @@ internal static class Trials
         IEnumerable<TCandidate> candidates, Func<TCandidate, TResult?> attempt, CancellationToken stop, int after = 0)
         where TResult : class
     {
-        var (clock, patience) = (Stopwatch.StartNew(), Asked.Patience(after));
+        var (clock, patience) = (Asked.Clock, Asked.Patience(after));
+        var begun = clock.GetTimestamp();
         return [.. candidates.AsParallel().AsOrdered().WithCancellation(stop).Select(c =>
         {
-            if (!(clock.Elapsed > patience))
+            if (!(clock.GetElapsedTime(begun) > patience))
                 return Attempt(c, attempt);
             Asked.LeaveOut();
             return null;

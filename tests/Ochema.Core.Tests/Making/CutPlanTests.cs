@@ -1,6 +1,7 @@
 using CsCheck;
 using Ochema.Core.Json;
 using Ochema.Core.Making;
+using Ochema.Tests.Support;
 
 namespace Ochema.Core.Tests.Making;
 
@@ -163,9 +164,7 @@ public class CutPlanTests
         var random = new Random(3);
         var task = Task(0.002, 0.004, [new("6 m", 6, 19.9), new("4 m", 4, 14.5, 12), new("left", 1.7, 0, 3)],
             [.. Enumerable.Range(0, 40).Select(_ => (Math.Round(0.1 + 1.9 * random.NextDouble(), 4), 1 + random.Next(9)))]);
-        var watch = System.Diagnostics.Stopwatch.StartNew();
-        var plan = Valid(task);
-        Assert.True(watch.Elapsed.TotalSeconds < 20, $"{watch.Elapsed}");
+        var plan = Soon.Within(TimeSpan.FromSeconds(20), () => Valid(task), "forty lengths");
         Assert.True(plan.Cost <= 1.1 * plan.Bound, $"{plan.Bound} {plan.Cost}");
         Assert.Equal(StrictJson.Write(plan), StrictJson.Write(CutSolver.Solve(task)));
     }
