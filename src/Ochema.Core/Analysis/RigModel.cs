@@ -1,5 +1,6 @@
 using System.Buffers;
 using System.Collections.Concurrent;
+using Ochema.Core.Analysis.Sources;
 using Ochema.Core.Kinds;
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
@@ -17,25 +18,15 @@ internal sealed class RigModel
 {
     private const double DoubtfulPivot = 1e-7;
     private readonly EnvelopeMatrix factor;
-    private readonly double[][] loads;
+    private readonly LoadTable table;
     private readonly double[][] unit;
     private readonly double[][] rows;
     private readonly ConcurrentDictionary<string, StateResponse> states = [];
     private readonly ConcurrentDictionary<string, Removal[]> removals = [];
-    private readonly List<(int Yaw, double? Diameter)> windLoads = [];
-    private readonly List<int> washLoads = [];
-    private readonly List<Dictionary<int, Vec3>> memberLoads = [];
-    private readonly double density;
-    private readonly double viscosity;
-    private readonly int knockLoad;
-    private readonly WaterLoads water;
-    private readonly int waterLoad;
-    private readonly int spinLoad;
+    private readonly AirOfDay air;
     private readonly int modalLoads;
     private readonly ResponseLayout layout;
     private readonly double[] noTension;
-    /// <summary>Share of the wash that reaches the cameras.</summary>
-    private readonly double washed;
 
     public RigBuilder Builder { get; }
     public FrameSystem System { get; }
@@ -51,25 +42,20 @@ internal sealed class RigModel
     public IReadOnlyList<RigCase> Cases { get; }
 
     /// <summary>Air density of the day, kg/m³.</summary>
-    public double Density => density;
+    public double Density => air.Density;
 
     public RigModel(RigDocument rig, Catalogue stock, bool holdsGone = false)
     {
         Builder = RigAssembly.Build(rig, stock, holdsGone);
         System = new FrameSystem(Builder.Model);
         noTension = new double[System.Lines.Length];
-        density = Atmosphere.Density(rig.Run.Altitude, rig.Run.Temperature);
-        viscosity = Atmosphere.KinematicViscosity(rig.Run.Altitude, rig.Run.Temperature);
-        water = new WaterLoads(Builder, System);
-        loads = UnitLoads(out knockLoad, out waterLoad);
-        washed = Air is { } air && washLoads.Count > 0
-            ? new[] { Builder.Camera, Builder.SecondCamera ?? Builder.Camera }.Max(x => air.Share(Builder.Position(x.Node))) : 0;
-        spinLoad = knockLoad + 2;
+        air = new AirOfDay(Builder);
+        table = LoadTable.Of(Builder, System, air);
         var moving = Builder.Host.Motion.Cases(rig.Run.Road);
-        Cases = washLoads.Count > 0 ? [.. moving, .. PropellerWash.Cases] : moving;
+        Cases = table.Find<WashLoads>().Source.Columns.Count > 0 ? [.. moving, .. PropellerWash.Cases] : moving;
         factor = System.Stiffness(_ => true, Enumerable.Range(0, System.Lines.Length));
         Mechanism = System.Factorise(factor);
-        unit = Mechanism is not null ? [] : [.. loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
+        unit = Mechanism is not null ? [] : [.. table.Loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
         modalLoads = unit.Length;
         layout = new(Builder.Model.Springs.Count, System.Beams.Length, System.Lines.Length, System.Size);
         rows = [.. unit.Select(Row)];
@@ -93,10 +79,11 @@ internal sealed class RigModel
     /// <summary>Wind at 1 Pa from a direction (index into <see cref="MotionProfile.Yaw"/>), as a load.</summary>
     public double[] WindLoad(int yaw)
     {
+        var (wind, first) = table.Find<WindLoads>();
         var sum = new double[System.Size];
-        for (var w = 0; w < windLoads.Count; w++)
-            if (windLoads[w].Yaw == yaw)
-                VectorMath.AddScaled(sum, 1, loads[3 + w]);
+        for (var w = 0; w < wind.Columns.Count; w++)
+            if (wind.YawOf(w) == yaw)
+                VectorMath.AddScaled(sum, 1, table.Loads[first + w]);
         return sum;
     }
 
@@ -106,12 +93,12 @@ internal sealed class RigModel
     /// </summary>
     public (PropellerWash Air, double Speed, double[] Straight, double[] Across)? InWash(double speed)
     {
-        if (washLoads.Count == 0)
+        var (wash, first) = table.Find<WashLoads>();
+        if (wash.Columns.Count == 0)
             return null;
-        var first = 3 + windLoads.Count;
-        var across = (double[])loads[first + 1].Clone();
-        VectorMath.AddScaled(across, -1, loads[first + 2]);
-        return (Air!, Air!.Speed(Builder.ThroughAir(speed) + Builder.Rig.Run.HeadWind, density), loads[first], across);
+        var across = (double[])table.Loads[first + 1].Clone();
+        VectorMath.AddScaled(across, -1, table.Loads[first + 2]);
+        return (wash.Wash!, wash.Speed(speed), table.Loads[first], across);
     }
 
     /// <summary>Stiffness factor count for the benchmark: unknowns and stored entries.</summary>
@@ -125,55 +112,28 @@ internal sealed class RigModel
     }
 
     /// <summary>Dynamic pressure at a travel speed, Pa: ½ρ(V·z + head wind + gust)².</summary>
-    public double Pressure(double speed)
-    {
-        var run = Builder.Rig.Run;
-        var v = Builder.ThroughAir(speed) * Builder.WindFactor + run.HeadWind + run.Gust;
-        return 0.5 * density * v * v;
-    }
-
-    /// <summary>What its host's propeller blows back here.</summary>
-    private PropellerWash? Air => Builder.Host.WashAt(Builder.Rig.Site);
-
-    /// <summary>What the propeller adds far behind it at a travel speed, Pa.</summary>
-    private double Wash(double speed) => Air!.Pressure(Builder.ThroughAir(speed) + Builder.Rig.Run.HeadWind);
+    public double Pressure(double speed) => air.Pressure(speed);
 
     /// <summary>The whole rig with its modes' answers one by one, not drawn together; for checks of the combinations.</summary>
     internal StateResponse WithModesApart() => Respond(rows, [], [.. Enumerable.Range(0, System.Lines.Length)], apart: true);
-
-    /// <summary>Acceleration field of a case at a speed, m/s²: what comes off the road grows with it.</summary>
-    private Vec3 Field(RigCase c, double speed) =>
-        c.Bumped == Vec3.Zero ? c.Field : c.Field + (Builder.Host.Motion.BumpsAt(speed) - 1) * c.Bumped;
 
     /// <summary>Forces of a case at a travel speed, or null when the state has no equilibrium with its slack lines.</summary>
     /// <param name="modal">Acceleration that each mode answers with, where the state keeps them apart; then the case's own jolt is left out.</param>
     public CaseForces? Forces(StateResponse state, RigCase c, double speed, ReadOnlySpan<double> modal = default)
     {
-        var n = loads.Length;
+        var n = table.Count;
         var dynamic = n + System.Lines.Length;
         var coefficients = new double[dynamic + (state.Dynamic ? RigDynamics.Columns : modal.Length)];
         modal.CopyTo(coefficients.AsSpan(dynamic));
-        var field = Field(c, speed);
-        (coefficients[0], coefficients[1], coefficients[2]) = (field.X, field.Y, field.Z);
-        var q = c.Wind < 0 ? 0 : Pressure(speed);
-        for (var w = 0; w < windLoads.Count; w++)
-            if (windLoads[w].Yaw == c.Wind)
-                coefficients[3 + w] = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
-        var wash = c.Wash ? Wash(speed) : 0;
-        for (var w = 0; w < washLoads.Count; w++)
-            if (c.Wash && washLoads[w] == c.Wind)
-                coefficients[3 + windLoads.Count + w] = wash;
-        (coefficients[knockLoad], coefficients[knockLoad + 1]) = (c.Knock.X, c.Knock.Y);
-        if (c.Spins && Builder.Host.Motion.Turning is { } spin)
-            coefficients[spinLoad] = spin.Rate(speed) * spin.Rate(speed);
-        water.Coefficients(c, speed, coefficients.AsSpan(waterLoad, water.Columns.Count));
+        table.Coefficients(c, speed, coefficients.AsSpan(0, n));
+        var (blows, splash) = table.OnCamera(c, speed);
         if (c.Dynamic && state.Dynamic)
             Dynamics!.Coefficients(c, speed, coefficients.AsSpan(dynamic));
         var lines = state.Lines;
         for (var i = 0; i < lines.Length; i++)
             coefficients[n + lines[i]] = -System.Lines[lines[i]].Line.Pretension;
         if (lines.Length == 0)
-            return new CaseForces(state, c, q + wash * washed, water.OnCamera(c, speed), coefficients, noTension) { Speed = speed };
+            return new CaseForces(state, c, blows, splash, coefficients, noTension) { Speed = speed };
         var tension = new double[System.Lines.Length];
         var gap = new double[lines.Length];
         for (var i = 0; i < lines.Length; i++)
@@ -191,7 +151,7 @@ internal sealed class RigModel
             var t = l.Line.Pretension + l.Stiffness * VectorMath.Dot(coefficients, state.Lengthening[i]);
             tension[lines[i]] = slack[i] > 0 ? 0 : l.Sign * Math.Max(0, l.Sign * t);
         }
-        return new CaseForces(state, c, q + wash * washed, water.OnCamera(c, speed), coefficients, tension) { Speed = speed };
+        return new CaseForces(state, c, blows, splash, coefficients, tension) { Speed = speed };
     }
 
     /// <summary>Force and moment at a spring of the whole rig under any load, for checks of the combinations.</summary>
@@ -223,169 +183,15 @@ internal sealed class RigModel
     /// <summary>The case as loads of a model document.</summary>
     public ModelCase Document(RigCase c, double speed, string id, IReadOnlyList<string> without)
     {
-        var q = c.Wind < 0 ? 0 : Pressure(speed);
-        var members = new List<ModelMemberLoad>();
-        var nodes = new List<ModelNodeLoad>();
-        for (var w = 0; w < windLoads.Count; w++)
-            if (windLoads[w].Yaw == c.Wind && q > 0)
-            {
-                var scale = q * (windLoads[w].Diameter is { } d ? Drag.Cylinder(Airspeed(q) * d / viscosity) / 1.2 : 1);
-                foreach (var (member, load) in memberLoads[3 + w])
-                    members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (scale * load).ToArray()));
-                if (windLoads[w].Diameter is null)
-                    foreach (var face in Builder.Faces.Where(f => f.Node >= 0))
-                        nodes.Add(new ModelNodeLoad(Builder.NodeId(face.Node)) { F = (q * face.BoxForce(MotionProfile.WindDirection(MotionProfile.Yaw[c.Wind]))).ToArray() });
-            }
-        if (c.Wash)
-            foreach (var (member, node, load) in Washed(Air!, c.Wind))
-                if (member >= 0)
-                    members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (Wash(speed) * load).ToArray()));
-                else
-                    nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (Wash(speed) * load).ToArray() });
-        Span<double> wets = stackalloc double[water.Columns.Count];
-        water.Coefficients(c, speed, wets);
-        for (var k = 0; k < wets.Length; k++)
-            if (wets[k] != 0)
-                foreach (var (member, node, load) in water.Columns[k])
-                    if (member >= 0)
-                        members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (wets[k] * load).ToArray()));
-                    else
-                        nodes.Add(new ModelNodeLoad(Builder.NodeId(node)) { F = (wets[k] * load).ToArray() });
-        if (c.Spins && Builder.Host.Motion.Turning is { } spin)
-        {
-            var square = spin.Rate(speed) * spin.Rate(speed);
-            foreach (var (member, w) in memberLoads[spinLoad])
-                members.Add(new ModelMemberLoad(System.Beams[member].Member.Id, (square * w).ToArray()));
-            foreach (var m in System.Model.Masses)
-            {
-                var (offset, force) = Flung(spin, m);
-                nodes.Add(new ModelNodeLoad(m.Node) { F = (square * force).ToArray(), M = (square * offset.Cross(force)).ToArray() });
-            }
-        }
-        if (c.Knock != Vec3.Zero)
-            nodes.Add(new ModelNodeLoad(Builder.NodeId(Builder.Camera.Node)) { F = c.Knock.ToArray() });
+        var (members, nodes) = table.Applied(c, speed);
         return new ModelCase
         {
             Id = id,
-            Gravity = Field(c, speed).ToArray(),
+            Gravity = table.Find<WeightLoads>().Source.Field(c, speed).ToArray(),
             Loads = nodes,
             MemberLoads = members,
             Without = without.Count > 0 ? without : null,
         };
-    }
-
-    private double Airspeed(double q) => Math.Sqrt(2 * q / density);
-
-    private double[][] UnitLoads(out int knock, out int wet)
-    {
-        var list = new List<double[]>();
-        double[] New()
-        {
-            list.Add(new double[System.Size]);
-            memberLoads.Add([]);
-            return list[^1];
-        }
-        foreach (var axis in new[] { Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ })
-        {
-            System.AddGravity(New(), axis, _ => true);
-            for (var i = 0; i < System.Beams.Length; i++)
-                if (System.Beams[i].Member is { Rho: > 0 } m)
-                    memberLoads[^1][i] = m.Rho * m.A * axis;
-        }
-        // Round members thick enough to meet the drag crisis below 90 m/s get wind loads of their own, one per diameter.
-        double? Critical(WindFace f) => f.Round && f.Width * 90 / viscosity > Drag.CriticalReynolds ? f.Width : null;
-        var groups = Builder.Faces.Select(Critical).Where(d => d is not null).Distinct().Prepend(null).ToList();
-        foreach (var yaw in Builder.Host.Motion.Cases(Builder.Rig.Run.Road).Select(c => c.Wind).Where(w => w >= 0).Distinct().Order())
-            foreach (var group in groups)
-            {
-                var f = New();
-                windLoads.Add((yaw, group));
-                var wind = MotionProfile.WindDirection(MotionProfile.Yaw[yaw]);
-                foreach (var face in Builder.Faces.Where(x => Critical(x) == group))
-                    if (face.Member >= 0)
-                    {
-                        var w = Drag.OnMember(wind, System.Beams[face.Member].AxisX, face.Width, face.Coefficient);
-                        System.AddMemberLoad(f, face.Member, w);
-                        memberLoads[^1][face.Member] = w;
-                    }
-                    else
-                        System.AddLoad(f, face.Node, face.BoxForce(wind), Vec3.Zero);
-            }
-        if (Air is { } air)
-            foreach (var c in PropellerWash.Cases)
-            {
-                var blown = Washed(air, c.Wind).ToList();
-                if (blown.Count == 0)
-                    break;
-                var f = New();
-                washLoads.Add(c.Wind);
-                foreach (var (member, node, load) in blown)
-                    if (member >= 0)
-                    {
-                        System.AddMemberLoad(f, member, load);
-                        memberLoads[^1][member] = load;
-                    }
-                    else
-                        System.AddLoad(f, node, load, Vec3.Zero);
-            }
-        wet = list.Count;
-        foreach (var column in water.Columns)
-        {
-            var f = New();
-            foreach (var (member, node, load) in column)
-                if (member >= 0)
-                {
-                    System.AddMemberLoad(f, member, load);
-                    memberLoads[^1][member] = load;
-                }
-                else
-                    System.AddLoad(f, node, load, Vec3.Zero);
-        }
-        knock = list.Count;
-        System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitX, Vec3.Zero);
-        System.AddLoad(New(), Builder.Camera.Node, Vec3.UnitY, Vec3.Zero);
-        if (Builder.Host.Motion.Turning is { } spin)
-        {
-            // At one radian a second: each piece by the distance of its middle, each mass by its own.
-            var f = New();
-            for (var i = 0; i < System.Beams.Length; i++)
-                if (System.Beams[i].Member is { Rho: > 0 } m)
-                {
-                    var middle = 0.5 * (Builder.Position(Builder.StartOf(new(i))) + Builder.Position(Builder.EndOf(new(i))));
-                    memberLoads[^1][i] = m.Rho * m.A * spin.Outward(middle);
-                    System.AddMemberLoad(f, i, memberLoads[^1][i]);
-                }
-            foreach (var m in System.Model.Masses)
-            {
-                var (offset, force) = Flung(spin, m);
-                System.AddLoad(f, Builder.NodeOf(m.Node), force, offset.Cross(force));
-            }
-        }
-        return [.. list];
-    }
-
-    /// <summary>Load of the propeller's wash at 1 Pa far behind it on all that stands in it: N/m on members, N on bodies.</summary>
-    private IEnumerable<(int Member, NodeIndex Node, Vec3 Load)> Washed(PropellerWash air, int yaw)
-    {
-        const int looks = 8;
-        var wind = MotionProfile.WindDirection(MotionProfile.Yaw[yaw]);
-        foreach (var face in Builder.Faces)
-            if (face.Member >= 0)
-            {
-                var (from, to) = (Builder.Position(Builder.StartOf(face.Member)), Builder.Position(Builder.EndOf(face.Member)));
-                var share = Enumerable.Range(0, looks).Average(i => air.Share(from + (i + 0.5) / looks * (to - from)));
-                if (share > 0)
-                    yield return (face.Member, default, share * Drag.OnMember(wind, System.Beams[face.Member].AxisX, face.Width, face.Coefficient));
-            }
-            else if (air.Share(Builder.Position(face.Node)) is var share and > 0)
-                yield return (-1, face.Node, share * face.BoxForce(wind));
-    }
-
-    /// <summary>Where a mass is from its node, m, and what pulls it outwards at one radian a second, N.</summary>
-    private (Vec3 Offset, Vec3 Force) Flung(Spin spin, ModelMass m)
-    {
-        var offset = m.Offset is { } o ? Vec3.From(o) : Vec3.Zero;
-        return (offset, m.M * spin.Outward(Builder.Position(new(Builder.NodeOf(m.Node))) + offset));
     }
 
     private double[] Solve(double[] load)
@@ -406,7 +212,7 @@ internal sealed class RigModel
             var fresh = System.Stiffness(id => !gone.Contains(id), Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id)));
             if (System.Factorise(fresh) is { } mechanism)
                 return StateResponse.Free(mechanism);
-            left = [.. loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics?.Loads ?? []).Select((f, k) =>
+            left = [.. table.Loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics?.Loads ?? []).Select((f, k) =>
             {
                 var x = (double[])f.Clone();
                 fresh.Solve(x);
@@ -502,13 +308,11 @@ internal sealed class RigModel
         {
             var e = row.AsSpan(layout.Beam + 12 * b, 12);
             System.BeamForces(u, b, e);
-            if (load >= 0 && load < memberLoads.Count && memberLoads[load].TryGetValue(b, out var w))
+            if (load >= 0 && load < table.Count && table.Along(load, b) is { } w)
                 VectorMath.AddScaled(e, -1, System.Beams[b].LocalEquivalentLoad(w));
         }
-        if (load is >= 0 and < 3)
-            row[layout.Field + load] = 1;
-        if (load == spinLoad && Builder.Host.Motion.Turning is { } spin)
-            spin.Outward(Builder.Position(Builder.Camera.Node)).ToArray().CopyTo(row, layout.Field);
+        if (load >= 0 && load < table.Count)
+            table.FieldOf(load).ToArray().CopyTo(row, layout.Field);
         if (load >= modalLoads && Dynamics is not null)
             Dynamics.CameraMoves[load - modalLoads].ToArray().CopyTo(row, layout.Field);
         for (var l = 0; l < layout.Lines; l++)
@@ -520,7 +324,7 @@ internal sealed class RigModel
 
     private StateResponse Respond(double[][] responses, HashSet<string> gone, int[] lines, bool apart = false)
     {
-        double[][] line = [.. lines.Select(l => responses[loads.Length + l][layout.Moved..])];
+        double[][] line = [.. lines.Select(l => responses[table.Count + l][layout.Moved..])];
         var drawn = Dynamics is not null && !apart;
         var all = drawn ? WithDynamics(responses) : responses;
         return new StateResponse
@@ -528,9 +332,8 @@ internal sealed class RigModel
             Dynamic = drawn,
             Sources =
             [
-                ("weight and motion", 0, 3), ("wind", 3, waterLoad), ("water", waterLoad, knockLoad), ("push by hand", knockLoad, spinLoad), ("turning",
-                    spinLoad, loads.Length),
-                ("straps", loads.Length, loads.Length + System.Lines.Length), ("jolt and shaking", loads.Length + System.Lines.Length, int.MaxValue),
+                .. table.Told(), ("straps", table.Count, table.Count + System.Lines.Length),
+                ("jolt and shaking", table.Count + System.Lines.Length, int.MaxValue),
             ],
             Rows = all,
             Layout = layout,
@@ -543,5 +346,5 @@ internal sealed class RigModel
     }
 
     /// <summary>Unit responses with the modes' own drawn together to a jolt and the shaking along each axis.</summary>
-    private double[][] WithDynamics(double[][] responses) => [.. responses[..modalLoads], .. Dynamics!.Combine(responses[..3], responses[modalLoads..])];
+    private double[][] WithDynamics(double[][] responses) => [.. responses[..modalLoads], .. Dynamics!.Combine(responses[table.Fields], responses[modalLoads..])];
 }

@@ -1,4 +1,5 @@
 using Ochema.Core.Analysis;
+using Ochema.Core.Analysis.Sources;
 using Ochema.Core.Loads;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -74,7 +75,7 @@ public sealed class SlamTests
             var expected = Water.Pressure(meets) * face + (camera.Z < wave.Amplitude ? Water.Hit(face / Drag.Cube, meets) : 0);
             double Ahead(RigCase c) => model.Document(c, speed, "c", []).Loads.Where(l => l.Node == b.NodeId(b.Camera.Node)).Sum(l => l.F![0]);
             Near.Share(expected, -(Ahead(dunk) - Ahead(dunk with { Dunk = false })), 0.04);
-            Near.Share(expected / face, new WaterLoads(b, model.System).OnCamera(dunk, speed), 1e-9);
+            Near.Share(expected / face, new WaterLoads(b, model.System).WaterOnCamera(dunk, speed), 1e-9);
         }
     }
 }

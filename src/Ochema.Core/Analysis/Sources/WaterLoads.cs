@@ -2,13 +2,13 @@ using Ochema.Core.Loads;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 
-namespace Ochema.Core.Analysis;
+namespace Ochema.Core.Analysis.Sources;
 
 /// <summary>
 /// What water does to a rig, as unit loads and what each counts in a case: its lift, a wave that slams into all up to its crest, and the flow on what always
 /// lies in it. The water of a wave moves by itself, deeper parts less, so that a pressure ½·ρ·(V + u(z))² is three columns: V², V·u and u².
 /// </summary>
-internal sealed class WaterLoads
+internal sealed class WaterLoads : LoadSource
 {
     private const int Lift = 0;
     private const int Slams = 1;
@@ -18,8 +18,11 @@ internal sealed class WaterLoads
     private readonly FrameSystem system;
     private readonly Wave wave;
 
-    /// <summary>Nothing on land; else by column loads on members, N/m, and bodies, N.</summary>
-    public IReadOnlyList<IReadOnlyList<(int Member, NodeIndex Node, Vec3 Load)>> Columns { get; }
+    public override string Label => "water";
+
+    /// <inheritdoc/>
+    /// <remarks>Nothing on land.</remarks>
+    public override IReadOnlyList<IReadOnlyList<PlacedLoad>> Columns { get; }
 
     public WaterLoads(RigBuilder b, FrameSystem system)
     {
@@ -30,16 +33,13 @@ internal sealed class WaterLoads
             :
             [
                 [.. Lifted()],
-                .. Enumerable.Range(0, 3).Select(power => (IReadOnlyList<(int, NodeIndex, Vec3)>)[.. Wetted(wave.Amplitude, slam: true, power)]),
-                .. Enumerable.Range(0, 3).Select(power => (IReadOnlyList<(int, NodeIndex, Vec3)>)[.. Wetted(0, slam: false, power)]),
+                .. Enumerable.Range(0, 3).Select(power => (IReadOnlyList<PlacedLoad>)[.. Wetted(wave.Amplitude, slam: true, power)]),
+                .. Enumerable.Range(0, 3).Select(power => (IReadOnlyList<PlacedLoad>)[.. Wetted(0, slam: false, power)]),
             ];
     }
 
-    /// <summary>What each column counts in a case at a speed through the water, m/s.</summary>
-    public void Coefficients(RigCase c, double speed, Span<double> into)
+    public override void Coefficients(RigCase c, double speed, Span<double> into)
     {
-        if (into.Length == 0)
-            return;
         into[Lift] = 1;
         if (c.AtRest)
             return;
@@ -47,8 +47,9 @@ internal sealed class WaterLoads
         (into[at], into[at + 1], into[at + 2]) = (Water.Pressure(speed), Water.Density * speed, 0.5 * Water.Density);
     }
 
-    /// <summary>Pressure of water on the camera in a case, Pa, a slam's push with it; 0 where it does not reach it.</summary>
-    public double OnCamera(RigCase c, double speed)
+    /// <inheritdoc/>
+    /// <remarks>A slam's push with it; 0 where it does not reach the camera.</remarks>
+    public override double WaterOnCamera(RigCase c, double speed)
     {
         var z = b.Position(b.Camera.Node).Z;
         if (Columns.Count == 0 || c.AtRest || !(c.Dunk || z < 0))
@@ -70,11 +71,11 @@ internal sealed class WaterLoads
     /// frame (it has to be moved)
     /// and no weight.
     /// </summary>
-    private IEnumerable<(int, NodeIndex, Vec3)> Lifted()
+    private IEnumerable<PlacedLoad> Lifted()
     {
         foreach (var (beam, section, from, to) in b.Carrying)
             if (Water.Share(b.Position(from).Z, b.Position(to).Z, 0) is > 0 and var share)
-                yield return (beam, new(-1), share * Water.Density * MotionProfile.Gravity
+                yield return PlacedLoad.Along(beam, share * Water.Density * MotionProfile.Gravity
                     * (section.Area + Water.AddedMass(section.DragWidth) / Water.Density) * Vec3.UnitZ);
     }
 
@@ -83,7 +84,7 @@ internal sealed class WaterLoads
     /// the wave's own speed there
     /// to a power.
     /// </summary>
-    private IEnumerable<(int, NodeIndex, Vec3)> Wetted(double upTo, bool slam, int power)
+    private IEnumerable<PlacedLoad> Wetted(double upTo, bool slam, int power)
     {
         var flow = MotionProfile.WindDirection(0);
         foreach (var face in b.Faces)
@@ -95,14 +96,14 @@ internal sealed class WaterLoads
                 {
                     var (u, force) = (wave.Speed(z), face.BoxForce(flow));
                     var hit = slam && z < upTo && force.Length > 0 ? Hit(force.Length / Drag.Cube, u, power) / force.Length : 0;
-                    yield return (-1, face.Node, (Math.Pow(u, power) + hit) * force);
+                    yield return PlacedLoad.At(face.Node, (Math.Pow(u, power) + hit) * force);
                 }
             }
             else
             {
                 var (from, to) = (b.Position(b.StartOf(face.Member)).Z, b.Position(b.EndOf(face.Member)).Z);
                 if (Water.Share(from, to, upTo) is > 0 and var share)
-                    yield return (face.Member, new(-1), share * Along(Math.Min(from, upTo), Math.Min(to, upTo), power)
+                    yield return PlacedLoad.Along(face.Member, share * Along(Math.Min(from, upTo), Math.Min(to, upTo), power)
                         * (slam ? (face.Round ? Water.RoundSlam : Water.FlatSlam) / face.Coefficient : 1)
                         * Drag.OnMember(flow, system.Beams[face.Member].AxisX, face.Width, face.Coefficient));
             }
