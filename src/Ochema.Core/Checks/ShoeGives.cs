@@ -22,7 +22,7 @@ public sealed class ShoeGives(RigBuilder b, StationId station, InShoe on)
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var force = on.Row.Mass * (f.Field + Flung.Beyond(b, f, on.Centre)) + f.Pressure * on.Face.BoxForce(f.Wind) + f.Splash * ahead;
+        var force = on.Mass * (f.Field + Flung.Beyond(b, f, on.Centre)) + f.Pressure * on.Face.BoxForce(f.Wind) + f.Splash * ahead;
         var moment = lever.Cross(force).Length;
         sheet?.Formula("{k} × {M} ÷ {C}", "moment about the shoe", "A foot that is not screwed down rocks first; branches and hands.")
             .Factor(b, FactorTable.Plastic).Term("M", "weight, jolt and wind about the shoe", moment, Dimension.Torque)

@@ -53,6 +53,7 @@ public static class RigAssembly
         if (Counterweight.Of(b) is { } against)
             b.Beside(Piece.Own(new(StationId.Site, "counterweight"), "Counterweight", against.Mass));
         b.Findings.AddRange(InWash.Findings(b));
+        b.Findings.AddRange(Weather.Findings(b));
         b.Findings.AddRange(Clearance.Findings(b, b.Host));
         if (Clearance.Asks(b, b.Host) is { } asks)
             b.Unmeasured.Add(asks);

@@ -261,7 +261,7 @@ internal static class BuildPlan
     public static IReadOnlyList<PartLine> Lines(RigBuilder b, IReadOnlyList<Placed> steps) => Purse.Of(b.Rig.Bench, b.Stock,
     [
         // Four magnets are one line: the same thing, put in at the same step.
-        .. b.Parts.Select((p, i) => (Part: p, Step: GoesInAt(b, p, i, steps)))
+        .. b.Parts.Select((p, i) => (Part: p, Step: GoesInAt(b, p, i, steps))).Where(x => x.Part.Sort != PieceSort.Caught)
             .GroupBy(x => (x.Part.Station, x.Part.Name, x.Part.Sort, x.Part.Row, x.Part.Joint, x.Part.Mass, x.Part.Price, x.Step)).Select(g =>
             {
                 var (p, quantity) = (g.First().Part, g.Sum(x => x.Part.Quantity));

@@ -27,7 +27,8 @@ public sealed record CameraBuild(NodeIndex Node, NodeIndex Seat, double Mass, Ve
 
 /// <summary>A thing in the shoe on top of a camera.</summary>
 /// <param name="Row">What it is.</param>
+/// <param name="Mass">kg, with what clings to it.</param>
 /// <param name="Foot">The shoe, m.</param>
 /// <param name="Centre">Its centre of mass, m.</param>
 /// <param name="Face">What the wind sees of it.</param>
-public sealed record InShoe(CameraRow Row, Vec3 Foot, Vec3 Centre, WindFace Face);
+public sealed record InShoe(CameraRow Row, double Mass, Vec3 Foot, Vec3 Centre, WindFace Face);

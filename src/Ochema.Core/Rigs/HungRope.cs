@@ -1,3 +1,4 @@
+using Ochema.Core.Loads;
 using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -54,8 +55,14 @@ public sealed class HungRope
     /// <param name="to">Far end, m.</param>
     /// <param name="share">Where the carriage stands along it.</param>
     /// <param name="depth">Under the chord with the carriage in the middle, m.</param>
-    public HungRope(Vec3 from, Vec3 to, double share, double depth, StrapRow row) => (this.from, this.to, this.share, this.depth, Row) = (from, to, share,
-        depth, row);
+    /// <param name="coat">What clings to it: it hangs as deep with it.</param>
+    public HungRope(Vec3 from, Vec3 to, double share, double depth, StrapRow row, Coat coat) =>
+        (this.from, this.to, this.share, this.depth, this.coat, Row) = (from, to, share, depth, coat, row);
+
+    private readonly Coat coat;
+
+    /// <summary>kg/m, with what clings to it.</summary>
+    private double Weighs => Row.MassPerMetre + coat.Along(Row.Thickness);
 
     /// <summary>Hangs it, once it is known what it carries.</summary>
     /// <param name="load">Its share at rest, N.</param>
@@ -63,9 +70,9 @@ public sealed class HungRope
     internal void Settle(double load, double all)
     {
         Share = load;
-        if (RopeSpan.LengthFor(from, to, Row.AxialStiffness, Row.MassPerMetre, 0.5, depth, load) is not { } length)
+        if (RopeSpan.LengthFor(from, to, Row.AxialStiffness, Weighs, 0.5, depth, load) is not { } length)
             return;
-        var span = new RopeSpan(from, to, length, Row.AxialStiffness, Row.MassPerMetre);
+        var span = new RopeSpan(from, to, length, Row.AxialStiffness, Weighs);
         if (span.Under(share, new(0, 0, -load)) is not { } rest)
             return;
         (Span, Rest) = (span, rest);
@@ -105,5 +112,5 @@ public sealed class HungRope
     private sealed record Found(RopeHung? Hung);
 
     private RopeHung? Hang(CaseForces f) =>
-        Span?.Under(share, LoadOf(f), f.Pressure * Drags * Row.Thickness * f.Wind, Rest);
+        Span?.Under(share, LoadOf(f), f.Pressure * Drags * (Row.Thickness + 2 * coat.Ice) * f.Wind, Rest);
 }

@@ -35,6 +35,17 @@ public sealed class PartList : IReadOnlyList<RigPart>
         return list[^1];
     }
 
+    /// <summary>Puts on the list what clings to a station, or more of it.</summary>
+    /// <param name="part">All that the call adds of it.</param>
+    internal void Cling(RigPart part)
+    {
+        var at = hardware.FindIndex(p => p.Sort == PieceSort.Caught && p.Station == part.Station);
+        if (at < 0)
+            Add(part, last: true);
+        else
+            hardware[at] = hardware[at] with { Mass = hardware[at].Mass + part.Mass };
+    }
+
     private readonly HashSet<PieceId> known = [];
 
     /// <summary>Pieces that are called the same (washers under a head and a nut) are told apart.</summary>

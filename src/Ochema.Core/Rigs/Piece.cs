@@ -1,4 +1,5 @@
 using Ochema.Core.Quantities;
+using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
@@ -61,6 +62,11 @@ public static class Piece
     /// <summary>Something of one's own, weighed; it costs nothing.</summary>
     /// <param name="mass">kg.</param>
     public static RigPart Own(PieceId id, string name, double mass) => new(id, name, 1, mass, 0, PieceSort.Own, Aisle.Camera);
+
+    /// <summary>What the day puts on it.</summary>
+    /// <param name="mass">kg.</param>
+    internal static RigPart Caught(StationId station, string name, double mass) =>
+        new(new(station, "caught"), name, 1, mass, 0, PieceSort.Caught, Aisle.Camera);
 
     /// <summary>The piece with more said of how it is cut.</summary>
     /// <param name="cut">The cut with what is to be said.</param>

@@ -29,6 +29,9 @@ public sealed partial class RigBuilder
 
     /// <summary>Density of each member without the water that it carries along, kg/m³.</summary>
     private readonly List<double> dry = [];
+
+    /// <summary>What clings to each member, as density of its own, kg/m³.</summary>
+    private readonly List<double> clings = [];
     private readonly List<ModelRigidLink> links = [];
     private readonly List<ModelSpring> springs = [];
     private readonly List<double> dampings = [];
@@ -153,6 +156,8 @@ public sealed partial class RigBuilder
         Factors = FactorTable.For(rig.Run.Consequence, rig.Factors);
         host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
         Surface = host.Surface(rig.Site);
+        Weather = Weather.Of(rig);
+        Site = Weather.Today(rig.Site);
     }
 
     /// <summary>What is built meanwhile belongs to the second path.</summary>
@@ -185,6 +190,12 @@ public sealed partial class RigBuilder
 
     /// <summary>Relative wind at 1 Pa does not need the speed; the site's factor does.</summary>
     public double WindFactor => Rig.Site.WindFactor;
+
+    /// <summary>The weather that reaches it.</summary>
+    public Weather Weather { get; }
+
+    /// <summary>Where it stands, as that is today.</summary>
+    public Site Site { get; }
 
     /// <summary>The holds of a station, which slide together.</summary>
     public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station, out var g) ? g : slideGroups[station] = new SlideGroup();
@@ -307,7 +318,7 @@ public sealed partial class RigBuilder
         var (mass, sum) = (0.0, Vec3.Zero);
         foreach (var m in masses.Where(m => counts(m.Node)))
             (mass, sum) = (mass + m.M, sum + m.M * (at[m.Node] + (m.Offset is { } o ? Vec3.From(o) : Vec3.Zero)));
-        foreach (var (m, rho) in members.Zip(dry).Where(m => counts(m.First.From) && counts(m.First.To)))
+        foreach (var (m, rho) in members.Zip(dry.Zip(clings, (own, on) => own + on)).Where(m => counts(m.First.From) && counts(m.First.To)))
         {
             var own = rho * m.A * (at[m.To] - at[m.From]).Length;
             (mass, sum) = (mass + own, sum + own * 0.5 * (at[m.From] + at[m.To]));
@@ -344,24 +355,28 @@ public sealed partial class RigBuilder
         if (through is not null)
             ends = [.. ends.Where(e => e == 1 || Math.Abs(e - held) > TooClose).Append(held).Order()];
         var cut = ends.Count;
+        var on = Weather.Coat.Along(s.DragWidth) / s.Area;
         var first = new BeamIndex(members.Count);
         var previous = from;
         for (var i = 1; i <= cut; i++)
         {
             var next = i == cut ? to : ends[i - 1] == held ? through!.Value : Node($"{id}-{i}", a + ends[i - 1] * (b - a));
             members.Add(new ModelMember(Free(elementNames, cut == 1 ? id : $"{id}.{i}"), nodes[previous].Id, nodes[next].Id, s.Area, s.Iy, s.Iz, s.J,
-                m.YoungsModulus, m.ShearModulus, (density ?? m.Density) + (windy ? Carried(s, previous, next) : 0), up.ToArray())
+                m.YoungsModulus, m.ShearModulus, (density ?? m.Density) + (windy ? Carried(s, previous, next) + on : 0), up.ToArray())
             {
                 ReleaseFrom = pinned && i == 1 ? ["ry", "rz"] : null,
             });
             dry.Add(density ?? m.Density);
+            clings.Add(windy ? on : 0);
             if (windy)
             {
-                Faces.Add(WindFace.OnMember(new(members.Count - 1), s));
+                Faces.Add(WindFace.OnMember(new(members.Count - 1), s, Weather.Coat));
                 Carrying.Add((new(members.Count - 1), s, previous, next));
             }
             previous = next;
         }
+        if (windy && !Weather.Coat.IsNone)
+            Parts.Cling(Piece.Caught(station, Weather.Clings, on * s.Area * length));
         var piece = new BeamPiece(station, id, label, first, cut, s, m, length, pinned, s.Area * length * (density ?? m.Density));
         Pieces.Add(piece);
         return piece;
@@ -373,6 +388,25 @@ public sealed partial class RigBuilder
     private double Carried(Section s, NodeIndex from, NodeIndex to) =>
         host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
 
+    /// <summary>A body that the wind takes hold of, with what clings to it.</summary>
+    /// <param name="at">Node at its middle, and how what clings is spread about it.</param>
+    /// <param name="areas">Cd × area by direction, m².</param>
+    /// <returns>Its face as the wind sees it, and what clings to it, kg.</returns>
+    public (WindFace Face, double Clings) Body(StationId station, Hung at, params (Vec3 Direction, double CdArea)[] areas)
+    {
+        var face = WindFace.OnNode(at.Node, areas);
+        var on = Weather.Coat.IsNone ? 0 : Weather.Coat.On(Coat.Surface([.. areas.Select(a => a.CdArea / Drag.Cube)]));
+        if (Weather.Coat.Ice > 0)
+            face = face with { Areas = [.. areas.Select(a => (a.Direction, Drag.Cube * Weather.Coat.Grown(a.CdArea / Drag.Cube)))] };
+        Faces.Add(face);
+        if (on > 0)
+        {
+            PointMass(at, on);
+            Parts.Cling(Piece.Caught(station, Weather.Clings, on));
+        }
+        return (face, on);
+    }
+
     public void Shape(string id, StationId station, string type, IReadOnlyList<FigurePoint> points, double[] size, Vec3? axis = null, Vec3? side = null) =>
         Figure.Add(new FigureShape(id, station, type, points, size, axis?.ToArray(), side?.ToArray()));
 
@@ -383,7 +417,7 @@ public sealed partial class RigBuilder
     public NodeIndex At(RigPoint point) => points.TryGetValue(point, out var n) ? n : points[RigPoint.BaseTop];
 
     /// <summary>A place on the base's own panel, m from the panel's middle; outside the panel is a finding.</summary>
-    public HoldSpot Spot(string id, StationId station, string label, double s, double t) => Spot(id, station, label, Rig.Site, Surface, s, t);
+    public HoldSpot Spot(string id, StationId station, string label, double s, double t) => Spot(id, station, label, Site, Surface, s, t);
 
     /// <summary>A place on any panel of the host.</summary>
     public HoldSpot SpotOn(string siteId, string path, string id, StationId station, string label, double s, double t)
@@ -391,7 +425,7 @@ public sealed partial class RigBuilder
         if (siteId == Rig.Site.Id)
             return Spot(id, station, label, s, t);
         var site = host.Sites.FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path, $"there is no site '{siteId}' on this host");
-        return Spot(id, station, label, site, host.Surface(site), s, t);
+        return Spot(id, station, label, Weather.Today(site), host.Surface(site), s, t);
     }
 
     /// <summary>The panel of a site that stands on the host.</summary>
@@ -425,7 +459,12 @@ public sealed partial class RigBuilder
 public sealed record WindFace(BeamIndex Member, NodeIndex Node, double Width, double Coefficient, bool Round,
     IReadOnlyList<(Vec3 Direction, double CdArea)> Areas)
 {
-    public static WindFace OnMember(BeamIndex member, Section s) => new(member, new(-1), s.DragWidth, s.Round ? 1.2 : Drag.SquareTube, s.Round, []);
+    /// <summary>A member with the ice round it: rough, so that what is round keeps its drag at any speed.</summary>
+    public static WindFace OnMember(BeamIndex member, Section s, Coat coat) =>
+        new(member, new(-1), s.DragWidth + 2 * coat.Ice, s.Round ? 1.2 : Drag.SquareTube, s.Round, []) { Rough = coat.Ice > 0 };
+
+    /// <summary>True for what is too rough to lose drag at speed.</summary>
+    public bool Rough { get; init; }
 
     public static WindFace OnNode(NodeIndex node, params (Vec3 Direction, double CdArea)[] areas) => new(new(-1), node, 0, 0, false, areas);
 

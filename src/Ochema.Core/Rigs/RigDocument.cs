@@ -373,6 +373,12 @@ public sealed record RunConditions
     [System.Text.Json.Serialization.JsonIgnore]
     public string SkinSource => Sun == Sun.Shade ? "air of the day" : "a panel in the sun, judgement ±10 K";
 
+    [Option("Rain", HowTo = "steady: 10 mm an hour; a downpour: 50. What it stands on counts as wet then")]
+    public Rain Rain { get; init; }
+
+    [Measure("Ice on it", Dimension.Length, 0, 0.05, HowTo = "all round, as it grows on a wire that day; 0 for none", UsualTo = 0.02)]
+    public double Ice { get; init; }
+
     [Measure("Altitude", Dimension.Altitude, -400, 5000, UsualFrom = -50, UsualTo = 3500)]
     public double Altitude { get; init; }
 

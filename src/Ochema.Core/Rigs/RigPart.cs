@@ -17,6 +17,9 @@ public enum PieceSort
 
     /// <summary>Something of one's own, weighed.</summary>
     Own,
+
+    /// <summary>What the day puts on it: rain, ice. Nothing to buy or make.</summary>
+    Caught,
 }
 
 /// <summary>A piece cut from a bar, tube or line.</summary>

@@ -47,6 +47,7 @@ internal sealed class LoadTable
         new WaterLoads(b, system),
         new KnockLoads(b),
         new TurningLoads(b, system),
+        new RainLoads(b, system, air),
     ]);
 
     /// <summary>Number of columns.</summary>

@@ -18,7 +18,7 @@ internal sealed class WindLoads : LoadSource
     public WindLoads(RigBuilder b, FrameSystem system, AirOfDay air)
     {
         this.air = air;
-        double? Critical(WindFace f) => f.Round && f.Width * Fastest / air.Viscosity > Drag.CriticalReynolds ? f.Width : null;
+        double? Critical(WindFace f) => f.Round && !f.Rough && f.Width * Fastest / air.Viscosity > Drag.CriticalReynolds ? f.Width : null;
         var groups = b.Faces.Select(Critical).Where(d => d is not null).Distinct().Prepend(null).ToList();
         foreach (var yaw in b.Host.Motion.Cases(b.Rig.Run.Road).Select(c => c.Wind).Where(w => w >= 0).Distinct().Order())
             foreach (var group in groups)

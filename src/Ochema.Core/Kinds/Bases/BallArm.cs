@@ -131,7 +131,7 @@ public sealed record BallArm : BaseKind
             var how = $"two U-bolts, four M6 nuts at your torque, K = {Threads.NutFactor}";
             b.Checks.Add(GripTurn.Of(b, hold.Id, "Rail base turns on the rail", hold.Spring, b.Surface.U,
                 FrictionGrip.Halves(closing, d, ClampParts.Metal(b)), "U-bolts and base on a tube, Coulomb friction",
-                $"{how}; friction {ClampParts.Metal(b):0.00}, judgement{b.Rig.Site.RubsWhy}"));
+                $"{how}; friction {ClampParts.Metal(b):0.00}, judgement{b.Site.RubsWhy}"));
             b.Checks.Add(new GripPrise(b, hold.Id, "Rail base is prised off", hold.Spring, b.Surface.U, hold.Top.Axis, closing, Apart / 2, how));
         }
         b.Put(Piece.Bought(new(StationId.Base, "rail-ball"), rail), hold.Body);

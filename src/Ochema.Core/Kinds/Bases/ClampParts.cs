@@ -21,10 +21,10 @@ internal static class ClampParts
     public const double RubberFriction = 0.4;
 
     /// <summary>Metal on the place of the rig, as that is today.</summary>
-    public static double Metal(RigBuilder b) => b.Rig.Site.Rubs(MetalFriction);
+    public static double Metal(RigBuilder b) => b.Site.Rubs(MetalFriction);
 
     /// <summary>A rubber lining on it.</summary>
-    public static double Rubber(RigBuilder b) => b.Rig.Site.Rubs(RubberFriction);
+    public static double Rubber(RigBuilder b) => b.Site.Rubs(RubberFriction);
 
     /// <summary>Tube past the middle of a clamp or bolt that it ends in, m (judgement: half a jaw and a finger).</summary>
     public const double Past = 0.03;

@@ -54,7 +54,7 @@ public sealed record GlassClamp : BaseKind
             b.Checks.Add(new HoldPullOff(b, spot with { Id = new("glass") }, hold.Spring, "Glass is loaded", FactorTable.Friction,
                 EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b),
-                null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement" + b.Rig.Site.RubsWhy);
+                null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement" + b.Site.RubsWhy);
         }
         if (b.Host.Kind != "hide")
             b.Findings.Add(new ReportFinding(StationId.Base, "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));

@@ -186,7 +186,8 @@ public sealed record HoldPlate : BaseKind
             b.Rigid(corners.OrderBy(c => (b.Position(c) - b.Position(eye)).Length).ThenBy(c => c.Value).First(), eye);
             b.Offer(point, eye);
         }
-        b.Faces.Add(WindFace.OnNode(centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)), (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer))));
+        b.Body(StationId.Base, centre, (forward, Loads.Drag.SquarePlate * Width * (Thickness + Spacer)),
+            (left, Loads.Drag.SquarePlate * Length * (Thickness + Spacer)));
         b.Put(Piece.Sheet(new(StationId.Base, "plate"), "Plate", new(Length, Width, Thickness, Material, [])
         {
             FrontAhead = true,

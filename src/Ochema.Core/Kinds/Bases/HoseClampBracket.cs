@@ -84,7 +84,7 @@ public sealed record HoseClampBracket : BaseKind
             var one = FrictionGrip.Band(kept, d, ClampParts.Rubber(b));
             b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Band turns on the tube", hold.Spring, b.Surface.U,
                 (one.Slide * Bands, one.Torque * Bands), "a band presses with T ÷ r all round, Coulomb friction",
-                "half of the tension that you pulled once the rubber has relaxed; its friction 0.3–0.5, judgement" + b.Rig.Site.RubsWhy));
+                "half of the tension that you pulled once the rubber has relaxed; its friction 0.3–0.5, judgement" + b.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * kept * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; half of the tension once the rubber has relaxed"));
         }

@@ -250,7 +250,7 @@ public sealed record RopeCarriage : BaseKind
             b.Rigid(node, board);
             boards.Add(board);
             hung.Add(node);
-            var rope = new HungRope(near + aside, far + aside, share, Sag, row)
+            var rope = new HungRope(near + aside, far + aside, share, Sag, row, b.Weather.Coat)
             {
                 Id = new(id),
                 Other = Two ? names.First(n => n.Item1 != id).Item1 : null,

@@ -115,7 +115,7 @@ public sealed record SplitBlock : BaseKind
         {
             const string source = "bolt's preload, half of it left once the rubber has relaxed, by its lever on the bar; hard rubber 0.3–0.5, judgement";
             b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Block turns on the ring", hold.Spring, b.Surface.U,
-                FrictionGrip.Halves(squeeze, d, ClampParts.Rubber(b)), "two halves squeezed round a bar, Coulomb friction", source + b.Rig.Site.RubsWhy));
+                FrictionGrip.Halves(squeeze, d, ClampParts.Rubber(b)), "two halves squeezed round a bar, Coulomb friction", source + b.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
         }
         b.Put(Piece.Sheet(new(StationId.Base, "half-blocks"), "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])

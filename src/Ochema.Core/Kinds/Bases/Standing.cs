@@ -16,7 +16,7 @@ internal static class Standing
         double friction)
     {
         var grips = b.Rig.Site.Form == SiteForm.Ground && b.Rig.Site.Friction is { } own
-            ? GroundBears.Today(b, own, nameof(Site.Friction)) : b.Rig.Site.Rubs(friction);
+            ? GroundBears.Today(b, own, nameof(Site.Friction)) : b.Site.Rubs(friction);
         var hold = ClampParts.Place(b, "base-hold", label, height, radius, stiffness, rocking, grips, "pad");
         var spot = b.Spot("base-hold", StationId.Base, label, b.Rig.At[0], b.Rig.At[1]);
         if (!b.HoldsGone)

@@ -110,7 +110,7 @@ public sealed record TimberBracket : BaseKind
 
     internal override IEnumerable<WorkStep> Steps(RigBuilder b)
     {
-        var site = b.Rig.Site;
+        var site = b.Site;
         var thread = b.Stock.Find<Fastener>("fasteners", LevellingThread);
         var turns = Face(site) > 0 ? Lever * Math.Tan(Face(site)) / thread.Pitch : 0;
         yield return new(Work.Measure, "Measure trunk and lean",

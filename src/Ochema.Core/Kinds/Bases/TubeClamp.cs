@@ -99,7 +99,7 @@ public sealed record TubeClamp : BaseKind
             {
                 var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}" + (soft ? ", half of it once the rubber has relaxed" : "");
                 b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U,
-                    capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Rig.Site.RubsWhy}"));
+                    capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Site.RubsWhy}"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
             }
             b.Put(Piece.Bought(new(StationId.Base, h.Id), clamp, name: $"{clamp.Name}, for {Holes.Size(d)}"), h.Body);

@@ -110,7 +110,7 @@ public sealed record WindowSlotPlate : BaseKind
         {
             var corners = new[] { (1, 1), (1, -1), (-1, -1), (-1, 1) }.Select(c => c.Item1 * row.Width * b.Surface.U + (c.Item2 > 0 ? Shelf + Leg : Hook * 0.5) * c.Item2 * outward).ToList();
             b.Checks.Add(new StandsUp(b, spot, hold.Spring, corners));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, b.Rig.Site.Rubs(0.5),
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, b.Site.Rubs(0.5),
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
         }
         var bend = Bend.Allowance(Math.PI / 2, BendRadius, row.Height);

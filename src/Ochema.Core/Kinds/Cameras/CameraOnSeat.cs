@@ -43,10 +43,10 @@ internal static class CameraOnSeat
         b.Rigid(seat.Node, node);
         var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
         var side = body.Length * body.Height + lens.Length * lens.Diameter;
-        b.Faces.Add(WindFace.OnNode(node, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width)));
+        var spread = new Hung(node) { PerMass = Inertia(1, body, lens, view, left, up, lensShare, lensAhead) };
+        var (face, clings) = b.Body(b.Path.Camera, spread, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width));
         b.Put(Piece.Own(new(b.Path.Camera, "camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass),
-            new Hung(node) { PerMass = Inertia(1, body, lens, view, left, up, lensShare, lensAhead) });
-        var face = b.Faces[^1];
+            spread);
         var above = Shoe(b, c, body, node, middle, view, left, up);
         b.Shape(b.Own("camera"), b.Path.Camera, "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
         var eye = middle + (body.Length / 2 + lens.Length) * view;
@@ -54,7 +54,8 @@ internal static class CameraOnSeat
             b.Shape(b.Own("lens"), b.Path.Camera, "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
         // Who is on the host is as near as they are; a distance that was measured beats it.
         var near = c.Subject ?? (b.Host.People.FirstOrDefault(p => p.Id == c.Who) is { } who ? Math.Max(Nearest, (who.Head - eye).Length) : null);
-        var all = mass + (above?.Row.Mass ?? 0);
+        mass += clings;
+        var all = mass + (above?.Mass ?? 0);
         var camera = new CameraBuild(node, seat.Node, all, view, up, eye, pivot, near, body, lens, c.Mass is not null, above);
         var head = b.HeadOfPath;
         var socket = footed is null ? body.Socket : lens.FootSocket;
@@ -62,7 +63,7 @@ internal static class CameraOnSeat
             b.Joint(Socket(b, footed is null ? "Camera's socket" : "Socket in the lens's foot", socket), seat.Node);
         b.Joins.Add(head.ScrewsIn ? new(b.Own("camera"), JoinSort.Screwed, b.Own("camera-screw"), "screw in the camera")
             : new(b.Own("camera"), JoinSort.Snapped, null, $"Camera held by {string.Join(" and ", head.Keeps)}"));
-        var together = above is null ? centre : centre + above.Row.Mass / all * (above.Centre - centre);
+        var together = above is null ? centre : centre + above.Mass / all * (above.Centre - centre);
         b.Checks.Add(new CameraScrew(b, b.Path.Camera, seat.Position, together, all, face, b.Stock.Find<Fastener>("fasteners", socket), above));
         if (above is not null)
             b.Checks.Add(new ShoeGives(b, b.Path.Camera, above));
@@ -107,12 +108,12 @@ internal static class CameraOnSeat
         b.Rigid(camera, node);
         static double Box(double a, double d) => (a * a + d * d) / 12;
         var least = Box(row.Width, Math.Min(row.Height, row.Length));
-        var face = WindFace.OnNode(node, (view, Drag.Cube * row.Width * row.Height), (left, Drag.Cube * row.Length * row.Height),
+        var spread = new Hung(node) { PerMass = [least, least, least, 0, 0, 0] };
+        var (face, clings) = b.Body(b.Path.Camera, spread, (view, Drag.Cube * row.Width * row.Height), (left, Drag.Cube * row.Length * row.Height),
             (up, Drag.Cube * row.Length * row.Width));
-        b.Faces.Add(face);
-        b.Put(Piece.Own(new(b.Path.Camera, "in-shoe"), row.Name, row.Mass), new Hung(node) { PerMass = [least, least, least, 0, 0, 0] });
+        b.Put(Piece.Own(new(b.Path.Camera, "in-shoe"), row.Name, row.Mass), spread);
         b.Shape(b.Own("in-shoe"), b.Path.Camera, "camera", [b.Point(node)], [row.Length, row.Width, row.Height], view, left);
-        return new InShoe(row, foot, centre, face);
+        return new InShoe(row, row.Mass + clings, foot, centre, face);
     }
 
     /// <summary>

@@ -71,7 +71,7 @@ public sealed record GimbalHead : HeadKind
         b.Later(() =>
         {
             if (Area - HangingLean.Seen(0, row, b.CameraOf(head).Body) is > 0 and var frame)
-                b.Faces.Add(WindFace.OnNode(seat.Node, (Vec3.UnitX, HangingLean.Coefficient * frame), (Vec3.UnitY, HangingLean.Coefficient * frame)));
+                b.Body(head, seat.Node, (Vec3.UnitX, HangingLean.Coefficient * frame), (Vec3.UnitY, HangingLean.Coefficient * frame));
         });
         if (from.Axis.Z < -0.5)
             b.Checks.Add(new HangingLean(b, head, row, Area));

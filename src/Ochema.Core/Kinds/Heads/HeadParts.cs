@@ -42,7 +42,7 @@ internal static class HeadParts
         var t = k / (0.02 * 0.02);
         var spring = b.Spring(b.Own("head-joint"), lower, upper, [t, t, t, k, k, k]);
         b.Links.Add((b.Own("head-joint"), head, row.Type is "clip" ? "the clip" : "the head"));
-        b.Faces.Add(WindFace.OnNode(lower, (Vec3.UnitX, 1.1 * row.FrontalArea), (Vec3.UnitY, 1.1 * row.FrontalArea)));
+        b.Body(head, lower, (Vec3.UnitX, 1.1 * row.FrontalArea), (Vec3.UnitY, 1.1 * row.FrontalArea));
         if (made is not null && measuredTorque is null)
             b.Checks.Add(made(spring));
         else
