@@ -101,6 +101,7 @@ public static class Server
             .Configure<BrotliCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal)
             .Configure<GzipCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal);
         builder.Services.AddSingleton<Designs>();
+        builder.Services.AddSingleton<Judgements>();
         builder.Services.AddSingleton<OwnShelf>();
         builder.Services.AddOpenApi("v1", ApiDescription.Configure);
         var app = builder.Build();

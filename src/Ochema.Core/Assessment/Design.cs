@@ -54,9 +54,19 @@ public sealed class Design
         Run = rig.Run with { Speed = 0 }
     });
 
+    /// <summary>Speed of the document it was made of, m/s.</summary>
+    public double Speed => Model.Builder.Rig.Run.Speed;
+
     /// <summary>All answers but advice, at the speed of the document it was made of.</summary>
     /// <param name="workings">False leaves the workings out: <see cref="WorkingOf"/> answers for one at a time.</param>
-    public AssessmentReport Whole(bool workings = true) => Assessor.Whole(this, Model.Builder.Rig.Run.Speed, workings);
+    public AssessmentReport Whole(bool workings = true)
+    {
+        lock (gate)
+        {
+            Ask(Speed);
+            return Assessor.Whole(this, Speed, workings);
+        }
+    }
 
     /// <summary>
     /// The working of one check at a speed, m/s; null where the rig has no such check, moves freely, or the design has to be made anew (as for

@@ -90,10 +90,7 @@ internal static class ComputeApi
             if (advice)
                 return Adviser.Assess(rig, stock);
             using var edit = EditsFirst.Judged();
-            var design = new Design(rig, stock);
-            var report = design.Whole(workings);
-            designs.Keep(rig, design);
-            return report;
+            return designs.Whole(rig, stock, workings);
         });
 
     private static Results<Answer<CheckWorking>, ProblemHttpResult> Working(Posted<RigDocument> posted, string check, Designs designs)

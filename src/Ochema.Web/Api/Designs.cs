@@ -13,10 +13,12 @@ internal sealed class Designs
     private readonly Lock gate = new();
     private readonly LinkedList<(string Key, Design Design)> kept = [];
 
-    /// <summary>Keeps a design for the next question about it.</summary>
-    public void Keep(RigDocument rig, Design design)
+    /// <summary>The whole report; what is told while building names the speed, so that another speed's design is no help.</summary>
+    /// <param name="workings">False leaves the workings out.</param>
+    public AssessmentReport Whole(RigDocument rig, Catalogue stock, bool workings) => Of(rig, stock, d => d.Speed == rig.Run.Speed).Whole(workings);
+
+    private void Keep(string key, Design design)
     {
-        var key = Design.KeyOf(rig);
         lock (gate)
         {
             Take(key);
@@ -27,22 +29,22 @@ internal sealed class Designs
     }
 
     /// <summary>What a change of speed alone changes.</summary>
-    public DriveReport Drive(RigDocument rig, Catalogue stock) => Of(rig, stock).At(rig.Run.Speed)!;
+    public DriveReport Drive(RigDocument rig, Catalogue stock) => Of(rig, stock, d => d.Answers(rig.Run.Speed)).At(rig.Run.Speed)!;
 
     /// <summary>The working of one check; null when the rig has none of that name.</summary>
-    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock).WorkingOf(check, rig.Run.Speed);
+    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock, d => d.Answers(rig.Run.Speed)).WorkingOf(check, rig.Run.Speed);
 
-    /// <summary>The kept design that answers for the rig's speed, or one made now.</summary>
-    private Design Of(RigDocument rig, Catalogue stock)
+    /// <summary>The kept design that will do, or one made now.</summary>
+    private Design Of(RigDocument rig, Catalogue stock, Func<Design, bool> does)
     {
         var key = Design.KeyOf(rig);
         Design? known;
         lock (gate)
             known = Take(key) is { } node ? kept.AddFirst(node).Value.Design : null;
-        if (known?.Answers(rig.Run.Speed) is true)
+        if (known is not null && does(known))
             return known;
         var fresh = new Design(rig, stock);
-        Keep(rig, fresh);
+        Keep(key, fresh);
         return fresh;
     }
 

@@ -19,10 +19,10 @@ internal static class FilmsApi
         films.MapDelete("/demo", TakeDemo);
     }
 
-    private static async Task<Answer<IReadOnlyList<FilmSummary>>> List(OchemaContext db)
+    private static async Task<Answer<IReadOnlyList<FilmSummary>>> List(OchemaContext db, Judgements judgements)
     {
         var films = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).OrderBy(f => f.CreatedAt).ThenBy(f => f.Id).Take(MostFilms).ToListAsync();
-        await Judgements.FillAsync(db, [.. films.SelectMany(f => f.Rigs)]);
+        await judgements.FillAsync(db, [.. films.SelectMany(f => f.Rigs)]);
         // What was worked on last comes first; a demo film that was taken away is not there.
         return Answer.As<IReadOnlyList<FilmSummary>>(films.Where(f => f.Id != DemoFilm.Id || f.Rigs.Count > 0)
             .OrderByDescending(f => f.Rigs.Select(r => r.UpdatedAt).Append(f.CreatedAt).Max()).ThenBy(f => f.Id, StringComparer.Ordinal)
@@ -54,11 +54,11 @@ internal static class FilmsApi
         return Answer.MadeAs<FilmSummary>(Summary(film));
     }
 
-    private static async Task<Answer<FilmSummary>> OpenDemo(OchemaContext db, TimeProvider clock)
+    private static async Task<Answer<FilmSummary>> OpenDemo(OchemaContext db, TimeProvider clock, Judgements judgements)
     {
         DemoFilm.Seed(db, clock.GetUtcNow().UtcDateTime);
         var film = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).SingleAsync(f => f.Id == DemoFilm.Id);
-        await Judgements.FillAsync(db, film.Rigs);
+        await judgements.FillAsync(db, film.Rigs);
         return Answer.As<FilmSummary>(Summary(film));
     }
 

@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
+using Microsoft.Extensions.Caching.Memory;
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
 using Ochema.Core.Making;
@@ -17,7 +18,7 @@ namespace Ochema.Web.Api;
 /// Verdicts that are kept beside the stored documents, so that a list computes nothing. What was computed from another text, or by another build of the
 /// computation, does not count: it is computed again, a little at each asking, and left out until then.
 /// </summary>
-internal static class Judgements
+internal sealed class Judgements(Designs designs) : IDisposable
 {
     /// <summary>Longest that one list computes what is missing.</summary>
     private static readonly TimeSpan Budget = TimeSpan.FromMilliseconds(120);
@@ -25,9 +26,14 @@ internal static class Judgements
     /// <summary>Another build of the computation or of the cards is another answer.</summary>
     private static readonly string Build = $"{typeof(Assessor).Module.ModuleVersionId:N}{typeof(Judgements).Module.ModuleVersionId:N}";
 
+    /// <summary>Cards of some ten kilobytes that are kept beside the file: the same text is judged once, whoever stores, copies or brings it back.</summary>
+    private const int Most = 512;
+
+    private readonly MemoryCache known = new(new MemoryCacheOptions { SizeLimit = Most });
+
     /// <summary>Judges a document that was read and checked, for keeping.</summary>
     /// <exception cref="DocumentException">It names something that its host has not.</exception>
-    public static Judgement Of(RigDocument rig) => Of(rig, StrictJson.Write(rig));
+    public Judgement Of(RigDocument rig) => Of(rig, StrictJson.Write(rig));
 
     /// <summary>A rig's <see cref="RigCard"/> as JSON, null while it is not computed.</summary>
     /// <exception cref="DocumentException">Its document cannot be read.</exception>
@@ -41,14 +47,14 @@ internal static class Judgements
     }
 
     /// <summary>Computes what is missing of these rigs, as far as the time allows, and keeps it.</summary>
-    public static Task FillAsync(OchemaContext db, IReadOnlyList<RigRecord> rigs) => FillAsync(db, rigs, r => r.Document, r => r.Judged, (rig, judged) =>
+    public Task FillAsync(OchemaContext db, IReadOnlyList<RigRecord> rigs) => FillAsync(db, rigs, r => r.Document, r => r.Judged, (rig, judged) =>
     {
         (rig.Card, rig.Judged) = (judged.Card, judged.Stamp);
         return RigStore.KeepAsync(db, rig, judged);
     });
 
     /// <summary>Computes what is missing of these versions, as far as the time allows, and keeps it.</summary>
-    public static Task FillAsync(OchemaContext db, IReadOnlyList<VersionRecord> versions) =>
+    public Task FillAsync(OchemaContext db, IReadOnlyList<VersionRecord> versions) =>
         FillAsync(db, versions, v => v.Document, v => v.Judged, (version, judged) =>
     {
         (version.Word, version.LimitSpeed, version.Mass, version.Judged) = (judged.Word, judged.LimitSpeed, judged.Mass, judged.Stamp);
@@ -58,7 +64,7 @@ internal static class Judgements
     /// <summary>Whether what is kept of a version was computed from its text by this build.</summary>
     public static bool Counts(VersionRecord version) => version.Judged == Stamp(version.Document);
 
-    private static async Task FillAsync<T>(
+    private async Task FillAsync<T>(
         OchemaContext db, IReadOnlyList<T> records, Func<T, string> document, Func<T, string?> stamp, Func<T, Judgement, Task<int>> keep)
     {
         var stale = records.Where(r => stamp(r) != Stamp(document(r))).ToList();
@@ -79,7 +85,7 @@ internal static class Judgements
         }
     }
 
-    private static Judgement OfText(string document)
+    private Judgement OfText(string document)
     {
         try
         {
@@ -91,13 +97,19 @@ internal static class Judgements
         }
     }
 
-    private static Judgement Of(RigDocument rig, string document)
+    private Judgement Of(RigDocument rig, string document) => known.GetOrCreate(Stamp(document), kept =>
     {
-        var report = Assessor.Assess(rig, Catalogue.Shipped.With(rig.Stock));
+        kept.Size = 1;
+        return Judged(rig, kept.Key.ToString()!);
+    })!;
+
+    private Judgement Judged(RigDocument rig, string stamp)
+    {
+        var report = designs.Whole(rig, Catalogue.Shipped.With(rig.Stock), workings: false);
         var making = Making(rig);
         var card = new RigCard(rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Sharpness,
             report.Mass, report.Cost, Small(report.Figure), NextThing(report, making), making);
-        return new(Stamp(document), StrictJson.Write(card), JsonSerializer.Serialize(report.Verdict.Word, StrictJson.Options).Trim('"'),
+        return new(stamp, StrictJson.Write(card), JsonSerializer.Serialize(report.Verdict.Word, StrictJson.Options).Trim('"'),
             report.Verdict.LimitSpeed, report.Mass);
     }
 
@@ -146,6 +158,9 @@ internal static class Judgements
         _ when report.Sharpness.Word == Sharp.Unusable => "See Shake: the picture is unusable at this speed",
         _ => "Prove it before the run",
     };
+
+    /// <inheritdoc/>
+    public void Dispose() => known.Dispose();
 
     private static string Stamp(string document) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Build + document)))[..32];
 }

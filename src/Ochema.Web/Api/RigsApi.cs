@@ -51,10 +51,10 @@ internal static class RigsApi
 
     private static ProblemHttpResult Missing(string id) => Problems.NotFound($"There is no rig '{id}'.");
 
-    private static async Task<Answer<IReadOnlyList<RigSummary>>> List(OchemaContext db)
+    private static async Task<Answer<IReadOnlyList<RigSummary>>> List(OchemaContext db, Judgements judgements)
     {
         var rigs = await db.Rigs.AsNoTracking().Where(r => r.DeletedAt == null).OrderBy(r => r.Id).Take(MostRigs).ToListAsync();
-        await Judgements.FillAsync(db, rigs);
+        await judgements.FillAsync(db, rigs);
         var list = new List<KeptRig>();
         foreach (var rig in rigs)
             try
@@ -69,10 +69,10 @@ internal static class RigsApi
     }
 
     private static async Task<Results<Made<StoredRig>, ProblemHttpResult>> Create(
-        Posted<NewRig> posted, HttpContext context, OchemaContext db, TimeProvider clock, OwnShelf own)
+        Posted<NewRig> posted, HttpContext context, OchemaContext db, TimeProvider clock, OwnShelf own, Judgements judgements)
     {
         var create = posted.Read();
-        var judged = Judged(create.Document, "document.");
+        var judged = Judged(judgements, create.Document, "document.");
         if (await db.Rigs.CountAsync() >= MostRigs)
             return Full();
         var now = clock.GetUtcNow().UtcDateTime;
@@ -96,23 +96,23 @@ internal static class RigsApi
         await FindAsync(db, id) is { } rig ? Stored(context, rig, rig.Film!.Name) : Missing(id);
 
     private static async Task<Results<Answer<StoredRig>, ProblemHttpResult>> Update(
-        string id, Posted<RigDocument> posted, HttpContext context, OchemaContext db, TimeProvider clock)
+        string id, Posted<RigDocument> posted, HttpContext context, OchemaContext db, TimeProvider clock, Judgements judgements)
     {
         if (await FindAsync(db, id) is not { } rig)
             return Missing(id);
         if (Unmatched(context.Request, rig) is { } unmatched)
             return unmatched;
         var document = posted.Read();
-        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime, Judged(document, ""))
+        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime, Judged(judgements, document, ""))
             ? Stored(context, rig, rig.Film!.Name) : Changed();
     }
 
     /// <summary>Computes once: what is stored can always be judged again.</summary>
-    private static Judgement Judged(RigDocument document, string prefix)
+    private static Judgement Judged(Judgements judgements, RigDocument document, string prefix)
     {
         try
         {
-            return Judgements.Of(document);
+            return judgements.Of(document);
         }
         catch (DocumentException e)
         {
@@ -142,7 +142,8 @@ internal static class RigsApi
         return await RigStore.KeepAsync(db) ? Stored(context, rig, rig.Film!.Name) : Changed();
     }
 
-    private static async Task<Results<Made<StoredRig>, ProblemHttpResult>> Duplicate(string id, OchemaContext db, TimeProvider clock, HttpContext context)
+    private static async Task<Results<Made<StoredRig>, ProblemHttpResult>> Duplicate(
+        string id, OchemaContext db, TimeProvider clock, HttpContext context, Judgements judgements)
     {
         if (await FindAsync(db, id) is not { } rig)
             return Missing(id);
@@ -151,7 +152,7 @@ internal static class RigsApi
         var document = RigReader.Read(rig.Document, Catalogue.Shipped);
         var name = $"{document.Name}, copy";
         document = document with { Name = name.Length > PlainText.LongestName ? document.Name : name };
-        var copy = RigStore.New(Guid.NewGuid().ToString("N"), rig.FilmId, document, clock.GetUtcNow().UtcDateTime, Judgements.Of(document));
+        var copy = RigStore.New(Guid.NewGuid().ToString("N"), rig.FilmId, document, clock.GetUtcNow().UtcDateTime, judgements.Of(document));
         db.Rigs.Add(copy);
         await db.SaveChangesAsync();
         return Answer.MadeAs<StoredRig>(Tagged(context, copy, rig.Film!.Name));

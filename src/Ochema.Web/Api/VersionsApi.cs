@@ -23,14 +23,14 @@ internal static class VersionsApi
         versions.MapPost("/{number:int}/restore", Restore).Refuses(404, 409, 412, 428);
     }
 
-    private static async Task<Results<Answer<IReadOnlyList<VersionSummary>>, ProblemHttpResult>> List(string id, OchemaContext db)
+    private static async Task<Results<Answer<IReadOnlyList<VersionSummary>>, ProblemHttpResult>> List(string id, OchemaContext db, Judgements judgements)
     {
         if (await RigsApi.FindAsync(db, id) is null)
             return Problems.NotFound($"There is no rig '{id}'.");
         var named = await db.Versions.AsNoTracking().Where(v => v.RigId == id && v.Name != null).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
         var newest = await db.Versions.AsNoTracking().Where(v => v.RigId == id).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
         var versions = newest.UnionBy(named, v => v.Number).OrderByDescending(v => v.Number).ToList();
-        await Judgements.FillAsync(db, versions);
+        await judgements.FillAsync(db, versions);
         return Answer.As<IReadOnlyList<VersionSummary>>(versions.Select((v, i) => Summary(v, i + 1 < versions.Count ? versions[i + 1] : null)).ToList());
     }
 
@@ -64,14 +64,15 @@ internal static class VersionsApi
         return TypedResults.NoContent();
     }
 
-    private static async Task<Results<Answer<StoredRig>, ProblemHttpResult>> Restore(string id, int number, OchemaContext db, TimeProvider clock, HttpContext context)
+    private static async Task<Results<Answer<StoredRig>, ProblemHttpResult>> Restore(
+        string id, int number, OchemaContext db, TimeProvider clock, HttpContext context, Judgements judgements)
     {
         if (await RigsApi.FindAsync(db, id) is not { } rig || await FindAsync(db, id, number) is not { } v)
             return Missing(id, number);
         if (RigsApi.Unmatched(context.Request, rig) is { } unmatched)
             return unmatched;
         var document = RigReader.Read(v.Document, Catalogue.Shipped);
-        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime, Judgements.Of(document))
+        return await RigStore.SaveAsync(db, rig, document, clock.GetUtcNow().UtcDateTime, judgements.Of(document))
             ? RigsApi.Stored(context, rig, rig.Film!.Name)
             : Problems.Of(412, "Changed elsewhere", "This rig was saved somewhere else in between.");
     }
