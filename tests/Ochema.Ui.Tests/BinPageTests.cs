@@ -5,7 +5,8 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>The bin in the yard, and a rig that cannot be read among those that can.</summary>
-public sealed class BinPageTests : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class BinPageTests
 {
     private const string Helmet = "demo-5-courier-helmet";
     private readonly Browser browser;

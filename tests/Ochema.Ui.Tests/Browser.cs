@@ -18,13 +18,36 @@ public sealed class Browser : IDisposable
 
     public Browser(int width = 1280, int height = 800)
     {
-        server = Serve();
         Address = $"http://127.0.0.1:{port}/";
+        server = Serve();
+        try
+        {
+            Ready();
+            Driver = Start(width, height);
+        }
+        catch
+        {
+            // What is not ready is not left running: it would slow down all that follows.
+            End();
+            throw;
+        }
+    }
+
+    private ChromeDriver Start(int width, int height)
+    {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments("--headless", "--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--force-prefers-reduced-motion",
             "--use-angle=swiftshader", "--enable-unsafe-swiftshader", "--hide-scrollbars", $"--window-size={width},{height}", "--user-data-dir=" + Path.Combine(data, "profile"));
-        Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options, TimeSpan.FromSeconds(60));
-        Ready();
+        var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        try
+        {
+            return new ChromeDriver(service, options, TimeSpan.FromSeconds(120));
+        }
+        catch
+        {
+            service.Dispose();
+            throw;
+        }
     }
 
     /// <summary>The server dies, as by a cut of power.</summary>
@@ -52,7 +75,7 @@ public sealed class Browser : IDisposable
     private void Ready()
     {
         using var client = new HttpClient();
-        Until("the server", () => client.GetStringAsync(Address + "healthz").Result == "ready");
+        Until("the server", () => client.GetStringAsync(Address + "healthz").Result == "ready", seconds: 120);
     }
 
     public string Address { get; }
@@ -148,6 +171,11 @@ public sealed class Browser : IDisposable
     public void Dispose()
     {
         Driver.Quit();
+        End();
+    }
+
+    private void End()
+    {
         server.Kill();
         server.WaitForExit();
         server.Dispose();
@@ -170,10 +198,26 @@ public sealed class Browser : IDisposable
     }
 }
 
-/// <summary>One browser for all tests of a class: they keep to rigs of their own.</summary>
-public sealed class SharedBrowser : IDisposable
+/// <summary>One server and one browser for all tests: to start them takes as long as three tests.</summary>
+[CollectionDefinition(Name)]
+public sealed class SharedBrowser : IDisposable, ICollectionFixture<SharedBrowser>
 {
+    /// <summary>What its users are marked with.</summary>
+    public const string Name = "one browser";
+
+    private Type? last;
+
     public Browser Browser { get; } = new();
+
+    /// <summary>The browser as it was at the start, for a class whose tests keep to rigs of their own.</summary>
+    /// <typeparam name="TTests">The class that asks.</typeparam>
+    public Browser Fresh<TTests>()
+    {
+        if (last != typeof(TTests))
+            Browser.Reset();
+        last = typeof(TTests);
+        return Browser;
+    }
 
     public void Dispose() => Browser.Dispose();
 }

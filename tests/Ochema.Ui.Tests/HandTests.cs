@@ -10,7 +10,8 @@ namespace Ochema.Ui.Tests;
 /// cref="TaskTests"/>;
 /// a host measured and a plan followed: <see cref="MakeTests"/>; a phone's log: <see cref="ShakeTests"/>; a magnet of one's own: <see cref="ShelfTests"/>.
 /// </summary>
-public sealed class HandTests : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class HandTests
 {
     private const string Braced = "demo-2-bonnet-close-up-braced";
     private readonly Browser browser;

@@ -5,7 +5,8 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>A joint as it was built: something put between, a layer measured, a head sunk.</summary>
-public sealed class JointTests : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class JointTests
 {
     private const string Rig = "demo-3-roof-road-ahead";
     private readonly Browser browser;

@@ -3,7 +3,8 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>The Make screen: steps are done one after the other, hold points hold, what cures goes on while nobody looks.</summary>
-public sealed class MakeTests : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class MakeTests
 {
     private readonly Browser browser;
 

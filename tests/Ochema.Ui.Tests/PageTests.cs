@@ -3,9 +3,10 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>Each page as it opens, by day and by night.</summary>
-public sealed class PageTests(SharedBrowser shared) : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class PageTests(SharedBrowser shared)
 {
-    private readonly Browser browser = shared.Browser;
+    private readonly Browser browser = shared.Fresh<PageTests>();
 
     [Theory]
     [InlineData("")]

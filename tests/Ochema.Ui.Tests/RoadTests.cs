@@ -4,9 +4,10 @@ using OpenQA.Selenium.Interactions;
 namespace Ochema.Ui.Tests;
 
 /// <summary>One recipe of each host, from the yard to a saved verdict, and what the drawer adds for joints, survey and schools.</summary>
-public sealed class RoadTests(SharedBrowser shared) : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class RoadTests(SharedBrowser shared)
 {
-    private readonly Browser browser = shared.Browser;
+    private readonly Browser browser = shared.Fresh<RoadTests>();
 
     private string Verdict => browser.Find("[data-verdict]").Text;
 

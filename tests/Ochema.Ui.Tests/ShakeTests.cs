@@ -3,9 +3,10 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>The Shake screen: words, modes, advice, tap test, soft mounts.</summary>
-public sealed class ShakeTests(SharedBrowser shared) : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class ShakeTests(SharedBrowser shared)
 {
-    private readonly Browser browser = shared.Browser;
+    private readonly Browser browser = shared.Fresh<ShakeTests>();
 
     private void OpenShake(string rig)
     {

@@ -5,7 +5,8 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>A magnet of one's own: from the drawer of a rig to the shelf, into the rig, changed there, taken over.</summary>
-public sealed class ShelfTests : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class ShelfTests
 {
     private const string Rig = "demo-3-roof-road-ahead";
     private readonly Browser browser;

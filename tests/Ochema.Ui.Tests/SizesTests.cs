@@ -3,9 +3,10 @@ using OpenQA.Selenium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>Screens on a small window and a phone, and how much of the scene the rig is.</summary>
-public sealed class SizesTests(SharedBrowser shared) : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class SizesTests(SharedBrowser shared)
 {
-    private readonly Browser browser = shared.Browser;
+    private readonly Browser browser = shared.Fresh<SizesTests>();
 
     /// <summary>A page as wide and high as said; the window itself cannot be made that narrow.</summary>
     private void Size(int width, int height) => browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",

@@ -4,7 +4,8 @@ using OpenQA.Selenium.Interactions;
 namespace Ochema.Ui.Tests;
 
 /// <summary>What a user does, in the browser, on the real server.</summary>
-public sealed class StoryTests : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class StoryTests
 {
     private readonly Browser browser;
 

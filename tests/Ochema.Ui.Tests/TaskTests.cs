@@ -7,11 +7,12 @@ using OpenQA.Selenium.Interactions;
 namespace Ochema.Ui.Tests;
 
 /// <summary>What a new user sets out to do, each without a wrong turn.</summary>
-public sealed class TaskTests(SharedBrowser shared) : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class TaskTests(SharedBrowser shared)
 {
     private const string Bonnet = "demo-1-bonnet-close-up";
     private const string Roof = "demo-3-roof-road-ahead";
-    private readonly Browser browser = shared.Browser;
+    private readonly Browser browser = shared.Fresh<TaskTests>();
 
     private string Verdict => browser.Find("[data-verdict]").Text;
 

@@ -7,7 +7,8 @@ using OpenQA.Selenium.Chromium;
 namespace Ochema.Ui.Tests;
 
 /// <summary>A typed value lands where it was typed, whatever is clicked next; one that is not understood is not lost without a word.</summary>
-public sealed class TypingTests : IClassFixture<SharedBrowser>
+[Collection(SharedBrowser.Name)]
+public sealed class TypingTests
 {
     private const string Rig = "demo-2-bonnet-close-up-braced";
     private readonly Browser browser;
