@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   plugins: [tailwindcss(), svelte()],
-  build: { target: 'es2022', chunkSizeWarningLimit: 900 },
+  build: { target: 'es2022', chunkSizeWarningLimit: 900, rolldownOptions: { checks: { bundlerTimings: false } } },
   test: { environment: 'node', include: ['src/**/*.test.ts'] },
   server: { proxy: { '/api': 'http://127.0.0.1:5080' } },
 });

@@ -1,6 +1,7 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
+using Ochema.Core.Making.Steps;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -171,7 +172,7 @@ public static class AsBuilt
             if (b.Joints.FirstOrDefault(j => j.Id == id) is { } joint)
                 foreach (var asked in OfJoint(joint, step.Step.Work, [.. holes.Where(h => h.Joint == id)]))
                     yield return asked;
-        if (step.Step == HouseSteps.Level)
+        if (step.Step == CameraSteps.Level)
             foreach (var name in new[] { nameof(CameraChoice.Tilt), nameof(CameraChoice.Pan) })
                 yield return Of("camera", b.Rig.Camera, name)!;
         if (step.Step.Work == Work.Strap && b.Rig.Straps.FirstOrDefault(s => Responses.StationId.Strap(s.Id) == step.Station) is { } strap)

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Ochema.Core.Joints;
 using Ochema.Core.Json;
+using Ochema.Core.Making.Steps;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -27,53 +28,53 @@ internal static class BuildPlan
         // A joint that a kind speaks of, at whatever work of that sort, is the kind's.
         bool Fits(ScrewJoint j) => own.Exists(s => s.Step.Joint == j.Id && s.Step.Work is Work.Fit or Work.Place or Work.Glue);
         var all = new List<StationStep>();
-        if (HouseSteps.Isolated(b) is { } isolated)
+        if (PlaceSteps.Isolated(b) is { } isolated)
             all.Add(isolated);
-        all.Add(HouseSteps.LookOver(b));
+        all.Add(PlaceSteps.LookOver(b));
         all.AddRange(Sorted(own, Work.LookOver, Work.Strip));
-        if (HouseSteps.Measured(b.Rig) is { } measured)
+        if (MeasuringSteps.Measured(b.Rig) is { } measured)
             all.Add(measured);
         all.AddRange(Sorted(own, Work.Measure));
         var metal = 0;
         for (var i = 0; i < b.Parts.Count; i++)
-            if (HouseSteps.Cut(b.Parts[i], i, b.Stock) is { } cut)
+            if (CuttingSteps.Cut(b.Parts[i], i, b.Stock) is { } cut)
             {
                 metal += b.Parts[i].Aisle == Aisle.Rigging ? 0 : 1;
                 all.Add(Own(cut, b.Parts[i]) is { } mine ? mine with { Part = i } : cut);
             }
         all.AddRange(own.Where(s => s.Step.Work == Work.Cut && !all.Exists(a => a.Step == s.Step)));
-        all.AddRange(b.Joints.Select(HouseSteps.Shortened).OfType<StationStep>());
+        all.AddRange(b.Joints.Select(JoiningSteps.Shortened).OfType<StationStep>());
         if (metal > 0)
-            all.Add(HouseSteps.Deburr(metal));
+            all.Add(CuttingSteps.Deburr(metal));
         for (var i = 0; i < b.Parts.Count; i++)
-            if (HouseSteps.Bent(b.Parts[i], i) is { } bent && Own(bent, b.Parts[i]) is null)
+            if (BendingSteps.Bent(b.Parts[i], i) is { } bent && Own(bent, b.Parts[i]) is null)
                 all.Add(bent);
         all.AddRange(Sorted(own, Work.Bend, Work.Join));
         foreach (var joint in b.Joints)
         {
             var rows = holes.Where(h => h.Joint == joint.Id).ToList();
-            var drilled = HouseSteps.Drilled(joint, rows).ToList();
+            var drilled = DrillingSteps.Drilled(joint, rows).ToList();
             var mine = own.Where(s => s.Step.Work == Work.Drill && s.Step.Joint == joint.Id).ToList();
             // A kind's own drilling takes the place of the house's, and of its tapping where it taps; the sizes stand in the table all the same.
-            all.AddRange(mine.Select(s => s with { Joints = [joint.Id], Step = s.Step with { How = $"{s.Step.How} {HouseSteps.Sizes(rows)}".TrimEnd() } }));
+            all.AddRange(mine.Select(s => s with { Joints = [joint.Id], Step = s.Step with { How = $"{s.Step.How} {DrillingSteps.Sizes(rows)}".TrimEnd() } }));
             all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && !mine.Exists(m => m.Step.Tools.Contains("tap"))) : drilled);
-            if (HouseSteps.Sleeved(joint) is { } sleeved)
+            if (PluggingSteps.Sleeved(joint) is { } sleeved)
                 all.Add(sleeved);
-            if (HouseSteps.Plugged(joint) is { Step.Work: not Work.Glue } plugged)
+            if (PluggingSteps.Plugged(joint) is { Step.Work: not Work.Glue } plugged)
                 all.Add(plugged);
         }
-        all.AddRange(holes.Where(h => h.Joint.Length == 0 && h.Sort == HoleSort.Clearance).Select(HouseSteps.DrilledApart));
+        all.AddRange(holes.Where(h => h.Joint.Length == 0 && h.Sort == HoleSort.Clearance).Select(DrillingSteps.DrilledApart));
         all.AddRange(own.Where(s => s.Step.Work is Work.Drill && !b.Joints.Exists(j => j.Id == s.Step.Joint)));
         all.AddRange(Sorted(own, Work.Tap, Work.Pad));
         if (all.Exists(s => s.Step.Work is >= Work.Cut and <= Work.Pad))
-            all.Add(new("rig", HouseSteps.DryFit));
-        if (HouseSteps.Behind(b) is { } behind)
+            all.Add(new("rig", JoiningSteps.DryFit));
+        if (PlaceSteps.Behind(b) is { } behind)
             all.Add(behind);
-        all.AddRange(own.Exists(s => s.Step.Work == Work.TryOn) ? Sorted(own, Work.TryOn) : [HouseSteps.TryOn(b)]);
+        all.AddRange(own.Exists(s => s.Step.Work == Work.TryOn) ? Sorted(own, Work.TryOn) : [PlaceSteps.TryOn(b)]);
         for (var i = 0; i < b.Parts.Count; i++)
-            if (HouseSteps.Trimmed(b.Parts[i], i) is { } trim)
+            if (CuttingSteps.Trimmed(b.Parts[i], i) is { } trim)
                 all.Add(trim);
-        all.AddRange(b.Joints.Select(HouseSteps.Plugged).OfType<StationStep>().Where(s => s.Step.Work == Work.Glue));
+        all.AddRange(b.Joints.Select(PluggingSteps.Plugged).OfType<StationStep>().Where(s => s.Step.Work == Work.Glue));
         // A screw that glue covers goes in with it.
         all.AddRange(Sorted(own, Work.Glue).Select(s => b.Joints.Exists(j => j.Id == s.Step.Joint) ? s with { Joints = [s.Step.Joint] } : s));
         all.AddRange(Chain(b, own, Fits));
@@ -98,7 +99,7 @@ internal static class BuildPlan
             _ => false,
         };
         var kept = all.FindAll(s => !Spared(s));
-        var donors = lines.Where(l => l.Is == PartIs.Donor).Select(HouseSteps.Stripped).ToList();
+        var donors = lines.Where(l => l.Is == PartIs.Donor).Select(CuttingSteps.Stripped).ToList();
         kept.InsertRange(kept.FindLastIndex(s => s.Step.Work <= Work.Strip) + 1, donors);
         return kept;
     }
@@ -108,49 +109,49 @@ internal static class BuildPlan
     {
         // What a later part covers, or nobody gets at any more, goes in first.
         foreach (var joint in b.Joints.Where(j => j.First && !j.Included && !fits(j)))
-            yield return HouseSteps.Fitted(joint);
+            yield return JoiningSteps.Fitted(joint);
         foreach (var joint in b.Joints.Where(j => j.Station == StationId.Base && !j.First && !fits(j)))
-            yield return HouseSteps.Fitted(joint);
+            yield return JoiningSteps.Fitted(joint);
         foreach (var step in own.Where(s => s.Station == StationId.Base && s.Step.Work is Work.Place or Work.Fit))
             yield return step.Step.Joint.Length > 0 ? step with { Joints = [step.Step.Joint] } : step;
         // Lines to the host are made fast before anything stands on the base; those that end on the reach once it is there.
         foreach (var tether in b.Tethers.Where(t => t.Choice.To.Anchor != AnchorEnd.OnReach))
-            yield return HouseSteps.Tethered(tether);
+            yield return TyingSteps.Tethered(tether);
         foreach (var path in b.Rig.Second is null ? [RigPath.First] : (RigPath[])[RigPath.First, RigPath.Second])
             foreach (var station in path.Stations.Reverse())
             {
                 foreach (var joint in b.Joints.Where(j => j.Station == station && !j.Included && !j.First && !fits(j)))
-                    yield return HouseSteps.Fitted(joint);
+                    yield return JoiningSteps.Fitted(joint);
                 foreach (var join in b.Joins.Where(j => j.Station == station && j.Joint is null && !IsCamera(station)))
-                    yield return HouseSteps.Snapped(join);
+                    yield return JoiningSteps.Snapped(join);
                 foreach (var step in own.Where(s => s.Station == station && s.Step.Work is Work.Place or Work.Fit))
                     yield return step.Step.Joint.Length > 0 ? step with { Joints = [step.Step.Joint] } : step;
                 if (!path.IsSecond && RigPath.Kind(station) == "reach")
                     foreach (var tether in b.Tethers.Where(t => t.Choice.To.Anchor == AnchorEnd.OnReach))
-                        yield return HouseSteps.Tethered(tether);
+                        yield return TyingSteps.Tethered(tether);
             }
         foreach (var step in own.Where(s => s.Step.Work == Work.Brace))
             yield return step;
         foreach (var strap in b.Rig.Straps)
-            yield return HouseSteps.Strapped(b, strap, StationId.Strap(strap.Id));
+            yield return TyingSteps.Strapped(b, strap, StationId.Strap(strap.Id));
         // Its screw and washers go on with it.
         foreach (var part in b.Parts.Where(p => IsCamera(p.Station) && p.Sort == PieceSort.Own).DistinctBy(p => p.Station))
         {
             var (screws, camera) = (b.Joints.FindAll(j => j.Station == part.Station), b.CameraOf(part.Station));
-            yield return HouseSteps.Camera(part.Station, part.Name, screws.FirstOrDefault(), camera.Body,
+            yield return CameraSteps.Camera(part.Station, part.Name, screws.FirstOrDefault(), camera.Body,
                 b.Tethers.Exists(t => t.Choice.From == RigPath.Of(part.Station).CameraPoint)) with
             { Joints = [.. screws.Select(j => j.Id)] };
             if (camera.InShoe is { } shoe)
-                yield return HouseSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera : b.Rig.Camera);
+                yield return CameraSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera : b.Rig.Camera);
         }
-        if (HouseSteps.Balanced(b) is { } balanced)
+        if (PlaceSteps.Balanced(b) is { } balanced)
             yield return balanced;
         foreach (var step in own.Where(s => s.Step.Work == Work.Set))
             yield return step;
-        yield return new("rig", HouseSteps.Level);
-        yield return new("rig", HouseSteps.Check(b));
+        yield return new("rig", CameraSteps.Level);
+        yield return new("rig", LastSteps.Check(b));
         if (Supplies.IsPainted(b))
-            yield return new("rig", HouseSteps.Paint);
+            yield return new("rig", LastSteps.Paint);
     }
 
     /// <summary>What the rig's kinds say of themselves.</summary>

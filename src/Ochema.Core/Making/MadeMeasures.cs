@@ -1,3 +1,4 @@
+using Ochema.Core.Making.Steps;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 

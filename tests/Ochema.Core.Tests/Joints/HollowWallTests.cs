@@ -2,6 +2,7 @@ using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Making;
+using Ochema.Core.Making.Steps;
 using Ochema.Core.Responses;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -71,7 +72,7 @@ public sealed class HollowWallTests
         Assert.Empty(sleeved.Unused);
         Near.Share(LooseningGrade.Torque(Loosening.LockNut, joint.Thread), sleeved.TightenedWith, 1e-9);
         Assert.True(sleeved.Preload > 2 * joint.Preload);
-        Assert.Contains("{length:0.026}", HouseSteps.Sleeved(sleeved with { Layers = LayerIds.Of(sleeved.Layers) })!.Step.How, StringComparison.Ordinal);
+        Assert.Contains("{length:0.026}", PluggingSteps.Sleeved(sleeved with { Layers = LayerIds.Of(sleeved.Layers) })!.Step.How, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using MathNet.Numerics.LinearAlgebra;
 using MathNet.Numerics.LinearAlgebra.Double;
+using MathNet.Numerics.LinearAlgebra.Factorization;
 
 namespace Ochema.Core.Tests.Support;
 
@@ -107,6 +108,17 @@ internal sealed class IndependentSolver
         k[j, i] += cross;
     }
 
+    /// <summary>Adds tᵀ·own·t, where few columns of t are anything.</summary>
+    private static void Add(Matrix<double> all, Matrix<double> t, Matrix<double> own)
+    {
+        int[] used = [.. Enumerable.Range(0, t.ColumnCount).Where(j => Enumerable.Range(0, t.RowCount).Any(i => t[i, j] != 0))];
+        var narrow = DenseMatrix.Create(t.RowCount, used.Length, (i, j) => t[i, used[j]]);
+        var block = narrow.TransposeThisAndMultiply(own * narrow);
+        for (var i = 0; i < used.Length; i++)
+            for (var j = 0; j < used.Length; j++)
+                all[used[i], used[j]] += block[i, j];
+    }
+
     private (Matrix<double> K, Matrix<double> M) Assemble(HashSet<string> gone, Func<JsonNode, bool> taut)
     {
         var k = DenseMatrix.Create(size, size, 0);
@@ -128,8 +140,8 @@ internal sealed class IndependentSolver
             double[,] c = { { 156, 22 * l, 54, -13 * l }, { 22 * l, 4 * l * l, 13 * l, -3 * l * l }, { 54, 13 * l, 156, -22 * l }, { -13 * l, -3 * l * l, -22 * l, 4 * l * l } };
             Hermite(me, c, rho * area * l / 420, false);
             Hermite(me, c, rho * area * l / 420, true);
-            k += (DenseMatrix)t.TransposeThisAndMultiply(ke * t);
-            mass += (DenseMatrix)t.TransposeThisAndMultiply(me * t);
+            Add(k, t, ke);
+            Add(mass, t, me);
         }
         foreach (var s in List("springs").Where(s => !gone.Contains((string)s["id"]!)))
         {
@@ -150,7 +162,7 @@ internal sealed class IndependentSolver
         foreach (var line in List("lines").Where(l => !gone.Contains((string)l["id"]!) && taut(l)))
         {
             var (v, length) = Line(line);
-            k += (DenseMatrix)(v.OuterProduct(v) * (D(line, "EA") / length));
+            Add(k, v.ToRowMatrix(), DenseMatrix.Create(1, 1, D(line, "EA") / length));
         }
         foreach (var p in List("masses"))
         {
@@ -175,7 +187,7 @@ internal sealed class IndependentSolver
             if (tensor.Length == 6)
                 foreach (var (a, b, v) in new[] { (3, 4, tensor[3]), (3, 5, tensor[4]), (4, 5, tensor[5]) })
                     inertia[a, b] = inertia[b, a] = v;
-            mass += (DenseMatrix)j.TransposeThisAndMultiply(inertia * j);
+            Add(mass, j, inertia);
         }
         return (k, mass);
     }
@@ -240,11 +252,10 @@ internal sealed class IndependentSolver
         var load = Load(c, gone);
         for (var round = 0; ; round++)
         {
-            var (k, _) = Assemble(gone, l => taut.Contains((string)l["id"]!));
             var f = load.Clone();
             foreach (var l in lines.Where(l => taut.Contains((string)l["id"]!)))
                 f -= D(l, "pretension") * Line(l).V;
-            var u = Constrained(k, f);
+            var u = Constrained(gone, taut, f);
             var tension = lines.ToDictionary(l => (string)l["id"]!, l => D(l, "pretension") + D(l, "EA") / Line(l).Length * Line(l).V.DotProduct(u));
             bool Carries(JsonNode l) => (l["push"] is not null ? -1 : 1) * tension[(string)l["id"]!] > 0;
             var next = lines.Where(Carries).Select(l => (string)l["id"]!).ToHashSet();
@@ -263,8 +274,7 @@ internal sealed class IndependentSolver
     {
         var rest = Case(new JsonObject { ["id"] = "rest" }).Lines;
         var (k, m) = Assemble([], l => (l["push"] is not null ? -1 : 1) * rest[(string)l["id"]!] > 0);
-        var null_ = NullSpace();
-        var (kr, mr) = (null_.TransposeThisAndMultiply(k * null_), null_.TransposeThisAndMultiply(m * null_));
+        var (kr, mr) = (Reduced(k), Reduced(m));
         var s = kr.Diagonal().Map(v => 1 / Math.Sqrt(v));
         var scale = DenseMatrix.OfDiagonalVector(s);
         (kr, mr) = (scale * kr * scale, scale * mr * scale);
@@ -274,10 +284,31 @@ internal sealed class IndependentSolver
         return [.. mu.Where(v => v > 1e-14).Select(v => Math.Sqrt(1 / v) / (2 * Math.PI))];
     }
 
-    private Vector<double> Constrained(Matrix<double> k, Vector<double> f)
+    private readonly Dictionary<string, LU<double>> factored = [];
+
+    private Vector<double> Constrained(HashSet<string> gone, HashSet<string> taut, Vector<double> f)
+    {
+        var key = string.Join('\n', gone.Order(StringComparer.Ordinal).Append("").Concat(taut.Order(StringComparer.Ordinal)));
+        if (!factored.TryGetValue(key, out var lu))
+            factored[key] = lu = Reduced(Assemble(gone, l => taut.Contains((string)l["id"]!)).K).LU();
+        var n = NullSpace();
+        return n * lu.Solve(n.TransposeThisAndMultiply(f));
+    }
+
+    /// <summary>What is left of a matrix on the null space, entry by entry: most of it is nothing.</summary>
+    private Matrix<double> Reduced(Matrix<double> all)
     {
         var n = NullSpace();
-        return n * n.TransposeThisAndMultiply(k * n).LU().Solve(n.TransposeThisAndMultiply(f));
+        (int At, double By)[][] rows = [.. Enumerable.Range(0, size).Select(i =>
+            Enumerable.Range(0, n.ColumnCount).Where(j => n[i, j] != 0).Select(j => (j, n[i, j])).ToArray())];
+        var reduced = DenseMatrix.Create(n.ColumnCount, n.ColumnCount, 0);
+        for (var i = 0; i < size; i++)
+            for (var j = 0; j < size; j++)
+                if (all[i, j] is not 0 and var v)
+                    foreach (var (a, one) in rows[i])
+                        foreach (var (b, other) in rows[j])
+                            reduced[a, b] += v * one * other;
+        return reduced;
     }
 
     private Matrix<double>? nullSpace;
