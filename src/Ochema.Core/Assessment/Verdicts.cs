@@ -14,7 +14,9 @@ namespace Ochema.Core.Assessment;
 /// </summary>
 internal static class Verdicts
 {
-    private const string Estimate = " Planning estimate: prove it before the run.";
+    /// <summary>What every verdict ends with; rain and ice that it is judged in are no matter of course.</summary>
+    private static string Estimate(RigBuilder b) =>
+        $" Planning estimate{(b.Weather.Said is { Length: > 0 } weather ? " " + weather : "")}: prove it before the run.";
 
     /// <summary>The overall verdict with its text.</summary>
     public static VerdictReport Overall(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings,
@@ -37,7 +39,7 @@ internal static class Verdicts
             };
         var (word, why, missing) = Missing(b, retentions);
         if (why == Why.Loads || word < loads.Word)
-            return loads with { Text = loads.Text + Estimate, Missing = missing };
+            return loads with { Text = loads.Text + Estimate(b), Missing = missing };
         return loads with
         {
             Word = word,
@@ -45,7 +47,7 @@ internal static class Verdicts
             Missing = missing,
             Text = $"{missing[0]} "
                 + (loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")
-                + loads.Text + Estimate
+                + loads.Text + Estimate(b)
         };
     }
 

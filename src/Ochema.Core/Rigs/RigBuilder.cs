@@ -156,7 +156,7 @@ public sealed partial class RigBuilder
         Factors = FactorTable.For(rig.Run.Consequence, rig.Factors);
         host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
         Surface = host.Surface(rig.Site);
-        Weather = Weather.Of(rig);
+        Weather = Weather.Of(rig, host);
         Site = Weather.Today(rig.Site);
     }
 

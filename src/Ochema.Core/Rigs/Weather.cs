@@ -11,13 +11,13 @@ namespace Ochema.Core.Rigs;
 /// <param name="Coat">What clings to it.</param>
 public sealed record Weather(Rain Rain, Coat Coat)
 {
-    /// <summary>Where no more of the wind comes than this share, rain does not come either: a cabin, behind glass.</summary>
-    private const double Inside = 0.2;
+    /// <summary>Inside its host, where no more of the wind comes than this share, rain does not come either: in an open boat it does.</summary>
+    private const double Sheltered = 0.5;
 
     /// <summary>The weather of a rig's day at its place.</summary>
-    public static Weather Of(RigDocument rig)
+    public static Weather Of(RigDocument rig, Host host)
     {
-        if (rig.Site.WindFactor <= Inside)
+        if (host.IsInside(rig.Site) && rig.Site.WindFactor <= Sheltered)
             return new(Rain.None, default);
         return new(rig.Run.Rain, new(rig.Run.Ice, rig.Run.Rain == Rain.None ? 0 : Coat.Hangs));
     }
@@ -25,6 +25,10 @@ public sealed record Weather(Rain Rain, Coat Coat)
     /// <summary>A place as it is today: what is clean and dry is wet in rain, and where it ices.</summary>
     public Site Today(Site site) =>
         (Rain != Rain.None || Coat.Ice > 0) && site.Surface == SurfaceState.CleanDry ? site with { Surface = SurfaceState.Wet } : site;
+
+    /// <summary>What it is judged in, as "in a downpour with 6 mm of ice on it"; empty for a dry day.</summary>
+    public string Said => string.Join(" ", ((string[])[Rain switch { Rain.None => "", Rain.Steady => "in steady rain", _ => "in a downpour" },
+        Coat.Ice > 0 ? $"with {QuantityText.Of(Coat.Ice, Dimension.Length)} of ice on it" : ""]).Where(s => s.Length > 0));
 
     /// <summary>What clings to it, in a word.</summary>
     public string Clings => Coat.Ice > 0 ? "Ice on it" : "Rain on it";
@@ -40,7 +44,7 @@ public sealed record Weather(Rain Rain, Coat Coat)
                 + "knock it off before it grows.");
         if (weather.Rain == Rain.None)
             yield break;
-        yield return new("rig", $"In this rain one sees {QuantityText.Of(Rainfall.Seen(weather.Rain)!.Value, Dimension.Length)} far, and what it stands on "
+        yield return new("rig", $"In this rain one sees {QuantityText.Of(100 * Math.Round(Rainfall.Seen(weather.Rain)!.Value / 100), Dimension.Altitude)} far, and what it stands on "
             + "counts as wet.");
         foreach (var (camera, choice, station) in Cameras(b))
             if (camera.Body.Makes == Stock.Makes.Picture && camera.Lens.Diameter > 0)

@@ -10,7 +10,7 @@
   let { report }: { report: Schemas['MakeReport'] } = $props();
   const session = getSession();
 
-  const how = { bought: '', cut: 'cut', sheet: 'cut from sheet', own: 'your own' } as const;
+  const how = { bought: '', cut: 'cut', sheet: 'cut from sheet', own: 'your own', caught: '' } as const;
   let groups = $derived(report.aisles.map((a) => ({ ...a, lines: report.parts.filter((p) => p.aisle === a.aisle) })));
   let [pack, priced, had] = $derived([report.lineAsks[0]!, report.lineAsks[1]!, report.lineAsks[2]!]);
   let bars = $derived(report.cuts.reduce((sum, c) => sum + (c.plan.cost ?? 0), 0));
