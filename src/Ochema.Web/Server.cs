@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.StaticFiles;
 using System.Globalization;
 using System.IO.Compression;
 using System.Net.Sockets;
@@ -168,6 +169,7 @@ public static class Server
         app.UseStaticFiles(new StaticFileOptions
         {
             FileProvider = files,
+            ContentTypeProvider = new FileExtensionContentTypeProvider { Mappings = { [".txt"] = "text/plain; charset=utf-8" } },
             OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
         });
         app.MapFallbackToFile("index.html", new StaticFileOptions { FileProvider = files, OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = "no-cache" });

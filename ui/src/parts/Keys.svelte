@@ -36,4 +36,8 @@
       <dd>{what}</dd>
     {/each}
   </dl>
+  <p class="text-quiet mt-4 text-sm">
+    Built upon the work of others:
+    <a class="underline" href="notices.txt" target="_blank" rel="noreferrer">whose, and under which licence</a>
+  </p>
 </Dialog>
