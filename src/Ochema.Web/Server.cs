@@ -57,7 +57,8 @@ public static class Server
     /// <exception cref="StartException">It cannot use its data folder.</exception>
     public static WebApplication Build(string[] args)
     {
-        // It is set up once, from its arguments: no folder is watched for settings that change, least of all the one it was started in, with all that lies there.
+        // It is set up once, from its arguments: no folder is watched for settings that change, least of all the one it was started in, with all that lies
+        // there.
         var builder = WebApplication.CreateBuilder(new WebApplicationOptions
         {
             Args = [.. args.Where(a => a != "--demo"), "--hostBuilder:reloadConfigOnChange=false"],

@@ -146,7 +146,8 @@ public sealed class Browser : IDisposable
         client.PostAsync("api/films/demo", null).Result.EnsureSuccessStatusCode();
     }
 
-    /// <summary>What is there at last. It is late when it has not come in so many seconds and so many looks: a machine that stands still for a while looks at nothing.</summary>
+    /// <summary>What is there at last. It is late when it has not come in so many seconds and so many looks: a machine that stands still for a while looks
+    /// at nothing.</summary>
     /// <exception cref="TimeoutException">It did not come.</exception>
     public static T Until<T>(string what, Func<T?> probe, int seconds = 20)
     {

@@ -35,7 +35,8 @@ public sealed partial class NoticesTests
         var file = Path.Combine(Path.GetDirectoryName(typeof(Server).Assembly.Location)!, "Ochema.Web.deps.json");
         var document = JsonNode.Parse(File.ReadAllText(file))!;
         var packages = document["libraries"]!.AsObject().Where(l => (string)l.Value!["type"]! == "package").Select(l => l.Key)
-            .Where(key => document["targets"]!.AsObject().First().Value![key] is JsonObject own && (own["runtime"] ?? own["runtimeTargets"] ?? own["native"]) is not null)
+            .Where(key => document["targets"]!.AsObject().First().Value![key] is JsonObject own
+                && (own["runtime"] ?? own["runtimeTargets"] ?? own["native"]) is not null)
             .Select(key => key.Split('/')[0]).ToList();
         Assert.True(packages.Count > 10);
         Assert.All(packages, IsNamed);
@@ -45,7 +46,7 @@ public sealed partial class NoticesTests
     public void EveryPackageOfTheInterfaceIsNamed()
     {
         var named = Directory.EnumerateFiles(Path.Combine(Root, "ui/src"), "*.*", SearchOption.AllDirectories)
-            .Where(f => (f.EndsWith(".ts", StringComparison.Ordinal) && !f.EndsWith(".test.ts", StringComparison.Ordinal)) || f.EndsWith(".svelte", StringComparison.Ordinal) || f.EndsWith(".css", StringComparison.Ordinal))
+            .Where(f => Path.GetExtension(f) is ".ts" or ".svelte" or ".css" && !f.EndsWith(".test.ts", StringComparison.Ordinal))
             .SelectMany(f => Imported().Matches(File.ReadAllText(f)).Select(m => m.Groups[1].Value)).ToHashSet();
         Assert.Contains("three", named);
         Assert.Contains("tailwindcss", named);

@@ -3,7 +3,8 @@ using System.Diagnostics;
 namespace Ochema.Tests.Support;
 
 /// <summary>
-/// Answers that must not be long in coming, on a machine that may stand still for a minute: what took too long is asked again, and only what is late each time is
+/// Answers that must not be long in coming, on a machine that may stand still for a minute: what took too long is asked again, and only what is late each
+/// time is
 /// late. What never ends is late three times over as well.
 /// </summary>
 internal static class Soon

@@ -346,5 +346,6 @@ internal sealed class RigModel
     }
 
     /// <summary>Unit responses with the modes' own drawn together to a jolt and the shaking along each axis.</summary>
-    private double[][] WithDynamics(double[][] responses) => [.. responses[..modalLoads], .. Dynamics!.Combine(responses[table.Fields], responses[modalLoads..])];
+    private double[][] WithDynamics(double[][] responses) => [.. responses[..modalLoads], .. Dynamics!.Combine(responses[table.Fields],
+        responses[modalLoads..])];
 }

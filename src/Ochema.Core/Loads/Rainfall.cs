@@ -36,7 +36,8 @@ public static class Rainfall
     /// </summary>
     public static double Drops(Rain rain) => rain == Rain.None ? 0 : 8000 / 4.1 * Math.Pow(Rate(rain), 0.21);
 
-    /// <summary>How fast drops of a millimetre and a half fall, m/s: 9.65 − 10.3·e^(−0.6·D), D in mm (Atlas, Srivastava and Sekhon, 1973; from memory).</summary>
+    /// <summary>How fast drops of a millimetre and a half fall, m/s: 9.65 − 10.3·e^(−0.6·D), D in mm (Atlas, Srivastava and Sekhon, 1973; from
+    /// memory).</summary>
     public static double Falls { get; } = 9.65 - 10.3 * Math.Exp(-0.6 * 1.5);
 
     /// <summary>

@@ -44,8 +44,8 @@ public sealed record Weather(Rain Rain, Coat Coat)
                 + "knock it off before it grows.");
         if (weather.Rain == Rain.None)
             yield break;
-        yield return new("rig", $"In this rain one sees {QuantityText.Of(100 * Math.Round(Rainfall.Seen(weather.Rain)!.Value / 100), Dimension.Altitude)} far, and what it stands on "
-            + "counts as wet.");
+        var seen = 100 * Math.Round(Rainfall.Seen(weather.Rain)!.Value / 100);
+        yield return new("rig", $"In this rain one sees {QuantityText.Of(seen, Dimension.Altitude)} far, and what it stands on counts as wet.");
         foreach (var (camera, choice, station) in Cameras(b))
             if (camera.Body.Makes == Stock.Makes.Picture && camera.Lens.Diameter > 0)
                 yield return new(station, OnLens(b, weather.Rain, camera)
@@ -66,7 +66,9 @@ public sealed record Weather(Rain Rain, Coat Coat)
         var comes = new Vec3(-air, 0, -Rainfall.Falls);
         var front = Math.PI / 4 * camera.Lens.Diameter * camera.Lens.Diameter;
         var second = Rainfall.Drops(rain) * front * Math.Max(0, -comes.Dot(camera.View));
+        var about = second < 20 ? second : 10 * Math.Round(second / 10);
         return second < 1 ? "No drops meet the lens at this speed."
-            : FormattableString.Invariant($"At this speed {(second < 20 ? second : Math.Round(second / 10) * 10):0} drops a second meet the front of the lens: wipe it at every stop, or look another way.");
+            : FormattableString.Invariant($"At this speed {about:0} drops a second meet the front of the lens: ")
+                + "wipe it at every stop, or look another way.";
     }
 }

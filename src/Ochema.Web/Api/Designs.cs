@@ -32,7 +32,8 @@ internal sealed class Designs
     public DriveReport Drive(RigDocument rig, Catalogue stock) => Of(rig, stock, d => d.Answers(rig.Run.Speed)).At(rig.Run.Speed)!;
 
     /// <summary>The working of one check; null when the rig has none of that name.</summary>
-    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock, d => d.Answers(rig.Run.Speed)).WorkingOf(check, rig.Run.Speed);
+    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock, d => d.Answers(rig.Run.Speed)).WorkingOf(check,
+        rig.Run.Speed);
 
     /// <summary>The kept design that will do, or one made now.</summary>
     private Design Of(RigDocument rig, Catalogue stock, Func<Design, bool> does)

@@ -1,7 +1,6 @@
 using Ochema.Core.Checks;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
-using Ochema.Core.Making;
 using Ochema.Core.Making.Steps;
 using Ochema.Core.Responses;
 using Ochema.Core.Stock;

@@ -13,8 +13,9 @@ internal sealed class TurningLoads : LoadSource
     public TurningLoads(RigBuilder b, FrameSystem system)
     {
         (this.b, spin) = (b, b.Host.Motion.Turning);
+        Vec3 Middle(BeamIndex i) => 0.5 * (b.Position(b.StartOf(i)) + b.Position(b.EndOf(i)));
         Columns = spin is not { } s ? []
-            : [[.. WeightLoads.On(system, i => s.Outward(0.5 * (b.Position(b.StartOf(i)) + b.Position(b.EndOf(i)))), (node, offset) => s.Outward(b.Position(node) + offset))]];
+            : [[.. WeightLoads.On(system, i => s.Outward(Middle(i)), (node, offset) => s.Outward(b.Position(node) + offset))]];
     }
 
     public override string Label => "turning";

@@ -4,7 +4,8 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>Pieces taken off, cut, deburred and trimmed: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+/// <summary>Pieces taken off, cut, deburred and trimmed: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
+/// source).</summary>
 internal static class CuttingSteps
 {
     /// <summary>A part is taken off the thing that it is part of.</summary>

@@ -5,7 +5,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>What is read off instead of trusting lists: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+/// <summary>What is read off instead of trusting lists: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
+/// source).</summary>
 internal static class MeasuringSteps
 {
     /// <summary>What is read off of the conditions.</summary>

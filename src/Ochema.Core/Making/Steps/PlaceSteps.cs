@@ -4,7 +4,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>What is done at the place that the rig goes to: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+/// <summary>What is done at the place that the rig goes to: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
+/// source).</summary>
 internal static class PlaceSteps
 {
     /// <summary>The host cut off from what drives it; null where nothing does.</summary>
@@ -44,7 +45,8 @@ internal static class PlaceSteps
         {
             Readings =
             [
-                MeasuringSteps.Of(nameof(RunConditions.Counterweight), b.Rig.Run.Counterweight), MeasuringSteps.Of(nameof(RunConditions.CounterweightAt), b.Rig.Run.CounterweightAt),
+                MeasuringSteps.Of(nameof(RunConditions.Counterweight), b.Rig.Run.Counterweight), MeasuringSteps.Of(nameof(RunConditions.CounterweightAt),
+                    b.Rig.Run.CounterweightAt),
             ],
         };
 
