@@ -24,8 +24,12 @@ public sealed class GroundBears(RigBuilder b, HoldSpot spot, SpringIndex spring,
     /// <summary>What the ground bears or grips today: less when it is wet, unless it was tried there.</summary>
     /// <param name="dry">As listed.</param>
     /// <param name="property">Of the site.</param>
-    internal static double Today(RigBuilder b, double dry, string property) => b.Site.Surface == Hosts.SurfaceState.Wet
-        && b.Rig.Measured?.ContainsKey($"site.{char.ToLowerInvariant(property[0])}{property[1..]}") != true ? WetShare * dry : dry;
+    internal static double Today(RigBuilder b, double dry, string property)
+    {
+        var tried = b.Rig.Measured?.ContainsKey($"site.{char.ToLowerInvariant(property[0])}{property[1..]}") == true;
+        // What was tried on a dry day says nothing of rain.
+        return (b.Site.Rained || b.Site.Surface == Hosts.SurfaceState.Wet) && !(tried && b.Rig.Site.Surface == Hosts.SurfaceState.Wet) ? WetShare * dry : dry;
+    }
 
     public override SpringIndex? Joint => spring;
 

@@ -105,15 +105,19 @@ public sealed record Site
     [Option("Surface today")]
     public SurfaceState Surface { get; init; } = SurfaceState.CleanDry;
 
+    /// <summary>True where it rains or ices on it today, whatever its surface is otherwise.</summary>
+    [System.Text.Json.Serialization.JsonIgnore]
+    internal bool Rained { get; init; }
+
     /// <summary>What of a friction on what is clean and dry is left as the surface is today (judgement: wet 0.5–0.8 of it, dust 0.4–0.8).</summary>
-    internal double Rubs(double dry) => Surface is SurfaceState.Wet or SurfaceState.Dusty ? 0.6 * dry : dry;
+    internal double Rubs(double dry) => Rained || Surface is SurfaceState.Wet or SurfaceState.Dusty ? 0.6 * dry : dry;
 
     /// <summary>Said behind a friction where it is less than on what is clean and dry.</summary>
     internal string RubsWhy => Surface switch
     {
         SurfaceState.Wet => "; six tenths of it, wet",
         SurfaceState.Dusty => "; six tenths of it, dusty",
-        _ => "",
+        _ => Rained ? "; six tenths of it, wet" : "",
     };
 
     /// <summary>A preset of something that is gripped: a tube, an edge, a post.</summary>

@@ -22,9 +22,9 @@ public sealed record Weather(Rain Rain, Coat Coat)
         return new(rig.Run.Rain, new(rig.Run.Ice, rig.Run.Rain == Rain.None ? 0 : Coat.Hangs));
     }
 
-    /// <summary>A place as it is today: what is clean and dry is wet in rain, and where it ices.</summary>
-    public Site Today(Site site) =>
-        (Rain != Rain.None || Coat.Ice > 0) && site.Surface == SurfaceState.CleanDry ? site with { Surface = SurfaceState.Wet } : site;
+    /// <summary>A place as it is today: what is clean and dry is wet in rain and where it ices; what is rough or dirty stays so and is slippery as well.</summary>
+    public Site Today(Site site) => Rain == Rain.None && Coat.Ice == 0 ? site
+        : site with { Rained = true, Surface = site.Surface == SurfaceState.CleanDry ? SurfaceState.Wet : site.Surface };
 
     /// <summary>What it is judged in, as "in a downpour with 6 mm of ice on it"; empty for a dry day.</summary>
     public string Said => string.Join(" ", ((string[])[Rain switch { Rain.None => "", Rain.Steady => "in steady rain", _ => "in a downpour" },

@@ -15,7 +15,9 @@ internal sealed class Designs
 
     /// <summary>The whole report; what is told while building names the speed, so that another speed's design is no help.</summary>
     /// <param name="workings">False leaves the workings out.</param>
-    public AssessmentReport Whole(RigDocument rig, Catalogue stock, bool workings) => Of(rig, stock, d => d.Speed == rig.Run.Speed).Whole(workings);
+    /// <param name="keep">False where nobody works on it: a list of rigs does not push out the one that is open.</param>
+    public AssessmentReport Whole(RigDocument rig, Catalogue stock, bool workings, bool keep = true) =>
+        Of(rig, stock, d => d.Speed == rig.Run.Speed, keep).Whole(workings);
 
     private void Keep(string key, Design design)
     {
@@ -36,7 +38,7 @@ internal sealed class Designs
         rig.Run.Speed);
 
     /// <summary>The kept design that will do, or one made now.</summary>
-    private Design Of(RigDocument rig, Catalogue stock, Func<Design, bool> does)
+    private Design Of(RigDocument rig, Catalogue stock, Func<Design, bool> does, bool keep = true)
     {
         var key = Design.KeyOf(rig);
         Design? known;
@@ -45,7 +47,8 @@ internal sealed class Designs
         if (known is not null && does(known))
             return known;
         var fresh = new Design(rig, stock);
-        Keep(key, fresh);
+        if (keep)
+            Keep(key, fresh);
         return fresh;
     }
 

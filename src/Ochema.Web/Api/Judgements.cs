@@ -105,7 +105,7 @@ internal sealed class Judgements(Designs designs) : IDisposable
 
     private Judgement Judged(RigDocument rig, string stamp)
     {
-        var report = designs.Whole(rig, Catalogue.Shipped.With(rig.Stock), workings: false);
+        var report = designs.Whole(rig, Catalogue.Shipped.With(rig.Stock), workings: false, keep: false);
         var making = Making(rig);
         var card = new RigCard(rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Sharpness,
             report.Mass, report.Cost, Small(report.Figure), NextThing(report, making), making);

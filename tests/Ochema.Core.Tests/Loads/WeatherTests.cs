@@ -137,6 +137,18 @@ public sealed class WeatherTests
         }
     }
 
+    [Fact] // rough or dirty ground is no drier for it
+    public void WhatIsNotCleanIsSlipperyInRainAsWell()
+    {
+        var site = RigFiles.Panel("bonnet");
+        var weather = RigAssembly.Build(In(RigFiles.CupAndArm(), Rain.Steady), Catalogue.Shipped).Weather;
+        foreach (var surface in Enum.GetValues<SurfaceState>())
+        {
+            Assert.Equal(0.3, weather.Today(site with { Surface = surface }).Rubs(0.5), 12);
+            Assert.NotEmpty(weather.Today(site with { Surface = surface }).RubsWhy);
+        }
+    }
+
     [Theory] // nor do a window's edge, a hand or an open boat keep anything dry
     [InlineData("window-slot")]
     [InlineData("tall-pole")]

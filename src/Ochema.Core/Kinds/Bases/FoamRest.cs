@@ -62,7 +62,7 @@ public sealed record FoamRest : HandHeld
     public override Mount Build(RigBuilder b)
     {
         var give = Foam * Lies * Bed / Wall;
-        var hold = ClampParts.Place(b, "base-hold", "foam", Wall, Lies / 2, give, give * Bed * Bed / 12, Friction, "pad");
+        var hold = ClampParts.Place(b, "base-hold", "foam", Wall, Lies / 2, give, give * Bed * Bed / 12, b.Site.Rubs(Friction), "pad");
         var spot = b.Spot("base-hold", StationId.Base, "foam", b.Rig.At[0], b.Rig.At[1]);
         var inward = -Vec3.UnitY.PerpendicularTo(hold.Top.Axis).Normalized();
         var handle = b.Node("handle", hold.Top.Position + Behind * inward);
@@ -74,7 +74,8 @@ public sealed record FoamRest : HandHeld
         if (!b.HoldsGone)
         {
             b.Checks.Add(new PaneRests(hold.Spring, hold.Top.Axis, PaneTakes));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Lens slides on the foam", 0, Friction, Lies / 3, "what lies on it only"));
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Lens slides on the foam", 0, b.Site.Rubs(Friction), Lies / 3,
+                "what lies on it only" + b.Site.RubsWhy));
         }
         if (b.Host.Kind != "hide")
             b.Findings.Add(new ReportFinding(StationId.Base, "A rest on glass is for a parked car only: choose the car parked as a hide.", true));

@@ -54,7 +54,7 @@ public sealed record Pad : HoldKind
         var area = row.Width * row.Height;
         // A thin rubbery layer: shear G·A/t, across about three times that, confined.
         var ks = row.ShearModulus * area / row.Thickness;
-        var hold = PanelHold.Place(b, spot, 3 * ks, ks, 3 * ks * row.Width * row.Width / 12, row.Width / 2, 0.012, 0.4, "pad");
+        var hold = PanelHold.Place(b, spot, 3 * ks, ks, 3 * ks * row.Width * row.Width / 12, row.Width / 2, 0.012, spot.Site.Rubs(0.4), "pad");
         if (!b.HoldsGone)
             b.Checks.Add(new AdhesiveStrength(b, spot, hold.Spring, row, Cure));
         b.Put(Piece.Bought(new(spot.Station, spot.Id), row), hold.Body);
