@@ -37,8 +37,8 @@ internal sealed class Excitations
     /// <param name="frequencies">Of the grid, Hz.</param>
     public Excitations(RigModel model, IReadOnlyList<RigMode> modes, double[] frequencies, double speed)
     {
-        var rig = model.Builder.Rig;
-        OfHost = model.Builder.Host.Shake.Random(rig.Run.Road, speed);
+        var rig = model.Built.Rig;
+        OfHost = model.Built.Host.Shake.Random(rig.Run.Road, speed);
         Random =
         [
             .. OfHost.SelectMany(s => OnBase(s, modes, frequencies)),
@@ -47,7 +47,7 @@ internal sealed class Excitations
         ];
         Steady =
         [
-            .. model.Builder.Host.Shake.Steady(speed, rig.Run.Rpm, rig.Run.RpmTo).Select(s => new SteadyExcitation(s.Shake, s.To,
+            .. model.Built.Host.Shake.Steady(speed, rig.Run.Rpm, rig.Run.RpmTo).Select(s => new SteadyExcitation(s.Shake, s.To,
                 [.. SteadyShares.Select(share => share * s.Shake.Amplitude)],
                 [.. SteadyShares.Select((share, axis) => modes.Select(m => -share * s.Shake.Amplitude * m.Participation[axis]).ToArray())])),
         ];
@@ -73,7 +73,7 @@ internal sealed class Excitations
     /// </summary>
     private static IEnumerable<Excitation> Wind(RigModel model, IReadOnlyList<RigMode> modes, double[] frequencies, double speed)
     {
-        var (b, run) = (model.Builder, model.Builder.Rig.Run);
+        var (b, run) = (model.Built, model.Built.Rig.Run);
         var blown = b.ThroughAir(speed) * b.WindFactor + run.HeadWind;
         var sigma = Math.Sqrt(Math.Pow(run.Gust / 3, 2) + Math.Pow(Turbulence.OwnShare * blown, 2));
         var mean = Math.Max(blown, sigma);
@@ -111,7 +111,7 @@ internal sealed class Excitations
         if (model.InWash(speed) is not var (air, blows, straight, twisting))
             yield break;
         var q = 0.5 * model.Density * blows * blows;
-        var size = SizeOf(model.Builder);
+        var size = SizeOf(model.Built);
         double[] Unrest(double factor) => [.. frequencies.Select(f => Math.Pow(factor * q / blows, 2)
             * Turbulence.Spectrum(PropellerWash.Unrest * blows, blows, f, air.Whirls) * Turbulence.Admittance(f, size, blows))];
         const string source = "von Kármán spectrum, a tenth of the wash's speed, whirls of 0.3 of the propeller's radius; judgement, 0.5–2 ×";
@@ -122,7 +122,7 @@ internal sealed class Excitations
     /// <summary>Angle between the yaws to either side, rad.</summary>
     private static readonly double BothYaws = MotionProfile.Yaw[1] - MotionProfile.Yaw[2];
 
-    private static double SizeOf(Rigs.RigBuilder b) => Math.Sqrt(b.Camera.Body.Width * b.Camera.Body.Height);
+    private static double SizeOf(Rigs.BuiltRig b) => Math.Sqrt(b.Camera.Body.Width * b.Camera.Body.Height);
 
     private static double[] OnModes(IReadOnlyList<RigMode> modes, double[] load) => [.. modes.Select(m => VectorMath.Dot(m.Shape, load))];
 }

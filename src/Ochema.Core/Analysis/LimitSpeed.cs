@@ -14,7 +14,7 @@ internal readonly record struct Worst(double Use, Check? Check, RigCase? Case);
 internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyList<RigCase> cases)
 {
     /// <summary>Fastest the host can do, m/s: speeds are not looked at beyond it.</summary>
-    public double Highest { get; } = model.Builder.Host.Drive.Top;
+    public double Highest { get; } = model.Built.Host.Drive.Top;
 
     private const double Tolerance = 1e-3;
     private const double Near = 0.6;
@@ -216,11 +216,11 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     private Worst Between(IReadOnlyList<Check> checks, double low, double high, double speed, double target)
     {
         var (below, above, known) = (Known(low), Known(high), Known(speed));
-        var share = high <= low ? 1 : model.Builder.Host.Motion.UsualSpeed is null ? (speed * speed - low * low) / (high * high - low * low)
+        var share = high <= low ? 1 : model.Built.Host.Motion.UsualSpeed is null ? (speed * speed - low * low) / (high * high - low * low)
             : Math.Sqrt((speed - low) / (high - low));
         var worst = new Worst(-1, null, null);
         // A bound needs less room than an estimate.
-        var near = model.Builder.Host.Motion.UsualSpeed is null ? Near : 0.9;
+        var near = model.Built.Host.Motion.UsualSpeed is null ? Near : 0.9;
         var ends = new (double[] From, double[] To)[checks.Count];
         for (var i = 0; i < ends.Length; i++)
             ends[i] = (below.Uses[checks[i]], above.Uses[checks[i]]);

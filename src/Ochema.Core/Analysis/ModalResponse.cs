@@ -59,7 +59,7 @@ internal sealed class ModalResponse
     /// <param name="taut">Lines that carry tension at rest, and so count as springs.</param>
     public ModalResponse(RigModel model, IEnumerable<int> taut)
     {
-        var (b, system) = (model.Builder, model.System);
+        var (b, system) = (model.Built, model.System);
         Modes = [];
         var k = system.Stiffness(_ => true, taut);
         var factor = k.Clone();
@@ -105,7 +105,7 @@ internal sealed class ModalResponse
         {
             var energy = model.System.SpringEnergy(shape, s);
             inSprings += energy;
-            sum += energy * model.Builder.DampingOf(new(s));
+            sum += energy * model.Built.DampingOf(new(s));
         }
         return (sum + Math.Max(0, total - inSprings) * beams) / Math.Max(total, inSprings);
     }

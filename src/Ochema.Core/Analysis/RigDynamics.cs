@@ -43,7 +43,7 @@ internal sealed class RigDynamics
     public void At(RigModel model, double speed) => Excitations = new Excitations(model, Modal.Modes, Frequencies, speed);
 
     /// <summary>Largest steady tremble of the host at a speed, m/s²: the only load of a kept design that may hang on it.</summary>
-    public static double Tremble(Rigs.RigBuilder b, double speed) =>
+    public static double Tremble(Rigs.BuiltRig b, double speed) =>
         b.Host.Shake.Steady(speed, b.Rig.Run.Rpm, b.Rig.Run.RpmTo).Select(s => s.Shake.Amplitude).DefaultIfEmpty(0).Max();
 
     /// <summary>Hz.</summary>
@@ -61,7 +61,7 @@ internal sealed class RigDynamics
     public RigDynamics(RigModel model, ModalResponse modal)
     {
         Modal = modal;
-        var (rig, motion, profile) = (model.Builder.Rig, model.Builder.Host.Motion, model.Builder.Host.Shake);
+        var (rig, motion, profile) = (model.Built.Rig, model.Built.Host.Motion, model.Built.Host.Shake);
         var modes = modal.Modes;
         Frequencies = FrequencyGrid.Of(modes);
         Excitations = new Excitations(model, modes, Frequencies, rig.Run.Speed);
@@ -85,7 +85,7 @@ internal sealed class RigDynamics
                 return answer <= 0 || host[axis] <= 0 ? 0
                     : Math.Min(1, host[axis] / Peaks / answer) * Math.Sqrt(Math.Clamp(below / (host[axis] * host[axis] / (Peaks * Peaks)), 0, 1));
             })];
-            trembles[axis] = Excitations.SteadyShares[axis] * Tremble(model.Builder, rig.Run.Speed);
+            trembles[axis] = Excitations.SteadyShares[axis] * Tremble(model.Built, rig.Run.Speed);
             steady[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Excitations.SteadyShares[axis] * m.Omega2 * worst[n])];
         }
         // All of them: a mode that a jolt hardly stirs can have a lever a hundred times as long as the strongest.

@@ -1,6 +1,7 @@
 using System.Buffers;
 using System.Collections.Concurrent;
 using Ochema.Core.Analysis.Sources;
+using Ochema.Core.Checks;
 using Ochema.Core.Kinds;
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
@@ -28,7 +29,7 @@ internal sealed class RigModel
     private readonly ResponseLayout layout;
     private readonly double[] noTension;
 
-    public RigBuilder Builder { get; }
+    public BuiltRig Built { get; }
     public FrameSystem System { get; }
     public Mechanism? Mechanism { get; }
 
@@ -44,22 +45,39 @@ internal sealed class RigModel
     /// <summary>Air density of the day, kg/m³.</summary>
     public double Density => air.Density;
 
-    public RigModel(RigDocument rig, Catalogue stock, bool holdsGone = false)
+    /// <summary>A rig as its document describes it.</summary>
+    /// <exception cref="Json.DocumentException">It names something that does not exist on its host.</exception>
+    public RigModel(RigDocument rig, Catalogue stock)
+        : this(RigAssembly.Build(rig, stock))
     {
-        Builder = RigAssembly.Build(rig, stock, holdsGone);
-        System = new FrameSystem(Builder.Model);
+    }
+
+    /// <summary>A rig as built.</summary>
+    public RigModel(BuiltRig built)
+        : this(built, moves: true)
+    {
+    }
+
+    /// <summary>A rig of which all holds have let go: its feet stand in friction under its straps.</summary>
+    public static RigModel WithoutHolds(BuiltRig built) => new(built.WithoutHolds(feet => new FrictionFeet(built, feet)), moves: false);
+
+    /// <param name="moves">False where nobody asks for its own movement: loose feet have no modes worth the name.</param>
+    private RigModel(BuiltRig built, bool moves)
+    {
+        Built = built;
+        System = new FrameSystem(Built.Model);
         noTension = new double[System.Lines.Length];
-        air = new AirOfDay(Builder);
-        table = LoadTable.Of(Builder, System, air);
-        var moving = Builder.Host.Motion.Cases(rig.Run.Road);
+        air = new AirOfDay(Built);
+        table = LoadTable.Of(Built, System, air);
+        var moving = Built.Host.Motion.Cases(built.Rig.Run.Road);
         Cases = table.Find<WashLoads>().Source.Columns.Count > 0 ? [.. moving, .. PropellerWash.Cases] : moving;
         factor = System.Stiffness(_ => true, Enumerable.Range(0, System.Lines.Length));
         Mechanism = System.Factorise(factor);
         unit = Mechanism is not null ? [] : [.. table.Loads.Select(Solve), .. System.Lines.Select(l => Solve(l.Vector))];
         modalLoads = unit.Length;
-        layout = new(Builder.Model.Springs.Count, System.Beams.Length, System.Lines.Length, System.Size);
+        layout = new(Built.Model.Springs.Count, System.Beams.Length, System.Lines.Length, System.Size);
         rows = [.. unit.Select(Row)];
-        if (Mechanism is not null || holdsGone)
+        if (Mechanism is not null || !moves)
             return;
         Dynamics = new RigDynamics(this, new ModalResponse(this, TautAtRest()));
         double[][] modal = [.. Dynamics.Loads.Select(Solve)];
@@ -176,7 +194,7 @@ internal sealed class RigModel
     public double Turned(StateResponse state, CaseForces f)
     {
         var u = Displacements(state, f);
-        return Builder.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct()
+        return Built.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct()
             .Select(n => System.Displacement(u, System.NodeIndex(n)).R.Length).DefaultIfEmpty(0).Max();
     }
 
@@ -243,8 +261,8 @@ internal sealed class RigModel
         }
         return
         [
-            .. Enumerable.Range(0, Builder.Model.Springs.Count).Where(s => Builder.Model.Springs[s].Id == id)
-                .SelectMany(s => System.SpringColumns(s).Zip(Builder.Model.Springs[s].K)).Where(c => c.Second > 0).Select(c => Of(c.First, c.Second)),
+            .. Enumerable.Range(0, Built.Model.Springs.Count).Where(s => Built.Model.Springs[s].Id == id)
+                .SelectMany(s => System.SpringColumns(s).Zip(Built.Model.Springs[s].K)).Where(c => c.Second > 0).Select(c => Of(c.First, c.Second)),
             .. System.Lines.Where(l => l.Line.Id == id).Select(l => Of(l.Vector, l.Stiffness)),
         ];
     }

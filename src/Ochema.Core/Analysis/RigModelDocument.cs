@@ -1,3 +1,4 @@
+using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -13,7 +14,8 @@ public static class RigModelDocument
     /// </summary>
     public static ModelDocument Of(RigDocument rig, Catalogue stock, bool strapsAlone = false)
     {
-        var model = new RigModel(rig, stock, strapsAlone);
+        var built = RigAssembly.Build(rig, stock);
+        var model = strapsAlone ? RigModel.WithoutHolds(built) : new RigModel(built);
         var speed = rig.Run.Speed;
         // A jolt and the shaking are sums of squares over modes, and so no loads that anybody could apply.
         var all = model.Cases.Where(c => !c.Dynamic).ToList();
@@ -21,15 +23,15 @@ public static class RigModelDocument
         if (!strapsAlone)
         {
             var driving = all.Where(c => !c.AtRest).ToList();
-            foreach (var gone in LetGoCases.Of(model.Builder))
+            foreach (var gone in LetGoCases.Of(model.Built))
             {
                 var state = model.State(gone.Gone);
-                var checks = model.Builder.Checks.Where(x => !x.Fixed && !gone.Gone.Contains(x.Part)).ToList();
+                var checks = model.Built.Checks.Where(x => !x.Fixed && !gone.Gone.Contains(x.Part)).ToList();
                 var worst = state.Mechanism is null ? new LimitSpeed(model, state, driving).At(checks, speed).Case : driving[0];
                 cases.Add(model.Document(worst ?? driving[0], speed, $"without {gone.Id}: {(worst ?? driving[0]).Id}", gone.Gone));
             }
         }
-        var solved = ModelSolver.Solve(TurnedSprings.Plain(model.Builder.Model with { Cases = cases }));
+        var solved = ModelSolver.Solve(TurnedSprings.Plain(model.Built.Model with { Cases = cases }));
         return solved with { Cases = [.. solved.Cases.Select(Falls)] };
     }
 

@@ -24,11 +24,11 @@ public static class Assessor
     internal static AssessmentReport Whole(Design design, double speed, bool workings = true)
     {
         var model = design.Model;
-        var rig = model.Builder.Rig;
+        var rig = model.Built.Rig;
         // The picture shares nothing with the verdict but the rig itself: one beside the other.
         var picture = Task.Run(() => Shaker.Words(model));
         var judged = design.Judge(speed, workings: workings);
-        var (b, reports, driving) = (model.Builder, judged.Reports, judged.Driving);
+        var (b, reports, driving) = (model.Built, judged.Reports, judged.Driving);
         var frequencies = model.Modes.Take(ModeCount).Select(m => m.Frequency).ToList();
         var sharpness = picture.GetAwaiter().GetResult();
         return new AssessmentReport
@@ -36,7 +36,7 @@ public static class Assessor
             Verdict = judged.Verdict,
             TopSpeed = b.Host.Drive.Top,
             Knock = Verdicts.Knock(model, judged.State, [.. judged.Cases.Where(c => c.AtRest)]),
-            Shock = Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)]),
+            Shock = Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)], speed),
             Stations = StationRows.Of(b, reports, judged.Findings),
             Checks = reports,
             Flags = [.. reports.Where(r => r.LimitSpeed is not null).Select(r => new SpeedFlag(r.Id, r.Station, r.Title, r.LimitSpeed!.Value)).OrderBy(f => f.Speed).ThenBy(f => f.Check, StringComparer.Ordinal)],
@@ -48,7 +48,7 @@ public static class Assessor
             Retentions = judged.Retentions,
             Straps = StrapPull.Runs(b),
             Rods = RodLength.All(b),
-            Findings = [.. judged.Findings.Concat(Hum.Findings(model, sharpness)).Concat(WaterShedding.Findings(model)).Concat(Settling.Findings(model))
+            Findings = [.. judged.Findings.Concat(Hum.Findings(model, sharpness, speed)).Concat(WaterShedding.Findings(model, speed)).Concat(Settling.Findings(model))
                 .Concat(Snag.Findings(model))
                 .DistinctBy(f => f.Text)],
             Cautions = Cautions.Of(rig),
@@ -58,7 +58,7 @@ public static class Assessor
             Parts = b.Parts,
             Joins = b.Joins,
             Mass = b.Mass,
-            Cost = b.Parts.Cost,
+            Cost = b.Cost,
             Tip = TipPlan.Of(model, judged.State, judged.Limits, driving, speed),
             Figure = FigureBuilder.Build(model, judged.State, judged.Limits, driving, reports.FirstOrDefault(), speed),
         };
@@ -72,12 +72,12 @@ public static class Assessor
     {
         var model = new RigModel(rig, stock);
         var state = model.State([]);
-        var (mass, cost) = (model.Builder.Mass, model.Builder.Parts.Cost);
-        if (state.Mechanism is not null || model.Builder.Findings.Any(f => f.Blocks))
+        var (mass, cost) = (model.Built.Mass, model.Built.Cost);
+        if (state.Mechanism is not null || model.Built.Findings.Any(f => f.Blocks))
             return (0, Check.MostUse, mass, cost, null);
         var limits = new LimitSpeed(model, state, Driving(model));
-        var checks = model.Builder.Checks.Where(c => c.Sort == CheckSort.Strength).ToList();
-        var at = limits.At(model.Builder.Checks, rig.Run.Speed);
+        var checks = model.Built.Checks.Where(c => c.Sort == CheckSort.Strength).ToList();
+        var at = limits.At(model.Built.Checks, rig.Run.Speed);
         var limit = limits.Find(checks, rig.Run.Speed);
         return (limit?.Speed, at.Use, mass, cost, modes && model.Modes.Count > 0 ? model.Modes[0].Frequency : null);
     }

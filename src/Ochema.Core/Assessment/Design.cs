@@ -32,10 +32,10 @@ public sealed class Design
     /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
     public Design(RigDocument rig, Catalogue stock)
     {
+        var b = RigAssembly.Build(rig, stock);
         // The rig without its holds shares nothing with the whole one: made beside it, for it is asked for next.
-        var alone = rig.Straps.Count == 0 ? null : Task.Run(() => new RigModel(rig, stock, holdsGone: true));
-        Model = new RigModel(rig, stock);
-        var b = Model.Builder;
+        var alone = rig.Straps.Count == 0 ? null : Task.Run(() => RigModel.WithoutHolds(b));
+        Model = new RigModel(b);
         cases = Model.Cases;
         driving = Assessor.Driving(Model);
         state = Model.State([]);
@@ -55,7 +55,7 @@ public sealed class Design
     });
 
     /// <summary>Speed of the document it was made of, m/s.</summary>
-    public double Speed => Model.Builder.Rig.Run.Speed;
+    public double Speed => Model.Built.Rig.Run.Speed;
 
     /// <summary>All answers but advice, at the speed of the document it was made of.</summary>
     /// <param name="workings">False leaves the workings out: <see cref="WorkingOf"/> answers for one at a time.</param>
@@ -76,7 +76,7 @@ public sealed class Design
     {
         lock (gate)
         {
-            if (!Answers(speed) || Model.Builder.Checks.Find(c => c.Id == id) is not { } check)
+            if (!Answers(speed) || Model.Built.Checks.FirstOrDefault(c => c.Id == id) is not { } check)
                 return null;
             Ask(speed);
             if (Instability(speed) is not null)
@@ -88,34 +88,30 @@ public sealed class Design
     }
 
     /// <summary>True where this design answers for a speed, m/s: its host trembles the same there.</summary>
-    public bool Answers(double speed) => RigDynamics.Tremble(Model.Builder, speed) == tremble;
+    public bool Answers(double speed) => RigDynamics.Tremble(Model.Built, speed) == tremble;
 
     /// <summary>What a change of speed alone changes, m/s; null where the host trembles otherwise there and the design has to be made anew.</summary>
     public DriveReport? At(double speed)
     {
         lock (gate)
         {
-            var b = Model.Builder;
+            var b = Model.Built;
             if (!Answers(speed))
                 return null;
             Ask(speed);
-            // What is said while building may name the speed: drops of tethers do.
-            var beside = Task.Run(() => (Shaker.Words(Model), Shaker.SecondWords(Model),
-                RigAssembly.Build(b.Rig with { Run = b.Rig.Run with { Speed = speed } }, b.Stock).Findings));
+            var beside = Task.Run(() => (Shaker.Words(Model), Shaker.SecondWords(Model)));
             var judged = Judge(speed, workings: false);
-            var (sharp, second, fresh) = beside.GetAwaiter().GetResult();
-            List<ReportFinding> said = [.. judged.Findings.TakeWhile(_ => judged.Moves).Take(1), .. fresh,
-                .. judged.Findings.Skip(judged.Moves ? 1 : 0).Where(x => !b.Findings.Contains(x))];
+            var (sharp, second) = beside.GetAwaiter().GetResult();
             var worst = judged.Reports.Count > 0 ? judged.Reports[0] : null;
             var at = Math.Max(0, driving.FindIndex(c => c.Label == worst?.Case));
             var f = judged.Moves ? null : limits.At(at, speed);
             return new(speed, judged.Verdict,
-                Verdicts.Jolt(Model, state, [.. driving.Where(c => c.Jolt != 0)]),
+                Verdicts.Jolt(Model, state, [.. driving.Where(c => c.Jolt != 0)], speed),
                 [.. StationRows.Of(b, judged.Reports, judged.Findings).Select(s =>
                     new StationUse(s.Id, s.Use, s.Verdict, s.Check, s.Says, s.Refused))],
                 [.. judged.Reports.Select(r => new CheckUse(r.Id, r.Use, r.Counts, r.Verdict, r.Case))],
                 [.. judged.LetGo.Select(l => new LetGoUse(l.Id, l.Use, l.Verdict, l.Says, l.Case, l.Uses, l.Goes))], sharp, second, judged.Retentions,
-                [.. said.Concat(Hum.Findings(Model, sharp)).Concat(WaterShedding.Findings(Model)).Concat(Settling.Findings(Model)).Concat(Snag.Findings(Model))
+                [.. judged.Findings.Concat(Hum.Findings(Model, sharp, speed)).Concat(WaterShedding.Findings(Model, speed)).Concat(Settling.Findings(Model)).Concat(Snag.Findings(Model))
                     .DistinctBy(x => x.Text)],
                     f is null ? [] : FigureBuilder.Arrows(Model, f),
                 f is null ? "" : driving[at].Label, TipPlan.Of(Model, state, limits, driving, speed));
@@ -126,26 +122,15 @@ public sealed class Design
     private double? TightSpeed(double near)
     {
         if (!tight.Known)
-            tight = (limits.Find([.. Model.Builder.Checks.Where(c => !c.Reserve)], near, Assessment.Judge.TightFrom)?.Speed, true);
+            tight = (limits.Find([.. Model.Built.Checks.Where(c => !c.Reserve)], near, Assessment.Judge.TightFrom)?.Speed, true);
         return tight.Speed;
     }
 
     /// <summary>Speed from which a line that only matters when something lets go is used by more than 80 %, m/s; null when none is.</summary>
-    private double? CaughtTightly(double speed)
+    private double? CaughtTightly()
     {
-        var b = Model.Builder;
-        try
-        {
-            return First(v =>
-            {
-                b.Speed = v;
-                return b.Tethers.Exists(t => t.Catches(b, t.Keeps(b)) > Assessment.Judge.TightFrom);
-            });
-        }
-        finally
-        {
-            b.Speed = speed;
-        }
+        var b = Model.Built;
+        return First(v => b.Tethers.Any(t => t.Catches(b, t.Keeps(b), v) > Assessment.Judge.TightFrom));
     }
 
     /// <summary>Lowest speed at which something is so that is so at all higher ones, m/s; null where it is not as far as is looked.</summary>
@@ -173,29 +158,18 @@ public sealed class Design
     /// </summary>
     private double? KeptTo(IReadOnlyList<LetGoReport> states, IReadOnlyList<RetentionReport> now, double speed)
     {
-        bool Few(double v)
+        // Tethers catch what falls at the speed that is asked about.
+        bool Few(double v) => Retention.Of(Model.Built, [.. states.Select(l => l with
         {
-            // Tethers catch what falls at the speed that is asked about.
-            Model.Builder.Speed = v;
-            return Retention.Of(Model.Builder, [.. states.Select(l => l with
-            {
-                Verdict = l.LimitSpeed is { } limit && limit <= v ? Verdict.LetsGo : Verdict.Holds,
-            })], advise: false).Any(r => r.Has < r.Needs);
-        }
-        try
-        {
-            // Told by the verdict itself where it is asked about.
-            return First(v => v == speed ? now.Any(r => r.Has < r.Needs) : Few(v));
-        }
-        finally
-        {
-            Model.Builder.Speed = speed;
-        }
+            Verdict = l.LimitSpeed is { } limit && limit <= v ? Verdict.LetsGo : Verdict.Holds,
+        })], v, advise: false).Any(r => r.Has < r.Needs);
+
+        // Told by the verdict itself where it is asked about.
+        return First(v => v == speed ? now.Any(r => r.Has < r.Needs) : Few(v));
     }
 
     private void Ask(double speed)
     {
-        Model.Builder.Speed = speed;
         Model.Dynamics?.At(Model, speed);
     }
 
@@ -204,12 +178,12 @@ public sealed class Design
     /// <param name="workings">False where nobody looks at the workings.</param>
     internal Judged Judge(double speed, bool forWord = false, bool workings = true)
     {
-        var b = Model.Builder;
+        var b = Model.Built;
         limits.Forget();
         var ahead = prepared || forWord ? Task.CompletedTask : Task.Run(letGo.Prepare);
         prepared = true;
         var moves = Instability(speed);
-        var findings = b.Findings.ToList();
+        var findings = b.FindingsAt(speed).ToList();
         if (moves is not null)
             findings.Insert(0, new ReportFinding(StationId.Base, moves, true));
         foreach (var v in moves is null ? [speed, 0, .. LimitSpeed.Ahead(speed, limits.Highest)] : (ReadOnlySpan<double>)[])
@@ -222,14 +196,14 @@ public sealed class Design
         var tightly = moves is null && !forWord ? Task.Run(() => TightSpeed(speed)) : Task.FromResult<double?>(null);
         var states = States(reports, speed, moves, forWord);
         tightly.GetAwaiter().GetResult();
-        var retentions = Retention.Of(b, states);
+        var retentions = Retention.Of(b, states, speed);
         if (moves is null && Retention.Refused(b, states) is { } refused)
             findings.Add(new ReportFinding(StationId.Base, refused, true));
         findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.No).Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
         findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
-        var verdict = Verdicts.Overall(b, reports, findings, retentions, states, moves is not null ? null : KeptTo(states, retentions, speed));
+        var verdict = Verdicts.Overall(b, reports, findings, retentions, states, moves is not null ? null : KeptTo(states, retentions, speed), speed);
         verdict = Verdicts.Bounded(b, verdict, speed, moves is not null ? 0 : forWord ? null
-            : (TightSpeed(speed), CaughtTightly(speed)) switch { ({ } t, { } c) => Math.Min(t, c), (null, var c) => c, (var t, null) => t });
+            : (TightSpeed(speed), CaughtTightly()) switch { ({ } t, { } c) => Math.Min(t, c), (null, var c) => c, (var t, null) => t });
         // The whole rig among the chips is the verdict: what keeps its pieces counts there too.
         states = [states[0] with { Verdict = verdict.Word, LimitSpeed = verdict.LimitSpeed }, .. states.Skip(1)];
         return new(Model, state, limits, cases, driving, moves is not null, reports, states, retentions, findings, verdict);
@@ -267,6 +241,6 @@ public sealed class Design
         found.TryGetValue(check, out var limit) ? limit : found[check] = limits.Find([check], near)?.Speed;
 
     private string? Instability(double speed) =>
-        state.Mechanism is { } m ? $"The {LetGo.Readable(Model.Builder, m.Node)} can {m.Motion} freely: something is missing there."
+        state.Mechanism is { } m ? $"The {LetGo.Readable(Model.Built, m.Node)} can {m.Motion} freely: something is missing there."
         : limits.Unstable(speed) ? "With its slack straps the rig is free to move at this speed: no stable state." : null;
 }

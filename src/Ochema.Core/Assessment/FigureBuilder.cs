@@ -12,7 +12,7 @@ internal static class FigureBuilder
 {
     public static FigureReport Build(RigModel model, StateResponse state, LimitSpeed limits, IReadOnlyList<RigCase> cases, CheckReport? governing, double speed)
     {
-        var b = model.Builder;
+        var b = model.Built;
         var index = Math.Max(0, cases.ToList().FindIndex(c => c.Label == governing?.Case));
         var forces = state.Mechanism is null ? limits.At(index, speed) : null;
         var c = b.Camera;
@@ -43,7 +43,7 @@ internal static class FigureBuilder
     /// <summary>Wind or water and inertia as two arrows at the camera.</summary>
     public static IReadOnlyList<LoadArrow> Arrows(RigModel model, CaseForces f)
     {
-        var b = model.Builder;
+        var b = model.Built;
         var at = b.Position(b.Camera.Node);
         var wind = Vec3.Zero;
         foreach (var face in b.Faces.Where(x => x.Node == b.Camera.Node))
@@ -61,11 +61,11 @@ internal static class FigureBuilder
     public static Dictionary<string, double[]> Displacements(RigModel model, StateResponse state, CaseForces f)
     {
         var u = model.Displacements(state, f);
-        return model.Builder.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct()
+        return model.Built.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct()
             .ToDictionary(n => n, n => model.System.Displacement(u, model.System.NodeIndex(n)).U.ToArray());
     }
 
-    private static List<DragHandle> Handles(RigBuilder b)
+    private static List<DragHandle> Handles(BuiltRig b)
     {
         var rig = b.Rig;
         var list = new List<DragHandle>();

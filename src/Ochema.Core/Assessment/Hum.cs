@@ -16,9 +16,9 @@ internal static class Hum
     private const double Least = 0.15;
 
     /// <summary>What hums at the design speed, while the picture is not free of it.</summary>
-    public static IEnumerable<ReportFinding> Findings(RigModel model, PictureWords picture)
+    public static IEnumerable<ReportFinding> Findings(RigModel model, PictureWords picture, double speed)
     {
-        var (b, speed) = (model.Builder, model.Builder.Speed);
+        var b = model.Built;
         var wind = b.ThroughAir(speed) * b.WindFactor + b.Rig.Run.HeadWind;
         foreach (var p in b.Pieces.Where(p => p.Section.Round && p.Length > 0.15).DistinctBy(p => (p.Station, p.Section.DragWidth)))
             foreach (var f in model.Modes.Take(3).Select(m => m.Frequency))

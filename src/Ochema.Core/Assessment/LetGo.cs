@@ -12,7 +12,7 @@ namespace Ochema.Core.Assessment;
 /// <param name="alone">The rig of which all holds are gone, being made; null where no strap would keep it.</param>
 internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task<RigModel>? alone)
 {
-    private readonly RigBuilder b = model.Builder;
+    private readonly BuiltRig b = model.Built;
     private readonly ConcurrentDictionary<int, bool> governing = [];
 
     /// <summary>What is kept of each state from speed to speed: its uses where it was looked at, and its limit speed, which no other speed changes.</summary>
@@ -70,7 +70,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     /// <summary>The cases of a state: heavier by as much as what is left catches, where the rig drops onto it.</summary>
     private IReadOnlyList<RigCase> Caught(LetGoCase c)
     {
-        var times = b.Holds.Find(h => h.Id == c.Id)?.Catches() ?? 1;
+        var times = b.Holds.FirstOrDefault(h => h.Id == c.Id)?.Catches() ?? 1;
         return times <= 1 ? driving : [.. driving.Select(x => x with { Field = times * x.Field, Bumped = times * x.Bumped, Caught = times })];
     }
 
@@ -93,7 +93,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         if (state.Mechanism is { } m)
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
                 0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, [])
-            { Goes = EndsUp.Fallen(b) };
+            { Goes = EndsUp.Fallen(b, speed) };
         var own = kept.GetOrAdd(c.Id + string.Join(',', c.Gone), _ => new Kept(new LimitSpeed(of, state, cases)));
         var limits = own.Limits;
         limits.Forget();
@@ -131,7 +131,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
                     turned > 1 ? "what is left does not stand: it falls or swings away"
                         : $"what is left tips over by {QuantityText.Of(turned, Dimension.Angle)} and more", "",
                     uses, Still, [])
-                { Goes = EndsUp.Fallen(b) };
+                { Goes = EndsUp.Fallen(b, speed) };
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title,
             cases[worstCase].Label, uses,
             FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f))
@@ -186,12 +186,12 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             return Judged(model, state, c, Carrying(b, x => x.Joint != SpringOf(c.Id)),
                 driving, intactLimit, intactUse);
         var mass = b.MassFrom(c.Station);
-        var best = Retention.Catching(b, c.Station).OrderBy(t => t.Use).FirstOrDefault();
+        var best = Retention.Catching(b, c.Station, speed).OrderBy(t => t.Use).FirstOrDefault();
         if (best.Tether is null)
             return new(c.Id, c.Kind, c.Title, [], Check.MostUse, Verdict.LetsGo,
                 0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, [])
             { Goes = EndsUp.Loose(b) };
-        var fall = best.Tether.Hardest(b, mass);
+        var fall = best.Tether.Hardest(b, mass, speed);
         var says = $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)}"
             + $" after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}";
         return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, says, "",
@@ -210,13 +210,12 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any()
                 ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
         var rest = alone!.GetAwaiter().GetResult();
-        rest.Builder.Speed = speed;
-        return Judged(rest, rest.State([]), c, Carrying(rest.Builder),
+        return Judged(rest, rest.State([]), c, Carrying(rest.Built),
             [.. driving.Where(x => !x.Dynamic)], null, 0);
     }
 
     /// <summary>The checks that decide whether what is left lets go.</summary>
-    private static List<Check> Carrying(RigBuilder of, Func<Check, bool>? also = null) =>
+    private static List<Check> Carrying(BuiltRig of, Func<Check, bool>? also = null) =>
         [.. of.Checks.Where(x => !x.Reserve && x.Sort == CheckSort.Strength && (also is null || also(x)))];
 
     private static T[] SideBySide<T>(int count, Func<int, T> of)
@@ -227,7 +226,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     }
 
     /// <summary>A node in the user's words.</summary>
-    public static string Readable(RigBuilder b, string node) =>
+    public static string Readable(BuiltRig b, string node) =>
         b.Holds.FirstOrDefault(h => node == h.Id || (h.Node != h.Top.Node && node == b.NodeId(h.Top.Node))) is { } hold ? hold.Label : node.Replace('-', ' ');
 
     private static double? Lower(double? a, double? b) => a is null ? b : b is null ? a : Math.Min(a.Value, b.Value);

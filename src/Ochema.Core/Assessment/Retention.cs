@@ -19,7 +19,7 @@ internal static class Retention
     /// <summary>All pieces, the camera first.</summary>
     /// <param name="letGo">What happens without each hold and on straps alone; null to count what may be there at the best.</param>
     /// <param name="advise">False where nobody reads what to add.</param>
-    public static IReadOnlyList<RetentionReport> Of(RigBuilder b, IReadOnlyList<LetGoReport>? letGo, bool advise = true)
+    public static IReadOnlyList<RetentionReport> Of(BuiltRig b, IReadOnlyList<LetGoReport>? letGo, double speed, bool advise = true)
     {
         var rig = b.Rig;
         var needs = FactorTable.Retentions(rig.Run.Consequence);
@@ -29,11 +29,11 @@ internal static class Retention
             IEnumerable<string>? weak = null) =>
             list.Add(new(piece, station, by.Count, asks, by, rest, alone, by.Count >= asks ? "" : missing)
             {
-                NotCounted = [.. weak ?? [], .. Reaching(b, station).Select(t => t.KeepsNothing(b)).OfType<string>()],
+                NotCounted = [.. weak ?? [], .. Reaching(b, station).Select(t => t.KeepsNothing(b, speed)).OfType<string>()],
             });
         void Piece(string piece, string station, IEnumerable<string> means, int asks, string add)
         {
-            var caught = Catching(b, station);
+            var caught = Catching(b, station, speed);
             var weak = Weak(b, station);
             var own = weak is null ? means : [];
             List<string> by = [.. own, .. caught.Where(c => c.Use <= 1).Select(c => Words.Inside(c.Tether.Name))];
@@ -41,8 +41,8 @@ internal static class Retention
                 by.Add("it floats");
             var broken = caught.Where(c => c.Use > 1).ToList();
             var missing = by.Count >= asks || !advise ? "" : broken.Count > 0
-                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Hardest(b, b.MassFrom(station)).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station) ?? "a shorter or softer one"}"
-                : Plan(b, station) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
+                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Hardest(b, b.MassFrom(station), speed).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station, speed) ?? "a shorter or softer one"}"
+                : Plan(b, station, speed) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
             Kept(piece, station, by, asks, caught.Any(c => c.Use <= 1) ? "the tether"
                 : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1,
                 weak is null ? [] : means.Select(m => $"{m}: {weak}"));
@@ -79,7 +79,7 @@ internal static class Retention
     /// Above people: why what screws or clips a piece on does not count, in words; null where it does. What a hand has tightened, rubber and glue let go
     /// without a sign (common practice, no source).
     /// </summary>
-    private static string? Weak(RigBuilder b, string station)
+    private static string? Weak(BuiltRig b, string station)
     {
         if (b.Rig.Run.Consequence != Consequence.OnPeople || RigPath.Kind(station) == "base")
             return null;
@@ -96,10 +96,10 @@ internal static class Retention
         return null;
     }
 
-    private static string? Plan(RigBuilder b, string station) =>
-        TetherPlan.For(b, station)?.Says;
+    private static string? Plan(BuiltRig b, string station, double speed) =>
+        TetherPlan.For(b, station, speed)?.Says;
 
-    private static void Base(RigBuilder b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int, string> piece)
+    private static void Base(BuiltRig b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int, string> piece)
     {
         var rig = b.Rig;
         var own = new List<string>();
@@ -127,7 +127,7 @@ internal static class Retention
     }
 
     /// <summary>What a camera's worth refuses, or null: holds that are not enough for it, however they are tethered.</summary>
-    public static string? Refused(RigBuilder b, IReadOnlyList<LetGoReport> letGo)
+    public static string? Refused(BuiltRig b, IReadOnlyList<LetGoReport> letGo)
     {
         if (b.Rig.Camera.Worth is not >= Costly and not >= VeryCostly)
             return null;
@@ -140,11 +140,11 @@ internal static class Retention
     }
 
     /// <summary>Tethers that would catch what comes off at a station, each with the share of what it holds that this takes.</summary>
-    internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(RigBuilder b, string station) =>
-        [.. Reaching(b, station).Where(t => t.KeepsNothing(b) is null).Select(t => (t, t.Catches(b, b.MassFrom(station))))];
+    internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(BuiltRig b, string station, double speed) =>
+        [.. Reaching(b, station).Where(t => t.KeepsNothing(b, speed) is null).Select(t => (t, t.Catches(b, b.MassFrom(station), speed)))];
 
     /// <summary>Tethers that are tied to what comes off at a station, whether they catch it or not.</summary>
-    private static IEnumerable<TetherBuilt> Reaching(RigBuilder b, string station)
+    private static IEnumerable<TetherBuilt> Reaching(BuiltRig b, string station)
     {
         var path = RigPath.Of(station);
         int Rank(string s) => RigPath.Kind(s) switch

@@ -20,7 +20,7 @@ internal static class Settling
     /// <summary>What is said of a rig that is moved by hand between pictures.</summary>
     public static IEnumerable<ReportFinding> Findings(RigModel model)
     {
-        var (rig, modes) = (model.Builder.Rig, model.Modes);
+        var (rig, modes) = (model.Built.Rig, model.Modes);
         if (!rig.Reach.WaitsToSettle || modes.Count == 0)
             yield break;
         var wait = modes.Take(3).Max(m => Time(m.Frequency, m.Damping));

@@ -21,7 +21,7 @@ internal static class Snag
     public static (double Pull, Check By)? First(RigModel model, Vec3 way)
     {
         var state = model.State([]);
-        var checks = model.Builder.Checks.Where(c => !c.Fixed && !c.Reserve && c.Sort == CheckSort.Strength).ToList();
+        var checks = model.Built.Checks.Where(c => !c.Fixed && !c.Reserve && c.Sort == CheckSort.Strength).ToList();
         (double Use, Check? By) At(double pull)
         {
             if (model.Forces(state, new RigCase("snag", "caught", -MotionProfile.Gravity * Vec3.UnitZ, -1, pull * way), 0) is not { } f)
@@ -40,7 +40,7 @@ internal static class Snag
     /// <summary>What is said of a rig that reaches out where things catch.</summary>
     public static IEnumerable<ReportFinding> Findings(RigModel model)
     {
-        var b = model.Builder;
+        var b = model.Built;
         if (!b.Host.Snags || !b.Rig.Reach.Snags)
             yield break;
         foreach (var (way, where) in new[] { (-Vec3.UnitX, "held back"), (Vec3.UnitY, "pulled aside") })

@@ -8,11 +8,11 @@ namespace Ochema.Core.Assessment;
 internal static class StationRows
 {
     /// <summary>What a strut is of: the row says which strut it is.</summary>
-    private static string Rod(RigBuilder b, string brace) =>
+    private static string Rod(BuiltRig b, string brace) =>
         b.Parts.FirstOrDefault(p => p.Station == StationId.Brace(brace) && p.Cut is not null) is not { } rod ? ""
             : b.Stock.Sections.FirstOrDefault(r => r.Id == rod.Row)?.Name ?? rod.Name;
 
-    public static List<StationReport> Of(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings)
+    public static List<StationReport> Of(BuiltRig b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings)
     {
         StationReport Row(string id, string label, string part, string family, string? at, bool branch = false, string? name = null)
         {
@@ -32,7 +32,7 @@ internal static class StationRows
                 path.IsSecond ? $"second.{family}" : family, path.IsSecond);
         }
         StationReport Helper(string family, string id, string label, string part) =>
-            Row($"{family}:{id}", label, part, family, $"{family}s.[{id}]", true, b.NameOf($"{family}:{id}", id));
+            Row($"{family}:{id}", label, part, family, $"{family}s.[{id}]", true, b.NameOf($"{family}:{id}"));
         var rows = new List<StationReport> { OnPath(RigPath.First, "camera", b.Camera.Body.Called(second: false)), OnPath(RigPath.First, "head", "Head") };
         if (b.Rig.Isolator is not NoIsolator)
             rows.Add(OnPath(RigPath.First, "isolator", "Soft mount"));

@@ -20,12 +20,12 @@ internal static class TetherPlan
     private static bool Line(StrapRow row) => !row.HasBuckle && !row.IsElastic;
 
     /// <summary>The best tether for a piece of either path, from its camera; null when none on the shelf catches what hangs there.</summary>
-    public static (Tether Tether, string Says)? For(RigBuilder b, string station) =>
-        Best(b, RigPath.Of(station).CameraPoint, b.MassFrom(station), RigPath.Kind(station) is "head" or "camera");
+    public static (Tether Tether, string Says)? For(BuiltRig b, string station, double speed) =>
+        Best(b, RigPath.Of(station).CameraPoint, b.MassFrom(station), speed, RigPath.Kind(station) is "head" or "camera");
 
     /// <summary>The best tether that catches a mass, kg, from a place; null when none on the shelf does.</summary>
     /// <param name="own">True where a knot on the pole itself, close to its end, keeps what comes off.</param>
-    public static (Tether Tether, string Says)? Best(RigBuilder b, TetherPoint tied, double mass, bool own = false)
+    public static (Tether Tether, string Says)? Best(BuiltRig b, TetherPoint tied, double mass, double speed, bool own = false)
     {
         var node = tied switch
         {
@@ -37,7 +37,7 @@ internal static class TetherPlan
         };
         var at = b.Position(node);
         // Where another tether ends already; the end of one that keeps nothing is free.
-        var taken = b.Tethers.Where(t => t.KeepsNothing(b) is null).ToList();
+        var taken = b.Tethers.Where(t => t.KeepsNothing(b, speed) is null).ToList();
         List<(Hosts.Anchor Anchor, double T, Structure.Vec3 End)> ends = [.. StrapPull.Ends(b.Host).Select(e => (SlackLine.Held(b, e.Anchor), e.T, e.End))];
         if (own && b.Rig.Reach.IsPole && tied != TetherPoint.SecondCamera)
         {
@@ -53,8 +53,8 @@ internal static class TetherPlan
             let tether = new Tether { Stock = row.Id, Slack = Slack, From = tied, To = new AnchorEnd(end.Anchor.Id, end.T) }
             let built = new TetherBuilt("", "", tether, at, end.Anchor, end.End, length, row)
             // Judged as its own check will judge it: with all that hangs on it when its own piece comes off.
-            where !built.IsTooLong(b)
-            let use = built.Catches(b, Math.Max(mass, built.Keeps(b)))
+            where !built.IsTooLong(b, speed)
+            let use = built.Catches(b, Math.Max(mass, built.Keeps(b)), speed)
             where use <= 0.9
             orderby Math.Max(use, 0.5) + 0.3 * length, row.Id, end.Anchor.Id, end.T
             select new { Tether = tether, row.Name, Anchor = end.Anchor.Name, Use = use, Built = built })
@@ -63,10 +63,10 @@ internal static class TetherPlan
     }
 
     /// <summary>The rig with a tether: in place of the first that keeps nothing, else one more.</summary>
-    public static RigDocument With(RigBuilder b, Tether tether)
+    public static RigDocument With(BuiltRig b, Tether tether)
     {
         var rig = b.Rig;
-        var idle = b.Tethers.Find(t => t.KeepsNothing(b) is not null)?.Choice;
+        var idle = b.Tethers.FirstOrDefault(t => t.KeepsNothing(b, b.Rig.Run.Speed) is not null)?.Choice;
         return rig.Tether is null || ReferenceEquals(rig.Tether, idle) ? rig with { Tether = tether }
             : idle is not null ? rig with { Tethers = [.. rig.Tethers.Select(t => ReferenceEquals(t, idle) ? tether : t)] }
             : rig with { Tethers = [.. rig.Tethers, tether] };

@@ -26,7 +26,7 @@ internal static class TipPlan
     /// <summary>The plan; null for what does not stand by its weight, or can move freely.</summary>
     public static TipReport? Of(RigModel model, StateResponse state, LimitSpeed limits, IReadOnlyList<RigCase> driving, double speed)
     {
-        var b = model.Builder;
+        var b = model.Built;
         if (state.Mechanism is not null || b.Checks.OfType<StandsUp>().FirstOrDefault() is not { } stands)
             return null;
         var up = stands.Normal;

@@ -15,12 +15,12 @@ namespace Ochema.Core.Assessment;
 internal static class Verdicts
 {
     /// <summary>What every verdict ends with; rain and ice that it is judged in are no matter of course.</summary>
-    private static string Estimate(RigBuilder b) =>
+    private static string Estimate(BuiltRig b) =>
         $" Planning estimate{(b.Weather.Said is { Length: > 0 } weather ? " " + weather : "")}: prove it before the run.";
 
     /// <summary>The overall verdict with its text.</summary>
-    public static VerdictReport Overall(RigBuilder b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings,
-        IReadOnlyList<RetentionReport> retentions, IReadOnlyList<LetGoReport> letGo, double? keptTo)
+    public static VerdictReport Overall(BuiltRig b, IReadOnlyList<CheckReport> reports, IReadOnlyList<ReportFinding> findings,
+        IReadOnlyList<RetentionReport> retentions, IReadOnlyList<LetGoReport> letGo, double? keptTo, double speed)
     {
         var rig = b.Rig;
         if (findings.FirstOrDefault(f => f.Blocks) is { } blocked)
@@ -28,11 +28,11 @@ internal static class Verdicts
                 Why: reports.Count == 0 ? Why.Moves : Why.Refused);
         var worst = reports[0];
         var first = reports.Where(r => r.LimitSpeed is not null).MinBy(r => r.LimitSpeed);
-        var loads = new VerdictReport(Judge.Of(worst.Counts), worst.Counts, first?.LimitSpeed, first?.Id ?? worst.Id, LoadText(b, worst, first, letGo))
+        var loads = new VerdictReport(Judge.Of(worst.Counts), worst.Counts, first?.LimitSpeed, first?.Id ?? worst.Id, LoadText(b, worst, first, letGo, speed))
         {
             KeptTo = keptTo,
         };
-        if (keptTo is { } few && few > b.Speed && !(first?.LimitSpeed <= few))
+        if (keptTo is { } few && few > speed && !(first?.LimitSpeed <= few))
             loads = loads with
             {
                 Text = $"{loads.Text} From {QuantityText.Of(few, Dimension.Speed)} on too little keeps it.",
@@ -56,7 +56,7 @@ internal static class Verdicts
     /// </summary>
     /// <param name="speed">Asked about, m/s.</param>
     /// <param name="tight">Speed at which the first use passes 80 %, m/s.</param>
-    public static VerdictReport Bounded(RigBuilder b, VerdictReport verdict, double speed, double? tight)
+    public static VerdictReport Bounded(BuiltRig b, VerdictReport verdict, double speed, double? tight)
     {
         static double? Lower(double? a, double? c) => a is null ? c : c is null ? a : Math.Min(a.Value, c.Value);
         if (verdict.Why is Why.Refused or Why.Moves)
@@ -76,11 +76,11 @@ internal static class Verdicts
     }
 
     /// <summary>The word for a piece that too little keeps, by who is below.</summary>
-    private static Verdict Few(RigBuilder b) =>
+    private static Verdict Few(BuiltRig b) =>
         b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople or Consequence.DeepWater ? Verdict.LetsGo : Verdict.Tight;
 
     /// <summary>The best that can be said with what is missing: pieces kept by too little, questions not answered.</summary>
-    public static (Verdict Word, Why Why, IReadOnlyList<string> Missing) Missing(RigBuilder b, IReadOnlyList<RetentionReport> retentions)
+    public static (Verdict Word, Why Why, IReadOnlyList<string> Missing) Missing(BuiltRig b, IReadOnlyList<RetentionReport> retentions)
     {
         var said = new List<string>();
         var (word, why) = (Verdict.Holds, Why.Loads);
@@ -105,11 +105,11 @@ internal static class Verdicts
         return (word, why, said);
     }
 
-    private static string LoadText(RigBuilder b, CheckReport worst, CheckReport? first, IReadOnlyList<LetGoReport> letGo)
+    private static string LoadText(BuiltRig b, CheckReport worst, CheckReport? first, IReadOnlyList<LetGoReport> letGo, double speed)
     {
         var word = Judge.Of(worst.Counts);
         var says = word == Verdict.LetsGo
-            ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(b.Speed, Dimension.Speed)}."
+            ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(speed, Dimension.Speed)}."
             : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
             : $"Nothing gives up to {QuantityText.Of(b.Host.Drive.Top, Dimension.Speed)}, as far as it was looked at.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
@@ -136,15 +136,15 @@ internal static class Verdicts
         if (state.Mechanism is not null)
             return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
         var limits = new LimitSpeed(model, state, cases);
-        var moving = model.Builder.Checks.Where(c => !c.Fixed).ToList();
-        var shove = $"A shove of {QuantityText.Of(model.Builder.Host.Motion.Knock, Dimension.Force)} by hand at the camera, standing still: ";
+        var moving = model.Built.Checks.Where(c => !c.Fixed).ToList();
+        var shove = $"A shove of {QuantityText.Of(model.Built.Host.Motion.Knock, Dimension.Force)} by hand at the camera, standing still: ";
         var lets = limits.At([.. moving.Where(c => !c.GivesWay)], 0);
         var turns = limits.At([.. moving.Where(c => c.GivesWay)], 0);
         // What turns or slides first carries no more than that, and so keeps what would let go from its full load.
         // What stands may grip better than is counted on, and then it tips before it slides.
         var spared = turns.Use > 1 && turns.Use / (lets.Check is StandsUp ? Grippier : 1) >= lets.Use;
         // A shove is what it is: with no factor on it, as the plan of its footprint says where it tips.
-        if (lets is { Check: StandsUp, Use: > 1 and < Check.MostUse } && !spared && lets.Use / model.Builder.Factors[FactorTable.Friction] is <= 1)
+        if (lets is { Check: StandsUp, Use: > 1 and < Check.MostUse } && !spared && lets.Use / model.Built.Factors[FactorTable.Friction] is <= 1)
             return new(Verdict.Tight, 1, null, lets.Check.Id, shove + "it rocks and does not tip yet: there is little to spare.");
         if ((lets.Use > 1 && !spared) || turns.Use <= Judge.TightFrom)
             return new(Judge.Of(Math.Max(lets.Use, turns.Use)), Math.Max(lets.Use, turns.Use), null, (lets.Use >= turns.Use ? lets : turns).Check?.Id,
@@ -155,13 +155,13 @@ internal static class Verdicts
     }
 
     /// <summary>What a jolt of the host does by itself; it is among the driving cases too.</summary>
-    public static VerdictReport Jolt(RigModel model, StateResponse state, IReadOnlyList<RigCase> jolts)
+    public static VerdictReport Jolt(RigModel model, StateResponse state, IReadOnlyList<RigCase> jolts, double speed)
     {
         if (state.Mechanism is not null)
             return new(Verdict.LetsGo, Check.MostUse, null, null, "not computed");
-        var (motion, rig) = (model.Builder.Host.Motion, model.Builder.Rig);
+        var (motion, rig) = (model.Built.Host.Motion, model.Built.Rig);
         var pulse = motion.Pulse[motion.Index(rig.Run.Road)];
-        var worst = new LimitSpeed(model, state, jolts).At([.. model.Builder.Checks.Where(c => !c.Fixed)], model.Builder.Speed);
+        var worst = new LimitSpeed(model, state, jolts).At([.. model.Built.Checks.Where(c => !c.Fixed)], speed);
         return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id,
             $"{Words.Capital(MotionProfile.A(motion.Names.Jolt))} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");
     }

@@ -28,9 +28,9 @@ internal static class WaterShedding
     public static double Swing(double stability) => 1.29 / Math.Pow(1 + 0.43 * stability, 3.35);
 
     /// <summary>What swings in the stream at the design speed, or at what a wave adds to it, once for each station.</summary>
-    public static IEnumerable<ReportFinding> Findings(RigModel model)
+    public static IEnumerable<ReportFinding> Findings(RigModel model, double speed)
     {
-        var b = model.Builder;
+        var b = model.Built;
         if (!b.Host.Motion.Wet)
             yield break;
         var wave = b.Host.Motion.Wave(b.Rig.Run.Road, b.Rig.Base.WaterDepth);
@@ -40,8 +40,8 @@ internal static class WaterShedding
             var (from, to) = (b.Position(b.StartOf(piece.First)), b.Position(b.EndOf(piece.Last)));
             if (Water.Share(from.Z, to.Z, 0) is not (> 0 and var share) || piece.Length * share < 3 * piece.Section.DragWidth)
                 continue;
-            var (d, slow) = (piece.Section.DragWidth, b.Speed);
-            var fast = b.Speed + wave.Speed(Math.Min(0, (from.Z + to.Z) / 2));
+            var (d, slow) = (piece.Section.DragWidth, speed);
+            var fast = speed + wave.Speed(Math.Min(0, (from.Z + to.Z) / 2));
             foreach (var m in model.Modes.Take(3).Where(m => Moves(m)))
             {
                 if (fast / (m.Frequency * d) < From || slow / (m.Frequency * d) > To)

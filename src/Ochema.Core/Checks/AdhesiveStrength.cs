@@ -7,7 +7,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A foam pad: pull and shear over the area plus peel by moment, against derated strength.</summary>
-public sealed class AdhesiveStrength(RigBuilder b, HoldSpot spot, SpringIndex spring, AdhesivePadRow row, double cure)
+public sealed class AdhesiveStrength(RigSetting b, HoldSpot spot, SpringIndex spring, AdhesivePadRow row, double cure)
     : Check(spot.Id + ".glue", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} tears off")
 {
     public override SpringIndex? Joint => spring;

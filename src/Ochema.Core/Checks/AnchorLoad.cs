@@ -7,7 +7,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>What a strap ends at: k·T ≤ what it holds, usual or pulled on. Where nobody knows, it is asked (<see cref="RigBuilder.Unmeasured"/>).</summary>
-public sealed class AnchorLoad(RigBuilder b, PartId part, Strap strap, StationId station, LineIndex line, Anchor anchor, double holds)
+public sealed class AnchorLoad(RigSetting b, PartId part, Strap strap, StationId station, LineIndex line, Anchor anchor, double holds)
     : Check(part + ".anchor", station, part, $"{anchor.Name} gives")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];

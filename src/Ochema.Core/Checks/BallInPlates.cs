@@ -7,7 +7,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A ball that turns between two plates: k·M ≤ μ·F·d·tan φ, or what tips it where that is less.</summary>
-internal sealed class BallInPlates(RigBuilder b, StationId station, PartId id, SpringIndex spring, PlateGrip grip)
+internal sealed class BallInPlates(RigSetting b, StationId station, PartId id, SpringIndex spring, PlateGrip grip)
     : Check(id + ".torque", station, id, "Ball turns between its plates")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

@@ -12,7 +12,7 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="apart">Screws, middle to middle, m.</param>
 /// <param name="net">Width beside the hole, m.</param>
-internal sealed class BallPlateBends(RigBuilder b, StationId station, PartId id, SpringIndex spring, double closing, double apart, double net, double thick,
+internal sealed class BallPlateBends(RigSetting b, StationId station, PartId id, SpringIndex spring, double closing, double apart, double net, double thick,
     Material of) : Check(id + ".plate", station, id, "Plate over the ball bends or splits")
 {
     private readonly double factor = b.Factors[FactorTable.For(of.Family)];

@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// <summary>A board hung by two pulleys near its ends and loaded in its middle: k·(P ÷ 2 + M ÷ d)·(d ÷ 2) ÷ W ≤ σ, less the bolt's hole in its
 /// middle.</summary>
 /// <param name="apart">Pulleys apart, m.</param>
-public sealed class BoardBends(RigBuilder b, HungRope rope, string title, double apart, Section net, Material wood)
+public sealed class BoardBends(RigSetting b, HungRope rope, string title, double apart, Section net, Material wood)
     : Check(rope.Id + ".board", StationId.Base, rope.Id, title)
 {
     private readonly double factor = b.Factors[FactorTable.For(wood.Family)];

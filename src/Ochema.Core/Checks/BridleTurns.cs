@@ -8,7 +8,7 @@ namespace Ochema.Core.Checks;
 /// takes.</summary>
 /// <param name="springs">Of its lines, and where they end from the middle of the bracket, m.</param>
 /// <param name="back">Rolls, nods and turns by, N·m/rad.</param>
-public sealed class BridleTurns(IReadOnlyList<(SpringIndex Spring, Vec3 From)> springs, Func<Vec3> back)
+public sealed class BridleTurns(IReadOnlyList<(SpringIndex Spring, Vec3 From)> springs, Vec3 back)
     : Check("base.turns", StationId.Base, new("bracket"), "Aim drifts with wind and waves")
 {
     /// <summary>What a strong stabiliser and a level horizon in the edit take up, rad (judgement, 8–15°).</summary>
@@ -24,7 +24,7 @@ public sealed class BridleTurns(IReadOnlyList<(SpringIndex Spring, Vec3 From)> s
             var (force, own) = f.Spring(spring);
             moment += own + from.Cross(force);
         }
-        var k = back();
+        var k = back;
         var turns = new Vec3(moment.X / k.X, moment.Y / k.Y, moment.Z / k.Z);
         var axis = Math.Abs(turns.X) >= Math.Max(Math.Abs(turns.Y), Math.Abs(turns.Z)) ? 0 : Math.Abs(turns.Y) >= Math.Abs(turns.Z) ? 1 : 2;
         var (m, s) = axis switch { 0 => (moment.X, k.X), 1 => (moment.Y, k.Y), _ => (moment.Z, k.Z) };

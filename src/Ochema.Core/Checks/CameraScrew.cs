@@ -17,7 +17,7 @@ namespace Ochema.Core.Checks;
 /// <param name="face">What the wind sees of the camera, as if at <paramref name="centre"/>.</param>
 /// <param name="screw">In its socket.</param>
 /// <param name="above">What is in its shoe; null for nothing.</param>
-public sealed class CameraScrew(RigBuilder b, StationId station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw, InShoe? above = null)
+public sealed class CameraScrew(BuiltRig b, StationId station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw, InShoe? above = null)
     : Check(station + ".screw", station, new(station + "-screw"), "Camera screw pulls")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];

@@ -10,7 +10,7 @@ namespace Ochema.Core.Checks;
 /// <param name="bite">What the screws add, N.</param>
 /// <param name="screws">Where that comes from.</param>
 /// <param name="diameter">Of the tube, m.</param>
-public sealed class CapHolds(RigBuilder b, StationId station, PartId id, SpringIndex spring, Vec3 axis, double pull, string source,
+public sealed class CapHolds(RigSetting b, StationId station, PartId id, SpringIndex spring, Vec3 axis, double pull, string source,
     double bite, string screws, double diameter)
     : Check(id + ".off", station, id, "Cap comes off the pole")
 {

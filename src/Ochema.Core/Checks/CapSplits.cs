@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// <summary>
 /// A socket that a tube bends in: it bears on both ends of its depth, 6M/(d·L²) + S/(d·L), and its wall splits by the ring that this opens, p·d/(2t).
 /// </summary>
-public sealed class CapSplits(RigBuilder b, StationId station, PartId id, SpringIndex spring, Vec3 axis, PipeCap cap, Material plastic)
+public sealed class CapSplits(RigSetting b, StationId station, PartId id, SpringIndex spring, Vec3 axis, PipeCap cap, Material plastic)
     : Check(id + ".splits", station, id, "Cap splits")
 {
     private readonly double factor = b.Factors[FactorTable.For(plastic.Family)];

@@ -11,7 +11,7 @@ namespace Ochema.Core.Checks;
 /// What the rig is clamped to stands free and tips over with it: all that the base's holds, and straps that end on it, put on it, with its own weight, about
 /// each side of what its feet span.
 /// </summary>
-public sealed class CarrierTips(RigBuilder b, FreeStanding carrier)
+public sealed class CarrierTips(BuiltRig b, FreeStanding carrier)
     : Check("site.tip", StationId.Site, new("site"), $"The {carrier.Noun} tips over")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

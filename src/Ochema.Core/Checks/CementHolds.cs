@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// <param name="piece">The pipe.</param>
 /// <param name="ends">Which of its ends are in sockets: first, last.</param>
 internal sealed class CementHolds(
-    RigBuilder b, StationId station, PartId id, string title, BeamPiece piece, (bool First, bool Last) ends, PipeFitting fitting, double diameter, Glue glue)
+    RigSetting b, StationId station, PartId id, string title, BeamPiece piece, (bool First, bool Last) ends, PipeFitting fitting, double diameter, Glue glue)
     : Check(id + ".cement", station, id, title)
 {
     /// <summary>Age that the joint has when it is run, s: a week, as other glues here.</summary>

@@ -13,7 +13,7 @@ namespace Ochema.Core.Checks;
 /// <param name="load">Force and moment at the corner.</param>
 /// <param name="thick">Of the board, m.</param>
 public sealed class CornerHolds(
-    RigBuilder b, StationId station, PartId id, string title, Func<CaseForces, (Vec3 Force, Vec3 Moment)> load, double thick, Material wood)
+    RigSetting b, StationId station, PartId id, string title, Func<CaseForces, (Vec3 Force, Vec3 Moment)> load, double thick, Material wood)
     : Check(id + ".corner", station, id, title)
 {
     private const int Screws = 2;

@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// <summary>Two pipes cemented into a coupler: drawn out and turned in it, in shear over one glued round, and bent, bearing on its socket.</summary>
 /// <param name="load">Force, N, and moment, N·m, on it.</param>
 /// <param name="axis">Of the pipes.</param>
-public sealed class CouplerHolds(RigBuilder b, StationId station, PartId id, Func<CaseForces, (Vec3 Force, Vec3 Moment)> load, Vec3 axis,
+public sealed class CouplerHolds(RigSetting b, StationId station, PartId id, Func<CaseForces, (Vec3 Force, Vec3 Moment)> load, Vec3 axis,
     PipeCap coupler, Glue glue)
     : Check(id + ".cement", station, id, "Coupler's cement gives")
 {

@@ -8,7 +8,7 @@ namespace Ochema.Core.Checks;
 /// <summary>
 /// All holds gone: the rig stays where its straps press it, k·|ΣS| ≤ Σμ·N over all feet together (one foot may creep while the others stay).
 /// </summary>
-public sealed class FrictionFeet(RigBuilder b, IReadOnlyList<FrictionFoot> feet)
+public sealed class FrictionFeet(RigSetting b, IReadOnlyList<FrictionFoot> feet)
     : Check("feet.friction", StationId.Base, new("feet"), "The rig slides under its straps")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

@@ -13,7 +13,7 @@ namespace Ochema.Core.Checks;
 /// <param name="normal">Away from the bar; what presses the clamp on is not counted.</param>
 /// <param name="closing">Force that closes it, N.</param>
 /// <param name="lever">F times this is the moment that opens it, m.</param>
-public sealed class GripPrise(RigBuilder b, PartId id, string title, SpringIndex spring, Vec3 axis, Vec3 normal, double closing, double lever, string source)
+public sealed class GripPrise(RigSetting b, PartId id, string title, SpringIndex spring, Vec3 axis, Vec3 normal, double closing, double lever, string source)
     : Check(id + ".prise", StationId.Base, id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

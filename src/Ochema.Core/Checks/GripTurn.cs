@@ -7,7 +7,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A clamp that turns on its bar or slides along it: k·√((S/S₀)² + (M/M₀)²) ≤ 1, friction spent on both together.</summary>
-public sealed class GripTurn(RigBuilder b, PartId id, string title, SpringIndex spring, Vec3 axis, double slide, double torque, string how, string source)
+public sealed class GripTurn(RigSetting b, PartId id, string title, SpringIndex spring, Vec3 axis, double slide, double torque, string how, string source)
     : Check(id + ".turn", StationId.Base, id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];
@@ -27,7 +27,7 @@ public sealed class GripTurn(RigBuilder b, PartId id, string title, SpringIndex 
     }
 
     /// <summary>With a capacity from <see cref="FrictionGrip"/>.</summary>
-    public static GripTurn Of(RigBuilder b, PartId id, string title, SpringIndex spring, Vec3 axis,
+    public static GripTurn Of(RigSetting b, PartId id, string title, SpringIndex spring, Vec3 axis,
         (double Slide, double Torque) capacity, string how, string source) =>
         new(b, id, title, spring, axis, capacity.Slide, capacity.Torque, how, source);
 }

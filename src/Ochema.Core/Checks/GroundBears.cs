@@ -12,7 +12,7 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="along">Of the footprint, unit vector.</param>
 /// <param name="across">Of the footprint, unit vector.</param>
-public sealed class GroundBears(RigBuilder b, HoldSpot spot, SpringIndex spring, Footprint foot, Vec3 along, Vec3 across)
+public sealed class GroundBears(RigSetting b, HoldSpot spot, SpringIndex spring, Footprint foot, Vec3 along, Vec3 across)
     : Check(spot.Id + ".bears", spot.Station, spot.Id, "Ground gives way under the foot")
 {
     private readonly double factor = b.Factors[FactorTable.Ground];
@@ -24,7 +24,7 @@ public sealed class GroundBears(RigBuilder b, HoldSpot spot, SpringIndex spring,
     /// <summary>What the ground bears or grips today: less when it is wet, unless it was tried there.</summary>
     /// <param name="dry">As listed.</param>
     /// <param name="property">Of the site.</param>
-    internal static double Today(RigBuilder b, double dry, string property)
+    internal static double Today(RigSetting b, double dry, string property)
     {
         var tried = b.Rig.Measured?.ContainsKey($"site.{char.ToLowerInvariant(property[0])}{property[1..]}") == true;
         // What was tried on a dry day says nothing of rain.

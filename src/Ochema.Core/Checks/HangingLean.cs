@@ -6,7 +6,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>A hanging gimbal that leans in the wind: tan θ = q·Cd·A/(m·g), against what its motors level out.</summary>
-public sealed class HangingLean(RigBuilder b, StationId station, HeadRow gimbal, double area)
+public sealed class HangingLean(BuiltRig b, StationId station, HeadRow gimbal, double area)
     : Check(station + ".lean", station, new(station), "Gimbal leans in the wind")
 {
     /// <summary>Drag coefficient of a camera in a frame (judgement, 1–1.3).</summary>
@@ -39,7 +39,7 @@ public sealed class HangingLean(RigBuilder b, StationId station, HeadRow gimbal,
 }
 
 /// <summary>Room for a gimbal to turn: half the camera's diagonal against what is there.</summary>
-public sealed class GimbalRoom(RigBuilder b, StationId station, double room)
+public sealed class GimbalRoom(BuiltRig b, StationId station, double room)
     : Check(station + ".room", station, new(station), "Gimbal hits something as it turns")
 {
     public override bool Fixed => true;

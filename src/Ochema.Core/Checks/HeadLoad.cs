@@ -6,7 +6,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>The camera's weight against the head's rated load, which is given for standing still.</summary>
-public sealed class HeadLoad(RigBuilder b, StationId station, HeadRow row)
+public sealed class HeadLoad(BuiltRig b, StationId station, HeadRow row)
     : Check(station + ".load", station, new(station), "Head carries more than its rating")
 {
     public override bool Fixed => true;

@@ -6,7 +6,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A gripping hold that is pulled off or prised off: k·(N + M/r) ≤ what it holds.</summary>
-public sealed class HoldPullOff(RigBuilder b, HoldSpot spot, SpringIndex spring, string title, string factor, double capacity, double lever, string source)
+public sealed class HoldPullOff(RigSetting b, HoldSpot spot, SpringIndex spring, string title, string factor, double capacity, double lever, string source)
     : Check(spot.Id + ".pull", spot.Station, spot.Id, title)
 {
     private readonly double required = b.Factors[factor];

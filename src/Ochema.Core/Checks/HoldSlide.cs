@@ -11,7 +11,7 @@ namespace Ochema.Core.Checks;
 /// <param name="pressing">What presses it on by itself, N; 0 for what stands by its weight only.</param>
 /// <param name="twistRadius">Radius at which friction acts against a twist, m.</param>
 /// <param name="drawn">Where what presses it draws it along its place, N: a strap round what tapers, towards its thin end. It counts where it adds.</param>
-public sealed class HoldSlide(RigBuilder b, HoldSpot spot, SpringIndex spring, string title, double pressing, double friction,
+public sealed class HoldSlide(RigSetting b, HoldSpot spot, SpringIndex spring, string title, double pressing, double friction,
     double twistRadius, string source, Vec3 drawn = default)
     : Check(spot.Id + ".slide", spot.Station, spot.Id, title)
 {

@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// A cup or a magnet that slides or twists: pull, slide and twist act together and the factors are on all of it, k·N + k_s·S/μ ≤ P + Q,
 /// with S its share of what its group has to take, twist over the friction's radius included (<see cref="SlideGroup"/>).
 /// </summary>
-public sealed class HoldSlides(RigBuilder b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp, SlideGroup group)
+public sealed class HoldSlides(RigSetting b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp, SlideGroup group)
     : Check(spot.Id + ".slide", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} slides or twists")
 {
     private readonly (double Pull, double Slide) factor = (b.Factors[grasp.PullFactor], b.Factors[grasp.SlideFactor]);

@@ -6,7 +6,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A cup or a magnet pulled straight off: k·N ≤ P.</summary>
-public sealed class HoldStraightOff(RigBuilder b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp)
+public sealed class HoldStraightOff(RigSetting b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp)
     : Check(spot.Id + ".pull", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} pulls straight off")
 {
     private readonly double factor = b.Factors[grasp.PullFactor];

@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// A cup that lifts at its lip or a magnet that peels at its edge: moments about the far edge, k·(M + N·r) ≤ (P + Q)·r. The factor is on
 /// the pull as well as on the moment; what presses it on (Q) helps as it is.
 /// </summary>
-public sealed class HoldTip(RigBuilder b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp, string how)
+public sealed class HoldTip(RigSetting b, HoldSpot spot, SpringIndex spring, HoldGrasp grasp, string how)
     : Check(spot.Id + ".tip", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} {how}")
 {
     private readonly double factor = b.Factors[grasp.PullFactor];

@@ -7,7 +7,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>The flange of a holder in a thin deck under what bends the stub.</summary>
 /// <param name="takes">N·m.</param>
-internal sealed class HolderTears(RigBuilder b, SpringIndex spring, Vec3 axis, double takes)
+internal sealed class HolderTears(RigSetting b, SpringIndex spring, Vec3 axis, double takes)
     : Check("holder.flange", StationId.Site, new("base-hold"), "Holder tears in the deck")
 {
     private readonly double factor = b.Factors[FactorTable.Plastic];

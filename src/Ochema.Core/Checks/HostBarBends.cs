@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// The tube, ring, branch or trunk that the rig is held on bends or breaks: all that its holds put on it, as if in one place, F·a + M over its section
 /// modulus. What it carries besides is not known.
 /// </summary>
-public sealed class HostBarBends(RigBuilder b, HoldSpot spot, Hosts.HostBar bar)
+public sealed class HostBarBends(BuiltRig b, HoldSpot spot, Hosts.HostBar bar)
     : Check("site.bar", StationId.Site, new("site"),
         $"The {bar.Noun} under it {(spot.Material.Family == MaterialFamily.Metal ? "bends" : "breaks")}")
 {

@@ -12,7 +12,7 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="under">Width of what presses on it, m.</param>
 /// <param name="name">Last part of its id: the head's end or the nut's.</param>
-internal sealed class JointPullThrough(RigBuilder b, ScrewJoint joint, StackLayer sheet, double under, string name)
+internal sealed class JointPullThrough(RigSetting b, ScrewJoint joint, StackLayer sheet, double under, string name)
     : Check($"{joint.Id}.{name}", joint.Station, new(joint.Id), $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
 {
     private readonly Material material = b.Stock.Material(sheet.Material);

@@ -6,7 +6,7 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Checks;
 
 /// <summary>A joint that slides or opens: k·S ≤ μ·(F − N).</summary>
-internal sealed class JointSlip(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".slip", joint.Station, new(joint.Id),
+internal sealed class JointSlip(RigSetting b, ScrewJoint joint) : Check(joint.Id + ".slip", joint.Station, new(joint.Id),
     $"{Words.Capital(joint.Title)} slips or opens")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

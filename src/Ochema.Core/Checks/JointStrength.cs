@@ -11,7 +11,7 @@ namespace Ochema.Core.Checks;
 /// has opened, against proof load and stripping, the smaller of the two (Shigley's Mechanical Engineering Design, ch. 8). Its preload is its
 /// tightening, not a use (<see cref="JointTightening"/>).
 /// </summary>
-internal sealed class JointStrength(RigBuilder b, ScrewJoint joint) : Check(joint.Id + ".strength", joint.Station, new(joint.Id),
+internal sealed class JointStrength(RigSetting b, ScrewJoint joint) : Check(joint.Id + ".strength", joint.Station, new(joint.Id),
     $"{Words.Capital(joint.Title)} tears its thread")
 {
     /// <summary>Share of the pull that the screw of a closed joint sees (judgement, 0.1–0.3).</summary>

@@ -6,7 +6,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A locked joint that turns: k·M ≤ holding torque.</summary>
-public sealed class JointTorque(RigBuilder b, StationId station, PartId id, string title, SpringIndex spring, double torque, string source)
+public sealed class JointTorque(RigSetting b, StationId station, PartId id, string title, SpringIndex spring, double torque, string source)
     : Check(id + ".torque", station, id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

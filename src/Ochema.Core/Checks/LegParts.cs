@@ -7,7 +7,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>A line of a bridle in a case, as it hangs then: its tension against its strength and knot, k·T ≤ B·e.</summary>
 /// <param name="line">Which of the three.</param>
-public sealed class LegParts(RigBuilder b, PartId part, string title, HeldByLines held, int line, Knot knot)
+public sealed class LegParts(RigSetting b, PartId part, string title, HeldByLines held, int line, Knot knot)
     : Check(part + ".parts", StationId.Base, part, title)
 {
     private readonly double factor = b.Factors[FactorTable.Rope];

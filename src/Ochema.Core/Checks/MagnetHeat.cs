@@ -6,7 +6,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>A magnet that gets hotter than it stands: warmth above 20 °C against what its limit leaves.</summary>
-public sealed class MagnetHeat(RigBuilder b, HoldSpot spot, MagnetRow row)
+public sealed class MagnetHeat(RigSetting b, HoldSpot spot, MagnetRow row)
     : Check(spot.Id + ".heat", spot.Station, spot.Id, $"{Words.Capital(spot.Label)} gets too hot")
 {
     private const double Room = 293.15;

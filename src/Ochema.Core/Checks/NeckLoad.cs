@@ -7,7 +7,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>Weight and lever of everything on a helmet about the neck, standing still.</summary>
-public sealed class NeckLoad(RigBuilder b) : Check("neck.moment", StationId.Site, new("neck"), "Pulls on the neck")
+public sealed class NeckLoad(BuiltRig b) : Check("neck.moment", StationId.Site, new("neck"), "Pulls on the neck")
 {
     /// <summary>Moment that tires a neck in minutes, N·m (judgement, 1–2.5).</summary>
     private const double Tiring = 1.5;

@@ -6,7 +6,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>How far the sheet gives way under a hold: more than this and cups leak, paint crazes, the panel may pop.</summary>
-public sealed class PanelFlex(RigBuilder b, HoldSpot spot, SpringIndex spring, double normal, double rocking, double radius)
+public sealed class PanelFlex(RigSetting b, HoldSpot spot, SpringIndex spring, double normal, double rocking, double radius)
     : Check(spot.Id + ".flex", spot.Station.IsBrace ? spot.Station : StationId.Site, spot.Id, $"Panel flexes under the {spot.Label}")
 {
     /// <summary>Allowed movement at the hold's edge, m (judgement, 2–4 mm).</summary>

@@ -15,7 +15,7 @@ namespace Ochema.Core.Checks;
 /// <param name="fork">From the pin to the bolt in the fork, m.</param>
 /// <param name="cheek">Thickness of one, m, and what it is of.</param>
 /// <param name="tongue">Thickness, m, and what it is of.</param>
-internal sealed class PinHolds(RigBuilder b, SpringIndex spring, double diameter, double fork, (double Thick, Material Of) cheek,
+internal sealed class PinHolds(RigSetting b, SpringIndex spring, double diameter, double fork, (double Thick, Material Of) cheek,
     (double Thick, Material Of) tongue) : Check("pin.shear", StationId.Base, new("pin"), "Pin gives, or its holes")
 {
     private readonly double factor = b.Factors[FactorTable.Metal];

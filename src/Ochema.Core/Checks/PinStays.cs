@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// <param name="keeps">What keeps it, N; 0 where nothing does.</param>
 /// <param name="kept">What that is, in words.</param>
 /// <param name="source">Where that is from.</param>
-internal sealed class PinStays(RigBuilder b, double mass, double keeps, string kept, string source)
+internal sealed class PinStays(RigSetting b, double mass, double keeps, string kept, string source)
     : Check("pin.stays", StationId.Base, new("pin"), "Pin walks out")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

@@ -12,7 +12,7 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="drawn">Force that closes the pivot, N.</param>
 /// <param name="width">Of the faces, m.</param>
-public sealed class PivotBolt(RigBuilder b, StationId station, PartId id, string title, SpringIndex spring, Vec3 axis, Fastener thread,
+public sealed class PivotBolt(RigSetting b, StationId station, PartId id, string title, SpringIndex spring, Vec3 axis, Fastener thread,
     double drawn, double width)
     : Check(id + ".bolt", station, id, title)
 {

@@ -10,7 +10,7 @@ namespace Ochema.Core.Checks;
 /// The plug in a tube's end is drawn out or turns: a pin through each wall, glue all round, or glue and a key in a slot; pressed in only it
 /// carries nothing, for nobody knows when it comes out.
 /// </summary>
-internal sealed class PlugHolds(RigBuilder b, ScrewJoint joint, TubePlug plug)
+internal sealed class PlugHolds(RigSetting b, ScrewJoint joint, TubePlug plug)
     : Check(joint.Id + ".plug", joint.Station, new(joint.Id), "End plug comes out of its tube")
 {
     /// <summary>Glue that a plug is set in.</summary>

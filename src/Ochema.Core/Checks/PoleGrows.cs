@@ -13,7 +13,7 @@ namespace Ochema.Core.Checks;
 /// <param name="upright">Cosine of its lean.</param>
 /// <param name="head">Mass on its tip, kg.</param>
 /// <param name="held">Where hands hold it, m over a foot that turns; null where its foot is held.</param>
-public sealed class PoleGrows(RigBuilder b, StationId station, PartId id, IReadOnlyList<BeamPiece> pieces, double upright, double head,
+public sealed class PoleGrows(RigSetting b, StationId station, PartId id, IReadOnlyList<BeamPiece> pieces, double upright, double head,
     double? held = null)
     : Check(id + ".grows", station, id, "Pole bows under its own weight")
 {

@@ -11,7 +11,7 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="corners">Where it touches, about the line of the strap, in order, m.</param>
 /// <param name="pressing">What the strap presses it on with, N.</param>
-public sealed class PressedTip(RigBuilder b, HoldSpot spot, SpringIndex spring, string title, IReadOnlyList<Vec3> corners, double pressing, string source)
+public sealed class PressedTip(RigSetting b, HoldSpot spot, SpringIndex spring, string title, IReadOnlyList<Vec3> corners, double pressing, string source)
     : Check(spot.Id + ".pressed", spot.Station, spot.Id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

@@ -15,7 +15,7 @@ namespace Ochema.Core.Checks;
 /// <param name="section">Of the sleeve's pipe.</param>
 /// <param name="hung">Mass with the water it carries, kg, and its distance from the pole, m.</param>
 public sealed class RetractStops(
-    RigBuilder b, double speed, double gives, double slides, Section section, Material plastic, Func<(double Mass, double Beside)> hung)
+    RigSetting b, double speed, double gives, double slides, Section section, Material plastic, (double Mass, double Beside) hung)
     : Check("base.retract", StationId.Base, new("base-hold"), "Torn loose as the pole stops")
 {
     private readonly double friction = b.Factors[FactorTable.Friction];
@@ -25,7 +25,7 @@ public sealed class RetractStops(
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var (mass, beside) = hung();
+        var (mass, beside) = hung;
         var jerk = MotionProfile.Gravity + speed * speed / (2 * gives);
         var (force, stress) = (mass * jerk, mass * jerk * beside / section.ModulusY);
         var (slip, bend) = (friction * force / slides, strength * stress / plastic.YieldStrength);

@@ -5,7 +5,7 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Checks;
 
 /// <summary>A strut's rod that slips through the clamp at its end: k·N ≤ what the clamp holds along the rod.</summary>
-public sealed class RodSlip(RigBuilder b, StationId station, PartId id, BeamPiece piece, double holds)
+public sealed class RodSlip(RigSetting b, StationId station, PartId id, BeamPiece piece, double holds)
     : Check(id + ".slips", station, id, "Rod slips through its clamp")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

@@ -7,7 +7,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>What both ropes together pull an anchor with, against what it holds: k·R ≤ H.</summary>
 /// <param name="holds">N.</param>
-public sealed class RopeAnchor(RigBuilder b, IReadOnlyList<HungRope> ropes, double holds)
+public sealed class RopeAnchor(RigSetting b, IReadOnlyList<HungRope> ropes, double holds)
     : Check("base.ends", StationId.Base, new("anchors"), "An anchor gives")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];

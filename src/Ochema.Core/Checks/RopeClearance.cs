@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// <param name="clear">Room that stays below, m.</param>
 /// <param name="hangs">Lowest part below the rope while the carriage hangs level, m.</param>
 /// <param name="swings">Farthest part from this rope: as deep as it comes when the carriage swings under this rope alone, m.</param>
-public sealed class RopeClearance(HungRope rope, string title, double anchors, double clear, Func<double> hangs, Func<double> swings)
+public sealed class RopeClearance(HungRope rope, string title, double anchors, double clear, double hangs, double swings)
     : Check(rope.Id + ".clear", StationId.Base, rope.Id, title)
 {
     public override double Use(CaseForces f, Worksheet? sheet = null)
@@ -17,7 +17,7 @@ public sealed class RopeClearance(HungRope rope, string title, double anchors, d
         if (rope.In(f) is not { } hung || rope.Span is not { } span)
             return MostUse;
         var alone = f.IsGone(rope.Other ?? "");
-        var (sag, below) = (anchors - hung.At.Z, alone ? swings() : hangs());
+        var (sag, below) = (anchors - hung.At.Z, alone ? swings : hangs);
         sheet?.Formula("({s} + {h}) ÷ ({a} − {c})", "rope hung in this case", "Tall grass, a helper's head, a dog.")
             .Term("s", "rope sags", sag, Dimension.Length, "rope hung in this case")
             .Term("h", alone ? "reaches below it as it swings" : "hangs below it", below, Dimension.Length, "this rig's pieces")

@@ -5,7 +5,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>A carriage that hangs nose down or up: weight out of the middle against what brings it back.</summary>
 /// <param name="state">Moment about the rope at rest, N·m, and what brings it back, N·m/rad.</param>
-public sealed class RopeLevel(Func<(double Moment, double Stiffness)> state) : Check("base.level", StationId.Base, new("carriage"),
+public sealed class RopeLevel((double Moment, double Stiffness) state) : Check("base.level", StationId.Base, new("carriage"),
     "Carriage hangs out of level")
 {
     /// <summary>Lean that the head's own tilt takes up without a thought, rad (judgement, 2–5°).</summary>
@@ -17,7 +17,7 @@ public sealed class RopeLevel(Func<(double Moment, double Stiffness)> state) : C
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var (moment, stiffness) = state();
+        var (moment, stiffness) = state;
         var lean = Math.Abs(moment) / stiffness;
         sheet?.Formula("{M} ÷ {k} ÷ {a}", "balance about the rope: pulleys and what hangs below", "A battery or card changed; a lens that turns out.")
             .Term("M", "weight out of the middle", Math.Abs(moment), Dimension.Torque, "parts as listed")

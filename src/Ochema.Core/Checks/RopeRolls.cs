@@ -8,7 +8,7 @@ namespace Ochema.Core.Checks;
 /// A carriage that rolls by itself: from its start down to the lowest place of its path, less what its pulleys rub, against the speed that is asked for.
 /// </summary>
 /// <param name="path">From where it is let go to the lowest place, m: how deep, and how far along.</param>
-public sealed class RopeRolls(Func<(double Fall, double Way)> path) : Check("base.rolls", StationId.Base, new("carriage"), "Rolls faster than asked")
+public sealed class RopeRolls((double Fall, double Way) path) : Check("base.rolls", StationId.Base, new("carriage"), "Rolls faster than asked")
 {
     /// <summary>What pulleys with ball bearings rub (common practice, no source: 0.01–0.05).</summary>
     private const double Rubs = 0.02;
@@ -22,7 +22,7 @@ public sealed class RopeRolls(Func<(double Fall, double Way)> path) : Check("bas
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var (fall, way) = path();
+        var (fall, way) = path;
         var free = Speed(fall, way);
         sheet?.Formula("√(2 × g × ({h} − {μ} × {l})) ÷ {V}", "energy from its start to the lowest place of the rope",
             "A push at the start; wind from behind.")

@@ -13,7 +13,7 @@ namespace Ochema.Core.Checks;
 /// </summary>
 /// <param name="travel">The stop gives, m.</param>
 /// <param name="moving">Mass that runs, kg.</param>
-public sealed class RopeStop(RigBuilder b, StrapRow cord, double travel, Func<double> moving)
+public sealed class RopeStop(RigSetting b, StrapRow cord, double travel, double moving)
     : Check("base.stop", StationId.Base, new("end-stop"), "The end stop jerks it too hard")
 {
     private readonly double factor = b.Factors[FactorTable.TetherCatch];
@@ -22,7 +22,7 @@ public sealed class RopeStop(RigBuilder b, StrapRow cord, double travel, Func<do
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        var (m, v) = (moving(), f.Speed);
+        var (m, v) = (moving, f.Speed);
         var (jerk, peak) = (v * v / travel, m * v * v / travel);
         var most = RopeWay.Stopping * MotionProfile.Gravity;
         var strong = cord.BreakingStrength * knot.Keeps;

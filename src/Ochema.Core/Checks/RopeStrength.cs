@@ -8,7 +8,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>A rope's tension, as it hangs in the case, against its strength less what its knots or its pulleys take: k·T ≤ B·min(e, p).</summary>
 /// <param name="pulley">Diameter of the pulleys that run on it, m.</param>
-public sealed class RopeStrength(RigBuilder b, HungRope rope, string title, Knot end, double pulley)
+public sealed class RopeStrength(RigSetting b, HungRope rope, string title, Knot end, double pulley)
     : Check(rope.Id + ".parts", StationId.Base, rope.Id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Rope];

@@ -7,7 +7,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>Axial force, bending, shear and torsion of a piece against yield (von Mises).</summary>
 /// <param name="net">What is left of its section where it is drilled and bent most; null where it is whole there.</param>
-public class SectionStrength(RigBuilder b, StationId station, PartId id, string title, BeamPiece piece, Section? net = null)
+public class SectionStrength(RigSetting b, StationId station, PartId id, string title, BeamPiece piece, Section? net = null)
     : Check(id + ".strength", station, id, title)
 {
     private readonly string factorName = FactorTable.For(piece.Material.Family);

@@ -10,7 +10,7 @@ namespace Ochema.Core.Checks;
 /// The shoe on top of a camera under what is pushed into it: its weight, jolts and the wind bend the foot between its two rails. ISO 518 gives a shoe's
 /// sizes, no load: what it takes is judgement.
 /// </summary>
-public sealed class ShoeGives(RigBuilder b, StationId station, InShoe on)
+public sealed class ShoeGives(BuiltRig b, StationId station, InShoe on)
     : Check(station + ".shoe", station, new(station), "Shoe gives under what is in it")
 {
     private readonly double factor = b.Factors[FactorTable.Plastic];

@@ -7,7 +7,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>Something that stands by its weight and tips over an edge of its footprint: k·overturning ≤ weight × distance to the edge.</summary>
-public sealed class StandsUp(RigBuilder b, HoldSpot spot, SpringIndex spring, IReadOnlyList<Vec3> corners)
+public sealed class StandsUp(RigSetting b, HoldSpot spot, SpringIndex spring, IReadOnlyList<Vec3> corners)
     : Check(spot.Id + ".tip", spot.Station, spot.Id, "It tips over or lifts off")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

@@ -9,7 +9,7 @@ namespace Ochema.Core.Checks;
 /// <summary>A strap drawn round something: its pull when tightened, and what tears at what it holds on, on its two ends: k·(T + N/(2·cos γ)) ≤ B.</summary>
 /// <param name="pull">It is tightened to, N; before it creeps.</param>
 /// <param name="steepness">cos γ: share of its pull that presses.</param>
-public sealed class StrapHoop(RigBuilder b, HoldSpot spot, SpringIndex spring, StrapRow row, double pull, double steepness)
+public sealed class StrapHoop(RigSetting b, HoldSpot spot, SpringIndex spring, StrapRow row, double pull, double steepness)
     : Check(spot.Id + ".strap", spot.Station, spot.Id, "Strap overloaded")
 {
     private readonly double factor = b.Factors[FactorTable.Rope];

@@ -7,7 +7,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>A strap's tension against its strength, less what its end and an edge take: k·T ≤ B·e·s.</summary>
-public sealed class StrapTension(RigBuilder b, PartId id, StationId station, LineIndex line, StrapRow row, Knot end, StrapEdge edge)
+public sealed class StrapTension(RigSetting b, PartId id, StationId station, LineIndex line, StrapRow row, Knot end, StrapEdge edge)
     : Check(id + ".tension", station, id, "Strap overloaded")
 {
     private readonly double factor = b.Factors[FactorTable.Rope];

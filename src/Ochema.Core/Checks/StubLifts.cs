@@ -8,7 +8,7 @@ namespace Ochema.Core.Checks;
 /// <summary>A stub that is lifted out of its holder: what pulls along it, against what keeps it.</summary>
 /// <param name="axis">Out of the holder.</param>
 /// <param name="keeps">N.</param>
-internal sealed class StubLifts(RigBuilder b, SpringIndex spring, Vec3 axis, double keeps, string source)
+internal sealed class StubLifts(RigSetting b, SpringIndex spring, Vec3 axis, double keeps, string source)
     : Check("base-hold.lifts", StationId.Base, new("base-hold"), "Stub lifts out of its holder")
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

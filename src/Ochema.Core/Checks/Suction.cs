@@ -17,7 +17,7 @@ public sealed class Suction
         [SurfaceState.Textured] = (0.1, 0.5),
     };
 
-    public Suction(RigBuilder b, SuctionCupRow row, SurfaceState surface, double? gauge, double since, double? halfLife)
+    public Suction(RigSetting b, SuctionCupRow row, SurfaceState surface, double? gauge, double since, double? halfLife)
     {
         (Row, Surface) = (row, surface);
         Ambient = Atmosphere.Pressure(b.Rig.Run.Altitude);

@@ -5,7 +5,7 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Checks;
 
 /// <summary>Whether the air of the day's altitude can give the vacuum that is counted on.</summary>
-public sealed class SuctionAltitude(RigBuilder b, HoldSpot spot, Suction suction)
+public sealed class SuctionAltitude(RigSetting b, HoldSpot spot, Suction suction)
     : Check(spot.Id + ".altitude", spot.Station, spot.Id, $"{Words.Capital(spot.Label)}: air too thin for its vacuum")
 {
     /// <summary>No hand pump leaves less than a twentieth of the air behind (judgement).</summary>

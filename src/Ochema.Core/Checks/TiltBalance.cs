@@ -12,7 +12,7 @@ namespace Ochema.Core.Checks;
 /// <param name="off">Pivots above its centre, m.</param>
 /// <param name="swing">Each way from level, rad.</param>
 /// <param name="torque">That the pivots or the servo hold, N·m.</param>
-public sealed class TiltBalance(RigBuilder b, StationId station, double mass, double ahead, double off, double swing, double torque)
+public sealed class TiltBalance(RigSetting b, StationId station, double mass, double ahead, double off, double swing, double torque)
     : Check(station + ".balance", station, new(station + "-tilt"), "Camera out of balance tilts the frame")
 {
     private const double G = Loads.MotionProfile.Gravity;

@@ -14,7 +14,7 @@ namespace Ochema.Core.Checks;
 /// <param name="about">What it turns about.</param>
 /// <param name="beyond">What the formula does not cover.</param>
 /// <param name="name">Last part of its id.</param>
-public sealed class TurnsByFriction(RigBuilder b, StationId station, PartId id, string title, SpringIndex spring, Vec3 axis, double torque, string source,
+public sealed class TurnsByFriction(RigSetting b, StationId station, PartId id, string title, SpringIndex spring, Vec3 axis, double torque, string source,
     string about = "the bolt", string beyond = "Wet washers, and a lock nut that has been undone a few times.", string name = "turn")
     : Check($"{id}.{name}", station, id, title)
 {

@@ -13,11 +13,13 @@ public static class RigAssembly
     /// <summary>The rig as frame, checks, parts and drawing.</summary>
     /// <param name="rig">As read.</param>
     /// <param name="stock">The shelf.</param>
-    /// <param name="holdsGone">True for the rig of which all holds have let go and whose feet stand in friction only.</param>
     /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
-    public static RigBuilder Build(RigDocument rig, Catalogue stock, bool holdsGone = false)
+    public static BuiltRig Build(RigDocument rig, Catalogue stock) => Collect(rig, stock).Build();
+
+    /// <summary>All that it is made of, not built yet.</summary>
+    internal static RigBuilder Collect(RigDocument rig, Catalogue stock)
     {
-        var b = new RigBuilder(rig, stock, holdsGone);
+        var b = new RigBuilder(rig, stock);
         Mount At(RigPoint point, Mount m)
         {
             b.Offer(point, m.Node);
@@ -38,24 +40,22 @@ public static class RigAssembly
             brace.Build(b);
         foreach (var strap in rig.Straps)
             StrapLine.Build(b, strap);
-        if (!holdsGone && b.Host.StandingAt(rig.Site) is { } carrier)
-            b.Checks.Add(new CarrierTips(b, carrier));
+        if (b.Host.StandingAt(rig.Site) is { } carrier)
+            b.WhileHeld(() => b.Checks.Add(StationId.Site, new("site"), built => new CarrierTips(built, carrier)));
         TetherLine.Build(b);
-        b.SayLater();
-        if (holdsGone)
-            b.Checks.Add(new FrictionFeet(b, b.FrictionFeet));
+        b.AfterAll();
         b.Findings.AddRange(rig.Joints.Keys.Where(id => b.Joints.TrueForAll(j => j.Id != id)).Order(StringComparer.Ordinal)
             .Select(id => new ReportFinding("rig", $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
         b.Findings.AddRange(Survey.Findings(rig, b.Host, b.Stock));
-        b.Findings.AddRange(StrapPull.Findings(b));
+        b.Findings.Add(StrapPull.Findings);
         Supplies.AddTo(b);
-        b.Findings.AddRange(Flung.Findings(b));
-        if (Counterweight.Of(b) is { } against)
+        b.Findings.Add(Flung.Findings);
+        if (Counterweight.Of(b, b.MassOf(_ => true)) is { } against)
             b.Beside(Piece.Own(new(StationId.Site, "counterweight"), "Counterweight", against.Mass));
-        b.Findings.AddRange(InWash.Findings(b));
-        b.Findings.AddRange(Weather.Findings(b));
-        b.Findings.AddRange(Clearance.Findings(b, b.Host));
-        if (Clearance.Asks(b, b.Host) is { } asks)
+        b.Findings.Add(InWash.Findings);
+        b.Findings.Add(Weather.Findings);
+        b.Findings.Add(Clearance.Findings);
+        if (Clearance.Asks(b, b.Figure) is { } asks)
             b.Unmeasured.Add(asks);
         return b;
     }

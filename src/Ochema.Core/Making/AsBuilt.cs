@@ -32,7 +32,7 @@ public static class AsBuilt
     private const double Same = 1e-9;
 
     /// <summary>What may be entered at a step.</summary>
-    internal static IReadOnlyList<Reading> At(RigBuilder b, StationStep step, IReadOnlyList<HoleRow> holes) =>
+    internal static IReadOnlyList<Reading> At(BuiltRig b, StationStep step, IReadOnlyList<HoleRow> holes) =>
     [
         .. AskedAt(b, step, holes).DistinctBy(a => a.Path).Select(a =>
         {
@@ -85,7 +85,7 @@ public static class AsBuilt
     }
 
     /// <summary>The value at a place, SI: a number of the document, or how long a strut's rod is; null where there is none.</summary>
-    private static double? ValueAt(RigBuilder b, string place) =>
+    private static double? ValueAt(BuiltRig b, string place) =>
         RodLength.Of(b.Rig, place) is { } strut ? RodLength.All(b).FirstOrDefault(r => r.Id == strut)?.Length : DocumentPath.ValueAt(b.Rig, place);
 
     /// <summary>The document with another value there.</summary>
@@ -136,7 +136,7 @@ public static class AsBuilt
     /// <summary>Less than this of a use is not worth a word.</summary>
     private const double Moved = 0.0005;
 
-    private static IEnumerable<Asked> AskedAt(RigBuilder b, StationStep step, IReadOnlyList<HoleRow> holes)
+    private static IEnumerable<Asked> AskedAt(BuiltRig b, StationStep step, IReadOnlyList<HoleRow> holes)
     {
         var own = DocumentPath.Of(b.Rig, step.Station);
         if (own is { } place)

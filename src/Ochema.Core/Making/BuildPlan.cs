@@ -19,7 +19,7 @@ internal static class BuildPlan
     internal sealed record Placed(string Id, string Earlier, StationStep Of, List<int> After);
 
     /// <summary>All steps, in an order that none of them breaks.</summary>
-    public static IReadOnlyList<Placed> Of(RigBuilder b, IReadOnlyList<HoleRow> holes)
+    public static IReadOnlyList<Placed> Of(BuiltRig b, IReadOnlyList<HoleRow> holes)
     {
         var own = OfKinds(b).ToList();
         // What a kind says of one of its pieces, in place of the house.
@@ -64,7 +64,7 @@ internal static class BuildPlan
                 all.Add(plugged);
         }
         all.AddRange(holes.Where(h => h.Joint.Length == 0 && h.Sort == HoleSort.Clearance).Select(DrillingSteps.DrilledApart));
-        all.AddRange(own.Where(s => s.Step.Work is Work.Drill && !b.Joints.Exists(j => j.Id == s.Step.Joint)));
+        all.AddRange(own.Where(s => s.Step.Work is Work.Drill && !b.Joints.Any(j => j.Id == s.Step.Joint)));
         all.AddRange(Sorted(own, Work.Tap, Work.Pad));
         if (all.Exists(s => s.Step.Work is >= Work.Cut and <= Work.Pad))
             all.Add(new("rig", JoiningSteps.DryFit));
@@ -76,7 +76,7 @@ internal static class BuildPlan
                 all.Add(trim);
         all.AddRange(b.Joints.Select(PluggingSteps.Plugged).OfType<StationStep>().Where(s => s.Step.Work == Work.Glue));
         // A screw that glue covers goes in with it.
-        all.AddRange(Sorted(own, Work.Glue).Select(s => b.Joints.Exists(j => j.Id == s.Step.Joint) ? s with { Joints = [s.Step.Joint] } : s));
+        all.AddRange(Sorted(own, Work.Glue).Select(s => b.Joints.Any(j => j.Id == s.Step.Joint) ? s with { Joints = [s.Step.Joint] } : s));
         all.AddRange(Chain(b, own, Fits));
         var placed = Linked(b, all);
         return b.Rig.Bench?.Lines?.Values.Any(l => l.Is is PartIs.Donor or PartIs.MadeForMe) == true
@@ -84,7 +84,7 @@ internal static class BuildPlan
     }
 
     /// <summary>The steps by how parts are come by: donors are stripped first, and nobody cuts, bends or drills what is made for them.</summary>
-    private static List<StationStep> AsComeBy(RigBuilder b, List<StationStep> all, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes)
+    private static List<StationStep> AsComeBy(BuiltRig b, List<StationStep> all, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes)
     {
         bool Is(int part, PartIs how) => part >= 0 && lines.Any(l => l.Is == how && l.Pieces.Contains(b.Parts[part].Id));
         var finished = Enumerable.Range(0, b.Parts.Count).Where(i => Is(i, PartIs.MadeForMe)).ToList();
@@ -105,7 +105,7 @@ internal static class BuildPlan
     }
 
     /// <summary>What goes on each other, from the host upwards, then what helps and what is set.</summary>
-    private static IEnumerable<StationStep> Chain(RigBuilder b, List<StationStep> own, Func<ScrewJoint, bool> fits)
+    private static IEnumerable<StationStep> Chain(BuiltRig b, List<StationStep> own, Func<ScrewJoint, bool> fits)
     {
         // What a later part covers, or nobody gets at any more, goes in first.
         foreach (var joint in b.Joints.Where(j => j.First && !j.Included && !fits(j)))
@@ -137,9 +137,9 @@ internal static class BuildPlan
         // Its screw and washers go on with it.
         foreach (var part in b.Parts.Where(p => IsCamera(p.Station) && p.Sort == PieceSort.Own).DistinctBy(p => p.Station))
         {
-            var (screws, camera) = (b.Joints.FindAll(j => j.Station == part.Station), b.CameraOf(part.Station));
+            var (screws, camera) = (b.Joints.Where(j => j.Station == part.Station).ToList(), b.CameraOf(part.Station));
             yield return CameraSteps.Camera(part.Station, part.Name, screws.FirstOrDefault(), camera.Body,
-                b.Tethers.Exists(t => t.Choice.From == RigPath.Of(part.Station).CameraPoint)) with
+                b.Tethers.Any(t => t.Choice.From == RigPath.Of(part.Station).CameraPoint)) with
             { Joints = [.. screws.Select(j => j.Id)] };
             if (camera.InShoe is { } shoe)
                 yield return CameraSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera : b.Rig.Camera);
@@ -150,14 +150,14 @@ internal static class BuildPlan
             yield return step;
         yield return new("rig", CameraSteps.Level);
         yield return new("rig", LastSteps.Check(b));
-        if (Supplies.IsPainted(b))
+        if (Supplies.IsPainted(b.Parts))
             yield return new("rig", LastSteps.Paint);
     }
 
     /// <summary>What the rig's kinds say of themselves.</summary>
-    private static IEnumerable<StationStep> OfKinds(RigBuilder b)
+    private static IEnumerable<StationStep> OfKinds(BuiltRig b)
     {
-        IEnumerable<StationStep> Of(string station, StationKind kind) => kind.Steps(b).Select(s => new StationStep(station, s));
+        IEnumerable<StationStep> Of(string station, StationKind kind) => kind.Steps(b, RigPath.Of(station)).Select(s => new StationStep(station, s));
         var rig = b.Rig;
         return
         [
@@ -189,7 +189,7 @@ internal static class BuildPlan
     /// What a step is called: its work, the row, the kind that stands there and what it works on, so that what was done on one plate is
     /// not taken for another's.
     /// </summary>
-    private static string NameOf(RigBuilder b, StationStep s)
+    private static string NameOf(BuiltRig b, StationStep s)
     {
         var kind = DocumentPath.Of(b.Rig, s.Station)?.Kind is { } of ? Kind.InfoOf(of.GetType()).Id : "";
         var what = s.Part >= 0 ? b.Parts[s.Part].Id.Name : s.Tether?.Id ?? (s.Step.Piece.Length > 0 ? s.Step.Piece : s.Step.Joint);
@@ -198,7 +198,7 @@ internal static class BuildPlan
     }
 
     /// <summary>Gives each its id and what must be done before it.</summary>
-    private static List<Placed> Linked(RigBuilder b, List<StationStep> all)
+    private static List<Placed> Linked(BuiltRig b, List<StationStep> all)
     {
         var (counts, before) = (new Dictionary<string, int>(), new Dictionary<string, int>());
         var placed = new List<Placed>();
@@ -259,7 +259,7 @@ internal static class BuildPlan
     };
 
     /// <summary>The list, each line with the step that it goes in at.</summary>
-    public static IReadOnlyList<PartLine> Lines(RigBuilder b, IReadOnlyList<Placed> steps) => Purse.Of(b.Rig.Bench, b.Stock,
+    public static IReadOnlyList<PartLine> Lines(BuiltRig b, IReadOnlyList<Placed> steps) => Purse.Of(b.Rig.Bench, b.Stock,
     [
         // Four magnets are one line: the same thing, put in at the same step.
         .. b.Parts.Select((p, i) => (Part: p, Step: GoesInAt(b, p, i, steps))).Where(x => x.Part.Sort != PieceSort.Caught)
@@ -272,7 +272,7 @@ internal static class BuildPlan
             }),
     ]);
 
-    private static string GoesInAt(RigBuilder b, RigPart part, int index, IReadOnlyList<Placed> steps)
+    private static string GoesInAt(BuiltRig b, RigPart part, int index, IReadOnlyList<Placed> steps)
     {
         Placed? First(Func<StationStep, bool> is_) => steps.FirstOrDefault(s => is_(s.Of));
         var joined = b.Joins.FirstOrDefault(j => j.Station == part.Station)?.Joint;
@@ -292,7 +292,7 @@ internal static class BuildPlan
 
     /// <summary>The steps with their times and all that belongs to them.</summary>
     public static IReadOnlyList<PlanStep> Timed(
-        IReadOnlyList<Placed> steps, IReadOnlyList<PartLine> lines, RigBuilder b, IReadOnlyList<CutGroup> cuts, IReadOnlyList<HoleRow> holes,
+        IReadOnlyList<Placed> steps, IReadOnlyList<PartLine> lines, BuiltRig b, IReadOnlyList<CutGroup> cuts, IReadOnlyList<HoleRow> holes,
         DateTime? now, WorkingHours hours)
     {
         var asked = steps.ToDictionary(s => s.Id, s => AsBuilt.At(b, s.Of, holes));

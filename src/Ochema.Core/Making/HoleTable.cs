@@ -7,7 +7,7 @@ namespace Ochema.Core.Making;
 public static class HoleTable
 {
     /// <summary>By joint, in the order of the load path.</summary>
-    public static IReadOnlyList<HoleRow> Of(RigBuilder b) =>
+    public static IReadOnlyList<HoleRow> Of(BuiltRig b) =>
     [
         .. b.Joints.SelectMany(Of),
         .. from p in b.Parts

@@ -13,7 +13,7 @@ internal static class MadeMeasures
     /// <summary>The measures of a step, each once, as drawn now.</summary>
     /// <param name="built">What may be entered at it.</param>
     /// <param name="made">What the document says of its having been done.</param>
-    public static IReadOnlyList<MadeMeasure> Of(RigBuilder b, StationStep step, IReadOnlyList<HoleRow> holes, IReadOnlyList<Reading> built, Made? made)
+    public static IReadOnlyList<MadeMeasure> Of(BuiltRig b, StationStep step, IReadOnlyList<HoleRow> holes, IReadOnlyList<Reading> built, Made? made)
     {
         var all = new List<(string Id, string Label, Dimension Dimension, double Drawn)>();
         foreach (var r in built)

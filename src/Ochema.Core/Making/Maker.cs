@@ -72,7 +72,7 @@ public static class Maker
     }
 
     /// <summary>Plugs of tubes' ends, with the hole that is tapped in them.</summary>
-    private static IEnumerable<PlugPiece> PlugPieces(RigBuilder b, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes)
+    private static IEnumerable<PlugPiece> PlugPieces(BuiltRig b, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes)
     {
         foreach (var joint in b.Joints)
             if (joint.Plug is { } plug && lines.FirstOrDefault(l => l.Joint == joint.Id && l.Row == PlugRow) is { } line)

@@ -103,7 +103,7 @@ public static class Templates
     /// <summary>One for each flat piece, and for each bar that is bent or drilled, in the order of the list.</summary>
     /// <param name="lines">The list.</param>
     /// <param name="drilled">All that is drilled.</param>
-    public static IReadOnlyList<Template> Of(RigBuilder b, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> drilled) =>
+    public static IReadOnlyList<Template> Of(BuiltRig b, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> drilled) =>
     [
         .. from l in lines
            where l.Sort is PieceSort.Sheet or PieceSort.Cut
@@ -145,7 +145,7 @@ public static class Templates
     }
 
     /// <summary>The hole, or the holes on a circle about its place, with the sizes of the joint that passes there.</summary>
-    private static IEnumerable<TemplateHole> Drilled(RigBuilder b, IReadOnlyList<HoleRow> rows, SheetPiece sheet, SheetHole hole)
+    private static IEnumerable<TemplateHole> Drilled(BuiltRig b, IReadOnlyList<HoleRow> rows, SheetPiece sheet, SheetHole hole)
     {
         if (hole.Own is { } passes)
         {

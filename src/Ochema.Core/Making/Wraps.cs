@@ -21,7 +21,7 @@ public static class Wraps
 
     /// <summary>One for each tube's end whose plug is pinned, and one for each mitre.</summary>
     /// <param name="lines">The list.</param>
-    public static IReadOnlyList<Template> Of(RigBuilder b, IReadOnlyList<PartLine> lines) =>
+    public static IReadOnlyList<Template> Of(BuiltRig b, IReadOnlyList<PartLine> lines) =>
     [
         .. b.Joints.Where(j => j.Plug is { Kept: PlugKept.Pinned }).Select(j =>
         {

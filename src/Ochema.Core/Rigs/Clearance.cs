@@ -14,8 +14,9 @@ public static class Clearance
     /// <summary>How far a joint that creeps may let the camera swing before somebody notices, m (judgement).</summary>
     private const double Swing = 0.05;
 
-    internal static IEnumerable<ReportFinding> Findings(RigBuilder b, Host host)
+    internal static IEnumerable<ReportFinding> Findings(BuiltRig b)
     {
+        var host = b.Host;
         foreach (var zone in host.KeptClear(b.Rig.Survey, b.Rig.Site))
         {
             var (hit, margin) = Nearest(b, zone);
@@ -30,19 +31,19 @@ public static class Clearance
         if (host.Motion.Wet && b.Rig.Run.Consequence is Consequence.OwnGround or Consequence.PublicWay or Consequence.InsideHost)
             yield return new ReportFinding(StationId.Site, "What falls from it falls into the water: deep water, unless you can stand in it "
                 + "everywhere it goes.");
-        if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b, host) is { } part)
+        if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b.Figure, host) is { } part)
             yield return new ReportFinding(part.Station, $"The {What(b.Rig, part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, "
                 + $"which the rules of the day refuse.", Blocks: true);
     }
 
     /// <summary>Whether what stands out beyond a vehicle may, where others are about and nobody has said; null where there is nothing to ask.</summary>
-    internal static string? Asks(RigBuilder b, Host host) =>
-        b.Rig.Survey.BeyondOutline == Answer.NotAsked && host.Motion is { Still: false, Wet: false } && host.Published.Wheels.Count > 0
-            && b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople && Beyond(b, host, Ends, Sides) is { } part
+    internal static string? Asks(RigSetting b, IEnumerable<FigureShape> figure) =>
+        b.Host is var host && b.Rig.Survey.BeyondOutline == Answer.NotAsked && host.Motion is { Still: false, Wet: false } && host.Published.Wheels.Count > 0
+            && b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople && Beyond(figure, host, Ends, Sides) is { } part
             ? $"May the {What(b.Rig, part)} stand out beyond the {host.Name.ToLowerInvariant()} there? The rules of the road or the event say." : null;
 
     /// <summary>The shape that comes nearest to a zone, and by how much, m (0 inside); null when none is within its swing.</summary>
-    private static (FigureShape? Shape, double Margin) Nearest(RigBuilder b, KeepClear zone)
+    private static (FigureShape? Shape, double Margin) Nearest(BuiltRig b, KeepClear zone)
     {
         FigureShape? nearest = null;
         var least = double.MaxValue;
@@ -63,10 +64,10 @@ public static class Clearance
     private const double Ends = 0.3;
     private const double Sides = 0.05;
 
-    private static FigureShape? Beyond(RigBuilder b, Host host, double ends = 0, double sides = 0)
+    private static FigureShape? Beyond(IEnumerable<FigureShape> figure, Host host, double ends = 0, double sides = 0)
     {
         var (front, rear, side) = (host.Outline.Front + ends, host.Outline.Rear + ends, host.Outline.Side + sides);
-        return b.Figure.FirstOrDefault(s => s.Type is not ("strap" or "tether" or "post" or "strip") && Along(s).Any(p =>
+        return figure.FirstOrDefault(s => s.Type is not ("strap" or "tether" or "post" or "strip") && Along(s).Any(p =>
             p.X + Radius(s) > front || p.X - Radius(s) < -rear || Math.Abs(p.Y) + Radius(s) > side));
     }
 

@@ -22,11 +22,12 @@ internal sealed record Counterweight(double Needed, double Mass, double At)
     public bool Balances => Math.Abs(Off) <= Near;
 
     /// <summary>That of a rig; null where nothing turns or it hangs.</summary>
-    public static Counterweight? Of(RigBuilder b)
+    /// <param name="all">Mass of all of it, kg, and its middle, m.</param>
+    public static Counterweight? Of(RigSetting b, (double Mass, Structure.Vec3 Centre) all)
     {
         if (b.Host.Motion.Turning is not { Swings: false } spin)
             return null;
-        var (mass, centre) = b.MassOf(_ => true);
+        var (mass, centre) = all;
         var needed = mass * spin.Outward(centre).Length;
         var at = b.Rig.Run.CounterweightAt ?? spin.Radius;
         return new(needed, b.Rig.Run.Counterweight ?? needed / at, at);

@@ -18,7 +18,7 @@ public abstract record StationKind : Kind
 {
     /// <summary>How it is made and fitted by hand: what is its own, beside what follows from its pieces and joints.</summary>
     /// <param name="b">The rig as built.</param>
-    internal virtual IEnumerable<WorkStep> Steps(RigBuilder b) => [];
+    internal virtual IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) => [];
 }
 
 /// <summary>How the rig holds on to the panel.</summary>
@@ -32,7 +32,7 @@ public abstract record BaseKind : StationKind
     internal virtual bool Hangs => false;
 
     /// <summary>The slack line that can be hung beside it, for a tether to run along; null where there is none.</summary>
-    internal virtual SlackLine? HungBeside(RigBuilder b) => null;
+    internal virtual SlackLine? HungBeside(RigSetting b) => null;
 
     /// <summary>What it asks of a place.</summary>
     [JsonIgnore]
@@ -162,7 +162,7 @@ public abstract record HeadKind : StationKind
     internal virtual bool LeavesTopFree => true;
 
     /// <summary>What the camera's screw passes where it is made by hand; null where the head comes with its plate and screw.</summary>
-    internal virtual StackLayer? Plate(RigBuilder b) => null;
+    internal virtual StackLayer? Plate(RigSetting b) => null;
 
     /// <summary>Catalogue id of what it is.</summary>
     internal abstract string Row { get; }

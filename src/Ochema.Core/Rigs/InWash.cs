@@ -6,7 +6,7 @@ namespace Ochema.Core.Rigs;
 /// <summary>What stands behind a propeller, in the builder's words.</summary>
 internal static class InWash
 {
-    public static IEnumerable<ReportFinding> Findings(RigBuilder b)
+    public static IEnumerable<ReportFinding> Findings(BuiltRig b)
     {
         if (b.Host.WashAt(b.Rig.Site) is not { } air || air.Share(b.Position(b.Camera.Node)) is not (var share and > 0))
             yield break;

@@ -9,10 +9,10 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// Turns a rig document into a structural model with its checks, parts and drawing: the stations build themselves through it, one
-/// after the other.
+/// Collects what the stations of a rig document are made of, one after the other: frame, checks, pieces and drawing. <see cref="Build"/> makes of it what is
+/// looked at afterwards.
 /// </summary>
-public sealed partial class RigBuilder
+public sealed partial class RigBuilder : RigSetting
 {
     /// <summary>Members more slender than this (length over radius of gyration) are cut, so that they have modes of their own.</summary>
     private const double SlenderFrom = 20;
@@ -38,16 +38,9 @@ public sealed partial class RigBuilder
     private readonly List<ModelLine> lines = [];
     private readonly List<ModelMass> masses = [];
     private readonly Dictionary<RigPoint, NodeIndex> points = [];
-    private readonly Host host;
 
-    public RigDocument Rig { get; }
-    public Catalogue Stock { get; }
-    public FactorTable Factors { get; }
-
-    /// <summary>True when all holds have let go and their feet stand in friction only.</summary>
-    public bool HoldsGone { get; }
-
-    public List<Check> Checks { get; } = [];
+    /// <summary>What can fail.</summary>
+    public CheckList Checks { get; } = new();
 
     /// <summary>What it is made of: the stations' own pieces, then the screws, nuts and washers of its joints.</summary>
     public PartList Parts { get; } = new();
@@ -61,14 +54,12 @@ public sealed partial class RigBuilder
 
     /// <summary>Members that water flows round where they are under it.</summary>
     internal List<(BeamIndex Beam, Section Section, NodeIndex From, NodeIndex To)> Carrying { get; } = [];
-    public List<ReportFinding> Findings { get; } = [];
+
+    /// <summary>What is to be said of it.</summary>
+    public FindingList Findings { get; } = new();
 
     /// <summary>What nobody has measured and no usual value stands for, each as a question: the rig is not said to hold before it is answered.</summary>
     internal List<string> Unmeasured { get; } = [];
-
-    /// <summary>Feet that only push and rub, when all holds are gone.</summary>
-    public List<FrictionFoot> FrictionFeet { get; } = [];
-    public PanelSurface Surface { get; }
 
     /// <summary>Camera node, its mass (kg) and viewing direction.</summary>
     public CameraBuild Camera { get; internal set; } = null!;
@@ -79,13 +70,8 @@ public sealed partial class RigBuilder
     /// <summary>The camera of the path that the named station belongs to.</summary>
     public CameraBuild CameraOf(string station) => RigPath.Of(station).IsSecond ? SecondCamera! : Camera;
 
-    public Host Host => host;
-
     /// <summary>How the soft mount stands, where there is one; taken once the camera is on it.</summary>
-    public Func<SoftState>? Soft { get; set; }
-
-    /// <summary>Mass beyond the isolator: head and camera, kg.</summary>
-    public double Isolated => Camera.Mass + Parts.Where(p => p.Station == RigPath.First.Head).Sum(p => p.Mass * p.Quantity);
+    public Func<BuiltRig, SoftState>? Soft { get; set; }
 
     /// <summary>The screwed joints.</summary>
     public List<ScrewJoint> Joints { get; } = [];
@@ -119,19 +105,19 @@ public sealed partial class RigBuilder
         return mount;
     }
 
-    /// <summary>True for a spring of the soft mount.</summary>
-    public bool IsSoft(SpringIndex spring) => spring >= soft.Start.Value && spring < soft.End.Value;
-
-    /// <summary>Something to be said once the whole rig is built.</summary>
+    /// <summary>Something to be done once all stations are built.</summary>
     public void Later(Action say) => later.Add(say);
 
-    /// <summary>Mass from a station up to its camera, kg; the base's is that of all.</summary>
-    public double MassFrom(string station)
+    /// <summary>All stations are built: does what waited for that.</summary>
+    internal void AfterAll()
     {
-        var chain = RigPath.Of(station).Stations.ToList();
-        var at = chain.FindIndex(s => s == station);
-        return at < 0 ? Mass : Parts.Where(p => chain.FindIndex(s => s == p.Station) is >= 0 and var i && i <= at).Sum(p => p.Mass * p.Quantity);
+        foreach (var say in later)
+            say();
+        later.Clear();
     }
+
+    /// <summary>Mass from a station up to its camera, kg, of what is built so far; the base's is that of all.</summary>
+    public double MassFrom(string station) => MassesFrom.Of(Parts, station) ?? Parts.Mass;
 
     /// <summary>The path that is being built.</summary>
     public RigPath Path { get; private set; } = RigPath.First;
@@ -145,19 +131,11 @@ public sealed partial class RigBuilder
     /// <summary>A name made unique for the path that is being built.</summary>
     public string Own(string name) => Path.Own(name);
 
-    /// <summary>Speed that is asked about, m/s: the document's, or another that a kept design is asked about. What is built does not hang on it.</summary>
-    public double Speed { get; internal set; }
-
     /// <summary>A rig of which nothing is built yet.</summary>
-    /// <exception cref="DocumentException">There is no such host.</exception>
-    internal RigBuilder(RigDocument rig, Catalogue stock, bool holdsGone)
+    /// <exception cref="DocumentException">There is no such Host.</exception>
+    internal RigBuilder(RigDocument rig, Catalogue stock)
+        : base(rig, stock)
     {
-        (Rig, Stock, HoldsGone, Speed) = (rig, stock, holdsGone, rig.Run.Speed);
-        Factors = FactorTable.For(rig.Run.Consequence, rig.Factors);
-        host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
-        Surface = host.Surface(rig.Site);
-        Weather = Weather.Of(rig, host);
-        Site = Weather.Today(rig.Site);
     }
 
     /// <summary>What is built meanwhile belongs to the second path.</summary>
@@ -168,34 +146,24 @@ public sealed partial class RigBuilder
         Path = RigPath.First;
     }
 
-    /// <summary>Says what was to be said once the whole rig is built.</summary>
-    internal void SayLater()
+    /// <summary>What is built meanwhile can fail only while the holds hold: with all of them gone it is not asked any more.</summary>
+    public void WhileHeld(Action build)
     {
-        foreach (var say in later)
-            say();
+        Checks.OfHolds = true;
+        build();
+        Checks.OfHolds = false;
     }
 
-    /// <summary>A small part of the shelf.</summary>
-    public FittingRow Fitting(string id) => Stock.Find<FittingRow>("fittings", id);
+    /// <summary>The rig as built; nothing is added any more.</summary>
+    internal BuiltRig Build()
+    {
+        var model = new ModelDocument { Nodes = [.. nodes], Members = [.. members], RigidLinks = [.. links], Springs = [.. springs], Lines = [.. lines], Masses = [.. masses] };
+        var (loose, feet) = Loose(model);
+        return new(this, new(model, loose, feet, points.ToDictionary(), [.. dampings], soft, userNames.ToDictionary(), [.. dry], [.. clings]));
+    }
 
-    /// <summary>The model without cases.</summary>
-    public ModelDocument Model => new() { Nodes = nodes, Members = members, RigidLinks = links, Springs = springs, Lines = lines, Masses = masses };
-
-    /// <summary>Total mass, kg.</summary>
-    public double Mass => Parts.Mass;
-
-    /// <summary>Speed through the air, m/s, at a speed as it is asked about: faster than an aircraft's instrument says where the air is thin.</summary>
-    public double ThroughAir(double speed) => !Host.ReadsAirspeed || Rig.Run.Airspeed == Airspeed.True ? speed
-        : speed * Atmosphere.TrueOverIndicated(Rig.Run.Altitude, Rig.Run.Temperature);
-
-    /// <summary>Relative wind at 1 Pa does not need the speed; the site's factor does.</summary>
-    public double WindFactor => Rig.Site.WindFactor;
-
-    /// <summary>The weather that reaches it.</summary>
-    public Weather Weather { get; }
-
-    /// <summary>Where it stands, as that is today.</summary>
-    public Site Site { get; }
+    /// <summary>True once it is asked whether what the base is held on bends: that takes all holds together.</summary>
+    internal bool HasHostBar { get; set; }
 
     /// <summary>The holds of a station, which slide together.</summary>
     public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station, out var g) ? g : slideGroups[station] = new SlideGroup();
@@ -227,10 +195,9 @@ public sealed partial class RigBuilder
     {
         if (userNames.TryGetValue(row, out var known))
             return known;
-        var checks = Checks;
         var taken = nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id)
             || Enumerable.Range(2, Rig.Tethers.Count + 1).Any(n => id == $"tether-{n}")
-            || Holds.Exists(h => h.Id == id || h.Station == id) || checks.Exists(c => c.Part == id || c.Station == id) || Parts.Any(p => p.Station == id)
+            || Holds.Exists(h => h.Id == id || h.Station == id) || Checks.Names(id) || Parts.Any(p => p.Station == id)
             || Links.Exists(l => l.Spring == id || l.Station == id) || Figure.Exists(f => f.Id == id);
         return userNames[row] = taken ? row : id;
     }
@@ -261,9 +228,6 @@ public sealed partial class RigBuilder
         };
     }
 
-    /// <summary>Index of a node by its name.</summary>
-    internal int NodeOf(string id) => nodes.FindIndex(n => n.Id == id);
-
     /// <summary>Node at its second end.</summary>
     public NodeIndex EndOf(BeamIndex element) => new(nodes.FindIndex(n => n.Id == members[element].To));
 
@@ -292,14 +256,21 @@ public sealed partial class RigBuilder
     public SpringIndex SpringAlong(
         Vec3 axis, string id, NodeIndex from, NodeIndex? to, double along, double across, double about, double rocking, double damping = 0.03)
     {
-        // Along a host axis nothing is coupled.
-        double Mix(double share, double one, double other) => share * share * one + (1 - share * share) * other;
-        if (Math.Max(Math.Abs(axis.X), Math.Max(Math.Abs(axis.Y), Math.Abs(axis.Z))) > 1 - Straight)
-            return Spring(id, from, to, [Mix(axis.X, along, across), Mix(axis.Y, along, across), Mix(axis.Z, along, across),
-                Mix(axis.X, about, rocking), Mix(axis.Y, about, rocking), Mix(axis.Z, about, rocking)], damping);
-        var spring = Spring(id, from, to, [along, across, across, about, rocking, rocking], damping);
-        springs[spring] = springs[spring] with { Axis = axis };
+        var (k, own) = Along(axis, along, across, about, rocking);
+        var spring = Spring(id, from, to, k, damping);
+        if (own is not null)
+            springs[spring] = springs[spring] with { Axis = own };
         return spring;
+    }
+
+    /// <summary>Stiffness of such a spring, along the host axes where it lies along one: nothing is coupled there.</summary>
+    private static (double[] K, Vec3? Axis) Along(Vec3 axis, double along, double across, double about, double rocking)
+    {
+        double Mix(double share, double one, double other) => share * share * one + (1 - share * share) * other;
+        return Math.Max(Math.Abs(axis.X), Math.Max(Math.Abs(axis.Y), Math.Abs(axis.Z))) <= 1 - Straight
+            ? ([along, across, across, about, rocking, rocking], axis)
+            : ([Mix(axis.X, along, across), Mix(axis.Y, along, across), Mix(axis.Z, along, across),
+                Mix(axis.X, about, rocking), Mix(axis.Y, about, rocking), Mix(axis.Z, about, rocking)], null);
     }
 
     /// <summary>Gives a spring along host axes another stiffness, N/m and N·m/rad: one that hangs on what it carries is known once all is built.</summary>
@@ -310,27 +281,12 @@ public sealed partial class RigBuilder
     internal void Restate(SpringIndex spring, Vec3 axis, double along, double across, double about, double rocking) =>
         springs[spring] = springs[spring] with { K = [along, across, across, about, rocking, rocking], Axis = axis };
 
-    /// <summary>Mass, kg, and its middle, m, of what is at nodes that count.</summary>
+    /// <summary>Mass, kg, and its middle, m, of what is built so far at nodes that count.</summary>
     /// <param name="counts">By the node's name; a member counts with both its ends.</param>
-    internal (double Mass, Vec3 Centre) MassOf(Func<string, bool> counts)
-    {
-        var at = nodes.ToDictionary(n => n.Id, n => n.Position);
-        var (mass, sum) = (0.0, Vec3.Zero);
-        foreach (var m in masses.Where(m => counts(m.Node)))
-            (mass, sum) = (mass + m.M, sum + m.M * (at[m.Node] + (m.Offset is { } o ? Vec3.From(o) : Vec3.Zero)));
-        foreach (var (m, rho) in members.Zip(dry.Zip(clings, (own, on) => own + on)).Where(m => counts(m.First.From) && counts(m.First.To)))
-        {
-            var own = rho * m.A * (at[m.To] - at[m.From]).Length;
-            (mass, sum) = (mass + own, sum + own * 0.5 * (at[m.From] + at[m.To]));
-        }
-        return (mass, mass > 0 ? (1 / mass) * sum : Vec3.Zero);
-    }
+    internal (double Mass, Vec3 Centre) MassOf(Func<string, bool> counts) => RigFrame.MassOf(nodes, members, masses, dry, clings, counts);
 
     /// <summary>1 − cos of a slope that is none.</summary>
     private const double Straight = 1e-9;
-
-    /// <summary>Damping ratio of a spring.</summary>
-    public double DampingOf(SpringIndex spring) => dampings[spring];
 
     /// <summary>A line to a fixed point; returns its index.</summary>
     public LineIndex Line(string id, int from, Vec3 anchor, double axialStiffness, double pretension, bool push = false)
@@ -386,7 +342,7 @@ public sealed partial class RigBuilder
     /// Water that a member under the water line carries along, as density of its own, kg/m³: it has to be moved, its weight is taken off again by its lift.
     /// </summary>
     private double Carried(Section s, NodeIndex from, NodeIndex to) =>
-        host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
+        Host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
 
     /// <summary>A body that the wind takes hold of, with what clings to it.</summary>
     /// <param name="at">Node at its middle, and how what clings is spread about it.</param>
@@ -419,23 +375,13 @@ public sealed partial class RigBuilder
     /// <summary>A place on the base's own panel, m from the panel's middle; outside the panel is a finding.</summary>
     public HoldSpot Spot(string id, StationId station, string label, double s, double t) => Spot(id, station, label, Site, Surface, s, t);
 
-    /// <summary>A place on any panel of the host.</summary>
+    /// <summary>A place on any panel of the Host.</summary>
     public HoldSpot SpotOn(string siteId, string path, string id, StationId station, string label, double s, double t)
     {
         if (siteId == Rig.Site.Id)
             return Spot(id, station, label, s, t);
-        var site = host.Sites.FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path, $"there is no site '{siteId}' on this host");
-        return Spot(id, station, label, Weather.Today(site), host.Surface(site), s, t);
-    }
-
-    /// <summary>The panel of a site that stands on the host.</summary>
-    internal PanelSurface SurfaceOf(string siteId) => siteId == Rig.Site.Id ? Surface : host.Surface(host.Sites.First(x => x.Id == siteId));
-
-    /// <summary>A closed point of the host.</summary>
-    public Vec3 Anchor(AnchorEnd end, string path)
-    {
-        var anchor = host.Anchors.FirstOrDefault(a => a.Id == end.Anchor) ?? throw new DocumentException(path + ".anchor", $"there is no closed point '{end.Anchor}' on this host");
-        return anchor.At(Math.Clamp(end.T, 0, 1));
+        var site = Host.Sites.FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path, $"there is no site '{siteId}' on this host");
+        return Spot(id, station, label, Weather.Today(site), Host.Surface(site), s, t);
     }
 
     private HoldSpot Spot(string id, StationId station, string label, Site site, PanelSurface surface, double s, double t)
@@ -447,33 +393,5 @@ public sealed partial class RigBuilder
             (s, t) = surface.Clamp(s, t);
         }
         return new HoldSpot(new(id), station, label, site, Stock.Material(site.Material), surface.Point(s, t), surface.NormalAt(s, t));
-    }
-}
-
-/// <summary>What the wind takes hold of: a member along its length, or a box face at a node.</summary>
-/// <param name="Member">Member index, or −1.</param>
-/// <param name="Node">Node index, or −1.</param>
-/// <param name="Width">Member width, m.</param>
-/// <param name="Round">Round members lose drag above the critical Reynolds number.</param>
-/// <param name="Areas">Cd × area by direction, m², for boxes.</param>
-public sealed record WindFace(BeamIndex Member, NodeIndex Node, double Width, double Coefficient, bool Round,
-    IReadOnlyList<(Vec3 Direction, double CdArea)> Areas)
-{
-    /// <summary>A member with the ice round it: rough, so that what is round keeps its drag at any speed.</summary>
-    public static WindFace OnMember(BeamIndex member, Section s, Coat coat) =>
-        new(member, new(-1), s.DragWidth + 2 * coat.Ice, s.Round ? 1.2 : Drag.SquareTube, s.Round, []) { Rough = coat.Ice > 0 };
-
-    /// <summary>True for what is too rough to lose drag at speed.</summary>
-    public bool Rough { get; init; }
-
-    public static WindFace OnNode(NodeIndex node, params (Vec3 Direction, double CdArea)[] areas) => new(new(-1), node, 0, 0, false, areas);
-
-    /// <summary>Force at 1 Pa on a box, N: each pair of faces by the wind's share along it.</summary>
-    public Vec3 BoxForce(Vec3 wind)
-    {
-        var f = Vec3.Zero;
-        for (var i = 0; i < Areas.Count; i++)
-            f += Areas[i].CdArea * wind.Dot(Areas[i].Direction) * Areas[i].Direction;
-        return f;
     }
 }

@@ -27,7 +27,7 @@ public sealed record RodLength(string Id, double Length, double Least, double Mo
     internal const double Same = 1e-6;
 
     /// <summary>Every strut of a rig that has a rod.</summary>
-    internal static IReadOnlyList<RodLength> All(RigBuilder b) => [.. b.Rods.Select(r => Line.Of(r).Said())];
+    internal static IReadOnlyList<RodLength> All(BuiltRig b) => [.. b.Rods.Select(r => Line.Of(r).Said())];
 
     /// <summary>Path under which a strut's length is asked and kept: "braces.[left].length".</summary>
     internal static string Path(string id) => $"braces.[{id}].{Property}";
@@ -40,7 +40,7 @@ public sealed record RodLength(string Id, double Length, double Least, double Mo
     /// <param name="id">Of the strut.</param>
     /// <param name="length">m.</param>
     /// <exception cref="DocumentException">There is no such strut, or no place of its line makes it so long.</exception>
-    public static RigDocument With(RigBuilder b, string id, double length)
+    public static RigDocument With(BuiltRig b, string id, double length)
     {
         if (b.Rods.FirstOrDefault(r => r.Brace.Id == id) is not { } rod)
             throw new DocumentException("brace", $"this rig has no strut '{id}' with a rod");

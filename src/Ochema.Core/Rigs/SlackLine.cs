@@ -33,7 +33,7 @@ public sealed record SlackLine(StrapRow Row, double Span, double Sag, Knot Knot,
     }
 
     /// <summary>An anchor with what it holds: that of a line which the rig brings follows from it.</summary>
-    internal static Hosts.Anchor Held(RigBuilder b, Hosts.Anchor anchor) =>
+    internal static Hosts.Anchor Held(RigSetting b, Hosts.Anchor anchor) =>
         anchor.Hung && b.Rig.Base.HungBeside(b) is { } line ? anchor with { Holds = line.Holds } : anchor;
 
     /// <summary>Pull across its middle, N, that it holds.</summary>

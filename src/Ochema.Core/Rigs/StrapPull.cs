@@ -27,7 +27,7 @@ public static class StrapPull
     internal const double Longest = 2.2;
 
     /// <summary>How each strap runs.</summary>
-    public static IReadOnlyList<StrapRun> Runs(RigBuilder b)
+    public static IReadOnlyList<StrapRun> Runs(BuiltRig b)
     {
         var n = b.Surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
         return [.. b.Rig.Straps.Select(s =>
@@ -39,7 +39,7 @@ public static class StrapPull
         })];
     }
 
-    internal static IEnumerable<ReportFinding> Findings(RigBuilder b)
+    internal static IEnumerable<ReportFinding> Findings(BuiltRig b)
     {
         if (b.Rig.Straps.Count == 0)
             yield break;
@@ -85,15 +85,15 @@ public static class StrapPull
         }
     }
 
-    private static Vec3 End(RigBuilder b, AnchorEnd to) => b.Host.Anchors.First(a => a.Id == to.Anchor).At(Math.Clamp(to.T, 0, 1));
+    private static Vec3 End(BuiltRig b, AnchorEnd to) => b.Host.Anchors.First(a => a.Id == to.Anchor).At(Math.Clamp(to.T, 0, 1));
 
-    private static Vec3 Along(RigBuilder b, Vec3 n, Strap s, Vec3 end)
+    private static Vec3 Along(BuiltRig b, Vec3 n, Strap s, Vec3 end)
     {
         var d = end - b.Position(b.At(s.From));
         return d.Length < 1e-6 ? Vec3.Zero : s.Pretension * (1 / d.Length * d).PerpendicularTo(n);
     }
 
-    private static string Way(RigBuilder b, Vec3 v)
+    private static string Way(BuiltRig b, Vec3 v)
     {
         var (u, w) = (v.Dot(b.Surface.U), v.Dot(b.Surface.V));
         var upright = b.Surface.V.Z > 0.5;

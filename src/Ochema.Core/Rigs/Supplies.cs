@@ -44,10 +44,10 @@ internal static class Supplies
                 Add(joint, Glue, "glue", 1);
             glued |= sticks;
         }
-        if (IsPainted(b))
+        if (IsPainted(b.Parts))
             b.Beside(Piece.Used(new(StationId.Rig, "paint"), b.Fitting(Paint)), last: true);
     }
 
     /// <summary>True where something of bare metal is made that shines: bars and sheet.</summary>
-    public static bool IsPainted(RigBuilder b) => b.Parts.Any(p => p.Sort is PieceSort.Cut or PieceSort.Sheet && p.Aisle == Aisle.Metal);
+    public static bool IsPainted(IEnumerable<RigPart> parts) => parts.Any(p => p.Sort is PieceSort.Cut or PieceSort.Sheet && p.Aisle == Aisle.Metal);
 }

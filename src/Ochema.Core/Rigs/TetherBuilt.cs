@@ -24,25 +24,23 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     public double Cut => Length + 2 * Knot.Allowance(Row.Thickness);
 
     /// <summary>What it keeps when its own piece comes off, kg: camera and head for one tied to the camera.</summary>
-    public double Keeps(RigBuilder b) => b.MassFrom(Choice.From switch
+    public double Keeps(BuiltRig b) => b.MassFrom(Choice.From switch
     {
         TetherPoint.Reach or TetherPoint.ReachFoot => "reach",
         TetherPoint.SecondCamera => RigPath.Second.Own("head"),
         _ => "head"
     });
 
-    /// <summary>The fall of a mass, kg, on it.</summary>
-    public TetherFall Fall(RigBuilder b, double mass) => Fall(b, mass, b.Speed);
+    /// <summary>The fall of a mass, kg, on it at a speed, m/s.</summary>
+    public TetherFall Fall(BuiltRig b, double mass, double speed) => falls.GetOrAdd((mass, speed), _ => Fallen(b, mass, speed));
 
-    /// <summary>The hardest fall of a mass, kg, at the speeds up to the one that is asked about.</summary>
-    public TetherFall Hardest(RigBuilder b, double mass) => Speeds(b).Select(v => Fall(b, mass, v)).MaxBy(f => f.Peak)!;
+    /// <summary>The hardest fall of a mass, kg, at the speeds up to one, m/s.</summary>
+    public TetherFall Hardest(BuiltRig b, double mass, double speed) => Speeds(speed).Select(v => Fall(b, mass, v)).MaxBy(f => f.Peak)!;
 
     /// <summary>Falls that were worked out: each is asked for by every piece, at every speed that is looked at.</summary>
     private readonly ConcurrentDictionary<(double Mass, double Speed), TetherFall> falls = new();
 
-    private TetherFall Fall(RigBuilder b, double mass, double speed) => falls.GetOrAdd((mass, speed), _ => Fallen(b, mass, speed));
-
-    private TetherFall Fallen(RigBuilder b, double mass, double speed)
+    private TetherFall Fallen(BuiltRig b, double mass, double speed)
     {
         var camera = Choice.From == TetherPoint.SecondCamera ? b.SecondCamera! : b.Camera;
         var v = b.ThroughAir(speed) * b.WindFactor + b.Rig.Run.HeadWind;
@@ -52,25 +50,25 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     }
 
     /// <summary>
-    /// True where what comes off is on the ground before it is taut: then it keeps nothing. It may come off at any speed up to the one that is asked about.
+    /// True where what comes off is on the ground before it is taut: then it keeps nothing. It may come off at any speed up to the one that is asked about, m/s.
     /// Water does not break what falls into it.
     /// </summary>
-    public bool IsTooLong(RigBuilder b) => !b.Host.Motion.Wet && From.Z > b.Host.GroundHeight
-        && Keeps(b) is var mass && Speeds(b).Any(v => Fall(b, mass, v).At.Z < b.Host.GroundHeight);
+    public bool IsTooLong(BuiltRig b, double speed) => !b.Host.Motion.Wet && From.Z > b.Host.GroundHeight
+        && Keeps(b) is var mass && Speeds(speed).Any(v => Fall(b, mass, v).At.Z < b.Host.GroundHeight);
 
     /// <summary>Steps in which speeds on the way are looked at, m/s.</summary>
     private const double Step = 4;
 
     /// <summary>Speeds that are driven through up to the one that is asked about, m/s, that one first.</summary>
-    private static IEnumerable<double> Speeds(RigBuilder b)
+    private static IEnumerable<double> Speeds(double speed)
     {
-        yield return b.Speed;
-        for (var v = 0.0; v < b.Speed; v += Step)
+        yield return speed;
+        for (var v = 0.0; v < speed; v += Step)
             yield return v;
     }
 
     /// <summary>What pulls outwards on a host that turns, m/s², as far out as the line lets it go.</summary>
-    private Structure.Vec3 Flung(RigBuilder b, double speed)
+    private Structure.Vec3 Flung(BuiltRig b, double speed)
     {
         if (b.Host.Motion.Turning is not { } spin)
             return Structure.Vec3.Zero;
@@ -84,10 +82,10 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     /// <summary>True where it ends on the rig itself, whose strength is asked for elsewhere.</summary>
     private bool IsOwnEnd => Choice.To.Anchor is AnchorEnd.OnRig or AnchorEnd.OnReach;
 
-    /// <summary>Share of what it holds that catching a mass, kg, takes, at whatever speed up to the one that is asked about it comes off.</summary>
-    public double Catches(RigBuilder b, double mass, Worksheet? sheet = null)
+    /// <summary>Share of what it holds that catching a mass, kg, takes, at whatever speed up to one, m/s, it comes off.</summary>
+    public double Catches(BuiltRig b, double mass, double speed, Worksheet? sheet = null)
     {
-        var fall = Hardest(b, mass);
+        var fall = Hardest(b, mass, speed);
         var knot = Lashing.Knots.First(k => k.Id == Choice.End);
         var line = Row.BreakingStrength * knot.Keeps;
         var holds = Math.Min(line, Choice.AnchorHolds ?? Anchor.Holds ?? (IsOwnEnd ? line : Unknown));
@@ -109,11 +107,11 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     }
 
     /// <summary>Why it keeps nothing whatever hangs on it, in words; null where it may count.</summary>
-    public string? KeepsNothing(RigBuilder b) => TakenBy.Count > 0 ? $"{Words.Inside(Name)}: what comes off swings as far as {string.Join(", ", TakenBy)}"
-        : IsTooLong(b) ? $"{Words.Inside(Name)}: what comes off is on {b.Host.Below} before it is taut" : null;
+    public string? KeepsNothing(BuiltRig b, double speed) => TakenBy.Count > 0 ? $"{Words.Inside(Name)}: what comes off swings as far as {string.Join(", ", TakenBy)}"
+        : IsTooLong(b, speed) ? $"{Words.Inside(Name)}: what comes off is on {b.Host.Below} before it is taut" : null;
 
     /// <summary>What it would swing to, the way its line goes round the bodywork: the road or water, wheels, and places that must stay clear.</summary>
-    public IReadOnlyList<SwungTo> SwingsTo(RigBuilder b)
+    public IReadOnlyList<SwungTo> SwingsTo(RigSetting b)
     {
         const double size = 0.08;
         // A line longer than ways are looked for is taken as going straight there.

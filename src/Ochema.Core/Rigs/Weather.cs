@@ -34,7 +34,7 @@ public sealed record Weather(Rain Rain, Coat Coat)
     public string Clings => Coat.Ice > 0 ? "Ice on it" : "Rain on it";
 
     /// <summary>What is said of it once the rig is built.</summary>
-    internal static IEnumerable<ReportFinding> Findings(RigBuilder b)
+    internal static IEnumerable<ReportFinding> Findings(BuiltRig b, double speed)
     {
         var weather = b.Weather;
         var mass = b.Parts.Where(p => p.Sort == PieceSort.Caught).Sum(p => p.Mass);
@@ -48,21 +48,21 @@ public sealed record Weather(Rain Rain, Coat Coat)
         yield return new("rig", $"In this rain one sees {QuantityText.Of(seen, Dimension.Altitude)} far, and what it stands on counts as wet.");
         foreach (var (camera, choice, station) in Cameras(b))
             if (camera.Body.Makes == Stock.Makes.Picture && camera.Lens.Diameter > 0)
-                yield return new(station, OnLens(b, weather.Rain, camera)
+                yield return new(station, OnLens(b, speed, weather.Rain, camera)
                     + (choice.Housing is null ? " Nothing says that it is tight: a bag over it, taped to the lens." : ""));
     }
 
-    private static IEnumerable<(CameraBuild, CameraChoice, StationId)> Cameras(RigBuilder b)
+    private static IEnumerable<(CameraBuild, CameraChoice, StationId)> Cameras(BuiltRig b)
     {
         yield return (b.Camera, b.Rig.Camera, RigPath.First.Camera);
         if (b.SecondCamera is { } second)
             yield return (second, b.Rig.Second!.Camera, RigPath.Second.Camera);
     }
 
-    private static string OnLens(RigBuilder b, Rain rain, CameraBuild camera)
+    private static string OnLens(BuiltRig b, double speed, Rain rain, CameraBuild camera)
     {
         // Against the camera the drops come with the wind of travel, and fall.
-        var air = b.ThroughAir(b.Speed) * b.WindFactor + b.Rig.Run.HeadWind;
+        var air = b.ThroughAir(speed) * b.WindFactor + b.Rig.Run.HeadWind;
         var comes = new Vec3(-air, 0, -Rainfall.Falls);
         var front = Math.PI / 4 * camera.Lens.Diameter * camera.Lens.Diameter;
         var second = Rainfall.Drops(rain) * front * Math.Max(0, -comes.Dot(camera.View));

@@ -55,10 +55,10 @@ public static class Adviser
         var now = Judged.Of(rig, stock);
         if (now.Moves || now.Verdict.Why != Why.Missing)
             yield break;
-        var b = now.Model.Builder;
+        var b = now.Model.Built;
         foreach (var few in now.Retentions.Where(r => r.Has < r.Needs && rig.Braces.All(x => Responses.StationId.Brace(x.Id) != r.Station))
             .OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
-            if (TetherPlan.For(b, few.Station) is { } plan
+            if (TetherPlan.For(b, few.Station, rig.Run.Speed) is { } plan
                 && Compare(rig, TetherPlan.With(b, plan.Tether), "tether", "tether", $"A tether: {plan.Says}", stock, stop) is { } change)
                 foreach (var weighed in Weighed(rig, [change], false, stock, stop))
                     yield return weighed;
@@ -92,7 +92,7 @@ public static class Adviser
         foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"),
             (TetherPoint.SecondCamera, RigPath.Second.Own("camera"), "the second camera"), (TetherPoint.Head, "head", "the head"),
                 (TetherPoint.Reach, "reach", "the reach") })
-            if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station)) is { } plan
+            if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station), rig.Run.Speed) is { } plan
                 && Compare(rig, TetherPlan.With(b, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock, stop) is { } change)
                 yield return change;
     }

@@ -122,16 +122,16 @@ public static class GoalSearch
         foreach (var (id, station, title, changed) in all)
             if (changed.Run.Speed == rig.Run.Speed && changed.Camera.Lens == rig.Camera.Lens && changed.Camera.FocalLength == rig.Camera.FocalLength)
                 yield return (changed, [.. of.Steps, new(id, station, title)]);
-        foreach (var few in Retention.Of(b, [], advise: false).Where(r => r.Has < r.Needs).OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
-            if (TetherPlan.For(b, few.Station) is { } plan)
+        foreach (var few in Retention.Of(b, [], rig.Run.Speed, advise: false).Where(r => r.Has < r.Needs).OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
+            if (TetherPlan.For(b, few.Station, rig.Run.Speed) is { } plan)
                 yield return (TetherPlan.With(b, plan.Tether), [.. of.Steps, new("tether", "tether", $"A tether: {plan.Says}")]);
     }
 
     private static Standing Judge(RigDocument rig, IReadOnlyList<GoalStep> steps, Catalogue stock, bool pictures)
     {
         var judged = new Design(rig, stock).Judge(rig.Run.Speed, forWord: true);
-        var b = judged.Model.Builder;
-        return new(rig, steps, Loads(judged), pictures ? Picture(judged) : 0, b.Parts.Cost, b.Mass);
+        var b = judged.Model.Built;
+        return new(rig, steps, Loads(judged), pictures ? Picture(judged) : 0, b.Cost, b.Mass);
     }
 
     /// <summary>Farther than any load, as the logarithm of a use: it moves freely, or is refused by name.</summary>

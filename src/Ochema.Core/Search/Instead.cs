@@ -55,7 +55,7 @@ internal static class Instead
     private static RigDocument Tethered(RigDocument rig, Catalogue stock)
     {
         var b = RigAssembly.Build(rig, stock);
-        return TetherPlan.For(b, RigPath.Second.Own("camera")) is { } plan ? TetherPlan.With(b, plan.Tether) : rig;
+        return TetherPlan.For(b, RigPath.Second.Own("camera"), rig.Run.Speed) is { } plan ? TetherPlan.With(b, plan.Tether) : rig;
     }
 
     /// <summary>The camera with its lens, or with the first that goes on this body.</summary>
@@ -127,7 +127,7 @@ internal static class Instead
                     rig with { Straps = [.. rig.Straps.Where(s => s != strap)] });
         if (rig.Straps.Count >= 4 || HostLibrary.Find(rig.Host) is not { } host)
             yield break;
-        RigBuilder b;
+        BuiltRig b;
         try
         {
             b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, stock);

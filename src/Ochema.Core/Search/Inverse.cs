@@ -121,13 +121,13 @@ public static class Inverse
         try
         {
             var model = new RigModel(rig, stock);
-            var mass = model.Builder.Camera.Mass;
+            var mass = model.Built.Camera.Mass;
             var state = model.State([]);
-            if (model.Builder.Findings.FirstOrDefault(f => f.Blocks) is { } refused)
+            if (model.Built.Findings.FirstOrDefault(f => f.Blocks) is { } refused)
                 return (Check.MostUse, refused.Text, mass);
             if (state.Mechanism is not null)
                 return (Check.MostUse, "it can move freely", mass);
-            var worst = new LimitSpeed(model, state, Assessor.Driving(model)).At(model.Builder.Checks, rig.Run.Speed);
+            var worst = new LimitSpeed(model, state, Assessor.Driving(model)).At(model.Built.Checks, rig.Run.Speed);
             return (worst.Use, worst.Check?.Title ?? "no stable state with its slack straps", mass);
         }
         catch (DocumentException e)

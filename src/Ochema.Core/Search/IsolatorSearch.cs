@@ -30,8 +30,8 @@ public static class IsolatorSearch
         if (state.Mechanism is not null)
             return null;
         var limits = new LimitSpeed(model, state, Assessor.Driving(model));
-        var worst = limits.At(model.Builder.Checks, changed.Run.Speed);
-        var travel = limits.At([.. model.Builder.Checks.Where(c => c.Station == StationId.Isolator)], changed.Run.Speed).Use;
+        var worst = limits.At(model.Built.Checks, changed.Run.Speed);
+        var travel = limits.At([.. model.Built.Checks.Where(c => c.Station == StationId.Isolator)], changed.Run.Speed).Use;
         if (worst.Use > 1 || travel > 1)
             return null;
         var n = Shaker.Words(model);

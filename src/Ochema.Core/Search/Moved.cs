@@ -48,9 +48,9 @@ public static class Moved
         {
             var now = rig;
             var b = Trials.Each([now], r => RigAssembly.Build(r, stock), default).FirstOrDefault();
-            if (b?.Tethers.Find(t => t.KeepsNothing(b) is not null) is not { } idle)
+            if (b?.Tethers.FirstOrDefault(t => t.KeepsNothing(b, rig.Run.Speed) is not null) is not { } idle)
                 return rig;
-            if (TetherPlan.For(b, "camera") is { } plan)
+            if (TetherPlan.For(b, "camera", rig.Run.Speed) is { } plan)
             {
                 rig = TetherPlan.With(b, plan.Tether);
                 var end = b.Host.Anchors.FirstOrDefault(a => a.Id == plan.Tether.To.Anchor)?.Name ?? "the rig itself";

@@ -34,7 +34,7 @@ public static class ShakeAdvice
         try
         {
             var model = new RigModel(rig, stock);
-            return model.Mechanism is not null || model.Builder.Findings.Any(f => f.Blocks) ? null : Shaker.Words(model);
+            return model.Mechanism is not null || model.Built.Findings.Any(f => f.Blocks) ? null : Shaker.Words(model);
         }
         catch (DocumentException)
         {

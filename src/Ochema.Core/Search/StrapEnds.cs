@@ -38,7 +38,7 @@ public static class StrapEnds
     }
 
     /// <summary>The corner of the base and the place along an edge from which a strap presses most and drags least.</summary>
-    private static (RigPoint From, double T, double Length, double Down)? Best(RigBuilder b, Anchor anchor)
+    private static (RigPoint From, double T, double Length, double Down)? Best(BuiltRig b, Anchor anchor)
     {
         var n = b.Surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
         var runs =
@@ -54,7 +54,7 @@ public static class StrapEnds
         return runs.Select(r => ((RigPoint, double, double, double)?)r).FirstOrDefault();
     }
 
-    private static StrapEnd Tried(RigDocument rig, RigBuilder b, Anchor anchor, (RigPoint From, double T, double Length, double Down)? best,
+    private static StrapEnd Tried(RigDocument rig, BuiltRig b, Anchor anchor, (RigPoint From, double T, double Length, double Down)? best,
         double pretension, Catalogue stock, CancellationToken stop)
     {
         string? Unfit()

@@ -37,7 +37,7 @@ internal sealed class CameraMotion
     public CameraMotion(RigModel model, bool second = false)
     {
         (dynamics, modes) = (model.Dynamics!, model.Modes);
-        var b = model.Builder;
+        var b = model.Built;
         var (camera, choice, head) = second ? (b.SecondCamera!, b.Rig.Second!.Camera, b.Rig.Second.Head) : (b.Camera, b.Rig.Camera, b.Rig.Head);
         var node = model.System.NodeIndex(b.NodeId(camera.Node));
         goes = second ? [.. modes.Select(m => model.System.Displacement(m.Shape, node) is var (u, turn) ? (turn, u) : default)]

@@ -17,7 +17,7 @@ internal static class MemberLives
         var amplitude = model.Modes.Select((m, n) => Math.Sqrt(Random(m, n) + Steady(m, n))).ToArray();
         var list = new List<MemberLife>();
         Span<double> e = stackalloc double[12];
-        foreach (var p in model.Builder.Pieces)
+        foreach (var p in model.Built.Pieces)
         {
             double square = 0, strongest = 0, at = 1;
             for (var n = 0; n < model.Modes.Count; n++)

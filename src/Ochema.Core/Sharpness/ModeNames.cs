@@ -31,12 +31,12 @@ internal static class ModeNames
 
     private static string Where(RigModel model, SpringIndex at, string spring)
     {
-        var place = model.Builder.Rig.Site;
-        return model.Builder.Holds.FirstOrDefault(h => h.Id == spring) switch
+        var place = model.Built.Rig.Site;
+        return model.Built.Holds.FirstOrDefault(h => h.Id == spring) switch
         {
             { } foot when foot.Station == StationId.Base && place.Form.Where(place) is { } where => where,
             { } hold => $"on its {hold.Label}",
-            null when model.Builder.IsSoft(at) => "on its soft mount",
+            null when model.Built.IsSoft(at) => "on its soft mount",
             _ => $"at the {spring.Replace("-spring", "").Replace('-', ' ')}",
         };
     }

@@ -17,34 +17,34 @@ public static class Shaker
     {
         var model = new RigModel(rig, stock);
         if (model.Dynamics is not { } dynamics)
-            return new ShakeReport(Words(model), [], [], [], [], [], model.Builder.Host.Shake.Band, "it can move freely", [], [], [], null);
+            return new ShakeReport(Words(model), [], [], [], [], [], model.Built.Host.Shake.Band, "it can move freely", [], [], [], null);
         var motion = new CameraMotion(model);
         var energy = model.Modes.Select(m => m.Rotation.Length * m.Participation.Max(Math.Abs) / m.Omega2).ToList();
         var (random, steady) = (dynamics.Excitations.OfHost, dynamics.Excitations.Steady);
         return new ShakeReport(
             Words(model, motion), [.. model.Modes.Select((m, i) => new ModeReport(m.Frequency, m.Damping, ModeNames.Of(model, m), energy.Sum() > 0 ? energy[i] / energy.Sum() : 0, Movement(model, m)))],
             motion.Frequencies, [.. motion.Frequencies.Select(f => random.Sum(r => r.Spectrum(f)))], motion.Sum,
-            [.. steady.Select(s => new SteadyReport(s.Shake.Label, s.Shake.Frequency, s.To, s.Shake.Amplitude, s.Shake.Source))], model.Builder.Host.Shake.Band,
+            [.. steady.Select(s => new SteadyReport(s.Shake.Label, s.Shake.Frequency, s.To, s.Shake.Amplitude, s.Shake.Source))], model.Built.Host.Shake.Band,
             random.Count > 0 ? random[0].Label : "standing still",
             [.. dynamics.Excitations.Random.DistinctBy(e => e.Label).Select(e => new SourceReport(e.Label, e.Source, motion.Sources.First(s => s.Label == e.Label).Spectrum))],
             [.. motion.Acceleration.Zip(["along", "across", "up and down"]).Select(a => new AxisReport(a.Second, a.First.Rms, a.First.Peak))],
-            MemberLives.Of(model), model.Builder.Soft?.Invoke());
+            MemberLives.Of(model), model.Built.Soft);
     }
 
     /// <summary>The three numbers with their words; a rig that can move freely has none.</summary>
     internal static PictureWords Words(RigModel model) =>
-        model.Builder.Camera.Body.Makes != Makes.Picture ? NoPicture(model.Builder.Camera.Body)
+        model.Built.Camera.Body.Makes != Makes.Picture ? NoPicture(model.Built.Camera.Body)
         : model.Dynamics is null ? new PictureWords(Sharp.Unusable, [], "It can move freely: there is no picture.") : Words(model, new CameraMotion(model));
 
     /// <summary>The same for the second camera; null where there is none.</summary>
-    internal static PictureWords? SecondWords(RigModel model) => model.Builder.SecondCamera is null ? null
+    internal static PictureWords? SecondWords(RigModel model) => model.Built.SecondCamera is null ? null
         : model.Dynamics is null ? Words(model) : Words(model, new CameraMotion(model, second: true), second: true);
 
     private static PictureWords NoPicture(CameraRow body) => new(Sharp.None, [], $"The {Quantities.Words.Inside(body.Name)} takes no picture.");
 
     private static PictureWords Words(RigModel model, CameraMotion motion, bool second = false)
     {
-        var b = model.Builder;
+        var b = model.Built;
         var (camera, c) = second ? (b.SecondCamera!, b.Rig.Second!.Camera) : (b.Camera, b.Rig.Camera);
         if (camera.Body.Makes != Makes.Picture)
             return NoPicture(camera.Body);
@@ -118,7 +118,7 @@ public static class Shaker
 
     private static Dictionary<string, double[]> Movement(RigModel model, RigMode m)
     {
-        var nodes = model.Builder.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct().ToDictionary(n => n, n => model.System.Displacement(m.Shape, model.System.NodeIndex(n)).U);
+        var nodes = model.Built.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct().ToDictionary(n => n, n => model.System.Displacement(m.Shape, model.System.NodeIndex(n)).U);
         var most = Math.Max(1e-12, nodes.Values.Max(v => v.Length));
         return nodes.ToDictionary(p => p.Key, p => (1 / most * p.Value).ToArray());
     }

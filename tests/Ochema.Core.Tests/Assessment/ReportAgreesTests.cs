@@ -29,7 +29,7 @@ public class ReportAgreesTests
         var rig = RigFiles.Named(name);
         var model = new RigModel(rig, Catalogue.Shipped);
         var state = model.State([]);
-        foreach (var c in model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => c.Wind >= 0 && Math.Abs(Ochema.Core.Loads.MotionProfile.Yaw[c.Wind]) < 1))
+        foreach (var c in model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => c.Wind >= 0 && Math.Abs(Ochema.Core.Loads.MotionProfile.Yaw[c.Wind]) < 1))
             foreach (var arrow in FigureBuilder.Arrows(model, model.Forces(state, c, rig.Run.Speed)!).Where(a => a.Label is "wind" or "water"))
                 Assert.True(arrow.Force[0] < 0, $"{c.Id}: {arrow.Label} {string.Join(", ", arrow.Force)}");
     }
@@ -40,7 +40,7 @@ public class ReportAgreesTests
         var rig = RigFiles.Named("gear-rail-boom");
         var model = new RigModel(rig, Catalogue.Shipped);
         var state = model.State([]);
-        double Force(Func<Ochema.Core.Loads.RigCase, bool> which) => model.Builder.Host.Motion.Cases(rig.Run.Road).Where(which)
+        double Force(Func<Ochema.Core.Loads.RigCase, bool> which) => model.Built.Host.Motion.Cases(rig.Run.Road).Where(which)
             .SelectMany(c => FigureBuilder.Arrows(model, model.Forces(state, c, rig.Run.Speed)!)).Where(a => a.Label is "wind" or "water")
             .Select(a => Math.Sqrt(a.Force.Sum(v => v * v))).DefaultIfEmpty(0).Max();
         Assert.True(Force(c => c.Dunk) > 3 * Force(c => !c.Dunk));
@@ -84,7 +84,7 @@ public class ReportAgreesTests
                 0.5 * Math.Pow(m.Transfer(2 * Math.PI * e.Shake.Frequency).Magnitude, 2) * e.Forces.Sum(f => f[n] * f[n]));
         }
         var worst = MemberLives.Of(model).MaxBy(l => l.Stress)!;
-        Near.Share(model.Builder.Pieces.Where(p => p.Label == worst.Label && p.Station == worst.Station).Max(Stress), worst.Stress, 0.1, name);
+        Near.Share(model.Built.Pieces.Where(p => p.Label == worst.Label && p.Station == worst.Station).Max(Stress), worst.Stress, 0.1, name);
 
         double Stress(Ochema.Core.Rigs.BeamPiece piece)
         {

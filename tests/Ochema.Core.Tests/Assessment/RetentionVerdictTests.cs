@@ -53,7 +53,7 @@ public class RetentionVerdictTests
         for (var i = 0; i < 4 && Assess(rig).Retentions.FirstOrDefault(r => r.Has < r.Needs) is { } few; i++)
         {
             var b = RigAssembly.Build(rig, Catalogue.Shipped);
-            var plan = TetherPlan.Best(b, TetherPoint.Camera, b.MassFrom(few.Station));
+            var plan = TetherPlan.Best(b, TetherPoint.Camera, b.MassFrom(few.Station), rig.Run.Speed);
             Assert.True(plan is not null, $"{recipe}: nothing on the shelf keeps {few.Piece}");
             rig = TetherPlan.With(b, plan.Value.Tether);
         }
@@ -169,9 +169,9 @@ public class RetentionVerdictTests
         {
             string[] gone = [$"hold-{a}", $"hold-{b}"];
             var worst = new LimitSpeed(model, model.State(gone), driving)
-                .At([.. model.Builder.Checks.Where(c => c.Station == StationId.Base && c is { Fixed: false, Sort: CheckSort.Strength }
+                .At([.. model.Built.Checks.Where(c => c.Station == StationId.Base && c is { Fixed: false, Sort: CheckSort.Strength }
                     && !gone.Contains(c.Part))],
-                model.Builder.Rig.Run.Speed).Use;
+                model.Built.Rig.Run.Speed).Use;
             Assert.True(worst <= pair.Use * 1.02, $"{a} and {b}: {worst} against {pair.Use}");
         }
     }

@@ -13,10 +13,10 @@ public class TetherPlanTests
     public void WhatIsAdvisedReachesItsEndAndCatches(string name)
     {
         var rig = RigFiles.Named(name) with { Tether = null, Tethers = [] };
-        if (TetherPlan.For(RigAssembly.Build(rig, Catalogue.Shipped, false), "camera") is not { } plan)
+        if (TetherPlan.For(RigAssembly.Build(rig, Catalogue.Shipped), "camera", rig.Run.Speed) is not { } plan)
             return;
-        var tied = TetherPlan.With(RigAssembly.Build(rig, Catalogue.Shipped, false), plan.Tether);
-        var built = Assert.Single(RigAssembly.Build(tied, Catalogue.Shipped, false).Tethers);
+        var tied = TetherPlan.With(RigAssembly.Build(rig, Catalogue.Shipped), plan.Tether);
+        var built = Assert.Single(RigAssembly.Build(tied, Catalogue.Shipped).Tethers);
         // A line is never shorter than the way it has to go, and has the slack that aiming needs on top.
         var straight = (built.End - built.From).Length;
         Assert.InRange(built.Length, straight + 0.05, straight + 0.07);

@@ -90,7 +90,7 @@ public class BookFormulaTests
         foreach (var c in Assessor.Driving(model))
         {
             var f = model.Forces(state, c, rig.Run.Speed)!;
-            foreach (var check in model.Builder.Checks.OfType<SectionStrength>())
+            foreach (var check in model.Built.Checks.OfType<SectionStrength>())
             {
                 var sheet = new Worksheet();
                 check.Use(f, sheet);

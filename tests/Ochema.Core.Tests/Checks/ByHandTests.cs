@@ -34,8 +34,8 @@ public class ByHandTests
     private static double Most(RigDocument rig, ModelDocument document, Func<(double Pull, double Slide, double Moment, double Twist), double> value)
     {
         var (n, model) = (Normal(rig, 0, 0), new RigModel(rig, Stock));
-        var (state, hold) = (model.State([]), model.Builder.Holds.Single(h => h.Id == "base-hold").Spring);
-        var moving = model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => c.Dynamic).Select(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold));
+        var (state, hold) = (model.State([]), model.Built.Holds.Single(h => h.Id == "base-hold").Spring);
+        var moving = model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => c.Dynamic).Select(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold));
         return Math.Max(Most(document, c => value(Hold(c, "base-hold", n))),
             moving.Max(f => value((-f.Force.Dot(n), f.Force.PerpendicularTo(n).Length, f.Moment.PerpendicularTo(n).Length, Math.Abs(f.Moment.Dot(n))))));
     }
@@ -108,7 +108,7 @@ public class ByHandTests
     public void ATethersCatch()
     {
         var rig = RigFiles.Named("1-bonnet-close-up");
-        var builder = new RigModel(rig, Stock).Builder;
+        var builder = new RigModel(rig, Stock).Built;
         var row = Stock.Find<StrapRow>("straps", rig.Tether!.Stock);
         var host = HostLibrary.Find(rig.Host)!;
         var camera = builder.Position(builder.Camera.Node);
@@ -157,7 +157,7 @@ public class ByHandTests
         var use = report.Checks.Single(c => c.Id == "riser.strength").Use;
         // Root moment from the statics of what stands above: weight and wind at the camera's and head's places, upper bound without the post's own.
         var (section, metal) = (Stock.Section("tube-al-50x3"), Stock.MaterialOf("tube-al-50x3"));
-        var builder = new RigModel(rig, Stock).Builder;
+        var builder = new RigModel(rig, Stock).Built;
         var camera = builder.Position(builder.Camera.Node);
         var root = model.Nodes.First(n => n.Id == "plate").Position;
         var worst = Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c => (camera - root).Cross(builder.Camera.Mass * c.Field).Length);

@@ -34,7 +34,7 @@ public sealed class CarrierTipsTests
     private static (Vec3 Force, Vec3 Moment, RigModel Model, CarrierTips Check) Still(RigDocument rig)
     {
         var model = new RigModel(rig with { Run = rig.Run with { Speed = 0, HeadWind = 0, Gust = 0 } }, Catalogue.Shipped);
-        var check = model.Builder.Checks.OfType<CarrierTips>().Single();
+        var check = model.Built.Checks.OfType<CarrierTips>().Single();
         var (force, moment) = check.Load(Standing(model));
         return (force, moment, model, check);
     }
@@ -47,8 +47,8 @@ public sealed class CarrierTipsTests
     public void InStillAirItIsTheRigsWeight()
     {
         var (force, moment, model, check) = Still(OnStand(3, 0.3));
-        var (mass, middle) = model.Builder.MassOf(_ => true);
-        var feet = model.Builder.Host.StandingAt(model.Builder.Rig.Site)!.Middle;
+        var (mass, middle) = model.Built.MassOf(_ => true);
+        var feet = model.Built.Host.StandingAt(model.Built.Rig.Site)!.Middle;
         var weight = -mass * 9.80665 * Vec3.UnitZ;
         Near.Share(mass * 9.80665, -force.Z, 1e-6);
         Assert.InRange((moment - (middle - feet).Cross(weight)).Length, 0, 1e-6);

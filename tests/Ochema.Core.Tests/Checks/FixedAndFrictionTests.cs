@@ -27,7 +27,7 @@ public class FixedAndFrictionTests
     {
         var model = new RigModel(rig, Stock);
         var state = model.State([]);
-        return model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c => value(model, model.Forces(state, c, rig.Run.Speed)!));
+        return model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c => value(model, model.Forces(state, c, rig.Run.Speed)!));
     }
 
     [Theory] // sag of an arc, d²/(8R), against what the lip follows
@@ -76,7 +76,7 @@ public class FixedAndFrictionTests
         var squeeze = 0.5 * clamp.Torque / (0.2 * thread.MajorDiameter);
         var capacity = Ochema.Core.Joints.FrictionGrip.Halves(squeeze, rig.Site.Diameter!.Value, 0.4);
         var axis = HostLibrary.Find(rig.Host)!.Surface(rig.Site).U;
-        var expected = Most(rig, (m, f) => m.Builder.Holds[0].Spring is var s && f.Spring(s) is var (force, moment)
+        var expected = Most(rig, (m, f) => m.Built.Holds[0].Spring is var s && f.Spring(s) is var (force, moment)
             ? 2 * Math.Sqrt(Math.Pow(force.Dot(axis) / capacity.Slide, 2) + Math.Pow(moment.Dot(axis) / capacity.Torque, 2)) : 0);
         Near.Share(expected, Check(rig, "base-hold.turn").Use, 1e-6);
         // Twice the torque on the screw, half the use.
@@ -92,7 +92,7 @@ public class FixedAndFrictionTests
         var normal = HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0], rig.At[1]);
         var (area, modulus) = (row.Width * row.Height, row.Width * row.Height * row.Width / 6);
         var polar = area * Math.Sqrt(row.Width * row.Width + row.Height * row.Height) / 6;
-        var worst = Most(rig, (m, f) => f.Hold(m.Builder.Holds[0].Spring, normal) is var h
+        var worst = Most(rig, (m, f) => f.Hold(m.Built.Holds[0].Spring, normal) is var h
             ? (Math.Max(0, h.Pull) + h.Slide) / area + h.Moment / modulus + h.Twist / polar : 0);
         Near.Share(5 * worst / row.Strength, Check(rig, "base-hold.glue").Use, 1e-6);
         // Half as strong at 40 °C, two fifths on dust.
@@ -146,16 +146,16 @@ public class FixedAndFrictionTests
         var rig = RigFiles.CupAndArm();
         var model = new RigModel(rig, Stock);
         var state = model.State([]);
-        foreach (var c in model.Builder.Host.Motion.Cases(rig.Run.Road))
+        foreach (var c in model.Built.Host.Motion.Cases(rig.Run.Road))
         {
             var field = model.Forces(state, c, rig.Run.Speed)!.Field;
-            var own = c.Field + (model.Builder.Host.Motion.BumpsAt(rig.Run.Speed) - 1) * c.Bumped;
+            var own = c.Field + (model.Built.Host.Motion.BumpsAt(rig.Run.Speed) - 1) * c.Bumped;
             if (!c.Dynamic)
                 Assert.True((field - own).Length < 1e-9, c.Id);
             else
                 Assert.True((field - own).Length > 0.05, c.Id);
         }
-        var jolt = model.Builder.Host.Motion.Cases(rig.Run.Road).First(c => c.Id == "jolt-up");
+        var jolt = model.Built.Host.Motion.Cases(rig.Run.Road).First(c => c.Id == "jolt-up");
         // Pressed down while the host is thrown up: at least the pulse's own share that a soft arm passes on.
         Assert.True(model.Forces(state, jolt, rig.Run.Speed)!.Field.Z < jolt.Field.Z);
     }

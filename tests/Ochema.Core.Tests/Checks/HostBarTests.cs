@@ -41,7 +41,7 @@ public sealed class HostBarTests
     {
         var rig = OnABranch(0.03);
         var model = new RigModel(rig, Catalogue.Shipped);
-        var (state, hold) = (model.State([]), model.Builder.Holds.Single().Spring);
+        var (state, hold) = (model.State([]), model.Built.Holds.Single().Spring);
         var worst = model.Cases.Where(c => !c.AtRest).Max(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold) is var (f, m)
             ? f.Length * rig.Site.ClearRadius + m.Length : 0);
         Near.Share(4 * worst / (Math.PI * Math.Pow(0.03, 3) / 32) / 25e6, Use(rig), 1e-9);
@@ -64,7 +64,7 @@ public sealed class HostBarTests
     {
         var rig = With("tie-down-block", 0.007);
         var model = new RigModel(rig, Catalogue.Shipped);
-        var (state, hold) = (model.State([]), model.Builder.Holds.Single().Spring);
+        var (state, hold) = (model.State([]), model.Built.Holds.Single().Spring);
         var worst = model.Cases.Where(c => !c.AtRest).Max(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold) is var (f, m)
             ? f.Length * rig.Site.ClearRadius / 4 + m.Length / 2 : 0);
         Near.Share(2.5 * worst / (Math.PI * Math.Pow(0.007, 3) / 32) / Catalogue.Shipped.Material("steel-1018").YieldStrength, Use(rig), 1e-9);
@@ -79,10 +79,10 @@ public sealed class HostBarTests
         var thin = With("tree-arm", 0.1 * RigFiles.Named("tree-arm").Site.Diameter!.Value);
         var model = new RigModel(thin, Catalogue.Shipped);
         var f = model.Forces(model.State([]), model.Cases.First(c => !c.AtRest), 0)!;
-        var (force, moment) = f.Spring(model.Builder.Holds.Single().Spring);
-        Near.Share(4 * (force.Length * model.Builder.Position(model.Builder.Holds.Single().Node).Z + moment.Length)
+        var (force, moment) = f.Spring(model.Built.Holds.Single().Spring);
+        Near.Share(4 * (force.Length * model.Built.Position(model.Built.Holds.Single().Node).Z + moment.Length)
             / HostBarBends.Modulus(thin.Site) / Catalogue.Shipped.Material(thin.Site.Material).YieldStrength,
-            model.Builder.Checks.OfType<HostBarBends>().Single().Use(f), 1e-9);
+            model.Built.Checks.OfType<HostBarBends>().Single().Use(f), 1e-9);
         Assert.True(Use(thin) > 200 * trunk || Use(thin) >= Check.MostUse);
     }
 
@@ -92,9 +92,9 @@ public sealed class HostBarTests
         var rig = RigFiles.Named("pan-rig");
         var model = new RigModel(rig, Catalogue.Shipped);
         var f = model.Forces(model.State([]), model.Cases[0], 0)!;
-        var check = model.Builder.Checks.OfType<HostBarBends>().Single();
-        var all = model.Builder.Holds.Sum(h => f.Spring(h.Spring).Force.Length);
-        Assert.True(model.Builder.Holds.Count > 1);
+        var check = model.Built.Checks.OfType<HostBarBends>().Single();
+        var all = model.Built.Holds.Sum(h => f.Spring(h.Spring).Force.Length);
+        Assert.True(model.Built.Holds.Count > 1);
         Assert.True(check.Use(f) >= 2 * all * rig.Site.ClearRadius / 4 / HostBarBends.Modulus(rig.Site)
             / Catalogue.Shipped.Material(rig.Site.Material).YieldStrength);
     }

@@ -23,7 +23,7 @@ public sealed class PlateBehindTests
     {
         var rig = On("al-body", 0.003);
         var row = Catalogue.Shipped.Find<MagnetRow>("magnets", "magnet-88-rubber");
-        var spot = RigAssembly.Build(rig, Catalogue.Shipped).Spot("x", Core.Responses.StationId.Base, "x", 0, 0);
+        var spot = RigAssembly.Collect(rig, Catalogue.Shipped).Spot("x", Core.Responses.StationId.Base, "x", 0, 0);
         var grip = new Core.Checks.MagnetGrip(row, spot, 0, null, 288.15);
         Near.Share(row.RatedPull * (1 - Math.Exp(-2.3 * 0.003 / row.FullThickness)) * Math.Exp(-60 * (rig.Site.Coat + 0.0012) / row.Diameter), grip.Pull, 1e-9);
         Assert.NotEqual(Why.Refused, Assessor.Assess(rig, Catalogue.Shipped).Verdict.Why);

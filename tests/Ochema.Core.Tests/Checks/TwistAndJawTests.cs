@@ -49,13 +49,13 @@ public class TwistAndJawTests
         var normal = HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0], rig.At[1]);
         double Hand(CaseForces f, RigModel m)
         {
-            var h = f.Hold(m.Builder.Holds[0].Spring, normal);
+            var h = f.Hold(m.Built.Holds[0].Spring, normal);
             return (2 * h.Off + 4 * (h.Slide + h.Twist / r) / 0.5) / (force + h.On);
         }
         Near.Share(Most(rig, (m, f) => Hand(f, m)), Use(rig, "base-hold.slide"), 1e-6);
         // The twist alone, wind on the phone at half a metre, takes several times what the slide does.
         var model = new RigModel(rig, Stock);
-        var cruise = model.Forces(model.State([]), Assessor.Driving(model)[0], rig.Run.Speed)!.Hold(model.Builder.Holds[0].Spring, normal);
+        var cruise = model.Forces(model.State([]), Assessor.Driving(model)[0], rig.Run.Speed)!.Hold(model.Built.Holds[0].Spring, normal);
         Assert.True(cruise.Twist / r > 3 * cruise.Slide, $"{cruise}");
         Assert.True(Use(rig, "base-hold.slide") > 1.5);
         Assert.Equal(Verdict.LetsGo, Assessor.Assess(rig, Stock).Verdict.Word);
@@ -65,11 +65,11 @@ public class TwistAndJawTests
     public void ASingleMagnetTwistsOnTwoThirdsOfItsRadius()
     {
         var rig = SideBoom(15) with { Site = RigFiles.Panel("roof"), Base = new SingleMagnet { Magnet = new Magnet { Stock = "magnet-88-rubber" } } };
-        var grip = new MagnetGrip(Stock.Find<MagnetRow>("magnets", "magnet-88-rubber"), RigAssembly.Build(rig, Stock)
+        var grip = new MagnetGrip(Stock.Find<MagnetRow>("magnets", "magnet-88-rubber"), RigAssembly.Collect(rig, Stock)
             .Spot("x", StationId.Base, "x", 0, 0), 0, null, rig.Run.Skin);
         Near.Share(0.044 * 2 / 3, grip.Grasp.TwistRadius, 1e-9);
         var normal = HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0], rig.At[1]);
-        Near.Share(Most(rig, (m, f) => f.Hold(m.Builder.Holds[0].Spring, normal) is var h
+        Near.Share(Most(rig, (m, f) => f.Hold(m.Built.Holds[0].Spring, normal) is var h
             ? 3 * (h.Off + (h.Slide + h.Twist / (0.044 * 2 / 3)) / 0.55) / (grip.Pull + h.On) : 0), Use(rig, "base-hold.slide"), 1e-6);
     }
 
@@ -82,8 +82,8 @@ public class TwistAndJawTests
         var force = row.VacuumShare * 101325 * Math.PI / 4 * row.LipDiameter * row.LipDiameter;
         double Hand(CaseForces f)
         {
-            var holds = model.Builder.Holds;
-            var loads = holds.Select(h => (Hold: h, N: h.Top.Axis, P: model.Builder.Position(h.Node), F: f.Spring(h.Spring))).ToList();
+            var holds = model.Built.Holds;
+            var loads = holds.Select(h => (Hold: h, N: h.Top.Axis, P: model.Built.Position(h.Node), F: f.Spring(h.Spring))).ToList();
             var grips = loads.Select(l => 0.5 * Math.Max(0, force + Math.Max(0, l.F.Force.Dot(l.N)) - 2 * Math.Max(0, -l.F.Force.Dot(l.N)))).ToList();
             var total = grips.Sum();
             var middle = loads.Zip(grips, (l, g) => g / total * l.P).Aggregate(Vec3.Zero, (a, b) => a + b);
@@ -124,7 +124,7 @@ public class TwistAndJawTests
         var d = rig.Site.Diameter!.Value;
         Near.Share(Most(rig, (m, f) =>
         {
-            var (force, moment) = f.Spring(m.Builder.Holds[0].Spring);
+            var (force, moment) = f.Spring(m.Built.Holds[0].Spring);
             var s = force.PerpendicularTo(surface.V).Length / (2 * 0.4 * clamp.Force);
             var turn = Math.Abs(moment.Dot(surface.V)) / (4.0 / 3 * 0.4 * clamp.Force * clamp.PadRadius);
             var roll = Math.Abs(moment.Dot(surface.U)) / (0.4 * clamp.Force * d);
@@ -140,7 +140,7 @@ public class TwistAndJawTests
         var surface = HostLibrary.Find(rig.Host)!.Surface(rig.Site);
         Near.Share(Most(rig, (m, f) =>
         {
-            var (force, moment) = f.Spring(m.Builder.Holds[0].Spring);
+            var (force, moment) = f.Spring(m.Built.Holds[0].Spring);
             return 2 * (Math.Abs(force.Dot(surface.V)) + 2 * moment.PerpendicularTo(surface.V).Length / clamp.PadRadius) / clamp.Force;
         }), Use(rig, "base-hold.opens"), 1e-6);
         Assert.True(Use(rig with { Base = clamp with { Force = clamp.Force / 4 } }, "base-hold.opens") > 3.9 * Use(rig, "base-hold.opens"));
@@ -155,9 +155,9 @@ public class TwistAndJawTests
         var surface = HostLibrary.Find(rig.Host)!.Surface(rig.Site);
         double Hand(RigDocument r, double jaw) => Most(r, (m, f) =>
         {
-            var (force, moment) = f.Spring(m.Builder.Holds[0].Spring);
+            var (force, moment) = f.Spring(m.Built.Holds[0].Spring);
             var across = force.PerpendicularTo(surface.U);
-            var n = m.Builder.Holds[0].Top.Axis;
+            var n = m.Built.Holds[0].Top.Axis;
             var pull = (across - Math.Max(0, across.Dot(n)) * n).Length;
             return 1.5 * (pull + moment.PerpendicularTo(surface.U).Length / (jaw / 3)) / closing;
         });

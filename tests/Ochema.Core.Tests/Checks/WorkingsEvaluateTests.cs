@@ -4,6 +4,7 @@ using Ochema.Core.Kinds.Heads;
 using Ochema.Core.Kinds.Holds;
 using Ochema.Core.Kinds.Isolators;
 using Ochema.Core.Responses;
+using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
@@ -51,13 +52,13 @@ public class WorkingsEvaluateTests
         var rig = Named(name);
         foreach (var gone in rig.Straps.Count > 0 ? [false, true] : new[] { false })
         {
-            var model = new RigModel(rig, Catalogue.Shipped, holdsGone: gone);
+            var model = gone ? RigModel.WithoutHolds(RigAssembly.Build(rig, Catalogue.Shipped)) : new RigModel(rig, Catalogue.Shipped);
             var state = model.State([]);
             if (state.Mechanism is not null)
                 continue;
-            foreach (var c in model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => !gone || !c.Dynamic))
+            foreach (var c in model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => !gone || !c.Dynamic))
                 if (model.Forces(state, c, rig.Run.Speed) is { } f)
-                    foreach (var check in model.Builder.Checks)
+                    foreach (var check in model.Built.Checks)
                     {
                         var sheet = new Worksheet();
                         var use = check.Use(f, sheet);

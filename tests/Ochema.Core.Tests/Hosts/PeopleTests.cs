@@ -81,7 +81,7 @@ public sealed class PeopleTests
             foreach (var person in Assessor.Assess(rig, Catalogue.Shipped).Figure.People.Where(p => Math.Abs(p.Tilt) < 1.2))
             {
                 var aimed = rig with { Camera = rig.Camera with { Pan = person.Pan, Tilt = person.Tilt, Who = person.Id, Subject = null } };
-                var b = new RigModel(aimed, Catalogue.Shipped).Builder;
+                var b = new RigModel(aimed, Catalogue.Shipped).Built;
                 var to = HostLibrary.Find(rig.Host)!.People.Single(p => p.Id == person.Id).Head - b.Camera.Eye;
                 Assert.True(to.Normalized().Dot(b.Camera.View) > 0.9999 || to.Length < 0.05, $"{name}, {person.Id}");
                 Assert.Equal(Math.Max(0.2, to.Length), b.Camera.Subject!.Value, 1e-6);
@@ -94,14 +94,14 @@ public sealed class PeopleTests
     {
         var rig = RigFiles.Named("1-bonnet-close-up") with { };
         rig = rig with { Camera = rig.Camera with { Who = "driver", Subject = null } };
-        var near = new RigModel(rig, Catalogue.Shipped).Builder.Camera.Subject!.Value;
+        var near = new RigModel(rig, Catalogue.Shipped).Built.Camera.Subject!.Value;
         double Smear(RigDocument r) => Assessor.Assess(r, Catalogue.Shipped).Sharpness!.Numbers.Single(n => n.Id == "smear").Pixels;
         var measured = rig with { Camera = rig.Camera with { Who = null, Subject = near } };
         var far = rig with { Camera = rig.Camera with { Who = null } };
         Near.Share(Smear(measured), Smear(rig), 1e-9);
         Assert.True(Math.Abs(Smear(far) / Smear(rig) - 1) > 0.01);
         // What was measured beats it.
-        Assert.Equal(2, new RigModel(rig with { Camera = rig.Camera with { Subject = 2 } }, Catalogue.Shipped).Builder.Camera.Subject);
+        Assert.Equal(2, new RigModel(rig with { Camera = rig.Camera with { Subject = 2 } }, Catalogue.Shipped).Built.Camera.Subject);
     }
 
     [Fact]
@@ -123,7 +123,7 @@ public sealed class PeopleTests
                 Assert.Equal(!host.CoversPeople || host.IsInside(site), host.KeptClear(new(), site).Any(z => z.Id.EndsWith("-head", StringComparison.Ordinal)));
         var rig = RigFiles.Named("bicycle-bar");
         var rider = HostLibrary.Find(rig.Host)!.People[0];
-        var seat = new RigModel(rig, Catalogue.Shipped).Builder;
+        var seat = new RigModel(rig, Catalogue.Shipped).Built;
         var up = rider.Head - seat.Position(seat.Camera.Node);
         Assert.DoesNotContain(Assessor.Assess(rig, Catalogue.Shipped).Findings, f => f.Text.Contains("head", StringComparison.Ordinal) && f.Blocks);
         // A boom that holds the camera into the face.

@@ -60,7 +60,7 @@ public sealed class PropellerWashTests
         Assert.DoesNotContain(wing.Cases, c => c.Wash);
         Assert.Contains(Assessor.Assess(At("tail-ring"), Catalogue.Shipped).Findings, f => f.Text.Contains("propeller's wash", StringComparison.Ordinal));
         // Standing still, without wind: what the block is pushed back by is what the air does to all that stands in it.
-        var b = tail.Builder;
+        var b = tail.Built;
         var pushed = tail.Forces(tail.State([]), tail.Cases.First(c => c.Wash), 0)!.Spring(b.Holds.Single().Spring).Force.X;
         var air = b.Host.Wash!;
         var bodies = b.Faces.Where(f => f.Node >= 0).Sum(f => air.Share(b.Position(f.Node)) * f.BoxForce(-Vec3.UnitX).X);
@@ -83,7 +83,7 @@ public sealed class PropellerWashTests
         dynamics.At(model, speed);
         var wash = dynamics.Excitations.Random.Where(e => e.Label == "the propeller's wash").ToList();
         Assert.Equal(2, wash.Count);
-        var blows = model.Builder.Host.Wash!.Speed(speed, model.Density);
+        var blows = model.Built.Host.Wash!.Speed(speed, model.Density);
         var most = Math.Pow(2 * PropellerWash.Unrest * 0.5 * model.Density * blows * blows, 2);
         Assert.InRange(FrequencyGrid.Integrate(dynamics.Frequencies, wash[0].Spectrum), 0.5 * most, most);
         Assert.All(wash, e => Assert.Contains(e.Forces, f => f != 0));
@@ -101,11 +101,11 @@ public sealed class PropellerWashTests
     {
         var rig = At("tail-ring") with { Run = At("tail-ring").Run with { Speed = 45 } };
         var model = new RigModel(rig, Catalogue.Shipped);
-        var (state, hold) = (model.State([]), model.Builder.Holds.Single().Spring);
+        var (state, hold) = (model.State([]), model.Built.Holds.Single().Spring);
         double Back(string id) => model.Forces(state, model.Cases.Single(c => c.Id == id), 45)!.Spring(hold).Force.X;
         Assert.True(Back("wash-0") > 1.2 * Back("cruise-0") && Back("cruise-0") > 0);
         // The same load can be solved elsewhere: it is in the model document.
         var document = RigModelDocument.Of(rig, Catalogue.Shipped).Cases!.Single(c => c.Id == "wash-0");
-        Near.Share(Back("wash-0"), document.Result!.SpringForces![model.Builder.Holds.Single().Id.Name][0], 1e-6);
+        Near.Share(Back("wash-0"), document.Result!.SpringForces![model.Built.Holds.Single().Id.Name][0], 1e-6);
     }
 }

@@ -94,9 +94,9 @@ public class WaterAirAndHandTests
     {
         var rig = Recipe("hand-pole");
         var (model, report) = (new RigModel(rig, Catalogue.Shipped), Assess(rig));
-        var (state, spring) = (model.State([]), model.Builder.Holds.Single().Spring);
+        var (state, spring) = (model.State([]), model.Built.Holds.Single().Spring);
         // For a moment 150 N a hand and 8 N·m a wrist, against wind for minutes 50 N and 3 N·m; and the couple of two hands half a metre apart.
-        var worst = model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c =>
+        var worst = model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c =>
         {
             var (force, moment) = model.Forces(state, c, rig.Run.Speed)!.Spring(spring);
             return c.Id.StartsWith("cruise", StringComparison.Ordinal) ? force.Length / 100 + moment.Length / (6 + 25)

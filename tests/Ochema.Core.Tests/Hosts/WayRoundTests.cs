@@ -43,7 +43,7 @@ public sealed class WayRoundTests
     {
         var rig = RecipeLibrary.All.First(r => r.Id == "cup-and-arm").Document;
         var b = RigAssembly.Build(rig, Catalogue.Shipped);
-        Assert.Null(Assert.Single(b.Tethers).KeepsNothing(b));
+        Assert.Null(Assert.Single(b.Tethers).KeepsNothing(b, b.Rig.Run.Speed));
         var edge = rig with { Tether = rig.Tether! with { To = new("bonnet-edge-left", 0.3) } };
         var report = Assessor.Assess(edge, Catalogue.Shipped);
         Assert.Equal((Verdict.LetsGo, Why.Missing), (report.Verdict.Word, report.Verdict.Why));
@@ -52,7 +52,7 @@ public sealed class WayRoundTests
         Assert.Contains(report.Findings, f => f.Text.Contains("keeps nothing", StringComparison.Ordinal));
         // And the one that is advised in its place counts.
         var built = RigAssembly.Build(edge, Catalogue.Shipped);
-        var mended = TetherPlan.With(built, TetherPlan.For(built, "camera")!.Value.Tether);
+        var mended = TetherPlan.With(built, TetherPlan.For(built, "camera", built.Rig.Run.Speed)!.Value.Tether);
         Assert.Empty(mended.Tethers);
         Assert.Equal(Verdict.Holds, Assessor.Assess(mended, Catalogue.Shipped).Verdict.Word);
     }
@@ -62,6 +62,6 @@ public sealed class WayRoundTests
     public void NoRigIsShippedWithALineThatKeepsNothing(string name)
     {
         var b = RigAssembly.Build(RigFiles.Named(name), Catalogue.Shipped);
-        Assert.All(b.Tethers, t => Assert.Null(t.KeepsNothing(b)));
+        Assert.All(b.Tethers, t => Assert.Null(t.KeepsNothing(b, b.Rig.Run.Speed)));
     }
 }

@@ -86,7 +86,7 @@ public class RigInvariantTests
         var state = model.State([]);
         if (state.Mechanism is not null)
             return;
-        var hold = model.Builder.Holds[0].Spring;
+        var hold = model.Built.Holds[0].Spring;
         var slow = model.Forces(state, wind, 10)!.Spring(hold).Force.Length;
         var fast = model.Forces(state, wind, 30)!.Spring(hold).Force.Length;
         Near.Share(9 * slow, fast, 1e-6);
@@ -97,11 +97,11 @@ public class RigInvariantTests
     {
         // Low-rank updates against a fresh factorisation, for each part that lets go.
         var model = new RigModel(rig, Catalogue.Shipped);
-        foreach (var gone in LetGoCases.Of(model.Builder))
+        foreach (var gone in LetGoCases.Of(model.Built))
         {
             var state = model.State(gone.Gone);
             var c = Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road)[6];
-            var solved = ModelSolver.Solve(model.Builder.Model with { Cases = [model.Document(c, rig.Run.Speed, "c", gone.Gone)] }).Cases[0];
+            var solved = ModelSolver.Solve(model.Built.Model with { Cases = [model.Document(c, rig.Run.Speed, "c", gone.Gone)] }).Cases[0];
             Assert.Equal(state.Mechanism is null, solved.Finding?.Contains("freely") != true);
             if (state.Mechanism is not null || model.Forces(state, c, rig.Run.Speed) is not { } f || solved.Result is not { } result)
                 continue;
@@ -109,7 +109,7 @@ public class RigInvariantTests
             var camera = model.System.Displacement(u, model.System.NodeIndex("camera")).U;
             var expected = Vec3.From(result.Displacements["camera"]);
             Assert.True((camera - expected).Length <= 1e-4 * expected.Length + 1e-9, $"{gone.Id}: {camera} against {expected}");
-            foreach (var h in model.Builder.Holds.Where(h => !gone.Gone.Contains(h.Id)))
+            foreach (var h in model.Built.Holds.Where(h => !gone.Gone.Contains(h.Id)))
                 Assert.True((f.Spring(h.Spring).Force - Vec3.From(result.SpringForces[h.Id])).Length <= 1e-3 * Math.Max(1, f.Spring(h.Spring).Force.Length), $"{gone.Id}, {h.Id}");
         }
     }, iter: 15);

@@ -136,7 +136,7 @@ public class JointChoiceTests
     {
         var rig = RigFiles.Named("9-skiff-ferryman");
         var model = new RigModel(rig, Stock);
-        var b = model.Builder;
+        var b = model.Built;
         var joint = b.Joints.First(j => j.Plug is not null);
         var f = model.Forces(model.State([]), b.Host.Motion.Cases(rig.Run.Road)[0], rig.Run.Speed)!;
         return new PlugHolds(b, joint, joint.Plug! with { Tube = Stock.Material(material), Wall = 0.0002, Kept = kept }).Use(f);
@@ -154,7 +154,7 @@ public class JointChoiceTests
     {
         var rig = RigFiles.Named("9-skiff-ferryman");
         var model = new RigModel(rig, Stock);
-        var b = model.Builder;
+        var b = model.Built;
         var made = b.Joints.First(j => j.Plug is not null);
         var plug = made.Plug! with { Kept = PlugKept.Keyed };
         var f = model.Forces(model.State([]), b.Host.Motion.Cases(rig.Run.Road)[0], rig.Run.Speed)!;

@@ -17,8 +17,8 @@ public class ShareAndLengthTests
         var rig = RigFiles.Named(name);
         var model = new RigModel(rig, Catalogue.Shipped);
         var state = model.State([]);
-        foreach (var c in model.Builder.Host.Motion.Cases(rig.Run.Road))
-            foreach (var j in model.Builder.Joints.Where(j => j.Load is not null))
+        foreach (var c in model.Built.Host.Motion.Cases(rig.Run.Road))
+            foreach (var j in model.Built.Joints.Where(j => j.Load is not null))
             {
                 var f = model.Forces(state, c, rig.Run.Speed)!;
                 var (force, moment) = j.Load!(f);

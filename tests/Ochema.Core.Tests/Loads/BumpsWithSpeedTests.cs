@@ -40,8 +40,8 @@ public sealed class BumpsWithSpeedTests
     public void TheFieldOfABumpGrowsInTheModel()
     {
         var model = new RigModel(RigFiles.Named("cup-plate-low-head"), Catalogue.Shipped);
-        var bump = model.Builder.Host.Motion.Cases(Going.Average).First(c => c.Id == "bump-up-1");
-        var usual = model.Builder.Host.Motion.UsualSpeed!.Value;
+        var bump = model.Built.Host.Motion.Cases(Going.Average).First(c => c.Id == "bump-up-1");
+        var usual = model.Built.Host.Motion.UsualSpeed!.Value;
         double Up(double v) => model.Forces(model.State([]), bump, v)!.Field.Z;
         Near.Share(bump.Field.Z, Up(0), 1e-9);
         Near.Share(bump.Field.Z, Up(usual), 1e-9);

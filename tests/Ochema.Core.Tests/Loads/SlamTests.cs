@@ -17,14 +17,14 @@ public sealed class SlamTests
         Near.Share(2 * Math.PI, Water.FlatSlam, 1e-12);
         var rig = RigFiles.Named("gear-rail-boom");
         var model = new RigModel(rig, Catalogue.Shipped);
-        var wave = model.Builder.Host.Motion.Wave(rig.Run.Road, rig.Base.WaterDepth);
+        var wave = model.Built.Host.Motion.Wave(rig.Run.Road, rig.Base.WaterDepth);
         var dunk = model.Cases.First(c => c.Dunk);
         var (slow, fast) = (model.Document(dunk with { Dunk = false }, 3, "c", []), model.Document(dunk, 3, "c", []));
         var seen = 0;
-        foreach (var face in model.Builder.Faces.Where(f => f.Member >= 0))
+        foreach (var face in model.Built.Faces.Where(f => f.Member >= 0))
         {
             var beam = model.System.Beams[face.Member];
-            var (from, to) = (model.Builder.Position(model.Builder.StartOf(face.Member)).Z, model.Builder.Position(model.Builder.EndOf(face.Member)).Z);
+            var (from, to) = (model.Built.Position(model.Built.StartOf(face.Member)).Z, model.Built.Position(model.Built.EndOf(face.Member)).Z);
             if (Math.Max(from, to) > wave.Amplitude || Math.Min(from, to) < 0)
                 continue;
             double Ahead(ModelCase d) => d.MemberLoads.Where(l => l.Member == beam.Member.Id).Sum(l => l.W[0]);
@@ -64,7 +64,7 @@ public sealed class SlamTests
     {
         var rig = RigFiles.Named(name);
         var model = new RigModel(rig, Catalogue.Shipped);
-        var b = model.Builder;
+        var b = model.Built;
         var wave = b.Host.Motion.Wave(rig.Run.Road, rig.Base.WaterDepth);
         var camera = b.Position(b.Camera.Node);
         var face = b.Faces.First(f => f.Node == b.Camera.Node).BoxForce(MotionProfile.WindDirection(0)).Length;

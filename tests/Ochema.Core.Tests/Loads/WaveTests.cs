@@ -44,14 +44,14 @@ public sealed class WaveTests
     {
         var rig = RigFiles.Named("low-arm");
         var model = new RigModel(rig, Catalogue.Shipped);
-        var wave = model.Builder.Host.Motion.Wave(rig.Run.Road, rig.Base.WaterDepth);
+        var wave = model.Built.Host.Motion.Wave(rig.Run.Road, rig.Base.WaterDepth);
         var cruise = model.Cases.First(c => c is { Wind: 0, AtRest: false, Dunk: false, Jolt: 0 });
         var doc = model.Document(cruise with { Wind = -1 }, speed, "c", []);
-        var under = model.Builder.Carrying.Where(m => model.Builder.Position(m.From).Z < 0 && model.Builder.Position(m.To).Z < 0).ToList();
+        var under = model.Built.Carrying.Where(m => model.Built.Position(m.From).Z < 0 && model.Built.Position(m.To).Z < 0).ToList();
         Assert.NotEmpty(under);
         foreach (var (beam, section, from, to) in under)
         {
-            var (a, b) = (model.Builder.Position(from), model.Builder.Position(to));
+            var (a, b) = (model.Built.Position(from), model.Built.Position(to));
             var axis = (b - a).Normalized();
             var forward = doc.MemberLoads.Where(l => l.Member == model.System.Beams[beam].Member.Id).Sum(l => l.W[0]);
             if (Math.Abs(axis.X) > 1e-6)
@@ -70,11 +70,11 @@ public sealed class WaveTests
         var model = new RigModel(rig, Catalogue.Shipped);
         var knock = model.Cases.First(c => c.AtRest);
         var doc = model.Document(knock with { Knock = default }, 0, "c", []);
-        foreach (var (beam, section, from, to) in model.Builder.Carrying.Where(m => model.Builder.Position(m.From).Z < 0 && model.Builder.Position(m.To).Z < 0))
+        foreach (var (beam, section, from, to) in model.Built.Carrying.Where(m => model.Built.Position(m.From).Z < 0 && model.Built.Position(m.To).Z < 0))
         {
             var member = model.System.Beams[beam].Member;
             var lift = doc.MemberLoads.Where(l => l.Member == member.Id).Sum(l => l.W[2]);
-            var plastic = model.Builder.Pieces.First(p => beam >= p.First && beam <= p.Last).Material.Density;
+            var plastic = model.Built.Pieces.First(p => beam >= p.First && beam <= p.Last).Material.Density;
             Near.Share((plastic - Water.Density) * section.Area * MotionProfile.Gravity, member.Rho * member.A * MotionProfile.Gravity - lift, 1e-6);
         }
     }

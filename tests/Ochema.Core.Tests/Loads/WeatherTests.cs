@@ -67,7 +67,7 @@ public sealed class WeatherTests
             var listed = b.Parts.Where(p => p.Sort == PieceSort.Caught).Sum(p => p.Mass);
             Assert.Equal(frame, listed, 9);
             // A counterweight, which is none of the rig, grows with what it is against.
-            double Own(RigBuilder x) => x.Parts.Where(p => p.Station != StationId.Site).Sum(p => p.Mass * p.Quantity);
+            double Own(BuiltRig x) => x.Parts.Where(p => p.Station != StationId.Site).Sum(p => p.Mass * p.Quantity);
             Assert.Equal(Own(b) - Own(dry), listed, 9);
             Assert.Equal(b.Weather.Coat.IsNone, listed == 0);
             // The camera's own checks know it as well.
@@ -112,7 +112,7 @@ public sealed class WeatherTests
     {
         var rig = RigFiles.CupAndArm();
         var model = new RigModel(In(rig, Rain.Downpour), Catalogue.Shipped);
-        var b = model.Builder;
+        var b = model.Built;
         var ahead = model.Cases.First(c => c.Wind == 0);
         var body = b.Faces.First(f => f.Node == b.Camera.Node);
         Vec3 Pushed(RigModel m) => m.Document(ahead, 30, "c", []).Loads.Where(l => l.Node == b.NodeId(b.Camera.Node))

@@ -27,7 +27,7 @@ public sealed class BridleTests
     private static double Tension(RigModel model, string line, params string[] gone)
     {
         var sheet = new Core.Responses.Worksheet();
-        model.Builder.Checks.Single(c => c.Id == line + ".parts").Use(model.Forces(model.State(gone), Rest, 0)!, sheet);
+        model.Built.Checks.Single(c => c.Id == line + ".parts").Use(model.Forces(model.State(gone), Rest, 0)!, sheet);
         return sheet.Done().Terms.Single(t => t.Symbol == "T").Value;
     }
 
@@ -36,9 +36,9 @@ public sealed class BridleTests
     {
         var model = new RigModel(Rig, Stock);
         var b = (BridleBracket)Rig.Base;
-        var weight = model.Builder.MassOf(_ => true).Mass * 9.80665;
-        var at = model.Builder.Position(model.Builder.At(RigPoint.BaseTop));
-        var upper = model.Builder.Surface.Origin;
+        var weight = model.Built.MassOf(_ => true).Mass * 9.80665;
+        var at = model.Built.Position(model.Built.At(RigPoint.BaseTop));
+        var upper = model.Built.Surface.Origin;
         Vec3 Way(Vec3 end, Vec3 eye) => (end - at - eye).Normalized();
         var sum = Tension(model, "short-line") * Way(upper, 0.02 * Vec3.UnitZ);
         foreach (var side in new[] { 1, -1 })
@@ -57,7 +57,7 @@ public sealed class BridleTests
         double Depth(params string[] gone)
         {
             var sheet = new Core.Responses.Worksheet();
-            model.Builder.Checks.Single(c => c.Id == "base.droops").Use(model.Forces(model.State(gone), Rest, 0)!, sheet);
+            model.Built.Checks.Single(c => c.Id == "base.droops").Use(model.Forces(model.State(gone), Rest, 0)!, sheet);
             return sheet.Done().Terms.Single(t => t.Symbol == "d").Value;
         }
         // On its legs alone it comes down to about the height of their shackles, by their stretch.

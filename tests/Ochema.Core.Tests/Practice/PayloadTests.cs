@@ -28,7 +28,7 @@ public sealed class PayloadTests
             })
         } : throw new InvalidOperationException();
 
-    private static RigBuilder Built(RigDocument rig) => RigAssembly.Build(rig, Stock);
+    private static BuiltRig Built(RigDocument rig) => RigAssembly.Build(rig, Stock);
 
     private static double Use(RigDocument rig, string id) => Assessor.Assess(rig, Stock).Checks.Single(c => c.Id == id).Use;
 
@@ -173,7 +173,7 @@ public sealed class PayloadTests
         Assert.True(Use(Round(Math.PI / 2), "camera.shows") < 1);
         Assert.True(Use(Round(0), "camera.shows") > 1);
         var b = Built(Round(Math.PI / 2));
-        var boom = b.Pieces.Where(p => p.Station == b.Path.Reach).ToList();
+        var boom = b.Pieces.Where(p => p.Station == RigPath.First.Reach).ToList();
         var (glass, width) = (0.034, boom.Max(p => p.Section.DragWidth));
         var far = boom.SelectMany(p => new[] { b.Position(b.StartOf(p.First)), b.Position(b.EndOf(p.Last)) }).Max(p => (p - b.Camera.Pivot).Length);
         var most = Math.Asin((glass - width) / 2 / far);

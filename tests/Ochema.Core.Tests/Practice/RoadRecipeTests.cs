@@ -116,7 +116,7 @@ public class RoadRecipeTests
         Vec3 Blown(double area)
         {
             var model = new RigModel(rig with { Head = (GimbalHead)rig.Head with { Area = area } }, Catalogue.Shipped);
-            return model.Builder.Faces.Where(f => f.Node >= 0).Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(-Vec3.UnitX));
+            return model.Built.Faces.Where(f => f.Node >= 0).Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(-Vec3.UnitX));
         }
         Near.Share(HangingLean.Coefficient * 0.02, (Blown(0.06) - Blown(0.04)).Length, 1e-9);
         // Less than the two of them is not believed.
@@ -174,7 +174,7 @@ public class RoadRecipeTests
             Assert.Contains(two.Stations, s => s.Id == station);
         Assert.Contains(two.Retentions, r => r.Piece == "Second camera" && r.CaughtBy == "nothing" && r.Single);
         // Underneath is below the base, on top above it.
-        var builder = new RigModel(rig, Catalogue.Shipped).Builder;
+        var builder = new RigModel(rig, Catalogue.Shipped).Built;
         Assert.True(builder.SecondCamera!.Eye.Z < builder.Camera.Eye.Z - 0.03);
     }
 

@@ -97,7 +97,7 @@ public sealed class RopeRunTests
         // The rope's own load in the let-go case is as many times the weight.
         var without = new RigModel(rig, Stock);
         var state = without.State(["rope-left"]);
-        var check = without.Builder.Checks.Single(c => c.Id == "rope-right.parts");
+        var check = without.Built.Checks.Single(c => c.Id == "rope-right.parts");
         var sheet = new Core.Responses.Worksheet();
         var rest = without.Forces(state, new Core.Loads.RigCase("rest", "", new(0, 0, -9.80665), -1, Vec3.Zero), 0)!;
         check.Use(rest, sheet);
@@ -123,7 +123,7 @@ public sealed class RopeRunTests
     public void WithOneRopePartedItSwingsLowerAndIsStillClear()
     {
         var model = new RigModel(Two, Stock);
-        var check = model.Builder.Checks.Single(c => c.Id == "rope-right.clear");
+        var check = model.Built.Checks.Single(c => c.Id == "rope-right.clear");
         var rest = new Core.Loads.RigCase("rest", "", new(0, 0, -9.80665), -1, Vec3.Zero);
         var whole = check.Use(model.Forces(model.State([]), rest, 0)!);
         var parted = check.Use(model.Forces(model.State(["rope-left"]), rest, 0)!);
@@ -167,7 +167,7 @@ public sealed class RopeRunTests
     [Fact] // the general net, loaded by a little more and a little aside
     public void TheFrameStandsOnTheRopesTangent()
     {
-        var model = new RigModel(Two, Stock).Builder.Model;
+        var model = new RigModel(Two, Stock).Built.Model;
         var half = Runs(Two) * 9.80665 / 2;
         var row = Stock.Find<StrapRow>("straps", "rope-8");
         var (from, to) = (new Vec3(-6.1, 0, 2.4), new Vec3(6.1, 0, 2.4));

@@ -91,7 +91,7 @@ public class SanityTests
         var rig = RigFiles.Plate(new Cup(), 4, 0.25, "door", 0) with { Straps = [] };
         var model = new RigModel(rig, Catalogue.Shipped);
         var rest = model.Forces(model.State([]), Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road)[0], 0)!;
-        double Pull(string label) => model.Builder.Holds.Where(h => h.Label.Contains(label)).Average(h => rest.Hold(h.Spring, AxisOf(model, h)).Pull);
+        double Pull(string label) => model.Built.Holds.Where(h => h.Label.Contains(label)).Average(h => rest.Hold(h.Spring, AxisOf(model, h)).Pull);
         Assert.True(Pull("upper") > 5 && Pull("lower") < -5, $"upper {Pull("upper")}, lower {Pull("lower")}");
         static Ochema.Core.Structure.Vec3 AxisOf(RigModel m, Hold h) => h.Top.Axis;
     }

@@ -51,9 +51,9 @@ public sealed class SleeveTests
         double Dragged(double drift, RigDocument rig)
         {
             var model = new RigModel(rig, Catalogue.Shipped);
-            var dunk = rig.Run.Road is var going ? model.Builder.Host.Motion.Cases(going).Single(c => c.Dunk) : null!;
+            var dunk = rig.Run.Road is var going ? model.Built.Host.Motion.Cases(going).Single(c => c.Dunk) : null!;
             var (still, moving) = (model.Forces(model.State([]), dunk, 0)!, model.Forces(model.State([]), dunk, drift)!);
-            var spring = model.Builder.Holds[0].Spring;
+            var spring = model.Built.Holds[0].Spring;
             return (moving.Spring(spring).Force - still.Spring(spring).Force).Length;
         }
         var u = HostLibrary.Find(Rig.Host)!.Motion.Wave(Rig.Run.Road, ((SlitSleeve)Rig.Base).Deep).Speed(0);

@@ -27,7 +27,7 @@ public sealed class SnagTests
             double Worst(double at)
             {
                 var f = model.Forces(model.State([]), new RigCase("snag", "", new(0, 0, -9.80665), -1, at * way), 0)!;
-                return model.Builder.Checks.Where(c => !c.Fixed && !c.Reserve && c.Sort == CheckSort.Strength).Max(c => c.Use(f));
+                return model.Built.Checks.Where(c => !c.Fixed && !c.Reserve && c.Sort == CheckSort.Strength).Max(c => c.Use(f));
             }
             Assert.InRange(Worst(pull), 0.999, 1.01);
             Assert.True(Worst(0.9 * pull) < 1);

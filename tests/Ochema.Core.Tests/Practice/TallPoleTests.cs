@@ -85,7 +85,7 @@ public sealed class TallPoleTests
     {
         var leaning = OnItsButt with { Reach = (SteppedPole)OnItsButt.Reach with { Lean = 0.2 } };
         var model = new RigModel(leaning, Catalogue.Shipped);
-        var b = model.Builder;
+        var b = model.Built;
         var f = model.Forces(model.State([]), new("rest", "", new(0, 0, -9.80665), -1, default), 0)!;
         var lowest = b.Pieces.Single(p => p.Label == "lowest tube");
         Span<double> room = stackalloc double[12];
@@ -142,7 +142,7 @@ public sealed class TallPoleTests
         Assert.Equal(Verdict.LetsGo, foot.LetGo.Single(l => l.Title == "Without the pole's cap").Verdict);
         Assert.NotEqual(Verdict.LetsGo, top.LetGo.Single(l => l.Title == "Without the pole's cap").Verdict);
         // Proposed, where none is there: to the pole, close to its end.
-        var proposed = TetherPlan.For(Kinds.RigAssembly.Build(Rig with { Tether = null }, Catalogue.Shipped), "camera");
+        var proposed = TetherPlan.For(Kinds.RigAssembly.Build(Rig with { Tether = null }, Catalogue.Shipped), "camera", Rig.Run.Speed);
         Assert.Equal(AnchorEnd.OnReach, proposed?.Tether.To.Anchor);
         // The same over water falls in and is pulled up again.
         Assert.DoesNotContain(Assess(RigFiles.Named("gear-rail-boom")).Findings, f => f.Text.Contains("before it is taut", StringComparison.Ordinal));
@@ -215,11 +215,11 @@ public sealed class TallPoleTests
     public void WhatLiftsTheCapDrawsItOff()
     {
         var model = new RigModel(Rig, Catalogue.Shipped);
-        var check = model.Builder.Checks.Single(c => c.Id == "cap.off");
+        var check = model.Built.Checks.Single(c => c.Id == "cap.off");
         double Under(double g) => check.Use(model.Forces(model.State([]), new("field", "", new(0, 0, g), -1, default), 0)!);
         Assert.Equal(0, Under(-9.80665), 6);
         // Cap, frame, camera and what is screwed between them; two set screws of 0.3 N·m at K = 0.2 on 60 N of tape.
-        var hung = model.Builder.MassFrom("head");
+        var hung = model.Built.MassFrom("head");
         var holds = 60 + 2 * 0.15 * 2 * 0.3 / (0.2 * 0.004826);
         Assert.InRange(Under(9.80665), 2 * 9.80665 * hung / holds, 2 * 9.80665 * (hung + 0.12) / holds);
     }

@@ -100,11 +100,11 @@ public sealed class TipPlanTests
         Assert.Equal(Plan(rig).Least.Force, new Design(rig, Stock).At(rig.Run.Speed)!.Tip!.Least.Force, 1e-9);
     }
 
-    private static RigBuilder Table(TableTop top, double slope = 0.174) => RigFiles.Named("rail-table") is var rig
+    private static BuiltRig Table(TableTop top, double slope = 0.174) => RigFiles.Named("rail-table") is var rig
         ? RigAssembly.Build(rig with { Base = (RailTable)rig.Base with { Top = top }, Site = rig.Site with { Slope = slope } }, Stock)
         : throw new InvalidOperationException();
 
-    private static double Post(RigBuilder b, string name) => b.Pieces.Single(p => p.Label == name + " post").Length;
+    private static double Post(BuiltRig b, string name) => b.Pieces.Single(p => p.Label == name + " post").Length;
 
     [Fact] // plane geometry: the panel falls by Apart × sin β over the rails, a post square to it is longer by 1 ÷ cos β
     public void ALevelTableHasAPostForEachCorner()

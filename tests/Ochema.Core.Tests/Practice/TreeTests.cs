@@ -63,12 +63,12 @@ public sealed class TreeTests
             Site = Rig.Site with { Slope = Math.Atan(Bracket.Screw / Bracket.Lever) + lean, Taper = 0 },
         };
         var model = new Analysis.RigModel(rig, Catalogue.Shipped);
-        var spring = new SpringIndex(model.Builder.Model.Springs.ToList().FindIndex(s => s.Id == "pivot-1-spring"));
+        var spring = new SpringIndex(model.Built.Model.Springs.ToList().FindIndex(s => s.Id == "pivot-1-spring"));
         var forces = model.Forces(model.State([]), new("rest", "", new(0, 0, -9.80665), -1, default), 0)!;
         var axis = new Vec3(Math.Tan(lean), 0, 1).Normalized();
         var turning = Math.Abs(forces.Spring(spring).Moment.Dot(axis));
         // Mass × arm, of all that is beyond the pivot.
-        var b = model.Builder;
+        var b = model.Built;
         var tube = b.Pieces.Single(p => p.Label == "link 1");
         var end = b.Mass - b.Parts.Where(p => p.Station == "base" || p.Station == "tether").Sum(p => p.Mass * p.Quantity) - tube.Mass;
         Near.Share(9.80665 * (end * 0.8 + tube.Mass * 0.4) * Math.Sin(lean), turning, 0.1);

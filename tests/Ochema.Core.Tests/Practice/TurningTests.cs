@@ -33,7 +33,7 @@ public sealed class TurningTests
     {
         var rig = RigFiles.Named(name);
         var model = new RigModel(rig, Stock);
-        var b = model.Builder;
+        var b = model.Built;
         var spin = b.Host.Motion.Turning!;
         var (mass, centre) = b.MassOf(_ => true);
         var hold = b.Holds.Single(h => h.Station == StationId.Base);
@@ -89,7 +89,7 @@ public sealed class TurningTests
     public void WhatIsFartherOutIsPulledHarder()
     {
         var model = new RigModel(RigFiles.Named("roundabout"), Stock);
-        var b = model.Builder;
+        var b = model.Built;
         var f = model.Forces(model.State([]), new RigCase("turn", "", Vec3.Zero, -1, Vec3.Zero, Spins: true), 2)!;
         var at = b.Position(b.Camera.Node) - 0.3 * Vec3.UnitY;
         var rate = b.Host.Motion.Turning!.Rate(2);

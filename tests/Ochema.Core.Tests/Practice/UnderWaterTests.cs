@@ -25,7 +25,7 @@ public sealed class UnderWaterTests
     public void ACameraIsRefusedWhereItIsDeeperThanItIsRated()
     {
         var model = new Core.Analysis.RigModel(Arm, Stock);
-        var deep = HostLibrary.Find(Arm.Host)!.Motion.Crest(Arm.Run.Road) - model.Builder.Position(model.Builder.Camera.Node).Z;
+        var deep = HostLibrary.Find(Arm.Host)!.Motion.Crest(Arm.Run.Road) - model.Built.Position(model.Built.Camera.Node).Z;
         Assert.True(deep > 0.3);
         Assert.Equal(Why.Refused, Assess(Rated(deep - 0.01)).Verdict.Why);
         Assert.NotEqual(Why.Refused, Assess(Rated(deep + 0.01)).Verdict.Why);

@@ -41,11 +41,11 @@ public sealed class WingRowTests
         double[] Forces(params string[] gone)
         {
             var f = model.Forces(model.State(gone), still, 0)!;
-            return [.. model.Builder.Holds.Where(h => h.Station == "base").Select(h => gone.Contains(h.Id.ToString()) ? 0 : f.Spring(h.Spring).Force.Z)];
+            return [.. model.Built.Holds.Where(h => h.Station == "base").Select(h => gone.Contains(h.Id.ToString()) ? 0 : f.Spring(h.Spring).Force.Z)];
         }
         var whole = Forces();
         // Tethers hang slack: their weight is nobody's but their own ends'.
-        var hangs = model.Builder.Mass - model.Builder.Parts.Where(p => p.Station == "tether").Sum(p => p.Mass * p.Quantity);
+        var hangs = model.Built.Mass - model.Built.Parts.Where(p => p.Station == "tether").Sum(p => p.Mass * p.Quantity);
         Near.Share(9.80665 * hangs, whole.Sum(), 1e-3);
         Assert.Equal(0, Array.IndexOf(whole, whole.Max()));
         var without = Forces("hold-1");
@@ -70,7 +70,7 @@ public sealed class WingRowTests
         // On its brackets it is the softer: rail and bolts give as well.
         var rig = Rig with { Reach = new ConduitBoom { Tube = "emt-1-2", StickOut = 1.2 } };
         var model = new RigModel(rig, Stock);
-        var carried = model.Builder.Mass - model.Builder.Pieces.Sum(p => p.Mass);
+        var carried = model.Built.Mass - model.Built.Pieces.Sum(p => p.Mass);
         var least = model.Modes[0].Frequency;
         Assert.InRange(least, 0.55 * Hand(1.2, 0.24), Hand(1.2, 0.2));
         Assert.True(carried > 0.2);

@@ -62,10 +62,11 @@ public sealed class RodLengthTests
     {
         var surface = new Core.Hosts.PanelSurface(Vec3.Zero, Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ, 1e12, 1e12, 2, 2);
         var (name, rig) = RigFiles.All.First(r => RodLength.All(RigAssembly.Build(r.Rig, Stock)).Count > 0);
-        var b = RigAssembly.Build(rig, Stock);
-        var rod = b.Rods[0] with { At = [0.3, 0.4], Surface = surface, Rise = 0.05, Clamp = new(0, 0, 0.55) };
-        b.Rods.Clear();
-        b.Rods.Add(rod);
+        var collected = RigAssembly.Collect(rig, Stock);
+        var rod = collected.Rods[0] with { At = [0.3, 0.4], Surface = surface, Rise = 0.05, Clamp = new(0, 0, 0.55) };
+        collected.Rods.Clear();
+        collected.Rods.Add(rod);
+        var b = collected.Build();
         var said = RodLength.All(b)[0];
         Assert.Equal(Math.Sqrt(0.3 * 0.3 + 0.4 * 0.4 + 0.5 * 0.5), said.Length, 9);
         Assert.Equal(0.5, said.Least, 6);

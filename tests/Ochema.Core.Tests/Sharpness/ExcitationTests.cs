@@ -39,12 +39,12 @@ public class ExcitationTests
         var rig = RigFiles.CupAndArm();
         var (model, dynamics) = Of(rig with { Run = rig.Run with { Gust = 3, HeadWind = 0 } });
         var ahead = dynamics.Excitations.Random.Single(e => e.Label == "gusts from ahead");
-        var mean = rig.Run.Speed * model.Builder.WindFactor;
+        var mean = rig.Run.Speed * model.Built.WindFactor;
         var q = 0.5 * model.Density * mean * mean;
         // Static answer of the modes to the mean wind, and to a gust as slow as the grid goes.
         var sigma = Math.Sqrt(1 + Math.Pow(0.03 * mean, 2));
         var f = dynamics.Frequencies[0];
-        var body = Math.Sqrt(model.Builder.Camera.Body.Width * model.Builder.Camera.Body.Height);
+        var body = Math.Sqrt(model.Built.Camera.Body.Width * model.Built.Camera.Body.Height);
         var spectrum = Math.Pow(2 * q / mean, 2) * Turbulence.Spectrum(sigma, mean, f) * Turbulence.Admittance(f, body, mean);
         Near.Share(spectrum, ahead.Spectrum[0], 1e-9);
         Near.Share(VectorMath.Dot(model.Modes[0].Shape, model.WindLoad(0)), ahead.Forces[0], 1e-9);
@@ -115,7 +115,7 @@ public class ExcitationTests
         foreach (var (e, d) in shed.Zip([0.030, 0.025]))
         {
             var peak = dynamics.Frequencies[Array.IndexOf(e.Spectrum, e.Spectrum.Max())];
-            Assert.InRange(peak / (0.2 * rig.Run.Speed * model.Builder.WindFactor / d), 0.85, 1.15);
+            Assert.InRange(peak / (0.2 * rig.Run.Speed * model.Built.WindFactor / d), 0.85, 1.15);
             Assert.Equal(Vec3.Zero, e.Host);
         }
     }

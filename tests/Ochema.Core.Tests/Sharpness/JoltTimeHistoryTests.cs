@@ -48,8 +48,8 @@ public class JoltTimeHistoryTests
     {
         var rig = RigFiles.Named(name);
         var model = new RigModel(rig, Catalogue.Shipped);
-        var (motion, modes) = (model.Builder.Host.Motion, model.Modes);
-        var hold = model.Builder.Holds[0];
+        var (motion, modes) = (model.Built.Host.Motion, model.Modes);
+        var hold = model.Built.Holds[0];
         // Response of the hold to each mode's inertia and to a uniform field, by the model's own statics.
         double[] At(RigCase c)
         {
@@ -66,7 +66,7 @@ public class JoltTimeHistoryTests
         {
             var amplitude = modes.Select((m, n) => m.Participation[2] * inertia[n][k]).ToArray();
             var exact = Peak(modes, amplitude, field[k] - amplitude.Sum(), motion.PulseDuration);
-            if (exact < 0.02 * model.Builder.Mass)
+            if (exact < 0.02 * model.Built.Mass)
                 continue;
             // Combined by rule: at least the history less a tenth, and no wild surplus.
             Assert.True(Math.Abs(shown[k]) > 0.9 * exact, $"{name}, {k}: {Math.Abs(shown[k]):0.000} shown, {exact:0.000} in the time history");

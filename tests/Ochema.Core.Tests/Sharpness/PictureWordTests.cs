@@ -109,7 +109,7 @@ public class PictureWordTests
         var rig = RigFiles.Plate(new Cup(), 2, 0.6) with { Reach = new Core.Kinds.Reaches.Riser { Height = 0.6, Section = "tube-al-40x2" } };
         var model = new RigModel(rig, Catalogue.Shipped);
         bool Hums(double speed) => Hum.Findings(new RigModel(rig with { Run = rig.Run with { Speed = speed } }, Catalogue.Shipped),
-            Words(rig) with { Word = Sharp.Soft }).Any();
+            Words(rig) with { Word = Sharp.Soft }, speed).Any();
         var at = model.Modes[2].Frequency * 0.04 / 0.2 / rig.Site.WindFactor;
         Assert.True(Hums(at));
         Assert.False(Hums(0.1 * at));

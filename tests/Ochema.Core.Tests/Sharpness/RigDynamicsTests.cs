@@ -62,9 +62,9 @@ public class RigDynamicsTests
     private static (Vec3 Force, Vec3 Moment) Hold(RigDocument rig, string id, double speed)
     {
         var model = new RigModel(rig, Catalogue.Shipped);
-        var c = model.Builder.Host.Motion.Cases(rig.Run.Road).First(x => x.Id == id);
+        var c = model.Built.Host.Motion.Cases(rig.Run.Road).First(x => x.Id == id);
         // Without its weight and wind: only what moves.
-        return model.Forces(model.State([]), c with { Field = Vec3.Zero, Wind = -1 }, speed)!.Spring(model.Builder.Holds[0].Spring);
+        return model.Forces(model.State([]), c with { Field = Vec3.Zero, Wind = -1 }, speed)!.Spring(model.Built.Holds[0].Spring);
     }
 
     [Fact]
@@ -92,11 +92,11 @@ public class RigDynamicsTests
         var rig = RecipeLibrary.All.First(r => r.Id == "roll-hoop").Document;
         rig = rig with { Run = rig.Run with { Rpm = 0, Speed = 15, Road = Going.Average } };
         var model = new RigModel(rig, Catalogue.Shipped);
-        var shake = model.Builder.Host.Shake.Random(rig.Run.Road, 15).Single();
+        var shake = model.Built.Host.Shake.Random(rig.Run.Road, 15).Single();
         var grid = FrequencyGrid.Of(model.Modes);
         var rms = Math.Sqrt(FrequencyGrid.Integrate(grid, [.. grid.Select(shake.Spectrum)]));
         var up = Hold(rig, "shaken-up", 15).Force.Z;
-        Assert.InRange(Math.Abs(up) / (model.Builder.Mass * 3 * rms), 0.85, 1.6);
+        Assert.InRange(Math.Abs(up) / (model.Built.Mass * 3 * rms), 0.85, 1.6);
     }
 
     [Fact]
@@ -134,9 +134,9 @@ public class RigDynamicsTests
     {
         var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         var model = new RigModel(rig, Catalogue.Shipped);
-        var c = model.Builder.Host.Motion.Cases(rig.Run.Road).First(x => x.Id == "jolt-up") with { Field = Vec3.Zero, Wind = -1 };
-        var gone = model.Builder.Holds[0].Id;
-        double Pull(IReadOnlyList<string> without, int hold) => Math.Abs(model.Forces(model.State(without), c, 20)!.Spring(model.Builder.Holds[hold].Spring).Force.Z);
+        var c = model.Built.Host.Motion.Cases(rig.Run.Road).First(x => x.Id == "jolt-up") with { Field = Vec3.Zero, Wind = -1 };
+        var gone = model.Built.Holds[0].Id;
+        double Pull(IReadOnlyList<string> without, int hold) => Math.Abs(model.Forces(model.State(without), c, 20)!.Spring(model.Built.Holds[hold].Spring).Force.Z);
         // Three carry what four did; the one across from the missing one is eased.
         Assert.True(Pull([gone], 1) + Pull([gone], 2) > Pull([], 1) + Pull([], 2));
         Assert.IsType<HoldPlate>(rig.Base);

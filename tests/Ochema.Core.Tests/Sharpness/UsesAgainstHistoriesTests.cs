@@ -27,8 +27,8 @@ public class UsesAgainstHistoriesTests
         var (model, speed) = (new RigModel(rig, Catalogue.Shipped), rig.Run.Speed);
         if (model.Dynamics is null)
             return;
-        var (modes, apart, duration) = (model.Modes, model.WithModesApart(), model.Builder.Host.Motion.PulseDuration);
-        var jolts = model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => c.Jolt != 0).ToList();
+        var (modes, apart, duration) = (model.Modes, model.WithModesApart(), model.Built.Host.Motion.PulseDuration);
+        var jolts = model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => c.Jolt != 0).ToList();
         var history = jolts.SelectMany(c => Answers(modes, duration).Select(a =>
         {
             var modal = modes.Select((m, n) => -c.Jolt * m.Participation[2] * (a.Modes[n] - a.Pulse)).ToArray();
@@ -47,7 +47,7 @@ public class UsesAgainstHistoriesTests
         if (model.Dynamics is null)
             return;
         var (modes, apart) = (model.Modes, model.WithModesApart());
-        var shaken = model.Builder.Host.Motion.Cases(rig.Run.Road).Where(c => c.Shaken != Vec3.Zero).ToList();
+        var shaken = model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => c.Shaken != Vec3.Zero).ToList();
         var random = new Random(7);
         var axes = Enumerable.Range(0, 3).Select(axis => Covariance(model, axis, speed)).Select(Cholesky).ToList();
         var rest = shaken[0] with { Shaken = Vec3.Zero };
@@ -74,19 +74,19 @@ public class UsesAgainstHistoriesTests
         var rig = RigFiles.Named("tall-pole");
         rig = rig with { Reach = (SteppedPole)rig.Reach! with { Lean = 0.1 } };
         var model = new RigModel(rig, Catalogue.Shipped);
-        var hold = model.Builder.Holds[0].Spring;
+        var hold = model.Built.Holds[0].Spring;
         double Moment(RigCase c) => model.Forces(model.State([]), c, 0)!.Spring(hold).Moment.Y;
         var sway = model.Modes.Select((m, n) => (m, n)).MaxBy(p =>
             Math.Abs(p.m.Participation[2] * model.ResponseTo(model.Dynamics!.Modal.Inertia[p.n], hold).Moment.Y));
         var least = Math.Abs(sway.m.Participation[2] * model.ResponseTo(model.Dynamics!.Modal.Inertia[sway.n], hold).Moment.Y)
-            * HalfSine.Spectrum(sway.m.Frequency * model.Builder.Host.Motion.PulseDuration);
+            * HalfSine.Spectrum(sway.m.Frequency * model.Built.Host.Motion.PulseDuration);
         Assert.InRange(least, 0.05, 0.12);
         Assert.True(Math.Abs(Moment(new RigCase("jolt", "", Vec3.Zero, -1, Vec3.Zero, Jolt: 1))) > 0.95 * least);
     }
 
     private static void Compare(string name, RigModel model, double speed, List<RigCase> cases, IEnumerable<CaseForces?> history, int passed)
     {
-        var checks = model.Builder.Checks.Where(c => !c.Fixed && !c.Reserve && c.Sort == CheckSort.Strength).ToList();
+        var checks = model.Built.Checks.Where(c => !c.Fixed && !c.Reserve && c.Sort == CheckSort.Strength).ToList();
         var uses = checks.ToDictionary(c => c, _ => new List<double>());
         foreach (var f in history)
             if (f is not null)
@@ -131,8 +131,8 @@ public class UsesAgainstHistoriesTests
     /// <summary>Covariance of the host's acceleration along an axis and of what each mode answers it with, (m/s²)².</summary>
     private static double[,] Covariance(RigModel model, int axis, double speed)
     {
-        var (modes, grid, profile) = (model.Modes, model.Dynamics!.Frequencies, model.Builder.Host.Shake);
-        var shakes = profile.Random(model.Builder.Rig.Run.Road, 15);
+        var (modes, grid, profile) = (model.Modes, model.Dynamics!.Frequencies, model.Built.Host.Shake);
+        var shakes = profile.Random(model.Built.Rig.Run.Road, 15);
         var grown = shakes.Count > 0 && shakes[0].Growth > 0 ? Math.Pow(speed / 15, 2 * shakes[0].Growth) : 1;
         var size = modes.Count + 1;
         var sum = new double[size, size];

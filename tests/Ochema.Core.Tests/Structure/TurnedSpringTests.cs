@@ -1,4 +1,5 @@
 using Ochema.Core.Analysis;
+using Ochema.Core.Kinds;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
@@ -89,9 +90,9 @@ public class TurnedSpringTests
     {
         foreach (var recipe in RecipeLibrary.All.Where(r => r.Document.Straps.Count > 0))
         {
-            var model = new RigModel(recipe.Document, Catalogue.Shipped, holdsGone: true);
-            Assert.All(model.Builder.Model.Springs.Where(s => s.Axis is not null
-                && model.Builder.FrictionFeet.Any(f => model.Builder.Model.Springs[f.Spring] == s)),
+            var model = RigModel.WithoutHolds(RigAssembly.Build(recipe.Document, Catalogue.Shipped));
+            Assert.All(model.Built.Model.Springs.Where(s => s.Axis is not null
+                && model.Built.Feet.Any(f => model.Built.Model.Springs[f.Spring] == s)),
                 s => Assert.Equal((0, 0), (s.K[0], s.K[4])));
         }
     }

@@ -4,7 +4,7 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Analysis.Sources;
 
 /// <summary>The air that a rig meets: as dense and thick as on its day, as fast as its host, its place and the wind make it.</summary>
-internal sealed class AirOfDay(RigBuilder b)
+internal sealed class AirOfDay(BuiltRig b)
 {
     /// <summary>kg/m³.</summary>
     public double Density { get; } = Atmosphere.Density(b.Rig.Run.Altitude, b.Rig.Run.Temperature);

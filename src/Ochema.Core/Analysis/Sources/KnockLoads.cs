@@ -5,7 +5,7 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Analysis.Sources;
 
 /// <summary>A push by hand at the camera: 1 N forward, 1 N to the left.</summary>
-internal sealed class KnockLoads(RigBuilder b) : LoadSource
+internal sealed class KnockLoads(BuiltRig b) : LoadSource
 {
     public override string Label => "push by hand";
 

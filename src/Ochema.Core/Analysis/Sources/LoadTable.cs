@@ -7,7 +7,7 @@ namespace Ochema.Core.Analysis.Sources;
 /// <summary>The columns of all that loads a rig, source by source, made once: unit loads in body unknowns, and what acts of them in a case.</summary>
 internal sealed class LoadTable
 {
-    private readonly RigBuilder b;
+    private readonly BuiltRig b;
     private readonly FrameSystem system;
     private readonly (LoadSource Source, int First, int Count)[] sources;
     private readonly (LoadSource Source, int Column)[] columns;
@@ -19,7 +19,7 @@ internal sealed class LoadTable
     /// <summary>Which columns are the acceleration field along x, y, z, m/s².</summary>
     public Range Fields { get; }
 
-    private LoadTable(RigBuilder b, FrameSystem system, IReadOnlyList<LoadSource> all)
+    private LoadTable(BuiltRig b, FrameSystem system, IReadOnlyList<LoadSource> all)
     {
         (this.b, this.system) = (b, system);
         var first = 0;
@@ -39,7 +39,7 @@ internal sealed class LoadTable
 
     /// <summary>All that loads a rig.</summary>
     /// <param name="air">The air of its day.</param>
-    public static LoadTable Of(RigBuilder b, FrameSystem system, AirOfDay air) => new(b, system,
+    public static LoadTable Of(BuiltRig b, FrameSystem system, AirOfDay air) => new(b, system,
     [
         new WeightLoads(b, system),
         new WindLoads(b, system, air),

@@ -15,7 +15,7 @@ internal sealed class RainLoads : LoadSource
     private readonly List<int> yaws = [];
     private readonly List<IReadOnlyList<PlacedLoad>> columns = [];
 
-    public RainLoads(RigBuilder b, FrameSystem system, AirOfDay air)
+    public RainLoads(BuiltRig b, FrameSystem system, AirOfDay air)
     {
         (this.air, rain) = (air, b.Weather.Rain);
         if (rain == Rain.None)

@@ -7,10 +7,10 @@ namespace Ochema.Core.Analysis.Sources;
 /// <summary>A host that turns pulls outwards: at one radian a second each member by the distance of its middle, each mass by its own.</summary>
 internal sealed class TurningLoads : LoadSource
 {
-    private readonly RigBuilder b;
+    private readonly BuiltRig b;
     private readonly Spin? spin;
 
-    public TurningLoads(RigBuilder b, FrameSystem system)
+    public TurningLoads(BuiltRig b, FrameSystem system)
     {
         (this.b, spin) = (b, b.Host.Motion.Turning);
         Vec3 Middle(BeamIndex i) => 0.5 * (b.Position(b.StartOf(i)) + b.Position(b.EndOf(i)));

@@ -10,14 +10,14 @@ internal sealed class WashLoads : LoadSource
     /// <summary>Places along a member that are looked at.</summary>
     private const int Looks = 8;
 
-    private readonly RigBuilder b;
+    private readonly BuiltRig b;
     private readonly FrameSystem system;
     private readonly AirOfDay air;
     private readonly List<int> yaws = [];
     private readonly List<IReadOnlyList<PlacedLoad>> columns = [];
     private readonly double camera;
 
-    public WashLoads(RigBuilder b, FrameSystem system, AirOfDay air)
+    public WashLoads(BuiltRig b, FrameSystem system, AirOfDay air)
     {
         (this.b, this.system, this.air) = (b, system, air);
         Wash = b.Host.WashAt(b.Rig.Site);

@@ -14,7 +14,7 @@ internal sealed class WaterLoads : LoadSource
     private const int Slams = 1;
     private const int Flows = 4;
 
-    private readonly RigBuilder b;
+    private readonly BuiltRig b;
     private readonly FrameSystem system;
     private readonly Wave wave;
 
@@ -24,7 +24,7 @@ internal sealed class WaterLoads : LoadSource
     /// <remarks>Nothing on land.</remarks>
     public override IReadOnlyList<IReadOnlyList<PlacedLoad>> Columns { get; }
 
-    public WaterLoads(RigBuilder b, FrameSystem system)
+    public WaterLoads(BuiltRig b, FrameSystem system)
     {
         (this.b, this.system) = (b, system);
         var motion = b.Host.Motion;

@@ -8,9 +8,9 @@ namespace Ochema.Core.Analysis.Sources;
 internal sealed class WeightLoads : LoadSource
 {
     private static readonly Vec3[] axes = [Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ];
-    private readonly RigBuilder b;
+    private readonly BuiltRig b;
 
-    public WeightLoads(RigBuilder b, FrameSystem system)
+    public WeightLoads(BuiltRig b, FrameSystem system)
     {
         this.b = b;
         Columns = [.. axes.Select(a => (IReadOnlyList<PlacedLoad>)[.. On(system, _ => a, (_, _) => a)])];

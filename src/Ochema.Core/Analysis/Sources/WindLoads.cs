@@ -15,7 +15,7 @@ internal sealed class WindLoads : LoadSource
     private readonly List<(int Yaw, double? Diameter)> winds = [];
     private readonly List<IReadOnlyList<PlacedLoad>> columns = [];
 
-    public WindLoads(RigBuilder b, FrameSystem system, AirOfDay air)
+    public WindLoads(BuiltRig b, FrameSystem system, AirOfDay air)
     {
         this.air = air;
         double? Critical(WindFace f) => f.Round && !f.Rough && f.Width * Fastest / air.Viscosity > Drag.CriticalReynolds ? f.Width : null;

@@ -34,7 +34,7 @@ public sealed record AdhesiveBase : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Shell ? []
         : [new(SchoolQuestion.Hold, 0, "Stuck on", "No hole; three days to cure.", own ? this : this with { Radius = OnAShell }, own)];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.TryOn, "Try the curve dry",
             "Set it down without peeling: it must lie on all of its face. A base that bridges holds half. Mark its outline in tape.")
@@ -42,7 +42,7 @@ public sealed record AdhesiveBase : BaseKind
             Tools = ["tapemark"],
             Minutes = 3,
         },
-        .. Pad.Steps(b).Select(s => s with { Beware = "Never alone, and never on a helmet that has to protect without its maker's leave." }),
+        .. Pad.Steps(b, path).Select(s => s with { Beware = "Never alone, and never on a helmet that has to protect without its maker's leave." }),
     ];
 
     public override Mount Build(RigBuilder b)
@@ -73,7 +73,7 @@ internal static class HelmetRules
     {
         if (b.Host.BreakawayLimit is not { } limit)
             return;
-        b.Checks.Add(new NeckLoad(b));
+        b.Checks.Add(StationId.Site, new("neck"), rig => new NeckLoad(rig));
         if (b.Rig.Survey.FilmingProp == Hosts.Answer.Yes)
         {
             b.Findings.Add(new ReportFinding(StationId.Base,

@@ -92,7 +92,7 @@ public sealed record BallArm : BaseKind
             yield return new("shorter-arm", "A double socket arm a quarter shorter", this with { Arm = Math.Max(0.05, Arm * 0.75) });
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Measure, "Measure the rail with calipers",
             "Twice, across each other, where the base will sit. U-bolts for the real size: too wide and they bottom before they grip.")
@@ -126,14 +126,14 @@ public sealed record BallArm : BaseKind
         var closing = Legs * Threads.Preload(Nuts, thread.MajorDiameter);
         var rail = b.Fitting(Sized("rail-ball"));
         var hold = ClampParts.Place(b, "base-hold", "rail base", d / 2 + Plate, Apart / 2);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var how = $"two U-bolts, four M6 nuts at your torque, K = {Threads.NutFactor}";
             b.Checks.Add(GripTurn.Of(b, hold.Id, "Rail base turns on the rail", hold.Spring, b.Surface.U,
                 FrictionGrip.Halves(closing, d, ClampParts.Metal(b)), "U-bolts and base on a tube, Coulomb friction",
                 $"{how}; friction {ClampParts.Metal(b):0.00}, judgement{b.Site.RubsWhy}"));
             b.Checks.Add(new GripPrise(b, hold.Id, "Rail base is prised off", hold.Spring, b.Surface.U, hold.Top.Axis, closing, Apart / 2, how));
-        }
+        });
         b.Put(Piece.Bought(new(StationId.Base, "rail-ball"), rail), hold.Body);
         var (grip, arm, stud) = (Holds(b.Stock), b.Fitting(Sized("socket-arm")), b.Fitting(Sized("ball-stud")));
         var away = hold.Top.Axis;

@@ -48,7 +48,7 @@ public sealed record BoltedBracket : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Threaded]);
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Bolt the bracket on",
             "Take out the host's own screws, never two of a part that needs them at once. Pad under the bracket, screws in by hand for "

@@ -98,7 +98,7 @@ public sealed record BracketRow : BaseKind
         new("shorter-legs", "Legs a third shorter", this with { Leg = Math.Max(0.015, Leg / 1.5) }),
     ];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.LookOver, "Have it signed for first",
             "Show drawing, masses and speeds to the mechanic who signs for the aircraft, before a strip is cut. The insurer knows as well. What they "

@@ -83,7 +83,7 @@ public sealed record BridleBracket : OnBridle
     /// <summary>Length of a leg that is just taut with the short line upright, m.</summary>
     private double Taut => 0.99 * Math.Sqrt(Math.Pow(Apart / 2 - Width / 2, 2) + Math.Pow(Below - Short - Eye, 2) + Ahead * Ahead);
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         var elastic = IsElastic(b.Stock);
@@ -156,7 +156,7 @@ public sealed record BridleBracket : OnBridle
         for (var i = 0; i < 3; i++)
         {
             var eye = b.Node(ids[i], guess + eyes[i]);
-            springs[i] = b.SpringAlong((ends[i] - b.Position(eye)).Normalized(), ids[i], eye, null, b.HoldsGone ? 0 : 1, b.HoldsGone ? 0 : 1, 0, 0,
+            springs[i] = b.SpringAlong((ends[i] - b.Position(eye)).Normalized(), ids[i], eye, null, 1, 1, 0, 0,
                 b.Rig.Site.Damping ?? Damping);
             hooks.Add(eye);
             b.Holds.Add(new Hold(new(ids[i]), StationId.Base, names[i], springs[i], eye, new Mount(eye, b.Position(eye), -Vec3.UnitZ)));
@@ -192,7 +192,7 @@ public sealed record BridleBracket : OnBridle
             "Leg:", by: nameof(Leg), quantity: 2), middle);
         var (rest, turns) = (guess, new Vec3(1, 1, 1));
         double Rests(int i) => held.Line(i, rest).Tension;
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             for (var i = 0; i < 3; i++)
             {
@@ -201,13 +201,10 @@ public sealed record BridleBracket : OnBridle
                 if (i > 0 && rows[i].IsElastic)
                     b.Checks.Add(new LegRange(new(ids[i]), $"{Words.Capital(names[i])} is drawn as far as it goes", held, i));
                 if (i > 0)
-                    b.Checks.Add(new LegSlack(new(ids[i]), $"{Words.Capital(names[i])} goes slack", held, i, () => Rests(line)));
+                    b.Checks.Add(StationId.Base, new(ids[i]), _ => new LegSlack(new(ids[line]), $"{Words.Capital(names[line])} goes slack", held, line, Rests(line)));
             }
-            b.Checks.Add(new BridleDroops(b, held, upper.Z, () => guess.Z - Extent.Lowest(b)));
-        }
-        if (!b.HoldsGone)
-        {
-            b.Checks.Add(new BridleTurns([.. springs.Select((s, i) => (s, eyes[i]))], () => turns));
+            b.Checks.Add(StationId.Base, new("bracket"), rig => new BridleDroops(rig, held, upper.Z, guess.Z - Extent.Lowest(rig.Figure)));
+            b.Checks.Add(StationId.Base, new("bracket"), _ => new BridleTurns([.. springs.Select((s, i) => (s, eyes[i]))], turns));
             b.Later(() =>
             {
                 var (mass, centre) = b.MassOf(_ => true);
@@ -239,7 +236,7 @@ public sealed record BridleBracket : OnBridle
                 turns = sum;
                 Say(b, held, at);
             });
-        }
+        });
         return new Mount(middle, guess, -Vec3.UnitZ, new ThroughPort("Bracket",
             [new("Bracket", LayerRole.Clearance, bar.Height, bar.Material, bar.Width)], bar.Width)
         { Underside = Underside.OutOfReach });

@@ -41,7 +41,7 @@ public sealed record FoamRest : HandHeld
 
     private static readonly Grip Needs = new([SiteForm.PaneEdge]);
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Cut, "Cut and slit the foam", "A hand longer than the lens is across; slit along one side with a knife against a rule. Most are slit already.")
         {
@@ -71,12 +71,12 @@ public sealed record FoamRest : HandHeld
         Grasped(b, new("hands"), handle, new Mount(handle, b.Position(handle), hold.Top.Axis), Propped, 0);
         b.Put(Piece.Bought(new(StationId.Base, "handle"), b.Fitting("handle")), handle);
         b.Put(Piece.Bought(new(StationId.Base, "foam"), b.Fitting("pipe-foam")), hold.Body);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             b.Checks.Add(new PaneRests(hold.Spring, hold.Top.Axis, PaneTakes));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Lens slides on the foam", 0, b.Site.Rubs(Friction), Lies / 3,
                 "what lies on it only" + b.Site.RubsWhy));
-        }
+        });
         if (b.Host.Kind != "hide")
             b.Findings.Add(new ReportFinding(StationId.Base, "A rest on glass is for a parked car only: choose the car parked as a hide.", true));
         var ends = Lies / 2 * b.Surface.U;

@@ -32,7 +32,7 @@ public sealed record GlassClamp : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.PaneEdge]);
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Clamp it on the raised pane",
             "Pane down until a hand's breadth of it shows above the door: short, it is stiff. Both pads clean, closed by fingers only: glass is never loaded "
@@ -49,24 +49,24 @@ public sealed record GlassClamp : BaseKind
         var row = b.Fitting("window-clamp");
         var hold = ClampParts.Place(b, "base-hold", "jaw", 0.006, PadRadius, 8e4, 60, ClampParts.Rubber(b));
         var spot = b.Spot("base-hold", StationId.Base, "jaw", b.Rig.At[0], b.Rig.At[1]);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             b.Checks.Add(new HoldPullOff(b, spot with { Id = new("glass") }, hold.Spring, "Glass is loaded", FactorTable.Friction,
                 EdgeMoment / 0.15, 0.15, "judgement; glass carries no designed load"));
             JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b),
                 null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement" + b.Site.RubsWhy);
-        }
+        });
         if (b.Host.Kind != "hide")
             b.Findings.Add(new ReportFinding(StationId.Base, "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
         b.Put(Piece.Bought(new(StationId.Base, "clamp"), row), hold.Body);
         var top = ClampParts.Stem(b, hold.Top, Height, 0.014, "stem", "clamp neck");
-        b.Checks.Add(new GlassWeight(b, EdgeWeight));
+        b.Checks.Add(StationId.Site, new("glass"), rig => new GlassWeight(rig, EdgeWeight));
         return top with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
     }
 }
 
 /// <summary>Weight on a pane.</summary>
-internal sealed class GlassWeight(RigBuilder b, double allowed) : Check("glass.weight", StationId.Site, new("glass"), "Weight on the pane")
+internal sealed class GlassWeight(BuiltRig b, double allowed) : Check("glass.weight", StationId.Site, new("glass"), "Weight on the pane")
 {
     public override bool Fixed => true;
 

@@ -28,7 +28,7 @@ public sealed record HandGrip : HandHeld
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         Hands < 2 ? [] : [new("spread", "Hands a third further apart", this with { Apart = Math.Min(1, Apart * Further) })];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Two hands",
             $"Hands {QuantityText.Of(Apart, Dimension.Length)} apart, the rear one carries, the front one steers. A loop round the "

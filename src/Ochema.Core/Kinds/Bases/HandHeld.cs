@@ -32,14 +32,13 @@ public abstract record HandHeld : BaseKind
     internal Hold Grasped(RigBuilder b, PartId id, NodeIndex node, Mount top, (double Arm, double Wrist) hand, double apart, double? damping = null,
         Vec3? steadied = null)
     {
-        var here = b.HoldsGone ? 0 : Count;
+        var here = Count;
         var turn = hand.Wrist + (Count == 2 ? hand.Arm * apart * apart / 4 : 0);
         var spring = b.SpringAlong(steadied ?? Vec3.UnitZ, id, node, null, here * (steadied is null ? 1 : Slides) * hand.Arm, here * hand.Arm,
             here * hand.Wrist, here * turn, damping ?? Flesh);
         var hold = new Hold(id, StationId.Base, Count == 1 ? "hand" : "hands", spring, node, top);
         b.Holds.Add(hold);
-        if (!b.HoldsGone)
-            b.Checks.Add(new HandLoad(id, spring, Count, apart));
+        b.WhileHeld(() => b.Checks.Add(new HandLoad(id, spring, Count, apart)));
         return hold;
     }
 }

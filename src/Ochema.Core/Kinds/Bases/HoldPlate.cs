@@ -75,7 +75,7 @@ public sealed record HoldPlate : BaseKind
         where stance is not null
         select stance with { Kind = mine ? this : new HoldPlate { Hold = (HoldKind)stance.Kind }, Now = mine };
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Drill, "Drill the plate for its holds",
             "Mark from two edges, centre-punch, pilot at 3 mm. Clamp it on scrap wood. Drill through the spacers' washers as a pair, "
@@ -94,7 +94,7 @@ public sealed record HoldPlate : BaseKind
             Tools = ["spanners", "torque-wrench", "marker"],
             Minutes = 10,
         },
-        .. Hold.Steps(b),
+        .. Hold.Steps(b, path),
     ];
 
     public override Mount Build(RigBuilder b)

@@ -67,7 +67,7 @@ public sealed record HolderStub : BaseKind
         new("pinned", "A slot over the cross-pin", this with { Kept = StubKept.CrossPin }),
     ];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         yield return new(Work.Cut, "Slot the foot of the stub",
@@ -99,9 +99,8 @@ public sealed record HolderStub : BaseKind
         var bore = ClampParts.Diameter(b);
         var spot = b.Spot("base-hold", StationId.Base, "stub", b.Rig.At[0], b.Rig.At[1]);
         var node = b.Node("base-hold", spot.Point);
-        var none = b.HoldsGone ? 0 : 1;
         var spring = b.Spring("base-hold", node, null,
-            [none * Gives, none * Gives, none * Gives, none * Rocks, none * Rocks, none * Rocks], b.Rig.Site.Damping ?? Damping);
+            [Gives, Gives, Gives, Rocks, Rocks, Rocks], b.Rig.Site.Damping ?? Damping);
         var top = b.Node("stub-top", spot.Point + Rise * spot.Normal);
         var piece = b.Beam(StationId.Base, "stub", "stub", node, top, section, metal, b.Surface.U);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("stub"), "Stub bends at the rim", piece));
@@ -109,7 +108,7 @@ public sealed record HolderStub : BaseKind
         b.Holds.Add(new Hold(new("base-hold"), StationId.Base, "stub", spring, node, new Mount(node, spot.Point, spot.Normal)));
         b.Shape("stub", StationId.Base, "tube", [b.Point(node), b.Point(top)], [row.Width]);
         var play = bore - row.Width - 2 * Tape;
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var (keeps, source) = (ComesOut, Kept) switch
             {
@@ -123,7 +122,7 @@ public sealed record HolderStub : BaseKind
             if (Kept == StubKept.Tape)
                 b.Checks.Add(new TurnsByFriction(b, StationId.Base, new("base-hold"), "Stub turns in its holder", spring, spot.Normal,
                     keeps * TapeFriction * row.Width / 2, "what draws it out, at half its width", "the stub", "A slot over the cross-pin ends it.", "turns"));
-        }
+        });
         if (play < 0)
             b.Findings.Add(new ReportFinding(StationId.Base, $"The stub with its tape is {QuantityText.Of(row.Width + 2 * Tape, Dimension.Length)} across, "
                 + $"the bore {QuantityText.Of(bore, Dimension.Length)}: it does not go in.", true));

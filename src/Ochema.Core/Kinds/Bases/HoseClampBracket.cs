@@ -49,7 +49,7 @@ public sealed record HoseClampBracket : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Tube ? []
         : [new(SchoolQuestion.Hold, 1, "Hose clamp and bracket", "Costs next to nothing, stays on.", this, own)];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Drill, "Open the bracket's hole",
             "Brackets are sold with 6 mm holes, which 1/4-20 does not pass: open it to the size in the table, part clamped, slow.")
@@ -78,7 +78,7 @@ public sealed record HoseClampBracket : BaseKind
         var band = b.Fitting("hose-clamp");
         var hold = ClampParts.Place(b, "base-hold", "band", d / 2 + 0.002, 0.02, 2e6, 500 * Bands,
             ClampParts.Rubber(b));
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var kept = Tension * FrictionGrip.SoftKeeps;
             var one = FrictionGrip.Band(kept, d, ClampParts.Rubber(b));
@@ -87,7 +87,7 @@ public sealed record HoseClampBracket : BaseKind
                 "half of the tension that you pulled once the rubber has relaxed; its friction 0.3–0.5, judgement" + b.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * kept * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; half of the tension once the rubber has relaxed"));
-        }
+        });
         b.Put(Piece.Bought(new(StationId.Base, "bands"), band, Math.Round(Bands), name: $"{band.Name}, for {Holes.Size(d)}"), hold.Body);
         return Bracket.Build(b, hold.Top, "bracket", Bar, Foot, Leg, BendRadius, screw, b.Surface.U,
             bentTo: [nameof(Foot), nameof(Leg), nameof(BendRadius)]);

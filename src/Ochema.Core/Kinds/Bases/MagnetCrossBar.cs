@@ -51,7 +51,7 @@ public sealed record MagnetCrossBar : BaseKind
     /// <summary>Bar cut over its span: mitred, tried, trimmed (judgement, 1.1–1.3).</summary>
     private const double CutLong = 1.2;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Measure, "Span and bolt heads",
             "Bolt head to bolt head and the angle of their faces, lock to lock; what the bar must clear: key turned, gauges read, "
@@ -123,7 +123,7 @@ public sealed record MagnetCrossBar : BaseKind
             var gap = Felt + row.Coat + 0.0002;
             var hold = Kinds.Holds.PanelHold.Place(b, spot, 2e6 * 0.001 / (gap + 0.001), 4e5 * 0.001 / (gap + 0.001), 40,
                 Math.Min(bolt, row.Diameter) / 2, row.Height, grip.Friction, "magnet");
-            if (!b.HoldsGone)
+            b.WhileHeld(() =>
             {
                 // It tips and twists on the bolt head, which is smaller than the pot.
                 PanelHold.Grasps(b, spot, hold.Spring, grip.Grasp with
@@ -133,7 +133,7 @@ public sealed record MagnetCrossBar : BaseKind
                     TwistRadius = Math.Min(bolt, row.Diameter) / 3
                 }, "peels at its edge");
                 b.Checks.Add(new MagnetHeat(b, spot, row));
-            }
+            });
             // In a tube's bore the glue holds round the magnet; on a bar's end only on its face.
             var bore = PartFit.Bore(bar);
             var area = bore > 0 ? Math.PI * row.Diameter * GlueDepth : Math.PI / 4 * Math.Pow(Math.Min(row.Diameter, bar.Width), 2);

@@ -125,7 +125,7 @@ public sealed record PinBlock : OnBridle
 
     private double Height => Edge + BoltsApart + Edge + Depth;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         yield return new(Work.Measure, "Measure fitting and wires",
@@ -213,8 +213,7 @@ public sealed record PinBlock : OnBridle
         var pinAt = b.Node("pin-hole", slot - Depth / 2 * Vec3.UnitZ);
         b.Rigid(head, pinAt);
         var top = b.Node("tongue", b.Position(pinAt));
-        var none = b.HoldsGone ? 0 : 1;
-        var pin = b.Spring("pin", top, pinAt, [.. new[] { PinGives, PinGives, PinGives, SlotGives, SlotGives, SlotGives }.Select(k => none * k)], Damping);
+        var pin = b.Spring("pin", top, pinAt, [PinGives, PinGives, PinGives, SlotGives, SlotGives, SlotGives], Damping);
         b.Holds.Add(new Hold(new("pin"), StationId.Base, "pin", pin, top, new Mount(top, b.Position(top), -Vec3.UnitZ)));
         // Down to the bend, then aside to the hole: as if round a sharp corner between both legs' middles.
         var foot = BendRadius + bar.Height / 2 + Past;
@@ -266,7 +265,7 @@ public sealed record PinBlock : OnBridle
             Places = [(-BoltsApart / 2, 0), (BoltsApart / 2, 0)],
             Lever = BoltsApart / 2,
         }, head);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var fork = Depth / 2 + Edge;
             b.Checks.Add(new PinHolds(b, pin, Pin, fork, (Cheek, plastic), (bar.Height, metal)));
@@ -279,7 +278,7 @@ public sealed record PinBlock : OnBridle
             };
             b.Checks.Add(new PinStays(b, b.Fitting("quick-pin").Mass, keeps, kept, source));
             b.Checks.Add(new PlayInSocket(b.Rig.Site.Thickness + Shim - bar.Height, Depth));
-        }
+        });
         if (b.Rig.Site.Thickness + Shim < bar.Height)
             b.Findings.Add(new ReportFinding(StationId.Base, $"The tongue is {Holes.Size(bar.Height)} thick and the slot "
                 + $"{Holes.Size(b.Rig.Site.Thickness + Shim)}: "

@@ -51,7 +51,7 @@ public sealed record PoleButt : HandHeld
         yield return new("wider-foot", "A foot twice as wide under the butt", this with { Foot = Math.Min(0.4, 2 * Foot) });
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Foot on the butt, the hands' places marked",
             $"Rubber foot pressed home. Tape round the pole at {QuantityText.Of(Up, Dimension.Length)} and {QuantityText.Of(Up + Apart, Dimension.Length)} "
@@ -71,14 +71,14 @@ public sealed record PoleButt : HandHeld
         var hold = ClampParts.Place(b, "base-hold", "butt", 0, Foot / 2, Rubber, Turns, grips, "pad");
         var spot = b.Spot("base-hold", StationId.Base, "butt", b.Rig.At[0], b.Rig.At[1]);
         b.Put(Piece.Bought(new(StationId.Base, "foot"), b.Fitting("rubber-foot")), hold.Body);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var boots = Boots == Answer.Yes ? BootsKeep : 0;
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Butt runs away", boots / grips, grips, Foot / 3, boots > 0
                 ? $"your boots on either side, {QuantityText.Of(boots, Dimension.Force)} (judgement, 60–200 N), over the friction"
                 : "nothing but its weight"));
             b.Checks.Add(new GroundBears(b, spot, hold.Spring, Footprint.Round(Foot), b.Surface.U, b.Surface.V));
-        }
+        });
         void Grasp(NodeIndex node, Vec3 along)
         {
             Grasped(b, new("hands"), node, new Mount(node, b.Position(node), along), Free, Apart, steadied: along);

@@ -83,7 +83,7 @@ public sealed record RailTable : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Panel ? []
         : [new(SchoolQuestion.Hold, 2, "Rails on posts", "Bigger feet further apart.", this, own)];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Measure, "Find four flat spots",
             "No crease, dent or gap under any cup; note where each lies from the middle. Posts may stand at different lengths along "
@@ -127,7 +127,7 @@ public sealed record RailTable : BaseKind
     private static string PostOf(PartId hold) => hold + "-post";
 
     /// <summary>How long which post is, where they differ.</summary>
-    private static string Lengths(RigBuilder b)
+    private static string Lengths(BuiltRig b)
     {
         var posts = b.Holds.Where(h => h.Station == StationId.Base).Select(h => (Hold: h, Post: b.Pieces.FirstOrDefault(p => p.Id == PostOf(h.Id))))
             .Where(p => p.Post is not null)

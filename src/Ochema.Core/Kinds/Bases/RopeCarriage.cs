@@ -131,7 +131,7 @@ public sealed record RopeCarriage : BaseKind
 
     internal override BaseKind WithHolds(int count) => this with { Ropes = count };
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         var strap = b.Stock.Find<StrapRow>("straps", Ratchet);
@@ -213,7 +213,7 @@ public sealed record RopeCarriage : BaseKind
     internal override bool Hangs => true;
 
     /// <summary>The same rope once more, as deep as the one that carries.</summary>
-    internal override SlackLine? HungBeside(RigBuilder b) =>
+    internal override SlackLine? HungBeside(RigSetting b) =>
         new(b.Stock.Find<StrapRow>("straps", Rope), Chord(b.Rig.Site), Sag, Lashing.Knots.First(k => k.Id == End), b.Rig.Site.EndsHold, Tail);
 
     /// <summary>Anchor to anchor, m.</summary>
@@ -262,15 +262,15 @@ public sealed record RopeCarriage : BaseKind
                 // With this one parted the other catches.
                 Catches = () => ropes.Find(r => r.Id.Name != id)?.Catches ?? 1,
             });
-            if (!b.HoldsGone)
+            b.WhileHeld(() =>
             {
                 b.Checks.Add(new RopeStrength(b, rope, $"{title} parts", knot, Pulley));
-                b.Checks.Add(new RopeClearance(rope, Two ? $"Hits what is below, {label}" : "Hits what is below", here.Z, Clear,
-                    () => point.Z - Extent.Lowest(b), () => Extent.Farthest(b, point + aside)));
+                b.Checks.Add(StationId.Base, rope.Id, rig => new RopeClearance(rope, Two ? $"Hits what is below, {label}" : "Hits what is below", here.Z, Clear,
+                    point.Z - Extent.Lowest(rig.Figure), Extent.Farthest(rig.Figure, point + aside)));
                 b.Checks.Add(new RopePulley(rope, $"Pulley of the {label} overloaded", Wheelbase, Stamped));
                 b.Checks.Add(new BoardBends(b, rope, $"Board under the {label} breaks", Wheelbase, net, wood));
                 b.Checks.Add(new RopeOverdrawn(rope, $"Ratchet alone breaks the {label}", knot));
-            }
+            });
             b.Shape(id, StationId.Base, "strap", [b.Point(ends[0], near + aside), b.Point(node), b.Point(ends[1], far + aside)], [row.Width]);
             b.Shape(id + "-board", StationId.Base, "plate", [b.Point(board)], [boardLength, timber.Width, timber.Height], Vec3.UnitZ, Vec3.UnitY);
             foreach (var way in new[] { -1, 1 })
@@ -313,26 +313,24 @@ public sealed record RopeCarriage : BaseKind
             mount = mount with { Node = under };
         }
         Balance(b, mount, timber, section, wood);
-        // Checks are looked at side by side: each is worked out once for all of them.
         var anchors = ends.Select(b.NodeId).ToHashSet();
-        var rolls = new Lazy<(double Fall, double Way)>(() => Path(ropes[0], chord));
-        var runs = new Lazy<(double Mass, Vec3 Centre)>(() => b.MassOf(n => !anchors.Contains(n)));
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             if (site.EndsHold is { } anchored)
                 b.Checks.Add(new RopeAnchor(b, ropes, anchored));
             else
                 b.Unmeasured.Add("What do the anchors hold? Pull on each along the rope, or ask who knows.");
-            b.Checks.Add(new RopeStop(b, cord, Stop, () => runs.Value.Mass));
-            b.Checks.Add(new RopeLevel(() =>
+            bool Runs(string node) => !anchors.Contains(node);
+            b.Checks.Add(StationId.Base, new("end-stop"), rig => new RopeStop(rig, cord, Stop, rig.MassOf(Runs).Mass));
+            b.Checks.Add(StationId.Base, new("carriage"), rig =>
             {
-                var (mass, centre) = runs.Value;
-                return (mass * MotionProfile.Gravity * (centre.X - point.X), ropes.Sum(r => Nods(r, chord)) + Brings(mass, centre, point));
-            }));
+                var (mass, centre) = rig.MassOf(Runs);
+                return new RopeLevel((mass * MotionProfile.Gravity * (centre.X - point.X), ropes.Sum(r => Nods(r, chord)) + Brings(mass, centre, point)));
+            });
             if (MovedBy == RopeDrive.Slope)
-                b.Checks.Add(new RopeRolls(() => rolls.Value));
-            b.Later(() => Settle(b, ropes, runs.Value, point, chord, ratchet));
-        }
+                b.Checks.Add(StationId.Base, new("carriage"), _ => new RopeRolls(Path(ropes[0], chord)));
+            b.Later(() => Settle(b, ropes, b.MassOf(Runs), point, chord, ratchet));
+        });
         return mount with
         {
             Offers = new ThroughPort("Carriage", [new("Carriage", LayerRole.Clearance, timber.Height, timber.Material, timber.Width)],
@@ -515,7 +513,7 @@ public sealed record RopeCarriage : BaseKind
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"Should one rope part, the other catches {FormattableString.Invariant($"{first.Catches:0.0}")} times the weight, {Force(caught.Most)}; the "
                     + $"carriage swings under it and comes down to "
-                    + $"{Holes.Size(Math.Max(0, caught.At.Z - Extent.Farthest(b, point + Apart / 2 * Vec3.UnitY) - b.Host.GroundHeight))} over the ground."));
+                    + $"{Holes.Size(Math.Max(0, caught.At.Z - Extent.Farthest(b.Figure, point + Apart / 2 * Vec3.UnitY) - b.Host.GroundHeight))} over the ground."));
         if (MovedBy == RopeDrive.Slope)
         {
             var (fall, way) = Path(first, chord);

@@ -40,7 +40,7 @@ public sealed record ShellScrews : BaseKind
         : [new(SchoolQuestion.Hold, 2, "Drilled: prop only", "Stiff; the helmet protects nobody any more.", this, own,
             survey => survey with { FilmingProp = Answer.Yes })];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.LookOver, "Declare the helmet a prop",
             "Write on it, inside and out, that it protects nobody any more. From now on it is worn for the picture and for nothing else.")

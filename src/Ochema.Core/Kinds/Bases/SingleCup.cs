@@ -44,7 +44,7 @@ public sealed record SingleCup : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) =>
         own && Cup.Stance(form) is { } stance ? [stance with { Kind = this }] : [];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) => new Cup().Steps(b);
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) => new Cup().Steps(b, path);
 
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Cup, "cup", StemHeight);
 }

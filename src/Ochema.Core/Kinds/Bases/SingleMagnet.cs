@@ -43,7 +43,7 @@ public sealed record SingleMagnet : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) =>
         own && Magnet.Stance(form) is { } stance ? [stance with { Kind = this }] : [];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) => new Magnet().Steps(b);
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) => new Magnet().Steps(b, path);
 
     public override Mount Build(RigBuilder b) => SingleHold.Build(b, Magnet, "magnet", StemHeight);
 }

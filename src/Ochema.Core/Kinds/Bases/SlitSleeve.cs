@@ -70,7 +70,7 @@ public sealed record SlitSleeve : BaseKind
         yield return new("longer-sleeve", "Sleeve a third longer", this with { Length = Math.Min(0.5, Length * Further) });
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Cut, "Cut and slit the sleeve",
             $"{QuantityText.Of(Length, Dimension.Length)} of pipe and what its coupler takes, ends square. Strip round it, both lines of the slit on "
@@ -113,7 +113,7 @@ public sealed record SlitSleeve : BaseKind
                     + $"{Holes.Size(closes)}. A wider slit, or rubber inside.", true));
         var friction = Lining == ClampLining.Rubber ? Lined : Bare;
         var hold = ClampParts.Place(b, "base-hold", "sleeve", row.Width / 2, d / 2, 1e6, 1e6 * Length * Length / 12, friction);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var (slide, torque) = FrictionGrip.Band(Tension, d, friction);
             var how = $"{n} clamps at your tension; wet friction {friction:0.00}, judgement";
@@ -121,7 +121,7 @@ public sealed record SlitSleeve : BaseKind
                 "a band presses with T ÷ r all round, Coulomb friction", how));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Sleeve is prised off the pole", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * Tension * n, Length / 3, how));
-        }
+        });
         var surfaceOf = b.Position(hold.Node);
         // The unslit end stands out below the clamps, for the coupler.
         var down = -b.Surface.U;
@@ -133,12 +133,13 @@ public sealed record SlitSleeve : BaseKind
             .Also(c => c with { Slit = new(Neck, c.Length, Slit) }), [neck], hold.Body);
         b.Put(Piece.Bought(new(StationId.Base, "bands"), band, n), hold.Body);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("sleeve-neck"), "Neck of the sleeve bends", neck));
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var (slide, _) = FrictionGrip.Band(Tension, d, friction);
-            b.Checks.Add(new BottomClears(b, Deep, () => Extent.Lowest(b)));
-            b.Checks.Add(new RetractStops(b, ComesUp, StopGives, n * slide, section, plastic, () => Hung(b, surfaceOf)));
-        }
+            b.Checks.Add(StationId.Base, new("bottom"), rig => new BottomClears(rig, Deep, Extent.Lowest(rig.Figure)));
+            b.Checks.Add(StationId.Base, new("base-hold"),
+                rig => new RetractStops(rig, ComesUp, StopGives, n * slide, section, plastic, Hung(rig, surfaceOf)));
+        });
         if (Deep < Shown)
         {
             Vec3 bottom = new(b.Position(end).X, b.Position(end).Y, -Deep);
@@ -149,7 +150,7 @@ public sealed record SlitSleeve : BaseKind
     }
 
     /// <summary>What hangs on the sleeve with the water that it carries along, kg, and how far beside the pole its middle is, m.</summary>
-    private static (double Mass, double Beside) Hung(RigBuilder b, Vec3 pole)
+    private static (double Mass, double Beside) Hung(BuiltRig b, Vec3 pole)
     {
         var (mass, centre) = b.MassOf(_ => true);
         return (mass, (centre - pole).PerpendicularTo(b.Surface.U).Length);

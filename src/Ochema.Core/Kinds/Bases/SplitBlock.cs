@@ -43,7 +43,7 @@ public sealed record SplitBlock : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Ring]);
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Cut, "Trim one side, then halve the block",
             $"Cut {QuantityText.Of(Width, Dimension.Length)} square so that it centres on the ring clear of its hinge: trim a little, "
@@ -111,13 +111,13 @@ public sealed record SplitBlock : BaseKind
             Lever = Width / 2,
         }, hold.Node);
         var squeeze = joint.Preload * Math.Max(0.01, heel) / (Math.Max(0.01, heel) + arm);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             const string source = "bolt's preload, half of it left once the rubber has relaxed, by its lever on the bar; hard rubber 0.3–0.5, judgement";
             b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Block turns on the ring", hold.Spring, b.Surface.U,
                 FrictionGrip.Halves(squeeze, d, ClampParts.Rubber(b)), "two halves squeezed round a bar, Coulomb friction", source + b.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
-        }
+        });
         b.Put(Piece.Sheet(new(StationId.Base, "half-blocks"), "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
         {
             Holes = [new(Cover + d + HoleOffset, Width / 2, "Upper half", "block-bolt")],

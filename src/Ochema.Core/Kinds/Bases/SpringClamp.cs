@@ -32,7 +32,7 @@ public sealed record SpringClamp : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Edge, SiteForm.StandingEdge, SiteForm.Tube, SiteForm.PaneEdge, SiteForm.Branch]);
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Pad, "Pad the jaws",
             "Hole opened to a snug fit, rib chiselled so that the nut seats, rubber on both jaws in two layers.")
@@ -56,9 +56,8 @@ public sealed record SpringClamp : BaseKind
             b.Findings.Add(new ReportFinding(StationId.Base, $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
         var row = b.Fitting("spring-clamp");
         var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, PadRadius, 6e4, 25, ClampParts.Rubber(b));
-        if (!b.HoldsGone)
-            JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b), b.Rig.Site.Form == SiteForm.Tube
-                ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement" + b.Site.RubsWhy);
+        b.WhileHeld(() => JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b), b.Rig.Site.Form == SiteForm.Tube
+                ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement" + b.Site.RubsWhy));
         b.Put(Piece.Bought(new(StationId.Base, "clamp"), row), hold.Body);
         b.Beside(Piece.Used(new(StationId.Base, "jaw-rubber"), b.Fitting(Supplies.RubberStrip)));
         return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud") with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };

@@ -19,14 +19,14 @@ internal static class Standing
             ? GroundBears.Today(b, own, nameof(Site.Friction)) : b.Site.Rubs(friction);
         var hold = ClampParts.Place(b, "base-hold", label, height, radius, stiffness, rocking, grips, "pad");
         var spot = b.Spot("base-hold", StationId.Base, label, b.Rig.At[0], b.Rig.At[1]);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var (u, v) = (b.Surface.U, b.Surface.V);
             b.Checks.Add(new StandsUp(b, spot, hold.Spring, foot.On(u, v)));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, $"{Words.Capital(label)} slides or turns", 0, grips, foot.Friction, "weight only"));
             if (b.Rig.Site.Form == SiteForm.Ground)
                 b.Checks.Add(new GroundBears(b, spot, hold.Spring, foot, u, v));
-        }
+        });
         return hold;
     }
 }

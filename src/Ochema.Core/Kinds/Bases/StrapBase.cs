@@ -40,7 +40,7 @@ public sealed record StrapBase : BaseKind
         : form == SiteForm.Shell ? [new(SchoolQuestion.Hold, 1, "Strap that releases", "Comes off in a snag.", this, own)]
         : [];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Strap it round",
             "Round the helmet's shell, under the edge, never over vents that must release. Draw to "
@@ -60,13 +60,13 @@ public sealed record StrapBase : BaseKind
         var spot = b.Spot("base-hold", StationId.Base, "strap base", b.Rig.At[0], b.Rig.At[1]);
         // Two ends pull down by the sine of their angle.
         var press = 2 * Tension * Math.Sin(Angle);
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             b.Checks.Add(new HoldPullOff(b, spot, hold.Spring, "Strap base lets go", FactorTable.Friction,
                 Math.Min(press + 2 * Tension * Math.Cos(Angle), Releases), Foot / 2, "strap tension and where it releases, as you set them"));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Strap base slides or twists", press,
                 ClampParts.Rubber(b), Foot / 3, "2 × tension × sine of the strap angle"));
-        }
+        });
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Releases, "pulled off with a scale");
         b.Put(Piece.Bought(new(StationId.Base, "base"), row), hold.Body);
         return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle") with { Offers = new BucklePort("Buckle") };

@@ -108,7 +108,7 @@ public sealed record TimberBracket : BaseKind
         return Math.Cos(Math.Max(0, Math.Asin(Math.Min(1, radius / away)) - Math.Atan(half / out_)));
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
         var site = b.Site;
         var thread = b.Stock.Find<Fastener>("fasteners", LevellingThread);
@@ -191,7 +191,7 @@ public sealed record TimberBracket : BaseKind
         var spot = b.Spot("base-hold", StationId.Base, "bracket", b.Rig.At[0], b.Rig.At[1]);
         var steep = Presses(radius, timber);
         var press = 2 * Tension * strap.Keeps * steep;
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var source = $"2 × {QuantityText.Of(Tension, Dimension.Force)}, {strap.Keeps:P0} of it after an hour ({strap.Source}), {steep:P0} of it inwards";
             // Above the strap the ends of the notch, below it the screw.
@@ -202,7 +202,7 @@ public sealed record TimberBracket : BaseKind
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Bracket slides down or turns on the bark", press, friction, Lever / 2, source,
                 press * Math.Tan(TrunkForm.Flare(site)) * surface.U));
             b.Checks.Add(new StrapHoop(b, spot, hold.Spring, strap, Tension, steep));
-        }
+        });
         if (Height < Lever + 0.04)
             b.Findings.Add(new ReportFinding(StationId.Base,
                 $"The upright is {Holes.Size(Height)} long and the screw sits {Holes.Size(Lever)} below the strap: {Holes.Size(Lever + 0.04)} at "

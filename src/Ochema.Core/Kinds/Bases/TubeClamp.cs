@@ -57,7 +57,7 @@ public sealed record TubeClamp : BaseKind
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Tube ? []
         : [new(SchoolQuestion.Hold, 0, "Tube clamp", "Off in a second, marks nothing.", this, own)];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Measure, "Measure the bar with calipers",
             "The name of a pipe is not its size: measure it where the clamp will sit, twice, across each other. Look for paint that "
@@ -95,13 +95,13 @@ public sealed record TubeClamp : BaseKind
             rocking: soft ? 900 : ClampParts.Rocking, friction: friction, s: n == 1 ? 0 : (i - 0.5) * Apart)).ToList();
         foreach (var h in holds)
         {
-            if (!b.HoldsGone)
+            b.WhileHeld(() =>
             {
                 var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}" + (soft ? ", half of it once the rubber has relaxed" : "");
                 b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U,
                     capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Site.RubsWhy}"));
                 b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
-            }
+            });
             b.Put(Piece.Bought(new(StationId.Base, h.Id), clamp, name: $"{clamp.Name}, for {Holes.Size(d)}"), h.Body);
             if (soft)
                 b.Beside(Piece.Used(new(StationId.Base, h.Id + "-lining"), b.Fitting(Supplies.RubberStrip)));

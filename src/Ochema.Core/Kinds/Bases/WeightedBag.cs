@@ -35,7 +35,7 @@ public sealed record WeightedBag : BaseKind
 
     private static readonly Grip Needs = new([SiteForm.Floor, SiteForm.Slot, SiteForm.Ground]);
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Lay the bag and knead it",
             "Lay it down, or over sill or edge; knead a bed for the plate, press until it does not rock. On a car: engine off.")

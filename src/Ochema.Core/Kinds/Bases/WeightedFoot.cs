@@ -45,7 +45,7 @@ public sealed record WeightedFoot : BaseKind
         new("wider", "A pan a quarter wider", this with { Across = Math.Min(0.6, 1.25 * Across) }),
     ];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Drill, "Drill the pan upside down",
             "It stands on its rim, bottom up, the block inside under its middle: sheet alone flexes. Middle found by two lines across; pilot, then the "

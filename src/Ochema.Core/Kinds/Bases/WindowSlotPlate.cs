@@ -52,7 +52,7 @@ public sealed record WindowSlotPlate : BaseKind
         yield return new(SchoolQuestion.Weight, 1, "Steel", "Stays put.", this with { Bar = "flat-steel-50x6" }, Of(MaterialGrade.Steel));
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Measure, "Paper pattern of sill and slot",
             "Card pushed into the slot and folded over the sill: it gives width, both angles and where the shelf must lie to see over "
@@ -106,13 +106,13 @@ public sealed record WindowSlotPlate : BaseKind
         var flat = Hook + Shelf + Leg + 2 * Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
         // It leans on the slot's edge and, by its leg, on the door: outwards the leg
         // braces it, inwards only the hook; along the car the wedge doubles the bar's width.
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             var corners = new[] { (1, 1), (1, -1), (-1, -1), (-1, 1) }.Select(c => c.Item1 * row.Width * b.Surface.U + (c.Item2 > 0 ? Shelf + Leg : Hook * 0.5) * c.Item2 * outward).ToList();
             b.Checks.Add(new StandsUp(b, spot, hold.Spring, corners));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, b.Site.Rubs(0.5),
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
-        }
+        });
         var bend = Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
         b.Put(Piece.Cut(new(StationId.Base, "bar"), row, metal, flat, what: "Bent bar, flat").Also(c => c with
         {

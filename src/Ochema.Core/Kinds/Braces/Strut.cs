@@ -70,7 +70,7 @@ public sealed record Strut : BraceKind
 
     internal override BraceKind Standing(double[] at) => this with { At = at };
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Brace, $"Set the {(Foot.Noun)} foot of {Called(b)}, then clamp the rod",
             "Try sideways first: it still goes the other way. Foot down on a clean place, rod through the clamp with a "
@@ -84,7 +84,7 @@ public sealed record Strut : BraceKind
     ];
 
     /// <summary>In a sentence: several are told apart by what the user calls them.</summary>
-    private string Called(RigBuilder b) => b.Rig.Braces.Count > 1 ? Words.Named("strut", Id) : "the strut";
+    private string Called(RigSetting b) => b.Rig.Braces.Count > 1 ? Words.Named("strut", Id) : "the strut";
 
     public override void Build(RigBuilder b)
     {

@@ -64,9 +64,11 @@ internal static class CameraOnSeat
         b.Joins.Add(head.ScrewsIn ? new(b.Own("camera"), JoinSort.Screwed, b.Own("camera-screw"), "screw in the camera")
             : new(b.Own("camera"), JoinSort.Snapped, null, $"Camera held by {string.Join(" and ", head.Keeps)}"));
         var together = above is null ? centre : centre + above.Mass / all * (above.Centre - centre);
-        b.Checks.Add(new CameraScrew(b, b.Path.Camera, seat.Position, together, all, face, b.Stock.Find<Fastener>("fasteners", socket), above));
+        var path = b.Path;
+        b.Checks.Add(path.Camera, new(path.Camera + "-screw"),
+            rig => new CameraScrew(rig, path.Camera, seat.Position, together, all, face, rig.Stock.Find<Fastener>("fasteners", socket), above));
         if (above is not null)
-            b.Checks.Add(new ShoeGives(b, b.Path.Camera, above));
+            b.Checks.Add(path.Camera, new(path.Camera), rig => new ShoeGives(rig, path.Camera, above));
         Say(b, seat, camera, footed is not null);
         UnderWater.Judge(b, camera, c.Housing);
         return camera;

@@ -18,7 +18,7 @@ public sealed record BallHead : HeadKind
 
     internal override string Row => Stock;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Set, "Aim and lock the ball",
             "Clean the ball dry, aim, lock hard; a mark line over ball and body. Push on the lens by two fingers: it must not move.")

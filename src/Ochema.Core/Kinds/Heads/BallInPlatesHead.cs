@@ -57,7 +57,7 @@ public sealed record BallInPlatesHead : HeadKind
     private const double Widest = 0.88;
     private const double Narrowest = 0.4;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Drill, "Drill plates and foot board as one",
             $"Clamped together: four holes in the corners. Then the plates alone: {QuantityText.Of(Hole, Dimension.Length)} through the middle, hole saw or "

@@ -48,7 +48,7 @@ public sealed record CradleHead : HeadKind
 
     internal override (string? Piece, string By)? Joins => null;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Bend, "Bend the cradle round the camera",
             "Pattern on the sheet: device plus twice the liner. The two bends as marked, one after the other, the second over a block of the camera's width "

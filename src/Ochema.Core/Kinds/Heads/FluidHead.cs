@@ -18,7 +18,7 @@ public sealed record FluidHead : HeadKind
 
     internal override string Row => Stock;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Set, "Level the head",
             "Bowl or base by its bubble on level ground, then lock. "

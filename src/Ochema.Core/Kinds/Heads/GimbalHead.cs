@@ -51,7 +51,7 @@ public sealed record GimbalHead : HeadKind
         return new(fast * Bearings * Bearings, fast * Math.Pow(Imbalance / (Gyration * Gyration * Math.Pow(2 * Math.PI * frequency, 2)), 2));
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Set, "Balance and tune the gimbal on the rig",
             "Power off: each axis stays where it is put. Then tune on the rig, not on the bench, and again at each payload. It must "
@@ -66,7 +66,7 @@ public sealed record GimbalHead : HeadKind
         var row = b.Stock.Find<HeadRow>("heads", Stock);
         var seat = HeadParts.Build(b, from, row, null, "Gimbal's mount turns");
         var head = b.Path.Head;
-        b.Checks.Add(new GimbalRoom(b, head, Room));
+        b.Checks.Add(head, new(head), rig => new GimbalRoom(rig, head, Room));
         // The wind sees all that was measured: what camera and gimbal do not account for is its frame, round the camera.
         b.Later(() =>
         {
@@ -74,7 +74,7 @@ public sealed record GimbalHead : HeadKind
                 b.Body(head, seat.Node, (Vec3.UnitX, HangingLean.Coefficient * frame), (Vec3.UnitY, HangingLean.Coefficient * frame));
         });
         if (from.Axis.Z < -0.5)
-            b.Checks.Add(new HangingLean(b, head, row, Area));
+            b.Checks.Add(head, new(head), rig => new HangingLean(rig, head, row, Area));
         return seat;
     }
 }

@@ -49,7 +49,7 @@ internal static class HeadParts
             b.Checks.Add(new JointTorque(b, head, new(b.Own("head-joint")), turns, spring, measuredTorque ?? row.HoldingTorque,
                 measuredTorque is { } own ? Taken.Origin(b.Rig, "your measurement", "holdingTorque", own) : row.Source));
         if (made is null)
-            b.Checks.Add(new HeadLoad(b, head, row));
+            b.Checks.Add(head, new(head), rig => new HeadLoad(rig, head, row));
         b.StandsOn(from, new(head + "-screw", head, "screw under the head", underneath ?? Socket(row), f => f.Spring(spring),
             Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3), row.RatedLoad > 5 ? 8 : 4));
         foreach (var piece in carried ?? [])

@@ -91,7 +91,7 @@ public sealed record TiltFrame : HeadKind
 
     internal override string Row => "tilt-frame";
 
-    internal override StackLayer? Plate(RigBuilder b)
+    internal override StackLayer? Plate(RigSetting b)
     {
         var row = b.Stock.Find<SectionRow>("sections", Bar);
         return new(Floor, LayerRole.Clearance, row.Height, row.Material, row.Width);
@@ -122,9 +122,9 @@ public sealed record TiltFrame : HeadKind
         return (inside + 2 * leg - 4 * BendRadius + 2 * allowance, leg - BendRadius + allowance / 2);
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
-        var camera = b.Stock.Find<CameraRow>("cameras", b.CameraOfPath.Body);
+        var camera = b.CameraOf(path.Camera).Body;
         var bar = b.Stock.Find<SectionRow>("sections", Bar);
         var boards = OfBoards(b);
         var s = Of(camera, bar, false, boards);
@@ -316,7 +316,7 @@ public sealed record TiltFrame : HeadKind
     }
 
     /// <summary>True where it is screwed together of boards: wood does not bend round a corner.</summary>
-    private bool OfBoards(RigBuilder b) => b.Stock.MaterialOf(Bar).Family == MaterialFamily.Wood;
+    private bool OfBoards(RigSetting b) => b.Stock.MaterialOf(Bar).Family == MaterialFamily.Wood;
 
     /// <summary>A frame of boards: its floor, which goes over the ends of the sides, and the two sides.</summary>
     /// <param name="size">Inside, and its pivots over the floor, m.</param>

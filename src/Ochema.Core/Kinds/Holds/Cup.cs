@@ -52,7 +52,7 @@ public sealed record Cup : HoldKind
     /// <summary>A cup stands before it is trusted, s (common practice, no source).</summary>
     private const double Rests = 600;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, b.Holds.Count(h => h.Station == StationId.Base) > 1 ? "Pump the cups on" : "Pump the cup on",
             "Wash the place with water and soap and wash the lips too: wiping dust scratches. Wet lip, press flat, pump until the ring "
@@ -72,14 +72,14 @@ public sealed record Cup : HoldKind
         var suction = new Suction(b, row, spot.Site.Surface, Vacuum, Since, HalfLife);
         var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height, suction.Friction,
             "cup");
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             PanelHold.Grasps(b, spot, hold.Spring, suction.Grasp, "lifts at its lip");
             b.Checks.Add(new SuctionCurvature(spot, row));
             b.Checks.Add(new SuctionSeal(spot, suction));
             if (Vacuum is not null)
                 b.Checks.Add(new SuctionAltitude(b, spot, suction));
-        }
+        });
         b.Put(Piece.Bought(new(spot.Station, spot.Id), row), hold.Body);
         return hold;
     }

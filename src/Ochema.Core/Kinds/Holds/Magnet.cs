@@ -47,7 +47,7 @@ public sealed record Magnet : HoldKind
             is { } next ? Of(next) : null;
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, b.Holds.Count(h => h.Station == StationId.Base) > 1 ? "Set the magnets down" : "Set the magnet down",
             "Clean paint and magnet faces: one chip under a magnet scratches and holds it off. One edge down first, fingers out, then "
@@ -75,11 +75,11 @@ public sealed record Magnet : HoldKind
         var ks = 1e6 * 0.001 / (gap + 0.001);
         var hold = PanelHold.Place(b, spot, kn, ks, kn * row.Diameter * row.Diameter / 16, row.Diameter / 2, row.Height,
             spot.Site.Rubs(row.Friction), "magnet");
-        if (!b.HoldsGone)
+        b.WhileHeld(() =>
         {
             PanelHold.Grasps(b, spot, hold.Spring, pull.Grasp, "peels at its edge");
             b.Checks.Add(new MagnetHeat(b, spot, row));
-        }
+        });
         if (spot.Site.PlateBehind is > 0 and var plate)
         {
             var across = row.Diameter + 2 * PlateBeyond;

@@ -34,7 +34,7 @@ public sealed record Pad : HoldKind
         return stock.Adhesives.Where(a => a.Width > own).OrderBy(a => a.Width).FirstOrDefault() is { } next ? this with { Stock = next.Id } : null;
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Stick the pad on",
             "Wash, then wipe with spirit, one way, and let it dry. Peel, set down without touching the glue, press hard for half a "
@@ -55,8 +55,7 @@ public sealed record Pad : HoldKind
         // A thin rubbery layer: shear G·A/t, across about three times that, confined.
         var ks = row.ShearModulus * area / row.Thickness;
         var hold = PanelHold.Place(b, spot, 3 * ks, ks, 3 * ks * row.Width * row.Width / 12, row.Width / 2, 0.012, spot.Site.Rubs(0.4), "pad");
-        if (!b.HoldsGone)
-            b.Checks.Add(new AdhesiveStrength(b, spot, hold.Spring, row, Cure));
+        b.WhileHeld(() => b.Checks.Add(new AdhesiveStrength(b, spot, hold.Spring, row, Cure)));
         b.Put(Piece.Bought(new(spot.Station, spot.Id), row), hold.Body);
         return hold;
     }

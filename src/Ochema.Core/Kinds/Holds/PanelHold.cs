@@ -12,14 +12,9 @@ internal static class PanelHold
     /// <summary>Damping ratio by what sits on the panel (judgement, 0.5–2 ×).</summary>
     private static double Damping(string type) => type switch { "cup" => 0.05, "pad" => 0.08, _ => 0.03 };
 
-    private const double PadDepth = 0.02;
-
-    /// <summary>A foot that only rubs gives about a millimetre before its friction is all there, N/m (judgement, 0.5–5 ×).</summary>
-    private const double RubbingStiffness = 2e4;
-
     /// <summary>
-    /// Puts a hold on its spot: a spring to the panel (its own give and the sheet's, one behind the other), or, when all holds are
-    /// gone, four rim points that only push and friction along the panel.
+    /// Puts a hold on its spot: a spring to the panel (its own give and the sheet's, one behind the other); when all holds are
+    /// gone its foot pushes and rubs.
     /// </summary>
     /// <param name="normal">The hold's own stiffness along the normal, N/m.</param>
     /// <param name="shear">Along the panel, N/m.</param>
@@ -34,29 +29,18 @@ internal static class PanelHold
         var host = SiteStiffness.Of(site, spot.Material, radius);
         var (kn, ks, kr) = (PanelStiffness.Series(normal, host.Normal), PanelStiffness.Series(shear, host.InPlane), PanelStiffness.Series(rocking, host.Rocking));
         var spin = Math.Max(ks * radius * radius, kr);
-        SpringIndex spring;
-        if (b.HoldsGone)
+        var spring = b.SpringAlong(spot.Normal, spot.Id, node, null, kn, ks, spin, kr, site.Damping ?? Damping(type));
+        b.Foot(spot, spring, node, radius, kn, friction);
+        b.WhileHeld(() =>
         {
-            spring = b.SpringAlong(spot.Normal, spot.Id, node, null, 0, RubbingStiffness, RubbingStiffness * radius * radius, 0);
-            var side = spot.Normal.Cross(Math.Abs(spot.Normal.X) < 0.9 ? Vec3.UnitX : Vec3.UnitY).Normalized();
-            var other = spot.Normal.Cross(side);
-            var pads = new List<LineIndex>();
-            foreach (var d in new[] { side, -side, other, -other })
+            if (spot.Station == StationId.Base && site.Form.Bar(site, spot.Point.Z - b.Host.GroundHeight) is { } bar && !b.HasHostBar)
             {
-                var rim = b.Node($"{spot.Id}-rim-{pads.Count}", spot.Point + radius * d);
-                b.Rigid(node, rim);
-                pads.Add(b.Line($"{spot.Id}-pad-{pads.Count}", rim, spot.Point + radius * d - PadDepth * spot.Normal, kn / 4 * PadDepth, 0, push: true));
+                b.HasHostBar = true;
+                b.Checks.Add(StationId.Site, new("site"), rig => new HostBarBends(rig, spot, bar));
             }
-            b.FrictionFeet.Add(new FrictionFoot(spot, spring, pads, friction));
-        }
-        else
-        {
-            spring = b.SpringAlong(spot.Normal, spot.Id, node, null, kn, ks, spin, kr, site.Damping ?? Damping(type));
-            if (spot.Station == StationId.Base && site.Form.Bar(site, spot.Point.Z - b.Host.GroundHeight) is { } bar && !b.Checks.Any(c => c is HostBarBends))
-                b.Checks.Add(new HostBarBends(b, spot, bar));
             if (site.Form.IsSkin)
                 b.Checks.Add(new PanelFlex(b, spot, spring, kn, kr, radius));
-        }
+        });
         var top = b.Node(spot.Id + "-top", spot.Point + height * spot.Normal);
         b.Rigid(node, top);
         b.Shape(spot.Id, spot.Station, type, [b.Point(node)], [2 * radius, height], spot.Normal);

@@ -22,7 +22,7 @@ public sealed record ElasticCords : IsolatorKind
     internal override IEnumerable<(string Id, string Title, IsolatorKind Kind)> Tried(RigDocument rig, Catalogue stock) =>
         SoftMount.Tried(stock, "cord", (row, count, spread) => this with { Stock = row, Count = count, Spread = spread });
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Fit, "Knot and hang the cords",
             "Every cord the same length between knots; elastic wants its own knot or a crimp, not those used for rope. Ends sealed. "

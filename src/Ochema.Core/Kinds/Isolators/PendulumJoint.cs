@@ -25,7 +25,7 @@ public sealed record PendulumJoint : IsolatorKind
     [Measure("Height", Dimension.Length, 0.02, 0.2, HowTo = "pivot to the head's seat")]
     public double Height { get; init; } = 0.05;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Set, "Balance the pendulum",
             "Hang it, let it come to rest, move the weight until the horizon is level. Centring springs equal. Push it: it comes back "
@@ -45,10 +45,10 @@ public sealed record PendulumJoint : IsolatorKind
         var seat = b.Node("isolator", from.Position + Height * from.Axis);
         b.Rigid(pivot, seat);
         b.Checks.Add(new PendulumStop(spring, Centring, Stop));
-        b.Soft = () =>
+        b.Soft = rig =>
         {
-            var load = b.Isolated;
-            var arm = Math.Abs((b.Position(b.Camera.Node) - from.Position).Z);
+            var load = rig.Isolated;
+            var arm = Math.Abs((rig.Position(rig.Camera.Node) - from.Position).Z);
             // A hanging load is brought back by its weight too, a standing one pushed over by it.
             var turning = Math.Max(1e-3, Centring + (from.Axis.Z < 0 ? 1 : -1) * load * Loads.MotionProfile.Gravity * arm);
             return new SoftState(load, 0, Stop * arm, Math.Sqrt(turning / Math.Max(1e-4, load * arm * arm)) / (2 * Math.PI));

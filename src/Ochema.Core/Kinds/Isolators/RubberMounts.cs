@@ -22,7 +22,7 @@ public sealed record RubberMounts : IsolatorKind
     internal override IEnumerable<(string Id, string Title, IsolatorKind Kind)> Tried(RigDocument rig, Catalogue stock) =>
         SoftMount.Tried(stock, "rubber", (row, count, spread) => this with { Stock = row, Count = count, Spread = spread });
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Set, "Look at the rubbers",
             "All squeezed alike, none turned by its screw: hold the hexagon while tightening.")

@@ -37,9 +37,9 @@ internal static class SoftMount
         var seat = b.Node("isolator", from.Position + row.Height * from.Axis);
         b.Rigid(top, seat);
         b.Checks.Add(new IsolatorTravel(spring, from.Axis, n * along, n * across, rocking, spread, row));
-        b.Soft = () =>
+        b.Soft = rig =>
         {
-            var load = b.Isolated + 2 * plate.Mass;
+            var load = rig.Isolated + 2 * plate.Mass;
             // Along gravity: its axis when it stands, across it when it hangs on a wall, both one behind the other between.
             var upright = from.Axis.Z * from.Axis.Z;
             var k = n / (upright / along + (1 - upright) / across);

@@ -99,7 +99,7 @@ public sealed record SpringArm : IsolatorKind
             }
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Measure, "Weigh the payload",
             "Gimbal, camera, lens, battery on a scale: with the lightest and with the heaviest lens. The spring follows from it; buy "
@@ -143,7 +143,7 @@ public sealed record SpringArm : IsolatorKind
         b.Checks.Add(new SpringStress(arm, row, Math.Round(Count), Stop));
         foreach (var f in Advice(b.Stock, arm, row, payload, rest))
             b.Findings.Add(f);
-        b.Soft = () => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
+        b.Soft = rig => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
         b.Put(Piece.Bought(new(StationId.Isolator, "arm"), frame,
             name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}"),

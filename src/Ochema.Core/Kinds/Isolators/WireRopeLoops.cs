@@ -24,7 +24,7 @@ public sealed record WireRopeLoops : IsolatorKind
 
     internal override Stance? Stance => new(SchoolQuestion.Soft, 1, "Wire-rope loops", "A heavier camera, rough roads.", this);
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Set, "Look at the loops",
             "All loops the same height under load, none on its stop. Push down by a hand's weight: it comes back.")

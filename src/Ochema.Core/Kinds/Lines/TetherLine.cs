@@ -54,24 +54,30 @@ internal static class TetherLine
             var swings = built.SwingsTo(b);
             built = built with { TakenBy = [.. swings.Where(s => s.Takes).Select(s => s.Name)] };
             b.Tethers.Add(built);
-            b.Checks.Add(new TetherCatch(b, built));
+            b.Checks.Add(StationId.Tether, new(id), rig => new TetherCatch(rig, built));
             if (Lashing.Fault(Lashing.Knots.First(k => k.Id == tether.End), row.IsElastic) is { } fault)
                 b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name}: {fault}."));
             if (row.Asks is { } asks)
                 b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name}: {asks}."));
-            if (built.IsTooLong(b))
-                b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name} keeps nothing: what comes off is on {b.Host.Below} before it is taut. "
-                    + (b.Rig.Reach.IsPole ? "Tie it to the pole, close to its end." : "Shorter, or to a point further up.")));
-            if (built.TakenBy.Count > 0)
-                b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name} keeps nothing: what comes off swings as far as "
-                    + $"{string.Join(", ", built.TakenBy)}. Shorter, or to a point from where it does not reach."));
-            else if (swings.Count > 0)
-                b.Findings.Add(new ReportFinding(StationId.Tether,
-                    $"If it comes off, {Words.Inside(built.Name)} lets it fall "
-                    + (built.IsTooLong(b) ? "all the way" : QuantityText.Of(built.Fall(b, built.Keeps(b)).Drop, Quantities.Dimension.Length))
-                    + $", and it swings as far as {string.Join(", ", swings.Take(4).Select(s => s.Name))}. As short as aiming allows."));
+            b.Findings.Add((rig, speed) => Said(rig, built, swings, speed));
             b.Beside(Piece.Length(new(StationId.Tether, id), row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging));
             b.Shape(id, StationId.Tether, "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }
+    }
+
+    /// <summary>What is said of one at a speed, m/s: what comes off falls faster than it swings.</summary>
+    private static IEnumerable<ReportFinding> Said(BuiltRig b, TetherBuilt built, IReadOnlyList<SwungTo> swings, double speed)
+    {
+        if (built.IsTooLong(b, speed))
+            yield return new(StationId.Tether, $"{built.Name} keeps nothing: what comes off is on {b.Host.Below} before it is taut. "
+                + (b.Rig.Reach.IsPole ? "Tie it to the pole, close to its end." : "Shorter, or to a point further up."));
+        if (built.TakenBy.Count > 0)
+            yield return new(StationId.Tether, $"{built.Name} keeps nothing: what comes off swings as far as "
+                + $"{string.Join(", ", built.TakenBy)}. Shorter, or to a point from where it does not reach.");
+        else if (swings.Count > 0)
+            yield return new(StationId.Tether,
+                $"If it comes off, {Words.Inside(built.Name)} lets it fall "
+                + (built.IsTooLong(b, speed) ? "all the way" : QuantityText.Of(built.Fall(b, built.Keeps(b), speed).Drop, Quantities.Dimension.Length))
+                + $", and it swings as far as {string.Join(", ", swings.Take(4).Select(s => s.Name))}. As short as aiming allows.");
     }
 }

@@ -40,7 +40,7 @@ public sealed record ArticulatedArm : ReachKind
             yield return new("stronger-arm", stronger.Name, this with { Arm = stronger.Id });
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Set, "Lock the arm at its shortest",
             "Loosen, put the camera where the lens wants it, shortest way, then lock hard: all joints at once. Wiggle it: note how "

@@ -31,7 +31,7 @@ public sealed record BoomTube : ReachKind
         HowTo = "scale × lever when the boom turns on the mast; a scaffold clamp {torque:60} to {torque:120}", UsualTo = 200)]
     public double ClampTorque { get; init; } = 80;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Fit, "Mast and boom in the crossing clamp",
             "Mast in its flange, crossing clamp on, boom through it. Mark height and swing on both tubes with tape. Both bolts again "

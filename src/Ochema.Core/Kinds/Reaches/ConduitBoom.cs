@@ -32,13 +32,13 @@ public sealed record ConduitBoom : ReachKind
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         [new("shorter-boom", "Boom a quarter shorter", this with { StickOut = Math.Max(0.05, 0.75 * StickOut) })];
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Fit, "Boom under the rail",
             "Front bolt in, the boom in line with the flight as seen from afar, then the rear bolt; lock nuts, a mark line on both. Fly without the camera, "
                 + "then with it. Cones under it on the ground.")
         {
-            Joint = b.Own("boom-bolt"),
+            Joint = path.Own("boom-bolt"),
             Reads = [nameof(StickOut)],
             Tools = ["spanners", "marker", "level"],
             Minutes = 25,

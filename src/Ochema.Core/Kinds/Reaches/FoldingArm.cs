@@ -86,7 +86,7 @@ public sealed record FoldingArm : ReachKind
     private static double Arm(double width) => 2 * Friction * width / 3;
 
     /// <summary>Force, N, that the link's wall bears under the bolt's washer, or its sleeve.</summary>
-    private static double Bears(RigBuilder b, SectionRow row, Material metal, Fastener bolt, string joint) =>
+    private static double Bears(RigSetting b, SectionRow row, Material metal, Fastener bolt, string joint) =>
         b.Rig.Joints.TryGetValue(joint, out var own) && own.Sleeve == Answer.Yes ? HollowWall.SleeveBears(bolt)
             : HollowWall.Of(row) is { } wall ? wall.Dents(Hardware.Washer(bolt).Width, metal.YieldStrength)
             : double.PositiveInfinity;
@@ -111,7 +111,7 @@ public sealed record FoldingArm : ReachKind
 
     internal override string Called(string first) => Count == 1 ? "Folding arm, one link" : $"Folding arm, {Count} links";
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
         var lengths = Lengths;
         yield return new(Work.Drill, "Drill the links",
@@ -146,7 +146,7 @@ public sealed record FoldingArm : ReachKind
         };
     }
 
-    private string Folding(RigBuilder b)
+    private string Folding(RigSetting b)
     {
         var stops = Stops(b);
         return stops.All(s => s <= 0) ? "each link lies flat on the one below, clear of its nuts."
@@ -155,7 +155,7 @@ public sealed record FoldingArm : ReachKind
     }
 
     /// <summary>Where each link after the first stops before it lies on the one below, rad.</summary>
-    private double[] Stops(RigBuilder b)
+    private double[] Stops(RigSetting b)
     {
         var (row, bolt, lengths) = (b.Stock.Find<SectionRow>("sections", Tube), b.Stock.Find<Fastener>("fasteners", Bolt), Lengths);
         return [.. Enumerable.Range(1, Count - 1).Select(i => FoldedLinks.Stops(bolt, lengths[i - 1], lengths[i], row.Width, Past, Apart, i == Count - 1))];

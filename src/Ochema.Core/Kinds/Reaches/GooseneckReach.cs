@@ -22,7 +22,7 @@ public sealed record GooseneckReach : ReachKind
     [Measure("Leans", Dimension.Angle, -Math.PI, Math.PI, HowTo = "forward from upright, foot to head")]
     public double Lean { get; init; } = 0.4;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Strip, "Free the gooseneck",
             "From an old lamp: unplug it, cut the cord and take it out for good; it is never to be plugged in again. Two nuts jammed "

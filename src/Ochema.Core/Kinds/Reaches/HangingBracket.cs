@@ -29,7 +29,7 @@ public sealed record HangingBracket : ReachKind
     /// <summary>Arm past the middle of its bolt, m (judgement).</summary>
     private const double Past = 0.02;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Join, "Join arm and drop at the corner",
             "Both mitres on each other, square by a steel rule. Welding is a skill: a workshop does it in ten minutes, with your two pieces and the angle "

@@ -42,7 +42,7 @@ public sealed record PipeArm : ReachKind
         yield return NoReach.Instead;
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
         var (glue, elbow) = (Glues.Find(Cement), Elbow(b.Stock));
         yield return new(Work.Pad, "Push the arm together dry",

@@ -99,7 +99,7 @@ public sealed record SteppedPole : ReachKind
         return rows;
     }
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b)
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path)
     {
         var (cap, last) = (CapRow(b.Stock), Nested(b.Stock)[^1]);
         var layers = Math.Max(0, (int)Math.Ceiling((cap.Bore - last.Width) / 2 / Tape));

@@ -67,7 +67,7 @@ public sealed record TelescopingPole : ReachKind
     [System.Text.Json.Serialization.JsonIgnore]
     public override double? TowardsLines => Length >= Poles.LineReach ? Length : null;
 
-    internal override IEnumerable<WorkStep> Steps(RigBuilder b) =>
+    internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Fit, "Mark and lock the extension",
             "Pull to length, twist hard, tape mark at the lock. Push on it with a body's lean: it must not creep.")

@@ -8,7 +8,7 @@ namespace Ochema.Core.Making.Steps;
 internal static class LastSteps
 {
     /// <summary>The last look before it is proved: at what is on this rig.</summary>
-    public static WorkStep Check(RigBuilder b)
+    public static WorkStep Check(BuiltRig b)
     {
         var grip = b.Rig.Base.Grip;
         List<string> of = [];

@@ -6,7 +6,7 @@ namespace Ochema.Core.Making.Steps;
 /// <summary>Straps and tethers tied: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
 internal static class TyingSteps
 {
-    public static StationStep Strapped(RigBuilder b, Strap strap, string station)
+    public static StationStep Strapped(BuiltRig b, Strap strap, string station)
     {
         var end = b.Host.Anchors.FirstOrDefault(a => a.Id == strap.To.Anchor)?.Name ?? strap.To.Anchor;
         var by = strap.Fitting == StrapFitting.SoftLoop ? "by a soft loop" : "hook into a closed eye, keeper shut, never hook on hook";
