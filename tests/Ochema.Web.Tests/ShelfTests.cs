@@ -77,7 +77,6 @@ public sealed class ShelfTests : IDisposable
         {
             ["/api/assess"] = rig,
             ["/api/assess?advice=false"] = rig,
-            ["/api/assess/drive"] = rig,
             ["/api/advice"] = rig,
             ["/api/shake"] = rig,
             ["/api/shake/advice"] = rig,

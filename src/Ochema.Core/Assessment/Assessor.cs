@@ -16,41 +16,61 @@ public static class Assessor
     /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
     public static AssessmentReport Assess(RigDocument rig, Catalogue stock)
     {
-        var design = new Design(rig, stock);
-        return Whole(design, rig.Run.Speed);
+        return new Design(rig, stock).Whole();
     }
 
-    /// <summary>The whole report of a design at a speed, m/s.</summary>
-    internal static AssessmentReport Whole(Design design, double speed, bool workings = true)
+    /// <summary>What a design does at a speed, m/s, and what it was judged by.</summary>
+    /// <param name="letGo">The let-go case whose shape is wanted.</param>
+    internal static (DriveReport Drive, Judged Judged, IReadOnlyList<StationReport> Stations) Drive(Design design, double speed, bool workings, string letGo)
     {
         var model = design.Model;
-        var rig = model.Built.Rig;
         // The picture shares nothing with the verdict but the rig itself: one beside the other.
-        var picture = Task.Run(() => Shaker.Words(model));
-        var judged = design.Judge(speed, workings: workings);
-        var (b, reports, driving) = (model.Built, judged.Reports, judged.Driving);
+        var pictures = Task.Run(() => (Shaker.Words(model), Shaker.SecondWords(model)));
+        var judged = design.Judge(speed, workings: workings, shown: letGo);
+        var (b, driving) = (model.Built, judged.Driving);
+        var stations = StationRows.Of(b, judged.Reports, judged.Findings);
+        var (sharpness, second) = pictures.GetAwaiter().GetResult();
+        var drive = new DriveReport(design.Id, speed, judged.Verdict,
+            Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)], speed),
+            [.. stations.Select(s => new StationUse(s.Id, s.Use, s.Verdict, s.Check, s.Says, s.Refused))],
+            [.. judged.Reports.Select(c => new CheckUse(c.Id, c.Use, c.Counts, c.Verdict, c.Case, c.Working, c.Working is null ? null : c.Loads))],
+            [.. judged.LetGo.Select(l => new LetGoUse(l.Id, l.Kind, l.Title, l.Gone, l.Use, l.Verdict, l.LimitSpeed, l.Gives, l.Says, l.Case))],
+            sharpness, second, judged.Retentions,
+            [.. judged.Findings.Concat(Hum.Findings(model, sharpness, speed)).Concat(WaterShedding.Findings(model, speed))
+                .Concat(Settling.Findings(model)).Concat(Snag.Findings(model)).DistinctBy(f => f.Text)],
+            judged.Shape, TipPlan.Of(model, judged.State, judged.Limits, driving, speed));
+        return (drive, judged, stations);
+    }
+
+    /// <summary>The whole report of a design at a speed, m/s, and the part of it that hangs on the speed.</summary>
+    internal static (AssessmentReport Report, DriveReport Drive) Both(Design design, double speed, bool workings, string letGo)
+    {
+        var (drive, judged, stations) = Drive(design, speed, workings, letGo);
+        var model = design.Model;
+        var (b, rig, reports) = (model.Built, model.Built.Rig, judged.Reports);
         var frequencies = model.Modes.Take(ModeCount).Select(m => m.Frequency).ToList();
-        var sharpness = picture.GetAwaiter().GetResult();
-        return new AssessmentReport
+        return (new AssessmentReport
         {
-            Verdict = judged.Verdict,
+            Verdict = drive.Verdict,
             TopSpeed = b.Host.Drive.Top,
             Knock = Verdicts.Knock(model, judged.State, [.. judged.Cases.Where(c => c.AtRest)]),
-            Shock = Verdicts.Jolt(model, judged.State, [.. driving.Where(c => c.Jolt != 0)], speed),
-            Stations = StationRows.Of(b, reports, judged.Findings),
+            Shock = drive.Shock,
+            Stations = stations,
             Checks = reports,
-            Flags = [.. reports.Where(r => r.LimitSpeed is not null).Select(r => new SpeedFlag(r.Id, r.Station, r.Title, r.LimitSpeed!.Value)).OrderBy(f => f.Speed).ThenBy(f => f.Check, StringComparer.Ordinal)],
+            Flags =
+            [
+                .. reports.Where(r => r.LimitSpeed is not null).Select(r => new SpeedFlag(r.Id, r.Station, r.Title, r.LimitSpeed!.Value))
+                    .OrderBy(f => f.Speed).ThenBy(f => f.Check, StringComparer.Ordinal),
+            ],
             LetGo = judged.LetGo,
             Frequencies = frequencies,
             Picture = Rocking.Of(frequencies, rig),
-            Sharpness = sharpness,
-            SecondSharpness = Shaker.SecondWords(model),
-            Retentions = judged.Retentions,
+            Sharpness = drive.Sharpness,
+            SecondSharpness = drive.SecondSharpness,
+            Retentions = drive.Retentions,
             Straps = StrapPull.Runs(b),
             Rods = RodLength.All(b),
-            Findings = [.. judged.Findings.Concat(Hum.Findings(model, sharpness, speed)).Concat(WaterShedding.Findings(model, speed)).Concat(Settling.Findings(model))
-                .Concat(Snag.Findings(model))
-                .DistinctBy(f => f.Text)],
+            Findings = drive.Findings,
             Cautions = Cautions.Of(rig),
             Joints = [.. b.Joints.Select(j => j.Report())],
             Options = Survey.Options(rig, b.Stock),
@@ -59,9 +79,10 @@ public static class Assessor
             Joins = b.Joins,
             Mass = b.Mass,
             Cost = b.Cost,
-            Tip = TipPlan.Of(model, judged.State, judged.Limits, driving, speed),
-            Figure = FigureBuilder.Build(model, judged.State, judged.Limits, driving, reports.FirstOrDefault(), speed),
-        };
+            Tip = drive.Tip,
+            Figure = FigureBuilder.Build(b),
+            Shape = drive.Shape,
+        }, drive);
     }
 
     /// <summary>The word of the verdict and why, as <see cref="Assess"/> gives them: for changes that are shown.</summary>

@@ -1,3 +1,5 @@
+using System.Security.Cryptography;
+using System.Text;
 using Ochema.Core.Analysis;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
@@ -32,6 +34,7 @@ public sealed class Design
     /// <exception cref="DocumentException">The rig names something that does not exist on its host.</exception>
     public Design(RigDocument rig, Catalogue stock)
     {
+        Id = IdOf(KeyOf(rig));
         var b = RigAssembly.Build(rig, stock);
         // The rig without its holds shares nothing with the whole one: made beside it, for it is asked for next.
         var alone = rig.Straps.Count == 0 ? null : Task.Run(() => RigModel.WithoutHolds(b));
@@ -54,19 +57,48 @@ public sealed class Design
         Run = rig.Run with { Speed = 0 }
     });
 
+    /// <summary>The id of a design by its <see cref="KeyOf"/>.</summary>
+    public static string IdOf(string key) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(key)).AsSpan(0, 16));
+
     /// <summary>Speed of the document it was made of, m/s.</summary>
     public double Speed => Model.Built.Rig.Run.Speed;
 
-    /// <summary>All answers but advice, at the speed of the document it was made of.</summary>
+    /// <summary>
+    /// By which it is known: the same for documents that differ in what no answer hangs on but the drive's. A hash of the document without its speed, name
+    /// and notes.
+    /// </summary>
+    public string Id { get; }
+
+    /// <summary>Fastest that its host goes, m/s.</summary>
+    public double TopSpeed => Model.Built.Host.Drive.Top;
+
+    /// <summary>All answers but advice, each part once, at a speed, m/s; null where the host trembles otherwise there (as for <see cref="At"/>).</summary>
     /// <param name="workings">False leaves the workings out: <see cref="WorkingOf"/> answers for one at a time.</param>
+    /// <param name="letGo">The let-go case whose shape is wanted.</param>
+    public RigAnswer? Answer(double speed, bool workings = true, string letGo = Intact)
+    {
+        lock (gate)
+        {
+            if (!Answers(speed))
+                return null;
+            Ask(speed);
+            var (report, drive) = Assessor.Both(this, speed, workings, letGo);
+            return new(DesignReport.Of(Id, report), drive);
+        }
+    }
+
+    /// <summary>The same as one report, at the speed of the document it was made of.</summary>
     public AssessmentReport Whole(bool workings = true)
     {
         lock (gate)
         {
             Ask(Speed);
-            return Assessor.Whole(this, Speed, workings);
+            return Assessor.Both(this, Speed, workings, Intact).Report;
         }
     }
+
+    /// <summary>What the whole rig is called among the let-go cases.</summary>
+    public const string Intact = "intact";
 
     /// <summary>
     /// The working of one check at a speed, m/s; null where the rig has no such check, moves freely, or the design has to be made anew (as for
@@ -90,31 +122,19 @@ public sealed class Design
     /// <summary>True where this design answers for a speed, m/s: its host trembles the same there.</summary>
     public bool Answers(double speed) => RigDynamics.Tremble(Model.Built, speed) == tremble;
 
-    /// <summary>What a change of speed alone changes, m/s; null where the host trembles otherwise there and the design has to be made anew.</summary>
-    public DriveReport? At(double speed)
+    /// <summary>The same rig made for another speed, m/s, at which its host trembles otherwise.</summary>
+    public Design Otherwise(double speed) => new(Model.Built.Rig with { Run = Model.Built.Rig.Run with { Speed = speed } }, Model.Built.Stock);
+
+    /// <summary>What it does at a speed, m/s; null where the host trembles otherwise there and the design has to be made anew.</summary>
+    /// <param name="letGo">The let-go case whose shape is wanted.</param>
+    public DriveReport? At(double speed, string letGo = Intact)
     {
         lock (gate)
         {
-            var b = Model.Built;
             if (!Answers(speed))
                 return null;
             Ask(speed);
-            var beside = Task.Run(() => (Shaker.Words(Model), Shaker.SecondWords(Model)));
-            var judged = Judge(speed, workings: false);
-            var (sharp, second) = beside.GetAwaiter().GetResult();
-            var worst = judged.Reports.Count > 0 ? judged.Reports[0] : null;
-            var at = Math.Max(0, driving.FindIndex(c => c.Label == worst?.Case));
-            var f = judged.Moves ? null : limits.At(at, speed);
-            return new(speed, judged.Verdict,
-                Verdicts.Jolt(Model, state, [.. driving.Where(c => c.Jolt != 0)], speed),
-                [.. StationRows.Of(b, judged.Reports, judged.Findings).Select(s =>
-                    new StationUse(s.Id, s.Use, s.Verdict, s.Check, s.Says, s.Refused))],
-                [.. judged.Reports.Select(r => new CheckUse(r.Id, r.Use, r.Counts, r.Verdict, r.Case))],
-                [.. judged.LetGo.Select(l => new LetGoUse(l.Id, l.Use, l.Verdict, l.Says, l.Case, l.Uses, l.Goes))], sharp, second, judged.Retentions,
-                [.. judged.Findings.Concat(Hum.Findings(Model, sharp, speed)).Concat(WaterShedding.Findings(Model, speed)).Concat(Settling.Findings(Model)).Concat(Snag.Findings(Model))
-                    .DistinctBy(x => x.Text)],
-                    f is null ? [] : FigureBuilder.Arrows(Model, f),
-                f is null ? "" : driving[at].Label, TipPlan.Of(Model, state, limits, driving, speed));
+            return Assessor.Drive(this, speed, workings: false, letGo).Drive;
         }
     }
 
@@ -176,7 +196,8 @@ public sealed class Design
     /// <summary>The rig judged at a speed, m/s.</summary>
     /// <param name="forWord">Only what decides the word: of what may let go, the holds and the straps alone.</param>
     /// <param name="workings">False where nobody looks at the workings.</param>
-    internal Judged Judge(double speed, bool forWord = false, bool workings = true)
+    /// <param name="shown">The let-go case whose shape is wanted.</param>
+    internal Judged Judge(double speed, bool forWord = false, bool workings = true, string shown = Intact)
     {
         var b = Model.Built;
         limits.Forget();
@@ -194,30 +215,45 @@ public sealed class Design
         ahead.GetAwaiter().GetResult();
         // The last of the states is judged alone: this fills the time.
         var tightly = moves is null && !forWord ? Task.Run(() => TightSpeed(speed)) : Task.FromResult<double?>(null);
-        var states = States(reports, speed, moves, forWord);
+        var states = States(reports, speed, moves, forWord, shown);
         tightly.GetAwaiter().GetResult();
         var retentions = Retention.Of(b, states, speed);
         if (moves is null && Retention.Refused(b, states) is { } refused)
             findings.Add(new ReportFinding(StationId.Base, refused, true));
-        findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Answer.No).Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
+        findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Hosts.Answer.No).Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
         findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
         var verdict = Verdicts.Overall(b, reports, findings, retentions, states, moves is not null ? null : KeptTo(states, retentions, speed), speed);
         verdict = Verdicts.Bounded(b, verdict, speed, moves is not null ? 0 : forWord ? null
             : (TightSpeed(speed), CaughtTightly()) switch { ({ } t, { } c) => Math.Min(t, c), (null, var c) => c, (var t, null) => t });
         // The whole rig among the chips is the verdict: what keeps its pieces counts there too.
         states = [states[0] with { Verdict = verdict.Word, LimitSpeed = verdict.LimitSpeed }, .. states.Skip(1)];
-        return new(Model, state, limits, cases, driving, moves is not null, reports, states, retentions, findings, verdict);
+        return new(Model, state, limits, cases, driving, moves is not null, reports, states, retentions, findings, verdict,
+            Shape(states, reports, speed, moves is not null, shown));
     }
 
-    private List<LetGoReport> States(List<CheckReport> intact, double speed, string? moves, bool forWord)
+    /// <summary>How a state stands: the whole rig where there is none of that name.</summary>
+    private StateShape Shape(List<LetGoReport> states, IReadOnlyList<CheckReport> reports, double speed, bool moves, string shown)
+    {
+        var state = states.Find(s => s.Id == shown) ?? states[0];
+        var shape = state.Id == Intact ? WholeShape(reports, speed, moves) : letGo.Shape ?? FigureBuilder.None(state.Id);
+        return shape with { Uses = state.Uses, Goes = state.Goes };
+    }
+
+    private StateShape WholeShape(IReadOnlyList<CheckReport> reports, double speed, bool moves)
+    {
+        var at = Math.Max(0, driving.FindIndex(c => c.Label == reports.FirstOrDefault()?.Case));
+        return moves || limits.At(at, speed) is not { } f ? FigureBuilder.None(Intact) : FigureBuilder.Shape(Intact, Model, state, f);
+    }
+
+    private List<LetGoReport> States(List<CheckReport> intact, double speed, string? moves, bool forWord, string shown)
     {
         var worst = intact.FirstOrDefault();
         var strength = intact.FirstOrDefault(r => r.Sort == CheckSort.Strength);
         double? limit = moves is null ? intact.Where(r => r.LimitSpeed is not null).Min(r => r.LimitSpeed) : 0;
         var use = worst?.Counts ?? Check.MostUse;
-        var whole = new LetGoReport("intact", "intact", "Whole", [], use, Assessment.Judge.Of(use), limit, moves ?? worst!.Title, worst?.Case ?? "",
-            intact.GroupBy(r => r.Station).ToDictionary(g => g.Key, g => g.Max(r => r.Counts)), new Dictionary<string, double[]>(), []);
-        return [whole, .. letGo.All(speed, strength?.Use ?? 0, limit, forWord)];
+        var whole = new LetGoReport(Intact, "intact", "Whole", [], use, Assessment.Judge.Of(use), limit, moves ?? worst!.Title, worst?.Case ?? "",
+            intact.GroupBy(r => r.Station).ToDictionary(g => g.Key, g => g.Max(r => r.Counts)));
+        return [whole, .. letGo.All(speed, strength?.Use ?? 0, limit, forWord, shown)];
     }
 
     private CheckReport Report(Check check, double speed, bool workings)

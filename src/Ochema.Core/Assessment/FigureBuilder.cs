@@ -10,19 +10,15 @@ namespace Ochema.Core.Assessment;
 /// <summary>What the scene draws: shapes, governing loads, the deflected shape, handles to drag.</summary>
 internal static class FigureBuilder
 {
-    public static FigureReport Build(RigModel model, StateResponse state, LimitSpeed limits, IReadOnlyList<RigCase> cases, CheckReport? governing, double speed)
+    public static FigureReport Build(BuiltRig b)
     {
-        var b = model.Built;
-        var index = Math.Max(0, cases.ToList().FindIndex(c => c.Label == governing?.Case));
-        var forces = state.Mechanism is null ? limits.At(index, speed) : null;
         var c = b.Camera;
         var lens = new LensReport(c.Eye.ToArray(), c.View.ToArray(), c.Up.ToArray(),
             2 * Math.Atan(c.Body.SensorWidth / 2 / c.Lens.FocalLength), 2 * Math.Atan(c.Body.SensorHeight / 2 / c.Lens.FocalLength),
             $"{c.Lens.FocalLength * 1000:0.#} mm on {c.Body.SensorWidth * 1000:0.#} mm");
         var s = b.Surface;
         return new FigureReport(
-            b.Figure, s.Grid(13, 13), b.Rig.Site.Id, forces is null ? [] : Arrows(model, forces), forces is null ? "" : cases[index].Label,
-            forces is null ? new Dictionary<string, double[]>() : Displacements(model, state, forces), lens,
+            b.Figure, s.Grid(13, 13), b.Rig.Site.Id, lens,
             PanelFrame.Of(b.Rig.Site.Id, s), Handles(b), b.Host.KeptClear(b.Rig.Survey, b.Rig.Site),
             [.. b.Host.People.Select(p => Seen(p, c))],
             b.SecondCamera is { } second ? [.. b.Host.People.Select(p => Seen(p, second))] : null);
@@ -40,6 +36,16 @@ internal static class FigureBuilder
         return new(person.Id, person.Name, to.Length, seen, pan, tilt);
     }
 
+    /// <summary>Nothing of the kind: it moves freely, or nothing is left.</summary>
+    /// <param name="letGo">Of which let-go case.</param>
+    public static StateShape None(string letGo) => new(letGo, "", [], new Dictionary<string, double[]>()) { Uses = nothing };
+
+    private static readonly Dictionary<string, double> nothing = [];
+
+    /// <summary>How a state stands in a case.</summary>
+    public static StateShape Shape(string letGo, RigModel model, StateResponse state, CaseForces f) =>
+        new(letGo, f.Case.Label, Arrows(model, f), Displacements(model, state, f)) { Uses = nothing };
+
     /// <summary>Wind or water and inertia as two arrows at the camera.</summary>
     public static IReadOnlyList<LoadArrow> Arrows(RigModel model, CaseForces f)
     {
@@ -51,18 +57,26 @@ internal static class FigureBuilder
         var inertia = b.Camera.Mass * f.Field;
         var list = new List<LoadArrow>();
         if (wind.Length > 0.5)
-            list.Add(new(f.Case.Dunk ? "water" : "wind", at.ToArray(), wind.ToArray()));
+            list.Add(new(f.Case.Dunk ? "water" : "wind", Drawn(at), Drawn(wind)));
         if (inertia.Length > 0.5)
-            list.Add(new("weight and motion", at.ToArray(), inertia.ToArray()));
+            list.Add(new("weight and motion", Drawn(at), Drawn(inertia)));
         return list;
     }
 
+    /// <summary>To four figures.</summary>
+    private static double[] Drawn(Vec3 v)
+    {
+        var most = Math.Max(Math.Abs(v.X), Math.Max(Math.Abs(v.Y), Math.Abs(v.Z)));
+        var digits = most > 0 ? Math.Clamp(3 - (int)Math.Floor(Math.Log10(most)), 0, 15) : 0;
+        return [Math.Round(v.X, digits), Math.Round(v.Y, digits), Math.Round(v.Z, digits)];
+    }
+
     /// <summary>Displacements of the nodes that shapes hang on, m.</summary>
-    public static Dictionary<string, double[]> Displacements(RigModel model, StateResponse state, CaseForces f)
+    private static Dictionary<string, double[]> Displacements(RigModel model, StateResponse state, CaseForces f)
     {
         var u = model.Displacements(state, f);
         return model.Built.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct()
-            .ToDictionary(n => n, n => model.System.Displacement(u, model.System.NodeIndex(n)).U.ToArray());
+            .ToDictionary(n => n, n => Drawn(model.System.Displacement(u, model.System.NodeIndex(n)).U));
     }
 
     private static List<DragHandle> Handles(BuiltRig b)

@@ -30,7 +30,11 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     /// <summary>Cases in which nothing is overcome but the grip of holds along their panel: what breaks does not mend when straps slacken.</summary>
     private readonly ConcurrentDictionary<string, bool> onlySlides = [];
 
-    private static readonly Dictionary<string, double[]> Still = [];
+    /// <summary>What was asked to be drawn.</summary>
+    private string shows = "";
+
+    /// <summary>How the state that was asked for stands; null where it does not, or is not one of these.</summary>
+    public StateShape? Shape { get; private set; }
 
     /// <summary>Works out the responses of the states that any speed asks for: the whole rig is looked at meanwhile.</summary>
     public void Prepare()
@@ -44,9 +48,10 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     /// <param name="use">Highest use of the whole rig there.</param>
     /// <param name="limit">Its limit speed, m/s.</param>
     /// <param name="forWord">Only those that decide the word of the verdict: each hold of the base, and the straps alone.</param>
-    public IEnumerable<LetGoReport> All(double at, double use, double? limit, bool forWord = false)
+    /// <param name="shown">The case whose shape is wanted.</param>
+    public IEnumerable<LetGoReport> All(double at, double use, double? limit, bool forWord, string shown)
     {
-        (speed, intactUse, intactLimit) = (at, use, limit);
+        (speed, intactUse, intactLimit, shows, Shape) = (at, use, limit, shown, null);
         governing.Clear();
         onlySlides.Clear();
         // Where three things have to keep a piece, a second spare hold is one of them.
@@ -92,14 +97,14 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     {
         if (state.Mechanism is { } m)
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
-                0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>(), Still, [])
+                0, $"nothing keeps it: the {Readable(b, m.Node)} can {m.Motion}", "", new Dictionary<string, double>())
             { Goes = EndsUp.Fallen(b, speed) };
         var own = kept.GetOrAdd(c.Id + string.Join(',', c.Gone), _ => new Kept(new LimitSpeed(of, state, cases)));
         var limits = own.Limits;
         limits.Forget();
         if (limits.Unstable(speed))
             return new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo,
-                limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>(), Still, []);
+                limits.Find(checks, speed)?.Speed ?? 0, "no stable state with its slack straps", "", new Dictionary<string, double>());
         var uses = new Dictionary<string, double>();
         var upTo = Math.Clamp(noFaster ?? limits.Highest, speed, Math.Max(speed, limits.Highest));
         // Nothing else is under way when the last one is judged.
@@ -125,16 +130,17 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             return c.Kind is "hold" or "two-holds" && b.Rig.Base.Hangs && worst <= 1
                 // It is kept, and how it hangs then is nothing that was worked out for small turns.
                 ? new(c.Id, c.Kind, c.Title, c.Gone, 1, Judge.Of(1), Lower(own.Found.Speed, noFaster),
-                    "it swings over and hangs on what is left: the picture is lost, and nothing may be under it or beside it", "", uses, Still, [])
+                    "it swings over and hangs on what is left: the picture is lost, and nothing may be under it or beside it", "", uses)
                 { Goes = EndsUp.On(b, c.Gone) }
                 : new(c.Id, c.Kind, c.Title, c.Gone, Check.MostUse, Verdict.LetsGo, 0,
                     turned > 1 ? "what is left does not stand: it falls or swings away"
                         : $"what is left tips over by {QuantityText.Of(turned, Dimension.Angle)} and more", "",
-                    uses, Still, [])
+                    uses)
                 { Goes = EndsUp.Fallen(b, speed) };
+        if (c.Id == shows)
+            Shape = FigureBuilder.Shape(c.Id, of, state, f);
         return new(c.Id, c.Kind, c.Title, c.Gone, worst, Judge.Of(worst), Lower(own.Found.Speed, noFaster), worstCheck.Title,
-            cases[worstCase].Label, uses,
-            FigureBuilder.Displacements(of, state, f), FigureBuilder.Arrows(of, f))
+            cases[worstCase].Label, uses)
         {
             Gives = own.Found.Speed is { } at && !(at > noFaster) ? own.Found.By : null,
         };
@@ -189,13 +195,13 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var best = Retention.Catching(b, c.Station, speed).OrderBy(t => t.Use).FirstOrDefault();
         if (best.Tether is null)
             return new(c.Id, c.Kind, c.Title, [], Check.MostUse, Verdict.LetsGo,
-                0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>(), Still, [])
+                0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>())
             { Goes = EndsUp.Loose(b) };
         var fall = best.Tether.Hardest(b, mass, speed);
         var says = $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)}"
             + $" after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}";
         return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, says, "",
-            new Dictionary<string, double> { ["tether"] = best.Use }, Still, [])
+            new Dictionary<string, double> { ["tether"] = best.Use })
         { Goes = best.Use > 1 ? EndsUp.Loose(b) : EndsUp.On(b, best.Tether) };
     }
 
@@ -208,7 +214,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var c = new LetGoCase("straps-alone", "straps-alone", "Straps alone", holds);
         if (rig.Straps.Count == 0)
             return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any()
-                ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>(), Still, []);
+                ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>());
         var rest = alone!.GetAwaiter().GetResult();
         return Judged(rest, rest.State([]), c, Carrying(rest.Built),
             [.. driving.Where(x => !x.Dynamic)], null, 0);

@@ -87,10 +87,9 @@ public enum Why
 /// <param name="Kind">intact, hold, two-holds, link, brace, strap, holds-alone, straps-alone.</param>
 /// <param name="Gone">Ids taken away.</param>
 /// <param name="Uses">Use by spine row in this state.</param>
-/// <param name="Displacements">By node, m (only what the drawing needs), in the governing case.</param>
 public sealed record LetGoReport(
     string Id, string Kind, string Title, IReadOnlyList<string> Gone, double Use, Verdict Verdict, double? LimitSpeed, string Says, string Case,
-    IReadOnlyDictionary<string, double> Uses, IReadOnlyDictionary<string, double[]> Displacements, IReadOnlyList<LoadArrow> Arrows)
+    IReadOnlyDictionary<string, double> Uses)
 {
     /// <summary>
     /// Where what falls or swings away comes to hang or lie, m, host axes: from where it was, by what it hangs on, to there; null where nothing does. It is where
@@ -137,11 +136,10 @@ public sealed record Change(string Id, string Station, string Title, double? Lim
     public IReadOnlyList<string> Trades { get; init; } = [];
 }
 
-/// <summary>Drawing of the rig: shapes bound to nodes, the base's panel, load arrows.</summary>
+/// <summary>Drawing of the rig: shapes bound to nodes, the base's panel. How it bends, and under what, is a <see cref="StateShape"/>.</summary>
 public sealed record FigureReport(
-    IReadOnlyList<FigureShape> Shapes, double[][][] Panel, string PanelId, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase,
-    IReadOnlyDictionary<string, double[]> Displacements, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles,
-        IReadOnlyList<KeepClear> Zones,
+    IReadOnlyList<FigureShape> Shapes, double[][][] Panel, string PanelId, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles,
+    IReadOnlyList<KeepClear> Zones,
     IReadOnlyList<PersonSeen> People, IReadOnlyList<PersonSeen>? SecondPeople = null);
 
 /// <summary>Somebody on the host, as the lens sees them.</summary>
@@ -178,25 +176,6 @@ public sealed record TipPush(string Way, double Angle, double Force);
 /// <param name="Loads">Where wind and motion of each case push the weight to.</param>
 public sealed record TipReport(IReadOnlyList<double[]> Corners, double[] Centre, double Weight, double Height, IReadOnlyList<TipPush> Pushes, TipPush Least,
     IReadOnlyList<TipPoint> Loads, string Says);
-
-/// <summary>A check at another speed.</summary>
-public sealed record CheckUse(string Id, double Use, double Counts, Verdict Verdict, string Case);
-
-/// <summary>A row of the spine at another speed.</summary>
-public sealed record StationUse(string Id, double Use, Verdict Verdict, string? Check, string Says, string? Refused = null);
-
-/// <summary>A let-go case at another speed.</summary>
-/// <param name="Goes">Where what falls or swings comes to rest; null where nothing does.</param>
-public sealed record LetGoUse(string Id, double Use, Verdict Verdict, string Says, string Case, IReadOnlyDictionary<string, double> Uses,
-    IReadOnlyList<double[]>? Goes);
-
-/// <summary>What changes with the speed alone, in the order of the whole report; what is not here stays as that says.</summary>
-/// <param name="Speed">m/s.</param>
-public sealed record DriveReport(
-    double Speed, VerdictReport Verdict, VerdictReport Shock, IReadOnlyList<StationUse> Stations, IReadOnlyList<CheckUse> Checks,
-    IReadOnlyList<LetGoUse> LetGo, Sharpness.PictureWords Sharpness, Sharpness.PictureWords? SecondSharpness,
-        IReadOnlyList<RetentionReport> Retentions,
-    IReadOnlyList<ReportFinding> Findings, IReadOnlyList<LoadArrow> Arrows, string ArrowsCase, TipReport? Tip = null);
 
 /// <summary>All answers for a rig as it stands.</summary>
 public sealed record AssessmentReport
@@ -256,6 +235,9 @@ public sealed record AssessmentReport
 
     public required double Cost { get; init; }
     public required FigureReport Figure { get; init; }
+
+    /// <summary>How the rig stands under its governing loads: the whole one, or the let-go case that was asked for.</summary>
+    public required StateShape Shape { get; init; }
 
     /// <summary>What stands by its weight, in plan; absent for what is held.</summary>
     public TipReport? Tip { get; init; }

@@ -56,11 +56,8 @@ public static class Maker
     }
 
     /// <summary>The plan with the rig's verdict, which stands before everything that is printed of it.</summary>
-    public static MakeReport Judged(MakeReport report, RigDocument rig, Catalogue stock)
-    {
-        var verdict = new Assessment.Design(rig, stock).Judge(rig.Run.Speed, workings: false).Verdict;
-        return report with { Verdict = Assessment.VerdictHeadline.Of(verdict), LetsGo = verdict.Word == Assessment.Verdict.LetsGo };
-    }
+    public static MakeReport Judged(MakeReport report, Assessment.VerdictReport verdict) =>
+        report with { Verdict = Assessment.VerdictHeadline.Of(verdict), LetsGo = verdict.Word == Assessment.Verdict.LetsGo };
 
     /// <summary>A value of the bench that may be said.</summary>
     /// <param name="otherwise">What is taken while it is not.</param>

@@ -12,6 +12,7 @@ internal static class CatalogueApi
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/recipes", () => Answer.Of(RecipeLibrary.All));
+        api.MapGet("/recipes/{id}/card", Card).Refuses(404);
         api.MapGet("/kinds", async (OchemaContext db, OwnShelf own) => Answer.Of(await own.KindsAsync(db)));
         api.MapGet("/stock", () => Answer.Of(Catalogue.Shipped));
         api.MapGet("/limits", () => Answer.Of(new Limits(TimeLimit.Patience.TotalSeconds)));
@@ -23,6 +24,11 @@ internal static class CatalogueApi
         hosts.MapGet("/names", () => Answer.As<IReadOnlyList<HostName>>(HostLibrary.All.Select(HostName.Of)));
         hosts.MapGet("/{id}", Host).Refuses(404);
     }
+
+    /// <summary>What a list shows of a recipe: judged once.</summary>
+    private static Results<Answer<RigCard>, ProblemHttpResult> Card(string id, Judgements judgements) =>
+        RecipeLibrary.All.FirstOrDefault(r => r.Id == id) is { } recipe ? new Answer<RigCard>(judgements.Of(recipe.Document).Card!)
+            : Problems.NotFound($"There is no recipe '{id}'.");
 
     private static Results<Answer<HostPreset>, ProblemHttpResult> Host(string id) => HostLibrary.Find(id) is { } host
         ? Answer.Of(host.Published) : Problems.NotFound($"There is no host '{id}'.");

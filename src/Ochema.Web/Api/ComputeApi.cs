@@ -24,11 +24,7 @@ internal static class ComputeApi
     {
         var assess = api.MapGroup("/assess");
         assess.MapPost("/", Assess).Refuses(400);
-        assess.MapPost("/drive", (Posted<RigDocument> rig, Designs designs) => Of(rig, (r, stock) =>
-        {
-            using var edit = EditsFirst.Judged();
-            return designs.Drive(r, stock);
-        })).Refuses(400);
+        assess.MapPost("/drive", Drive).Refuses(400, 404);
         assess.MapPost("/working", Working).Refuses(400, 404);
         api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop))).Refuses(400);
         api.MapPost("/goal", (Posted<RigDocument> rig, CancellationToken stop, bool sharp = true) =>
@@ -61,7 +57,7 @@ internal static class ComputeApi
         make.MapPost("/built", (Posted<BuiltRequest> posted) =>
         {
             var ask = posted.Read();
-            return Answer.Of(new BuiltRig(AsBuilt.Put(ask.Document, Stock(ask.Document), ask.Path, ask.Value, ask.On)));
+            return Answer.Of(new RigAsBuilt(AsBuilt.Put(ask.Document, Stock(ask.Document), ask.Path, ask.Value, ask.On)));
         }).Refuses(400);
         make.MapPost("/did", (Posted<DidRequest> posted) =>
         {
@@ -83,15 +79,26 @@ internal static class ComputeApi
         tap.MapPost("/calibrate", Calibrate).Refuses(400);
     }
 
-    /// <summary>The whole report; without workings they are asked for one by one.</summary>
-    private static Answer<AssessmentReport> Assess(Posted<RigDocument> posted, Designs designs, bool advice = true, bool workings = true) =>
+    /// <summary>All answers; without workings they are asked for one by one.</summary>
+    /// <param name="letGo">The let-go case whose shape is wanted.</param>
+    private static Answer<RigAnswer> Assess(Posted<RigDocument> posted, Designs designs, bool advice = true, bool workings = true,
+        string letGo = Design.Intact) =>
         Of(posted, (rig, stock) =>
         {
-            if (advice)
-                return Adviser.Assess(rig, stock);
-            using var edit = EditsFirst.Judged();
-            return designs.Whole(rig, stock, workings);
+            RigAnswer answer;
+            using (EditsFirst.Judged())
+                answer = designs.Answer(rig, stock, workings, letGo);
+            return advice ? answer with { Advice = Adviser.Best(rig, stock) } : answer;
         });
+
+    /// <summary>What a design that was answered before does at another speed: the rig is not sent again.</summary>
+    private static Results<Answer<DriveReport>, ProblemHttpResult> Drive(Posted<DriveRequest> posted, Designs designs)
+    {
+        var ask = posted.Read();
+        using var edit = EditsFirst.Judged();
+        return designs.Drive(ask.Design, ask.Speed, ask.LetGo) is { } drive ? Answer.Of(drive)
+            : Problems.NotFound("This design is not kept any more: send the rig.");
+    }
 
     private static Results<Answer<CheckWorking>, ProblemHttpResult> Working(Posted<RigDocument> posted, string check, Designs designs)
     {
@@ -143,7 +150,7 @@ internal static class ComputeApi
     /// <param name="units">metric or inch.</param>
     /// <param name="part">One flat piece alone.</param>
     private static Results<FileContentHttpResult, ProblemHttpResult> Paper(
-        Posted<RigDocument> posted, string what = "plan", string paper = "a4", string units = "metric", string? part = null)
+        Posted<RigDocument> posted, Designs designs, string what = "plan", string paper = "a4", string units = "metric", string? part = null)
     {
         var rig = posted.Read();
         var size = PaperSize.Of(paper) ?? throw new DocumentException("paper", "is not a4 or letter");
@@ -153,7 +160,7 @@ internal static class ComputeApi
             "inch" => UnitSystem.Inch,
             _ => throw new DocumentException("units", "is not metric or inch"),
         };
-        var report = Maker.Judged(Maker.Of(rig, Stock(rig)), rig, Stock(rig));
+        var report = Maker.Judged(Maker.Of(rig, Stock(rig)), designs.Verdict(rig, Stock(rig)));
         var file = what switch
         {
             "plan" => PlanPaper.Of(rig.Name, report, size, system, RigAssembly.Build(rig, Stock(rig)).Figure),

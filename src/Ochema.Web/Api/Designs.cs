@@ -1,4 +1,5 @@
 using Ochema.Core.Assessment;
+using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -11,51 +12,72 @@ internal sealed class Designs
     private const int Most = 4;
 
     private readonly Lock gate = new();
-    private readonly LinkedList<(string Key, Design Design)> kept = [];
 
-    /// <summary>The whole report; what is told while building names the speed, so that another speed's design is no help.</summary>
+    /// <summary>The last asked first, each by its id.</summary>
+    private readonly LinkedList<Design> kept = [];
+
+    /// <summary>All answers but advice.</summary>
     /// <param name="workings">False leaves the workings out.</param>
-    /// <param name="keep">False where nobody works on it: a list of rigs does not push out the one that is open.</param>
-    public AssessmentReport Whole(RigDocument rig, Catalogue stock, bool workings, bool keep = true) =>
-        Of(rig, stock, d => d.Speed == rig.Run.Speed, keep).Whole(workings);
+    /// <param name="letGo">The let-go case whose shape is wanted.</param>
+    public RigAnswer Answer(RigDocument rig, Catalogue stock, bool workings, string letGo) =>
+        Of(rig, stock, keep: true).Answer(rig.Run.Speed, workings, letGo)!;
 
-    private void Keep(string key, Design design)
+    /// <summary>The whole report of a rig that nobody works on: a list of rigs does not push out the one that is open.</summary>
+    public AssessmentReport Report(RigDocument rig, Catalogue stock)
+    {
+        var design = Of(rig, stock, keep: false);
+        return design.Speed == rig.Run.Speed ? design.Whole(workings: false) : new Design(rig, stock).Whole(workings: false);
+    }
+
+    /// <summary>What a kept design does at a speed, m/s; null where it is not kept any more.</summary>
+    /// <param name="letGo">The let-go case whose shape is wanted.</param>
+    /// <exception cref="DocumentException">Its host does not go so fast.</exception>
+    public DriveReport? Drive(string id, double speed, string letGo)
+    {
+        if (Known(id) is not { } design)
+            return null;
+        if (!(speed >= 0 && speed <= design.TopSpeed))
+            throw new DocumentException("speed", $"is not between 0 and {design.TopSpeed:0.#} m/s, the most that its host does");
+        return (design.Answers(speed) ? design : Keep(design.Otherwise(speed))).At(speed, letGo);
+    }
+
+    /// <summary>The working of one check; null when the rig has none of that name.</summary>
+    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock, keep: true).WorkingOf(check, rig.Run.Speed);
+
+    /// <summary>The word on a rig, for its papers.</summary>
+    public VerdictReport Verdict(RigDocument rig, Catalogue stock) => Of(rig, stock, keep: true).At(rig.Run.Speed)!.Verdict;
+
+    /// <summary>The kept design that answers a rig's speed, or one made now.</summary>
+    private Design Of(RigDocument rig, Catalogue stock, bool keep)
+    {
+        if (Known(Design.IdOf(Design.KeyOf(rig))) is { } known && known.Answers(rig.Run.Speed))
+            return known;
+        var fresh = new Design(rig, stock);
+        return keep ? Keep(fresh) : fresh;
+    }
+
+    private Design? Known(string id)
+    {
+        lock (gate)
+            return Take(id) is { } design ? kept.AddFirst(design).Value : null;
+    }
+
+    private Design Keep(Design design)
     {
         lock (gate)
         {
-            Take(key);
-            kept.AddFirst((key, design));
+            Take(design.Id);
+            kept.AddFirst(design);
             while (kept.Count > Most)
                 kept.RemoveLast();
         }
+        return design;
     }
 
-    /// <summary>What a change of speed alone changes.</summary>
-    public DriveReport Drive(RigDocument rig, Catalogue stock) => Of(rig, stock, d => d.Answers(rig.Run.Speed)).At(rig.Run.Speed)!;
-
-    /// <summary>The working of one check; null when the rig has none of that name.</summary>
-    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock, d => d.Answers(rig.Run.Speed)).WorkingOf(check,
-        rig.Run.Speed);
-
-    /// <summary>The kept design that will do, or one made now.</summary>
-    private Design Of(RigDocument rig, Catalogue stock, Func<Design, bool> does, bool keep = true)
-    {
-        var key = Design.KeyOf(rig);
-        Design? known;
-        lock (gate)
-            known = Take(key) is { } node ? kept.AddFirst(node).Value.Design : null;
-        if (known is not null && does(known))
-            return known;
-        var fresh = new Design(rig, stock);
-        if (keep)
-            Keep(key, fresh);
-        return fresh;
-    }
-
-    private (string Key, Design Design)? Take(string key)
+    private Design? Take(string id)
     {
         for (var node = kept.First; node is not null; node = node.Next)
-            if (node.Value.Key == key)
+            if (node.Value.Id == id)
             {
                 kept.Remove(node);
                 return node.Value;

@@ -105,7 +105,7 @@ internal sealed class Judgements(Designs designs) : IDisposable
 
     private Judgement Judged(RigDocument rig, string stamp)
     {
-        var report = designs.Whole(rig, Catalogue.Shipped.With(rig.Stock), workings: false, keep: false);
+        var report = designs.Report(rig, Catalogue.Shipped.With(rig.Stock));
         var making = Making(rig);
         var card = new RigCard(rig.Host, rig.Site.Name.ToLowerInvariant(), rig.Run.Speed, report.Verdict, report.Sharpness,
             report.Mass, report.Cost, Small(report.Figure), NextThing(report, making), making);
@@ -127,8 +127,6 @@ internal sealed class Judgements(Designs designs) : IDisposable
                 Side = s.Side is null ? null : Round(s.Side),
             })],
             Panel = [.. figure.Panel.Select(row => row.Select(Round).ToArray())],
-            Arrows = [],
-            Displacements = new Dictionary<string, double[]>(),
             Handles = [],
             Zones = [],
         };

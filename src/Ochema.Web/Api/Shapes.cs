@@ -37,7 +37,13 @@ public sealed record RodRig(RigDocument Document);
 public sealed record BuiltRequest(RigDocument Document, string Path, string On, double? Value = null) : IAboutRig;
 
 /// <summary>A rig as it was built.</summary>
-public sealed record BuiltRig(RigDocument Document);
+public sealed record RigAsBuilt(RigDocument Document);
+
+/// <summary>Another speed of a rig that was answered before.</summary>
+/// <param name="Design">Its id, as answered.</param>
+/// <param name="Speed">m/s.</param>
+/// <param name="LetGo">The let-go case whose shape is wanted.</param>
+public sealed record DriveRequest(string Design, double Speed, string LetGo = Core.Assessment.Design.Intact);
 
 /// <summary>A rig, and which of what came out otherwise is asked about.</summary>
 /// <param name="Paths">Null for all.</param>

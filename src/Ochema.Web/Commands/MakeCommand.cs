@@ -1,6 +1,7 @@
 using System.Globalization;
 using CsvHelper;
 using CsvHelper.Configuration;
+using Ochema.Core.Assessment;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
 using Ochema.Core.Making;
@@ -51,7 +52,7 @@ internal static class MakeCommand
         }
         return Files.Each([.. files], error, Usage, file =>
         {
-            var (named, report) = Files.Rig(file, input, (rig, stock) => (rig, Maker.Judged(Maker.Of(rig, stock), rig, stock)));
+            var (named, report) = Files.Rig(file, input, (rig, stock) => (rig, Maker.Judged(Maker.Of(rig, stock), new Design(rig, stock).Whole(workings: false).Verdict)));
             if (folder is not null)
                 try
                 {

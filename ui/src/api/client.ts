@@ -4,7 +4,6 @@ import type { components, paths } from './schema';
 /** Names of the API's shapes, as the server publishes them. */
 export type Schemas = components['schemas'];
 export type RigDocument = Schemas['RigDocument'];
-export type Report = Schemas['AssessmentReport'];
 export type Verdict = Schemas['Verdict'];
 export type Change = Schemas['Change'];
 export type Film = Schemas['FilmSummary'];
@@ -17,8 +16,7 @@ export type Field = Schemas['FieldDescriptor'];
 export type Dimension = Schemas['Dimension'];
 export type UnitSystem = Schemas['UnitSystem'];
 export type Handle = Schemas['DragHandle'];
-export type LetGo = Schemas['LetGoReport'];
-export type CheckReport = Schemas['CheckReport'];
+export type LetGo = Schemas['LetGoUse'];
 
 export const api = createClient<paths>({ baseUrl: '/' });
 

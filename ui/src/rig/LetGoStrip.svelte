@@ -23,16 +23,17 @@
 
   function keys(e: KeyboardEvent) {
     const n = cases.length;
+    const at = cases.findIndex((c) => c.id === session.letGo);
     const to = {
-      ArrowRight: (session.letGo + 1) % n,
-      ArrowDown: (session.letGo + 1) % n,
-      ArrowLeft: (session.letGo + n - 1) % n,
-      ArrowUp: (session.letGo + n - 1) % n,
+      ArrowRight: (at + 1) % n,
+      ArrowDown: (at + 1) % n,
+      ArrowLeft: (at + n - 1) % n,
+      ArrowUp: (at + n - 1) % n,
       Home: 0,
       End: n - 1,
     }[e.key];
     if (to === undefined) return;
-    session.letGo = to;
+    session.letGo = cases[to]!.id;
     (e.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('[role=radio]')[to]?.focus();
     e.preventDefault();
     e.stopPropagation();
@@ -64,17 +65,17 @@
     aria-label="Let-go cases"
     onkeydown={keys}
   >
-    {#each cases as c, i (c.id)}
+    {#each cases as c (c.id)}
       <button
         role="radio"
-        aria-checked={session.letGo === i}
-        tabindex={session.letGo === i ? 0 : -1}
+        aria-checked={session.letGo === c.id}
+        tabindex={session.letGo === c.id ? 0 : -1}
         data-letgo={c.id}
         title={c.says ? fill(`${c.title}: ${c.says}`) : undefined}
-        class="min-h-6 rounded-sm border px-1.5 text-xs whitespace-nowrap {session.letGo === i
+        class="min-h-6 rounded-sm border px-1.5 text-xs whitespace-nowrap {session.letGo === c.id
           ? 'border-base-content bg-base-100 outline-base-content outline-1'
           : 'border-rule bg-base-100/85'}"
-        onclick={() => (session.letGo = i)}
+        onclick={() => (session.letGo = c.id)}
       >
         {short(c.title)}: <b class="word-{c.verdict}">{words[c.verdict]}</b>
         <span class="pattern-{c.verdict} ml-0.5 inline-block size-2 align-[-1px]" aria-hidden="true"></span>

@@ -1,10 +1,11 @@
 <script lang="ts">
   import { fill, percent } from '../parts/quantity';
+  import { INTACT } from '../state/looking.svelte';
   import { getSession } from '../state/session.svelte';
 
   /** Says, while the screen shows the rig with something gone, what of the drawer is of that and what stays of the whole rig. */
   const session = getSession();
-  let shown = $derived(session.report!.letGo[session.letGo]!);
+  let shown = $derived(session.shown!);
   let row = $derived(session.report!.stations.find((s) => s.id === session.selected));
 </script>
 
@@ -13,9 +14,11 @@
     <b>{fill(shown.title)}:</b>
     {#if !row}shown in the path, the scene and the speeds.
     {:else if shown.gone.includes(row?.name ?? '')}this is gone.
-    {:else if shown.uses[session.selected] != null}this row uses <b>{percent(shown.uses[session.selected]!)}</b>.
+    {:else if session.report!.shape.uses[session.selected] != null}this row uses <b
+        >{percent(session.report!.shape.uses[session.selected]!)}</b
+      >.
     {:else}this row carries nothing.{/if}
     All else in this drawer, changes and workings too, is of the whole rig.
-    <button class="min-h-6 font-semibold underline" onclick={() => (session.letGo = 0)}>Back to it</button>
+    <button class="min-h-6 font-semibold underline" onclick={() => (session.letGo = INTACT)}>Back to it</button>
   </p>
 {/if}

@@ -32,18 +32,21 @@
 
 <h2 class="text-lg leading-tight">What to change</h2>
 <p class="text-quiet mt-0.5 text-sm">Single changes, tried on this rig. Click to take one; undo takes it back.</p>
-{#if !session.advice}
+{#if !session.answers.advice}
   <Waiting text="Trying changes" />
 {:else}
-  {#if session.advice.length}
+  {#if session.answers.advice.length}
     <p class="text-quiet mt-1 flex justify-between text-xs"><span>Change</span><span>limit speed</span></p>
   {/if}
-  <ul class="mt-1" class:stale={session.adviceFor !== session.doc}>
-    {#each session.advice as c (c.id)}<ChangeRow change={c} stale={session.adviceFor !== session.doc} />{:else}
+  <ul class="mt-1" class:stale={session.answers.adviceFor !== session.doc}>
+    {#each session.answers.advice as c (c.id)}<ChangeRow
+        change={c}
+        stale={session.answers.adviceFor !== session.doc}
+      />{:else}
       <li class="text-quiet text-sm">None of the usual changes gains anything.</li>
     {/each}
   </ul>
-  <NotTried of={session.advice} />
+  <NotTried of={session.answers.advice} />
 {/if}
 {#if report.verdict.word !== 'holds' || !['sharp', 'none'].includes(report.sharpness.word)}<GoalSeek />{/if}
 

@@ -17,7 +17,7 @@
   let rows = $derived(
     report.stations.map((s) => {
       const gone = shown.kind !== 'intact' && shown.gone.includes(s.name ?? '');
-      const use = shown.kind === 'intact' ? s.use : (shown.uses[s.id] ?? 0);
+      const use = shown.kind === 'intact' ? s.use : (report.shape.uses[s.id] ?? 0);
       return { ...s, use, gone, verdict: shown.kind === 'intact' ? s.verdict : verdictOf(use) };
     }),
   );
@@ -119,7 +119,7 @@
     {/each}
   </ol>
   <div class="mt-auto grid grid-cols-[auto_auto_auto] gap-1 px-1 pt-2">
-    {#each [['rig', 'Whole rig'], ['run', 'Conditions'], ['add', 'Add to it'], ['schools', 'Two schools'], ['versions', `Versions · v${session.version}`]] as [id, label] (id)}
+    {#each [['rig', 'Whole rig'], ['run', 'Conditions'], ['add', 'Add to it'], ['schools', 'Two schools'], ['versions', `Versions · v${session.saving.version}`]] as [id, label] (id)}
       <button
         class="btn btn-xs border-rule px-0.5 font-semibold whitespace-nowrap {id === 'versions'
           ? 'col-span-2'

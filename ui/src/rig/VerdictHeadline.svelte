@@ -36,7 +36,7 @@
     <p
       class="{short ? 'text-lg compact:text-base' : 'text-3xl compact:text-2xl'} leading-tight font-bold tracking-tight"
     >
-      {session.problem ? 'No verdict for this yet' : 'Working it out …'}
+      {session.answers.problem ? 'No verdict for this yet' : 'Working it out …'}
     </p>
     <p class="mt-0.5 max-w-104 text-sm leading-snug" hidden={short}>
       What stands beside is of the rig before your last change.

@@ -40,12 +40,12 @@
 
   async function restore(number: number) {
     await session.restore(number);
-    const made = session.version;
+    const made = session.saving.version;
     focusOn(`[data-version="${made}"] input`);
   }
 
   $effect(() => {
-    void session.version;
+    void session.saving.version;
     void load();
   });
 </script>
@@ -81,7 +81,7 @@
 {#snippet row(v: Version)}
   <VersionRow
     version={v}
-    current={v.number === session.version}
+    current={v.number === session.saving.version}
     onname={(text) => name(v.number, text)}
     onrestore={() => restore(v.number)}
   />

@@ -1,6 +1,7 @@
 import * as THREE from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { Figure, Handle, Host, LetGo, Report } from '../api/client';
+import type { Figure, Handle, Host, LetGo } from '../api/client';
+import type { Answer } from '../state/answer';
 import { verdictOf } from '../parts/verdict';
 import {
   arrow,
@@ -28,7 +29,7 @@ export interface Label {
 /** What the scene is asked to show. */
 export interface SceneInput {
   host: Host;
-  report: Report;
+  report: Answer;
   shown: LetGo;
   selected: string;
   deflected: boolean;
@@ -271,10 +272,10 @@ export class SceneView {
     });
   }
 
-  private displacements(): [Figure['displacements'], number] {
-    const { shown, report, deflected, movement } = this.input!;
+  private displacements(): [Record<string, number[]>, number] {
+    const { report, deflected, movement } = this.input!;
     if (movement) return [movement, 0.06 * Math.max(0.2, this.scale) * Math.sin(this.phase)];
-    const d = shown.kind === 'intact' ? report.figure.displacements : shown.displacements;
+    const d = report.shape.displacements;
     if (!deflected) return [{}, 0];
     const most = Math.max(1e-9, ...Object.values(d).map((u) => Math.hypot(...u)));
     return [d, Math.min(5000, 0.07 / most)];
@@ -297,30 +298,24 @@ export class SceneView {
     });
     this.rig.clear();
     for (const shape of report.figure.shapes) {
-      const own = [shape.id, ...shape.id.split('-rod')];
-      if (
-        !intact &&
-        shown.gone.some((g) => own.includes(g) || shape.station === 'brace:' + g || shape.station === 'strap:' + g)
-      )
-        continue;
+      const row = report.stations.find((s) => s.id === shape.station);
+      if (!intact && (shown.gone.includes(shape.id) || shown.gone.includes(row?.name ?? ''))) continue;
       const at = shape.points.map((q) => {
         const u = moved[q.node];
         return u ? vec(q.p).addScaledVector(vec(u), scale) : vec(q.p);
       });
-      const use = intact
-        ? (report.stations.find((s) => s.id === shape.station)?.use ?? 0)
-        : (shown.uses[shape.station] ?? 0);
+      const use = intact ? (row?.use ?? 0) : (report.shape.uses[shape.station] ?? 0);
       const mesh = shapeMesh(shape, at, use, verdictOf(use), shape.station === selected, p);
       mesh.userData.station = shape.station;
       mesh.traverse((o) => (o.userData.own = shape.type === 'camera' || shape.type === 'lens'));
       this.rig.add(mesh);
     }
-    if (shown.goes && !this.input!.movement) {
-      const fallen = goesTo(shown.goes.map(vec), p, this.near);
+    if (report.shape.goes && !this.input!.movement) {
+      const fallen = goesTo(report.shape.goes.map(vec), p, this.near);
       fallen.traverse((o) => (o.userData.own = true));
       this.rig.add(fallen);
     }
-    const loads = intact ? report.figure.arrows : shown.arrows;
+    const loads = report.shape.arrows;
     const most = Math.max(1, ...loads.map((a) => Math.hypot(...a.force)));
     this.arrows = (this.input!.movement ? [] : loads).map((a) => {
       const force = vec(a.force);

@@ -7,7 +7,7 @@
   import { catalogue } from '../state/catalogue.svelte';
 
   interface Props {
-    recipes: readonly { recipe: Schemas['Recipe']; report: Schemas['AssessmentReport'] | null }[];
+    recipes: readonly { recipe: Schemas['Recipe']; card: Schemas['RigCard'] | null }[];
     onpick: (document: RigDocument) => void;
     onclose: () => void;
   }
@@ -33,7 +33,7 @@
     {/each}
   </div>
   <ul class="grid gap-2 sm:grid-cols-2">
-    {#each shown as { recipe, report } (recipe.id)}
+    {#each shown as { recipe, card } (recipe.id)}
       <li>
         <button
           class="border-rule hover:border-base-content grid h-full w-full grid-cols-[7rem_1fr] gap-2 rounded-md border p-2 text-left"
@@ -41,17 +41,17 @@
           onclick={() => onpick(recipe.document)}
         >
           <span class="bg-base-200 h-24 rounded-sm">
-            {#if report}<FigureCard hostId={recipe.document.host} figure={report.figure} aspect={1.17} />{/if}
+            {#if card}<FigureCard hostId={recipe.document.host} figure={card.figure} aspect={1.17} />{/if}
           </span>
           <span class="min-w-0 text-xs leading-snug">
             <b class="block text-base leading-tight">{recipe.name}</b>
-            {#if report}
+            {#if card}
               <span class="block text-sm">
-                <b class="word-{report.verdict.word}">{verdictWord(report.verdict)}</b>{verdictRest(
-                  report.verdict,
+                <b class="word-{card.verdict.word}">{verdictWord(card.verdict)}</b>{verdictRest(
+                  card.verdict,
                   recipe.document.host,
                 )} · {recipe.minutes} min ·
-                {quantity(report.cost, 'money')}
+                {quantity(card.cost, 'money')}
               </span>
             {/if}
             <span class="block"><b>Good:</b> {recipe.good}</span>

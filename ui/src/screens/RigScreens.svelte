@@ -54,13 +54,12 @@
     if (undo) return (e.shiftKey ? session.redo() : session.undo(), e.preventDefault());
     if (e.ctrlKey || e.metaKey || e.altKey || !session.report || !settings.keys) return;
     if (document.querySelector('dialog[open]')) return;
-    const cases = session.report.letGo.length;
     const actions: Record<string, () => void> = {
       '?': () => (help = !help),
       '[': () => speed(-5),
       ']': () => speed(5),
-      l: () => (session.letGo = (session.letGo + 1) % cases),
-      L: () => (session.letGo = (session.letGo + cases - 1) % cases),
+      l: () => session.nextLetGo(1),
+      L: () => session.nextLetGo(-1),
       v: () => (session.lensLarge = !session.lensLarge),
       d: () => (session.deflected = !session.deflected),
       z: () => session.undo(),
@@ -107,8 +106,9 @@
           value={session.doc.name}
           onchange={(e) => e.currentTarget.value.trim() && session.setPath('name', e.currentTarget.value.trim())}
         />
-        <span class="text-quiet text-sm whitespace-nowrap" data-save={session.saveState}
-          >v{session.version} · {saveWords[session.saveState]}{session.keeps || session.saveState === 'saved'
+        <span class="text-quiet text-sm whitespace-nowrap" data-save={session.saving.state}
+          >v{session.saving.version} · {saveWords[session.saving.state]}{session.saving.keeps ||
+          session.saving.state === 'saved'
             ? ''
             : ' · this browser keeps nothing: wait until it is saved'}</span
         >
@@ -151,7 +151,7 @@
     </main>
   {:else if !session.report}
     <main class="row-span-2 grid place-items-center" aria-busy="true">
-      <p class="text-quiet">Working it out …{session.problem ? ' ' + session.problem.text : ''}</p>
+      <p class="text-quiet">Working it out …{session.answers.problem ? ' ' + session.answers.problem.text : ''}</p>
     </main>
   {:else}
     {@const Screen = screen.component}

@@ -15,7 +15,7 @@
   import { settings } from '../state/settings.svelte';
 
   let films = $state.raw<Film[] | null>(null);
-  let recipes = $state.raw<{ recipe: Schemas['Recipe']; report: Schemas['AssessmentReport'] | null }[]>([]);
+  let recipes = $state.raw<{ recipe: Schemas['Recipe']; card: Schemas['RigCard'] | null }[]>([]);
   let problem = $state('');
   let binned = $state.raw<Binned | null>(null);
   let bin = $state(false);
@@ -82,10 +82,10 @@
     void guard(async () => {
       if (recipes.length) return;
       const list = await ask(api.GET('/api/recipes'));
-      recipes = list.map((recipe) => ({ recipe, report: null }));
+      recipes = list.map((recipe) => ({ recipe, card: null }));
       for (const r of list) {
-        const report = await ask(api.POST('/api/assess', { body: r.document, params: { query: { advice: false } } }));
-        recipes = recipes.map((x) => (x.recipe.id === r.id ? { recipe: r, report } : x));
+        const card = await ask(api.GET('/api/recipes/{id}/card', { params: { path: { id: r.id } } }));
+        recipes = recipes.map((x) => (x.recipe.id === r.id ? { recipe: r, card } : x));
       }
     });
   }

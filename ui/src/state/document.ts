@@ -23,6 +23,34 @@ export function down(at: unknown, step: string): unknown {
     : (at as Node)[step];
 }
 
+/**
+ * A document with one part of it changed; all that is not on the way there stays the very same. Undefined where a list has no such part.
+ *
+ * @param change Changes the part that holds the last step of the path: a copy, down to its own parts.
+ */
+export function withValue<T extends object>(
+  doc: T,
+  path: string,
+  change: (at: Node, last: string, way: readonly string[]) => void,
+): T | undefined {
+  const way = steps(path);
+  const walk = (at: unknown, left: readonly string[]): unknown => {
+    const step = left[0]!;
+    if (left.length === 1) {
+      const copy = JSON.parse(JSON.stringify(at)) as Node;
+      change(copy, step, way);
+      return copy;
+    }
+    const list = Array.isArray(at);
+    const key = step.startsWith('[') ? (at as Node[]).indexOf(down(at, step) as Node) : step;
+    const next = list ? (at as unknown[])[Number(key)] : ((at as Node)[key] ?? {});
+    const changed = next === undefined ? undefined : walk(next, left.slice(1));
+    if (changed === undefined) return undefined;
+    return list ? at.map((x, i) => (i === Number(key) ? changed : x)) : { ...(at as Node), [key]: changed };
+  };
+  return walk(doc, way) as T | undefined;
+}
+
 /** What stands at a path. */
 export const valueAt = (doc: unknown, path: string) => steps(path).reduce(down, doc);
 

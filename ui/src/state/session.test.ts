@@ -19,6 +19,10 @@ class Server {
   /** It stores, but its answers are lost on the way. */
   deaf = false;
   kept: Record<string, string> = {};
+  /** Questions about the rig. */
+  asked: string[] = [];
+  /** It keeps no design. */
+  forgets = false;
 
   async put(body: RigDocument, match: string) {
     this.mostAtOnce = Math.max(this.mostAtOnce, ++this.atOnce);
@@ -49,6 +53,14 @@ function answer(status: number, body: unknown) {
   };
 }
 
+/** What the server says of a rig at a speed: the whole one and one let-go case. */
+const drive = ({ letGo }: { letGo: string }) => ({
+  stations: [],
+  checks: [],
+  letGo: [{ id: 'intact' }, { id: 'left' }],
+  shape: { letGo },
+});
+
 let server: Server;
 
 vi.mock('../api/client', async (real) => ({
@@ -57,13 +69,23 @@ vi.mock('../api/client', async (real) => ({
     GET: async (path: string) => answer(200, path === '/api/rigs/{id}' ? server.stored : []),
     PUT: (_: string, call: { body: RigDocument; headers: Record<string, string> }) =>
       server.put(call.body, call.headers['If-Match']!),
-    POST: async (path: string, call: { params?: { path?: { number: number } } }) => {
+    POST: async (
+      path: string,
+      call: { body?: unknown; params?: { path?: { number: number }; query?: { letGo: string } } },
+    ) => {
       if (path.endsWith('/restore')) {
         server.version++;
         server.document = { ...server.document, name: `as at ${call.params!.path!.number}` };
         return answer(200, server.stored);
       }
-      return answer(200, path.endsWith('advice') ? [] : { checks: [], letGo: [{}], stations: [] });
+      if (path.endsWith('advice')) return answer(200, []);
+      server.asked.push(path);
+      if (path.endsWith('/drive'))
+        return server.forgets
+          ? answer(404, { detail: 'not kept' })
+          : answer(200, drive(call.body as { letGo: string }));
+      const letGo = call.params!.query!.letGo;
+      return answer(200, { design: { id: 'd1', stations: [], checks: [] }, drive: drive({ letGo }) });
     },
   },
 }));
@@ -97,7 +119,7 @@ describe('saving', () => {
     renamed(session, 'B');
     await vi.advanceTimersByTimeAsync(2000);
     expect(server.document.name).toBe('B');
-    expect([session.saveState, session.version]).toEqual(['saved', 2]);
+    expect([session.saving.state, session.saving.version]).toEqual(['saved', 2]);
   });
 
   test('a change made while a slow save is under way waits for it and does not meet its own save', async () => {
@@ -112,7 +134,7 @@ describe('saving', () => {
     expect(server.mostAtOnce).toBe(1);
     expect(server.refusals).toBe(0);
     expect(server.document.name).toBe('C');
-    expect(session.saveState).toBe('saved');
+    expect(session.saving.state).toBe('saved');
   });
 
   test('a rig left while it is being saved and opened again goes on from what was saved', async () => {
@@ -127,7 +149,7 @@ describe('saving', () => {
     renamed(second, 'B');
     await vi.advanceTimersByTimeAsync(10000);
     expect(server.refusals).toBe(0);
-    expect([server.document.name, second.saveState]).toEqual(['B', 'saved']);
+    expect([server.document.name, second.saving.state]).toEqual(['B', 'saved']);
   });
 
   test('a version is brought back only after what was under way is stored', async () => {
@@ -138,7 +160,7 @@ describe('saving', () => {
     const back = session.restore(1);
     await vi.advanceTimersByTimeAsync(5000);
     await back;
-    expect([server.refusals, session.doc.name, session.saveState]).toEqual([0, 'as at 1', 'saved']);
+    expect([server.refusals, session.doc.name, session.saving.state]).toEqual([0, 'as at 1', 'saved']);
   });
 
   test('another window that saved first is a conflict, and neither document is lost', async () => {
@@ -147,11 +169,11 @@ describe('saving', () => {
     server.document = { ...server.document, name: 'theirs' };
     renamed(session, 'mine');
     await vi.advanceTimersByTimeAsync(2000);
-    expect([session.saveState, session.doc.name, server.document.name]).toEqual(['conflict', 'mine', 'theirs']);
-    const mine = session.keepMine();
+    expect([session.saving.state, session.doc.name, server.document.name]).toEqual(['conflict', 'mine', 'theirs']);
+    const mine = session.saving.keepMine();
     await vi.advanceTimersByTimeAsync(2000);
     await mine;
-    expect([session.saveState, server.document.name, session.version]).toEqual(['saved', 'mine', 6]);
+    expect([session.saving.state, server.document.name, session.saving.version]).toEqual(['saved', 'mine', 6]);
   });
 
   test('a save whose answer was lost is no conflict with oneself, now or at the next visit', async () => {
@@ -159,14 +181,14 @@ describe('saving', () => {
     server.deaf = true;
     renamed(session, 'A');
     await vi.advanceTimersByTimeAsync(2000);
-    expect([session.saveState, server.document.name, server.version]).toEqual(['failing', 'A', 2]);
+    expect([session.saving.state, server.document.name, server.version]).toEqual(['failing', 'A', 2]);
     const kept = { ...server.kept };
     server.deaf = false;
     await vi.advanceTimersByTimeAsync(5000);
-    expect([session.saveState, session.version, server.version]).toEqual(['saved', 2, 2]);
+    expect([session.saving.state, session.saving.version, server.version]).toEqual(['saved', 2, 2]);
     Object.assign(server.kept, kept);
     const next = await opened();
-    expect([next.saveState, next.version, next.doc.name]).toEqual(['saved', 2, 'A']);
+    expect([next.saving.state, next.saving.version, next.doc.name]).toEqual(['saved', 2, 'A']);
     expect(Object.values(server.kept).some((x) => x.includes('"A"'))).toBe(false);
   });
 
@@ -175,11 +197,11 @@ describe('saving', () => {
     server.broken = true;
     renamed(session, 'A');
     await vi.advanceTimersByTimeAsync(2000);
-    expect([session.saveState, session.unsaved?.text]).toEqual(['failing', 'The disk is full.']);
+    expect([session.saving.state, session.saving.unsaved?.text]).toEqual(['failing', 'The disk is full.']);
     expect(Object.values(server.kept).some((x) => x.includes('"A"'))).toBe(true);
     server.broken = false;
     await vi.advanceTimersByTimeAsync(5000);
-    expect([session.saveState, server.document.name]).toEqual(['saved', 'A']);
+    expect([session.saving.state, server.document.name]).toEqual(['saved', 'A']);
     expect(Object.values(server.kept).some((x) => x.includes('"A"'))).toBe(false);
   });
 
@@ -194,6 +216,50 @@ describe('saving', () => {
     session.hold(false);
     await vi.advanceTimersByTimeAsync(2000);
     expect([server.version, server.document.run.speed]).toEqual([2, 24]);
+  });
+});
+
+describe('answers', () => {
+  const whole = '/api/assess';
+  const quick = '/api/assess/drive';
+  const soon = () => vi.advanceTimersByTimeAsync(1);
+
+  test('another speed is asked of the design that is kept, anything else of the whole rig', async () => {
+    const session = await opened();
+    session.setPath('run.speed', 25);
+    await soon();
+    expect(server.asked).toEqual([whole, quick]);
+    session.setPath('run.rain', 'steady');
+    await soon();
+    session.undo();
+    await soon();
+    session.setPath('run.speed', 30);
+    await soon();
+    expect(server.asked).toEqual([whole, quick, whole, whole, quick]);
+    expect(session.unanswered).toBe(false);
+  });
+
+  test('a server that keeps the design no more is sent the rig', async () => {
+    const session = await opened();
+    server.forgets = true;
+    session.setPath('run.speed', 25);
+    await soon();
+    expect(server.asked).toEqual([whole, quick, whole]);
+    expect([session.answers.problem, session.answers.of]).toEqual([null, session.doc]);
+  });
+
+  test('a let-go case is shown once its answer is there, and given up when the rig has it no more', async () => {
+    const session = await opened();
+    session.letGo = 'left';
+    expect(session.shown!.id).toBe('intact');
+    await soon();
+    expect([server.asked.at(-1), session.shown!.id]).toEqual([quick, 'left']);
+    session.nextLetGo(1);
+    await soon();
+    expect(session.shown!.id).toBe('intact');
+    session.letGo = 'gone by now';
+    await soon();
+    expect([session.letGo, session.shown!.id]).toEqual(['intact', 'intact']);
   });
 });
 
