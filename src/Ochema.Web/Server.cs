@@ -109,6 +109,7 @@ public static class Server
             .Configure<GzipCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal);
         builder.Services.AddSingleton<Designs>();
         builder.Services.AddSingleton<Judgements>();
+        builder.Services.AddSingleton<Logs>();
         builder.Services.AddSingleton<OwnShelf>();
         builder.Services.AddOpenApi("v1", ApiDescription.Configure);
         var app = builder.Build();

@@ -237,6 +237,7 @@ public sealed class ApiTests : IDisposable
     {
         var text = (string)(await (await host.Client.PostAsync("/api/tap/simulate", Host.Json(Host.DemoDocument(0)))).Content.ReadFromJsonAsync<JsonNode>())!["text"]!;
         var read = await (await host.Client.PostAsync("/api/tap/read", Host.Json(new JsonObject { ["text"] = text }.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
+        read = read!["log"];
         Assert.Equal("seconds", (string)read!["timeUnit"]!);
         var peak = read["peaks"]![0]!;
         var ask = new JsonObject { ["document"] = JsonNode.Parse(Host.DemoDocument(0)), ["frequency"] = (double)peak["frequency"]! * 1.1, ["damping"] = 0.05, ["axis"] = (int)read["axis"]! };
@@ -262,8 +263,20 @@ public sealed class ApiTests : IDisposable
         async Task<HttpResponseMessage> Read(string query, string type = "text/csv") =>
             await host.Client.PostAsync("/api/tap/read" + query, new StringContent(text, System.Text.Encoding.UTF8, type));
         var read = (await (await Read("")).Content.ReadFromJsonAsync<JsonNode>())!;
-        Assert.Equal(17, (double)read["peaks"]![0]!["frequency"]!, 0.2);
-        Assert.Equal("gravity", (string)(await (await Read("?accelerationUnit=gravity")).Content.ReadFromJsonAsync<JsonNode>())!["accelerationUnit"]!);
+        Assert.Equal(17, (double)read["log"]!["peaks"]![0]!["frequency"]!, 0.2);
+        // Sent once: in other units it is read again by its id, as if it had been sent with them.
+        var sent = (await (await Read("?accelerationUnit=gravity")).Content.ReadFromJsonAsync<JsonNode>())!["log"]!;
+        var again = (await host.Get($"/api/tap/logs/{read["id"]}?accelerationUnit=gravity"))["log"]!;
+        Assert.Equal("gravity", (string)sent["accelerationUnit"]!);
+        Assert.Equal(sent.ToJsonString(), again.ToJsonString());
+        Assert.Equal(read.ToJsonString(), (await host.Get($"/api/tap/logs/{read["id"]}")).ToJsonString());
+        foreach (var (query, path) in new[] { ("timeUnit=milliseconds", "log"), ("accelerationUnit=furlongs", "accelerationUnit") })
+        {
+            var refused = await host.Client.GetAsync($"/api/tap/logs/{read["id"]}?{query}");
+            Assert.Equal((HttpStatusCode.BadRequest, path),
+                (refused.StatusCode, (string)(await refused.Content.ReadFromJsonAsync<JsonNode>())!["path"]!));
+        }
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.GetAsync("/api/tap/logs/none")).StatusCode);
         var wrong = await Read("?timeUnit=years");
         Assert.Equal(HttpStatusCode.BadRequest, wrong.StatusCode);
         Assert.Equal("timeUnit", (string)(await wrong.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);

@@ -52,6 +52,33 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
     /// <summary>Values wanted of a row: time and three axes.</summary>
     private const int Wanted = 4;
 
+    /// <summary>True where the time column has clock times: they are seconds, whatever is said.</summary>
+    public bool HasClock { get; private init; }
+
+    /// <summary>The same log with its numbers taken in other units.</summary>
+    public AccelerometerLog In(LogTime? timeUnit, LogAcceleration? accelerationUnit)
+    {
+        var (t, a) = (HasClock ? LogTime.Seconds : timeUnit ?? TimeUnit, accelerationUnit ?? AccelerationUnit);
+        var (second, metre) = (Second(t) / Second(TimeUnit), Metre(a) / Metre(AccelerationUnit));
+        return this with
+        {
+            TimeUnit = t,
+            AccelerationUnit = a,
+            Time = t == TimeUnit ? Time : [.. Time.Select(v => v * second)],
+            Axes = a == AccelerationUnit ? Axes : [.. Axes.Select(axis => axis.Select(v => v * metre).ToArray())],
+        };
+    }
+
+    private static double Second(LogTime unit) => unit switch
+    {
+        LogTime.Seconds => 1,
+        LogTime.Milliseconds => 1e-3,
+        LogTime.Microseconds => 1e-6,
+        _ => 1e-9,
+    };
+
+    private static double Metre(LogAcceleration unit) => unit == LogAcceleration.Gravity ? Loads.MotionProfile.Gravity : 1;
+
     /// <summary>Samples a second, in the middle.</summary>
     public double Rate => (Time.Length - 1) / Time[^1];
 
@@ -178,11 +205,13 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
             var (recognised, by) = clock ? (LogTime.Seconds, "clock times") : TimeOf(columns.TimeName, (time[^1] - time[0]) / (time.Count - 1));
             var (acceleration, why) = AccelerationOf(columns.AxesName, axes);
             var (t, a) = (clock ? LogTime.Seconds : timeUnit ?? recognised, accelerationUnit ?? acceleration);
-            var second = t switch { LogTime.Seconds => 1, LogTime.Milliseconds => 1e-3, LogTime.Microseconds => 1e-6, _ => 1e-9 };
-            var metre = a == LogAcceleration.Gravity ? Loads.MotionProfile.Gravity : 1;
+            var (second, metre) = (Second(t), Metre(a));
             var which = columns.TimeName.Length > 0 ? $"columns {string.Join(", ", columns.Names.Select(n => $"“{n}”"))}; " : "";
             return new([.. time.Select(v => (v - time[0]) * second)], [.. axes.Select(axis => axis.Select(v => v * metre).ToArray())], t, a,
-                $"{which}time in {Words(recognised)} ({by}), acceleration in {(acceleration == LogAcceleration.Gravity ? "g" : "m/s²")} ({why})");
+                $"{which}time in {Words(recognised)} ({by}), acceleration in {(acceleration == LogAcceleration.Gravity ? "g" : "m/s²")} ({why})")
+            {
+                HasClock = clock,
+            };
         }
     }
 

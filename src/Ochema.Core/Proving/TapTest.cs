@@ -33,9 +33,13 @@ public static class TapTest
 
     /// <summary>Spectrum and peaks of a log that is read as it comes.</summary>
     /// <inheritdoc cref="Read(string, LogTime?, LogAcceleration?)"/>
-    public static LogReport Read(TextReader text, LogTime? time = null, LogAcceleration? acceleration = null, CancellationToken stop = default)
+    public static LogReport Read(TextReader text, LogTime? time = null, LogAcceleration? acceleration = null, CancellationToken stop = default) =>
+        Of(AccelerometerLog.Read(text, time, acceleration, stop));
+
+    /// <summary>Spectrum and peaks of a log that was read.</summary>
+    /// <exception cref="DocumentException">With its units it is none of a phone.</exception>
+    public static LogReport Of(AccelerometerLog log)
     {
-        var log = AccelerometerLog.Read(text, time, acceleration, stop);
         if (log.Rate is < 15 or > 20000)
             throw new DocumentException("log", $"has {log.Rate:0.##} samples a second with these units; a phone gives 20 to 1000");
         var rate = Math.Min(log.Rate, 1000);
@@ -43,7 +47,8 @@ public static class TapTest
         var axis = Enumerable.Range(0, 3).MaxBy(i => even[i].Sum(v => v * v));
         var (f, s) = Spectra.Welch(even[axis], rate, Math.Min(even[axis].Length, (int)(rate * 8)));
         var keep = Enumerable.Range(0, f.Length).Where(k => f[k] is >= 0.5 and <= 200).ToList();
-        return new(log.Guess, log.TimeUnit, log.AccelerationUnit, log.Time[^1], log.Rate, axis, [.. keep.Select(k => f[k])], [.. keep.Select(k => s[k])], Spectra.Peaks(even[axis], rate, Lowest, Math.Min(Highest, rate / 2.2)));
+        return new(log.Guess, log.TimeUnit, log.AccelerationUnit, log.Time[^1], log.Rate, axis, [.. keep.Select(k => f[k])],
+            [.. keep.Select(k => s[k])], Spectra.Peaks(even[axis], rate, Lowest, Math.Min(Highest, rate / 2.2)));
     }
 
     /// <summary>

@@ -12,9 +12,9 @@ internal static class BinApi
     public static void Map(RouteGroupBuilder api)
     {
         var bin = api.MapGroup("/bin");
-        bin.MapGet("/", List);
-        bin.MapDelete("/", Empty);
-        bin.MapDelete("/{id}", Take).Refuses(404);
+        bin.MapGet("/", List).Named("listBin", "Rigs in the bin, those put there last first.");
+        bin.MapDelete("/", Empty).Named("emptyBin", "Empties the bin: its rigs are gone for good.");
+        bin.MapDelete("/{id}", Take).Refuses(404).Named("deleteForGood", "Takes one rig out of the bin for good.");
     }
 
     private static async Task<Answer<IReadOnlyList<BinnedRig>>> List(OchemaContext db) => Answer.Of<IReadOnlyList<BinnedRig>>(

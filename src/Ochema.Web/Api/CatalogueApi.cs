@@ -11,18 +11,24 @@ internal static class CatalogueApi
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/recipes", () => Answer.Of(RecipeLibrary.All));
-        api.MapGet("/recipes/{id}/card", Card).Refuses(404);
-        api.MapGet("/kinds", async (OchemaContext db, OwnShelf own) => Answer.Of(await own.KindsAsync(db)));
-        api.MapGet("/stock", () => Answer.Of(Catalogue.Shipped));
-        api.MapGet("/limits", () => Answer.Of(new Limits(TimeLimit.Patience.TotalSeconds)));
-        api.MapGet("/factors", () => Answer.Of(FactorTable.All));
+        api.MapGet("/recipes", () => Answer.Of(RecipeLibrary.All)).Named("listRecipes", "Whole rigs to start from.");
+        api.MapGet("/recipes/{id}/card", Card).Refuses(404)
+            .Named("getRecipeCard", "A recipe as a list shows it: verdict, mass, price, drawing.");
+        api.MapGet("/kinds", async (OchemaContext db, OwnShelf own) => Answer.Of(await own.KindsAsync(db)))
+            .Named("listKinds", "What may stand at each station, with its measurements: unit, range, label, how it is taken.");
+        api.MapGet("/stock", () => Answer.Of(Catalogue.Shipped)).Named("getStock", "The shelf as it ships.");
+        api.MapGet("/limits", () => Answer.Of(new Limits(TimeLimit.Patience.TotalSeconds)))
+            .Named("getLimits", "How long searches take at the most.");
+        api.MapGet("/factors", () => Answer.Of(FactorTable.All))
+            .Named("listFactors", "Required factors by consequence, with their sources.");
         api.MapGet("/schema/rig.json", () => Results.Text(DocumentSchema.Create().ToJsonString(), "application/schema+json")).ExcludeFromDescription();
         var hosts = api.MapGroup("/hosts");
-        hosts.MapGet("/", () => Answer.As<IReadOnlyList<HostPreset>>(HostLibrary.All.Select(h => h.Published)));
+        hosts.MapGet("/", () => Answer.As<IReadOnlyList<HostPreset>>(HostLibrary.All.Select(h => h.Published)))
+            .Named("listHosts", "All hosts, whole.");
         // A list of rigs names their hosts and no more; the rest of a host is asked for when a rig on it is opened.
-        hosts.MapGet("/names", () => Answer.As<IReadOnlyList<HostName>>(HostLibrary.All.Select(HostName.Of)));
-        hosts.MapGet("/{id}", Host).Refuses(404);
+        hosts.MapGet("/names", () => Answer.As<IReadOnlyList<HostName>>(HostLibrary.All.Select(HostName.Of)))
+            .Named("listHostNames", "All hosts by name, for lists.");
+        hosts.MapGet("/{id}", Host).Refuses(404).Named("getHost", "One host: its places, closed points, wheels and drive.");
     }
 
     /// <summary>What a list shows of a recipe: judged once.</summary>

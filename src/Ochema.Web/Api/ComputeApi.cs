@@ -23,60 +23,73 @@ internal static class ComputeApi
     public static void Map(RouteGroupBuilder api)
     {
         var assess = api.MapGroup("/assess");
-        assess.MapPost("/", Assess).Refuses(400);
-        assess.MapPost("/drive", Drive).Refuses(400, 404);
-        assess.MapPost("/working", Working).Refuses(400, 404);
-        api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop))).Refuses(400);
+        assess.MapPost("/", Assess).Refuses(400).Named("assess", "All answers for a rig: what it is, and what it does at its speed.");
+        assess.MapPost("/drive", Drive).Refuses(400, 404)
+            .Named("drive", "What a rig that was assessed does at another speed, by the id of its design.");
+        assess.MapPost("/working", Working).Refuses(400, 404).Named("getWorking", "The working of one check, with what loads its joint.");
+        api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop))).Refuses(400)
+            .Named("advise", "The best single changes, each tried: what it gains and what it trades.");
         api.MapPost("/goal", (Posted<RigDocument> rig, CancellationToken stop, bool sharp = true) =>
             Of(rig, (r, stock) =>
             {
                 Asked.By(stop, TimeLimit.Asking);
                 return GoalSearch.Of(r, stock, sharp, stop);
             }))
-            .Refuses(400);
-        api.MapPost("/schools", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Schools.Of(r, stock, stop))).Refuses(400);
-        api.MapPost("/alternatives", Alternatives).Refuses(400);
-        api.MapPost("/straps", Straps).Refuses(400);
-        api.MapPost("/inverse", Inverse).Refuses(400);
-        api.MapPost("/relocate", Relocate).Refuses(400);
+            .Refuses(400)
+            .Named("reachGoal", "The smallest set of up to three changes that reaches the speed of the document, sharp where that is asked.");
+        api.MapPost("/schools", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Schools.Of(r, stock, stop))).Refuses(400)
+            .Named("compareSchools", "Two ways to build it, each judged.");
+        api.MapPost("/alternatives", Alternatives).Refuses(400)
+            .Named("listAlternatives", "The other kinds and sizes for one station, each computed.");
+        api.MapPost("/straps", Straps).Refuses(400).Named("tryStraps", "One more strap to each closed point, tried, or why not.");
+        api.MapPost("/inverse", Inverse).Refuses(400).Named("inverse", "What sizes, weights and holds stay within a use.");
+        api.MapPost("/relocate", Relocate).Refuses(400)
+            .Named("relocate", "A rig taken to another place, and what has to be measured there.");
         api.MapPost("/rod", (Posted<RodRequest> posted) =>
         {
             var ask = posted.Read();
             return Answer.Of(new RodRig(RodLength.With(RigAssembly.Build(ask.Document, Stock(ask.Document)), ask.Brace, ask.Length)));
-        }).Refuses(400);
+        }).Refuses(400).Named("setRod", "The rig with a strut’s foot where its rod has a length.");
         api.MapPost("/model", (Posted<RigDocument> rig, bool strapsAlone = false) => Of(rig, (r, stock) => RigModelDocument.Of(r, stock, strapsAlone)))
-            .Refuses(400);
+            .Refuses(400).Named("solveModel", "The frame of a rig with its cases, solved.");
         api.MapPost("/hang", (Posted<HangTask> posted) =>
         {
             var task = posted.Read();
             HangTaskReader.Check(task);
             return Answer.Of(HangingNet.Solve(task));
-        }).Refuses(400);
+        }).Refuses(400).Named("hangNet", "A net of ropes, hung.");
         var make = api.MapGroup("/make");
-        make.MapPost("/", Make).Refuses(400);
+        make.MapPost("/", Make).Refuses(400).Named("makePlan", "Parts, cuts, holes and steps of a rig.");
         make.MapPost("/built", (Posted<BuiltRequest> posted) =>
         {
             var ask = posted.Read();
             return Answer.Of(new RigAsBuilt(AsBuilt.Put(ask.Document, Stock(ask.Document), ask.Path, ask.Value, ask.On)));
-        }).Refuses(400);
+        }).Refuses(400).Named("putBuilt", "The rig with what came out otherwise at the bench.");
         make.MapPost("/did", (Posted<DidRequest> posted) =>
         {
             var ask = posted.Read();
             return Answer.Of(new BuiltAnswer(AsBuilt.Did(ask.Document, Stock(ask.Document), ask.Paths)));
-        }).Refuses(400);
-        make.MapPost("/template", TemplateFile).Produces<string>(contentType: "image/svg+xml").Refuses(400, 404);
-        make.MapPost("/paper", Paper).Produces<string>(contentType: "application/pdf").Refuses(400, 404);
+        }).Refuses(400).Named("didBuilt", "What building it otherwise did to the verdict.");
+        make.MapPost("/template", TemplateFile).Produces<string>(contentType: "image/svg+xml").Refuses(400, 404)
+            .Named("getTemplate", "A flat piece at 1:1, or as a body.");
+        make.MapPost("/paper", Paper).Produces<string>(contentType: "application/pdf").Refuses(400, 404)
+            .Named("printPaper", "Plan, cuts, templates or measuring sheet as PDF.");
         var shake = api.MapGroup("/shake");
-        shake.MapPost("/", (Posted<RigDocument> rig) => Of(rig, Shaker.Of)).Refuses(400);
-        shake.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => ShakeAdvice.Of(r, stock, stop))).Refuses(400);
+        shake.MapPost("/", (Posted<RigDocument> rig) => Of(rig, Shaker.Of)).Refuses(400)
+            .Named("shake", "The picture in pixels, spectra and modes.");
+        shake.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => ShakeAdvice.Of(r, stock, stop))).Refuses(400)
+            .Named("adviseShake", "Changes that make the picture sharper, each tried.");
         shake.MapPost("/isolators", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => IsolatorSearch.Of(r, stock, stop)))
-            .Refuses(400);
+            .Refuses(400).Named("listIsolators", "Soft mounts, each tried.");
         var tap = api.MapGroup("/tap");
-        tap.MapPost("/read", (PostedLog log, CancellationToken stop, string? timeUnit = null, string? accelerationUnit = null) =>
-            Answer.Of(log.Read(timeUnit, accelerationUnit, stop)))
-            .WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400, 413);
-        tap.MapPost("/simulate", (Posted<RigDocument> rig, int seed = 1) => Of(rig, (r, stock) => new LogText(TapTest.Simulate(r, stock, seed)))).Refuses(400);
-        tap.MapPost("/calibrate", Calibrate).Refuses(400);
+        tap.MapPost("/read", (PostedLog log, Logs logs, CancellationToken stop, string? timeUnit = null, string? accelerationUnit = null) =>
+            Answer.Of(logs.Keep(log.Read(timeUnit, accelerationUnit, stop))))
+            .WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400, 413)
+            .Named("readLog", "Reads a log of a phone: its spectrum and peaks.");
+        tap.MapGet("/logs/{id}", LogAgain).Refuses(400, 404).Named("readLogAgain", "A log that was sent before, its numbers taken in other units.");
+        tap.MapPost("/simulate", (Posted<RigDocument> rig, int seed = 1) => Of(rig, (r, stock) => new LogText(TapTest.Simulate(r, stock, seed)))).Refuses(400)
+            .Named("simulateTap", "A tap test as the model would answer it, as a log.");
+        tap.MapPost("/calibrate", Calibrate).Refuses(400).Named("calibrate", "The rig with its place as stiff as the tap test heard.");
     }
 
     /// <summary>All answers; without workings they are asked for one by one.</summary>
@@ -172,6 +185,20 @@ internal static class ComputeApi
         return file is null
             ? Problems.NotFound(part is null ? "There is nothing of this rig to print there." : $"This rig has no flat piece '{part}'.")
             : TypedResults.File(file, "application/pdf", $"{what}.pdf");
+    }
+
+    private static Results<Answer<KeptLog>, ProblemHttpResult> LogAgain(string id, Logs logs, string? timeUnit = null, string? accelerationUnit = null)
+    {
+        try
+        {
+            var (time, acceleration) = (PostedLog.Choice<LogTime>(nameof(timeUnit), timeUnit),
+                PostedLog.Choice<LogAcceleration>(nameof(accelerationUnit), accelerationUnit));
+            return logs.Read(id, time, acceleration) is { } log ? Answer.Of(log) : Problems.NotFound("This log is not kept any more: send it again.");
+        }
+        catch (DocumentException e)
+        {
+            return Problems.BadDocument(e);
+        }
     }
 
     private static Answer<Calibration> Calibrate(Posted<CalibrateRequest> posted, TimeProvider clock)

@@ -13,10 +13,10 @@ internal static class FilmsApi
     public static void Map(RouteGroupBuilder api)
     {
         var films = api.MapGroup("/films");
-        films.MapGet("/", List);
-        films.MapPost("/", Create).Refuses(400, 409);
-        films.MapPost("/demo", OpenDemo);
-        films.MapDelete("/demo", TakeDemo);
+        films.MapGet("/", List).Named("listFilms", "Films with their rigs, what was worked on last first.");
+        films.MapPost("/", Create).Refuses(400, 409).Named("createFilm", "A new film.");
+        films.MapPost("/demo", OpenDemo).Named("openDemo", "Brings the demo film back.");
+        films.MapDelete("/demo", TakeDemo).Named("closeDemo", "Takes the demo film away; what was changed of it goes to the bin.");
     }
 
     private static async Task<Answer<IReadOnlyList<FilmSummary>>> List(OchemaContext db, Judgements judgements)

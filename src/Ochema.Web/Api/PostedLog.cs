@@ -21,19 +21,19 @@ internal sealed class PostedLog : IBindableFromHttpContext<PostedLog>, IEndpoint
 
     public IResult? Refusal { get; private init; }
 
-    /// <summary>Spectrum and peaks.</summary>
+    /// <summary>The log.</summary>
     /// <exception cref="DocumentException">It is no log: where, and why.</exception>
     /// <param name="timeUnit">As the query says it; null to recognise it. Within JSON it stands beside the text.</param>
     /// <param name="accelerationUnit">The same.</param>
-    public LogReport Read(string? timeUnit, string? accelerationUnit, CancellationToken stop)
+    public AccelerometerLog Read(string? timeUnit, string? accelerationUnit, CancellationToken stop)
     {
         if (within?.Read() is { } ask)
-            return TapTest.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit);
+            return AccelerometerLog.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit);
         var (time, acceleration) = (Choice<LogTime>(nameof(timeUnit), timeUnit), Choice<LogAcceleration>(nameof(accelerationUnit), accelerationUnit));
         try
         {
             using var text = new StreamReader(request!.Body, new UTF8Encoding(false, throwOnInvalidBytes: true), true, 1 << 16, leaveOpen: true);
-            return TapTest.Read(text, time, acceleration, stop);
+            return AccelerometerLog.Read(text, time, acceleration, stop);
         }
         catch (DecoderFallbackException)
         {
@@ -41,7 +41,9 @@ internal sealed class PostedLog : IBindableFromHttpContext<PostedLog>, IEndpoint
         }
     }
 
-    private static T? Choice<T>(string name, string? said)
+    /// <summary>A unit as a query says it; null for none.</summary>
+    /// <exception cref="DocumentException">There is no such unit.</exception>
+    internal static T? Choice<T>(string name, string? said)
         where T : struct
     {
         if (said is null)

@@ -53,6 +53,9 @@ internal static class Problems
         return route;
     }
 
+    /// <summary>What a resource is called by those who use it, and what it does in a sentence.</summary>
+    public static RouteHandlerBuilder Named(this RouteHandlerBuilder route, string id, string summary) => route.WithName(id).WithSummary(summary);
+
     /// <summary>The file of the films does not take it: 507 for a full disk, 503 for what may pass. Whoever asked still has it, and asks again.</summary>
     private static ProblemHttpResult NotStored(SqliteException e) => e.SqliteErrorCode == 19
         ? Of(409, "At the same moment", "Another window did the same at the same moment. Ask again.")

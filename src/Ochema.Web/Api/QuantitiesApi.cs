@@ -7,8 +7,9 @@ internal static class QuantitiesApi
 {
     public static void Map(RouteGroupBuilder api)
     {
-        api.MapGet("/units", () => Answer.Of(new UnitsReport(Units.Display, Drills.InchDrills)));
-        api.MapPost("/quantities", Parse).Refuses(400);
+        api.MapGet("/units", () => Answer.Of(new UnitsReport(Units.Display, Drills.InchDrills)))
+            .Named("getUnits", "Units and drills as they are shown.");
+        api.MapPost("/quantities", Parse).Refuses(400).Named("parseQuantity", "Reads a typed quantity, and says whether it may be.");
     }
 
     private static Answer<ParsedQuantity> Parse(Posted<QuantityRequest> posted)

@@ -17,14 +17,14 @@ internal static class RigsApi
     public static void Map(RouteGroupBuilder api)
     {
         var rigs = api.MapGroup("/rigs");
-        rigs.MapGet("/", List);
-        rigs.MapPost("/", Create).Refuses(400, 409);
-        rigs.MapGet("/{id}", Get).Refuses(404, 409);
-        rigs.MapPut("/{id}", Update).Refuses(400, 404, 412, 428);
-        rigs.MapDelete("/{id}", Delete).Refuses(404, 412, 428);
-        rigs.MapPost("/{id}/undelete", Undelete).Refuses(404, 412, 428);
-        rigs.MapPost("/{id}/duplicate", Duplicate).Refuses(404, 409);
-        rigs.MapGet("/{id}/file", Export).Refuses(404);
+        rigs.MapGet("/", List).Named("listRigs", "All rigs that are not in the bin.");
+        rigs.MapPost("/", Create).Refuses(400, 409).Named("createRig", "Stores a new rig.");
+        rigs.MapGet("/{id}", Get).Refuses(404, 409).Named("getRig", "A stored rig with its document.");
+        rigs.MapPut("/{id}", Update).Refuses(400, 404, 412, 428).Named("saveRig", "Stores a change as the next version.");
+        rigs.MapDelete("/{id}", Delete).Refuses(404, 412, 428).Named("deleteRig", "Puts a rig into the bin.");
+        rigs.MapPost("/{id}/undelete", Undelete).Refuses(404, 412, 428).Named("undeleteRig", "Takes a rig out of the bin again.");
+        rigs.MapPost("/{id}/duplicate", Duplicate).Refuses(404, 409).Named("duplicateRig", "Stores a copy.");
+        rigs.MapGet("/{id}/file", Export).Refuses(404).Named("exportRig", "The document as a file, whether it can be read or not.");
     }
 
     /// <summary>A rig in a list.</summary>

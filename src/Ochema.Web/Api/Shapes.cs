@@ -142,6 +142,10 @@ public sealed record UnitsReport(IReadOnlyList<DisplayUnit> Display, IReadOnlyLi
 /// <summary>A phone's log as text; units that are given beat what is recognised.</summary>
 public sealed record LogRequest(string Text, Core.Proving.LogTime? TimeUnit = null, Core.Proving.LogAcceleration? AccelerationUnit = null);
 
+/// <summary>A log that was read.</summary>
+/// <param name="Id">By which it is read again in other units, as long as the server keeps it.</param>
+public sealed record KeptLog(string Id, Core.Proving.LogReport Log);
+
 /// <summary>A log as text.</summary>
 public sealed record LogText(string Text);
 

@@ -20,10 +20,11 @@ internal static class ShelfApi
     public static void Map(RouteGroupBuilder api)
     {
         var shelf = api.MapGroup("/shelf");
-        shelf.MapGet("/lists", () => Answer.Of(Lists));
-        shelf.MapGet("/", All);
-        shelf.MapPut("/{list}/{id}", Put).Refuses(400, 409, 412, 428);
-        shelf.MapDelete("/{list}/{id}", Delete).Refuses(404, 412, 428);
+        shelf.MapGet("/lists", () => Answer.Of(Lists)).Named("listShelfLists", "Lists of the shelf: fields of their rows, and what ships.");
+        shelf.MapGet("/", All).Named("listShelf", "Own rows.");
+        shelf.MapPut("/{list}/{id}", Put).Refuses(400, 409, 412, 428).Named("putShelfRow", "Puts an own row on the shelf, or changes it.");
+        shelf.MapDelete("/{list}/{id}", Delete).Refuses(404, 412, 428)
+            .Named("deleteShelfRow", "Takes an own row from the shelf; rigs keep their copy.");
     }
 
     /// <summary>Why a stored row cannot be used; null when it can.</summary>

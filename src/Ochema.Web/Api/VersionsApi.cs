@@ -17,10 +17,12 @@ internal static class VersionsApi
     public static void Map(RouteGroupBuilder api)
     {
         var versions = api.MapGroup("/rigs/{id}/versions");
-        versions.MapGet("/", List).Refuses(404);
-        versions.MapGet("/{number:int}", Get).Refuses(404);
-        versions.MapPut("/{number:int}/name", Name).Refuses(400, 404);
-        versions.MapPost("/{number:int}/restore", Restore).Refuses(404, 409, 412, 428);
+        versions.MapGet("/", List).Refuses(404).Named("listVersions", "Saved states, the newest first, without their documents.");
+        versions.MapGet("/{number:int}", Get).Refuses(404).Named("getVersion", "The document of a saved state.");
+        versions.MapPut("/{number:int}/name", Name).Refuses(400, 404)
+            .Named("nameVersion", "Names a saved state; an empty name takes it away.");
+        versions.MapPost("/{number:int}/restore", Restore).Refuses(404, 409, 412, 428)
+            .Named("restoreVersion", "Goes back to a saved state, as a new version.");
     }
 
     private static async Task<Results<Answer<IReadOnlyList<VersionSummary>>, ProblemHttpResult>> List(string id, OchemaContext db, Judgements judgements)

@@ -9,6 +9,8 @@
   const session = getSession();
   let { log = $bindable() }: { log: Schemas['LogReport'] | null } = $props();
   let text = $state.raw<Blob>();
+  /** By which the server knows the log: other units need no second sending. */
+  let id = '';
   let origin = $state('');
   let problem = $state('');
   let done = $state('');
@@ -41,15 +43,23 @@
       sent = 0;
       try {
         const progress = (share: number) => (sent = share);
-        log = await upload(`/api/tap/read?${query}`, csv, { progress, stop: under.signal });
-        [text, origin, done] = [csv, from, ''];
+        const read = await upload<Schemas['KeptLog']>(`/api/tap/read?${query}`, csv, { progress, stop: under.signal });
+        [log, id, text, origin, done] = [read.log, read.id, csv, from, ''];
       } finally {
         sent = null;
       }
     });
 
   const again = (timeUnit?: Schemas['LogTime'], accelerationUnit?: Schemas['LogAcceleration']) =>
-    text && read(origin, text, timeUnit, accelerationUnit);
+    guard(async () => {
+      try {
+        const call = api.GET('/api/tap/logs/{id}', { params: { path: { id }, query: { timeUnit, accelerationUnit } } });
+        log = (await ask(call)).log;
+      } catch (e) {
+        if (!(e instanceof ApiError && e.status === 404)) throw e;
+        if (text) await read(origin, text, timeUnit, accelerationUnit);
+      }
+    });
 
   const simulate = () =>
     guard(async () => {
