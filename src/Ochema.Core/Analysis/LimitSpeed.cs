@@ -109,7 +109,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             var at = 0;
             foreach (var check in checks)
                 if (Most(known.Uses[check]) is var (use, c) && check.Counts(use) is var counts
-                    && (counts > worst.Use || (counts == worst.Use && c < at)))
+                    && (Ties.Beats(counts, worst.Use) || (!Ties.Beats(worst.Use, counts) && c < at)))
                     (worst, at) = (new Worst(counts, check, cases[c]), c);
             return worst;
         }
@@ -118,7 +118,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             if (At(known, c, speed) is not { } f)
                 return new Worst(Check.MostUse, null, cases[c]);
             foreach (var check in checks)
-                if ((c == 0 || !check.Fixed) && check.Counts(check.Use(f)) is var use && use > worst.Use)
+                if ((c == 0 || !check.Fixed) && check.Counts(check.Use(f)) is var use && Ties.Beats(use, worst.Use))
                     worst = new Worst(use, check, cases[c]);
             f.Release();
         }
@@ -137,7 +137,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     {
         var at = 0;
         for (var c = 1; c < uses.Length; c++)
-            if (uses[c] > uses[at])
+            if (Ties.Beats(uses[c], uses[at]))
                 at = c;
         return (uses[at], at);
     }
@@ -201,7 +201,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         {
             var (from, to) = (below.Uses[check], above.Uses[check]);
             for (var c = 0; c < to.Length; c++)
-                if (check.Counts(to[c]) is var use && use >= target && (target - from[c]) / (use - from[c]) is var share && share < first)
+                if (check.Counts(to[c]) is var use && use >= target && (target - from[c]) / (use - from[c]) is var share && Ties.Beats(first, share))
                     (first, by) = (share, new Worst(use, check, cases[c]));
         }
         return by;
@@ -232,7 +232,7 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             {
                 var (from, to) = ends[i];
                 if (c < to.Length && (to[c] >= Check.MostUse || from[c] + (to[c] > from[c] ? share * (to[c] - from[c]) : 0) >= near * target)
-                    && checks[i].Counts(checks[i].Use(f)) is var use && use > worst.Use)
+                    && checks[i].Counts(checks[i].Use(f)) is var use && Ties.Beats(use, worst.Use))
                     worst = new Worst(use, checks[i], cases[c]);
             }
             f.Release();
@@ -269,17 +269,5 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         return hi;
     }
 
-    private double BracketStability(double high)
-    {
-        var (lo, hi) = (0.0, high);
-        for (var i = 0; i < 20; i++)
-        {
-            var mid = 0.5 * (lo + hi);
-            if (Unstable(mid))
-                hi = mid;
-            else
-                lo = mid;
-        }
-        return hi;
-    }
+    private double BracketStability(double high) => Bisection.Between(0, high, 20, Unstable).High;
 }

@@ -1,4 +1,3 @@
-using System.Buffers;
 using System.Collections.Concurrent;
 using Ochema.Core.Analysis.Sources;
 using Ochema.Core.Checks;
@@ -89,7 +88,7 @@ internal sealed class RigModel
     {
         if (System.Lines.Length == 0)
             return [];
-        var all = Respond(rows, [], [.. Enumerable.Range(0, System.Lines.Length)]);
+        var all = Respond(ResponseRows.Of(rows), [], [.. Enumerable.Range(0, System.Lines.Length)]);
         var rest = Forces(all, new RigCase("rest", "", Vec3.Zero, -1, Vec3.Zero), 0);
         return rest is null ? [] : Enumerable.Range(0, System.Lines.Length).Where(l => System.Lines[l].Sign * rest.Tensions[l] > 0);
     }
@@ -133,7 +132,8 @@ internal sealed class RigModel
     public double Pressure(double speed) => air.Pressure(speed);
 
     /// <summary>The whole rig with its modes' answers one by one, not drawn together; for checks of the combinations.</summary>
-    internal StateResponse WithModesApart() => Respond(rows, [], [.. Enumerable.Range(0, System.Lines.Length)], apart: true);
+    internal StateResponse WithModesApart() => Respond(ResponseRows.Of(rows), [],
+        [.. Enumerable.Range(0, System.Lines.Length)], apart: true);
 
     /// <summary>Forces of a case at a travel speed, or null when the state has no equilibrium with its slack lines.</summary>
     /// <param name="modal">Acceleration that each mode answers with, where the state keeps them apart; then the case's own jolt is left out.</param>
@@ -184,9 +184,7 @@ internal sealed class RigModel
     public double[] Displacements(StateResponse state, CaseForces f)
     {
         var u = new double[System.Size];
-        for (var k = 0; k < f.Coefficients.Length; k++)
-            if (f.Coefficients[k] != 0)
-                VectorMath.AddScaled(u, f.Coefficients[k], state.Rows[k].AsSpan(layout.Moved));
+        state.Rows.Times(f.Coefficients).At(layout.Moved, u);
         return u;
     }
 
@@ -223,25 +221,20 @@ internal sealed class RigModel
     {
         var gone = without.ToHashSet();
         var columns = without.SelectMany(id => removals.GetOrAdd(id, RemovalsOf)).ToList();
-        var left = columns.Count == 0 ? rows : Updated(columns);
-        var lent = columns.Count > 0 && left is not null;
-        if (left is null)
+        int[] lines = [.. Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id))];
+        if (columns.Count == 0)
+            return Respond(Together(rows), gone, lines);
+        if (Updated(columns) is { } updated)
+            return Respond(updated, gone, lines);
+        var fresh = System.Stiffness(id => !gone.Contains(id), lines);
+        if (System.Factorise(fresh) is { } mechanism)
+            return StateResponse.Free(mechanism);
+        return Respond(Together([.. table.Loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics?.Loads ?? []).Select((f, k) =>
         {
-            var fresh = System.Stiffness(id => !gone.Contains(id), Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id)));
-            if (System.Factorise(fresh) is { } mechanism)
-                return StateResponse.Free(mechanism);
-            left = [.. table.Loads.Concat(System.Lines.Select(l => l.Vector)).Concat(Dynamics?.Loads ?? []).Select((f, k) =>
-            {
-                var x = (double[])f.Clone();
-                fresh.Solve(x);
-                return Row(x, k);
-            })];
-        }
-        var state = Respond(left, gone, [.. Enumerable.Range(0, System.Lines.Length).Where(l => !gone.Contains(System.Lines[l].Line.Id))]);
-        if (lent)
-            foreach (var row in left[modalLoads..])
-                ArrayPool<double>.Shared.Return(row);
-        return state;
+            var x = (double[])f.Clone();
+            fresh.Solve(x);
+            return Row(x, k);
+        })]), gone, lines);
     }
 
     /// <summary>One way in which something that may go resists, and what a unit of it does to the whole rig: asked for again with each pair it is in.</summary>
@@ -271,48 +264,23 @@ internal sealed class RigModel
     /// u' = u + Z·(1/k − UᵀZ)⁻¹·Uᵀu with Z = K⁻¹U, and so with all that follows from u in proportion;
     /// null when the small matrix is near singular.
     /// </summary>
-    private double[][]? Updated(List<Removal> columns)
+    private UpdatedRows? Updated(List<Removal> columns)
     {
         var n = columns.Count;
-        var l = new double[n, n];
+        var l = new double[n * n];
         for (var i = 0; i < n; i++)
             for (var j = 0; j <= i; j++)
-            {
-                var v = (i == j ? 1 / columns[i].Stiffness : 0) - VectorMath.Dot(columns[i].Vector, columns[j].Moved);
-                for (var k = 0; k < j; k++)
-                    v -= l[i, k] * l[j, k];
-                if (i != j)
-                    l[i, j] = v / l[j, j];
-                else if (v < DoubtfulPivot / columns[i].Stiffness)
-                    return null;
-                else
-                    l[i, i] = Math.Sqrt(v);
-            }
-        var result = new double[unit.Length][];
-        var (y, factors, at) = (new double[n], new double[n + 1], Enumerable.Range(0, n + 1).ToArray());
-        double[][] parts = [[], .. columns.Select(c => c.Row)];
+                l[i * n + j] = (i == j ? 1 / columns[i].Stiffness : 0) - VectorMath.Dot(columns[i].Vector, columns[j].Moved);
+        if (!DenseCholesky.Factor(l, n, [.. columns.Select(c => DoubtfulPivot / c.Stiffness)]))
+            return null;
+        var factors = new double[unit.Length][];
         for (var b = 0; b < unit.Length; b++)
         {
-            for (var i = 0; i < n; i++)
-            {
-                y[i] = columns[i].OfUnits[b];
-                for (var k = 0; k < i; k++)
-                    y[i] -= l[i, k] * y[k];
-                y[i] /= l[i, i];
-            }
-            for (var i = n - 1; i >= 0; i--)
-            {
-                for (var k = i + 1; k < n; k++)
-                    y[i] -= l[k, i] * y[k];
-                y[i] /= l[i, i];
-            }
-            (parts[0], factors[0]) = (rows[b], 1);
-            y.CopyTo(factors, 1);
-            // What the modes answer is drawn together at once and not kept.
-            result[b] = b < modalLoads ? GC.AllocateUninitializedArray<double>(layout.Length) : ArrayPool<double>.Shared.Rent(layout.Length);
-            VectorMath.Combine(result[b].AsSpan(0, layout.Length), factors, parts, at, 0);
+            factors[b] = [.. columns.Select(c => c.OfUnits[b])];
+            DenseCholesky.Solve(l, n, factors[b]);
         }
-        return result;
+        return new([.. rows, .. columns.Select(c => c.Row)], modalLoads, unit.Length - modalLoads, factors, layout.Length, Dynamics,
+            table.Fields.Start.Value);
     }
 
     /// <summary>All that is wanted of a response, one after the other (<see cref="ResponseLayout"/>), from its displacements.</summary>
@@ -340,30 +308,34 @@ internal sealed class RigModel
         return row;
     }
 
-    private StateResponse Respond(double[][] responses, HashSet<string> gone, int[] lines, bool apart = false)
+    private StateResponse Respond(ResponseRows responses, HashSet<string> gone, int[] lines, bool apart = false) => new()
     {
-        double[][] line = [.. lines.Select(l => responses[table.Count + l][layout.Moved..])];
-        var drawn = Dynamics is not null && !apart;
-        var all = drawn ? WithDynamics(responses) : responses;
-        return new StateResponse
-        {
-            Dynamic = drawn,
-            Sources =
-            [
-                .. table.Told(), ("straps", table.Count, table.Count + System.Lines.Length),
-                ("jolt and shaking", table.Count + System.Lines.Length, int.MaxValue),
-            ],
-            Rows = all,
-            Layout = layout,
-            Gone = gone,
-            Lines = lines,
-            Lengthening = [.. lines.Select(l => all.Select(x => x[layout.Longer + l]).ToArray())],
-            Complementarity = FactoredFrame.LineCoupling(System, lines, line),
-            Flexibility = [.. lines.Select(l => 1 / System.Lines[l].Stiffness)],
-        };
+        Dynamic = Dynamics is not null && !apart,
+        Sources =
+        [
+            .. table.Told(), ("straps", table.Count, table.Count + System.Lines.Length),
+            ("jolt and shaking", table.Count + System.Lines.Length, int.MaxValue),
+        ],
+        Rows = responses,
+        Layout = layout,
+        Gone = gone,
+        Lines = lines,
+        Lengthening = Lengthening(responses, lines),
+        Complementarity = FactoredFrame.LineCoupling(System, lines,
+            [.. lines.Select(l => responses.Row(table.Count + l, layout.Moved, layout.Unknowns))]),
+        Flexibility = [.. lines.Select(l => 1 / System.Lines[l].Stiffness)],
+    };
+
+    /// <summary>Lengthening of each line by unit load.</summary>
+    private double[][] Lengthening(ResponseRows responses, int[] lines)
+    {
+        if (lines.Length == 0)
+            return [];
+        double[][] longer = [.. Enumerable.Range(0, responses.Count).Select(k => responses.Row(k, layout.Longer, System.Lines.Length))];
+        return [.. lines.Select(l => longer.Select(x => x[l]).ToArray())];
     }
 
     /// <summary>Unit responses with the modes' own drawn together to a jolt and the shaking along each axis.</summary>
-    private double[][] WithDynamics(double[][] responses) => [.. responses[..modalLoads], .. Dynamics!.Combine(responses[table.Fields],
-        responses[modalLoads..])];
+    private ResponseRows Together(double[][] responses) => ResponseRows.Of(Dynamics is null ? responses
+        : [.. responses[..modalLoads], .. Dynamics.Combine(responses[table.Fields], responses[modalLoads..])]);
 }

@@ -9,6 +9,7 @@ using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Assessment;
 
@@ -156,17 +157,9 @@ public sealed class Design
     /// <summary>Lowest speed at which something is so that is so at all higher ones, m/s; null where it is not as far as is looked.</summary>
     private double? First(Func<double, bool> so)
     {
-        var (low, high) = (0.0, limits.Highest);
-        if (!so(high))
+        if (!so(limits.Highest))
             return null;
-        if (so(low))
-            return 0;
-        for (var i = 0; i < Halvings; i++)
-            if (0.5 * (low + high) is var middle && so(middle))
-                high = middle;
-            else
-                low = middle;
-        return high;
+        return so(0) ? 0 : Bisection.Between(0, limits.Highest, Halvings, so).High;
     }
 
     /// <summary>A ten-thousandth of a host's speeds is found.</summary>
@@ -210,8 +203,8 @@ public sealed class Design
         foreach (var v in moves is null ? [speed, 0, .. LimitSpeed.Ahead(speed, limits.Highest)] : (ReadOnlySpan<double>)[])
             limits.Look(b.Checks, v);
         List<CheckReport> reports = moves is not null ? []
-            : [.. b.Checks.Select(c => Report(c, speed, workings)).OrderByDescending(r => r.Counts)
-            .ThenByDescending(r => r.Sort == CheckSort.Tightening ? -1 : r.Use)];
+            : [.. b.Checks.Select(c => Report(c, speed, workings)).OrderByDescending(r => Ties.Level(r.Counts))
+            .ThenByDescending(r => r.Sort == CheckSort.Tightening ? -1 : Ties.Level(r.Use))];
         ahead.GetAwaiter().GetResult();
         // The last of the states is judged alone: this fills the time.
         var tightly = moves is null && !forWord ? Task.Run(() => TightSpeed(speed)) : Task.FromResult<double?>(null);

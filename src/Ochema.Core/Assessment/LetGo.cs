@@ -119,7 +119,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         }
         if (checks.Zip(each).All(p => p.Second.Use <= 1 || p.First is HoldSlides))
             onlySlides[c.Id] = true;
-        var (worstCheck, (worst, worstCase)) = checks.Zip(each).MaxBy(p => p.Second.Use);
+        var (worstCheck, (worst, worstCase)) = checks.Zip(each).ElementAt(Ties.Highest([.. each.Select(e => e.Use)]));
         // A rig with a part gone is never credited with more than the whole one.
         if (!own.Found.Known)
             own.Found = limits.Find(checks.FindAll(x => !x.Fixed), speed, upTo: upTo) is { } found ? (found.Speed, found.By.Check?.Title, true)
@@ -153,6 +153,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         if (holds.Count < 3)
             return null;
         var pairs = holds.SelectMany((h, i) => holds.Skip(i + 1).Select(o => (A: h, B: o))).ToList();
+        var checks = b.Checks.Where(c => c.Station == StationId.Base && c is { Fixed: false, Reserve: false, Sort: CheckSort.Strength }).ToList();
+        int[] cases = [.. governing.Keys.Order()];
         var uses = SideBySide(pairs.Count, i =>
         {
             string[] gone = [pairs[i].A.Id, pairs[i].B.Id];
@@ -161,25 +163,27 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
                 return Check.MostUse;
             var limits = kept.GetOrAdd("pair " + string.Join(',', gone), _ => new Kept(new LimitSpeed(model, state, driving))).Limits;
             limits.Forget();
-            return Hardest(limits, gone);
+            return Hardest(limits, cases, checks, gone);
         });
-        var worst = pairs[Array.IndexOf(uses, uses.Max())];
+        var worst = pairs[Ties.Highest(uses)];
         var pair = new LetGoCase("two-holds", "two-holds", $"Without any two holds ({worst.A.Label} and {worst.B.Label} are the worst)",
             [worst.A.Id, worst.B.Id]);
         return Judged(model, model.State(pair.Gone), pair,
             Carrying(b, x => !pair.Gone.Contains(x.Part)), driving, intactLimit, intactUse, last: true);
     }
 
-    private double Hardest(LimitSpeed limits, string[] gone)
+    private double Hardest(LimitSpeed limits, int[] cases, List<Check> checks, string[] gone)
     {
         var use = 0.0;
-        foreach (var c in governing.Keys.Order())
+        foreach (var c in cases)
         {
             if (limits.At(c, speed) is not { } f)
                 return Check.MostUse;
-            foreach (var check in b.Checks)
-                if (check.Station == StationId.Base && check is { Fixed: false, Reserve: false, Sort: CheckSort.Strength } && !gone.Contains(check.Part))
+            foreach (var check in checks)
+                if (!gone.Contains(check.Part.Name))
                     use = Math.Max(use, check.Use(f));
+            // A wing's row has hundreds of pairs.
+            f.Release();
         }
         return use;
     }

@@ -31,9 +31,7 @@ internal static class Snag
         }
         if (state.Mechanism is not null || At(0).Use >= 1 || At(Most).Use < 1)
             return null;
-        var (low, high) = (0.0, Most);
-        for (var i = 0; i < 16; i++)
-            (low, high) = At(0.5 * (low + high)).Use < 1 ? (0.5 * (low + high), high) : (low, 0.5 * (low + high));
+        var high = Bisection.Between(0, Most, 16, pull => At(pull).Use >= 1).High;
         return At(high).By is { } by ? (high, by) : null;
     }
 

@@ -13,7 +13,11 @@ public sealed class CaseForces
     private (object By, object Value)[] remembered = [];
     private const int Few = 4;
     private static readonly Vec3[] winds = [.. MotionProfile.Yaw.Select(MotionProfile.WindDirection)];
+    private ResponseSum? sum;
     private double[]? outputs;
+
+    /// <summary>Which stretches of <see cref="outputs"/> are worked out; null where all of them are.</summary>
+    private bool[]? there;
     private int first;
     private bool lent;
     private int asked;
@@ -73,10 +77,11 @@ public sealed class CaseForces
         Span<double> s = stackalloc double[6];
         foreach (var (label, from, to) in state.Sources)
         {
-            s.Clear();
-            for (var k = from; k < to && k < Coefficients.Length; k++)
-                if (Coefficients[k] is not 0 and var c)
-                    VectorMath.AddScaled(s, c, state.Rows[k].AsSpan(6 * spring, 6));
+            var own = new double[Coefficients.Length];
+            var last = Math.Min(to, own.Length);
+            if (from < last)
+                Coefficients.AsSpan(from, last - from).CopyTo(own.AsSpan(from));
+            state.Rows.Times(own).At(6 * spring, s);
             var (force, moment) = (new Vec3(s[0], s[1], s[2]).Length, new Vec3(s[3], s[4], s[5]).Length);
             if (force > 0.05 || moment > 0.005)
                 shares.Add(new(label, force, moment));
@@ -105,19 +110,29 @@ public sealed class CaseForces
         return value;
     }
 
-    /// <summary>A check alone asks for little, and gets just that; all of them together are better served by one sum of everything.</summary>
+    private ResponseSum Summed => sum ??= state.Rows.Times(Coefficients);
+
+    /// <summary>A check alone asks for little, and gets just that; many of them together are better served by a stretch of columns at a time.</summary>
     /// <returns>Where it stands already, or <paramref name="into"/>.</returns>
     private ReadOnlySpan<double> Sum(int start, Span<double> into)
     {
         if (outputs is null && ++asked > Few)
-            outputs = All();
-        if (outputs is not null)
-            return outputs.AsSpan(first + start, into.Length);
-        into.Clear();
-        for (var k = 0; k < Coefficients.Length; k++)
-            if (Coefficients[k] is not 0 and var c)
-                VectorMath.AddScaled(into, c, state.Rows[k].AsSpan(start, into.Length));
-        return into;
+        {
+            outputs = ArrayPool<double>.Shared.Rent(Math.Max(1, state.Layout.Longer));
+            there = new bool[(state.Layout.Longer + Stretch - 1) / Stretch];
+        }
+        if (outputs is null)
+        {
+            Summed.At(start, into);
+            return into;
+        }
+        for (var s = start / Stretch; there is not null && s <= (start + into.Length - 1) / Stretch; s++)
+            if (!there[s])
+            {
+                Summed.At(s * Stretch, outputs.AsSpan(s * Stretch, Math.Min(Stretch, state.Layout.Longer - s * Stretch)));
+                there[s] = true;
+            }
+        return outputs.AsSpan(first + start, into.Length);
     }
 
     /// <summary>
@@ -129,17 +144,13 @@ public sealed class CaseForces
     {
         var length = state.Layout.Longer;
         var all = ArrayPool<double>.Shared.Rent(Math.Max(1, length * cases.Count));
-        var summed = new (int[] At, double[] C)[cases.Count];
         for (var c = 0; c < cases.Count; c++)
-        {
-            summed[c] = cases[c].NonZero();
-            (cases[c].outputs, cases[c].first, cases[c].lent) = (all, c * length, true);
-        }
+            (cases[c].outputs, cases[c].there, cases[c].first, cases[c].lent) = (all, null, c * length, true);
         for (var from = 0; from < length; from += Stretch)
         {
             var wide = Math.Min(Stretch, length - from);
             for (var c = 0; c < cases.Count; c++)
-                VectorMath.Combine(all.AsSpan(c * length + from, wide), summed[c].C, state.Rows, summed[c].At, from);
+                cases[c].Summed.At(from, all.AsSpan(c * length + from, wide));
         }
         return all;
     }
@@ -149,7 +160,7 @@ public sealed class CaseForces
     {
         foreach (var c in cases)
             if (c.lent)
-                (c.outputs, c.first, c.lent, c.remembered, c.asked) = (null, 0, false, [], 0);
+                (c.sum, c.outputs, c.there, c.first, c.lent, c.remembered, c.asked) = (null, null, null, 0, false, [], 0);
         ArrayPool<double>.Shared.Return(all);
     }
 
@@ -161,32 +172,11 @@ public sealed class CaseForces
     {
         if (outputs is not null && !lent)
             ArrayPool<double>.Shared.Return(outputs);
-        (outputs, first, lent, remembered, asked) = (null, 0, false, [], 0);
+        (sum, outputs, there, first, lent, remembered, asked) = (null, null, null, 0, false, [], 0);
     }
 
     /// <summary>Columns summed at a time: the rows' stretches stay in the first-level store (32 rows of a kilobyte).</summary>
     private const int Stretch = 128;
-
-    private (int[] At, double[] C) NonZero()
-    {
-        var count = 0;
-        foreach (var c in Coefficients)
-            if (c is not 0)
-                count++;
-        var (at, factors) = (new int[count], new double[count]);
-        for (int k = 0, i = 0; k < Coefficients.Length; k++)
-            if (Coefficients[k] is not 0 and var c)
-                (at[i], factors[i++]) = (k, c);
-        return (at, factors);
-    }
-
-    private double[] All()
-    {
-        var all = ArrayPool<double>.Shared.Rent(state.Layout.Longer);
-        var (at, c) = NonZero();
-        VectorMath.Combine(all.AsSpan(0, state.Layout.Longer), c, state.Rows, at, 0);
-        return all;
-    }
 }
 
 /// <summary>What a hold carries.</summary>

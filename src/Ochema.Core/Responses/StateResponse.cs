@@ -12,7 +12,7 @@ internal sealed class StateResponse
     public required bool Dynamic { get; init; }
 
     /// <summary>What answers each unit load, as <see cref="Layout"/> says.</summary>
-    public required double[][] Rows { get; init; }
+    public required ResponseRows Rows { get; init; }
 
     public required ResponseLayout Layout { get; init; }
 
@@ -40,7 +40,7 @@ internal sealed class StateResponse
     {
         Dynamic = false,
         Sources = [],
-        Rows = [],
+        Rows = ResponseRows.Of([]),
         Layout = new(0, 0, 0, 0),
         Lines = [],
         Lengthening = [],

@@ -118,11 +118,7 @@ public sealed record RodLength(string Id, double Length, double Least, double Mo
                 if ((Length(low) - wanted) * (Length(high) - wanted) > 0)
                     continue;
                 var rises = Length(high) >= Length(low);
-                for (var n = 0; n < 60; n++)
-                {
-                    var middle = 0.5 * (low + high);
-                    (low, high) = Length(middle) < wanted == rises ? (middle, high) : (low, middle);
-                }
+                (low, high) = Bisection.Between(low, high, 60, place => Length(place) < wanted != rises);
                 var at = 0.5 * (low + high);
                 if (found is not { } known || Math.Abs(at - Now) < Math.Abs(known - Now))
                     found = at;

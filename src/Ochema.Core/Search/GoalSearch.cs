@@ -6,6 +6,7 @@ using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Search;
 
@@ -171,12 +172,7 @@ public static class GoalSearch
             var (low, high) = (rig.Run.Speed * i / Speeds, rig.Run.Speed * (i + 1) / Speeds);
             if (!At(low))
                 continue;
-            for (var n = 0; n < Halvings; n++)
-                if (0.5 * (low + high) is var middle && At(middle))
-                    low = middle;
-                else
-                    high = middle;
-            return low;
+            return Bisection.Between(low, high, Halvings, v => !At(v)).Low;
         }
         return null;
     }

@@ -85,37 +85,27 @@ internal static class LineComplementarity
     /// <summary>M_PP·z = −q_P by Cholesky; null when M_PP is singular: without those lines the rest is free to move.</summary>
     private static double[]? SolvePassive(double[,] m, double[] q, double[] flexibility, bool[] passive)
     {
-        var index = Enumerable.Range(0, q.Length).Where(i => passive[i]).ToArray();
-        var n = index.Length;
-        var l = new double[n, n];
-        var y = new double[n];
+        var all = q.Length;
+        Span<int> index = all <= DenseCholesky.Small ? stackalloc int[all] : new int[all];
+        var n = 0;
+        for (var i = 0; i < all; i++)
+            if (passive[i])
+                index[n++] = i;
+        Span<double> l = n <= DenseCholesky.Small ? stackalloc double[n * n] : new double[n * n];
+        Span<double> y = n <= DenseCholesky.Small ? stackalloc double[n] : new double[n];
+        Span<double> least = n <= DenseCholesky.Small ? stackalloc double[n] : new double[n];
         for (var i = 0; i < n; i++)
         {
             for (var j = 0; j <= i; j++)
-            {
-                var v = m[index[i], index[j]];
-                for (var k = 0; k < j; k++)
-                    v -= l[i, k] * l[j, k];
-                if (i != j)
-                    l[i, j] = v / l[j, j];
-                else if (v <= 1e-9 * flexibility[index[i]])
-                    return null;
-                else
-                    l[i, i] = Math.Sqrt(v);
-            }
-            y[i] = -q[index[i]];
-            for (var k = 0; k < i; k++)
-                y[i] -= l[i, k] * y[k];
-            y[i] /= l[i, i];
+                l[i * n + j] = m[index[i], index[j]];
+            (y[i], least[i]) = (-q[index[i]], 1e-9 * flexibility[index[i]]);
         }
+        if (!DenseCholesky.Factor(l, n, least))
+            return null;
+        DenseCholesky.Solve(l, n, y);
         var z = new double[q.Length];
-        for (var i = n - 1; i >= 0; i--)
-        {
-            for (var k = i + 1; k < n; k++)
-                y[i] -= l[k, i] * y[k];
-            y[i] /= l[i, i];
+        for (var i = 0; i < n; i++)
             z[index[i]] = y[i];
-        }
         return z;
     }
 }

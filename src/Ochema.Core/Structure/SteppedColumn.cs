@@ -40,9 +40,7 @@ public static class SteppedColumn
         var high = low;
         while (Tip(high) > 0)
             (low, high) = (high, 1.02 * high);
-        for (var i = 0; i < 60; i++)
-            (low, high) = Tip(0.5 * (low + high)) > 0 ? (0.5 * (low + high), high) : (low, 0.5 * (low + high));
-        return low;
+        return Bisection.Between(low, high, 60, load => Tip(load) <= 0).Low;
     }
 
     /// <summary>w″ = −P ÷ (E·I)·w over a length.</summary>

@@ -32,14 +32,12 @@ internal static class ScrewRow
     }
 
     /// <summary>Force and moment of the screw that carries most, of those still there.</summary>
-    public static (Vec3 Force, Vec3 Moment) Worst(CaseForces f, IReadOnlyList<Hold> holds) => Worst(f, holds, [.. holds.Select(h => h.Spring)]);
-
-    /// <summary>The same of other springs, each with the hold that it goes with.</summary>
-    public static (Vec3 Force, Vec3 Moment) Worst(CaseForces f, IReadOnlyList<Hold> holds, IReadOnlyList<SpringIndex> springs)
+    /// <param name="springs">Other springs than the holds' own, each with the hold that it goes with.</param>
+    public static (Vec3 Force, Vec3 Moment) Worst(CaseForces f, IReadOnlyList<Hold> holds, IReadOnlyList<SpringIndex>? springs = null)
     {
         var worst = (Force: Vec3.Zero, Moment: Vec3.Zero);
-        foreach (var (h, spring) in holds.Zip(springs))
-            if (!f.IsGone(h.Id) && f.Spring(spring) is var load
+        for (var i = 0; i < holds.Count; i++)
+            if (!f.IsGone(holds[i].Id) && f.Spring(springs is null ? holds[i].Spring : springs[i]) is var load
                 && load.Force.Length + load.Moment.Length / Lever > worst.Force.Length + worst.Moment.Length / Lever)
                 worst = load;
         return worst;

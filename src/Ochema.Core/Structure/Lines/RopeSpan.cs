@@ -208,26 +208,13 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
     /// <summary>−(H + d)⁻¹·g by Cholesky; false where it is not positive.</summary>
     private static bool Solve(double[] h, double d, ReadOnlySpan<double> g, Span<double> x)
     {
-        var a = h[0] + d;
-        if (!(a > 0))
+        Span<double> l = stackalloc double[9];
+        h.AsSpan(0, 9).CopyTo(l);
+        for (var i = 0; i < 3; i++)
+            (l[4 * i], x[i]) = (l[4 * i] + d, -g[i]);
+        if (!DenseCholesky.Factor(l, 3, [0, 0, 1e-300]))
             return false;
-        var l00 = Math.Sqrt(a);
-        var (l10, l20) = (h[3] / l00, h[6] / l00);
-        var b = h[4] + d - l10 * l10;
-        if (!(b > 0))
-            return false;
-        var l11 = Math.Sqrt(b);
-        var l21 = (h[7] - l20 * l10) / l11;
-        var c = h[8] + d - l20 * l20 - l21 * l21;
-        if (!(c > 1e-300))
-            return false;
-        var l22 = Math.Sqrt(c);
-        var y0 = -g[0] / l00;
-        var y1 = (-g[1] - l10 * y0) / l11;
-        var y2 = (-g[2] - l20 * y0 - l21 * y1) / l22;
-        x[2] = y2 / l22;
-        x[1] = (y1 - l21 * x[2]) / l11;
-        x[0] = (y0 - l10 * x[1] - l20 * x[2]) / l00;
+        DenseCholesky.Solve(l, 3, x);
         return double.IsFinite(x[0]) && double.IsFinite(x[1]) && double.IsFinite(x[2]);
     }
 
