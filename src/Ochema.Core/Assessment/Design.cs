@@ -70,6 +70,9 @@ public sealed class Design
     /// </summary>
     public string Id { get; }
 
+    /// <summary>The rig as it is drawn.</summary>
+    public IReadOnlyList<FigureShape> Figure => Model.Built.Figure;
+
     /// <summary>Fastest that its host goes, m/s.</summary>
     public double TopSpeed => Model.Built.Host.Drive.Top;
 

@@ -63,7 +63,7 @@ internal static class Retention
             }
             if (head.Joins is var (piece, how))
                 Piece(piece ?? (path.IsSecond ? "Its head" : "Head"), path.Own("head"), [how], needs, tether);
-            if (!path.IsSecond && rig.Isolator is not NoIsolator)
+            if (!path.IsSecond && rig.Isolator.Floats)
                 Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
             if (reach.Stands)
                 Piece(path.IsSecond ? "Its reach" : "Reach", path.Own("reach"), rig.Braces.Count > 1

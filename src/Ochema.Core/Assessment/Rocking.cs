@@ -26,7 +26,7 @@ internal static class Rocking
         var band = HostLibrary.Find(rig.Host)!.Shake.Band;
         var most = $"{band.Label} at {band.Low:0} to {band.High:0} Hz";
         var rocks = $"The mount rocks first at {QuantityText.Of(f, Dimension.Frequency)}";
-        var text = rig.Isolator is not NoIsolator && f < FloatsBelow * band.Low
+        var text = rig.Isolator.Floats && f < FloatsBelow * band.Low
                 ? $"It floats on its soft mount at {QuantityText.Of(f, Dimension.Frequency)}, below {most}."
             : f < band.Low / Near ? $"{rocks}, below {most}: it sways more than it trembles."
             : f < Near * band.High

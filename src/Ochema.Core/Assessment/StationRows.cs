@@ -34,7 +34,7 @@ internal static class StationRows
         StationReport Helper(string family, string id, string label, string part) =>
             Row($"{family}:{id}", label, part, family, $"{family}s.[{id}]", true, b.NameOf($"{family}:{id}"));
         var rows = new List<StationReport> { OnPath(RigPath.First, "camera", b.Camera.Body.Called(second: false)), OnPath(RigPath.First, "head", "Head") };
-        if (b.Rig.Isolator is not NoIsolator)
+        if (b.Rig.Isolator.Floats)
             rows.Add(OnPath(RigPath.First, "isolator", "Soft mount"));
         rows.Add(OnPath(RigPath.First, "reach", "Reach", b.Rig.Reach));
         if (b.Rig.Second is { } second)

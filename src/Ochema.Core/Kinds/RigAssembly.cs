@@ -14,7 +14,11 @@ public static class RigAssembly
     /// <param name="rig">As read.</param>
     /// <param name="stock">The shelf.</param>
     /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
-    public static BuiltRig Build(RigDocument rig, Catalogue stock) => Collect(rig, stock).Build();
+    public static BuiltRig Build(RigDocument rig, Catalogue stock)
+    {
+        Structure.Effort.Builds.Add(1);
+        return Collect(rig, stock).Build();
+    }
 
     /// <summary>All that it is made of, not built yet.</summary>
     internal static RigBuilder Collect(RigDocument rig, Catalogue stock)

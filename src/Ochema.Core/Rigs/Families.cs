@@ -122,6 +122,9 @@ public abstract record IsolatorKind : StationKind
 
     /// <summary>The answer it stands for.</summary>
     internal virtual Stance? Stance => null;
+
+    /// <summary>True for what gives: a piece of its own, with its row and what keeps it.</summary>
+    internal virtual bool Floats => true;
 }
 
 /// <summary>What turns a camera on its head, as shares of power.</summary>

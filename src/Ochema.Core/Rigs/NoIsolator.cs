@@ -12,5 +12,7 @@ public sealed record NoIsolator : IsolatorKind
     internal override Stance? Stance =>
         new(SchoolQuestion.Soft, 0, "Stiff", "Small cameras with good stabilisation: braced into a triangle.", this);
 
+    internal override bool Floats => false;
+
     public override Mount Build(RigBuilder b, Mount from) => from;
 }

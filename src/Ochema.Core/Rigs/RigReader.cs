@@ -28,7 +28,11 @@ public static class RigReader
 
     /// <summary>Reads a document, or what carries one in its field <c>document</c>, of this schema or an earlier one; nothing of it is checked yet.</summary>
     /// <exception cref="DocumentException">Names the path and the reason.</exception>
-    public static T Parse<T>(string json) => StrictJson.Read<T>(Upgrades.Present(json));
+    public static T Parse<T>(string json)
+    {
+        Structure.Effort.Parses.Add(1);
+        return StrictJson.Read<T>(Upgrades.Present(json));
+    }
 
     /// <summary>Checks ranges, catalogue rows, references and counts.</summary>
     /// <exception cref="DocumentException">Names the path and the reason.</exception>

@@ -134,6 +134,7 @@ internal sealed class FrameSystem
     /// <summary>Factorises in place; a mechanism is told in words.</summary>
     public Mechanism? Factorise(EnvelopeMatrix k)
     {
+        Effort.Factorisations.Add(1);
         var row = k.Factorise(SingularTolerance, indefinite: false, out _);
         return row < 0 ? null : Describe(k.NullVector(row));
     }

@@ -52,7 +52,7 @@ internal static class ApiDescription
     {
         var resource = context.Description.RelativePath!.Split('/')[1];
         operation.Tags = new HashSet<OpenApiTagReference> { new(resource, context.Document) };
-        Refusals(operation, resource, context.Description.HttpMethod != "GET");
+        Refusals(operation, resource);
         return Task.CompletedTask;
     }).AddDocumentTransformer((document, _, _) =>
     {
@@ -65,7 +65,7 @@ internal static class ApiDescription
     });
 
     /// <summary>What any resource of its sort refuses besides what it says itself, and the version that a change has to name.</summary>
-    private static void Refusals(OpenApiOperation operation, string resource, bool sends)
+    private static void Refusals(OpenApiOperation operation, string resource)
     {
         void May(int status, string why)
         {
@@ -77,11 +77,8 @@ internal static class ApiDescription
             });
         }
         May(400, "An unknown name in the query, or a value that cannot be read.");
-        if (sends)
-        {
-            May(413, "Too large.");
-            May(415, "Not JSON in UTF-8.");
-        }
+        May(413, "Too large.");
+        May(415, "What was sent is not JSON in UTF-8.");
         May(503, Kept.Contains(resource) ? "The file of the films cannot be used now, or it took more than ten seconds." : "It took more than ten seconds.");
         if (Kept.Contains(resource))
         {

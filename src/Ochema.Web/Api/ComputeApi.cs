@@ -173,10 +173,12 @@ internal static class ComputeApi
             "inch" => UnitSystem.Inch,
             _ => throw new DocumentException("units", "is not metric or inch"),
         };
-        var report = Maker.Judged(Maker.Of(rig, Stock(rig)), designs.Verdict(rig, Stock(rig)));
+        var stock = Stock(rig);
+        var (verdict, figure) = designs.Printed(rig, stock);
+        var report = Maker.Judged(Maker.Of(rig, stock), verdict);
         var file = what switch
         {
-            "plan" => PlanPaper.Of(rig.Name, report, size, system, RigAssembly.Build(rig, Stock(rig)).Figure),
+            "plan" => PlanPaper.Of(rig.Name, report, size, system, figure),
             "templates" => TemplatePaper.Of(rig.Name, report, size, system, part),
             "cuts" => PlanPaper.OfCuts(rig.Name, report, size, system),
             "sheet" => MeasuringPaper.Of(rig.Name, rig.Site.Name, report, size, system),

@@ -44,8 +44,12 @@ internal sealed class Designs
     /// <summary>The working of one check; null when the rig has none of that name.</summary>
     public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock, keep: true).WorkingOf(check, rig.Run.Speed);
 
-    /// <summary>The word on a rig, for its papers.</summary>
-    public VerdictReport Verdict(RigDocument rig, Catalogue stock) => Of(rig, stock, keep: true).At(rig.Run.Speed)!.Verdict;
+    /// <summary>The word on a rig and its drawing, for its papers.</summary>
+    public (VerdictReport Verdict, IReadOnlyList<FigureShape> Figure) Printed(RigDocument rig, Catalogue stock)
+    {
+        var design = Of(rig, stock, keep: true);
+        return (design.At(rig.Run.Speed)!.Verdict, design.Figure);
+    }
 
     /// <summary>The kept design that answers a rig's speed, or one made now.</summary>
     private Design Of(RigDocument rig, Catalogue stock, bool keep)
