@@ -48,11 +48,13 @@ await using (var app = Server.Build(["--data", folder.FullName, "--port", "0"]))
     var (p50, p95) = Time(() =>
     {
         speed = speed > 40 ? 20 : speed + 0.37;
-        var body = new StringContent(StrictJson.Write(rig with { Run = rig.Run with { Speed = speed } }), System.Text.Encoding.UTF8, "application/json");
+        var body = new StringContent(StrictJson.Write(rig with { Run = rig.Run with { Speed = speed } }), System.Text.Encoding.UTF8,
+            "application/json");
         bytes = client.PostAsync("/api/assess/drive", body).Result.Content.ReadAsByteArrayAsync().Result.Length;
     });
     Console.WriteLine($"a speed change through the API: p50 {p50:0.00} ms, p95 {p95:0.00} ms, {bytes / 1000.0:0.0} kB");
-    var (shake50, shake95) = Time(() => client.PostAsync("/api/shake", new StringContent(StrictJson.Write(rig), System.Text.Encoding.UTF8, "application/json")).Result.Content.ReadAsStringAsync().Wait());
+    var (shake50, shake95) = Time(() => client.PostAsync("/api/shake",
+        new StringContent(StrictJson.Write(rig), System.Text.Encoding.UTF8, "application/json")).Result.Content.ReadAsStringAsync().Wait());
     var roof = StrictJson.Write(DemoFilm.Rigs[2].Document);
     StringContent Roof() => new(roof, System.Text.Encoding.UTF8, "application/json");
     var (make50, make95) = Time(() => client.PostAsync("/api/make", Roof()).Result.Content.ReadAsStringAsync().Wait());

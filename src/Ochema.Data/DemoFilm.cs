@@ -74,13 +74,14 @@ public static class DemoFilm
     }
 
     /// <summary>Stuck on the day before, so that its pad is still curing.</summary>
-    private static RigDocument Stuck(RigDocument rig, DateTime now) => Done(rig, now, (Work.TryOn, 1, "hold the chin strap shut while aiming"), new()
-    {
-        [Work.LookOver] = 22,
-        [Work.Measure] = 21.7,
-        [Work.TryOn] = 21.2,
-        [Work.Place] = 20.8,
-    });
+    private static RigDocument Stuck(RigDocument rig, DateTime now) =>
+        Done(rig, now, (Work.TryOn, 1, "hold the chin strap shut while aiming"), new()
+        {
+            [Work.LookOver] = 22,
+            [Work.Measure] = 21.7,
+            [Work.TryOn] = 21.2,
+            [Work.Place] = 20.8,
+        });
 
     private static List<(string, RigDocument)> Load()
     {

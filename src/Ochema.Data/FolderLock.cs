@@ -34,7 +34,8 @@ public sealed class FolderLock : IDisposable
         }
         catch (IOException e) when (e.HResult is not (Full or ReadOnly) && File.Exists(Path.Combine(folder, FileName)))
         {
-            throw new StartException($"Another Ochema is running on the data folder {folder}: use that one, or choose another folder with --data.",
+            throw new StartException($"Another Ochema is running on the data folder {folder}: use that one, or choose another folder "
+                + $"with --data.",
                 StartException.Taken, e);
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException)

@@ -36,5 +36,6 @@ public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbC
 /// <summary>For the migrations tool only.</summary>
 public sealed class OchemaContextFactory : IDesignTimeDbContextFactory<OchemaContext>
 {
-    public OchemaContext CreateDbContext(string[] args) => new(new DbContextOptionsBuilder<OchemaContext>().UseSqlite("Data Source=design.db").Options);
+    public OchemaContext CreateDbContext(string[] args) => new(new DbContextOptionsBuilder<OchemaContext>()
+        .UseSqlite("Data Source=design.db").Options);
 }

@@ -3,8 +3,8 @@ using Microsoft.EntityFrameworkCore.Diagnostics;
 namespace Ochema.Data;
 
 /// <summary>
-/// The file of the films as it was opened at the start. Deleted or moved while the server runs it takes what is written, and is read by nobody ever again: so
-/// nothing is acknowledged that was written there.
+/// The file of the films as it was opened at the start. Deleted or moved while the server runs it takes what is written, and is read by
+/// nobody ever again: so nothing is acknowledged that was written there.
 /// </summary>
 public sealed class OpenedFile : SaveChangesInterceptor, IDisposable
 {
@@ -65,7 +65,8 @@ public sealed class OpenedFile : SaveChangesInterceptor, IDisposable
         return result;
     }
 
-    public override ValueTask<int> SavedChangesAsync(SaveChangesCompletedEventData eventData, int result, CancellationToken cancellationToken = default)
+    public override ValueTask<int> SavedChangesAsync(SaveChangesCompletedEventData eventData, int result,
+        CancellationToken cancellationToken = default)
     {
         MustBeThere();
         return new(result);

@@ -31,7 +31,8 @@ public sealed class RigRecord
     /// <summary>What lists show of the rig, as JSON; null before it was judged, and for a document that cannot be read.</summary>
     public string? Card { get; set; }
 
-    /// <summary>Which document <see cref="Card"/> was computed from, and by which computation; another than the present one does not count.</summary>
+    /// <summary>Which document <see cref="Card"/> was computed from, and by which computation; another than the present one does not
+    /// count.</summary>
     public string? Judged { get; set; }
 
     public List<VersionRecord> Versions { get; set; } = [];

@@ -40,7 +40,8 @@ public static class RigStore
     /// <summary>Keeps what was computed later for a version.</summary>
     public static Task<int> KeepAsync(OchemaContext db, VersionRecord version, Judgement judged) =>
         db.Versions.Where(v => v.Id == version.Id).ExecuteUpdateAsync(s => s.SetProperty(v => v.Word, judged.Word)
-            .SetProperty(v => v.LimitSpeed, judged.LimitSpeed).SetProperty(v => v.Mass, judged.Mass).SetProperty(v => v.Judged, judged.Stamp));
+            .SetProperty(v => v.LimitSpeed, judged.LimitSpeed).SetProperty(v => v.Mass, judged.Mass)
+                .SetProperty(v => v.Judged, judged.Stamp));
 
     /// <summary>Saves a document as the next version. Returns false when somebody else saved in between.</summary>
     public static async Task<bool> SaveAsync(OchemaContext db, RigRecord rig, RigDocument document, DateTime now, Judgement? judged = null)

@@ -12,7 +12,8 @@ public static class ShelfStore
         db.Shelf.AsNoTracking().OrderBy(r => r.List).ThenBy(r => r.Id).Take(OwnStock.MostRows).ToListAsync();
 
     /// <summary>
-    /// The rows for computing. One that cannot be read any more (written by another version) is left out here and shown on the shelf with its reason.
+    /// The rows for computing. One that cannot be read any more (written by another version) is left out here and shown on the shelf with
+    /// its reason.
     /// </summary>
     public static OwnStock Of(IEnumerable<ShelfRecord> records, Func<ShelfRecord, bool> readable)
     {
@@ -24,8 +25,8 @@ public static class ShelfStore
     /// Lays rows that came with a rig's file on the shelf, where none of that id lies yet. The rig keeps its own copy either way.
     /// </summary>
     /// <remarks>
-    /// Saved together with what else was added to the context; as many as there is room for. Where the same file is opened twice at the same moment, the one
-    /// that comes second finds the rows laid there.
+    /// Saved together with what else was added to the context; as many as there is room for. Where the same file is opened twice at the
+    /// same moment, the one that comes second finds the rows laid there.
     /// </remarks>
     public static async Task SaveWithAsync(OchemaContext db, OwnStock? own, DateTime now)
     {
@@ -37,7 +38,8 @@ public static class ShelfStore
                 await db.SaveChangesAsync();
                 return;
             }
-            catch (DbUpdateException e) when (again > 0 && e.InnerException is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 19 })
+            catch (DbUpdateException e) when (again > 0 && e.InnerException
+                is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 19 })
             {
                 foreach (var row in db.ChangeTracker.Entries<ShelfRecord>().Where(r => r.State == EntityState.Added).ToList())
                     row.State = EntityState.Detached;
@@ -61,6 +63,13 @@ public static class ShelfStore
         foreach (var (list, rows) in own.Lists)
             foreach (var row in rows.Where(r => !have.Contains(r.Id)))
                 if (room-- > 0)
-                    db.Shelf.Add(new ShelfRecord { List = list, Id = row.Id, Row = StrictJson.Write<object>(row), Version = 1, UpdatedAt = now });
+                    db.Shelf.Add(new ShelfRecord
+                    {
+                        List = list,
+                        Id = row.Id,
+                        Row = StrictJson.Write<object>(row),
+                        Version = 1,
+                        UpdatedAt = now
+                    });
     }
 }

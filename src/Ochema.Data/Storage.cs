@@ -3,12 +3,14 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Ochema.Data;
 
-/// <summary>Opens the database file: looked at before it is touched, write-ahead log, migrations with a copy kept before one runs.</summary>
+/// <summary>Opens the database file: looked at before it is touched, write-ahead log, migrations with a copy kept before one
+/// runs.</summary>
 public static class Storage
 {
     public const string FileName = "ochema.db";
 
-    /// <summary>Table in which a migration under way marks the file; only whoever holds the <see cref="FolderLock"/> may be at it.</summary>
+    /// <summary>Table in which a migration under way marks the file; only whoever holds the <see cref="FolderLock"/> may be at
+    /// it.</summary>
     private const string MigrationMark = "__EFMigrationsLock";
 
     private const string History = "__EFMigrationsHistory";
@@ -28,10 +30,11 @@ public static class Storage
     }.ToString();
 
     /// <summary>
-    /// Brings the file up to date. Before a migration runs on an existing file, a copy is kept beside it. The folder's lock must be held: a mark that
-    /// a killed migration left is taken away.
+    /// Brings the file up to date. Before a migration runs on an existing file, a copy is kept beside it. The folder's lock must be held: a
+    /// mark that a killed migration left is taken away.
     /// </summary>
-    /// <exception cref="StartException">The file is damaged, another program's, a newer version's, locked, not to be written, or the disk is full.</exception>
+    /// <exception cref="StartException">The file is damaged, another program's, a newer version's, locked, not to be written, or the disk
+    /// is full.</exception>
     public static void Prepare(OchemaContext db, string folder)
     {
         var file = Path.Combine(folder, FileName);
@@ -51,7 +54,8 @@ public static class Storage
         }
         catch (IOException e)
         {
-            throw new StartException($"A copy of {file} cannot be kept before it is brought up to date: {e.Message}", StartException.Folder, e);
+            throw new StartException($"A copy of {file} cannot be kept before it is brought up to date: {e.Message}", StartException.Folder,
+                e);
         }
     }
 
@@ -90,10 +94,13 @@ public static class Storage
             throw Damaged(file);
         var tables = Rows("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%';");
         if (tables.Exists(t => t is not (History or MigrationMark)) && !tables.Contains(History))
-            throw new StartException($"{file} belongs to another program: move it away, or choose another folder with --data.", StartException.File);
+            throw new StartException($"{file} belongs to another program: move it away, or choose another folder with --data.",
+                StartException.File);
         if (tables.Contains(History)
-            && Rows($"SELECT \"MigrationId\" FROM \"{History}\";").Except(db.Database.GetMigrations()).Order().LastOrDefault() is { } unknown)
-            throw new StartException($"{file} was written by a newer Ochema ({unknown}): start that one. Nothing was changed.", StartException.File);
+            && Rows($"SELECT \"MigrationId\" FROM \"{History}\";").Except(db.Database.GetMigrations()).Order().LastOrDefault()
+                is { } unknown)
+            throw new StartException($"{file} was written by a newer Ochema ({unknown}): start that one. Nothing was changed.",
+                StartException.File);
         // Can it be written? Asked now, not at the first save.
         Rows("BEGIN IMMEDIATE;");
         if (tables.Contains(MigrationMark))
@@ -138,14 +145,17 @@ public static class Storage
         {
             11 or 26 => Damaged(file, e),
             5 or 6 => new($"{file} cannot be used: {meaning}. Close that program, then start again.", StartException.Taken, e),
-            10 or 13 => new($"{file} cannot be used: {meaning}. Make room, or look at the disk, then start again.", StartException.Folder, e),
-            8 or 14 => new($"{file} cannot be written: {meaning}. Give yourself the right to, or choose another folder with --data.", StartException.Folder,
+            10 or 13 => new($"{file} cannot be used: {meaning}. Make room, or look at the disk, then start again.", StartException.Folder,
+                e),
+            8 or 14 => new($"{file} cannot be written: {meaning}. Give yourself the right to, or choose another folder with --data.",
+                StartException.Folder,
                 e),
             _ => new($"{file} cannot be used: {meaning}.", StartException.Folder, e),
         };
     }
 
     private static StartException Damaged(string file, Exception? inner = null) =>
-        new($"{file} is damaged or no database at all: put a copy back in its place (ochema-before-*.db beside it, or your own). Nothing was changed.",
+        new($"{file} is damaged or no database at all: put a copy back in its place (ochema-before-*.db beside it, or your own). Nothing "
+            + $"was changed.",
             StartException.File, inner);
 }

@@ -3,8 +3,8 @@ using PdfSharp.Fonts;
 namespace Ochema.Paper;
 
 /// <summary>
-/// The families that go into a PDF, as files: the interface's own, one for Greek, Cyrillic, Hebrew, Arabic and their neighbours, one for Chinese and Japanese,
-/// one for Korean. The library knows one resolver for the whole process.
+/// The families that go into a PDF, as files: the interface's own, one for Greek, Cyrillic, Hebrew, Arabic and their neighbours, one for
+/// Chinese and Japanese, one for Korean. The library knows one resolver for the whole process.
 /// </summary>
 internal sealed class PaperFonts : IFontResolver
 {

@@ -23,7 +23,8 @@ internal static class PieceSketch
             : step.Parts.Contains(t.Part) || (step.Work == Work.Bend && t.Station == step.Station && t.Folds.Count > 0)).ToList();
         if (flats.Count > 0)
             return [.. flats.Take(2).Select(t => ((Template?)t, (PartLine?)null))];
-        return step.Work != Work.Cut ? [] : [.. report.Parts.Where(p => step.Parts.Contains(p.Id) && p is { Sort: PieceSort.Cut, Length: > 0 }).Take(2)
+        return step.Work != Work.Cut ? [] : [.. report.Parts.Where(p => step.Parts.Contains(p.Id) && p
+            is { Sort: PieceSort.Cut, Length: > 0 }).Take(2)
             .Select(p => ((Template?)null, (PartLine?)p))];
     }
 

@@ -27,7 +27,8 @@ public static class PlanPaper
         Verdict(flow, report, units);
         flow.Text($"{report.Steps.Count} steps · {Span(report.HandsOn)} hands on · "
             + (report.LetsGo ? "" : $"it can be proved {Span(report.Ready)} after the start, cures included · ")
-            + $"{Sheet.Printed(QuantityText.Of(report.Mass, Dimension.Mass), units)} · {Money(report.Cost)} used, {Money(report.Pay)} to pay");
+            + $"{Sheet.Printed(QuantityText.Of(report.Mass, Dimension.Mass), units)} · {Money(report.Cost)} used, {Money(report.Pay)} to "
+                + $"pay");
         RigFigure.Draw(flow, figure, report, units);
         flow.Headline("Steps");
         foreach (var step in report.Steps)
@@ -42,7 +43,8 @@ public static class PlanPaper
     private static void Verdict(Flow flow, MakeReport report, UnitSystem units)
     {
         if (report.Verdict.Length > 0)
-            flow.Text(Sheet.Printed(report.Verdict, units) + (report.LetsGo ? ". Change it before anything is bought or cut." : ""), Sheet.Head, bold: true);
+            flow.Text(Sheet.Printed(report.Verdict, units) + (report.LetsGo ? ". Change it before anything is bought or cut." : ""),
+                Sheet.Head, bold: true);
     }
 
     private static void Step(Flow flow, MakeReport report, PlanStep step, UnitSystem units)
@@ -67,7 +69,8 @@ public static class PlanPaper
         }.Where(b => b.Item1.Length > 0)];
         var sketches = PieceSketch.Of(report, step);
         var head = (step.HoldPoint ? "Hold point. " : "") + $"{step.Number}  {Printed(step.Title)}";
-        var height = Sheet.LineOf(Sheet.Small) + flow.Height(head, Sheet.Head, true, Indent) + below.Sum(b => flow.Height(b.Text, Sheet.Body, b.Bold, Indent))
+        var height = Sheet.LineOf(Sheet.Small) + flow.Height(head, Sheet.Head, true, Indent)
+            + below.Sum(b => flow.Height(b.Text, Sheet.Body, b.Bold, Indent))
             + step.Readings.Count * 7 + sketches.Sum(k => PieceSketch.HeightOf(k.Flat)) + 4;
         flow.Room(height);
         var top = flow.Y;
@@ -97,7 +100,8 @@ public static class PlanPaper
     private static string CameOut(Reading r, UnitSystem units)
     {
         string Size(double v) => Sheet.Printed(QuantityText.Of(v, r.Dimension), units);
-        return $"{r.Label} {(r.Value is { } v ? Size(v) : "________")}" + (r.Planned is { } drawn and not 0 ? $" ({Size(drawn)} drawn)" : "");
+        return $"{r.Label} {(r.Value is { } v ? Size(v) : "________")}"
+            + (r.Planned is { } drawn and not 0 ? $" ({Size(drawn)} drawn)" : "");
     }
 
     /// <summary>A line to write a value on.</summary>
@@ -121,7 +125,8 @@ public static class PlanPaper
             flow.Space(2);
             Row(flow, aisle.Label, "", "", Money(aisle.Cost), true);
             foreach (var line in report.Parts.Where(p => p.Aisle == aisle.Aisle))
-                Row(flow, Sheet.Printed(line.Name, units), $"{line.Quantity:0.##}", Sheet.Printed(QuantityText.Of(line.Mass, Dimension.Mass), units),
+                Row(flow, Sheet.Printed(line.Name, units), $"{line.Quantity:0.##}",
+                    Sheet.Printed(QuantityText.Of(line.Mass, Dimension.Mass), units),
                     line.Cost > 0 ? Money(line.Cost) : "–", false);
         }
         flow.Space(2);
@@ -152,7 +157,8 @@ public static class PlanPaper
         foreach (var group in report.Cuts)
         {
             flow.Room(26);
-            flow.Text(Sheet.Printed(group.Name, units) + $", saw cut {Size(group.Kerf)}, {Size(group.Squaring)} off to square one end", bold: true);
+            flow.Text(Sheet.Printed(group.Name, units) + $", saw cut {Size(group.Kerf)}, {Size(group.Squaring)} off to square one end",
+                bold: true);
             if (group.Plan.Bars is not { } bars)
             {
                 flow.Text("It cannot be cut: " + Sheet.Printed(group.Plan.Finding ?? "", units));
@@ -189,9 +195,11 @@ public static class PlanPaper
         flow.Headline("What to drill and tap");
         foreach (var h in report.Holes)
         {
-            var sunk = h.Countersink > 0 ? $", countersunk {Sheet.Printed(QuantityText.Of(h.Countersink, Dimension.Length), units)} deep" : "";
+            var sunk = h.Countersink > 0 ? $", countersunk {Sheet.Printed(QuantityText.Of(h.Countersink, Dimension.Length), units)} deep"
+                : "";
             if (h.Recess > 0)
-                sunk += Sheet.Printed($", recess {QuantityText.Of(h.RecessAcross, Dimension.Drill)} across, {QuantityText.Of(h.Recess, Dimension.Length)} deep", units);
+                sunk += Sheet.Printed($", recess {QuantityText.Of(h.RecessAcross, Dimension.Drill)} across, "
+                    + $"{QuantityText.Of(h.Recess, Dimension.Length)} deep", units);
             flow.Room(Sheet.LineOf(Sheet.Body) * 2);
             var drill = Drills.Name(h.Diameter, units, h.Sort == HoleSort.Clearance);
             flow.Text($"{h.Count} × {drill}  {Sheet.Printed(h.For, units)}{sunk}: {h.Layer}, {h.Title}");
@@ -213,7 +221,8 @@ public static class PlanPaper
             foreach (var h in t.Holes.OrderBy(h => h.Number))
             {
                 flow.Room(Sheet.LineOf(Sheet.Body));
-                flow.Text($"{h.Number}: {Size(h.X)} along, {Size(h.Y)} across; {Drills.Name(h.Diameter, units, h.Sort == HoleSort.Clearance)} "
+                flow.Text($"{h.Number}: {Size(h.X)} along, {Size(h.Y)} across; "
+                    + $"{Drills.Name(h.Diameter, units, h.Sort == HoleSort.Clearance)} "
                     + $"{Sheet.Printed(h.For, units)}, {h.Title}");
             }
         }

@@ -41,13 +41,20 @@ internal static class RigFigure
         var around = Around * Math.Max(x1 - x0, y1 - y0);
         (x0, x1, y0, y1) = (x0 - around, x1 + around, y0 - around, y1 + around);
         var scale = Math.Min((wide - 4 * Balloon) / Math.Max(1e-3, x1 - x0), (Height - 4 * Balloon) / Math.Max(1e-3, y1 - y0));
-        (double X, double Y) On(Vec3 p) => Flat(p) is var f ? (left + 2 * Balloon + (f.X - x0) * scale, top + 2 * Balloon + (y1 - f.Y) * scale) : default;
+        (double X, double Y) On(Vec3 p) => Flat(p) is var f ? (left + 2 * Balloon + (f.X - x0) * scale, top + 2 * Balloon + (y1 - f.Y)
+            * scale) : default;
         using (flow.Page.Within(left, top, wide, Height))
             foreach (var (shape, line) in lines)
                 foreach (var (a, b) in line.Zip(line.Skip(1)))
                 {
                     var (from, to) = (On(a), On(b));
-                    flow.Page.Line(from.X, from.Y, to.X, to.Y, shape.Type switch { "tether" => Stroke.Dashed, "tube" => Stroke.Thick, _ => Stroke.Thin });
+                    flow.Page.Line(from.X, from.Y, to.X, to.Y, shape.Type switch
+                    {
+                        "tether" => Stroke.Dashed,
+                        "tube" => Stroke.Thick,
+                        _ =>
+                        Stroke.Thin
+                    });
                 }
         // One number a station, at the middle of the longest line that is drawn of it, moved until it lies over no other.
         var put = new List<(double X, double Y)>();
@@ -59,12 +66,14 @@ internal static class RigFigure
             var (a, b) = (On(longest[0]), On(longest[^1]));
             // Of a long line the part that is seen.
             var seen = Enumerable.Range(0, 9).Select(i => (X: a.X + i / 8.0 * (b.X - a.X), Y: a.Y + i / 8.0 * (b.Y - a.Y)))
-                .Where(p => p.X > left + 2 * Balloon && p.X < left + wide - 2 * Balloon && p.Y > top + 2 * Balloon && p.Y < top + Height - 2 * Balloon)
+                .Where(p => p.X > left + 2 * Balloon && p.X < left + wide - 2 * Balloon && p.Y > top + 2 * Balloon && p.Y < top + Height - 2
+                    * Balloon)
                 .ToList();
             var (mx, my) = seen.Count > 0 ? seen[seen.Count / 2] : ((a.X + b.X) / 2, (a.Y + b.Y) / 2);
             var (x, y) = (mx + 2.5 * Balloon, my);
             for (var turn = 0; turn < 24 && put.Any(p => Math.Abs(p.X - x) < 2.2 * Balloon && Math.Abs(p.Y - y) < 2.2 * Balloon); turn++)
-                (x, y) = (mx + (2.5 + turn / 8) * Balloon * Math.Cos(turn * Math.PI / 4), my + (2.5 + turn / 8) * Balloon * Math.Sin(turn * Math.PI / 4));
+                (x, y) = (mx + (2.5 + turn / 8) * Balloon * Math.Cos(turn * Math.PI / 4), my + (2.5 + turn / 8) * Balloon
+                    * Math.Sin(turn * Math.PI / 4));
             put.Add((x, y));
             flow.Page.Line(mx, my, x, y, Stroke.Faint);
             flow.Page.Disc(x, y, Balloon);

@@ -80,7 +80,8 @@ internal sealed class Sheet : IDisposable
     public void Diamond(double x, double y, double width)
     {
         var (cx, cy, r) = (x + width / 2, y + width / 2, width * 0.65);
-        graphics.DrawPolygon(Pen(Stroke.Thick), [new(P(cx), P(cy - r)), new(P(cx + r), P(cy)), new(P(cx), P(cy + r)), new(P(cx - r), P(cy))]);
+        graphics.DrawPolygon(Pen(Stroke.Thick), [new(P(cx), P(cy - r)), new(P(cx + r), P(cy)), new(P(cx), P(cy + r)),
+            new(P(cx - r), P(cy))]);
     }
 
     /// <summary>A circle about its middle.</summary>
@@ -178,6 +179,7 @@ internal sealed class Sheet : IDisposable
 
     public void Dispose() => graphics.Dispose();
 
-    /// <summary>A text with its quantities in the reader's units; the narrow space between thousands is one that the paper's face has.</summary>
+    /// <summary>A text with its quantities in the reader's units; the narrow space between thousands is one that the paper's face
+    /// has.</summary>
     public static string Printed(string text, UnitSystem units) => QuantityText.Print(text, units).Replace('\u202f', '\u00a0');
 }

@@ -4,7 +4,8 @@ using Ochema.Core.Quantities;
 
 namespace Ochema.Paper;
 
-/// <summary>Flat pieces at 1:1 on paper: tiled where they are larger, with marks to lay the sheets on each other and bars to measure.</summary>
+/// <summary>Flat pieces at 1:1 on paper: tiled where they are larger, with marks to lay the sheets on each other and bars to
+/// measure.</summary>
 public static class TemplatePaper
 {
     /// <summary>Room for which sheet it is, mm.</summary>
@@ -55,7 +56,8 @@ public static class TemplatePaper
         sheet.Text(left, Tiling.Margin + 9.5, sheet.Fitted(rig, room - sheet.Width(facts, Sheet.Small), Sheet.Small) + facts, Sheet.Small);
         if (several)
         {
-            sheet.Text(tiling.Paper.Width - Tiling.Margin, Tiling.Margin + 4.5, $"sheet {tile.Name} of {tiling.Columns * tiling.Rows}", Sheet.Head, bold: true,
+            sheet.Text(tiling.Paper.Width - Tiling.Margin, Tiling.Margin + 4.5, $"sheet {tile.Name} of {tiling.Columns * tiling.Rows}",
+                Sheet.Head, bold: true,
                 right: true);
             sheet.Text(tiling.Paper.Width - Tiling.Margin, Tiling.Margin + 9.5, "lay the circles on each other", Sheet.Small, right: true);
         }
@@ -76,10 +78,12 @@ public static class TemplatePaper
                 var says = string.Create(CultureInfo.InvariantCulture,
                     $"bend{(t.Folds.Count > 1 ? $" {b.Turn}:" : "")} {b.Angle * 180 / Math.PI:0}°, inside radius {Size(b.Radius)}");
                 // Along the piece it is written on the wall, across it one below the other from the top.
-                var (x, y) = b.Along ? (X(b.From[0]) + 2, Y(b.From[1]) + (b.From[1] > t.Width / 2 ? -1 : 3.5)) : (X(b.From[0]), Y(b.To[1]) + 4 + 3.5 * i);
+                var (x, y) = b.Along ? (X(b.From[0]) + 2, Y(b.From[1]) + (b.From[1] > t.Width / 2 ? -1 : 3.5))
+                    : (X(b.From[0]), Y(b.To[1]) + 4 + 3.5 * i);
                 var right = x + 1 + sheet.Width(says, Sheet.Small) < Math.Min(X(t.Length), left + tiling.Window);
                 if (x > left && x < left + tiling.Window && y > top && y < top + tiling.WindowHeight)
-                    sheet.Text(x + (right ? 1 : -1), labels.Clear(x, y, sheet.Width(says, Sheet.Small) + 1, right, 1), says, Sheet.Small, right: !right);
+                    sheet.Text(x + (right ? 1 : -1), labels.Clear(x, y, sheet.Width(says, Sheet.Small) + 1, right, 1), says, Sheet.Small,
+                        right: !right);
             }
             foreach (var line in t.Lines)
                 foreach (var (a, c) in line.Points.Zip(line.Points.Skip(1)))
@@ -94,13 +98,15 @@ public static class TemplatePaper
                 sheet.Line(x - r - 2, y, x + r + 2, y);
                 sheet.Line(x, y - r - 2, x, y + r + 2);
                 // Beside the hole where it can be read: not over the piece's edge, nor the paper's.
-                var says = (h.Number > 0 ? $"{h.Number}: " : "") + $"{Printed(QuantityText.Of(h.Diameter, Dimension.Drill))} {Printed(h.For)}";
+                var says = (h.Number > 0 ? $"{h.Number}: "
+                    : "") + $"{Printed(QuantityText.Of(h.Diameter, Dimension.Drill))} {Printed(h.For)}";
                 var (long_, end) = (r + 2 + sheet.Width(says, Sheet.Small), left + tiling.Window);
                 if (h.Sort == HoleSort.Relief)
                 {
                     // Once for all of them, in the corner that is sawn out there.
                     if (ReferenceEquals(h, t.Holes.First(o => o.Sort == HoleSort.Relief)))
-                        sheet.Text(x - r - 1, labels.Clear(x - r - 1, y + 4, sheet.Width($"each {says}", Sheet.Small), false, 1), $"each {says}", Sheet.Small,
+                        sheet.Text(x - r - 1, labels.Clear(x - r - 1, y + 4, sheet.Width($"each {says}", Sheet.Small), false, 1),
+                            $"each {says}", Sheet.Small,
                             right: true);
                     continue;
                 }

@@ -49,15 +49,16 @@ public sealed record Tiling(PaperSize Paper, int Columns, int Rows, double Width
         return turned.Columns * turned.Rows < upright.Columns * upright.Rows ? turned : upright;
     }
 
-    private static int Count(double size, double window) => size <= window ? 1 : 1 + (int)Math.Ceiling((size - window) / (window - Overlap) - 1e-9);
+    private static int Count(double size, double window) => size <= window ? 1 : 1
+        + (int)Math.Ceiling((size - window) / (window - Overlap) - 1e-9);
 
     /// <summary>The sheets, row by row.</summary>
     public IEnumerable<Tile> Tiles => Enumerable.Range(0, Rows).SelectMany(r => Enumerable.Range(0, Columns)
         .Select(c => new Tile(c, r, c * (Window - Overlap), r * (WindowHeight - Overlap))));
 
     /// <summary>
-    /// Marks that two or four sheets share, mm on what is drawn: in the middle of each shared strip, at both ends of it and between, so that each sheet has
-    /// at least two with each neighbour.
+    /// Marks that two or four sheets share, mm on what is drawn: in the middle of each shared strip, at both ends of it and between, so
+    /// that each sheet has at least two with each neighbour.
     /// </summary>
     public IEnumerable<(double X, double Y)> Marks
     {
@@ -67,7 +68,8 @@ public sealed record Tiling(PaperSize Paper, int Columns, int Rows, double Width
             for (var c = 1; c < Columns; c++)
                 for (var r = 0; r < Rows; r++)
                     for (var i = 0; i < Along; i++)
-                        yield return (c * (Window - Overlap) + Overlap / 2, r * (WindowHeight - Overlap) + WindowHeight * (0.5 + i) / Along);
+                        yield return (c * (Window - Overlap) + Overlap / 2, r * (WindowHeight - Overlap) + WindowHeight * (0.5 + i)
+                            / Along);
             for (var r = 1; r < Rows; r++)
                 for (var c = 0; c < Columns; c++)
                     for (var i = 0; i < Along; i++)

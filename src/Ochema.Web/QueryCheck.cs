@@ -7,8 +7,8 @@ using Ochema.Web.Api;
 namespace Ochema.Web;
 
 /// <summary>
-/// What stands behind the question mark is held to what a resource takes, as documents are: nothing unknown, nothing twice, nothing missing, and each mistake
-/// told with its name.
+/// What stands behind the question mark is held to what a resource takes, as documents are: nothing unknown, nothing twice, nothing
+/// missing, and each mistake told with its name.
 /// </summary>
 internal sealed class QueryCheck(RequestDelegate next)
 {
@@ -37,15 +37,18 @@ internal sealed class QueryCheck(RequestDelegate next)
                 return new(name, "is given twice");
             else if (taken.Wrong(values.ToString()) is { } wrong)
                 return new(name, wrong);
-        return known.FirstOrDefault(k => k.Value.Needed && !query.ContainsKey(k.Key)) is { Key: { } missing } ? new(missing, "is missing") : null;
+        return known.FirstOrDefault(k => k.Value.Needed && !query.ContainsKey(k.Key)) is { Key: { } missing } ? new(missing, "is missing")
+            : null;
     }
 
     private static Dictionary<string, Taken> Of(RouteEndpoint endpoint, MethodInfo method)
     {
         var nullable = new NullabilityInfoContext();
-        return method.GetParameters().Where(p => endpoint.RoutePattern.Parameters.All(r => r.Name != p.Name) && Reads(p.ParameterType) is not null)
+        return method.GetParameters().Where(p => endpoint.RoutePattern.Parameters.All(r => r.Name != p.Name) && Reads(p.ParameterType)
+            is not null)
             .ToDictionary(p => p.Name!, p => new Taken(Reads(p.ParameterType)!,
-                !p.HasDefaultValue && Nullable.GetUnderlyingType(p.ParameterType) is null && nullable.Create(p).WriteState != NullabilityState.Nullable));
+                !p.HasDefaultValue && Nullable.GetUnderlyingType(p.ParameterType) is null && nullable.Create(p).WriteState
+                    != NullabilityState.Nullable));
     }
 
     /// <summary>Why a text is no value of a type; null for a type that is not read from the query.</summary>
@@ -54,8 +57,10 @@ internal sealed class QueryCheck(RequestDelegate next)
         var of = Nullable.GetUnderlyingType(type) ?? type;
         return of == typeof(string) ? _ => null
             : of == typeof(bool) ? t => bool.TryParse(t, out _) ? null : "is neither true nor false"
-            : of == typeof(int) ? t => int.TryParse(t, NumberStyles.Integer, CultureInfo.InvariantCulture, out _) ? null : "is not a whole number"
-            : of == typeof(double) ? t => double.TryParse(t, NumberStyles.Float, CultureInfo.InvariantCulture, out var v) && double.IsFinite(v)
+            : of == typeof(int) ? t => int.TryParse(t, NumberStyles.Integer, CultureInfo.InvariantCulture, out _) ? null
+                : "is not a whole number"
+            : of == typeof(double) ? t => double.TryParse(t, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
+                && double.IsFinite(v)
                 ? null : "is not a number"
             : null;
     }

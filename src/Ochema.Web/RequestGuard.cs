@@ -8,7 +8,8 @@ namespace Ochema.Web;
 /// </summary>
 internal sealed class RequestGuard(RequestDelegate next)
 {
-    private const string Policy = "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; connect-src 'self'; frame-ancestors 'none'; base-uri 'none'; form-action 'self'";
+    private const string Policy = "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; connect-src 'self'; "
+        + "frame-ancestors 'none'; base-uri 'none'; form-action 'self'";
 
     public Task InvokeAsync(HttpContext context)
     {

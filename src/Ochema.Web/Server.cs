@@ -57,7 +57,8 @@ public static class Server
     /// <exception cref="StartException">It cannot use its data folder.</exception>
     public static WebApplication Build(string[] args)
     {
-        // It is set up once, from its arguments: no folder is watched for settings that change, least of all the one it was started in, with all that lies
+        // It is set up once, from its arguments: no folder is watched for settings that change, least of all the one it was started in,
+        // with all that lies
         // there.
         var builder = WebApplication.CreateBuilder(new WebApplicationOptions
         {
@@ -120,7 +121,8 @@ public static class Server
             var db = scope.ServiceProvider.GetRequiredService<OchemaContext>();
             Storage.Prepare(db, settings.DataFolder);
             if (settings.Demo)
-                Storage.First(settings.DataFolder, () => DemoFilm.Seed(db, app.Services.GetRequiredService<TimeProvider>().GetUtcNow().UtcDateTime));
+                Storage.First(settings.DataFolder, () => DemoFilm.Seed(db, app.Services.GetRequiredService<TimeProvider>()
+                    .GetUtcNow().UtcDateTime));
             prepared = true;
             _ = app.Services.GetRequiredService<OpenedFile>();
         }
@@ -155,9 +157,11 @@ public static class Server
     private static IResult Otherwise(HttpContext context, EndpointDataSource all)
     {
         var ways = all.Endpoints.OfType<RouteEndpoint>()
-            .Where(e => e.RoutePattern.PathSegments.Count > 0 && e.RoutePattern.RawText is { } text && text.StartsWith("/api/", StringComparison.Ordinal)
+            .Where(e => e.RoutePattern.PathSegments.Count > 0 && e.RoutePattern.RawText is { } text
+                && text.StartsWith("/api/", StringComparison.Ordinal)
                 && text != "/api/{**rest}" && new TemplateMatcher(new RouteTemplate(e.RoutePattern), []).TryMatch(context.Request.Path, []))
-            .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? []).Distinct().Order(StringComparer.Ordinal).ToList();
+            .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? []).Distinct().Order(StringComparer.Ordinal)
+                .ToList();
         if (ways.Count == 0)
             return Problems.NotFound("There is no such resource.");
         if (ways.Contains(context.Request.Method))
@@ -177,9 +181,15 @@ public static class Server
         {
             FileProvider = files,
             ContentTypeProvider = new FileExtensionContentTypeProvider { Mappings = { [".txt"] = "text/plain; charset=utf-8" } },
-            OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets") ? "public, max-age=31536000, immutable" : "no-cache",
+            OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = c.Context.Request.Path.StartsWithSegments("/assets")
+                ? "public, max-age=31536000, immutable" : "no-cache",
         });
-        app.MapFallbackToFile("index.html", new StaticFileOptions { FileProvider = files, OnPrepareResponse = c => c.Context.Response.Headers.CacheControl = "no-cache" });
+        app.MapFallbackToFile("index.html", new StaticFileOptions
+        {
+            FileProvider = files,
+            OnPrepareResponse = c =>
+            c.Context.Response.Headers.CacheControl = "no-cache"
+        });
     }
 }
 
@@ -193,7 +203,8 @@ public sealed record ServerSettings(string? Port, string DataFolder, string? Int
     /// <exception cref="StartException">What was said cannot be.</exception>
     public void Check()
     {
-        if (Port is not null && !(int.TryParse(Port, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is >= 0 and <= LastPort))
+        if (Port is not null && !(int.TryParse(Port, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is >= 0 and
+            <= LastPort))
             throw new StartException($"--port takes a number from 1 to {LastPort}, not '{Port}'.", StartException.Said);
         if (string.IsNullOrWhiteSpace(DataFolder))
             throw new StartException("--data names no folder.", StartException.Said);

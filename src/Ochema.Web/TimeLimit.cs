@@ -5,7 +5,8 @@ using Ochema.Web.Api;
 namespace Ochema.Web;
 
 /// <summary>
-/// What is computed for a request ends when whoever asked has gone on, and after ten seconds at the latest: nothing that is sent keeps a core busy for good.
+/// What is computed for a request ends when whoever asked has gone on, and after ten seconds at the latest: nothing that is sent keeps a
+/// core busy for good.
 /// </summary>
 internal sealed class TimeLimit(RequestDelegate next)
 {
@@ -49,7 +50,8 @@ internal sealed class TimeLimit(RequestDelegate next)
             if (!gone.IsCancellationRequested && !context.Response.HasStarted)
             {
                 context.RequestAborted = gone;
-                await Problems.Of(503, "Took too long", $"This took more than {Longest.TotalSeconds:0} seconds and was given up. Nothing was changed.")
+                await Problems.Of(503, "Took too long",
+                    $"This took more than {Longest.TotalSeconds:0} seconds and was given up. Nothing was changed.")
                     .ExecuteAsync(context);
             }
         }

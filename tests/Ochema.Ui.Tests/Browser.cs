@@ -36,8 +36,10 @@ public sealed class Browser : IDisposable
     private ChromeDriver Start(int width, int height)
     {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments("--headless", "--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--force-prefers-reduced-motion",
-            "--use-angle=swiftshader", "--enable-unsafe-swiftshader", "--hide-scrollbars", $"--window-size={width},{height}", "--user-data-dir=" + Path.Combine(data, "profile"));
+        options.AddArguments("--headless", "--no-sandbox", "--disable-quic", "--no-first-run", "--disable-background-networking",
+            "--disable-component-update", "--disable-sync", "--force-prefers-reduced-motion",
+            "--use-angle=swiftshader", "--enable-unsafe-swiftshader", "--hide-scrollbars", $"--window-size={width},{height}",
+                "--user-data-dir=" + Path.Combine(data, "profile"));
         var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         try
         {
@@ -91,7 +93,8 @@ public sealed class Browser : IDisposable
     public void Open(string hash = "")
     {
         Driver.Navigate().GoToUrl(Address + hash);
-        Until("the page", () => Driver.FindElements(By.CssSelector("header")).Count > 0 && Driver.FindElements(By.CssSelector("[aria-busy=true]")).Count == 0);
+        Until("the page", () => Driver.FindElements(By.CssSelector("header")).Count > 0
+            && Driver.FindElements(By.CssSelector("[aria-busy=true]")).Count == 0);
     }
 
     /// <summary>Opens a rig on a page of its own: what stood there before cannot be taken for it.</summary>
@@ -104,7 +107,8 @@ public sealed class Browser : IDisposable
 
     public IWebElement Find(string css) => Until("element " + css, () => Driver.FindElements(By.CssSelector(css)).FirstOrDefault());
 
-    public IWebElement Button(string text) => Until("button " + text, () => Driver.FindElements(By.XPath($"//button[contains(normalize-space(.), \"{text}\")]")).FirstOrDefault());
+    public IWebElement Button(string text) => Until("button " + text, () =>
+        Driver.FindElements(By.XPath($"//button[contains(normalize-space(.), \"{text}\")]")).FirstOrDefault());
 
     public string Body => Driver.FindElement(By.TagName("body")).Text;
 
@@ -117,12 +121,16 @@ public sealed class Browser : IDisposable
     public string Axe()
     {
         // Colours are judged where they come to rest, not half-way.
-        Driver.ExecuteScript("document.head.append(Object.assign(document.createElement('style'), { textContent: '* { transition: none !important }' }))");
+        Driver.ExecuteScript("document.head.append(Object.assign(document.createElement('style'), { textContent: '* { transition: none "
+            + "!important }' }))");
         Driver.ExecuteScript(File.ReadAllText(Path.Combine(Root, "ui/node_modules/axe-core/axe.min.js")));
-        return (string)Driver.ExecuteAsyncScript("const done = arguments[0]; axe.run().then(r => done(r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | ')).join('\\n')))")!;
+        return (string)Driver.ExecuteAsyncScript("const done = arguments[0]; axe.run().then(r => done(r.violations.filter(v => v.impact "
+            + "=== 'serious' || v.impact === 'critical').map(v => v.id + ': ' + v.nodes.map(n => n.html.slice(0, 160)).join(' | "
+                + "')).join('\\n')))")!;
     }
 
-    /// <summary>As it was at the start: the demo film as it ships and nothing else, a page that remembers nothing. Cheaper than a server and a browser of one's own.</summary>
+    /// <summary>As it was at the start: the demo film as it ships and nothing else, a page that remembers nothing. Cheaper than a server
+    /// and a browser of one's own.</summary>
     public void Reset()
     {
         Driver.Navigate().GoToUrl("about:blank");
@@ -146,8 +154,8 @@ public sealed class Browser : IDisposable
         client.PostAsync("api/films/demo", null).Result.EnsureSuccessStatusCode();
     }
 
-    /// <summary>What is there at last. It is late when it has not come in so many seconds and so many looks: a machine that stands still for a while looks
-    /// at nothing.</summary>
+    /// <summary>What is there at last. It is late when it has not come in so many seconds and so many looks: a machine that stands still
+    /// for a while looks at nothing.</summary>
     /// <exception cref="TimeoutException">It did not come.</exception>
     public static T Until<T>(string what, Func<T?> probe, int seconds = 20)
     {

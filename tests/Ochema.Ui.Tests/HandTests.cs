@@ -6,9 +6,10 @@ using OpenQA.Selenium.Interactions;
 namespace Ochema.Ui.Tests;
 
 /// <summary>
-/// Tasks done by one hand: by keys alone, by the mouse, by a finger on a phone. What was made has the focus. Other tasks of a new user: <see
-/// cref="TaskTests"/>;
-/// a host measured and a plan followed: <see cref="MakeTests"/>; a phone's log: <see cref="ShakeTests"/>; a magnet of one's own: <see cref="ShelfTests"/>.
+/// Tasks done by one hand: by keys alone, by the mouse, by a finger on a phone. What was made has the focus. Other tasks of a new user:
+/// <see cref="TaskTests"/>;
+/// a host measured and a plan followed: <see cref="MakeTests"/>; a phone's log: <see cref="ShakeTests"/>; a magnet of one's own:
+/// <see cref="ShelfTests"/>.
 /// </summary>
 [Collection(SharedBrowser.Name)]
 public sealed class HandTests
@@ -54,7 +55,8 @@ public sealed class HandTests
     }
 
     private IWebElement Field(string label) => Browser.Until("field " + label,
-        () => browser.Driver.FindElements(By.XPath($"//label[contains(normalize-space(.), \"{label}\")]/following-sibling::input")).FirstOrDefault());
+        () => browser.Driver.FindElements(By.XPath($"//label[contains(normalize-space(.), \"{label}\")]/following-sibling::input"))
+            .FirstOrDefault());
 
     private void Type(string label, string text) => Field(label).SendKeys(Keys.Control + "a" + Keys.Null + text + Keys.Enter);
 
@@ -84,14 +86,16 @@ public sealed class HandTests
         TabTo("its name", e => e.GetAttribute("id")!.EndsWith("-name", StringComparison.Ordinal), 8);
         Focus.SendKeys(Keys.Control + "a" + Keys.Null + "Old reflex");
         TabTo("its mass", e => e.TagName == "input" && e.GetAttribute("id") is { } id
-            && browser.Driver.FindElements(By.CssSelector($"label[for='{id}']")).FirstOrDefault()?.Text.StartsWith("Mass", StringComparison.Ordinal) == true,
+            && browser.Driver.FindElements(By.CssSelector($"label[for='{id}']"))
+                .FirstOrDefault()?.Text.StartsWith("Mass", StringComparison.Ordinal) == true,
                 60);
         // What is not understood keeps the form open.
         var mass = Focus;
         mass.SendKeys(Keys.Control + "a" + Keys.Null + "nine hundred" + Keys.Enter);
         Browser.Until("it is said", () => browser.Driver.FindElements(By.CssSelector("dialog [role=alert]")).Count > 0);
         browser.Button("Put it on the shelf and use it").Click();
-        Browser.Until("still open", () => browser.Find("dialog").Text.Contains("was not understood: see its field", StringComparison.Ordinal));
+        Browser.Until("still open", () => browser.Find("dialog").Text.Contains("was not understood: see its field",
+            StringComparison.Ordinal));
         mass.SendKeys(Keys.Control + "a" + Keys.Null + "910 g" + Keys.Tab);
         TabTo("keeping it", e => e.TagName == "button" && e.Text.Contains("Put it on the shelf and use it", StringComparison.Ordinal), 60);
         Press(Keys.Enter);
@@ -137,13 +141,15 @@ public sealed class HandTests
         // At its step it came out 3 mm short.
         browser.Driver.Navigate().GoToUrl("about:blank");
         browser.Open($"#/rig/{Braced}/make");
-        var step = Browser.Until("its step", () => browser.Driver.FindElements(By.CssSelector("[data-step='trim.brace.left.strut.strut']")).FirstOrDefault());
+        var step = Browser.Until("its step", () => browser.Driver.FindElements(By.CssSelector("[data-step='trim.brace.left.strut.strut']"))
+            .FirstOrDefault());
         browser.Script<object>("arguments[0].scrollIntoView({block:'center'}); arguments[0].click()", step);
         var made = Browser.Until("what it came out at", () => browser.Driver
             .FindElements(By.XPath("//*[@data-built]//label[contains(., 'Trimmed to')]/following-sibling::input"))
             .FirstOrDefault());
         made.SendKeys("409 mm" + Keys.Enter);
-        Browser.Until("as built", () => browser.Driver.FindElements(By.CssSelector("[data-drawn]")).FirstOrDefault()?.Text.Contains("412 mm on the drawing",
+        Browser.Until("as built", () => browser.Driver.FindElements(By.CssSelector("[data-drawn]"))
+            .FirstOrDefault()?.Text.Contains("412 mm on the drawing",
             StringComparison.Ordinal) == true);
         browser.OpenRig(Braced);
         browser.Find("[data-row='brace:left']").Click();
@@ -191,7 +197,8 @@ public sealed class HandTests
         Type("Sag", "900 mm");
         Browser.Until("saved", () => (double)Rig()["base"]!["sag"]! == 0.9 && (double)Rig()["site"]!["span"]! == 30);
         // What it pulls at its anchors is said, and moves with the sag.
-        Browser.Until("its pull", () => browser.Find("aside").Text is var now && now != pull && now.Contains(" N", StringComparison.Ordinal));
+        Browser.Until("its pull", () => browser.Find("aside").Text is var now && now != pull
+            && now.Contains(" N", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -232,7 +239,8 @@ public sealed class HandTests
             ["type"] = "touchStart",
             ["touchPoints"] = new object[] { new Dictionary<string, object> { ["x"] = x, ["y"] = y } },
         });
-        browser.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = "touchEnd", ["touchPoints"] = Array.Empty<object>() });
+        browser.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent",
+            new() { ["type"] = "touchEnd", ["touchPoints"] = Array.Empty<object>() });
     }
 
     [Fact]

@@ -31,7 +31,8 @@ public sealed class JointTests
         browser.Button("As you built it").Click();
         browser.Button("Put something between").Click();
         browser.Find("[data-added='0'] select option[value=rubber-washer]").Click();
-        Browser.Until("in the drawing", () => browser.Find("[data-joint=head-screw] svg").Text.Contains("Rubber washer", StringComparison.Ordinal));
+        Browser.Until("in the drawing", () => browser.Find("[data-joint=head-screw] svg").Text.Contains("Rubber washer",
+            StringComparison.Ordinal));
         Browser.Until("saved", () => (string?)Choice()?["added"]?[0]?["what"] == "rubber-washer");
         browser.Find("[data-layer=plate] summary").Click();
         var thickness = browser.Find("[data-layer=plate] input");

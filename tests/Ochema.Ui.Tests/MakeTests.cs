@@ -42,7 +42,8 @@ public sealed class MakeTests
         Browser.Until($"{id} done", () => IsDone(id));
     }
 
-    private static void Choose(IWebElement select, string option) => select.FindElement(By.XPath($"./option[normalize-space(.)='{option}']")).Click();
+    private static void Choose(IWebElement select, string option) => select.FindElement(By.XPath($"./option[normalize-space(.)='{option}']"))
+        .Click();
 
     private void Saved() => Browser.Until("saving", () => browser.Driver.FindElements(By.CssSelector("[data-save=saved]")).Count > 0);
 
@@ -103,7 +104,8 @@ public sealed class MakeTests
             if (browser.Driver.FindElements(By.CssSelector("[data-print][open]")).Count == 0)
                 browser.Find("[data-print] summary").Click();
             browser.Find($"[data-print-what={what}]").Click();
-            Browser.Until(what, () => browser.Script<string>("return window.saved.join()").Contains($"{what}.pdf %PDF", StringComparison.Ordinal));
+            Browser.Until(what, () => browser.Script<string>("return window.saved.join()")
+                .Contains($"{what}.pdf %PDF", StringComparison.Ordinal));
         }
         // Escape closes the menu.
         browser.Find("[data-print-what=plan]").SendKeys(Keys.Escape);
@@ -111,7 +113,8 @@ public sealed class MakeTests
         browser.Driver.FindElement(By.XPath("//button[@role='tab'][.='Templates']")).Click();
         foreach (var format in new[] { "pdf", "svg", "stl" })
             browser.Find($"[data-save-template={format}]").Click();
-        Browser.Until("a body", () => browser.Script<string>("return window.saved.join()") is { } all && all.Contains(".stl mill", StringComparison.Ordinal)
+        Browser.Until("a body", () => browser.Script<string>("return window.saved.join()") is { } all
+            && all.Contains(".stl mill", StringComparison.Ordinal)
             && all.Contains(".svg <svg", StringComparison.Ordinal));
     }
 
@@ -139,7 +142,8 @@ public sealed class MakeTests
         // Against a shop's price.
         var shop = browser.Driver.FindElement(By.XPath("//label[contains(., 'ready-made')]/following-sibling::input"));
         shop.SendKeys("900" + Keys.Enter);
-        Browser.Until("the difference", () => browser.Find("[data-instead]").Text.StartsWith($"{900 - Pay():0.00}", StringComparison.Ordinal));
+        Browser.Until("the difference", () => browser.Find("[data-instead]").Text.StartsWith($"{900 - Pay():0.00}",
+            StringComparison.Ordinal));
         Saved();
         OpenMake("demo-3-roof-road-ahead");
         browser.Driver.FindElement(By.XPath("//button[@role='tab'][.='Parts']")).Click();
@@ -153,7 +157,8 @@ public sealed class MakeTests
         OpenMake("demo-9-skiff-ferryman");
         browser.Driver.FindElement(By.XPath("//button[@role='tab'][.='Cuts']")).Click();
         browser.Find("[data-saw]");
-        browser.Driver.FindElement(By.XPath("//label[contains(., 'An offcut of')]/following-sibling::input")).SendKeys("30 cm" + Keys.Enter);
+        browser.Driver.FindElement(By.XPath("//label[contains(., 'An offcut of')]/following-sibling::input"))
+            .SendKeys("30 cm" + Keys.Enter);
         Browser.Until("it lies there", () => browser.Driver.FindElements(By.CssSelector("[data-offcut]")).Count == 1);
         Browser.Until("cut from it", () => browser.Body.Contains("300 mm bar", StringComparison.Ordinal));
         browser.Find("[data-offcut] button").Click();
@@ -181,7 +186,8 @@ public sealed class MakeTests
         browser.OpenRig("demo-1-bonnet-close-up");
         browser.Find("[data-row=camera]").Click();
         Browser.Until("it in the rig", () => browser.Driver.FindElements(By.XPath(
-            "//aside//label[contains(., 'Weighed, all on')]/following-sibling::input")).FirstOrDefault()?.GetDomProperty("value")?.Contains("0.61",
+            "//aside//label[contains(., 'Weighed, all on')]/following-sibling::input"))
+                .FirstOrDefault()?.GetDomProperty("value")?.Contains("0.61",
                 StringComparison.Ordinal) == true);
     }
 
@@ -199,7 +205,8 @@ public sealed class MakeTests
         Browser.Until("undone", () => !IsDone("place.base.adhesive-base"));
         Finish("place.base.adhesive-base");
         Pick("place.base.adhesive-base");
-        string Cure() => Browser.Until("the cure", () => browser.Driver.FindElements(By.CssSelector("[data-cure]")).FirstOrDefault()?.Text is { } t
+        string Cure() => Browser.Until("the cure", () => browser.Driver.FindElements(By.CssSelector("[data-cure]")).FirstOrDefault()?.Text
+            is { } t
             && t.StartsWith("Leave it alone until", StringComparison.Ordinal) ? t : null);
         var until = Cure().Split(':')[0..2];
         Assert.Contains("to go", Cure());
@@ -238,7 +245,8 @@ public sealed class MakeTests
             && browser.Driver.FindElements(By.CssSelector("[data-did]")).Count == 0);
         browser.Button("Undo").Click();
         // Changes of one value in quick succession are undone together.
-        Browser.Until("as built", () => Title.Contains("mm, 10", StringComparison.Ordinal) && !Title.Contains("100 mm", StringComparison.Ordinal));
+        Browser.Until("as built", () => Title.Contains("mm, 10", StringComparison.Ordinal)
+            && !Title.Contains("100 mm", StringComparison.Ordinal));
         Saved();
         // Holes within their play did nothing; what was said of another step is not said of this one.
         Pick("drill.base.hold-plate.spacer-bolt");
@@ -268,7 +276,8 @@ public sealed class MakeTests
         Length().SendKeys("41 cm" + Keys.Enter);
         Browser.Until("it", () => Length().GetDomProperty("value")!.StartsWith("410", StringComparison.Ordinal));
         browser.Driver.FindElement(By.XPath("//header//a[normalize-space(.)='Make']")).Click();
-        Browser.Until("not done any more", () => browser.Driver.FindElements(By.CssSelector($"[data-step='{cut}']")).Count == 1 && !IsDone(cut));
+        Browser.Until("not done any more", () => browser.Driver.FindElements(By.CssSelector($"[data-step='{cut}']")).Count == 1
+            && !IsDone(cut));
         Step(cut).Click();
         Assert.Contains("410 mm", browser.Find("[data-outdated]").Text);
         Assert.Contains(drawn, browser.Find("[data-outdated]").Text);

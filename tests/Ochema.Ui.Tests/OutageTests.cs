@@ -5,7 +5,8 @@ using OpenQA.Selenium;
 
 namespace Ochema.Ui.Tests;
 
-/// <summary>The server goes away, another window saves, the browser keeps nothing: no verdict of another rig, no lost change, no silence.</summary>
+/// <summary>The server goes away, another window saves, the browser keeps nothing: no verdict of another rig, no lost change, no
+/// silence.</summary>
 public sealed class OutageTests : IDisposable
 {
     private const string Rig = "demo-1-bonnet-close-up";
@@ -17,7 +18,8 @@ public sealed class OutageTests : IDisposable
 
     private string Speed => browser.Find("[role=slider]").GetAttribute("aria-valuetext")!;
 
-    private void Save(string state) => Browser.Until(state, () => browser.Driver.FindElements(By.CssSelector($"[data-save={state}]")).Count > 0);
+    private void Save(string state) => Browser.Until(state, () => browser.Driver.FindElements(By.CssSelector($"[data-save={state}]")).Count
+        > 0);
 
     private void Faster()
     {
@@ -50,7 +52,8 @@ public sealed class OutageTests : IDisposable
         // What is stored is what is seen, and is judged the same.
         var stored = (await Stored())["document"]!;
         using var client = new HttpClient { BaseAddress = new Uri(browser.Address) };
-        var answer = await client.PostAsync("api/assess?advice=false", new StringContent(stored.ToJsonString(), Encoding.UTF8, "application/json"));
+        var answer = await client.PostAsync("api/assess?advice=false",
+            new StringContent(stored.ToJsonString(), Encoding.UTF8, "application/json"));
         Assert.Equal("lets-go", (string)(await answer.Content.ReadFromJsonAsync<JsonNode>())!["drive"]!["verdict"]!["word"]!);
     }
 

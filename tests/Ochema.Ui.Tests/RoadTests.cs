@@ -60,18 +60,24 @@ public sealed class RoadTests(SharedBrowser shared)
         Assert.Contains("The stack is right", joint.Text);
         Assert.NotEmpty(joint.FindElements(By.CssSelector("svg rect")));
         joint.FindElement(By.XPath(".//button[contains(., 'As you built it')]")).Click();
-        var hole = Browser.Until("hole field", () => browser.Driver.FindElements(By.XPath("//section[@data-joint]//label[contains(., 'Hole drilled')]/following-sibling::input")).FirstOrDefault());
+        var hole = Browser.Until("hole field", () =>
+            browser.Driver.FindElements(By.XPath("//section[@data-joint]//label[contains(., 'Hole drilled')]/following-sibling::input"))
+                .FirstOrDefault());
         hole.SendKeys("1/4 in" + Keys.Enter);
-        Browser.Until("the fault", () => browser.Find("[data-joint=block-bolt]").Text.Contains("the screw's own size", StringComparison.Ordinal));
+        Browser.Until("the fault", () => browser.Find("[data-joint=block-bolt]").Text.Contains("the screw's own size",
+            StringComparison.Ordinal));
         Browser.Until("it is refused", () => Verdict.StartsWith("Refused", StringComparison.Ordinal));
         browser.Button("Undo").Click();
-        Browser.Until("right again", () => browser.Find("[data-joint=block-bolt]").Text.Contains("The stack is right", StringComparison.Ordinal));
+        Browser.Until("right again", () => browser.Find("[data-joint=block-bolt]").Text.Contains("The stack is right",
+            StringComparison.Ordinal));
     }
 
     private IWebElement Select(string label) => Browser.Until(label, () =>
-        browser.Driver.FindElements(By.XPath($"//aside//label[starts-with(normalize-space(.), '{label}')]/following-sibling::select")).FirstOrDefault());
+        browser.Driver.FindElements(By.XPath($"//aside//label[starts-with(normalize-space(.), '{label}')]/following-sibling::select"))
+            .FirstOrDefault());
 
-    private void Choose(string label, string option) => Select(label).FindElement(By.XPath($"./option[normalize-space(.)='{option}']")).Click();
+    private void Choose(string label, string option) => Select(label).FindElement(By.XPath($"./option[normalize-space(.)='{option}']"))
+        .Click();
 
     [Fact]
     public void WhatStandsByItsWeightIsSeenFromAbove()
@@ -82,7 +88,8 @@ public sealed class RoadTests(SharedBrowser shared)
         Assert.Contains("it tips first", plan.Text);
         Assert.Equal(8, plan.FindElements(By.CssSelector("svg text")).Count);
         // More wind pushes the weight further out.
-        string Loads() => string.Concat(browser.Find("[data-tip-plan]").FindElements(By.CssSelector("circle")).Select(c => c.GetAttribute("cx")));
+        string Loads() => string.Concat(browser.Find("[data-tip-plan]").FindElements(By.CssSelector("circle"))
+            .Select(c => c.GetAttribute("cx")));
         var before = Loads();
         var slider = browser.Find("[role=slider]");
         for (var i = 0; i < 4; i++)
@@ -105,7 +112,8 @@ public sealed class RoadTests(SharedBrowser shared)
         Choose("Body", "Lamp panel");
         Browser.Until("a lamp", () => browser.Find("[data-row=camera]").Text.Contains("Lamp panel", StringComparison.Ordinal));
         Assert.Empty(browser.Driver.FindElements(By.XPath("//aside//label[starts-with(normalize-space(.), 'Frames a second')]")));
-        Browser.Until("no picture", () => browser.Find("nav[aria-label='Load path']").Text.Contains("Picture none", StringComparison.Ordinal));
+        Browser.Until("no picture", () => browser.Find("nav[aria-label='Load path']").Text.Contains("Picture none",
+            StringComparison.Ordinal));
     }
 
     [Fact]
@@ -142,7 +150,9 @@ public sealed class RoadTests(SharedBrowser shared)
         browser.OpenRig("demo-3-roof-road-ahead");
         browser.Find("[data-row=site]").Click();
         Assert.Contains("Plate with several holds", browser.Find("[data-options]").Text);
-        var answer = Browser.Until("question", () => browser.Driver.FindElements(By.XPath("//aside//label[contains(., 'Does a magnet stick')]/following-sibling::select")).FirstOrDefault());
+        var answer = Browser.Until("question", () =>
+            browser.Driver.FindElements(By.XPath("//aside//label[contains(., 'Does a magnet stick')]/following-sibling::select"))
+                .FirstOrDefault());
         answer.FindElement(By.CssSelector("option[value=no]")).Click();
         Browser.Until("refused", () => Verdict.StartsWith("Refused", StringComparison.Ordinal)
             && browser.Body.Contains("you found that a magnet does not stick", StringComparison.OrdinalIgnoreCase));
@@ -151,7 +161,8 @@ public sealed class RoadTests(SharedBrowser shared)
         // Another place, by its label in the scene; a place that cannot take the base says why in the list.
         Browser.Until("pins", () => browser.Driver.FindElements(By.CssSelector("[data-pin]")).Count > 2);
         Assert.Contains("round tube", browser.Find("[data-place=roof-rack]").Text);
-        browser.Driver.ExecuteScript("document.querySelector('[data-pin=bonnet]') ? document.querySelector('[data-pin=bonnet]').click() : document.querySelector('[data-place=bonnet]').click()");
+        browser.Driver.ExecuteScript("document.querySelector('[data-pin=bonnet]') ? document.querySelector('[data-pin=bonnet]').click() "
+            + ": document.querySelector('[data-place=bonnet]').click()");
         Browser.Until("moved", () => browser.Find("aside").Text.StartsWith("Place: bonnet", StringComparison.Ordinal));
     }
 
@@ -160,10 +171,12 @@ public sealed class RoadTests(SharedBrowser shared)
     {
         browser.OpenRig("demo-4-sidecar-face");
         browser.Button("Two schools").Click();
-        var magnets = Browser.Until("magnets", () => browser.Driver.FindElements(By.CssSelector("[data-school='hold.Magnets']:enabled")).FirstOrDefault());
+        var magnets = Browser.Until("magnets", () => browser.Driver.FindElements(By.CssSelector("[data-school='hold.Magnets']:enabled"))
+            .FirstOrDefault());
         Assert.Contains("limit", magnets.Text);
         magnets.Click();
-        Browser.Until("a plate on magnets", () => browser.Find("[data-row=base]").Text.Contains("magnet", StringComparison.OrdinalIgnoreCase));
+        Browser.Until("a plate on magnets", () => browser.Find("[data-row=base]").Text.Contains("magnet",
+            StringComparison.OrdinalIgnoreCase));
         Saved();
     }
 
@@ -173,9 +186,11 @@ public sealed class RoadTests(SharedBrowser shared)
         browser.OpenRig("demo-2-bonnet-close-up-braced");
         new Actions(browser.Driver).SendKeys("a").Perform();
         browser.Find("[data-change='second beside']:enabled").Click();
-        Browser.Until("its rows", () => browser.Driver.FindElements(By.CssSelector("[data-row='camera-2'], [data-row='head-2'], [data-row='reach-2']")).Count == 3);
+        Browser.Until("its rows", () =>
+            browser.Driver.FindElements(By.CssSelector("[data-row='camera-2'], [data-row='head-2'], [data-row='reach-2']")).Count == 3);
         browser.Button("Add to it").Click();
-        Browser.Until("soft mounts", () => browser.Driver.FindElements(By.CssSelector("[data-change^='wire-rope-loops']:enabled")).FirstOrDefault()).Click();
+        Browser.Until("soft mounts", () => browser.Driver.FindElements(By.CssSelector("[data-change^='wire-rope-loops']:enabled"))
+            .FirstOrDefault()).Click();
         Browser.Until("isolator row", () => browser.Driver.FindElements(By.CssSelector("[data-row=isolator]")).Count == 1);
         browser.Find("[data-row=isolator]").Click();
         Browser.Until("its check", () => browser.Driver.FindElements(By.CssSelector("[data-check='isolator.travel']")).Count == 1);

@@ -15,9 +15,12 @@ public sealed class ShakeTests(SharedBrowser shared)
         Browser.Until("the scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
     }
 
-    private double Pixels(string id) => double.Parse(System.Text.RegularExpressions.Regex.Match(browser.Find($"[data-number={id}]").Text, @"([\d.]+) px").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
+    private double Pixels(string id) => double.Parse(System.Text.RegularExpressions.Regex.Match(browser.Find($"[data-number={id}]").Text,
+        @"([\d.]+) px").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
 
-    private IWebElement Field(string label, string kind) => Browser.Until(label, () => browser.Driver.FindElements(By.XPath($"//aside//label[contains(normalize-space(.), '{label}')]/following-sibling::{kind}")).FirstOrDefault());
+    private IWebElement Field(string label, string kind) => Browser.Until(label, () =>
+        browser.Driver.FindElements(By.XPath($"//aside//label[contains(normalize-space(.), '{label}')]/following-sibling::{kind}"))
+            .FirstOrDefault());
 
     [Fact]
     public void TwoStrutsSharpenThePictureAndAShorterExposureSmearsLess()

@@ -27,7 +27,8 @@ public sealed class ShelfTests
 
     private void Fill(string label, string text)
     {
-        var of = Browser.Until(label, () => browser.Driver.FindElements(By.XPath($"//label[contains(normalize-space(.), '{label}')]")).LastOrDefault())
+        var of = Browser.Until(label, () => browser.Driver.FindElements(By.XPath($"//label[contains(normalize-space(.), '{label}')]"))
+            .LastOrDefault())
             .GetAttribute("for");
         var field = browser.Driver.FindElement(By.Id(of!));
         field.Click();

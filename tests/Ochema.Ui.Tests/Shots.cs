@@ -11,7 +11,8 @@ public sealed class Shots
     {
         using var browser = new Browser(1280, 800 + 139);
         var folder = Environment.GetEnvironmentVariable("OCHEMA_SHOTS");
-        browser.Driver.Manage().Window.Size = new System.Drawing.Size(1280, 800 + (int)(browser.Script<long>("return outerHeight - innerHeight")));
+        browser.Driver.Manage().Window.Size = new System.Drawing.Size(1280, 800
+            + (int)(browser.Script<long>("return outerHeight - innerHeight")));
         void Shot(string name)
         {
             Thread.Sleep(900);

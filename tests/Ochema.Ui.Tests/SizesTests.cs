@@ -56,7 +56,8 @@ public sealed class SizesTests(SharedBrowser shared)
             foreach (var (width, height) in new[] { (640, 400), (844, 390), (390, 844), (768, 1024), (1280, 800) })
                 foreach (var hash in new[]
                 {
-                    "", "#/bin", "#/shelf/cups/cup-115", "#/rig/demo-3-roof-road-ahead", "#/rig/demo-4-sidecar-face/make", "#/rig/demo-3-roof-road-ahead/shake",
+                    "", "#/bin", "#/shelf/cups/cup-115", "#/rig/demo-3-roof-road-ahead", "#/rig/demo-4-sidecar-face/make",
+                        "#/rig/demo-3-roof-road-ahead/shake",
                 })
                     data.Add(hash, width, height);
             return data;
@@ -118,15 +119,18 @@ public sealed class SizesTests(SharedBrowser shared)
         {
             browser.Driver.Navigate().GoToUrl("about:blank");
             browser.Open(hash);
-            browser.Find(hash.EndsWith("shake", StringComparison.Ordinal) ? "[data-sharp]" : hash.EndsWith("make", StringComparison.Ordinal) ? "[data-title]"
-                : hash.Contains("shelf", StringComparison.Ordinal) ? "dl" : hash.Contains("rig/", StringComparison.Ordinal) ? "[data-row]" : "main");
+            browser.Find(hash.EndsWith("shake", StringComparison.Ordinal) ? "[data-sharp]" : hash.EndsWith("make", StringComparison.Ordinal)
+                ? "[data-title]"
+                : hash.Contains("shelf", StringComparison.Ordinal) ? "dl" : hash.Contains("rig/", StringComparison.Ordinal) ? "[data-row]"
+                    : "main");
             Browser.Until("rest", () => browser.Driver.FindElements(OpenQA.Selenium.By.CssSelector("[data-pending]")).Count == 0);
             Thread.Sleep(300);
             for (var page = 0; page < 3; page++)
             {
                 var over = browser.Script<string>(Overlaps);
                 Assert.True(over.Length == 0, $"page {page}: {over}");
-                browser.Script<object?>("(document.querySelector('[data-scrolls]') ?? document.scrollingElement).scrollBy(0, innerHeight * 0.8)");
+                browser.Script<object?>("(document.querySelector('[data-scrolls]') ?? document.scrollingElement).scrollBy(0, innerHeight "
+                    + "* 0.8)");
                 Thread.Sleep(60);
             }
         }
@@ -222,7 +226,8 @@ public sealed class SizesTests(SharedBrowser shared)
                 return n.width > 20 && n.left >= t.left && n.right <= t.right;
                 """);
             Browser.Until("the name", Whole);
-            browser.Script<object?>("for (let i = 0; i < 60; i++) window.dispatchEvent(new KeyboardEvent('keydown', { key: ']', bubbles: true }));");
+            browser.Script<object?>("for (let i = 0; i < 60; i++) window.dispatchEvent(new KeyboardEvent('keydown', { key: ']', bubbles: "
+                + "true }));");
             Browser.Until("the top", () => browser.Script<bool>("""
                 const s = document.querySelector('[role=slider]');
                 return +s.getAttribute('aria-valuenow') > 0.9 * s.getAttribute('aria-valuemax');

@@ -35,7 +35,8 @@ public sealed class StoryTests
         sequence.AddAction(mouse.CreatePointerMove(CoordinateOrigin.Viewport, x, y, TimeSpan.Zero));
         sequence.AddAction(mouse.CreatePointerDown(MouseButton.Left));
         for (var i = 1; i <= 4; i++)
-            sequence.AddAction(mouse.CreatePointerMove(CoordinateOrigin.Viewport, x + dx * i / 4, y + dy * i / 4, TimeSpan.FromMilliseconds(60)));
+            sequence.AddAction(mouse.CreatePointerMove(CoordinateOrigin.Viewport, x + dx * i / 4, y + dy * i / 4,
+                TimeSpan.FromMilliseconds(60)));
         sequence.AddAction(mouse.CreatePointerUp(MouseButton.Left));
         browser.Driver.PerformActions([sequence]);
     }
@@ -69,7 +70,8 @@ public sealed class StoryTests
         browser.Button("Start a rig from a recipe").Click();
         browser.Find("[data-recipe=cup-and-arm]").Click();
         Browser.Until("scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
-        double First() => double.Parse(System.Text.RegularExpressions.Regex.Match(browser.Find("aside").Text, @"First frequencies: ([\d.]+)").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
+        double First() => double.Parse(System.Text.RegularExpressions.Regex.Match(browser.Find("aside").Text,
+            @"First frequencies: ([\d.]+)").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
         var before = First();
         browser.Button("Add to it").Click();
         browser.Find("[data-change='two struts']:enabled").Click();
@@ -81,7 +83,9 @@ public sealed class StoryTests
         Assert.NotNull(input);
         var text = browser.Find("aside").Text;
         Drag("brace:left-ahead", -40, 14);
-        Browser.Until("foot moved", () => browser.Script<string>("return [...document.querySelectorAll('aside input')].map(i => i.value).join()") is var v && v.Length > 0 && !text.Contains(v));
+        Browser.Until("foot moved", () =>
+            browser.Script<string>("return [...document.querySelectorAll('aside input')].map(i => i.value).join()") is var v && v.Length > 0
+                && !text.Contains(v));
         // By keyboard as well.
         var scene = browser.Find("[role=application]");
         scene.SendKeys(Keys.ArrowUp);
@@ -127,7 +131,8 @@ public sealed class StoryTests
         }, browser.Script<string>("return document.body.innerText"));
         Saved();
         browser.Driver.Navigate().GoToUrl(browser.Driver.Url.Split('?')[0] + "/make");
-        Browser.Until("its step in the plan", () => browser.Script<string>("return document.body.innerText").Contains(step, StringComparison.Ordinal));
+        Browser.Until("its step in the plan", () => browser.Script<string>("return document.body.innerText")
+            .Contains(step, StringComparison.Ordinal));
     }
 
     [Fact]
@@ -135,7 +140,9 @@ public sealed class StoryTests
     {
         browser.OpenRig("demo-1-bonnet-close-up");
         browser.Find("[data-row=reach]").Click();
-        IWebElement Length() => Browser.Until("length field", () => browser.Driver.FindElements(By.XPath("//aside//label[contains(normalize-space(.), 'Length')]/following-sibling::input")).FirstOrDefault());
+        IWebElement Length() => Browser.Until("length field", () =>
+            browser.Driver.FindElements(By.XPath("//aside//label[contains(normalize-space(.), 'Length')]/following-sibling::input"))
+                .FirstOrDefault());
         void Type(string text) => Length().SendKeys(Keys.Control + "a" + Keys.Null + text + Keys.Enter);
         var original = Length().GetAttribute("value");
         Type("11 in");

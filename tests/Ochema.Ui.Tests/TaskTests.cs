@@ -68,18 +68,21 @@ public sealed class TaskTests(SharedBrowser shared)
     }
 
     private IWebElement Field(string label) => Browser.Until("field " + label,
-        () => browser.Driver.FindElements(By.XPath($"//aside//label[contains(normalize-space(.), \"{label}\")]/following-sibling::input")).FirstOrDefault());
+        () => browser.Driver.FindElements(By.XPath($"//aside//label[contains(normalize-space(.), \"{label}\")]/following-sibling::input"))
+            .FirstOrDefault());
 
     private void Type(string label, string text) => Field(label).SendKeys(Keys.Control + "a" + Keys.Null + text + Keys.Enter);
 
     private void Choose(string label, string choice)
     {
         var select = Browser.Until("choice " + label,
-            () => browser.Driver.FindElements(By.XPath($"//aside//label[contains(normalize-space(.), \"{label}\")]/following-sibling::select"))
+            () => browser.Driver.FindElements(By.XPath($"//aside//label[contains(normalize-space(.), "
+                + $"\"{label}\")]/following-sibling::select"))
                 .FirstOrDefault());
         // "No" is not "Not asked".
         var options = select.FindElements(By.TagName("option"));
-        (options.FirstOrDefault(o => o.Text.Trim() == choice) ?? options.First(o => o.Text.Contains(choice, StringComparison.Ordinal))).Click();
+        (options.FirstOrDefault(o => o.Text.Trim() == choice) ?? options.First(o => o.Text.Contains(choice, StringComparison.Ordinal)))
+            .Click();
     }
 
     private string Said => browser.Driver.FindElements(By.CssSelector("p[role=status]")) is [.., var last] ? last.Text : "";
@@ -93,7 +96,8 @@ public sealed class TaskTests(SharedBrowser shared)
         Browser.Until("the scene", () => browser.Driver.FindElements(By.CssSelector("[data-scene=ready]")).Count > 0);
         Row("site");
         Choose("Host", "Van");
-        Browser.Until("moved", () => browser.Find("[data-row=site]").Text.Length > 0 && browser.Body.Contains("Van", StringComparison.OrdinalIgnoreCase));
+        Browser.Until("moved", () => browser.Find("[data-row=site]").Text.Length > 0
+            && browser.Body.Contains("Van", StringComparison.OrdinalIgnoreCase));
         Row("base");
         Choose("Cup", "150 mm");
         Browser.Until("the other cup", () => browser.Find("[data-row=base]").Text.Contains("150", StringComparison.Ordinal));
@@ -195,7 +199,8 @@ public sealed class TaskTests(SharedBrowser shared)
         var id = Copy(Roof);
         Row("camera");
         Choose("Lens", "200 mm prime");
-        Browser.Until("the lens", () => browser.Find("[data-row=camera]").Text.Length > 0 && browser.Body.Contains("200 mm lens", StringComparison.Ordinal));
+        Browser.Until("the lens", () => browser.Find("[data-row=camera]").Text.Length > 0
+            && browser.Body.Contains("200 mm lens", StringComparison.Ordinal));
         Choose("Lens", "70–200 mm zoom");
         Type("Zoomed to", "85 mm");
         Browser.Until("85 mm", () => browser.Body.Contains("85 mm lens", StringComparison.Ordinal));
@@ -209,7 +214,8 @@ public sealed class TaskTests(SharedBrowser shared)
         var id = Copy("demo-4-sidecar-face");
         Row("camera");
         browser.Find("[data-person=passenger] button").Click();
-        Browser.Until("the passenger is in the picture", () => browser.Find("[data-person=passenger]").Text.Contains("the subject", StringComparison.Ordinal)
+        Browser.Until("the passenger is in the picture", () => browser.Find("[data-person=passenger]").Text.Contains("the subject",
+            StringComparison.Ordinal)
             && browser.Find("[data-person=passenger]").Text.Contains(", in the", StringComparison.Ordinal));
         Saved();
         Assert.Equal("passenger", (string)Stored(id)["camera"]!["who"]!);
@@ -230,7 +236,8 @@ public sealed class TaskTests(SharedBrowser shared)
         // What is of no use is struck, with its reason.
         Browser.Until("struck ones", () => browser.Driver.FindElements(By.CssSelector("[data-one-strap] s")).Count > 0);
         Browser.Until("it can be taken", () =>
-            browser.Driver.FindElements(By.CssSelector($"[data-one-strap] [data-anchor='{anchor}'] button:enabled")).FirstOrDefault()).Click();
+            browser.Driver.FindElements(By.CssSelector($"[data-one-strap] [data-anchor='{anchor}'] button:enabled")).FirstOrDefault())
+                .Click();
         Browser.Until("five straps", () => browser.Driver.FindElements(By.CssSelector("[data-row^='strap:']")).Count == 5);
         Saved();
         Assert.Equal(anchor, (string)Stored(id)["straps"]!.AsArray()[^1]!["to"]!["anchor"]!);
@@ -250,7 +257,8 @@ public sealed class TaskTests(SharedBrowser shared)
         browser.Button("Yes, 1100 mm").Click();
         Browser.Until("kept", () => Field("Plate length").GetAttribute("value") == "1100 mm");
         Type("Plate length", "5 m");
-        Browser.Until("the limit", () => browser.Find("aside [role=alert]").Text.Contains("it goes from 120 mm to 1200 mm", StringComparison.Ordinal));
+        Browser.Until("the limit", () => browser.Find("aside [role=alert]").Text.Contains("it goes from 120 mm to 1200 mm",
+            StringComparison.Ordinal));
         browser.Button("Leave it at 1100 mm").Click();
         // An arrow is a step that fits: a tenth of a millimetre for sheet, a millimetre for a plate.
         Field("Plate length").SendKeys(Keys.ArrowUp);
@@ -267,7 +275,8 @@ public sealed class TaskTests(SharedBrowser shared)
         var file = Path.Combine(Path.GetTempPath(), $"{id}.ochema.json");
         File.WriteAllText(file, Text($"api/rigs/{id}/file"));
         browser.Open();
-        IWebElement Card() => Browser.Until("its card", () => browser.Driver.FindElements(By.XPath($"//li[.//a[@data-rig='{id}']]")).FirstOrDefault());
+        IWebElement Card() => Browser.Until("its card", () => browser.Driver.FindElements(By.XPath($"//li[.//a[@data-rig='{id}']]"))
+            .FirstOrDefault());
         browser.Script<object>("arguments[0].click()", Card().FindElement(By.XPath(".//button[contains(., 'Bin it')]")));
         var back = browser.Button("Bring it back");
         Assert.Contains("is in the bin", browser.Find("li[role=status]").Text);
@@ -298,7 +307,8 @@ public sealed class TaskTests(SharedBrowser shared)
         browser.OpenRig(id);
         browser.Button("Versions").Click();
         Browser.Until("folded", () => browser.Body.Contains("unnamed versions", StringComparison.Ordinal));
-        var shown = browser.Driver.FindElements(By.CssSelector("[data-version]")).Where(e => e.Displayed).Select(e => e.GetAttribute("data-version")).ToList();
+        var shown = browser.Driver.FindElements(By.CssSelector("[data-version]")).Where(e => e.Displayed)
+            .Select(e => e.GetAttribute("data-version")).ToList();
         Assert.Equal(["15", "14", "13", "12", "9", "2", "1"], shown);
         Assert.Contains("design speed", browser.Find("[data-version='15']").Text);
         browser.Find("[data-version='2']").FindElement(By.XPath(".//button[contains(., 'Go back to it')]")).Click();
@@ -353,7 +363,8 @@ public sealed class TaskTests(SharedBrowser shared)
         Browser.Until("the answer", () => Focus().GetAttribute("id") == "answer");
         Assert.StartsWith("Tight", Focus().Text);
         Press("a");
-        Browser.Until("what can be added", () => browser.Driver.FindElements(By.CssSelector("[data-change='two struts']:enabled")).Count > 0);
+        Browser.Until("what can be added", () => browser.Driver.FindElements(By.CssSelector("[data-change='two struts']:enabled")).Count
+            > 0);
         TabTo("two struts", e => e.GetAttribute("data-change") == "two struts", 200);
         Press(Keys.Enter);
         Browser.Until("two struts", () => browser.Driver.FindElements(By.CssSelector("[data-row^='brace:']")).Count == 2);

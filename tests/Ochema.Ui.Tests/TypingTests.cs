@@ -6,7 +6,8 @@ using OpenQA.Selenium.Chromium;
 
 namespace Ochema.Ui.Tests;
 
-/// <summary>A typed value lands where it was typed, whatever is clicked next; one that is not understood is not lost without a word.</summary>
+/// <summary>A typed value lands where it was typed, whatever is clicked next; one that is not understood is not lost without a
+/// word.</summary>
 [Collection(SharedBrowser.Name)]
 public sealed class TypingTests
 {
@@ -49,7 +50,8 @@ public sealed class TypingTests
     {
         JsonObject o => o.SelectMany(p => Leaves(p.Value, path + "/" + p.Key)),
         JsonArray a => a.SelectMany((x, i) =>
-            Leaves(x, path + "/" + (x is JsonObject named && named.ContainsKey("id") ? (string)named["id"]! : i.ToString(CultureInfo.InvariantCulture)))),
+            Leaves(x, path + "/" + (x is JsonObject named && named.ContainsKey("id") ? (string)named["id"]!
+                : i.ToString(CultureInfo.InvariantCulture)))),
         null => [],
         _ => [(path, at.ToJsonString())],
     };
@@ -73,7 +75,8 @@ public sealed class TypingTests
         {
             var field = Fields()[i];
             var shown = field.GetAttribute("value")!;
-            if (shown.Split(' ') is not [var number, var unit] || !double.TryParse(number, CultureInfo.InvariantCulture, out var value) || value == 0)
+            if (shown.Split(' ') is not [var number, var unit] || !double.TryParse(number, CultureInfo.InvariantCulture, out var value)
+                || value == 0)
                 continue;
             var before = Leaves(Stored(), "").ToDictionary(l => l.Path, l => l.Value);
             Type(field, (value * 0.97).ToString("0.####", CultureInfo.InvariantCulture) + " " + unit);
@@ -88,7 +91,8 @@ public sealed class TypingTests
                 // The day that it was measured is noted beside it, under its own path.
                 .Where(path => !path.StartsWith("/measured/", StringComparison.Ordinal))
                 // A place is one value: how long a rod is moves its foot both ways.
-                .Select(path => path.EndsWith("/at/0", StringComparison.Ordinal) || path.EndsWith("/at/1", StringComparison.Ordinal) ? path[..^1] : path)
+                .Select(path => path.EndsWith("/at/0", StringComparison.Ordinal) || path.EndsWith("/at/1", StringComparison.Ordinal)
+                    ? path[..^1] : path)
                 .Distinct().ToList();
             Assert.All(changed, c => Assert.Contains(belongs.Split(' '), b => c.StartsWith(b, StringComparison.Ordinal)));
             Assert.True(changed.Count <= 1, $"{shown}: {string.Join(", ", changed)}");
@@ -111,12 +115,14 @@ public sealed class TypingTests
         foreach (var panel in new[] { "Versions", "Conditions" })
         {
             browser.Find($"[data-row='{row}']").Click();
-            var field = Browser.Until("a field", () => Fields().FirstOrDefault(f => f.GetAttribute("value")!.EndsWith(" mm", StringComparison.Ordinal)));
+            var field = Browser.Until("a field", () => Fields().FirstOrDefault(f =>
+                f.GetAttribute("value")!.EndsWith(" mm", StringComparison.Ordinal)));
             var value = double.Parse(field.GetAttribute("value")!.Split(' ')[0], CultureInfo.InvariantCulture);
             var before = Leaves(Stored(), "").ToDictionary(l => l.Path, l => l.Value);
             Type(field, (value * 0.97).ToString("0.####", CultureInfo.InvariantCulture) + " mm" + Keys.Enter);
             browser.Driver.FindElement(By.XPath($"//ol/following-sibling::div//button[contains(normalize-space(.), \"{panel}\")]")).Click();
-            var path = Browser.Until($"the value, with {panel} open", () => Leaves(Stored(), "").Select(l => before.GetValueOrDefault(l.Path) == l.Value
+            var path = Browser.Until($"the value, with {panel} open", () => Leaves(Stored(), "")
+                .Select(l => before.GetValueOrDefault(l.Path) == l.Value
                 ? null : l.Path).FirstOrDefault(p => p?.StartsWith("/measured/", StringComparison.Ordinal) == false));
             Assert.StartsWith(belongs, path, StringComparison.Ordinal);
             Saved();
@@ -130,9 +136,11 @@ public sealed class TypingTests
         Slowly();
         browser.Find("[data-row='camera']").Click();
         browser.Button("As you built it").Click();
-        var field = Browser.Until("a field of the joint", () => browser.Driver.FindElements(By.CssSelector("[data-joint] input.input")).FirstOrDefault(f => f.Displayed));
+        var field = Browser.Until("a field of the joint", () => browser.Driver.FindElements(By.CssSelector("[data-joint] input.input"))
+            .FirstOrDefault(f => f.Displayed));
         var asked = browser.Script<string>("return arguments[0].closest('div').querySelector('label').innerText", field);
-        Type(field, (asked.Contains("orque", StringComparison.Ordinal) || asked.Contains("ighten", StringComparison.Ordinal) ? "2 N m" : "12 mm") + Keys.Enter);
+        Type(field, (asked.Contains("orque", StringComparison.Ordinal) || asked.Contains("ighten", StringComparison.Ordinal) ? "2 N m"
+            : "12 mm") + Keys.Enter);
         browser.Button("Versions").Click();
         Browser.Until($"“{asked}” in the document", () => Stored()["joints"] is JsonObject { Count: > 0 });
     }
@@ -161,7 +169,8 @@ public sealed class TypingTests
         Browser.Until("fields", () => Fields().Count > 0);
         Type(Fields()[0], "as long as it gets");
         browser.Find("[data-row=camera]").Click();
-        Browser.Until("a word", () => browser.Find("[role=status]").Text.Contains("“as long as it gets” was not taken", StringComparison.Ordinal));
+        Browser.Until("a word", () => browser.Find("[role=status]").Text.Contains("“as long as it gets” was not taken",
+            StringComparison.Ordinal));
     }
 
     [Fact]

@@ -4,7 +4,8 @@ using System.Text.RegularExpressions;
 
 namespace Ochema.Web.Tests;
 
-/// <summary>The API as others would use it: every resource has a name to call it by, says what it does, and is found under what it is of.</summary>
+/// <summary>The API as others would use it: every resource has a name to call it by, says what it does, and is found under what it is
+/// of.</summary>
 public sealed partial class ApiDescriptionTests
 {
     private static async Task<List<(string Path, string Method, JsonObject Of)>> AllAsync(Host host) =>
@@ -14,7 +15,8 @@ public sealed partial class ApiDescriptionTests
     public async Task EachHasANameOfItsOwnASentenceAndATag()
     {
         using var host = new Host();
-        var tags = (await host.Get("/api/openapi.json"))["tags"]!.AsArray().ToDictionary(t => (string)t!["name"]!, t => (string?)t!["description"]);
+        var tags = (await host.Get("/api/openapi.json"))["tags"]!.AsArray()
+            .ToDictionary(t => (string)t!["name"]!, t => (string?)t!["description"]);
         Assert.All(tags, t => Assert.EndsWith(".", t.Value));
         var names = new HashSet<string>();
         foreach (var (path, method, of) in await AllAsync(host))
@@ -58,12 +60,14 @@ public sealed partial class ApiDescriptionTests
             else
             {
                 var said = Answered().Match(line);
-                Assert.True(said.Success && line.StartsWith("curl -s ", StringComparison.Ordinal), line + " does not say what it is answered with");
+                Assert.True(said.Success && line.StartsWith("curl -s ", StringComparison.Ordinal), line
+                    + " does not say what it is answered with");
                 using var request = new HttpRequestMessage();
                 var into = Sent(request, Words().Matches(line[..said.Index]).Skip(2).Select(w => Word(w, values)).ToList(), files);
                 using var answer = await host.Client.SendAsync(request);
                 var body = await answer.Content.ReadAsStringAsync();
-                Assert.True((int)answer.StatusCode == int.Parse(said.Groups[1].Value, CultureInfo.InvariantCulture), $"{line}: {(int)answer.StatusCode} {body}");
+                Assert.True((int)answer.StatusCode == int.Parse(said.Groups[1].Value, CultureInfo.InvariantCulture),
+                    $"{line}: {(int)answer.StatusCode} {body}");
                 Assert.Contains(said.Groups[2].Value, body);
                 if (into is not null)
                     files[into] = JsonNode.Parse(body)!;
@@ -72,7 +76,8 @@ public sealed partial class ApiDescriptionTests
 
     /// <summary>A word as a shell reads it.</summary>
     private static string Word(Match word, Dictionary<string, string> values) => word.Groups[1].Success ? word.Groups[1].Value
-        : values.Aggregate(word.Groups[2].Success ? word.Groups[2].Value.Replace("\\\"", "\"") : word.Value, (w, v) => w.Replace("$" + v.Key, v.Value));
+        : values.Aggregate(word.Groups[2].Success ? word.Groups[2].Value.Replace("\\\"", "\"") : word.Value, (w, v) =>
+            w.Replace("$" + v.Key, v.Value));
 
     /// <summary>Makes the request that a line would; answers the file it is kept in.</summary>
     private static string? Sent(HttpRequestMessage request, List<string> words, Dictionary<string, JsonNode> files)

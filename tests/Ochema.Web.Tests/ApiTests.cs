@@ -34,7 +34,8 @@ public sealed class ApiTests : IDisposable
     [Fact]
     public async Task EveryRecipeAndDemoRigIsAssessedAndModelled()
     {
-        var documents = (await host.Get("/api/recipes")).AsArray().Select(r => r!["document"]!.ToJsonString()).Concat([Host.DemoDocument(0), Host.DemoDocument(2)]);
+        var documents = (await host.Get("/api/recipes")).AsArray().Select(r => r!["document"]!.ToJsonString())
+            .Concat([Host.DemoDocument(0), Host.DemoDocument(2)]);
         foreach (var d in documents)
         {
             var report = await (await host.Client.PostAsync("/api/assess", Host.Json(d))).Content.ReadFromJsonAsync<JsonNode>();
@@ -61,7 +62,8 @@ public sealed class ApiTests : IDisposable
 
         (await host.Client.PutAsync($"/api/rigs/{id}/versions/1/name", Host.Json("""{"name":"as first drawn"}"""))).EnsureSuccessStatusCode();
         Assert.Equal("as first drawn", (string)(await host.Get($"/api/rigs/{id}/versions"))[1]!["name"]!);
-        var restored = await (await host.On(2, HttpMethod.Post, $"/api/rigs/{id}/versions/1/restore")).Content.ReadFromJsonAsync<JsonNode>();
+        var restored = await (await host.On(2, HttpMethod.Post,
+            $"/api/rigs/{id}/versions/1/restore")).Content.ReadFromJsonAsync<JsonNode>();
         Assert.Equal(3, (int)restored!["version"]!);
         Assert.Equal(document, restored["document"]!.ToJsonString());
     }
@@ -77,7 +79,8 @@ public sealed class ApiTests : IDisposable
         Assert.NotEqual(id, (string)copy!["id"]!);
         Assert.EndsWith(", copy", (string)copy["name"]!);
         var file = await host.Client.GetAsync($"/api/rigs/{id}/file");
-        Assert.EndsWith(".ochema.json", file.Content.Headers.ContentDisposition?.FileName?.Trim('"') ?? file.Headers.ToString() + file.Content.Headers);
+        Assert.EndsWith(".ochema.json", file.Content.Headers.ContentDisposition?.FileName?.Trim('"') ?? file.Headers.ToString()
+            + file.Content.Headers);
         // What was exported can be opened again.
         Assert.NotEmpty(await host.Create(await file.Content.ReadAsStringAsync()));
     }
@@ -99,7 +102,8 @@ public sealed class ApiTests : IDisposable
     public async Task NoRunIsFasterThanItsHost()
     {
         var car = (await host.Get("/api/hosts")).AsArray().First(h => (string)h!["kind"]! == "car")!;
-        var fast = System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(), "\"speed\":[0-9.]+", $"\"speed\":{(double)car["drive"]!["top"]! + 1}");
+        var fast = System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(), "\"speed\":[0-9.]+",
+            $"\"speed\":{(double)car["drive"]!["top"]! + 1}");
         var r = await host.Client.PostAsync("/api/assess", Host.Json(fast));
         Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
         Assert.Equal("run.speed", (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
@@ -163,8 +167,10 @@ public sealed class ApiTests : IDisposable
         Assert.True(kinds.Count(k => (string)k!["station"]! == "isolator") >= 6);
         var recipes = (await host.Get("/api/recipes")).AsArray();
         Assert.True(recipes.Count >= 24);
-        Assert.All(recipes, r => Assert.True(r!["good"]!.ToString().Length > 5 && r["bad"]!.ToString().Length > 5 && r["measure"]!.AsArray().Count > 0));
-        var schools = await (await host.Client.PostAsync("/api/schools", Host.Json(Host.DemoDocument(4)))).Content.ReadFromJsonAsync<JsonNode>();
+        Assert.All(recipes, r => Assert.True(r!["good"]!.ToString().Length > 5 && r["bad"]!.ToString().Length > 5
+            && r["measure"]!.AsArray().Count > 0));
+        var schools = await (await host.Client.PostAsync("/api/schools",
+            Host.Json(Host.DemoDocument(4)))).Content.ReadFromJsonAsync<JsonNode>();
         Assert.Contains(schools!.AsArray(), s => (string)s!["id"]! == "hold");
     }
 
@@ -212,7 +218,8 @@ public sealed class ApiTests : IDisposable
             foreach (var change in list)
             {
                 // The document that comes with a change gives the numbers that were promised.
-                var again = await (await host.Client.PostAsync("/api/shake", Host.Json(change!["document"]!.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
+                var again = await (await host.Client.PostAsync("/api/shake",
+                    Host.Json(change!["document"]!.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
                 var smear = again!["picture"]!["numbers"]!.AsArray().Single(n => (string)n!["id"]! == "smear")!["pixels"]!;
                 Assert.Equal((double)change["smear"]!, (double)smear, 1e-9);
             }
@@ -224,31 +231,43 @@ public sealed class ApiTests : IDisposable
     {
         foreach (var i in new[] { 1, 2, 5 })
         {
-            var report = await (await host.Client.PostAsync("/api/shake", Host.Json(Host.DemoDocument(i)))).Content.ReadFromJsonAsync<JsonNode>();
+            var report = await (await host.Client.PostAsync("/api/shake",
+                Host.Json(Host.DemoDocument(i)))).Content.ReadFromJsonAsync<JsonNode>();
             Assert.Equal(3, report!["picture"]!["numbers"]!.AsArray().Count);
             Assert.All(report["modes"]!.AsArray(), m => Assert.StartsWith("camera", (string)m!["name"]!));
         }
-        var advice = await (await host.Client.PostAsync("/api/shake/advice", Host.Json(Host.DemoDocument(0)))).Content.ReadFromJsonAsync<JsonNode>();
+        var advice = await (await host.Client.PostAsync("/api/shake/advice",
+            Host.Json(Host.DemoDocument(0)))).Content.ReadFromJsonAsync<JsonNode>();
         Assert.True(advice!.AsArray().Count >= 3);
     }
 
     [Fact]
     public async Task ATapTestGoesRoundThroughTheApi()
     {
-        var text = (string)(await (await host.Client.PostAsync("/api/tap/simulate", Host.Json(Host.DemoDocument(0)))).Content.ReadFromJsonAsync<JsonNode>())!["text"]!;
-        var read = await (await host.Client.PostAsync("/api/tap/read", Host.Json(new JsonObject { ["text"] = text }.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
+        var text = (string)(await (await host.Client.PostAsync("/api/tap/simulate",
+            Host.Json(Host.DemoDocument(0)))).Content.ReadFromJsonAsync<JsonNode>())!["text"]!;
+        var read = await (await host.Client.PostAsync("/api/tap/read",
+            Host.Json(new JsonObject { ["text"] = text }.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
         read = read!["log"];
         Assert.Equal("seconds", (string)read!["timeUnit"]!);
         var peak = read["peaks"]![0]!;
-        var ask = new JsonObject { ["document"] = JsonNode.Parse(Host.DemoDocument(0)), ["frequency"] = (double)peak["frequency"]! * 1.1, ["damping"] = 0.05, ["axis"] = (int)read["axis"]! };
-        var c = await (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
+        var ask = new JsonObject
+        {
+            ["document"] = JsonNode.Parse(Host.DemoDocument(0)),
+            ["frequency"] = (double)peak["frequency"]! * 1.1,
+            ["damping"] = 0.05,
+            ["axis"] = (int)read["axis"]!
+        };
+        var c = await (await host.Client.PostAsync("/api/tap/calibrate",
+            Host.Json(ask.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
         Assert.InRange((double)c!["after"]! / ((double)peak["frequency"]! * 1.1), 0.99, 1.01);
         Assert.Matches(@"^\d{4}-\d{2}-\d{2}$", (string)c["document"]!["measured"]!["site.stiffnessFactor"]!["on"]!);
         var bad = await host.Client.PostAsync("/api/tap/read", Host.Json("""{"text":"no log"}"""));
         Assert.Equal(HttpStatusCode.BadRequest, bad.StatusCode);
         Assert.Equal("log", (string)(await bad.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
         ask["frequency"] = 900;
-        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/tap/calibrate", Host.Json(ask.ToJsonString()))).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/tap/calibrate",
+            Host.Json(ask.ToJsonString()))).StatusCode);
     }
 
     /// <summary>As long a log as is read, of 400 samples a second.</summary>
@@ -289,7 +308,8 @@ public sealed class ApiTests : IDisposable
         var wrong = LongLog(390_000, i => i == 5000 ? "1e155" : $"{i % 7}.{i:000000000000000000000000000000000000}");
         Assert.True(wrong.Length > 24_000_000);
         var refused = await Soon.Within(TimeSpan.FromSeconds(3),
-            () => host.Client.PostAsync("/api/tap/read", new StringContent(wrong, System.Text.Encoding.UTF8, "text/csv")), "a log that is wrong far down");
+            () => host.Client.PostAsync("/api/tap/read", new StringContent(wrong, System.Text.Encoding.UTF8, "text/csv")),
+                "a log that is wrong far down");
         Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
         Assert.Equal("log, line 5002", (string)(await refused.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
         var within = await host.Client.PostAsync("/api/tap/read", Host.Json(new JsonObject { ["text"] = wrong }.ToJsonString()));
@@ -336,14 +356,16 @@ public sealed class ApiTests : IDisposable
             Assert.Equal(path, (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
         }
         var plate = JsonNode.Parse(Host.DemoDocument(3))!.ToJsonString();
-        var flat = (await (await host.Client.PostAsync("/api/make", Host.Json(plate))).Content.ReadFromJsonAsync<JsonNode>())!["templates"]![0]!;
+        var flat = (await (await host.Client.PostAsync("/api/make",
+            Host.Json(plate))).Content.ReadFromJsonAsync<JsonNode>())!["templates"]![0]!;
         var svg = await host.Client.PostAsync($"/api/make/template?part={(string)flat["part"]!}&format=svg", Host.Json(plate));
         Assert.Equal("image/svg+xml", svg.Content.Headers.ContentType!.MediaType);
         Assert.EndsWith(".svg", svg.Content.Headers.ContentDisposition!.FileName);
         var dxf = await host.Client.PostAsync($"/api/make/template?part={(string)flat["part"]!}&format=dxf", Host.Json(plate));
         Assert.StartsWith("0\r\nSECTION", await dxf.Content.ReadAsStringAsync());
         Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/template?part=none", Host.Json(plate))).StatusCode);
-        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/make/template?part=none&format=png", Host.Json(plate))).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/make/template?part=none&format=png",
+            Host.Json(plate))).StatusCode);
         var body = await host.Client.PostAsync($"/api/make/template?part={(string)flat["part"]!}&format=stl", Host.Json(plate));
         Assert.Equal("model/stl", body.Content.Headers.ContentType!.MediaType);
         foreach (var query in new[] { "", "?what=templates&paper=letter&units=inch", "?what=sheet", $"?what=templates&part={(string)flat["part"]!}" })
@@ -358,11 +380,14 @@ public sealed class ApiTests : IDisposable
             Assert.Equal(HttpStatusCode.BadRequest, r.StatusCode);
             Assert.Equal(path, (string)(await r.Content.ReadFromJsonAsync<JsonNode>())!["path"]!);
         }
-        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/paper?what=templates&part=none", Host.Json(plate))).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/paper?what=templates&part=none",
+            Host.Json(plate))).StatusCode);
         // Nothing flat is made for a pad that is stuck on.
-        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/paper?what=templates", Host.Json(Host.DemoDocument(4)))).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.PostAsync("/api/make/paper?what=templates",
+            Host.Json(Host.DemoDocument(4)))).StatusCode);
         rig["made"]![first]!["at"] = "noon";
-        Assert.Contains($"made.{first}.at", await (await host.Client.PostAsync("/api/make", Host.Json(rig.ToJsonString()))).Content.ReadAsStringAsync());
+        Assert.Contains($"made.{first}.at", await (await host.Client.PostAsync("/api/make",
+            Host.Json(rig.ToJsonString()))).Content.ReadAsStringAsync());
     }
 
     [Fact]
@@ -381,7 +406,8 @@ public sealed class ApiTests : IDisposable
         async Task<JsonNode?> Did(JsonNode document) => (await (await host.Client.PostAsync("/api/make/did",
             Host.Json(new JsonObject { ["document"] = document.DeepClone() }.ToJsonString()))).EnsureSuccessStatusCode().Content
             .ReadFromJsonAsync<JsonNode>())!["effect"];
-        var built = (await (await Built(rig, "base.length", 0.318)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonNode>())!["document"]!;
+        var built = (await (await Built(rig, "base.length",
+            0.318)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonNode>())!["document"]!;
         Assert.Equal(0.318, (double)built["base"]!["length"]!);
         Assert.Equal(0.3, (double)built["measured"]!["base.length"]!["built"]!["planned"]!);
         Assert.Null(await Did(rig));
@@ -433,10 +459,12 @@ public sealed class ApiTests : IDisposable
         {
             var rig = JsonNode.Parse(Host.DemoDocument(demo))!.AsObject();
             rig["run"]!["speed"] = speed;
-            var answer = await host.Client.PostAsync($"/api/assess?advice=false&workings=false&letGo={letGo}", Host.Json(rig.ToJsonString()));
+            var answer = await host.Client.PostAsync($"/api/assess?advice=false&workings=false&letGo={letGo}",
+                Host.Json(rig.ToJsonString()));
             return (await answer.Content.ReadFromJsonAsync<JsonNode>())!;
         }
-        async Task<HttpResponseMessage> Drive(string design, double speed, string letGo = "intact") => await host.Client.PostAsync("/api/assess/drive",
+        async Task<HttpResponseMessage> Drive(string design, double speed, string letGo = "intact") =>
+            await host.Client.PostAsync("/api/assess/drive",
             Host.Json(new JsonObject { ["design"] = design, ["speed"] = speed, ["letGo"] = letGo }.ToJsonString()));
 
         var first = await Whole(4.5);
@@ -454,7 +482,8 @@ public sealed class ApiTests : IDisposable
         var none = await (await Drive(id, 3.5, "what is not there")).Content.ReadFromJsonAsync<JsonNode>();
         Assert.Equal("intact", (string)none!["shape"]!["letGo"]!);
         var fast = await Drive(id, 1e4);
-        Assert.Equal((HttpStatusCode.BadRequest, "speed"), (fast.StatusCode, (string)(await fast.Content.ReadFromJsonAsync<JsonNode>())!["path"]!));
+        Assert.Equal((HttpStatusCode.BadRequest, "speed"), (fast.StatusCode,
+            (string)(await fast.Content.ReadFromJsonAsync<JsonNode>())!["path"]!));
         Assert.Equal(HttpStatusCode.NotFound, (await Drive("0123", 3.5)).StatusCode);
         Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.PostAsync("/api/assess/drive", Host.Json("""{"schema":1}"""))).StatusCode);
     }
@@ -464,7 +493,8 @@ public sealed class ApiTests : IDisposable
     {
         var rig = JsonNode.Parse(Host.DemoDocument(5))!.AsObject();
         rig["joints"] = JsonNode.Parse("""{"clamp-stud":{"length":0.012,"means":"hand-tight"}}""");
-        var report = await (await host.Client.PostAsync("/api/assess?advice=false", Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
+        var report = await (await host.Client.PostAsync("/api/assess?advice=false",
+            Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
         var joint = report!["design"]!["joints"]!.AsArray().Single(j => (string)j!["id"]! == "clamp-stud")!;
         Assert.Equal(0.012, (double)joint["length"]!, 9);
         Assert.Equal(0, (int)joint["looseningGrade"]!);
@@ -519,7 +549,8 @@ public sealed class ApiTests : IDisposable
         var crossing = new HttpRequestMessage(HttpMethod.Post, "/api/assess") { Content = Host.Json(Host.DemoDocument()) };
         crossing.Headers.Add("Origin", "http://evil.example");
         Assert.Equal(HttpStatusCode.Forbidden, (await host.Client.SendAsync(crossing)).StatusCode);
-        Assert.Contains("default-src 'self'", (await host.Client.GetAsync("/healthz")).Headers.GetValues("Content-Security-Policy").Single());
+        Assert.Contains("default-src 'self'", (await host.Client.GetAsync("/healthz")).Headers.GetValues("Content-Security-Policy")
+            .Single());
     }
 
     /// <summary>2,000 documents damaged in every way a file can be: no 5xx, no NaN, no hang.</summary>
@@ -527,7 +558,8 @@ public sealed class ApiTests : IDisposable
     public async Task DamagedDocumentsGiveNoServerError()
     {
         var random = new Random(20261124);
-        string[] junk = ["null", "-1", "1e308", "1e999", "\"\"", "\"x\"", "[]", "{}", "true", "0", "[1,2]", "1e-320", "\"\\u0000\"", "99999999999999999999", "NaN"];
+        string[] junk = ["null", "-1", "1e308", "1e999", "\"\"", "\"x\"", "[]", "{}", "true", "0", "[1,2]", "1e-320", "\"\\u0000\"",
+            "99999999999999999999", "NaN"];
         var sources = Enumerable.Range(0, 7).Select(Host.DemoDocument).ToArray();
         for (var i = 0; i < 2000; i++)
         {

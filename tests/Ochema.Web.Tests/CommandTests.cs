@@ -44,7 +44,8 @@ public sealed class CommandTests : IDisposable
         Assert.DoesNotContain("{", text);
         var report = JsonNode.Parse(Run(null, "assess", file, "--json").Output)!;
         Assert.Equal("tight", (string)report["verdict"]!["word"]!);
-        Assert.Equal(StrictJson.Write(Adviser.Assess(DemoFilm.Rigs[0].Document, Catalogue.Shipped)), report.ToJsonString(StrictJson.Options));
+        Assert.Equal(StrictJson.Write(Adviser.Assess(DemoFilm.Rigs[0].Document, Catalogue.Shipped)),
+            report.ToJsonString(StrictJson.Options));
     }
 
     [Fact]
@@ -66,7 +67,8 @@ public sealed class CommandTests : IDisposable
     public void NoCellOfAListIsAFormula(string name)
     {
         var rig = JsonNode.Parse(Host.DemoDocument(0))!;
-        var cup = JsonNode.Parse(StrictJson.Write<object>(Catalogue.Shipped.Lists["cups"].First(r => r.Id == (string)rig["base"]!["cup"]!["stock"]!)))!;
+        var cup = JsonNode.Parse(StrictJson.Write<object>(Catalogue.Shipped.Lists["cups"]
+            .First(r => r.Id == (string)rig["base"]!["cup"]!["stock"]!)))!;
         (cup["id"], cup["name"]) = ("own-cup", name);
         (rig["stock"], rig["base"]!["cup"]!["stock"]) = (new JsonObject { ["cups"] = new JsonArray(cup) }, "own-cup");
         var outputs = Path.Combine(folder, "out");
@@ -133,10 +135,12 @@ public sealed class CommandTests : IDisposable
         }
         var parts = Rows("parts.csv");
         Assert.Equal(report["parts"]!.AsArray().Count, parts.Count);
-        Assert.Equal((double)report["mass"]!, parts.Sum(p => double.Parse((string)p.mass_kg, System.Globalization.CultureInfo.InvariantCulture)), 2);
+        Assert.Equal((double)report["mass"]!, parts.Sum(p => double.Parse((string)p.mass_kg,
+            System.Globalization.CultureInfo.InvariantCulture)), 2);
         Assert.Equal(report["holes"]!.AsArray().Count, Rows("holes.csv").Count);
         Assert.Equal(report["steps"]!.AsArray().Count, Rows("steps.csv").Count);
-        Assert.Equal(report["cuts"]!.AsArray().Sum(c => c!["plan"]!["bars"]!.AsArray().Sum(b => b!["pieces"]!.AsArray().Count)), Rows("cuts.csv").Count);
+        Assert.Equal(report["cuts"]!.AsArray().Sum(c => c!["plan"]!["bars"]!.AsArray().Sum(b => b!["pieces"]!.AsArray().Count)),
+            Rows("cuts.csv").Count);
         Assert.Contains("<svg", File.ReadAllText(Directory.GetFiles(lists, "base-plate.svg").Single()));
         Assert.StartsWith("0\r\nSECTION", File.ReadAllText(Directory.GetFiles(lists, "base-plate.dxf").Single()));
         foreach (var printed in new[] { "plan.pdf", "templates.pdf", "measuring.pdf" })
@@ -198,7 +202,8 @@ public sealed class CommandTests : IDisposable
     [InlineData("-", "tether.slack")]
     public void WhatCannotBeReadIsOneLine(string file, string says)
     {
-        var (code, output, error) = Run(System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(0), "\"slack\":[0-9.]+", "\"slack\":\"long\""), "assess", file);
+        var (code, output, error) = Run(System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(0), "\"slack\":[0-9.]+",
+            "\"slack\":\"long\""), "assess", file);
         Assert.Equal(1, code);
         Assert.Equal("", output);
         Assert.Contains(says, Assert.Single(error.Split('\n', StringSplitOptions.RemoveEmptyEntries)));

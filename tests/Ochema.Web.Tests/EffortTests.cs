@@ -10,8 +10,8 @@ using Ochema.Data;
 namespace Ochema.Web.Tests;
 
 /// <summary>
-/// What a change of speed, a save, a plan and a log do, one after the other (docs/computing.md): each does its work once. Counted, so that a machine that is
-/// busy changes nothing.
+/// What a change of speed, a save, a plan and a log do, one after the other (docs/computing.md): each does its work once. Counted, so that
+/// a machine that is busy changes nothing.
 /// </summary>
 [Collection(Alone.Name)]
 public sealed class EffortTests : IDisposable
@@ -27,7 +27,8 @@ public sealed class EffortTests : IDisposable
             if (instrument.Meter.Name == Effort.Meter)
                 l.EnableMeasurementEvents(instrument);
         };
-        listener.SetMeasurementEventCallback<int>((instrument, n, _, _) => counted.AddOrUpdate(instrument.Name, n, (_, known) => known + n));
+        listener.SetMeasurementEventCallback<int>((instrument, n, _, _) =>
+            counted.AddOrUpdate(instrument.Name, n, (_, known) => known + n));
         listener.Start();
     }
 

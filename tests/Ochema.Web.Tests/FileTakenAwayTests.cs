@@ -99,7 +99,8 @@ public sealed class FileTakenAwayTests : IDisposable
         {
             other.Open();
             using var spoil = other.CreateCommand();
-            spoil.CommandText = "INSERT INTO Shelf (List, Id, Row, Version, UpdatedAt) VALUES ('cups', 'own-spoilt', '{\"id\":', 1, '2026-01-01');";
+            spoil.CommandText = "INSERT INTO Shelf (List, Id, Row, Version, UpdatedAt) VALUES ('cups', 'own-spoilt', '{\"id\":', 1, "
+                + "'2026-01-01');";
             spoil.ExecuteNonQuery();
         }
         var kept = (await host.Get("/api/shelf")).AsArray().Single()!;

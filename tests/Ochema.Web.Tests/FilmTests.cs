@@ -61,7 +61,8 @@ public sealed class FilmTests : IDisposable
         var film = await (await host.Client.PostAsync("/api/films/demo", null)).Content.ReadFromJsonAsync<JsonNode>();
         Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count - 1, film!["rigs"]!.AsArray().Count);
         (await host.On(1, HttpMethod.Post, "/api/rigs/demo-1-bonnet-close-up/undelete")).EnsureSuccessStatusCode();
-        Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, (await (await host.Client.PostAsync("/api/films/demo", null)).Content.ReadFromJsonAsync<JsonNode>())!["rigs"]!.AsArray().Count);
+        Assert.Equal(Ochema.Data.DemoFilm.Rigs.Count, (await (await host.Client.PostAsync("/api/films/demo",
+            null)).Content.ReadFromJsonAsync<JsonNode>())!["rigs"]!.AsArray().Count);
     }
 
     [Theory]

@@ -10,8 +10,8 @@ using Ochema.Tests.Support;
 namespace Ochema.Web.Tests;
 
 /// <summary>
-/// Documents bent at random, sent to every resource that computes: each gets an answer or a refusal that says where and why in the words of whoever wrote it.
-/// OCHEMA_GENERATED sets how many; the same seed bends alike.
+/// Documents bent at random, sent to every resource that computes: each gets an answer or a refusal that says where and why in the words of
+/// whoever wrote it. OCHEMA_GENERATED sets how many; the same seed bends alike.
 /// </summary>
 public sealed partial class GeneratedDocumentsTests : IDisposable
 {
@@ -28,9 +28,11 @@ public sealed partial class GeneratedDocumentsTests : IDisposable
     [Fact]
     public async Task EachGetsAnAnswerOrARefusalInWords()
     {
-        var count = int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_GENERATED"), CultureInfo.InvariantCulture, out var n) ? n : Usual;
+        var count = int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_GENERATED"), CultureInfo.InvariantCulture, out var n) ? n
+            : Usual;
         var random = new Random(Seed);
-        var documents = RecipeLibrary.All.Select(r => r.Document).Concat(DemoFilm.Rigs.Select(r => r.Document)).Select(StrictJson.Write).ToList();
+        var documents = RecipeLibrary.All.Select(r => r.Document).Concat(DemoFilm.Rigs.Select(r => r.Document)).Select(StrictJson.Write)
+            .ToList();
         var (answered, refused) = (0, 0);
         for (var i = 0; i < count; i++)
         {
@@ -40,7 +42,8 @@ public sealed partial class GeneratedDocumentsTests : IDisposable
             var (path, body) = Request(document, random);
             using var answer = await Soon.Within(Longest, () => host.Client.PostAsync("/api/" + path, Host.Json(body)), $"{i}: {path} {body}");
             var text = await answer.Content.ReadAsStringAsync();
-            Assert.True(answer.StatusCode is HttpStatusCode.OK or HttpStatusCode.BadRequest, $"{i}: {path} answers {(int)answer.StatusCode} to {body}\n{text}");
+            Assert.True(answer.StatusCode is HttpStatusCode.OK or HttpStatusCode.BadRequest,
+                $"{i}: {path} answers {(int)answer.StatusCode} to {body}\n{text}");
             if (answer.StatusCode == HttpStatusCode.OK)
             {
                 answered++;

@@ -10,8 +10,8 @@ using Ochema.Data;
 namespace Ochema.Web.Tests;
 
 /// <summary>
-/// Every resource that the server describes, asked for with what its description allows and with what it does not: it answers, or refuses with where and why.
-/// OCHEMA_GENERATED sets how many; the same seed asks alike.
+/// Every resource that the server describes, asked for with what its description allows and with what it does not: it answers, or refuses
+/// with where and why. OCHEMA_GENERATED sets how many; the same seed asks alike.
 /// </summary>
 public sealed class HostileRequestsTests : IDisposable
 {
@@ -23,15 +23,18 @@ public sealed class HostileRequestsTests : IDisposable
 
     private static readonly HttpStatusCode[] Known =
     [
-        HttpStatusCode.OK, HttpStatusCode.Created, HttpStatusCode.NoContent, HttpStatusCode.BadRequest, HttpStatusCode.NotFound, HttpStatusCode.Conflict,
-        HttpStatusCode.PreconditionFailed, HttpStatusCode.RequestEntityTooLarge, HttpStatusCode.UnsupportedMediaType, HttpStatusCode.PreconditionRequired,
+        HttpStatusCode.OK, HttpStatusCode.Created, HttpStatusCode.NoContent, HttpStatusCode.BadRequest, HttpStatusCode.NotFound,
+            HttpStatusCode.Conflict,
+        HttpStatusCode.PreconditionFailed, HttpStatusCode.RequestEntityTooLarge, HttpStatusCode.UnsupportedMediaType,
+            HttpStatusCode.PreconditionRequired,
     ];
 
     private static readonly string[] Texts =
     [
         "", " ", "x", "demo-3-roof-road-ahead", "demo-1-bonnet-close-up", "a\nb", "a\ufffeb", "\ud800", "=1+1", "../../etc/passwd", "%00",
         "'; drop table Rigs; --",
-        "<script>alert(1)</script>", new('x', 5000), "cup-115", "own-x", "base", "base-hold", "2026-01-01", "2026-01-01T00:00:00Z", "999 km/h", "1e309",
+        "<script>alert(1)</script>", new('x', 5000), "cup-115", "own-x", "base", "base-hold", "2026-01-01", "2026-01-01T00:00:00Z",
+            "999 km/h", "1e309",
         "NaN", "\u202etxt",
         "metric", "inch", "plan", "svg", "dxf", "stl", "speed", "length",
     ];
@@ -54,7 +57,8 @@ public sealed class HostileRequestsTests : IDisposable
         schemas = description["components"]!["schemas"]!.AsObject();
         var all = description["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject()
             .Select(m => (Path: p.Key, Method: m.Key, Of: m.Value!.AsObject()))).ToList();
-        var count = int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_GENERATED"), CultureInfo.InvariantCulture, out var n) ? 2 * n : Usual;
+        var count = int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_GENERATED"), CultureInfo.InvariantCulture, out var n) ? 2 * n
+            : Usual;
         var (seen, told) = (new Dictionary<HttpStatusCode, int>(), new HashSet<string>());
         for (var i = 0; i < count; i++)
         {
@@ -75,11 +79,13 @@ public sealed class HostileRequestsTests : IDisposable
             if (answer.StatusCode != HttpStatusCode.BadRequest)
                 continue;
             var problem = JsonNode.Parse(text)!;
-            Assert.True((string?)problem["reason"] is { Length: > 3 } && problem["path"] is not null, $"{said}\nis refused without where and why: {text}");
+            Assert.True((string?)problem["reason"] is { Length: > 3 } && problem["path"] is not null,
+                $"{said}\nis refused without where and why: {text}");
             Assert.True(text.Length < 3000, $"{said}\nis refused at great length: {text}");
         }
         // Good and bad both: else the test would not test.
-        Assert.True(seen.GetValueOrDefault(HttpStatusCode.OK) > count / 10 && seen.GetValueOrDefault(HttpStatusCode.BadRequest) > count / 10,
+        Assert.True(seen.GetValueOrDefault(HttpStatusCode.OK) > count / 10 && seen.GetValueOrDefault(HttpStatusCode.BadRequest) > count
+            / 10,
             string.Join(", ", seen.Select(s => $"{s.Value} × {(int)s.Key}")));
         Assert.True(told.Count > all.Count / 3, $"only {told.Count} of {all.Count} resources answered anything");
         // And it is all there still.
@@ -101,7 +107,8 @@ public sealed class HostileRequestsTests : IDisposable
         }
         if (random.Next(40) == 0)
             query.Add("nobody=knows");
-        var request = new HttpRequestMessage(new HttpMethod(method.ToUpperInvariant()), path + (query.Count > 0 ? "?" + string.Join('&', query) : ""));
+        var request = new HttpRequestMessage(new HttpMethod(method.ToUpperInvariant()), path
+            + (query.Count > 0 ? "?" + string.Join('&', query) : ""));
         if (of["requestBody"] is JsonObject body)
             request.Content = Body(body["content"]!["application/json"]!["schema"]!.AsObject());
         switch (random.Next(4))

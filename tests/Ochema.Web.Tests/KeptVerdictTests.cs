@@ -25,7 +25,8 @@ public sealed class KeptVerdictTests : IDisposable
         command.ExecuteNonQuery();
     }
 
-    private async Task<JsonNode> Card(string id) => (await host.Films()).SelectMany(f => f!["rigs"]!.AsArray()).Single(r => (string)r!["id"]! == id)!["card"]!;
+    private async Task<JsonNode> Card(string id) => (await host.Films()).SelectMany(f => f!["rigs"]!.AsArray())
+        .Single(r => (string)r!["id"]! == id)!["card"]!;
 
     [Fact]
     public async Task ACardSaysWhatTheAssessmentSays()
@@ -82,7 +83,11 @@ public sealed class KeptVerdictTests : IDisposable
     public async Task FiveHundredRigsAreListed()
     {
         var create = Enumerable.Range(0, 490)
-            .Select(i => new JsonObject { ["document"] = JsonNode.Parse(Host.Renamed(Host.DemoDocument(i % DemoFilm.Rigs.Count), $"rig {i}")) }.ToJsonString());
+            .Select(i => new JsonObject
+            {
+                ["document"] = JsonNode.Parse(Host.Renamed(Host.DemoDocument(i % DemoFilm.Rigs.Count),
+                $"rig {i}"))
+            }.ToJsonString());
         foreach (var body in create)
             (await host.Client.PostAsync("/api/rigs", Host.Json(body))).EnsureSuccessStatusCode();
         Assert.Equal(490 + DemoFilm.Rigs.Count, (await host.Films()).Sum(f => f!["rigs"]!.AsArray().Count));

@@ -26,12 +26,15 @@ public sealed class KilledServerTests : IDisposable
             var stored = (await client.GetFromJsonAsync<JsonNode>($"/api/rigs/{id}"))!;
             var version = (int)stored["version"]!;
             if (round > 0)
-                Assert.True(int.Parse(((string)stored["name"]!)["save ".Length..]) >= acknowledged, $"{stored["name"]} after save {acknowledged}");
+                Assert.True(int.Parse(((string)stored["name"]!)["save ".Length..]) >= acknowledged,
+                    $"{stored["name"]} after save {acknowledged}");
             var saving = Task.Run(async () =>
             {
                 for (var n = acknowledged + 1; ; n++)
                 {
-                    var put = new HttpRequestMessage(HttpMethod.Put, $"/api/rigs/{id}") { Content = Host.Json(Host.Renamed(Host.DemoDocument(), $"save {n}")) };
+                    var put = new HttpRequestMessage(HttpMethod.Put,
+                        $"/api/rigs/{id}")
+                    { Content = Host.Json(Host.Renamed(Host.DemoDocument(), $"save {n}")) };
                     put.Headers.TryAddWithoutValidation("If-Match", $"\"{version}\"");
                     var answer = await client.SendAsync(put);
                     Assert.Equal(HttpStatusCode.OK, answer.StatusCode);

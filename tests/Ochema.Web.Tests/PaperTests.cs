@@ -49,7 +49,8 @@ public sealed class PaperTests
         }
     }
 
-    private static string Words(IEnumerable<Page> pages) => Squeezed(string.Concat(pages.Select(p => string.Concat(p.Letters.Select(l => l.Value)))));
+    private static string Words(IEnumerable<Page> pages) => Squeezed(string.Concat(pages.Select(p =>
+        string.Concat(p.Letters.Select(l => l.Value)))));
 
     private static string Squeezed(string text) => new([.. text.Where(c => !char.IsWhiteSpace(c))]);
 
@@ -66,7 +67,8 @@ public sealed class PaperTests
                 for (var k = 0; k < i; k++)
                     // Of other lines: on the same base line letters are kerned into each other.
                     if (Math.Abs(letters[i].StartBaseLine.Y - letters[k].StartBaseLine.Y) is > 0.1 and < 4.5
-                        && letters[i].StartBaseLine.X < letters[k].EndBaseLine.X - 0.3 && letters[k].StartBaseLine.X < letters[i].EndBaseLine.X - 0.3)
+                        && letters[i].StartBaseLine.X < letters[k].EndBaseLine.X - 0.3 && letters[k].StartBaseLine.X
+                            < letters[i].EndBaseLine.X - 0.3)
                         Assert.Fail($"page {page.Number}: '{letters[i].Value}' over '{letters[k].Value}' at {letters[i].StartBaseLine} in\n"
                             + string.Concat(letters.Select(l => l.Value)));
         }
@@ -122,7 +124,8 @@ public sealed class PaperTests
         // Every hole of a piece by its number and place.
         foreach (var t in report.Templates)
             Assert.All(t.Holes, h => Assert.Contains(Squeezed(QuantityText.Print(
-                $"{h.Number}: {QuantityText.Of(h.X, Dimension.Mark)} along, {QuantityText.Of(h.Y, Dimension.Mark)} across", UnitSystem.Metric)), words));
+                $"{h.Number}: {QuantityText.Of(h.X, Dimension.Mark)} along, {QuantityText.Of(h.Y, Dimension.Mark)} across",
+                    UnitSystem.Metric)), words));
     }
 
     [Theory, MemberData(nameof(Names))]
@@ -140,7 +143,8 @@ public sealed class PaperTests
         foreach (var group in report.Cuts)
         {
             Assert.Contains(Squeezed(QuantityText.Print(group.Name, UnitSystem.Metric)), words);
-            Assert.All(group.Pieces, p => Assert.Contains(Squeezed(QuantityText.Print(QuantityText.Of(p.Length, Dimension.Length), UnitSystem.Metric)), words));
+            Assert.All(group.Pieces, p => Assert.Contains(Squeezed(QuantityText.Print(QuantityText.Of(p.Length, Dimension.Length),
+                UnitSystem.Metric)), words));
         }
     }
 
@@ -181,12 +185,14 @@ public sealed class PaperTests
                         {
                             if (c.X > Tiling.Margin && c.X < tiling.Paper.Width - Tiling.Margin && c.Y > Tiling.Margin + Tiling.Header
                                 && c.Y < Tiling.Margin + Tiling.Header + tiling.WindowHeight)
-                                marks[(Math.Round(x, 1), Math.Round(y, 1))] = marks.GetValueOrDefault((Math.Round(x, 1), Math.Round(y, 1))) + 1;
+                                marks[(Math.Round(x, 1), Math.Round(y, 1))] = marks.GetValueOrDefault((Math.Round(x, 1), Math.Round(y, 1)))
+                                    + 1;
                         }
                         else
                             found.Add((x, y, c.R));
                     }
-                    corners.AddRange(Lines(page).Where(l => l.Y2 < tiling.Paper.Height - Tiling.Margin - CheckBarsTop).Select(l => Piece(l.X1, l.Y1)));
+                    corners.AddRange(Lines(page).Where(l => l.Y2 < tiling.Paper.Height - Tiling.Margin - CheckBarsTop)
+                        .Select(l => Piece(l.X1, l.Y1)));
                 }
                 foreach (var h in template.Holes)
                     Assert.Contains(found, f => Math.Abs(f.X - 1000 * h.X) < Near && Math.Abs(f.Y - 1000 * h.Y) < Near

@@ -41,7 +41,8 @@ public sealed class RefusalTests : IDisposable
     {
         var rig = JsonNode.Parse(Host.DemoDocument())!;
         (rig["camera"]!["body"], rig["camera"]!["lens"], rig["camera"]![field]) = (body, lens, value);
-        var problem = (await (await host.Client.PostAsync("/api/assess", Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
+        var problem = (await (await host.Client.PostAsync("/api/assess",
+            Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
         Assert.Equal("camera.focalLength", (string)problem["path"]!);
         Assert.Contains(says, (string)problem["reason"]!);
     }
@@ -51,10 +52,12 @@ public sealed class RefusalTests : IDisposable
     {
         var rig = JsonNode.Parse(Host.DemoDocument())!;
         (rig["camera"]!["body"], rig["camera"]!["lens"]) = ("action", "prime-24");
-        var report = (await (await host.Client.PostAsync("/api/assess?advice=false", Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
+        var report = (await (await host.Client.PostAsync("/api/assess?advice=false",
+            Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
         Assert.Equal(("lets-go", "refused"), ((string)report["drive"]!["verdict"]!["word"]!, (string)report["drive"]!["verdict"]!["why"]!));
         Assert.Contains("does not go on the action camera", (string)report["drive"]!["verdict"]!["text"]!);
-        Assert.Contains("does not go on", (string)report["drive"]!["stations"]!.AsArray().Single(s => (string)s!["id"]! == "camera")!["refused"]!);
+        Assert.Contains("does not go on", (string)report["drive"]!["stations"]!.AsArray()
+            .Single(s => (string)s!["id"]! == "camera")!["refused"]!);
     }
 
     [Fact]
@@ -62,8 +65,10 @@ public sealed class RefusalTests : IDisposable
     {
         var rig = JsonNode.Parse(Host.DemoDocument())!;
         rig["joints"] = new JsonObject { ["wing-root"] = new JsonObject() };
-        var report = (await (await host.Client.PostAsync("/api/assess?advice=false", Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
-        Assert.Contains(report["drive"]!["findings"]!.AsArray(), f => ((string)f!["text"]!).Contains("“wing-root” is not used", StringComparison.Ordinal));
+        var report = (await (await host.Client.PostAsync("/api/assess?advice=false",
+            Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
+        Assert.Contains(report["drive"]!["findings"]!.AsArray(), f => ((string)f!["text"]!)
+            .Contains("“wing-root” is not used", StringComparison.Ordinal));
     }
 
     [Theory]
@@ -75,7 +80,8 @@ public sealed class RefusalTests : IDisposable
     {
         var answer = await host.Client.SendAsync(new HttpRequestMessage(new HttpMethod(method), path));
         Assert.Equal(status, (int)answer.StatusCode);
-        Assert.Equal(allow, answer.Content.Headers.Allow.Count > 0 ? string.Join(", ", answer.Content.Headers.Allow.Order(StringComparer.Ordinal)) : null);
+        Assert.Equal(allow, answer.Content.Headers.Allow.Count > 0 ? string.Join(", ",
+            answer.Content.Headers.Allow.Order(StringComparer.Ordinal)) : null);
         Assert.Equal("application/problem+json", answer.Content.Headers.ContentType!.MediaType);
     }
 

@@ -68,7 +68,8 @@ public sealed class ScriptTests
             foreach (var letter in page.Letters)
                 Assert.InRange(letter.EndBaseLine.X, 0, page.Width - 20);
             // The foot is clear of the page's number.
-            var number = page.Letters.Where(l => l.StartBaseLine.Y < 40 && char.IsAsciiDigit(l.Value[0])).OrderByDescending(l => l.StartBaseLine.X).First();
+            var number = page.Letters.Where(l => l.StartBaseLine.Y < 40 && char.IsAsciiDigit(l.Value[0]))
+                .OrderByDescending(l => l.StartBaseLine.X).First();
             Assert.All(page.Letters.Where(l => l.StartBaseLine.Y < 40 && l.EndBaseLine.X < number.StartBaseLine.X - 1),
                 l => Assert.True(l.EndBaseLine.X < number.StartBaseLine.X - 4));
         }
@@ -84,7 +85,8 @@ public sealed class ScriptTests
     private static byte[] File(string name)
     {
         var rig = DemoFilm.Rigs[0].Document with { Name = name };
-        return PlanPaper.Of(name, Maker.Of(rig, Catalogue.Shipped), PaperSize.Of("a4")!, UnitSystem.Metric, RigAssembly.Build(rig, Catalogue.Shipped).Figure);
+        return PlanPaper.Of(name, Maker.Of(rig, Catalogue.Shipped), PaperSize.Of("a4")!, UnitSystem.Metric,
+            RigAssembly.Build(rig, Catalogue.Shipped).Figure);
     }
 
     private static string Plan(string name)

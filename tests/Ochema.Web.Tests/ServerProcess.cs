@@ -14,7 +14,8 @@ internal static class ServerProcess
         string[] server = [typeof(Server).Assembly.Location, "--port", $"{port}", "--data", folder, .. more];
         var start = mount is null
             ? new ProcessStartInfo("dotnet", server)
-            : new ProcessStartInfo("unshare", ["--map-root-user", "--mount", "bash", "-c", mount + " && exec dotnet \"$@\"", "bash", .. server]);
+            : new ProcessStartInfo("unshare", ["--map-root-user", "--mount", "bash", "-c", mount + " && exec dotnet \"$@\"", "bash",
+                .. server]);
         start.RedirectStandardOutput = start.RedirectStandardError = true;
         return Process.Start(start)!;
     }

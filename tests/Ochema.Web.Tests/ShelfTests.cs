@@ -13,7 +13,8 @@ public sealed class ShelfTests : IDisposable
     private async Task<JsonObject> Row(string list, string like, string id)
     {
         var lists = await host.Get("/api/shelf/lists");
-        var row = lists.AsArray().First(l => (string)l!["id"]! == list)!["rows"]!.AsArray().First(r => (string)r!["id"]! == like)!.DeepClone().AsObject();
+        var row = lists.AsArray().First(l => (string)l!["id"]! == list)!["rows"]!.AsArray()
+            .First(r => (string)r!["id"]! == like)!.DeepClone().AsObject();
         (row["id"], row["name"], row["source"]) = (id, "My magnet", "pulled off my bonnet, 12 May");
         return row;
     }

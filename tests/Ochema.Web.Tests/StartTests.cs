@@ -8,7 +8,8 @@ using Ochema.Data;
 
 namespace Ochema.Web.Tests;
 
-/// <summary>What the server says, and leaves alone, when its folder is not as it should be; and that a kill while it starts does no harm.</summary>
+/// <summary>What the server says, and leaves alone, when its folder is not as it should be; and that a kill while it starts does no
+/// harm.</summary>
 public sealed class StartTests : IDisposable
 {
     private readonly string top = Directory.CreateTempSubdirectory("ochema-start-").FullName;
@@ -112,7 +113,8 @@ public sealed class StartTests : IDisposable
         if (!ServerProcess.CanMount)
             return;
         Directory.CreateDirectory(Folder);
-        await Refused(StartException.Folder, "the disk is full", mount: $"mount -t tmpfs -o size={kilobytes}k none '{Folder}'", more: "--demo");
+        await Refused(StartException.Folder, "the disk is full", mount: $"mount -t tmpfs -o size={kilobytes}k none '{Folder}'",
+            more: "--demo");
     }
 
     [Theory]
@@ -136,7 +138,8 @@ public sealed class StartTests : IDisposable
         await Good();
         Sql("PRAGMA wal_checkpoint(TRUNCATE);");
         var before = await System.IO.File.ReadAllBytesAsync(File);
-        await Refused(StartException.Folder, "read-only", mount: $"mount --bind '{Folder}' '{Folder}' && mount -o remount,ro,bind '{Folder}'");
+        await Refused(StartException.Folder, "read-only",
+            mount: $"mount --bind '{Folder}' '{Folder}' && mount -o remount,ro,bind '{Folder}'");
         Assert.Equal(before, await System.IO.File.ReadAllBytesAsync(File));
     }
 

@@ -3,8 +3,8 @@ using System.Diagnostics;
 namespace Ochema.Tests.Support;
 
 /// <summary>
-/// Answers that must not be long in coming, on a machine that may stand still for a minute: what took too long is asked again, and only what is late each
-/// time is
+/// Answers that must not be long in coming, on a machine that may stand still for a minute: what took too long is asked again, and only
+/// what is late each time is
 /// late. What never ends is late three times over as well.
 /// </summary>
 internal static class Soon
@@ -15,7 +15,8 @@ internal static class Soon
     /// <param name="longest">The longest that the quickest of three tries may take.</param>
     /// <param name="work">It changes nothing, so it can be asked again.</param>
     /// <param name="over">What it was over, for whoever reads that it was late.</param>
-    public static T Within<T>(TimeSpan longest, Func<T> work, string over) => Within(longest, () => Task.FromResult(work()), over).GetAwaiter().GetResult();
+    public static T Within<T>(TimeSpan longest, Func<T> work, string over) => Within(longest, () => Task.FromResult(work()), over)
+        .GetAwaiter().GetResult();
 
     /// <inheritdoc cref="Within{T}(TimeSpan, Func{T}, string)"/>
     public static async Task<T> Within<T>(TimeSpan longest, Func<Task<T>> work, string over)

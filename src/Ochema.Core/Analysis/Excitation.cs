@@ -5,7 +5,8 @@ namespace Ochema.Core.Analysis;
 
 /// <summary>Something random that drives the modes of a rig.</summary>
 /// <param name="Label">In the user's words.</param>
-/// <param name="Spectrum">Of what drives, per Hz, over the <see cref="FrequencyGrid"/>: acceleration of the host, (m/s²)², or pressure of the wind, Pa².</param>
+/// <param name="Spectrum">Of what drives, per Hz, over the <see cref="FrequencyGrid"/>: acceleration of the host, (m/s²)², or pressure of
+/// the wind, Pa².</param>
 /// <param name="Forces">Force on each mode for a unit of it.</param>
 /// <param name="Host">How far the host itself goes along with it: a direction with its share; zero for the wind.</param>
 internal sealed record Excitation(string Label, string Source, double[] Spectrum, double[] Forces, Vec3 Host);
@@ -18,10 +19,12 @@ internal sealed record SteadyExcitation(SineShake Shake, double To, IReadOnlyLis
 {
     /// <summary>Frequencies where it can be worst, Hz: both ends, and the modes between.</summary>
     public IEnumerable<double> Candidates(IReadOnlyList<RigMode> modes) =>
-        To > Shake.Frequency ? [Shake.Frequency, To, .. modes.Select(m => m.Frequency).Where(f => f > Shake.Frequency && f < To)] : [Shake.Frequency];
+        To > Shake.Frequency ? [Shake.Frequency, To, .. modes.Select(m => m.Frequency).Where(f => f > Shake.Frequency && f < To)]
+            : [Shake.Frequency];
 }
 
-/// <summary>All that drives a rig at a speed: the host's skin along its three axes, gusts along and across, what round members shed, engine and propeller.</summary>
+/// <summary>All that drives a rig at a speed: the host's skin along its three axes, gusts along and across, what round members shed, engine
+/// and propeller.</summary>
 internal sealed class Excitations
 {
     /// <summary>Steady trembles go up and down with their full amplitude, along and across with half of it (judgement, 0.3–1).</summary>
@@ -68,8 +71,8 @@ internal sealed class Excitations
     public static double[] Shares(RandomShake s) => [s.Along, s.Across, 1];
 
     /// <summary>
-    /// Gusts about the mean relative wind, quasi-steady: drag follows 2·u/V, side force the yaw v/V (Holmes, "Wind Loading of Structures", ch. 5);
-    /// lift that round members shed, keeping step over a few diameters (Blevins, "Flow-Induced Vibration", ch. 3).
+    /// Gusts about the mean relative wind, quasi-steady: drag follows 2·u/V, side force the yaw v/V (Holmes, "Wind Loading of Structures",
+    /// ch. 5); lift that round members shed, keeping step over a few diameters (Blevins, "Flow-Induced Vibration", ch. 3).
     /// </summary>
     private static IEnumerable<Excitation> Wind(RigModel model, IReadOnlyList<RigMode> modes, double[] frequencies, double speed)
     {
@@ -82,7 +85,8 @@ internal sealed class Excitations
         var q = 0.5 * model.Density * mean * mean;
         var size = SizeOf(b);
         double[] On(double[] load) => OnModes(modes, load);
-        double Gusts(double f, double factor) => Math.Pow(factor * q / mean, 2) * Turbulence.Spectrum(sigma, mean, f) * Turbulence.Admittance(f, size, mean);
+        double Gusts(double f, double factor) => Math.Pow(factor * q / mean, 2) * Turbulence.Spectrum(sigma, mean, f)
+            * Turbulence.Admittance(f, size, mean);
         const string source = "von Kármán spectrum (ESDU 85020) with a third of the gusts as its strength; length 1–10 m, judgement";
         yield return new("gusts from ahead", source, [.. frequencies.Select(f => Gusts(f, 2))], On(model.WindLoad(0)), Vec3.Zero);
         var across = model.WindLoad(1);
@@ -98,10 +102,13 @@ internal sealed class Excitations
             if (normal < 1 || at > 1.3 * FrequencyGrid.Highest)
                 continue;
             var load = new double[model.System.Size];
-            var lift = 0.5 * model.Density * normal * normal * d * Turbulence.Lift * Math.Sqrt(Math.Min(1, 2 * Turbulence.InStep * d / p.Length));
+            var lift = 0.5 * model.Density * normal * normal * d * Turbulence.Lift
+                * Math.Sqrt(Math.Min(1, 2 * Turbulence.InStep * d / p.Length));
             for (int i = p.First; i < p.First + p.Count; i++)
                 model.System.AddMemberLoad(load, i, lift * wind.Cross(axis).Normalized());
-            yield return new($"wind shed off the {p.Label}", "Strouhal 0.2, lift 0.35 (Blevins), bandwidth 10 % (Vickery and Clark); from memory, 0.3–2 ×", [.. frequencies.Select(f => Turbulence.Shedding(f, at))], On(load), Vec3.Zero);
+            yield return new($"wind shed off the {p.Label}",
+                "Strouhal 0.2, lift 0.35 (Blevins), bandwidth 10 % (Vickery and Clark); from memory, 0.3–2 ×",
+                    [.. frequencies.Select(f => Turbulence.Shedding(f, at))], On(load), Vec3.Zero);
         }
     }
 
@@ -114,7 +121,8 @@ internal sealed class Excitations
         var size = SizeOf(model.Built);
         double[] Unrest(double factor) => [.. frequencies.Select(f => Math.Pow(factor * q / blows, 2)
             * Turbulence.Spectrum(PropellerWash.Unrest * blows, blows, f, air.Whirls) * Turbulence.Admittance(f, size, blows))];
-        const string source = "von Kármán spectrum, a tenth of the wash's speed, whirls of 0.3 of the propeller's radius; judgement, 0.5–2 ×";
+        const string source = "von Kármán spectrum, a tenth of the wash's speed, whirls of 0.3 of the propeller's radius; judgement, "
+            + "0.5–2 ×";
         yield return new("the propeller's wash", source, Unrest(2), OnModes(modes, straight), Vec3.Zero);
         yield return new("the propeller's wash", source, Unrest(1 / BothYaws), OnModes(modes, twisting), Vec3.Zero);
     }
@@ -135,7 +143,8 @@ internal static class FrequencyGrid
     private const int Count = 140;
     private static readonly double[] AroundModes = [-6, -3, -1.5, -0.7, -0.3, 0, 0.3, 0.7, 1.5, 3, 6];
 
-    private static readonly double[] Even = [.. Enumerable.Range(0, Count).Select(i => Lowest * Math.Pow(Highest / Lowest, i / (Count - 1.0)))];
+    private static readonly double[] Even = [.. Enumerable.Range(0, Count)
+        .Select(i => Lowest * Math.Pow(Highest / Lowest, i / (Count - 1.0)))];
 
     public static double[] Of(IReadOnlyList<RigMode> modes) =>
         [.. Even.Concat(modes.Where(m => m.Frequency is > Lowest and < Highest)

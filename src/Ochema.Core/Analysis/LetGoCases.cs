@@ -8,7 +8,8 @@ namespace Ochema.Core.Analysis;
 /// <param name="Station">Spine row whose piece comes off, for links of the path and struts; empty for the others.</param>
 internal sealed record LetGoCase(string Id, string Kind, string Title, IReadOnlyList<string> Gone, string Station = "");
 
-/// <summary>Each hold, link of the path, brace and strap taken away in turn; then all straps. (Straps alone is a model of its own.)</summary>
+/// <summary>Each hold, link of the path, brace and strap taken away in turn; then all straps. (Straps alone is a model of its
+/// own.)</summary>
 internal static class LetGoCases
 {
     public static IReadOnlyList<LetGoCase> Of(BuiltRig b)

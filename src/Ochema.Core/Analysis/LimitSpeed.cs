@@ -8,8 +8,9 @@ namespace Ochema.Core.Analysis;
 internal readonly record struct Worst(double Use, Check? Check, RigCase? Case);
 
 /// <summary>
-/// Uses and limit speeds of one state of the rig. A limit speed is the lowest at which a use reaches 100 %: the check and case that will get there first,
-/// as their uses at two speeds tell, is bracketed alone, and the result tried against all; should another be above there, it is bracketed next.
+/// Uses and limit speeds of one state of the rig. A limit speed is the lowest at which a use reaches 100 %: the check and case that will
+/// get there first, as their uses at two speeds tell, is bracketed alone, and the result tried against all; should another be above there,
+/// it is bracketed next.
 /// </summary>
 internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyList<RigCase> cases)
 {
@@ -99,7 +100,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         Parallel.ForEach(at.Distinct(), v => Look(checks, v));
     }
 
-    /// <summary>Highest use of the checks over all cases at a speed, as it counts in a verdict; remembered with <see cref="Look"/> only.</summary>
+    /// <summary>Highest use of the checks over all cases at a speed, as it counts in a verdict; remembered with <see cref="Look"/>
+    /// only.</summary>
     public Worst At(IReadOnlyList<Check> checks, double speed)
     {
         var known = Known(speed);
@@ -143,7 +145,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
     }
 
     /// <summary>Speeds beyond one to begin at that are looked at for what gets to its limit, m/s.</summary>
-    public static IReadOnlyList<double> Ahead(double near, double far) => near > 0 && far > Half * near ? [Math.Sqrt(near * far), far] : [far];
+    public static IReadOnlyList<double> Ahead(double near, double far) => near > 0 && far > Half * near ? [Math.Sqrt(near * far), far]
+        : [far];
 
     /// <summary>Lowest speed at which any of the checks reaches the target (100 % unless said), m/s; null when none does.</summary>
     /// <param name="near">A speed to begin at: the design speed.</param>
@@ -192,7 +195,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         return (high, worst);
     }
 
-    /// <summary>Of what has reached the target at the higher of two speeds looked at, what got there first: uses go near straight in V².</summary>
+    /// <summary>Of what has reached the target at the higher of two speeds looked at, what got there first: uses go near straight in
+    /// V².</summary>
     private Worst First(IReadOnlyList<Check> checks, double low, double high, double target)
     {
         var (first, by) = (double.PositiveInfinity, new Worst(-1, null, null));
@@ -201,16 +205,17 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         {
             var (from, to) = (below.Uses[check], above.Uses[check]);
             for (var c = 0; c < to.Length; c++)
-                if (check.Counts(to[c]) is var use && use >= target && (target - from[c]) / (use - from[c]) is var share && Ties.Beats(first, share))
+                if (check.Counts(to[c]) is var use && use >= target && (target - from[c]) / (use - from[c]) is var share
+                    && Ties.Beats(first, share))
                     (first, by) = (share, new Worst(use, check, cases[c]));
         }
         return by;
     }
 
     /// <summary>
-    /// The worst at a speed between two looked at, sought where a use can have come near the target: what grows by the square of the speed or faster lies on
-    /// its chord in V² or below; on a road, what it shakes by the square root of the speed lies below the square root of its share of the way. What
-    /// that puts under
+    /// The worst at a speed between two looked at, sought where a use can have come near the target: what grows by the square of the speed
+    /// or faster lies on its chord in V² or below; on a road, what it shakes by the square root of the speed lies below the square root of
+    /// its share of the way. What that puts under
     /// <see cref="Near"/> of the target is left out.
     /// </summary>
     private Worst Between(IReadOnlyList<Check> checks, double low, double high, double speed, double target)
@@ -231,7 +236,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
             for (var i = 0; i < ends.Length; i++)
             {
                 var (from, to) = ends[i];
-                if (c < to.Length && (to[c] >= Check.MostUse || from[c] + (to[c] > from[c] ? share * (to[c] - from[c]) : 0) >= near * target)
+                if (c < to.Length && (to[c] >= Check.MostUse || from[c] + (to[c] > from[c] ? share * (to[c] - from[c]) : 0) >= near
+                    * target)
                     && checks[i].Counts(checks[i].Use(f)) is var use && Ties.Beats(use, worst.Use))
                     worst = new Worst(use, checks[i], cases[c]);
             }
@@ -248,8 +254,8 @@ internal sealed class LimitSpeed(RigModel model, StateResponse state, IReadOnlyL
         return -1;
     }
 
-    /// <summary>Lowest speed up to <paramref name="high"/> at which a use has reached the target, from above. Uses are near straight in V²: secants in it,
-    /// halved when they creep.</summary>
+    /// <summary>Lowest speed up to <paramref name="high"/> at which a use has reached the target, from above. Uses are near straight in V²:
+    /// secants in it, halved when they creep.</summary>
     private static double Bracket(Func<double, double> use, double high, double target)
     {
         var (lo, hi) = (0.0, high);

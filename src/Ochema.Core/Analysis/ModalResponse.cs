@@ -92,7 +92,8 @@ internal sealed class ModalResponse
         {
             var f = Math.Sqrt(omega2[i]) / (2 * Math.PI);
             var (move, rotation) = system.Displacement(shape, camera);
-            return new RigMode(f, DampingOf(model, shape, omega2[i], wood ? Wood : Metal), [.. axes.Select(r => VectorMath.Dot(shape, r))], rotation, move, shape);
+            return new RigMode(f, DampingOf(model, shape, omega2[i], wood ? Wood : Metal), [.. axes.Select(r => VectorMath.Dot(shape, r))],
+                rotation, move, shape);
         })];
     }
 

@@ -4,11 +4,11 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Analysis;
 
 /// <summary>
-/// The rig's own movement as loads on the structure: the inertia of each mode, as large as a jolt or the steady shaking of the host makes it.
-/// Modes are combined by complete quadratic combination (Wilson, Der Kiureghian and Bayo 1981): the root of the sum of squares where they lie
-/// apart, the plain sum where they coincide, as those of a pair of equal braces do. Stiff modes go along with what shakes them: that part of each,
-/// and what the modes leave out, is added up as it is (Gupta 1990; Lindley and Yow 1980). The sign is that of the stronger. A state with parts gone keeps
-/// the whole rig's modes. Gusts are
+/// The rig's own movement as loads on the structure: the inertia of each mode, as large as a jolt or the steady shaking of the host makes
+/// it. Modes are combined by complete quadratic combination (Wilson, Der Kiureghian and Bayo 1981): the root of the sum of squares where
+/// they lie apart, the plain sum where they coincide, as those of a pair of equal braces do. Stiff modes go along with what shakes them:
+/// that part of each, and what the modes leave out, is added up as it is (Gupta 1990; Lindley and Yow 1980). The sign is that of the
+/// stronger. A state with parts gone keeps the whole rig's modes. Gusts are
 /// in the wind of the cases already.
 /// </summary>
 internal sealed class RigDynamics
@@ -22,7 +22,8 @@ internal sealed class RigDynamics
     /// <summary>Peaks of random shaking taken as this many times its root mean square (three-sigma, as in Steinberg).</summary>
     private const double Peaks = 3;
 
-    /// <summary>Speed that the shaking is computed at and scaled from, m/s; the answer at a speed must not depend on the design speed.</summary>
+    /// <summary>Speed that the shaking is computed at and scaled from, m/s; the answer at a speed must not depend on the design
+    /// speed.</summary>
     private const double Reference = 15;
 
     private readonly Column jolt;
@@ -83,7 +84,8 @@ internal sealed class RigDynamics
                 var (answer, below) = (m.Omega2 * Math.Sqrt(Sum(i => squares[i][n])),
                     Sum(i => FrequencyGrid.Integrate(Frequencies, all[i].Spectrum, m.Frequency)));
                 return answer <= 0 || host[axis] <= 0 ? 0
-                    : Math.Min(1, host[axis] / Peaks / answer) * Math.Sqrt(Math.Clamp(below / (host[axis] * host[axis] / (Peaks * Peaks)), 0, 1));
+                    : Math.Min(1, host[axis] / Peaks / answer) * Math.Sqrt(Math.Clamp(below / (host[axis] * host[axis] / (Peaks * Peaks)),
+                        0, 1));
             })];
             trembles[axis] = Excitations.SteadyShares[axis] * Tremble(model.Built, rig.Run.Speed);
             steady[axis] = [.. modes.Select((m, n) => m.Participation[axis] * Excitations.SteadyShares[axis] * m.Omega2 * worst[n])];
@@ -113,7 +115,8 @@ internal sealed class RigDynamics
         }
     }
 
-    /// <summary>How far two modes move in step, 0…1: 8√(ζᵢζⱼ)(ζᵢ + r·ζⱼ)r^1.5 / ((1 − r²)² + 4ζᵢζⱼr(1 + r²) + 4(ζᵢ² + ζⱼ²)r²), r = fⱼ/fᵢ.</summary>
+    /// <summary>How far two modes move in step, 0…1: 8√(ζᵢζⱼ)(ζᵢ + r·ζⱼ)r^1.5 / ((1 − r²)² + 4ζᵢζⱼr(1 + r²) + 4(ζᵢ² + ζⱼ²)r²), r =
+    /// fⱼ/fᵢ.</summary>
     internal static double Correlation(RigMode a, RigMode b)
     {
         var (za, zb, r) = (a.Damping, b.Damping, b.Frequency / a.Frequency);
@@ -168,8 +171,8 @@ internal sealed class RigDynamics
         ];
 
         /// <summary>
-        /// One response: the parts that go along with the host, and <paramref name="scale"/> of <paramref name="left"/> which is no mode's, added up; the
-        /// rest as Σᵢ Σⱼ ρᵢⱼ·rᵢ·rⱼ; the root of the sum of their squares, with the sign of the stronger.
+        /// One response: the parts that go along with the host, and <paramref name="scale"/> of <paramref name="left"/> which is no mode's,
+        /// added up; the rest as Σᵢ Σⱼ ρᵢⱼ·rᵢ·rⱼ; the root of the sum of their squares, with the sign of the stronger.
         /// </summary>
         public double[] Of(double[][] responses, double[] left, double scale, Work work)
         {

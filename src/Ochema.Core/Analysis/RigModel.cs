@@ -32,7 +32,8 @@ internal sealed class RigModel
     public FrameSystem System { get; }
     public Mechanism? Mechanism { get; }
 
-    /// <summary>Its own movement; null for one that can move freely, and with its holds gone: loose feet have no modes worth the name.</summary>
+    /// <summary>Its own movement; null for one that can move freely, and with its holds gone: loose feet have no modes worth the
+    /// name.</summary>
     public RigDynamics? Dynamics { get; }
 
     /// <summary>Its modes, lowest first; none when it can move freely.</summary>
@@ -105,8 +106,8 @@ internal sealed class RigModel
     }
 
     /// <summary>
-    /// The propeller's wash that blows on the rig at a travel speed, m/s: its speed far behind, m/s, and as loads at 1 Pa there: straight, and twisting to the
-    /// one side less to the other; null where nothing stands in it.
+    /// The propeller's wash that blows on the rig at a travel speed, m/s: its speed far behind, m/s, and as loads at 1 Pa there: straight,
+    /// and twisting to the one side less to the other; null where nothing stands in it.
     /// </summary>
     public (PropellerWash Air, double Speed, double[] Straight, double[] Across)? InWash(double speed)
     {
@@ -136,7 +137,8 @@ internal sealed class RigModel
         [.. Enumerable.Range(0, System.Lines.Length)], apart: true);
 
     /// <summary>Forces of a case at a travel speed, or null when the state has no equilibrium with its slack lines.</summary>
-    /// <param name="modal">Acceleration that each mode answers with, where the state keeps them apart; then the case's own jolt is left out.</param>
+    /// <param name="modal">Acceleration that each mode answers with, where the state keeps them apart; then the case's own jolt is left
+    /// out.</param>
     public CaseForces? Forces(StateResponse state, RigCase c, double speed, ReadOnlySpan<double> modal = default)
     {
         var n = table.Count;
@@ -237,7 +239,8 @@ internal sealed class RigModel
         })]), gone, lines);
     }
 
-    /// <summary>One way in which something that may go resists, and what a unit of it does to the whole rig: asked for again with each pair it is in.</summary>
+    /// <summary>One way in which something that may go resists, and what a unit of it does to the whole rig: asked for again with each pair
+    /// it is in.</summary>
     /// <param name="Vector">In body unknowns: U.</param>
     /// <param name="Stiffness">N/m or N·m/rad.</param>
     /// <param name="Moved">K⁻¹U.</param>
@@ -255,7 +258,8 @@ internal sealed class RigModel
         return
         [
             .. Enumerable.Range(0, Built.Model.Springs.Count).Where(s => Built.Model.Springs[s].Id == id)
-                .SelectMany(s => System.SpringColumns(s).Zip(Built.Model.Springs[s].K)).Where(c => c.Second > 0).Select(c => Of(c.First, c.Second)),
+                .SelectMany(s => System.SpringColumns(s).Zip(Built.Model.Springs[s].K)).Where(c => c.Second > 0)
+                    .Select(c => Of(c.First, c.Second)),
             .. System.Lines.Where(l => l.Line.Id == id).Select(l => Of(l.Vector, l.Stiffness)),
         ];
     }

@@ -5,7 +5,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Analysis;
 
-/// <summary>The structural model of a rig as a document, solved: every case of the whole rig, and each let-go in its governing case.</summary>
+/// <summary>The structural model of a rig as a document, solved: every case of the whole rig, and each let-go in its governing
+/// case.</summary>
 public static class RigModelDocument
 {
     /// <summary>
@@ -36,7 +37,8 @@ public static class RigModelDocument
     }
 
     /// <summary>
-    /// A turn, rad, from which on what is left is falling or swinging: nothing that was worked out for small ones counts there (judgement, 0.3–0.5).
+    /// A turn, rad, from which on what is left is falling or swinging: nothing that was worked out for small ones counts there (judgement,
+    /// 0.3–0.5).
     /// </summary>
     public const double Tips = 0.4;
 

@@ -5,15 +5,17 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Analysis;
 
 /// <summary>
-/// Rows of the whole rig with something taken away: u' = u + Z·y. What is asked of them is summed from the whole rig's rows and those of what went, so that
-/// a state costs no more than the few numbers y; what the modes answer is drawn together a stretch of columns at a time, where somebody looks.
+/// Rows of the whole rig with something taken away: u' = u + Z·y. What is asked of them is summed from the whole rig's rows and those of
+/// what went, so that a state costs no more than the few numbers y; what the modes answer is drawn together a stretch of columns at a time,
+/// where somebody looks.
 /// </summary>
 /// <param name="rows">The whole rig's, to unit loads and then to each mode's inertia; behind them those of what went (K⁻¹U).</param>
 /// <param name="units">Unit loads that are no mode's.</param>
 /// <param name="modes">Modes.</param>
 /// <param name="factors">y of each row: how much of each that went.</param>
 /// <param name="length">Columns.</param>
-internal sealed class UpdatedRows(double[][] rows, int units, int modes, double[][] factors, int length, RigDynamics? dynamics, int fields) : ResponseRows
+internal sealed class UpdatedRows(double[][] rows, int units, int modes, double[][] factors, int length, RigDynamics? dynamics, int fields)
+    : ResponseRows
 {
     /// <summary>Columns that are drawn together at a time.</summary>
     private const int Stretch = 128;
@@ -79,7 +81,8 @@ internal sealed class UpdatedRows(double[][] rows, int units, int modes, double[
             VectorMath.Combine(columns, c, rows, at, from);
             return columns;
         }
-        var together = dynamics!.Combine([Left(fields), Left(fields + 1), Left(fields + 2)], [.. Enumerable.Range(units, modes).Select(Left)]);
+        var together = dynamics!.Combine([Left(fields), Left(fields + 1), Left(fields + 2)],
+            [.. Enumerable.Range(units, modes).Select(Left)]);
         var block = new double[RigDynamics.Columns * wide];
         for (var k = 0; k < together.Length; k++)
             together[k].CopyTo(block, k * wide);

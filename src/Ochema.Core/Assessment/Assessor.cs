@@ -21,7 +21,8 @@ public static class Assessor
 
     /// <summary>What a design does at a speed, m/s, and what it was judged by.</summary>
     /// <param name="letGo">The let-go case whose shape is wanted.</param>
-    internal static (DriveReport Drive, Judged Judged, IReadOnlyList<StationReport> Stations) Drive(Design design, double speed, bool workings, string letGo)
+    internal static (DriveReport Drive, Judged Judged, IReadOnlyList<StationReport> Stations) Drive(Design design, double speed,
+        bool workings, string letGo)
     {
         var model = design.Model;
         // The picture shares nothing with the verdict but the rig itself: one beside the other.
@@ -86,10 +87,12 @@ public static class Assessor
     }
 
     /// <summary>The word of the verdict and why, as <see cref="Assess"/> gives them: for changes that are shown.</summary>
-    internal static VerdictReport VerdictOf(RigDocument rig, Catalogue stock) => new Design(rig, stock).Judge(rig.Run.Speed, forWord: true).Verdict;
+    internal static VerdictReport VerdictOf(RigDocument rig, Catalogue stock) => new Design(rig, stock)
+        .Judge(rig.Run.Speed, forWord: true).Verdict;
 
     /// <summary>The essentials of a rig, for trying changes: limit speed, governing use, mass, cost, first frequency.</summary>
-    internal static (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) Quick(RigDocument rig, Catalogue stock, bool modes)
+    internal static (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) Quick(RigDocument rig, Catalogue stock,
+        bool modes)
     {
         var model = new RigModel(rig, stock);
         var state = model.State([]);

@@ -9,7 +9,8 @@ internal static class Cautions
 {
     public static List<string> Of(RigDocument rig)
     {
-        IEnumerable<Kind> kinds = [rig.Base, rig.Reach, rig.Isolator, rig.Head, .. rig.Second is { } s ? [s.Reach, s.Head] : (Kind[])[], .. rig.Braces];
+        IEnumerable<Kind> kinds = [rig.Base, rig.Reach, rig.Isolator, rig.Head, .. rig.Second is { } s ? [s.Reach, s.Head] : (Kind[])[],
+            .. rig.Braces];
         var said = kinds.SelectMany(k => (Kind[])[k, .. Parts(k)]).Select(k => Kind.InfoOf(k.GetType()).Caution).ToList();
         if (rig.Straps.Count > 0)
             said.Add("Straps: hooks into closed eyes, keepers shut, tails wound and tied; looked at again after the first minutes.");

@@ -14,8 +14,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Assessment;
 
 /// <summary>
-/// A rig factored once and kept: limit speeds, states with parts gone and modes do not hang on the speed that is asked about, so that another speed is
-/// answered by looking at its uses alone. One question at a time.
+/// A rig factored once and kept: limit speeds, states with parts gone and modes do not hang on the speed that is asked about, so that
+/// another speed is answered by looking at its uses alone. One question at a time.
 /// </summary>
 public sealed class Design
 {
@@ -65,8 +65,8 @@ public sealed class Design
     public double Speed => Model.Built.Rig.Run.Speed;
 
     /// <summary>
-    /// By which it is known: the same for documents that differ in what no answer hangs on but the drive's. A hash of the document without its speed, name
-    /// and notes.
+    /// By which it is known: the same for documents that differ in what no answer hangs on but the drive's. A hash of the document without
+    /// its speed, name and notes.
     /// </summary>
     public string Id { get; }
 
@@ -76,7 +76,8 @@ public sealed class Design
     /// <summary>Fastest that its host goes, m/s.</summary>
     public double TopSpeed => Model.Built.Host.Drive.Top;
 
-    /// <summary>All answers but advice, each part once, at a speed, m/s; null where the host trembles otherwise there (as for <see cref="At"/>).</summary>
+    /// <summary>All answers but advice, each part once, at a speed, m/s; null where the host trembles otherwise there (as for
+    /// <see cref="At"/>).</summary>
     /// <param name="workings">False leaves the workings out: <see cref="WorkingOf"/> answers for one at a time.</param>
     /// <param name="letGo">The let-go case whose shape is wanted.</param>
     public RigAnswer? Answer(double speed, bool workings = true, string letGo = Intact)
@@ -105,7 +106,8 @@ public sealed class Design
     public const string Intact = "intact";
 
     /// <summary>
-    /// The working of one check at a speed, m/s; null where the rig has no such check, moves freely, or the design has to be made anew (as for
+    /// The working of one check at a speed, m/s; null where the rig has no such check, moves freely, or the design has to be made anew (as
+    /// for
     /// <see cref="At"/>).
     /// </summary>
     public CheckWorking? WorkingOf(string id, double speed)
@@ -127,7 +129,8 @@ public sealed class Design
     public bool Answers(double speed) => RigDynamics.Tremble(Model.Built, speed) == tremble;
 
     /// <summary>The same rig made for another speed, m/s, at which its host trembles otherwise.</summary>
-    public Design Otherwise(double speed) => new(Model.Built.Rig with { Run = Model.Built.Rig.Run with { Speed = speed } }, Model.Built.Stock);
+    public Design Otherwise(double speed) => new(Model.Built.Rig with { Run = Model.Built.Rig.Run with { Speed = speed } },
+        Model.Built.Stock);
 
     /// <summary>What it does at a speed, m/s; null where the host trembles otherwise there and the design has to be made anew.</summary>
     /// <param name="letGo">The let-go case whose shape is wanted.</param>
@@ -150,14 +153,16 @@ public sealed class Design
         return tight.Speed;
     }
 
-    /// <summary>Speed from which a line that only matters when something lets go is used by more than 80 %, m/s; null when none is.</summary>
+    /// <summary>Speed from which a line that only matters when something lets go is used by more than 80 %, m/s; null when none
+    /// is.</summary>
     private double? CaughtTightly()
     {
         var b = Model.Built;
         return First(v => b.Tethers.Any(t => t.Catches(b, t.Keeps(b), v) > Assessment.Judge.TightFrom));
     }
 
-    /// <summary>Lowest speed at which something is so that is so at all higher ones, m/s; null where it is not as far as is looked.</summary>
+    /// <summary>Lowest speed at which something is so that is so at all higher ones, m/s; null where it is not as far as is
+    /// looked.</summary>
     private double? First(Func<double, bool> so)
     {
         if (!so(limits.Highest))
@@ -169,8 +174,8 @@ public sealed class Design
     private const int Halvings = 14;
 
     /// <summary>
-    /// Speed from which too little keeps a piece, m/s: holds that stand for each other do so only while what is left holds. 0 where too little keeps it at any
-    /// speed, null where enough does as far as was looked at.
+    /// Speed from which too little keeps a piece, m/s: holds that stand for each other do so only while what is left holds. 0 where too
+    /// little keeps it at any speed, null where enough does as far as was looked at.
     /// </summary>
     private double? KeptTo(IReadOnlyList<LetGoReport> states, IReadOnlyList<RetentionReport> now, double speed)
     {
@@ -216,9 +221,11 @@ public sealed class Design
         var retentions = Retention.Of(b, states, speed);
         if (moves is null && Retention.Refused(b, states) is { } refused)
             findings.Add(new ReportFinding(StationId.Base, refused, true));
-        findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Hosts.Answer.No).Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
+        findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Hosts.Answer.No)
+            .Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
         findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
-        var verdict = Verdicts.Overall(b, reports, findings, retentions, states, moves is not null ? null : KeptTo(states, retentions, speed), speed);
+        var verdict = Verdicts.Overall(b, reports, findings, retentions, states, moves is not null ? null
+            : KeptTo(states, retentions, speed), speed);
         verdict = Verdicts.Bounded(b, verdict, speed, moves is not null ? 0 : forWord ? null
             : (TightSpeed(speed), CaughtTightly()) switch { ({ } t, { } c) => Math.Min(t, c), (null, var c) => c, (var t, null) => t });
         // The whole rig among the chips is the verdict: what keeps its pieces counts there too.
@@ -247,7 +254,8 @@ public sealed class Design
         var strength = intact.FirstOrDefault(r => r.Sort == CheckSort.Strength);
         double? limit = moves is null ? intact.Where(r => r.LimitSpeed is not null).Min(r => r.LimitSpeed) : 0;
         var use = worst?.Counts ?? Check.MostUse;
-        var whole = new LetGoReport(Intact, "intact", "Whole", [], use, Assessment.Judge.Of(use), limit, moves ?? worst!.Title, worst?.Case ?? "",
+        var whole = new LetGoReport(Intact, "intact", "Whole", [], use, Assessment.Judge.Of(use), limit, moves ?? worst!.Title, worst?.Case
+            ?? "",
             intact.GroupBy(r => r.Station).ToDictionary(g => g.Key, g => g.Max(r => r.Counts)));
         return [whole, .. letGo.All(speed, strength?.Use ?? 0, limit, forWord, shown)];
     }
@@ -257,8 +265,10 @@ public sealed class Design
         var (worst, at) = limits.Each([check], speed)[0];
         var (working, loads) = workings ? Shown(check, limits.At(at, speed)!) : ((Working?)null, (IReadOnlyList<LoadShare>)[]);
         var counts = check.Counts(worst);
-        double? limit = check.Sort == CheckSort.Service || check.Reserve ? null : check.Fixed ? (counts >= 1 ? 0 : null) : LimitOf(check, speed);
-        return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, counts, check.Sort, Assessment.Judge.Of(counts), check.Fixed
+        double? limit = check.Sort == CheckSort.Service || check.Reserve ? null : check.Fixed ? (counts >= 1 ? 0 : null)
+            : LimitOf(check, speed);
+        return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, counts, check.Sort, Assessment.Judge.Of(counts),
+            check.Fixed
             ? "" : driving[at].Label, limit, working, loads);
     }
 

@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Assessment;
 
-/// <summary>Where the camera comes to rest once something has let go: below what still holds it, or on the ground. Drawn, not computed with.</summary>
+/// <summary>Where the camera comes to rest once something has let go: below what still holds it, or on the ground. Drawn, not computed
+/// with.</summary>
 internal static class EndsUp
 {
     /// <summary>On a tether: as low as its line lets it round the bodywork; straight below its end where no way is looked for.</summary>
@@ -28,7 +29,8 @@ internal static class EndsUp
 
     /// <summary>What falls: on the tether that catches it best, or loose where none does or it breaks as it catches.</summary>
     public static IReadOnlyList<double[]> Fallen(BuiltRig b, double speed) =>
-        b.Tethers.Where(t => t.KeepsNothing(b, speed) is null).Select(t => (Tether: t, Use: t.Catches(b, t.Keeps(b), speed))).Where(t => t.Use <= 1)
+        b.Tethers.Where(t => t.KeepsNothing(b, speed) is null).Select(t => (Tether: t, Use: t.Catches(b, t.Keeps(b), speed)))
+            .Where(t => t.Use <= 1)
             .OrderBy(t => t.Use).Select(t => On(b, t.Tether)).FirstOrDefault() ?? Loose(b);
 
     /// <summary>What nothing catches: on the ground below.</summary>

@@ -98,7 +98,8 @@ internal static class FigureBuilder
         var camera = b.Position(b.Camera.Node);
         foreach (var (property, measure, value) in MeasureReader.Of(rig.Reach))
             if (property is "height" or "length")
-                list.Add(new("camera", "reach", "camera", "reach." + property, "measure", camera.ToArray(), [value], "", (camera - s.Point(rig.At[0], rig.At[1])).Normalized().ToArray(), measure.Minimum, measure.Maximum));
+                list.Add(new("camera", "reach", "camera", "reach." + property, "measure", camera.ToArray(), [value], "",
+                    (camera - s.Point(rig.At[0], rig.At[1])).Normalized().ToArray(), measure.Minimum, measure.Maximum));
         return list;
     }
 }

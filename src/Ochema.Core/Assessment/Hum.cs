@@ -27,7 +27,10 @@ internal static class Hum
                 var lift = 0.5 * model.Density * wind * wind * p.Section.DragWidth * p.Length * Turbulence.Lift;
                 if (Math.Abs(v - wind) < Near * wind && lift > Least && picture.Word is not (Sharp.Sharp or Sharp.None))
                 {
-                    yield return new ReportFinding(p.Station, $"The wind sheds off the {p.Label} at {QuantityText.Of(f, Dimension.Frequency)} near this speed ({QuantityText.Of((v - b.Rig.Run.HeadWind) / b.WindFactor, Dimension.Speed)}), with {QuantityText.Of(lift, Dimension.Force)}: expect a hum in the picture (Strouhal 0.2).");
+                    yield return new ReportFinding(p.Station,
+                        $"The wind sheds off the {p.Label} at {QuantityText.Of(f, Dimension.Frequency)} near this speed "
+                            + $"({QuantityText.Of((v - b.Rig.Run.HeadWind) / b.WindFactor, Dimension.Speed)}), with "
+                                + $"{QuantityText.Of(lift, Dimension.Force)}: expect a hum in the picture (Strouhal 0.2).");
                     break;
                 }
             }

@@ -10,7 +10,8 @@ namespace Ochema.Core.Assessment;
 internal sealed record Judged(
     RigModel Model, StateResponse State, LimitSpeed Limits, IReadOnlyList<RigCase> Cases,
         IReadOnlyList<RigCase> Driving, bool Moves, IReadOnlyList<CheckReport> Reports,
-    IReadOnlyList<LetGoReport> LetGo, IReadOnlyList<RetentionReport> Retentions, IReadOnlyList<ReportFinding> Findings, VerdictReport Verdict,
+    IReadOnlyList<LetGoReport> LetGo, IReadOnlyList<RetentionReport> Retentions, IReadOnlyList<ReportFinding> Findings,
+        VerdictReport Verdict,
     StateShape Shape)
 {
     public static Judged Of(RigDocument rig, Catalogue stock) => new Design(rig, stock).Judge(rig.Run.Speed);

@@ -8,14 +8,16 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Assessment;
 
-/// <summary>What happens when something lets go: each hold, any two of them, each link of the path, each brace and strap, all straps, all holds.</summary>
+/// <summary>What happens when something lets go: each hold, any two of them, each link of the path, each brace and strap, all straps, all
+/// holds.</summary>
 /// <param name="alone">The rig of which all holds are gone, being made; null where no strap would keep it.</param>
 internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task<RigModel>? alone)
 {
     private readonly BuiltRig b = model.Built;
     private readonly ConcurrentDictionary<int, bool> governing = [];
 
-    /// <summary>What is kept of each state from speed to speed: its uses where it was looked at, and its limit speed, which no other speed changes.</summary>
+    /// <summary>What is kept of each state from speed to speed: its uses where it was looked at, and its limit speed, which no other speed
+    /// changes.</summary>
     private readonly ConcurrentDictionary<string, Kept> kept = [];
     private double speed;
     private double intactUse;
@@ -27,7 +29,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         public (double? Speed, string? By, bool Known) Found { get; set; }
     }
 
-    /// <summary>Cases in which nothing is overcome but the grip of holds along their panel: what breaks does not mend when straps slacken.</summary>
+    /// <summary>Cases in which nothing is overcome but the grip of holds along their panel: what breaks does not mend when straps
+    /// slacken.</summary>
     private readonly ConcurrentDictionary<string, bool> onlySlides = [];
 
     /// <summary>What was asked to be drawn.</summary>
@@ -43,7 +46,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             model.State(c.Gone);
     }
 
-    /// <summary>All states with something gone, the whole rig left out. They share nothing but the factored rig, so they are worked out side by side.</summary>
+    /// <summary>All states with something gone, the whole rig left out. They share nothing but the factored rig, so they are worked out
+    /// side by side.</summary>
     /// <param name="at">Speed that is asked about, m/s.</param>
     /// <param name="use">Highest use of the whole rig there.</param>
     /// <param name="limit">Its limit speed, m/s.</param>
@@ -64,7 +68,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
             .Prepend(StrapsAlone).ToList();
         var reports = SideBySide(tasks.Count, i => tasks[i]());
         var after = first.TakeWhile(c => c.Kind == "hold").Count();
-        if (first.Select((c, i) => (c, i)).FirstOrDefault(p => p.c.Kind == "holds-alone") is ({ }, var i0) && reports[1 + i0] is { Use: <= 1 } holds)
+        if (first.Select((c, i) => (c, i)).FirstOrDefault(p => p.c.Kind == "holds-alone") is ({ }, var i0) && reports[1 + i0]
+            is { Use: <= 1 } holds)
             for (var i = 0; i < first.Count; i++)
                 if (first[i].Kind == "strap" && reports[1 + i].Use > 1 && onlySlides.ContainsKey(first[i].Id))
                     reports[1 + i] = Shifted(reports[1 + i], holds);
@@ -76,12 +81,13 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     private IReadOnlyList<RigCase> Caught(LetGoCase c)
     {
         var times = b.Holds.FirstOrDefault(h => h.Id == c.Id)?.Catches() ?? 1;
-        return times <= 1 ? driving : [.. driving.Select(x => x with { Field = times * x.Field, Bumped = times * x.Bumped, Caught = times })];
+        return times <= 1 ? driving : [.. driving.Select(x => x with { Field = times * x.Field, Bumped = times * x.Bumped,
+            Caught = times })];
     }
 
     /// <summary>
-    /// One strap gone, the others drag the base: what drags is their own pretension, which is gone once the base has slid a few millimetres. Where the
-    /// holds alone carry the run, it shifts and does not fall.
+    /// One strap gone, the others drag the base: what drags is their own pretension, which is gone once the base has slid a few
+    /// millimetres. Where the holds alone carry the run, it shifts and does not fall.
     /// </summary>
     private static LetGoReport Shifted(LetGoReport dragged, LetGoReport alone) => dragged with
     {
@@ -122,11 +128,13 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var (worstCheck, (worst, worstCase)) = checks.Zip(each).ElementAt(Ties.Highest([.. each.Select(e => e.Use)]));
         // A rig with a part gone is never credited with more than the whole one.
         if (!own.Found.Known)
-            own.Found = limits.Find(checks.FindAll(x => !x.Fixed), speed, upTo: upTo) is { } found ? (found.Speed, found.By.Check?.Title, true)
+            own.Found = limits.Find(checks.FindAll(x => !x.Fixed), speed, upTo: upTo) is { } found
+                ? (found.Speed, found.By.Check?.Title, true)
                 : (null, null, true);
         worst = Math.Max(worst, noBetter);
         var f = limits.At(worstCase, speed)!;
-        if (c.Kind != "intact" && Math.Max(of.Turned(state, f), of.Turned(state, limits.At(0, speed)!)) is > RigModelDocument.Tips and var turned)
+        if (c.Kind != "intact" && Math.Max(of.Turned(state, f), of.Turned(state, limits.At(0, speed)!)) is
+            > RigModelDocument.Tips and var turned)
             return c.Kind is "hold" or "two-holds" && b.Rig.Base.Hangs && worst <= 1
                 // It is kept, and how it hangs then is nothing that was worked out for small turns.
                 ? new(c.Id, c.Kind, c.Title, c.Gone, 1, Judge.Of(1), Lower(own.Found.Speed, noFaster),
@@ -153,7 +161,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         if (holds.Count < 3)
             return null;
         var pairs = holds.SelectMany((h, i) => holds.Skip(i + 1).Select(o => (A: h, B: o))).ToList();
-        var checks = b.Checks.Where(c => c.Station == StationId.Base && c is { Fixed: false, Reserve: false, Sort: CheckSort.Strength }).ToList();
+        var checks = b.Checks.Where(c => c.Station == StationId.Base && c is { Fixed: false, Reserve: false, Sort: CheckSort.Strength })
+            .ToList();
         int[] cases = [.. governing.Keys.Order()];
         var uses = SideBySide(pairs.Count, i =>
         {
@@ -188,7 +197,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         return use;
     }
 
-    /// <summary>A link of the path gone: braces and straps beyond it may keep it, else a tether catches what comes off, or nothing does.</summary>
+    /// <summary>A link of the path gone: braces and straps beyond it may keep it, else a tether catches what comes off, or nothing
+    /// does.</summary>
     private LetGoReport Link(LetGoCase c)
     {
         var helpers = b.Rig.Braces.Count + b.Rig.Straps.Count;
@@ -202,7 +212,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
                 0, $"nothing catches what is beyond, {QuantityText.Of(mass, Dimension.Mass)}", "", new Dictionary<string, double>())
             { Goes = EndsUp.Loose(b) };
         var fall = best.Tether.Hardest(b, mass, speed);
-        var says = $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} {QuantityText.Of(mass, Dimension.Mass)}"
+        var says = $"{Words.Inside(best.Tether.Name)} {(best.Use > 1 ? "breaks as it catches" : "catches")} "
+            + $"{QuantityText.Of(mass, Dimension.Mass)}"
             + $" after {QuantityText.Of(fall.Drop, Dimension.Length)}, {QuantityText.Of(fall.Peak, Dimension.Force)}";
         return new(c.Id, c.Kind, c.Title, [], best.Use, Judge.Of(best.Use), null, says, "",
             new Dictionary<string, double> { ["tether"] = best.Use })
@@ -237,7 +248,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
 
     /// <summary>A node in the user's words.</summary>
     public static string Readable(BuiltRig b, string node) =>
-        b.Holds.FirstOrDefault(h => node == h.Id || (h.Node != h.Top.Node && node == b.NodeId(h.Top.Node))) is { } hold ? hold.Label : node.Replace('-', ' ');
+        b.Holds.FirstOrDefault(h => node == h.Id || (h.Node != h.Top.Node && node == b.NodeId(h.Top.Node))) is { } hold ? hold.Label
+            : node.Replace('-', ' ');
 
     private static double? Lower(double? a, double? b) => a is null ? b : b is null ? a : Math.Min(a.Value, b.Value);
 }

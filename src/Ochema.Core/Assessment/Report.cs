@@ -22,10 +22,12 @@ public static class Judge
 
 /// <summary>One check at the design speed: its worst case, its limit speed, its working.</summary>
 /// <param name="Use">As computed.</param>
-/// <param name="Counts">What of it counts in a verdict: service checks 100 % at the most, a screw's tightening nothing until it is too much.</param>
+/// <param name="Counts">What of it counts in a verdict: service checks 100 % at the most, a screw's tightening nothing until it is too
+/// much.</param>
 /// <param name="Sort">What it means past 100 %.</param>
 /// <param name="Working">Null where workings were not asked for: each can be asked for by itself.</param>
-/// <param name="Loads">What loads the joint or hold it looks at, in its worst case, source by source; empty where it looks at none, or not asked.</param>
+/// <param name="Loads">What loads the joint or hold it looks at, in its worst case, source by source; empty where it looks at none, or not
+/// asked.</param>
 public sealed record CheckReport(
     string Id, string Station, string Part, string Title, double Use, double Counts, CheckSort Sort, Verdict Verdict,
         string Case, double? LimitSpeed, Working? Working, IReadOnlyList<LoadShare> Loads);
@@ -51,9 +53,10 @@ public sealed record SpeedFlag(string Check, string Station, string Title, doubl
 /// <summary>The overall verdict.</summary>
 /// <param name="LimitSpeed">m/s from which it lets go, the end of the amber: loads and what keeps its pieces; null when that is beyond
 /// what was looked at.</param>
-/// <param name="TightSpeed">m/s up to which it holds, the end of the green; 0 where it is tight standing still, null when it holds as far as was looked
-/// at.</param>
-/// <param name="Why">What decides the word: the loads, something refused by name, something loose, something that is missing, a question not answered.</param>
+/// <param name="TightSpeed">m/s up to which it holds, the end of the green; 0 where it is tight standing still, null when it holds as far
+/// as was looked at.</param>
+/// <param name="Why">What decides the word: the loads, something refused by name, something loose, something that is missing, a question
+/// not answered.</param>
 /// <param name="Missing">What is missing, most urgent first: retentions, answers.</param>
 public sealed record VerdictReport(Verdict Word, double Use, double? LimitSpeed, string? Check, string Text,
     double? TightSpeed = null, Why Why = Why.Loads, IReadOnlyList<string>? Missing = null)
@@ -88,12 +91,13 @@ public enum Why
 /// <param name="Gone">Ids taken away.</param>
 /// <param name="Uses">Use by spine row in this state.</param>
 public sealed record LetGoReport(
-    string Id, string Kind, string Title, IReadOnlyList<string> Gone, double Use, Verdict Verdict, double? LimitSpeed, string Says, string Case,
+    string Id, string Kind, string Title, IReadOnlyList<string> Gone, double Use, Verdict Verdict, double? LimitSpeed, string Says,
+        string Case,
     IReadOnlyDictionary<string, double> Uses)
 {
     /// <summary>
-    /// Where what falls or swings away comes to hang or lie, m, host axes: from where it was, by what it hangs on, to there; null where nothing does. It is where
-    /// it would be at rest, not how far it swings on the way.
+    /// Where what falls or swings away comes to hang or lie, m, host axes: from where it was, by what it hangs on, to there; null where
+    /// nothing does. It is where it would be at rest, not how far it swings on the way.
     /// </summary>
     public IReadOnlyList<double[]>? Goes { get; init; }
 
@@ -113,7 +117,8 @@ public sealed record PictureReport(double? FirstFrequency, string Text);
 /// <param name="Station">Spine row it belongs to.</param>
 /// <param name="Single">True when one thing alone keeps it.</param>
 /// <param name="Add">What to add when it has too few; empty when it has enough.</param>
-public sealed record RetentionReport(string Piece, string Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy, bool Single, string Add = "")
+public sealed record RetentionReport(string Piece, string Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy,
+    bool Single, string Add = "")
 {
     /// <summary>Lines that it has and that do not count, each with why, in words.</summary>
     public IReadOnlyList<string> NotCounted { get; init; } = [];
@@ -126,7 +131,8 @@ public sealed record RetentionReport(string Piece, string Station, int Has, int 
 /// <param name="Document">The rig with the change made.</param>
 /// <param name="Why">What decides the verdict with the change.</param>
 /// <param name="Because">Why it would be refused; empty when it would not.</param>
-public sealed record Change(string Id, string Station, string Title, double? LimitSpeed, double Use, Verdict Verdict, double Mass, double Cost,
+public sealed record Change(string Id, string Station, string Title, double? LimitSpeed, double Use, Verdict Verdict, double Mass,
+    double Cost,
     double? FirstFrequency, RigDocument Document, Why Why = Why.Loads, string Because = "")
 {
     /// <summary>What gets better by it, in short sentences, the most wanted first.</summary>
@@ -136,9 +142,11 @@ public sealed record Change(string Id, string Station, string Title, double? Lim
     public IReadOnlyList<string> Trades { get; init; } = [];
 }
 
-/// <summary>Drawing of the rig: shapes bound to nodes, the base's panel. How it bends, and under what, is a <see cref="StateShape"/>.</summary>
+/// <summary>Drawing of the rig: shapes bound to nodes, the base's panel. How it bends, and under what, is a
+/// <see cref="StateShape"/>.</summary>
 public sealed record FigureReport(
-    IReadOnlyList<FigureShape> Shapes, double[][][] Panel, string PanelId, LensReport Lens, PanelFrame Frame, IReadOnlyList<DragHandle> Handles,
+    IReadOnlyList<FigureShape> Shapes, double[][][] Panel, string PanelId, LensReport Lens, PanelFrame Frame,
+        IReadOnlyList<DragHandle> Handles,
     IReadOnlyList<KeepClear> Zones,
     IReadOnlyList<PersonSeen> People, IReadOnlyList<PersonSeen>? SecondPeople = null);
 
@@ -153,9 +161,11 @@ public sealed record PersonSeen(string Id, string Name, double Distance, bool Se
 public sealed record LensReport(double[] Eye, double[] View, double[] Up, double HorizontalField, double VerticalField, string Label);
 
 /// <summary>Something that can be dragged.</summary>
-/// <param name="Path">Where its numbers stand in the document: <c>at</c>, <c>braces.0.at</c>, <c>straps.1.to</c>, <c>reach.height</c>.</param>
+/// <param name="Path">Where its numbers stand in the document: <c>at</c>, <c>braces.0.at</c>, <c>straps.1.to</c>,
+/// <c>reach.height</c>.</param>
 /// <param name="Mode">panel (two numbers on a site), anchor (closed point and share), measure (one number along an axis).</param>
-public sealed record DragHandle(string Id, string Station, string Label, string Path, string Mode, double[] P, double[] Value, string Site, double[]? Axis, double Minimum, double Maximum);
+public sealed record DragHandle(string Id, string Station, string Label, string Path, string Mode, double[] P, double[] Value, string Site,
+    double[]? Axis, double Minimum, double Maximum);
 
 /// <summary>Where a load stands in the plan of a footprint, m ahead and to the left as the lens looks, and what makes it.</summary>
 public sealed record TipPoint(double[] At, string Case);
@@ -166,7 +176,8 @@ public sealed record TipPoint(double[] At, string Case);
 /// <param name="Force">N.</param>
 public sealed record TipPush(string Way, double Angle, double Force);
 
-/// <summary>What stands by its weight, seen from above; m ahead and to the left as the lens looks, from the middle of its footprint.</summary>
+/// <summary>What stands by its weight, seen from above; m ahead and to the left as the lens looks, from the middle of its
+/// footprint.</summary>
 /// <param name="Corners">Of its footprint, in order.</param>
 /// <param name="Centre">Where its weight stands.</param>
 /// <param name="Weight">N on the ground.</param>
@@ -174,7 +185,8 @@ public sealed record TipPush(string Way, double Angle, double Force);
 /// <param name="Pushes">Evenly round, beginning ahead, turning to the left.</param>
 /// <param name="Least">The weakest push that tips it.</param>
 /// <param name="Loads">Where wind and motion of each case push the weight to.</param>
-public sealed record TipReport(IReadOnlyList<double[]> Corners, double[] Centre, double Weight, double Height, IReadOnlyList<TipPush> Pushes, TipPush Least,
+public sealed record TipReport(IReadOnlyList<double[]> Corners, double[] Centre, double Weight, double Height,
+    IReadOnlyList<TipPush> Pushes, TipPush Least,
     IReadOnlyList<TipPoint> Loads, string Says);
 
 /// <summary>All answers for a rig as it stands.</summary>

@@ -7,8 +7,9 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Assessment;
 
 /// <summary>
-/// Every piece that can come off by itself: what independently keeps it, what catches it, and how many its consequence class asks for. A tether keeps what lies
-/// between its knot and the host, if it holds the fall; one tied to the camera keeps what a clip or a head would lose.
+/// Every piece that can come off by itself: what independently keeps it, what catches it, and how many its consequence class asks for. A
+/// tether keeps what lies between its knot and the host, if it holds the fall; one tied to the camera keeps what a clip or a head would
+/// lose.
 /// </summary>
 internal static class Retention
 {
@@ -41,7 +42,9 @@ internal static class Retention
                 by.Add("it floats");
             var broken = caught.Where(c => c.Use > 1).ToList();
             var missing = by.Count >= asks || !advise ? "" : broken.Count > 0
-                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch {QuantityText.Of(broken[0].Tether.Hardest(b, b.MassFrom(station), speed).Peak, Dimension.Force)}, more than it may. Better: {Plan(b, station, speed) ?? "a shorter or softer one"}"
+                ? $"{Words.Inside(broken[0].Tether.Name)} does not count: it would catch "
+                    + $"{QuantityText.Of(broken[0].Tether.Hardest(b, b.MassFrom(station), speed).Peak, Dimension.Force)}, more than it "
+                        + $"may. Better: {Plan(b, station, speed) ?? "a shorter or softer one"}"
                 : Plan(b, station, speed) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
             Kept(piece, station, by, asks, caught.Any(c => c.Use <= 1) ? "the tether"
                 : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1,
@@ -59,7 +62,8 @@ internal static class Retention
                 var looped = (path.IsSecond ? rig.Second!.Camera : rig.Camera).ShoeLoop == ShoeLoop.Looped;
                 List<string> by = looped ? ["its shoe", "its loop"] : ["its shoe"];
                 Kept($"{shoe.Row.Name}, in the shoe", path.Own("camera"), by, needs, looped ? "its loop" : "nothing", looped
-                    ? "Take it out of the shoe: above people it wants a screw of its own" : "A loop of cord from it to the camera's eye", by.Count == 1);
+                    ? "Take it out of the shoe: above people it wants a screw of its own" : "A loop of cord from it to the camera's eye",
+                        by.Count == 1);
             }
             if (head.Joins is var (piece, how))
                 Piece(piece ?? (path.IsSecond ? "Its head" : "Head"), path.Own("head"), [how], needs, tether);
@@ -70,14 +74,15 @@ internal static class Retention
                     && !path.IsSecond ? [.. reach.Keeps, "its struts"] : reach.Keeps, needs, tether);
         }
         foreach (var brace in rig.Braces)
-            Kept(Words.Named("Strut", brace.Id), StationId.Brace(brace.Id), brace.Keeps, needs, "its other end", "A lanyard along it", false);
+            Kept(Words.Named("Strut", brace.Id), StationId.Brace(brace.Id), brace.Keeps, needs, "its other end", "A lanyard along it",
+                false);
         Base(b, letGo, needs, Piece);
         return list;
     }
 
     /// <summary>
-    /// Above people: why what screws or clips a piece on does not count, in words; null where it does. What a hand has tightened, rubber and glue let go
-    /// without a sign (common practice, no source).
+    /// Above people: why what screws or clips a piece on does not count, in words; null where it does. What a hand has tightened, rubber
+    /// and glue let go without a sign (common practice, no source).
     /// </summary>
     private static string? Weak(BuiltRig b, string station)
     {
@@ -99,7 +104,8 @@ internal static class Retention
     private static string? Plan(BuiltRig b, string station, double speed) =>
         TetherPlan.For(b, station, speed)?.Says;
 
-    private static void Base(BuiltRig b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int, string> piece)
+    private static void Base(BuiltRig b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int,
+        string> piece)
     {
         var rig = b.Rig;
         var own = new List<string>();
@@ -109,7 +115,8 @@ internal static class Retention
         own.Add(count == 1 ? "one hold" : "the holds");
         if (count > 1 && Keeps(lost))
             own.Add("a spare hold");
-        if (count > 2 && Keeps(lost) && Keeps(letGo?.Where(l => l.Kind == "two-holds")) && (letGo is null || letGo.Any(l => l.Kind == "two-holds")))
+        if (count > 2 && Keeps(lost) && Keeps(letGo?.Where(l => l.Kind == "two-holds"))
+            && (letGo is null || letGo.Any(l => l.Kind == "two-holds")))
             own.Add("a second spare");
         if (rig.Straps.Count > 0 && Keeps(letGo?.Where(l => l.Kind == "straps-alone")))
             own.Add("the straps");
@@ -136,7 +143,9 @@ internal static class Retention
             + (b.Rig.Braces.Count > 1 && letGo.All(l => l.Kind != "hold" || l.Verdict != Verdict.LetsGo) ? 1 : 0);
         var asks = b.Rig.Camera.Worth >= VeryCostly ? 3 : 2;
         return count + others >= asks ? null
-            : $"One {b.Holds.First(h => h.Station == StationId.Base).Label} under a camera worth {QuantityText.Of(b.Rig.Camera.Worth!.Value, Dimension.Money)} is not enough: {asks} holds that stand for each other, or straps that keep it alone.";
+            : $"One {b.Holds.First(h => h.Station == StationId.Base).Label} under a camera worth "
+                + $"{QuantityText.Of(b.Rig.Camera.Worth!.Value, Dimension.Money)} is not enough: {asks} holds that stand for each other, "
+                    + $"or straps that keep it alone.";
     }
 
     /// <summary>Tethers that would catch what comes off at a station, each with the share of what it holds that this takes.</summary>

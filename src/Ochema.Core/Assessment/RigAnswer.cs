@@ -15,7 +15,8 @@ public sealed record RigAnswer(DesignReport Design, DriveReport Drive, IReadOnly
 /// <param name="At">Where it stands in the document, as "second.head" or "braces.[left]"; null for what several places say.</param>
 /// <param name="Branch">True for what branches off the path to the first camera.</param>
 /// <param name="Name">What let-go cases call it among what is gone; null for what none takes away whole.</param>
-public sealed record DesignStation(string Id, string Label, string Part, double? Mass, string Family, string? At, bool Branch, string? Name);
+public sealed record DesignStation(string Id, string Label, string Part, double? Mass, string Family, string? At, bool Branch,
+    string? Name);
 
 /// <summary>Something that can fail.</summary>
 /// <param name="Sort">What it means past 100 %.</param>
@@ -36,7 +37,8 @@ public sealed record DesignCheck(string Id, string Station, string Part, string 
 /// <param name="Mass">kg, camera included.</param>
 public sealed record DesignReport(
     string Id, double TopSpeed, IReadOnlyList<DesignStation> Stations, IReadOnlyList<DesignCheck> Checks, IReadOnlyList<SpeedFlag> Flags,
-    IReadOnlyList<StrapRun> Straps, IReadOnlyList<RodLength> Rods, VerdictReport Knock, IReadOnlyList<double> Frequencies, PictureReport Picture,
+    IReadOnlyList<StrapRun> Straps, IReadOnlyList<RodLength> Rods, VerdictReport Knock, IReadOnlyList<double> Frequencies,
+        PictureReport Picture,
     IReadOnlyList<string> Cautions, IReadOnlyList<JointReport> Joints, IReadOnlyList<JoinReport> Joins, IReadOnlyList<SurveyOption> Options,
     IReadOnlyList<SurveyOption> Places, IReadOnlyList<RigPart> Parts, double Mass, double Cost, FigureReport Figure)
 {
@@ -46,7 +48,8 @@ public sealed record DesignReport(
         [.. r.Stations.Select(s => new DesignStation(s.Id, s.Label, s.Part, s.Mass, s.Family, s.At, s.Branch, s.Name))],
         // In an order that no speed changes.
         [.. r.Checks.OrderBy(c => c.Id, StringComparer.Ordinal).Select(c => new DesignCheck(c.Id, c.Station, c.Part, c.Title, c.Sort, c.LimitSpeed))],
-        r.Flags, r.Straps, r.Rods, r.Knock, r.Frequencies, r.Picture, r.Cautions, r.Joints, r.Joins, r.Options, r.Places, r.Parts, r.Mass, r.Cost,
+        r.Flags, r.Straps, r.Rods, r.Knock, r.Frequencies, r.Picture, r.Cautions, r.Joints, r.Joins, r.Options, r.Places, r.Parts, r.Mass,
+            r.Cost,
         r.Figure);
 }
 
@@ -67,7 +70,8 @@ public sealed record CheckUse(string Id, double Use, double Counts, Verdict Verd
 /// <param name="LetGo">The let-go case, "intact" for the whole rig.</param>
 /// <param name="Case">The governing case; empty where there is none.</param>
 /// <param name="Displacements">By node, m (only what the drawing needs).</param>
-public sealed record StateShape(string LetGo, string Case, IReadOnlyList<LoadArrow> Arrows, IReadOnlyDictionary<string, double[]> Displacements)
+public sealed record StateShape(string LetGo, string Case, IReadOnlyList<LoadArrow> Arrows, IReadOnlyDictionary<string,
+    double[]> Displacements)
 {
     /// <summary>Use by spine row in this state; rows that carry nothing then are left out.</summary>
     public required IReadOnlyDictionary<string, double> Uses { get; init; }
@@ -81,7 +85,8 @@ public sealed record StateShape(string LetGo, string Case, IReadOnlyList<LoadArr
 /// <param name="Gone">Ids taken away.</param>
 /// <param name="LimitSpeed">m/s; null where none is.</param>
 /// <param name="Gives">What gives there; null where that is the whole rig's, or there is none.</param>
-public sealed record LetGoUse(string Id, string Kind, string Title, IReadOnlyList<string> Gone, double Use, Verdict Verdict, double? LimitSpeed,
+public sealed record LetGoUse(string Id, string Kind, string Title, IReadOnlyList<string> Gone, double Use, Verdict Verdict,
+    double? LimitSpeed,
     string? Gives, string Says, string Case);
 
 /// <summary>What a rig does at a speed, worst first; what is not here hangs on no speed (<see cref="DesignReport"/>).</summary>
@@ -93,6 +98,7 @@ public sealed record LetGoUse(string Id, string Kind, string Title, IReadOnlyLis
 /// <param name="Shape">Of the whole rig, or the let-go case that was asked for.</param>
 /// <param name="Tip">What stands by its weight, in plan; absent for what is held.</param>
 public sealed record DriveReport(
-    string Design, double Speed, VerdictReport Verdict, VerdictReport Shock, IReadOnlyList<StationUse> Stations, IReadOnlyList<CheckUse> Checks,
+    string Design, double Speed, VerdictReport Verdict, VerdictReport Shock, IReadOnlyList<StationUse> Stations,
+        IReadOnlyList<CheckUse> Checks,
     IReadOnlyList<LetGoUse> LetGo, PictureWords Sharpness, PictureWords? SecondSharpness, IReadOnlyList<RetentionReport> Retentions,
     IReadOnlyList<ReportFinding> Findings, StateShape Shape, TipReport? Tip);

@@ -6,8 +6,8 @@ using Ochema.Core.Sharpness;
 namespace Ochema.Core.Assessment;
 
 /// <summary>
-/// How the mount rocks against what shakes its host, as a sentence of advice. It judges nothing: whether the picture is sharp is said by the pixel
-/// numbers (<see cref="Shaker"/>).
+/// How the mount rocks against what shakes its host, as a sentence of advice. It judges nothing: whether the picture is sharp is said by
+/// the pixel numbers (<see cref="Shaker"/>).
 /// </summary>
 internal static class Rocking
 {
@@ -15,7 +15,8 @@ internal static class Rocking
     private const double Near = 1.125;
     private const double Clear = 2;
 
-    /// <summary>Below this share of the band's lowest a soft mount stands still while the host moves (common practice, no source).</summary>
+    /// <summary>Below this share of the band's lowest a soft mount stands still while the host moves (common practice, no
+    /// source).</summary>
     private const double FloatsBelow = 0.5;
 
     public static PictureReport Of(IReadOnlyList<double> frequencies, RigDocument rig)

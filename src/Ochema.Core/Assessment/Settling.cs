@@ -24,7 +24,8 @@ internal static class Settling
         if (!rig.Reach.WaitsToSettle || modes.Count == 0)
             yield break;
         var wait = modes.Take(3).Max(m => Time(m.Frequency, m.Damping));
-        yield return new(RigPath.First.Reach, $"After a move it bounces at {QuantityText.Of(modes[0].Frequency, Dimension.Frequency)}: let go of it "
+        yield return new(RigPath.First.Reach,
+            $"After a move it bounces at {QuantityText.Of(modes[0].Frequency, Dimension.Frequency)}: let go of it "
             + $"gently and wait {Math.Max(1, Math.Ceiling(wait)):0} s before the picture counts.");
     }
 }

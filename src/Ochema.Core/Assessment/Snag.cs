@@ -8,8 +8,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Assessment;
 
 /// <summary>
-/// What stands out and is caught by weed, a line or a branch: how hard its tip may be held back or aside until the first part is at its limit, and which part
-/// that is. A part that turns is the better one to be first.
+/// What stands out and is caught by weed, a line or a branch: how hard its tip may be held back or aside until the first part is at its
+/// limit, and which part that is. A part that turns is the better one to be first.
 /// </summary>
 internal static class Snag
 {
@@ -43,7 +43,8 @@ internal static class Snag
             yield break;
         foreach (var (way, where) in new[] { (-Vec3.UnitX, "held back"), (Vec3.UnitY, "pulled aside") })
             if (First(model, way) is var (pull, by))
-                yield return new(RigPath.First.Reach, $"Caught and {where} at its tip it is at its limit at {QuantityText.Of(pull, Dimension.Force)}: "
+                yield return new(RigPath.First.Reach,
+                    $"Caught and {where} at its tip it is at its limit at {QuantityText.Of(pull, Dimension.Force)}: "
                     + $"{Words.Inside(by.Title)}, {(by.GivesWay ? "and stays on" : "and nothing turns before that")}.");
     }
 }

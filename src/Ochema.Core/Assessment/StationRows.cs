@@ -16,15 +16,19 @@ internal static class StationRows
     {
         StationReport Row(string id, string label, string part, string family, string? at, bool branch = false, string? name = null)
         {
-            var worst = reports.Where(r => r.Station == id && r.Sort != CheckSort.Tightening || r.Station == id && r.Counts > 0).MaxBy(r => r.Counts);
+            var worst = reports.Where(r => r.Station == id && r.Sort != CheckSort.Tightening || r.Station == id && r.Counts > 0)
+                .MaxBy(r => r.Counts);
             var use = worst?.Counts ?? 0;
             var refused = findings.FirstOrDefault(f => f.Blocks && f.Station == id)?.Text;
-            return new(id, label, part, use, refused is null ? Judge.Of(use) : Verdict.LetsGo, worst?.Id, worst is null ? "carries no load of its own"
-                : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id).Sum(p => p.Mass * p.Quantity),
+            return new(id, label, part, use, refused is null ? Judge.Of(use) : Verdict.LetsGo, worst?.Id, worst is null
+                ? "carries no load of its own"
+                : worst.Title + (worst.Case.Length > 0 ? ", " + worst.Case : ""), b.Parts.Where(p => p.Station == id)
+                    .Sum(p => p.Mass * p.Quantity),
                 family, at, branch, name, refused);
         }
         // What stands there, not what it is joined by.
-        string Part(string station) => b.Parts.Where(p => p.Station == station).OrderBy(p => p.Joint is null ? 0 : 1).FirstOrDefault()?.Name ?? "";
+        string Part(string station) => b.Parts.Where(p => p.Station == station).OrderBy(p => p.Joint is null ? 0 : 1).FirstOrDefault()?.Name
+            ?? "";
         StationReport OnPath(RigPath path, string family, string label, ReachKind? made = null)
         {
             var id = path.Own(family);
@@ -33,12 +37,14 @@ internal static class StationRows
         }
         StationReport Helper(string family, string id, string label, string part) =>
             Row($"{family}:{id}", label, part, family, $"{family}s.[{id}]", true, b.NameOf($"{family}:{id}"));
-        var rows = new List<StationReport> { OnPath(RigPath.First, "camera", b.Camera.Body.Called(second: false)), OnPath(RigPath.First, "head", "Head") };
+        var rows = new List<StationReport> { OnPath(RigPath.First, "camera", b.Camera.Body.Called(second: false)),
+            OnPath(RigPath.First, "head", "Head") };
         if (b.Rig.Isolator.Floats)
             rows.Add(OnPath(RigPath.First, "isolator", "Soft mount"));
         rows.Add(OnPath(RigPath.First, "reach", "Reach", b.Rig.Reach));
         if (b.Rig.Second is { } second)
-            rows.AddRange([OnPath(RigPath.Second, "camera", b.SecondCamera!.Body.Called(second: true)), OnPath(RigPath.Second, "head", "Its head"),
+            rows.AddRange([OnPath(RigPath.Second, "camera", b.SecondCamera!.Body.Called(second: true)),
+                OnPath(RigPath.Second, "head", "Its head"),
                 OnPath(RigPath.Second, "reach", "Its reach", second.Reach)]);
         rows.AddRange(b.Rig.Braces.Select(x => Helper("brace", x.Id, Words.Named("Strut", x.Id),
             Rod(b, x.Id))));

@@ -19,7 +19,8 @@ internal static class TetherPlan
     /// <summary>Lines for straps by their ratchet, which nobody ties a camera with.</summary>
     private static bool Line(StrapRow row) => !row.HasBuckle && !row.IsElastic;
 
-    /// <summary>The best tether for a piece of either path, from its camera; null when none on the shelf catches what hangs there.</summary>
+    /// <summary>The best tether for a piece of either path, from its camera; null when none on the shelf catches what hangs
+    /// there.</summary>
     public static (Tether Tether, string Says)? For(BuiltRig b, string station, double speed) =>
         Best(b, RigPath.Of(station).CameraPoint, b.MassFrom(station), speed, RigPath.Kind(station) is "head" or "camera");
 
@@ -38,7 +39,8 @@ internal static class TetherPlan
         var at = b.Position(node);
         // Where another tether ends already; the end of one that keeps nothing is free.
         var taken = b.Tethers.Where(t => t.KeepsNothing(b, speed) is null).ToList();
-        List<(Hosts.Anchor Anchor, double T, Structure.Vec3 End)> ends = [.. StrapPull.Ends(b.Host).Select(e => (SlackLine.Held(b, e.Anchor), e.T, e.End))];
+        List<(Hosts.Anchor Anchor, double T, Structure.Vec3 End)> ends = [.. StrapPull.Ends(b.Host)
+            .Select(e => (SlackLine.Held(b, e.Anchor), e.T, e.End))];
         if (own && b.Rig.Reach.IsPole && tied != TetherPoint.SecondCamera)
         {
             var pole = b.Position(b.At(RigPoint.ReachTop));
@@ -59,7 +61,9 @@ internal static class TetherPlan
             orderby Math.Max(use, 0.5) + 0.3 * length, row.Id, end.Anchor.Id, end.T
             select new { Tether = tether, row.Name, Anchor = end.Anchor.Name, Use = use, Built = built })
             .FirstOrDefault(x => !x.Built.SwingsTo(b).Any(s => s.Takes));
-        return best is null ? null : (best.Tether, $"{Words.Inside(best.Name)} to {Words.Inside(best.Anchor)}, {QuantityText.Of(Slack, Dimension.Length)} of slack, {best.Use:P0} used");
+        return best is null ? null : (best.Tether,
+            $"{Words.Inside(best.Name)} to {Words.Inside(best.Anchor)}, {QuantityText.Of(Slack, Dimension.Length)} of slack, "
+                + $"{best.Use:P0} used");
     }
 
     /// <summary>The rig with a tether: in place of the first that keeps nothing, else one more.</summary>

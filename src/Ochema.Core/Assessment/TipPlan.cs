@@ -8,8 +8,9 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Assessment;
 
 /// <summary>
-/// What stands by its weight, seen from above: its footprint, where its weight stands in it, where wind and motion push that to, and how hard a push at the
-/// camera tips it in each direction. Statics of a rigid body on an edge, no factor on it; the plan lies as the lens looks.
+/// What stands by its weight, seen from above: its footprint, where its weight stands in it, where wind and motion push that to, and how
+/// hard a push at the camera tips it in each direction. Statics of a rigid body on an edge, no factor on it; the plan lies as the lens
+/// looks.
 /// </summary>
 internal static class TipPlan
 {
@@ -30,7 +31,8 @@ internal static class TipPlan
         if (state.Mechanism is not null || b.Checks.OfType<StandsUp>().FirstOrDefault() is not { } stands)
             return null;
         var up = stands.Normal;
-        var ahead = b.Camera.View.PerpendicularTo(up) is { Length: > 0.05 } view ? view.Normalized() : b.Surface.U.PerpendicularTo(up).Normalized();
+        var ahead = b.Camera.View.PerpendicularTo(up) is { Length: > 0.05 } view ? view.Normalized() : b.Surface.U.PerpendicularTo(up)
+            .Normalized();
         var left = up.Cross(ahead);
         double[] Plan(Vec3 p) => [p.Dot(ahead), p.Dot(left)];
         (Vec3 Force, Vec3 Moment) Ground(CaseForces f) => stands.Ground(f);

@@ -13,8 +13,8 @@ public static class VerdictHeadline
     public static string Of(VerdictReport v) => Word(v) + Rest(v);
 
     /// <summary>
-    /// What stands behind its word: its two numbers, the end of the green and the end of the amber, or what it waits for. Nothing is said beyond what was
-    /// looked at. Every screen, card and page says this.
+    /// What stands behind its word: its two numbers, the end of the green and the end of the amber, or what it waits for. Nothing is said
+    /// beyond what was looked at. Every screen, card and page says this.
     /// </summary>
     public static string Rest(VerdictReport v)
     {
@@ -28,7 +28,8 @@ public static class VerdictHeadline
             { Why: Why.Missing } => " until it is kept",
             { Why: Why.Unanswered } => " until you have answered",
             { LimitSpeed: 0 } => " standing still",
-            { Word: Verdict.LetsGo } => (v.LimitSpeed is { } from ? $" above {At(from)}" : "") + (v.TightSpeed is > 0 and var to ? $", holds to {At(to)}" : ""),
+            { Word: Verdict.LetsGo } => (v.LimitSpeed is { } from ? $" above {At(from)}" : "")
+                + (v.TightSpeed is > 0 and var to ? $", holds to {At(to)}" : ""),
             { TightSpeed: null } => v.LookedTo is { } far ? $" as far as looked at, {At(far)}" : "",
             { Word: Verdict.Tight, TightSpeed: > 0 and var green } => $": holds to {At(green)}{lets ?? ", no further"}",
             { Word: Verdict.Tight } => lets ?? (v.LookedTo is { } far ? $", looked at up to {At(far)}" : ""),

@@ -9,8 +9,8 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Assessment;
 
 /// <summary>
-/// The verdict in words. What is refused by name comes first, then what is missing (a piece with fewer retentions than its drop asks for is never said to
-/// hold), then what has not been answered, then the loads.
+/// The verdict in words. What is refused by name comes first, then what is missing (a piece with fewer retentions than its drop asks for is
+/// never said to hold), then what has not been answered, then the loads.
 /// </summary>
 internal static class Verdicts
 {
@@ -28,7 +28,8 @@ internal static class Verdicts
                 Why: reports.Count == 0 ? Why.Moves : Why.Refused);
         var worst = reports[0];
         var first = reports.Where(r => r.LimitSpeed is not null).MinBy(r => r.LimitSpeed);
-        var loads = new VerdictReport(Judge.Of(worst.Counts), worst.Counts, first?.LimitSpeed, first?.Id ?? worst.Id, LoadText(b, worst, first, letGo, speed))
+        var loads = new VerdictReport(Judge.Of(worst.Counts), worst.Counts, first?.LimitSpeed, first?.Id ?? worst.Id,
+            LoadText(b, worst, first, letGo, speed))
         {
             KeptTo = keptTo,
         };
@@ -46,7 +47,8 @@ internal static class Verdicts
             Why = why,
             Missing = missing,
             Text = $"{missing[0]} "
-                + (loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight ? "As to the loads it is tight. " : "")
+                + (loads.Word == Verdict.Holds ? "As to the loads it holds. " : loads.Word == Verdict.Tight
+                    ? "As to the loads it is tight. " : "")
                 + loads.Text + Estimate(b)
         };
     }
@@ -110,14 +112,16 @@ internal static class Verdicts
         var word = Judge.Of(worst.Counts);
         var says = word == Verdict.LetsGo
             ? $"{worst.Title}{(worst.Case.Length > 0 ? $", {worst.Case}" : "")}. You asked for {QuantityText.Of(speed, Dimension.Speed)}."
-            : first is not null ? $"First to give: {Words.Inside(first.Title)}, at {QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
+            : first is not null ? $"First to give: {Words.Inside(first.Title)}, at "
+                + $"{QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
             : $"Nothing gives up to {QuantityText.Of(b.Host.Drive.Top, Dimension.Speed)}, as far as it was looked at.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
             says += worst.Station == StationId.Tether ? worst.Use <= 1 ? ""
                 : " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";
         var straps = letGo[^1];
         var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "link" && l.Verdict == Verdict.LetsGo).ToList();
-        var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo ? $" With all holds gone the straps still keep it on {b.Host.Called}."
+        var alone = straps.Title == "Straps alone" && straps.Verdict != Verdict.LetsGo
+            ? $" With all holds gone the straps still keep it on {b.Host.Called}."
             : letGo.Where(l => l.Kind == "hold").ToList() is { Count: > 1 } holds && holds.TrueForAll(bad.Contains)
                 ? $" It lets go without any one of its {holds.Count} holds."
             : bad.Count > 0 ? $" It lets go {Words.Inside(bad[0].Title)}{(bad.Count > 1 ? $", and in {bad.Count - 1} more {(bad.Count == 2 ? "case" : "cases")}" : "")}." : "";
@@ -125,8 +129,8 @@ internal static class Verdicts
     }
 
     /// <summary>
-    /// How much more than counted on a foot may grip (judgement, 2–3: rubber on a dry floor against dust on it): friction that is missing is never
-    /// the good case.
+    /// How much more than counted on a foot may grip (judgement, 2–3: rubber on a dry floor against dust on it): friction that is missing
+    /// is never the good case.
     /// </summary>
     private const double Grippier = 2.5;
 
@@ -144,13 +148,16 @@ internal static class Verdicts
         // What stands may grip better than is counted on, and then it tips before it slides.
         var spared = turns.Use > 1 && turns.Use / (lets.Check is StandsUp ? Grippier : 1) >= lets.Use;
         // A shove is what it is: with no factor on it, as the plan of its footprint says where it tips.
-        if (lets is { Check: StandsUp, Use: > 1 and < Check.MostUse } && !spared && lets.Use / model.Built.Factors[FactorTable.Friction] is <= 1)
+        if (lets is { Check: StandsUp, Use: > 1 and < Check.MostUse } && !spared && lets.Use / model.Built.Factors[FactorTable.Friction] is
+            <= 1)
             return new(Verdict.Tight, 1, null, lets.Check.Id, shove + "it rocks and does not tip yet: there is little to spare.");
         if ((lets.Use > 1 && !spared) || turns.Use <= Judge.TightFrom)
-            return new(Judge.Of(Math.Max(lets.Use, turns.Use)), Math.Max(lets.Use, turns.Use), null, (lets.Use >= turns.Use ? lets : turns).Check?.Id,
+            return new(Judge.Of(Math.Max(lets.Use, turns.Use)), Math.Max(lets.Use, turns.Use), null,
+                (lets.Use >= turns.Use ? lets : turns).Check?.Id,
                 shove + (lets.Use > 1 ? $"{Words.Inside(lets.Check?.Title ?? "it moves freely")}." : "nothing moves."));
         return new(Verdict.Tight, Math.Min(1, Math.Max(lets.Use, turns.Use)), null, turns.Check?.Id,
-            shove + (turns.Use > 1 ? $"it turns or slides before it lets go ({Words.Inside(turns.Check!.Title)}): aim it again, then tighten."
+            shove + (turns.Use > 1 ? $"it turns or slides before it lets go ({Words.Inside(turns.Check!.Title)}): aim it again, then "
+                + $"tighten."
                 : $"{Words.Inside(turns.Check!.Title)}, nearly."));
     }
 
@@ -163,6 +170,8 @@ internal static class Verdicts
         var pulse = motion.Pulse[motion.Index(rig.Run.Road)];
         var worst = new LimitSpeed(model, state, jolts).At([.. model.Built.Checks.Where(c => !c.Fixed)], speed);
         return new(Judge.Of(worst.Use), worst.Use, null, worst.Check?.Id,
-            $"{Words.Capital(MotionProfile.A(motion.Names.Jolt))} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the camera as {pulse * model.Dynamics!.CameraGain:0.0} g: {(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");
+            $"{Words.Capital(MotionProfile.A(motion.Names.Jolt))} of {pulse:0.#} g for {motion.PulseDuration * 1000:0} ms reaches the "
+                + $"camera as {pulse * model.Dynamics!.CameraGain:0.0} g: "
+                    + $"{(worst.Use > Judge.TightFrom ? Words.Inside(worst.Check?.Title ?? "no stable state") : "it is carried")}.");
     }
 }

@@ -15,14 +15,15 @@ internal static class WaterShedding
     private const double Strouhal = 0.2;
 
     /// <summary>
-    /// Reduced speeds V ÷ (f·d) between which a member in water swings across the stream: much wider than in air (Sumer and Fredsøe, Hydrodynamics around
-    /// Cylindrical Structures, ch. 8; from memory: 4 to 8 at these mass ratios).
+    /// Reduced speeds V ÷ (f·d) between which a member in water swings across the stream: much wider than in air (Sumer and Fredsøe,
+    /// Hydrodynamics around Cylindrical Structures, ch. 8; from memory: 4 to 8 at these mass ratios).
     /// </summary>
     private const double From = 4;
     private const double To = 8;
 
     /// <summary>
-    /// Swing across the stream, in diameters, of a member with a stability parameter S_G: 1.29 ÷ (1 + 0.43·S_G)^3.35 (Griffin; Blevins, ch. 3, from memory).
+    /// Swing across the stream, in diameters, of a member with a stability parameter S_G: 1.29 ÷ (1 + 0.43·S_G)^3.35 (Griffin; Blevins, ch.
+    /// 3, from memory).
     /// </summary>
     /// <param name="stability">S_G = (2π·St)²·2·ζ·m ÷ (ρ·d²), m per length with the water carried along.</param>
     public static double Swing(double stability) => 1.29 / Math.Pow(1 + 0.43 * stability, 3.35);

@@ -22,7 +22,8 @@ internal sealed class BallInPlates(RigSetting b, StationId station, PartId id, S
         sheet?.Formula("{k} × {M} ÷ {T}", "a ball on the rims of two holes, Coulomb friction: μ·F·d·tan φ about the closing axis; derived",
                 "Wood gives in time: draw it again after the first run. Wax and grease.")
             .Factor(b, FactorTable.Friction).Term("M", "moment at the ball", moment, Dimension.Torque)
-            .Term("T", "it turns at", grip.Torque, Dimension.Torque, "friction × closing force × ball × tan φ, or tipping where that is less")
+            .Term("T", "it turns at", grip.Torque, Dimension.Torque,
+                "friction × closing force × ball × tan φ, or tipping where that is less")
             .Term("mu", "friction", grip.Friction, Dimension.Factor, "judgement, 0.2–0.4")
             .Term("F", "plates drawn together by", grip.Closing, Dimension.Force, "preload of its screws, what is left in wood and plastic")
             .Term("d", "ball", grip.Ball, Dimension.Length, Origin.Measures)

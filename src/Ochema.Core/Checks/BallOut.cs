@@ -8,7 +8,8 @@ namespace Ochema.Core.Checks;
 
 /// <summary>A ball that is drawn out of its socket: k·N ≤ 2·F.</summary>
 /// <param name="load">Force (N) and moment (N·m) on it.</param>
-internal sealed class BallOut(RigSetting b, StationId station, PartId id, string title, BallGrip grip, Func<CaseForces, (Vec3 Force, Vec3 Moment)> load)
+internal sealed class BallOut(RigSetting b, StationId station, PartId id, string title, BallGrip grip, Func<CaseForces,
+    (Vec3 Force, Vec3 Moment)> load)
     : Check(id + ".out", station, id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

@@ -10,7 +10,8 @@ namespace Ochema.Core.Checks;
 /// <param name="load">Force (N) and moment (N·m) on it.</param>
 /// <param name="measured">Torque at which it was seen to slip, N·m; null: by the grip.</param>
 internal sealed class BallTurns(
-    RigSetting b, StationId station, PartId id, string title, BallGrip grip, Func<CaseForces, (Vec3 Force, Vec3 Moment)> load, double? measured)
+    RigSetting b, StationId station, PartId id, string title, BallGrip grip, Func<CaseForces, (Vec3 Force, Vec3 Moment)> load,
+        double? measured)
     : Check(id + ".turns", station, id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];

@@ -10,7 +10,8 @@ namespace Ochema.Core.Checks;
 /// <param name="up">s.</param>
 /// <param name="drawn">Where what is drawn is from.</param>
 /// <param name="held">Where what it holds is from.</param>
-internal sealed class BatteryLasts(StationId station, string of, string title, double draws, double holds, double up, string drawn, string held)
+internal sealed class BatteryLasts(StationId station, string of, string title, double draws, double holds, double up, string drawn,
+    string held)
     : Check($"{station}.{of}-battery", station, new($"{station}-{of}-battery"), title)
 {
     /// <summary>Share of what stands on the label that is given before it cuts off, on a cool day (judgement, 0.7–0.9).</summary>
@@ -24,7 +25,8 @@ internal sealed class BatteryLasts(StationId station, string of, string title, d
     {
         sheet?.Formula("{P} × {t} ÷ ({s} × {E})", "what is drawn over what is given", "Frost halves it; an old cell holds two thirds.")
             .Term("P", "drawn", draws, Dimension.Power, drawn).Term("t", "until it comes down", up, Dimension.Duration, Origin.Measures)
-            .Term("s", "share that is given", Gives, Dimension.Ratio, "judgement, 0.7–0.9").Term("E", "battery", holds, Dimension.Energy, held);
+            .Term("s", "share that is given", Gives, Dimension.Ratio, "judgement, 0.7–0.9")
+                .Term("E", "battery", holds, Dimension.Energy, held);
         return Ratio(draws * up, Gives * holds);
     }
 }

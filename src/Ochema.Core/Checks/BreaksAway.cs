@@ -11,8 +11,10 @@ public sealed class BreaksAway(PartId id, double holds, double allowed, string s
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        sheet?.Formula("{H} ÷ {a}", "the mount must hold in wind and break away in a snag", "The way it is caught: a strap round the neck never lets go.")
-            .Term("H", "pull it takes before it comes off", holds, Dimension.Force, source).Term("a", "most that may pull at a head", allowed, Dimension.Force, "judgement, 150–300 N");
+        sheet?.Formula("{H} ÷ {a}", "the mount must hold in wind and break away in a snag",
+            "The way it is caught: a strap round the neck never lets go.")
+            .Term("H", "pull it takes before it comes off", holds, Dimension.Force, source)
+                .Term("a", "most that may pull at a head", allowed, Dimension.Force, "judgement, 150–300 N");
         return Ratio(holds, allowed);
     }
 }

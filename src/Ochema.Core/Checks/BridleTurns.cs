@@ -4,8 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>How far what hangs on a bridle turns in a case: the moment on it over what its lines and its weight bring back, against what a picture
-/// takes.</summary>
+/// <summary>How far what hangs on a bridle turns in a case: the moment on it over what its lines and its weight bring back, against what a
+/// picture takes.</summary>
 /// <param name="springs">Of its lines, and where they end from the middle of the bracket, m.</param>
 /// <param name="back">Rolls, nods and turns by, N·m/rad.</param>
 public sealed class BridleTurns(IReadOnlyList<(SpringIndex Spring, Vec3 From)> springs, Vec3 back)
@@ -28,7 +28,8 @@ public sealed class BridleTurns(IReadOnlyList<(SpringIndex Spring, Vec3 From)> s
         var turns = new Vec3(moment.X / k.X, moment.Y / k.Y, moment.Z / k.Z);
         var axis = Math.Abs(turns.X) >= Math.Max(Math.Abs(turns.Y), Math.Abs(turns.Z)) ? 0 : Math.Abs(turns.Y) >= Math.Abs(turns.Z) ? 1 : 2;
         var (m, s) = axis switch { 0 => (moment.X, k.X), 1 => (moment.Y, k.Y), _ => (moment.Z, k.Z) };
-        sheet?.Formula("|{M}| ÷ {k} ÷ {a}", "tangent of the lines at rest, and the weight below them", "Swinging on: it overshoots in gusts.")
+        sheet?.Formula("|{M}| ÷ {k} ÷ {a}", "tangent of the lines at rest, and the weight below them",
+            "Swinging on: it overshoots in gusts.")
             .Term("M", axis switch { 0 => "rolls it", 1 => "nods it", _ => "turns it" }, m, Dimension.Torque)
             .Term("k", "brought back by", s, Dimension.RotationalStiffness, "lines and weight at rest")
             .Term("θ", "it goes", Math.Abs(m) / s, Dimension.Angle, Origin.Follows)

@@ -17,7 +17,8 @@ namespace Ochema.Core.Checks;
 /// <param name="face">What the wind sees of the camera, as if at <paramref name="centre"/>.</param>
 /// <param name="screw">In its socket.</param>
 /// <param name="above">What is in its shoe; null for nothing.</param>
-public sealed class CameraScrew(BuiltRig b, StationId station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw, InShoe? above = null)
+public sealed class CameraScrew(BuiltRig b, StationId station, Vec3 seat, Vec3 centre, double mass, WindFace face, Fastener screw,
+    InShoe? above = null)
     : Check(station + ".screw", station, new(station + "-screw"), "Camera screw pulls")
 {
     private readonly double factor = b.Factors[FactorTable.Bolt];
@@ -45,9 +46,12 @@ public sealed class CameraScrew(BuiltRig b, StationId station, Vec3 seat, Vec3 c
         }
         var tension = Math.Max(0, force.Dot(up)) + moment.Length / SeatRadius;
         var capacity = SocketShare * screw.ProofLoad;
-        sheet?.Formula("{k} × ({N} + {M} ÷ {r}) ÷ ({s} × {P})", "moment about the edge of the seat; proof load of the screw (SAE J429, ISO 898-1)", "A screw that is only hand-tight, a cracked socket.")
+        sheet?.Formula("{k} × ({N} + {M} ÷ {r}) ÷ ({s} × {P})",
+            "moment about the edge of the seat; proof load of the screw (SAE J429, ISO 898-1)",
+                "A screw that is only hand-tight, a cracked socket.")
             .Factor(b, FactorTable.Bolt).Term("N", "straight pull", Math.Max(0, force.Dot(up)), Dimension.Force)
-            .Term("M", "tipping moment on the seat", moment.Length, Dimension.Torque).Term("r", "half the seat", SeatRadius, Dimension.Length, "judgement")
+            .Term("M", "tipping moment on the seat", moment.Length, Dimension.Torque)
+                .Term("r", "half the seat", SeatRadius, Dimension.Length, "judgement")
             .Term("s", "share a short socket carries", SocketShare, Dimension.Ratio, "judgement, ISO 1222 depth")
             .Term("P", "proof load", screw.ProofLoad, Dimension.Force, screw.Source);
         return Ratio(factor * tension, capacity);

@@ -27,7 +27,8 @@ public sealed class CapHolds(RigSetting b, StationId station, PartId id, SpringI
         sheet?.Formula("{k} × √({N}² + ({T} ÷ {r})²) ÷ ({P} + {B})", "one friction for both ways",
             "Heat, which softens tape and plastic; screws that have been undone a few times.")
             .Factor(b, FactorTable.Friction).Term("N", "drawn off by", off, Dimension.Force).Term("T", "turned by", turn, Dimension.Torque)
-            .Term("r", "half the tube", diameter / 2, Dimension.Length, Origin.Measures).Term("P", "comes off at, over tape", pull, Dimension.Force, source)
+            .Term("r", "half the tube", diameter / 2, Dimension.Length, Origin.Measures)
+                .Term("P", "comes off at, over tape", pull, Dimension.Force, source)
             .Term("B", "set screws bite", bite, Dimension.Force, screws);
         return Ratio(factor * Math.Sqrt(off * off + Math.Pow(turn / (diameter / 2), 2)), pull + bite);
     }

@@ -8,8 +8,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// What the rig is clamped to stands free and tips over with it: all that the base's holds, and straps that end on it, put on it, with its own weight, about
-/// each side of what its feet span.
+/// What the rig is clamped to stands free and tips over with it: all that the base's holds, and straps that end on it, put on it, with its
+/// own weight, about each side of what its feet span.
 /// </summary>
 public sealed class CarrierTips(BuiltRig b, FreeStanding carrier)
     : Check("site.tip", StationId.Site, new("site"), $"The {carrier.Noun} tips over")
@@ -19,9 +19,11 @@ public sealed class CarrierTips(BuiltRig b, FreeStanding carrier)
     private readonly double apart = b.Rig.Site.FeetApart ?? carrier.Apart;
 
     /// <summary>A square: which side of what its feet span is the nearer one is not known.</summary>
-    private readonly IReadOnlyList<Vec3> corners = Footprint.Rectangle(b.Rig.Site.FeetApart ?? carrier.Apart, b.Rig.Site.FeetApart ?? carrier.Apart)
+    private readonly IReadOnlyList<Vec3> corners = Footprint.Rectangle(b.Rig.Site.FeetApart ?? carrier.Apart, b.Rig.Site.FeetApart
+        ?? carrier.Apart)
         .On(Vec3.UnitX, Vec3.UnitY);
-    private readonly List<(LineIndex Line, Vec3 From, Vec3 Way)> straps = [.. b.StrapsBuilt.Where(s => carrier.Anchors.Contains(s.Strap.To.Anchor))
+    private readonly List<(LineIndex Line, Vec3 From, Vec3 Way)> straps = [.. b.StrapsBuilt.Where(s =>
+        carrier.Anchors.Contains(s.Strap.To.Anchor))
         .Select(s => (s.Line, s.Anchor, (s.From - s.Anchor).Normalized()))];
 
     /// <summary>What is put on it, N, and the moment of that about the middle of its feet, N·m; its own weight not with it.</summary>
@@ -47,9 +49,11 @@ public sealed class CarrierTips(BuiltRig b, FreeStanding carrier)
     {
         var (force, moment) = Load(f);
         var (over, back) = TipOver.Worst(corners, Vec3.UnitZ, force - weight * Vec3.UnitZ, moment);
-        sheet?.Formula("{k} × {O} ÷ {R}", "moments about each side of what its feet span, the worst one; its weight is taken above their middle",
+        sheet?.Formula("{k} × {O} ÷ {R}",
+            "moments about each side of what its feet span, the worst one; its weight is taken above their middle",
                 "Somebody who leans on it, wind on it, a soft floor. A bag on its feet counts with what it weighs.")
-            .Factor(b, FactorTable.Friction).Term("O", "overturning moment", over, Dimension.Torque).Term("R", "restoring moment", back, Dimension.Torque)
+            .Factor(b, FactorTable.Friction).Term("O", "overturning moment", over, Dimension.Torque)
+                .Term("R", "restoring moment", back, Dimension.Torque)
             .Term("G", "its own weight", weight, Dimension.Force, b.Rig.Site.Weighs is { } kg
                 ? Taken.Origin(b.Rig, "you weighed it", "weighs", kg) : "judgement, until you weigh it")
             .Term("a", "its feet apart", apart, Dimension.Length, b.Rig.Site.FeetApart is { } m

@@ -9,7 +9,8 @@ namespace Ochema.Core.Checks;
 /// <param name="piece">The pipe.</param>
 /// <param name="ends">Which of its ends are in sockets: first, last.</param>
 internal sealed class CementHolds(
-    RigSetting b, StationId station, PartId id, string title, BeamPiece piece, (bool First, bool Last) ends, PipeFitting fitting, double diameter, Glue glue)
+    RigSetting b, StationId station, PartId id, string title, BeamPiece piece, (bool First, bool Last) ends, PipeFitting fitting,
+        double diameter, Glue glue)
     : Check(id + ".cement", station, id, title)
 {
     /// <summary>Age that the joint has when it is run, s: a week, as other glues here.</summary>
@@ -33,10 +34,14 @@ internal sealed class CementHolds(
                     (stress, at) = (now, (n, t));
             }
         var share = glue.Share(Age, b.Rig.Run.Skin);
-        sheet?.Formula("{k} × √({N}² + ({T} ÷ {r})²) ÷ {A} ÷ ({τ} × {s})", "mean shear over the glued round", "A dry or unprimed socket; creep in the heat.")
-            .Factor(b, FactorTable.Adhesive).Term("N", "pull along the pipe", at.N, Dimension.Force).Term("T", "moment about the pipe", at.T, Dimension.Torque)
-            .Term("r", "half its diameter", diameter / 2, Dimension.Length, fitting.Source).Term("A", "glued round", area, Dimension.Area, fitting.Source)
-            .Term("τ", "shear strength", glue.Shear, Dimension.Stress, glue.Source).Term("s", "cured and warm share", share, Dimension.Ratio, "judgement");
+        sheet?.Formula("{k} × √({N}² + ({T} ÷ {r})²) ÷ {A} ÷ ({τ} × {s})", "mean shear over the glued round",
+            "A dry or unprimed socket; creep in the heat.")
+            .Factor(b, FactorTable.Adhesive).Term("N", "pull along the pipe", at.N, Dimension.Force)
+                .Term("T", "moment about the pipe", at.T, Dimension.Torque)
+            .Term("r", "half its diameter", diameter / 2, Dimension.Length, fitting.Source)
+                .Term("A", "glued round", area, Dimension.Area, fitting.Source)
+            .Term("τ", "shear strength", glue.Shear, Dimension.Stress, glue.Source)
+                .Term("s", "cured and warm share", share, Dimension.Ratio, "judgement");
         return Ratio(b.Factors[FactorTable.Adhesive] * stress, glue.Shear * share);
     }
 }

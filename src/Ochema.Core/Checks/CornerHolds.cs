@@ -7,8 +7,9 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// The corner of a wooden box: two screws into the edge of a board, drawn by the moment over half the board's thickness and by the force along them. One
-/// screw draws out at 108·G²·D·L (N, mm; Wood Handbook FPL-GTR-190, eq. 8-6), three quarters of it in an edge. Glue is on top of it and not counted.
+/// The corner of a wooden box: two screws into the edge of a board, drawn by the moment over half the board's thickness and by the force
+/// along them. One screw draws out at 108·G²·D·L (N, mm; Wood Handbook FPL-GTR-190, eq. 8-6), three quarters of it in an edge. Glue is on
+/// top of it and not counted.
 /// </summary>
 /// <param name="load">Force and moment at the corner.</param>
 /// <param name="thick">Of the board, m.</param>

@@ -6,7 +6,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// All holds gone: the rig stays where its straps press it, k·|ΣS| ≤ Σμ·N over all feet together (one foot may creep while the others stay).
+/// All holds gone: the rig stays where its straps press it, k·|ΣS| ≤ Σμ·N over all feet together (one foot may creep while the others
+/// stay).
 /// </summary>
 public sealed class FrictionFeet(RigSetting b, IReadOnlyList<FrictionFoot> feet)
     : Check("feet.friction", StationId.Base, new("feet"), "The rig slides under its straps")
@@ -28,7 +29,8 @@ public sealed class FrictionFeet(RigSetting b, IReadOnlyList<FrictionFoot> feet)
         }
         sheet?.Formula("{k} × {S} ÷ {G}", "Coulomb friction over all feet", "Wet paint; a strap that works loose.")
             .Factor(b, FactorTable.Friction).Term("S", "slide left to friction", slide.Length, Dimension.Force)
-            .Term("G", "friction of all feet", grip, Dimension.Force, "judgement by surface").Term("N", "pressed on by straps and weight", press, Dimension.Force);
+            .Term("G", "friction of all feet", grip, Dimension.Force, "judgement by surface")
+                .Term("N", "pressed on by straps and weight", press, Dimension.Force);
         return slide.Length < 1e-6 ? 0 : Ratio(factor * slide.Length, grip);
     }
 }

@@ -7,8 +7,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// A foot breaks into soft ground, on the side that it is pushed to: what presses it down over the part of the foot that the load stands in the middle of,
-/// against what the ground bears (Meyerhof 1953).
+/// A foot breaks into soft ground, on the side that it is pushed to: what presses it down over the part of the foot that the load stands in
+/// the middle of, against what the ground bears (Meyerhof 1953).
 /// </summary>
 /// <param name="along">Of the footprint, unit vector.</param>
 /// <param name="across">Of the footprint, unit vector.</param>
@@ -28,7 +28,8 @@ public sealed class GroundBears(RigSetting b, HoldSpot spot, SpringIndex spring,
     {
         var tried = b.Rig.Measured?.ContainsKey($"site.{char.ToLowerInvariant(property[0])}{property[1..]}") == true;
         // What was tried on a dry day says nothing of rain.
-        return (b.Site.Rained || b.Site.Surface == Hosts.SurfaceState.Wet) && !(tried && b.Rig.Site.Surface == Hosts.SurfaceState.Wet) ? WetShare * dry : dry;
+        return (b.Site.Rained || b.Site.Surface == Hosts.SurfaceState.Wet) && !(tried && b.Rig.Site.Surface == Hosts.SurfaceState.Wet)
+            ? WetShare * dry : dry;
     }
 
     public override SpringIndex? Joint => spring;
@@ -40,7 +41,8 @@ public sealed class GroundBears(RigSetting b, HoldSpot spot, SpringIndex spring,
         var down = force.Dot(spot.Normal);
         var off = down > 0 ? (1 / down) * spot.Normal.Cross(moment) : Vec3.Zero;
         var area = foot.Area(off.Dot(along), off.Dot(across));
-        sheet?.Formula("{k} × ({N} ÷ {A}) ÷ {q}", "Meyerhof 1953: the load in the middle of what presses", "Rain, thaw, a mole's run under it.")
+        sheet?.Formula("{k} × ({N} ÷ {A}) ÷ {q}", "Meyerhof 1953: the load in the middle of what presses",
+            "Rain, thaw, a mole's run under it.")
             .Factor(b, FactorTable.Ground).Term("N", "pressed down by", down, Dimension.Force)
             .Term("A", "part of the foot that presses", area, Dimension.Area, Origin.Follows)
             .Term("e", "load off the middle by", off.Length, Dimension.Length, Origin.Follows)

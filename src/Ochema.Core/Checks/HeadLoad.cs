@@ -15,7 +15,8 @@ public sealed class HeadLoad(BuiltRig b, StationId station, HeadRow row)
     {
         var camera = b.CameraOf(Station);
         sheet?.Formula("{m} ÷ {R}", "rating as given for a head at rest", "Bumps: the joint's torque is checked apart.")
-            .Term("m", "camera", camera.Mass, Dimension.Mass, camera.Weighed ? Taken.Origin(b.Rig, "you weighed it", "mass", camera.Mass) : camera.Body.Source)
+            .Term("m", "camera", camera.Mass, Dimension.Mass, camera.Weighed ? Taken.Origin(b.Rig, "you weighed it", "mass", camera.Mass)
+                : camera.Body.Source)
             .Term("R", "rated load", row.RatedLoad, Dimension.Mass, row.Source);
         return Ratio(camera.Mass, row.RatedLoad);
     }

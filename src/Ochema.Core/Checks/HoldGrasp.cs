@@ -16,7 +16,8 @@ namespace Ochema.Core.Checks;
 /// <param name="Practice">Where the factors come from.</param>
 /// <param name="LeavesOut">What the checks do not cover.</param>
 public sealed record HoldGrasp(
-    double Holding, string Name, string Source, double Friction, string FrictionSource, double Radius, string RadiusSource, double TwistRadius,
+    double Holding, string Name, string Source, double Friction, string FrictionSource, double Radius, string RadiusSource,
+        double TwistRadius,
     string PullFactor, string SlideFactor, string Practice, string LeavesOut)
 {
     /// <summary>Slide, N, that it takes with its factor on the pull: μ·(P + pressing − k·pull), none when the pull takes all.</summary>

@@ -25,13 +25,16 @@ public sealed class HoldSlides(RigSetting b, HoldSpot spot, SpringIndex spring, 
         var own = grasp.Slide(load, factor.Pull);
         // With nothing left to any of them the pull is past its limit already; this one takes what comes.
         var share = all > 0 ? total * own / all : total;
-        sheet?.Formula("({k} × {N} + {ks} × {S} ÷ {μ}) ÷ ({P} + {Q})", "pull, slide and twist together, Coulomb friction; " + grasp.Practice, grasp.LeavesOut)
+        sheet?.Formula("({k} × {N} + {ks} × {S} ÷ {μ}) ÷ ({P} + {Q})", "pull, slide and twist together, Coulomb friction; "
+            + grasp.Practice, grasp.LeavesOut)
             .Factor(b, grasp.PullFactor).Term("N", "pull", load.Off, Dimension.Force)
             .Term("ks", "required factor for sliding", factor.Slide, Dimension.Factor, b.Factors.Reason(grasp.SlideFactor))
-            .Term("S", $"its share of the slide along the panel{(twist > 0 ? ", twist over the friction's radius included" : "")}", share, Dimension.Force)
+            .Term("S", $"its share of the slide along the panel{(twist > 0 ? ", twist over the friction's radius included" : "")}", share,
+                Dimension.Force)
             .Term("μ", "friction", grasp.Friction, Dimension.Factor, grasp.FrictionSource)
             .Term("P", grasp.Name, grasp.Holding, Dimension.Force, grasp.Source).Term("Q", "pressed on by", load.On, Dimension.Force)
             .Term("Mn", "twist of its group, or its own", twist, Dimension.Torque);
-        return grasp.Holding <= 0 ? MostUse : Ratio(factor.Pull * load.Off + factor.Slide * share / grasp.Friction, grasp.Holding + load.On);
+        return grasp.Holding <= 0 ? MostUse : Ratio(factor.Pull * load.Off + factor.Slide * share / grasp.Friction, grasp.Holding
+            + load.On);
     }
 }

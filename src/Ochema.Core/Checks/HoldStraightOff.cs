@@ -17,7 +17,8 @@ public sealed class HoldStraightOff(RigSetting b, HoldSpot spot, SpringIndex spr
     {
         var n = f.Hold(spring, spot.Normal).Off;
         sheet?.Formula("{k} × {N} ÷ {P}", "force balance; " + grasp.Practice, grasp.LeavesOut)
-            .Factor(b, grasp.PullFactor).Term("N", "pull", n, Dimension.Force).Term("P", grasp.Name, grasp.Holding, Dimension.Force, grasp.Source);
+            .Factor(b, grasp.PullFactor).Term("N", "pull", n, Dimension.Force)
+                .Term("P", grasp.Name, grasp.Holding, Dimension.Force, grasp.Source);
         return grasp.Holding <= 0 ? MostUse : Ratio(factor * n, grasp.Holding);
     }
 }

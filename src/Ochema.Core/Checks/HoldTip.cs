@@ -21,7 +21,8 @@ public sealed class HoldTip(RigSetting b, HoldSpot spot, SpringIndex spring, Hol
         var (load, r) = (f.Hold(spring, spot.Normal), grasp.Radius);
         sheet?.Formula("{k} × ({M} + {N} × {r}) ÷ (({P} + {Q}) × {r})", "moments about the far edge; "
             + grasp.Practice, "The edge bending before it lifts: once it is up the rest follows.")
-            .Factor(b, grasp.PullFactor).Term("M", "tipping moment", load.Moment, Dimension.Torque).Term("N", "pull", load.Off, Dimension.Force)
+            .Factor(b, grasp.PullFactor).Term("M", "tipping moment", load.Moment, Dimension.Torque)
+                .Term("N", "pull", load.Off, Dimension.Force)
             .Term("P", grasp.Name, grasp.Holding, Dimension.Force, grasp.Source).Term("Q", "pressed on by", load.On, Dimension.Force)
             .Term("r", "radius", r, Dimension.Length, grasp.RadiusSource);
         return grasp.Holding <= 0 ? MostUse : Ratio(factor * (load.Moment + load.Off * r), (grasp.Holding + load.On) * r);

@@ -6,8 +6,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// The tube, ring, branch or trunk that the rig is held on bends or breaks: all that its holds put on it, as if in one place, F·a + M over its section
-/// modulus. What it carries besides is not known.
+/// The tube, ring, branch or trunk that the rig is held on bends or breaks: all that its holds put on it, as if in one place, F·a + M over
+/// its section modulus. What it carries besides is not known.
 /// </summary>
 public sealed class HostBarBends(BuiltRig b, HoldSpot spot, Hosts.HostBar bar)
     : Check("site.bar", StationId.Site, new("site"),

@@ -27,7 +27,8 @@ internal static class Joining
             if (foot.Port is SocketPort { Thread: { } socket } && socket != stud.Thread
                 && !(bolt.Bushed && ThreadFit.Bush(stud.Thread, socket) is not null))
                 b.Findings.Add(new ReportFinding(foot.Station, Words.Capital(ThreadFit.Mismatch(
-                    b.Stock.Find<Fastener>("fasteners", stud.Thread), b.Stock.Find<Fastener>("fasteners", socket), foot.Port.Name)) + ".", true));
+                    b.Stock.Find<Fastener>("fasteners", stud.Thread), b.Stock.Find<Fastener>("fasteners", socket), foot.Port.Name)) + ".",
+                        true));
             return;
         }
         var made = JointMaker.Make(below, foot.Port, b.Stock);
@@ -38,7 +39,8 @@ internal static class Joining
             foreach (var fitting in made[i].Fittings ?? [])
                 Between(b, from, foot.Station, names[i].Id, fitting, [.. names.Select(n => n.Id)],
                     fitting == TubePlug.Row ? made[i].Plug?.Mass(b.Stock.Material(TubePlug.Metal)) : null,
-                    fitting == TubePlug.Row && made[i].Plug is { } plug ? $"{Holes.Size(plug.Inside)}{(plug.Square ? " square" : "")}" : null);
+                    fitting == TubePlug.Row && made[i].Plug is { } plug ? $"{Holes.Size(plug.Inside)}{(plug.Square ? " square" : "")}"
+                        : null);
             Put(b, from, foot, made[i], names[i].Id, names[i].Title);
         }
     }
@@ -122,14 +124,16 @@ internal static class Joining
         var (f, count) = (joint.Thread, Math.Max(joint.Count, joint.Screws));
         Hung[] places = [.. at.ToArray().Select(n => new Hung(n))];
         void Add(string piece, string name, double mass, double price, string? row) =>
-            b.Put(new RigPart(new(joint.Station, $"{joint.Id}.{piece}"), name, count, mass, price, PieceSort.Bought, Aisle.Screws, row, Joint: joint.Id),
+            b.Put(new RigPart(new(joint.Station, $"{joint.Id}.{piece}"), name, count, mass, price, PieceSort.Bought, Aisle.Screws, row,
+                Joint: joint.Id),
                 places);
         if (joint.Screw is { } screw)
             Add("screw", $"{screw} {f.Name} × {QuantityText.Of(joint.ScrewLength, Dimension.Length)}",
                 Hardware.ScrewMass(f, joint.ScrewLength, !joint.Headless),
                 Hardware.ScrewPrice(f, joint.ScrewLength), f.Id);
         foreach (var layer in joint.Layers.Where(l => l.Item != HardwareItem.None))
-            Add(layer.Item.ToString().ToLowerInvariant(), $"{layer.Name} {f.Name}", Hardware.Mass(f, layer), Hardware.Price(f, layer), f.Id);
+            Add(layer.Item.ToString().ToLowerInvariant(), $"{layer.Name} {f.Name}", Hardware.Mass(f, layer), Hardware.Price(f, layer),
+                f.Id);
         if (joint.Layers.Any(l => l.InsertIn is not null))
         {
             var insert = b.Fitting("thread-insert");
@@ -139,7 +143,8 @@ internal static class Joining
             foreach (var (tube, n) in joint.Layers.Where(l => l.Hollow is not null).Select((l, n) => (l, n)))
             {
                 var sleeve = b.Fitting("tube-sleeve");
-                Add($"sleeve-{n + 1}", $"{sleeve.Name} {f.Name} × {QuantityText.Of(tube.Hollow!.Inside, Dimension.Length)}", sleeve.Mass, sleeve.Price,
+                Add($"sleeve-{n + 1}", $"{sleeve.Name} {f.Name} × {QuantityText.Of(tube.Hollow!.Inside, Dimension.Length)}", sleeve.Mass,
+                    sleeve.Price,
                     sleeve.Id);
             }
         if (joint.Bushed)

@@ -36,9 +36,14 @@ internal static class JointChecks
         var (first, last) = (layers.FindIndex(Punched), layers.FindLastIndex(Punched));
         if (first >= 0)
             // Where the head is sunk, only the sheet below it is left to be punched.
-            yield return new JointPullThrough(b, joint, layers[first] with { Thickness = Math.Max(0, layers[first].Thickness - layers[first].Countersink) },
+            yield return new JointPullThrough(b, joint, layers[first] with
+            {
+                Thickness = Math.Max(0, layers[first].Thickness
+                - layers[first].Countersink)
+            },
                 joint.Bearing(first, -1), Ends(layers[first], "through", "wall"));
         if (last >= 0 && joint.Layers[joint.ThreadLayer].Role == LayerRole.Nut)
-            yield return new JointPullThrough(b, joint, layers[last], joint.Bearing(last, 1), Ends(layers[last], "nut-through", "nut-wall"));
+            yield return new JointPullThrough(b, joint, layers[last], joint.Bearing(last, 1),
+                Ends(layers[last], "nut-through", "nut-wall"));
     }
 }

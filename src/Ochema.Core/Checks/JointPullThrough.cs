@@ -7,13 +7,14 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// A head, nut or washer pulled through wood or thin sheet: k·N against punching, π·D·t·τ; of a tube its wall alone, and its face, which gives first
-/// (<see cref="HollowWall.Yields"/>).
+/// A head, nut or washer pulled through wood or thin sheet: k·N against punching, π·D·t·τ; of a tube its wall alone, and its face, which
+/// gives first (<see cref="HollowWall.Yields"/>).
 /// </summary>
 /// <param name="under">Width of what presses on it, m.</param>
 /// <param name="name">Last part of its id: the head's end or the nut's.</param>
 internal sealed class JointPullThrough(RigSetting b, ScrewJoint joint, StackLayer sheet, double under, string name)
-    : Check($"{joint.Id}.{name}", joint.Station, new(joint.Id), $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
+    : Check($"{joint.Id}.{name}", joint.Station, new(joint.Id),
+        $"{Words.Capital(joint.Title)} pulls through the {Words.Inside(sheet.Name)}")
 {
     private readonly Material material = b.Stock.Material(sheet.Material);
     private readonly double factor = b.Factors[FactorTable.For(b.Stock.Material(sheet.Material).Family)];

@@ -19,9 +19,11 @@ internal sealed class JointSlip(RigSetting b, ScrewJoint joint) : Check(joint.Id
         var (pull, slide) = joint.Share(f);
         sheet?.Formula("({k} × {N} + {k} × {S} ÷ {μ}) ÷ {F}", "separation and Coulomb friction on the preload",
             "A hole that lets the screw bear on its side: counted as slipped.")
-            .Factor(b, FactorTable.Friction).Term("N", "pull on one screw", pull, Dimension.Force).Term("S", "slide on one screw", slide, Dimension.Force)
+            .Factor(b, FactorTable.Friction).Term("N", "pull on one screw", pull, Dimension.Force)
+                .Term("S", "slide on one screw", slide, Dimension.Force)
             .Term("μ", "friction of the faces", joint.Friction, Dimension.Factor, "judgement, 0.1–0.5")
-                .Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means" : "as set for this joint");
+                .Term("F", "preload", preload, Dimension.Force, joint.Torque is null ? "what goes with its means"
+                    : "as set for this joint");
         return Ratio(factor * (pull + slide / joint.Friction), preload);
     }
 }

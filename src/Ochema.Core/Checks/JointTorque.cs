@@ -19,7 +19,8 @@ public sealed class JointTorque(RigSetting b, StationId station, PartId id, stri
     {
         var m = f.Spring(spring).Moment.Length;
         sheet?.Formula("{k} × {M} ÷ {T}", "friction joint", "Wear and grease: measure it with a scale on a lever.")
-            .Factor(b, FactorTable.Friction).Term("M", "moment at the joint", m, Dimension.Torque).Term("T", "holding torque", torque, Dimension.Torque, source);
+            .Factor(b, FactorTable.Friction).Term("M", "moment at the joint", m, Dimension.Torque)
+                .Term("T", "holding torque", torque, Dimension.Torque, source);
         return Ratio(factor * m, torque);
     }
 }

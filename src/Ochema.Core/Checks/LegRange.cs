@@ -4,7 +4,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>An elastic leg drawn as far as it goes: beyond it the cover carries, the leg is hard and its tension is not what its stretch says.</summary>
+/// <summary>An elastic leg drawn as far as it goes: beyond it the cover carries, the leg is hard and its tension is not what its stretch
+/// says.</summary>
 /// <param name="line">Which of the three.</param>
 public sealed class LegRange(PartId part, string title, HeldByLines held, int line) : Check(part + ".range", StationId.Base, part, title)
 {

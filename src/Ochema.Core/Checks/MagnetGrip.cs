@@ -12,7 +12,8 @@ public sealed class MagnetGrip
     /// <param name="skin">Temperature of what it sits on, K.</param>
     /// <param name="share">Share of its field that a small bolt head carries.</param>
     /// <param name="yours">Where a measured pull is from.</param>
-    public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, double skin, double share = 1, string yours = "your pull on this panel")
+    public MagnetGrip(MagnetRow row, HoldSpot spot, double pad, double? measured, double skin, double share = 1,
+        string yours = "your pull on this panel")
     {
         Row = row;
         // A plate behind steel makes it thicker; behind anything else it is what the magnet holds to, the sheet's thickness away.
@@ -28,7 +29,8 @@ public sealed class MagnetGrip
             : measured is not null ? Warm < 1 ? $"{yours} × {Warm:0.00} for the heat" : yours
             : $"rated {row.RatedPull:0} N × {Thickness:0.00} for the "
                 + (plate > 0 ? sheet ? "sheet and the plate behind it" : "plate behind the sheet" : "sheet")
-                + $" × {Gap:0.00} for the {(sheet ? "coat" : "coat and the sheet")}{(share < 1 ? $" × {share:0.00} for the small head" : "")}{(Warm < 1 ? $" × {Warm:0.00} for the heat" : "")}; judgement until you pull it";
+                + $" × {Gap:0.00} for the "
+                    + $"{(sheet ? "coat" : "coat and the sheet")}{(share < 1 ? $" × {share:0.00} for the small head" : "")}{(Warm < 1 ? $" × {Warm:0.00} for the heat" : "")}; judgement until you pull it";
     }
 
     public MagnetRow Row { get; }
@@ -47,7 +49,8 @@ public sealed class MagnetGrip
     public HoldGrasp Grasp => new(
         Pull, "pull left on this panel", Source, Friction, FrictionSource,
             Row.Diameter / 2, Row.Source, Row.Diameter / 3,
-        FactorTable.Magnet, FactorTable.Magnet, "factor 3 after magnetic lifting (EN 13155)", "Grit, wax and water under the pot; heat above its limit.");
+        FactorTable.Magnet, FactorTable.Magnet, "factor 3 after magnetic lifting (EN 13155)",
+            "Grit, wax and water under the pot; heat above its limit.");
 
     /// <summary>Pull left, N.</summary>
     public double Pull { get; }
@@ -62,8 +65,8 @@ public sealed class MagnetGrip
     private const double FerriteFrom = 420;
 
     /// <summary>
-    /// Share of the pull at 20 °C that is left at a temperature, K: neodymium loses about 0.24 % a kelvin, ferrite 0.4 (the field falls by 0.12 and 0.2 %, the
-    /// pull goes with its square; usual makers' data, from memory). Past its limit it loses half for good.
+    /// Share of the pull at 20 °C that is left at a temperature, K: neodymium loses about 0.24 % a kelvin, ferrite 0.4 (the field falls by
+    /// 0.12 and 0.2 %, the pull goes with its square; usual makers' data, from memory). Past its limit it loses half for good.
     /// </summary>
     public static double WarmShare(double temperature, double limit) =>
         Math.Clamp(1 - (limit > FerriteFrom ? 0.004 : 0.0024) * Math.Max(0, temperature - 293.15), 0, 1) * (temperature > limit ? 0.5 : 1);

@@ -7,8 +7,9 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// A pin through two cheeks and a tongue between them, which is forked round a bolt above it: it carries the force and, with the fork at a distance, the
-/// moment about it. Sheared in two planes, bent between its cheeks as a beam under even loads, and bearing in the cheeks (Shigley ch. 8 and 3).
+/// A pin through two cheeks and a tongue between them, which is forked round a bolt above it: it carries the force and, with the fork at a
+/// distance, the moment about it. Sheared in two planes, bent between its cheeks as a beam under even loads, and bearing in the cheeks
+/// (Shigley ch. 8 and 3).
 /// </summary>
 /// <param name="spring">Pin to block.</param>
 /// <param name="diameter">m.</param>
@@ -40,16 +41,20 @@ internal sealed class PinHolds(RigSetting b, SpringIndex spring, double diameter
             sheet?.Formula("{k} × √({B}² + 3 × ({P} ÷ 2 ÷ {A})²) ÷ {S}", "bending and two planes of shear, von Mises (Shigley ch. 3, 8)",
                 "A pin bent once; a hole worn wide.")
                 .Factor(b, FactorTable.Metal).Term("P", "force, and moment over the way to the fork", load, Dimension.Force)
-                .Term("B", "bending between its cheeks", bending, Dimension.Stress, "P × (tongue + both cheeks) ÷ 8 over its section modulus")
+                .Term("B", "bending between its cheeks", bending, Dimension.Stress,
+                    "P × (tongue + both cheeks) ÷ 8 over its section modulus")
                 .Term("A", "section of the pin", area, Dimension.Area, Origin.Measures)
                 .Term("S", "yield of the pin", steel.YieldStrength, Dimension.Stress, steel.Source);
         else
         {
-            var (k, thick, of) = bears >= tears ? (FactorTable.For(cheek.Of.Family), 2 * cheek.Thick, cheek.Of) : (FactorTable.Metal, tongue.Thick,
+            var (k, thick, of) = bears >= tears ? (FactorTable.For(cheek.Of.Family), 2 * cheek.Thick, cheek.Of)
+                : (FactorTable.Metal, tongue.Thick,
                 tongue.Of);
-            sheet?.Formula("{k} × {P} ÷ ({t} × {d}) ÷ {S}", "bearing of a pin in its holes (Shigley ch. 8)", "A hole near the edge; sun on plastic.")
+            sheet?.Formula("{k} × {P} ÷ ({t} × {d}) ÷ {S}", "bearing of a pin in its holes (Shigley ch. 8)",
+                "A hole near the edge; sun on plastic.")
                 .Factor(b, k).Term("P", "force, and moment over the way to the fork", load, Dimension.Force)
-                .Term("t", "thickness that bears", thick, Dimension.Length, Origin.Measures).Term("d", "pin", diameter, Dimension.Length, Origin.Measures)
+                .Term("t", "thickness that bears", thick, Dimension.Length, Origin.Measures)
+                    .Term("d", "pin", diameter, Dimension.Length, Origin.Measures)
                 .Term("S", "yield", of.YieldStrength, Dimension.Stress, of.Source);
         }
         return Math.Max(own, Math.Max(bears, tears));

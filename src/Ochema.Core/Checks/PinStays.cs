@@ -17,7 +17,8 @@ internal sealed class PinStays(RigSetting b, double mass, double keeps, string k
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var shakes = mass * f.Field.Length;
-        sheet?.Formula("{k} × {m} × {a} ÷ {F}", "inertia of the pin against what keeps it", "A sheet or a finger in its ring: look at it before each run.")
+        sheet?.Formula("{k} × {m} × {a} ÷ {F}", "inertia of the pin against what keeps it",
+            "A sheet or a finger in its ring: look at it before each run.")
             .Factor(b, FactorTable.Friction).Term("m", "pin with its ring", mass, Dimension.Mass, "as listed")
             .Term("a", "what shakes it, whichever way", f.Field.Length, Dimension.Acceleration, Origin.Follows)
             .Term("F", kept, keeps, Dimension.Force, source);

@@ -26,7 +26,8 @@ public sealed class PivotBolt(RigSetting b, StationId station, PartId id, string
         var (pull, bend) = (Math.Abs(force.Dot(axis)), moment.PerpendicularTo(axis).Length);
         sheet?.Formula("{k} × ({F} + {N} + 2 × {M} ÷ {w}) ÷ ({Rp} × {As})", "faces bent apart hang on the bolt over half their width",
             "Bending of the bolt itself where washers are thick.")
-            .Factor(b, FactorTable.Bolt).Term("F", "drawn together by", drawn, Dimension.Force, "friction torque over the washers' friction and radius")
+            .Factor(b, FactorTable.Bolt).Term("F", "drawn together by", drawn, Dimension.Force,
+                "friction torque over the washers' friction and radius")
             .Term("N", "along the bolt", pull, Dimension.Force).Term("M", "bends the pivot", bend, Dimension.Torque)
             .Term("w", "width of the faces", width, Dimension.Length, Origin.Measures).Term("Rp", "proof stress", thread.ProofStress,
                 Dimension.Stress, thread.Source)

@@ -18,9 +18,11 @@ public sealed class PivotGapes(StationId station, PartId id, string title, Sprin
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var bend = f.Spring(spring).Moment.PerpendicularTo(axis).Length;
-        sheet?.Formula("{M} ÷ ({F} × {w} ÷ 2)", "no part of the faces is pressed any more", "Washers that squash: it droops a little before.")
+        sheet?.Formula("{M} ÷ ({F} × {w} ÷ 2)", "no part of the faces is pressed any more",
+            "Washers that squash: it droops a little before.")
             .Term("M", "bends the pivot", bend, Dimension.Torque).Term("F", "drawn together by", drawn, Dimension.Force,
-                "friction torque over the washers' friction and radius").Term("w", "width of the faces", width, Dimension.Length, Origin.Measures);
+                "friction torque over the washers' friction and radius").Term("w", "width of the faces", width, Dimension.Length,
+                    Origin.Measures);
         return Ratio(bend, drawn * width / 2);
     }
 }

@@ -46,12 +46,14 @@ internal sealed class PlugHolds(RigSetting b, ScrewJoint joint, TubePlug plug)
                     .MaxBy(c => b.Factors[c.Item1] / c.Item2);
                 sheet?.Formula("{k} × √(({N} ÷ 2)² + ({M} ÷ {D})²) ÷ {P}", "pin in shear and the wall's hole in bearing (Shigley ch. 8)",
                     "A hole near the tube's end; bending of the plug, which fills its tube.")
-                    .Factor(b, factor).Term("N", "along the tube", pull, Dimension.Force).Term("M", "about the tube", twist, Dimension.Torque)
+                    .Factor(b, factor).Term("N", "along the tube", pull, Dimension.Force)
+                        .Term("M", "about the tube", twist, Dimension.Torque)
                     .Term("D", "wall to wall", plug.Inside + plug.Wall, Dimension.Length, Origin.Measures)
                     .Term("P", "one wall holds", one, Dimension.Force, $"5 mm pin, mild steel; {plug.Tube.Source}");
                 return Ratio(b.Factors[factor] * wall, one);
             case PlugKept.Glued or PlugKept.Keyed when glue.Fault(PlugFamily, Glues.Family(plug.Tube), b.Rig.Run.Skin) is { } fault:
-                sheet?.Formula("{N} on glue that does not hold", $"{fault} ({glue.Source})", "").Term("N", "along the tube", pull, Dimension.Force);
+                sheet?.Formula("{N} on glue that does not hold", $"{fault} ({glue.Source})", "")
+                    .Term("N", "along the tube", pull, Dimension.Force);
                 return MostUse;
             case PlugKept.Keyed when Turning(twist) is var (key, slot, with) && Pull(pull) <= key:
                 sheet?.Formula("{k} × {M} ÷ ({D} ÷ 2) ÷ {P}",
@@ -66,8 +68,10 @@ internal sealed class PlugHolds(RigSetting b, ScrewJoint joint, TubePlug plug)
                 goto case PlugKept.Glued;
             case PlugKept.Glued:
                 var (stress, holds) = (plug.GlueStress(pull, twist), Glued);
-                sheet?.Formula("{k} × √({N}² + ({M} ÷ {r})²) ÷ ({A} × {τ})", "glue in shear all round", "Faces that were not sanded bright and wiped.")
-                    .Factor(b, FactorTable.Adhesive).Term("N", "along the tube", pull, Dimension.Force).Term("M", "about the tube", twist, Dimension.Torque)
+                sheet?.Formula("{k} × √({N}² + ({M} ÷ {r})²) ÷ ({A} × {τ})", "glue in shear all round",
+                    "Faces that were not sanded bright and wiped.")
+                    .Factor(b, FactorTable.Adhesive).Term("N", "along the tube", pull, Dimension.Force)
+                        .Term("M", "about the tube", twist, Dimension.Torque)
                     .Term("r", "inside radius", plug.Inside / 2, Dimension.Length, Origin.Measures)
                     .Term("A", "glued", plug.Glued, Dimension.Area, Origin.Measures)
                     .Term("τ", "cured, as warm as it gets, in the gap that its play leaves", holds, Dimension.Stress, glue.Source);

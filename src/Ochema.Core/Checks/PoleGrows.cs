@@ -6,8 +6,9 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// A slender pole whose own weight bends it further: first-order moment × 1/(1 − P/P_cr) against yield, where a tube is bent most. P_cr is that of the
-/// stepped column, exactly; its own weight counts 0.315 of itself at the tip (Timoshenko and Gere, "Theory of Elastic Stability", 2.2 and 2.12).
+/// A slender pole whose own weight bends it further: first-order moment × 1/(1 − P/P_cr) against yield, where a tube is bent most. P_cr is
+/// that of the stepped column, exactly; its own weight counts 0.315 of itself at the tip (Timoshenko and Gere, "Theory of Elastic
+/// Stability", 2.2 and 2.12).
 /// </summary>
 /// <param name="pieces">From the foot up.</param>
 /// <param name="upright">Cosine of its lean.</param>
@@ -20,7 +21,8 @@ public sealed class PoleGrows(RigSetting b, StationId station, PartId id, IReadO
     /// <summary>Of a column's own weight what counts as if at its tip: 2.47 over 7.84.</summary>
     public const double OwnWeight = 0.315;
 
-    private readonly double critical = SteppedColumn.Critical([.. pieces.Select(p => (p.Length, p.Material.YoungsModulus * p.Section.Iy))], held);
+    private readonly double critical = SteppedColumn.Critical([.. pieces.Select(p => (p.Length, p.Material.YoungsModulus * p.Section.Iy))],
+        held);
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
@@ -34,7 +36,8 @@ public sealed class PoleGrows(RigSetting b, StationId station, PartId id, IReadO
                 {
                     var m = Math.Sqrt(e[end] * e[end] + e[end + 1] * e[end + 1]);
                     // Each material has a factor of its own: a carbon tube may govern on an aluminium one.
-                    if (b.Factors[FactorTable.For(p.Material.Family)] * m / (p.Section.ModulusY * p.Material.YieldStrength) is var s && s > share)
+                    if (b.Factors[FactorTable.For(p.Material.Family)] * m / (p.Section.ModulusY * p.Material.YieldStrength) is var s && s
+                        > share)
                         (worst, bend, share) = (p, m, s);
                 }
             }
@@ -47,7 +50,8 @@ public sealed class PoleGrows(RigSetting b, StationId station, PartId id, IReadO
             .Factor(b, FactorTable.For(worst.Material.Family))
             .Term("σ", $"{worst.Label} bends most, without growth", bend / worst.Section.ModulusY, Dimension.Stress)
             .Term("P", "weight, as if at the tip", press, Dimension.Force, "head, and 0.315 of its own (Timoshenko and Gere 2.12)")
-            .Term("Pc", "falls over at", critical, Dimension.Force, held is null ? "a stepped column clamped at its foot, solved piece by piece"
+            .Term("Pc", "falls over at", critical, Dimension.Force, held is null
+                ? "a stepped column clamped at its foot, solved piece by piece"
                 : "a stepped column that turns at its foot and is held at the hands, solved piece by piece")
             .Term("Y", "yield strength", worst.Material.YieldStrength, Dimension.Stress, worst.Material.Source);
         return double.IsInfinity(grows) ? MostUse : Ratio(share * grows, 1);

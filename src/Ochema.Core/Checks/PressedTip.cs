@@ -7,11 +7,13 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// Something that a strap presses on its place and that tips over an edge of where it touches: k·overturning ≤ (press − pull) × distance to the edge.
+/// Something that a strap presses on its place and that tips over an edge of where it touches: k·overturning ≤ (press − pull) × distance to
+/// the edge.
 /// </summary>
 /// <param name="corners">Where it touches, about the line of the strap, in order, m.</param>
 /// <param name="pressing">What the strap presses it on with, N.</param>
-public sealed class PressedTip(RigSetting b, HoldSpot spot, SpringIndex spring, string title, IReadOnlyList<Vec3> corners, double pressing, string source)
+public sealed class PressedTip(RigSetting b, HoldSpot spot, SpringIndex spring, string title, IReadOnlyList<Vec3> corners, double pressing,
+    string source)
     : Check(spot.Id + ".pressed", spot.Station, spot.Id, title)
 {
     private readonly double factor = b.Factors[FactorTable.Friction];
@@ -26,7 +28,8 @@ public sealed class PressedTip(RigSetting b, HoldSpot spot, SpringIndex spring, 
         var (over, back) = TipOver.Worst(corners, spot.Normal, -force - pressing * spot.Normal, -moment);
         sheet?.Formula("{k} × {O} ÷ {R}", "moments about each edge of where it touches, the worst one; what presses it on restores",
             "A strap that creeps, bark that gives.")
-            .Factor(b, FactorTable.Friction).Term("O", "overturning moment", over, Dimension.Torque).Term("R", "restoring moment", back, Dimension.Torque)
+            .Factor(b, FactorTable.Friction).Term("O", "overturning moment", over, Dimension.Torque)
+                .Term("R", "restoring moment", back, Dimension.Torque)
             .Term("P", "strap presses it on by", pressing, Dimension.Force, source).Term("N", "pulled off by", off, Dimension.Force)
             .Term("M", "moment across it", moment.PerpendicularTo(spot.Normal).Length, Dimension.Torque);
         return Ratio(factor * over, back);

@@ -7,7 +7,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// A pole that comes up and stops short: what hangs on its sleeve goes on with m·(g + V²/2s), which slides the sleeve along and bends it aside by its lever.
+/// A pole that comes up and stops short: what hangs on its sleeve goes on with m·(g + V²/2s), which slides the sleeve along and bends it
+/// aside by its lever.
 /// </summary>
 /// <param name="speed">It comes up with, m/s.</param>
 /// <param name="gives">The stop gives, m.</param>
@@ -31,7 +32,8 @@ public sealed class RetractStops(
         var (slip, bend) = (friction * force / slides, strength * stress / plastic.YieldStrength);
         sheet?.Formula("max({k} × {m} × {a} ÷ {S}, {K} × {σ} ÷ {Y})", "stopped evenly over what the stop gives",
             "A stop that rings like a bell; a pole that is let fall.")
-            .Factor(b, FactorTable.Friction).Term("m", "hangs on it, with the water it carries", mass, Dimension.Mass, "parts as listed, added mass C_a = 1")
+            .Factor(b, FactorTable.Friction).Term("m", "hangs on it, with the water it carries", mass, Dimension.Mass,
+                "parts as listed, added mass C_a = 1")
             .Term("a", "weight and stopping", jerk, Dimension.Acceleration, "V² ÷ 2s from your speed and stop")
             .Term("S", "sleeve slides at", slides, Dimension.Force, Origin.Follows)
             .Term("K", "required factor of the plastic", strength, Dimension.Factor, "the factors of this rig")

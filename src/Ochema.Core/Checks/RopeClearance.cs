@@ -4,7 +4,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>How deep the lowest thing under a rope hangs in a case, against the room there is: (sag + hang) ÷ (height − what must stay clear).</summary>
+/// <summary>How deep the lowest thing under a rope hangs in a case, against the room there is: (sag + hang) ÷ (height − what must stay
+/// clear).</summary>
 /// <param name="anchors">Height of the rope's chord where the carriage stands, over the ground, m.</param>
 /// <param name="clear">Room that stays below, m.</param>
 /// <param name="hangs">Lowest part below the rope while the carriage hangs level, m.</param>

@@ -19,10 +19,13 @@ public sealed class RopeLevel((double Moment, double Stiffness) state) : Check("
     {
         var (moment, stiffness) = state;
         var lean = Math.Abs(moment) / stiffness;
-        sheet?.Formula("{M} ÷ {k} ÷ {a}", "balance about the rope: pulleys and what hangs below", "A battery or card changed; a lens that turns out.")
+        sheet?.Formula("{M} ÷ {k} ÷ {a}", "balance about the rope: pulleys and what hangs below",
+            "A battery or card changed; a lens that turns out.")
             .Term("M", "weight out of the middle", Math.Abs(moment), Dimension.Torque, "parts as listed")
-            .Term("k", "brought back by", stiffness, Dimension.RotationalStiffness, "tension and spacing of the pulleys, weight below the rope")
-            .Term("θ", "it leans", lean, Dimension.Angle, Origin.Follows).Term("a", "of no matter", Allowed, Dimension.Angle, "judgement, 2–5°");
+            .Term("k", "brought back by", stiffness, Dimension.RotationalStiffness,
+                "tension and spacing of the pulleys, weight below the rope")
+            .Term("θ", "it leans", lean, Dimension.Angle, Origin.Follows)
+                .Term("a", "of no matter", Allowed, Dimension.Angle, "judgement, 2–5°");
         return Ratio(lean, Allowed);
     }
 }

@@ -5,8 +5,8 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>What the ratchet can do by hand against the rope with its knots: a rope that the ratchet alone can break is drawn by its sag, never by the
-/// click.</summary>
+/// <summary>What the ratchet can do by hand against the rope with its knots: a rope that the ratchet alone can break is drawn by its sag,
+/// never by the click.</summary>
 public sealed class RopeOverdrawn(HungRope rope, string title, Knot end) : Check(rope.Id + ".overdrawn", StationId.Base, rope.Id, title)
 {
     /// <summary>A ratchet by hand, N (judgement, 1000–2500).</summary>

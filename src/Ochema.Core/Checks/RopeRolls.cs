@@ -5,10 +5,12 @@ using Ochema.Core.Responses;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// A carriage that rolls by itself: from its start down to the lowest place of its path, less what its pulleys rub, against the speed that is asked for.
+/// A carriage that rolls by itself: from its start down to the lowest place of its path, less what its pulleys rub, against the speed that
+/// is asked for.
 /// </summary>
 /// <param name="path">From where it is let go to the lowest place, m: how deep, and how far along.</param>
-public sealed class RopeRolls((double Fall, double Way) path) : Check("base.rolls", StationId.Base, new("carriage"), "Rolls faster than asked")
+public sealed class RopeRolls((double Fall, double Way) path)
+    : Check("base.rolls", StationId.Base, new("carriage"), "Rolls faster than asked")
 {
     /// <summary>What pulleys with ball bearings rub (common practice, no source: 0.01–0.05).</summary>
     private const double Rubs = 0.02;
@@ -28,7 +30,8 @@ public sealed class RopeRolls((double Fall, double Way) path) : Check("base.roll
             "A push at the start; wind from behind.")
             .Term("h", "it falls by", fall, Dimension.Length, "path along the rope")
             .Term("μ", "pulleys rub", Rubs, Dimension.Factor, "common practice, no source")
-            .Term("l", "on the way there", way, Dimension.Length, "path along the rope").Term("v", "it reaches", free, Dimension.Speed, Origin.Follows)
+            .Term("l", "on the way there", way, Dimension.Length, "path along the rope")
+                .Term("v", "it reaches", free, Dimension.Speed, Origin.Follows)
             .Term("V", "speed that is asked for", f.Speed, Dimension.Speed, Origin.Measures);
         return Ratio(free, f.Speed);
     }

@@ -8,8 +8,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// A carriage that runs into its end stop: a cord that gives takes m·V² over its travel, as a spring does at its peak; against the cord, and against the
-/// stopping that the rig is judged for.
+/// A carriage that runs into its end stop: a cord that gives takes m·V² over its travel, as a spring does at its peak; against the cord,
+/// and against the stopping that the rig is judged for.
 /// </summary>
 /// <param name="travel">The stop gives, m.</param>
 /// <param name="moving">Mass that runs, kg.</param>
@@ -29,7 +29,8 @@ public sealed class RopeStop(RigSetting b, StrapRow cord, double travel, double 
         sheet?.Formula("max({V}² ÷ {s} ÷ {a}, {k} × {m} × {V}² ÷ {s} ÷ {B})", "energy of a spring: its peak is m·V² ÷ travel",
             "A stop that is shorter than it was measured; a rope that is wet.")
             .Factor(b, FactorTable.TetherCatch).Term("V", "speed it runs in with", v, Dimension.Speed, Origin.Measures)
-            .Term("s", "the stop gives", travel, Dimension.Length, Origin.Measures).Term("m", "what runs", m, Dimension.Mass, "parts as listed")
+            .Term("s", "the stop gives", travel, Dimension.Length, Origin.Measures)
+                .Term("m", "what runs", m, Dimension.Mass, "parts as listed")
             .Term("a", "stopping the rig is judged for", most, Dimension.Acceleration, "judgement, 0.4–0.8 g")
             .Term("B", $"the cord holds with its {Words.Inside(knot.Name)}", strong, Dimension.Force, cord.Source);
         return Math.Max(Ratio(jerk, most), Ratio(factor * peak, strong));

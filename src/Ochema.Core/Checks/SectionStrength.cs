@@ -13,7 +13,8 @@ public class SectionStrength(RigSetting b, StationId station, PartId id, string 
     private readonly string factorName = FactorTable.For(piece.Material.Family);
     private readonly double factor = b.Factors[FactorTable.For(piece.Material.Family)];
     private readonly (double Y, double Z, double Torsion, double Area) per =
-        (1 / (net ?? piece.Section).ModulusY, 1 / (net ?? piece.Section).ModulusZ, 1 / (net ?? piece.Section).TorsionModulus, 1 / (net ?? piece.Section).Area);
+        (1 / (net ?? piece.Section).ModulusY, 1 / (net ?? piece.Section).ModulusZ, 1 / (net ?? piece.Section).TorsionModulus, 1
+            / (net ?? piece.Section).Area);
 
     private readonly double warm = Warm(piece.Material, b.Rig.Run.Skin);
 
@@ -27,7 +28,8 @@ public class SectionStrength(RigSetting b, StationId station, PartId id, string 
             var e = f.Beam(new(i), room);
             for (var end = 0; end < 12; end += 6)
             {
-                var (n, vy, vz, t, my, mz) = (Math.Abs(e[end]), e[end + 1], e[end + 2], Math.Abs(e[end + 3]), Math.Abs(e[end + 4]), Math.Abs(e[end + 5]));
+                var (n, vy, vz, t, my, mz) = (Math.Abs(e[end]), e[end + 1], e[end + 2], Math.Abs(e[end + 3]), Math.Abs(e[end + 4]),
+                    Math.Abs(e[end + 5]));
                 var v = Math.Sqrt(vy * vy + vz * vz);
                 // Round sections bend about one resultant; others add their corners.
                 var bending = s.Round ? Math.Sqrt(my * my + mz * mz) * per.Y : my * per.Y + mz * per.Z;
@@ -52,8 +54,8 @@ public class SectionStrength(RigSetting b, StationId station, PartId id, string 
         return Ratio(factor * Math.Sqrt(squared), strength);
     }
 
-    /// <summary>Share of its strength that a plastic keeps at a temperature, K: 1.2 % a kelvin lost above 23 °C, a fifth at the least (judgement, 0.8–1.6
-    /// %).</summary>
+    /// <summary>Share of its strength that a plastic keeps at a temperature, K: 1.2 % a kelvin lost above 23 °C, a fifth at the least
+    /// (judgement, 0.8–1.6 %).</summary>
     public static double Warm(Material m, double temperature) =>
         m.Family == MaterialFamily.Plastic ? Math.Clamp(1 - 0.012 * (temperature - 296.15), 0.2, 1) : 1;
 }

@@ -7,8 +7,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// The shoe on top of a camera under what is pushed into it: its weight, jolts and the wind bend the foot between its two rails. ISO 518 gives a shoe's
-/// sizes, no load: what it takes is judgement.
+/// The shoe on top of a camera under what is pushed into it: its weight, jolts and the wind bend the foot between its two rails. ISO 518
+/// gives a shoe's sizes, no load: what it takes is judgement.
 /// </summary>
 public sealed class ShoeGives(BuiltRig b, StationId station, InShoe on)
     : Check(station + ".shoe", station, new(station), "Shoe gives under what is in it")

@@ -17,8 +17,10 @@ public sealed class StrapTension(RigSetting b, PartId id, StationId station, Lin
         var t = f.Tension(line);
         // A sharp edge halves webbing, a padded one costs a tenth (common practice, no source).
         var over = edge switch { StrapEdge.None => 1, StrapEdge.Padded => 0.9, _ => 0.5 };
-        sheet?.Formula("{k} × {T} ÷ ({B} × {e} × {s})", "strength as for webbing and rope, less its end and edge", "Hooks on hooks, sun, wet knots.")
-            .Factor(b, FactorTable.Rope).Term("T", "tension", t, Dimension.Force).Term("B", "breaking strength", row.BreakingStrength, Dimension.Force, row.Source)
+        sheet?.Formula("{k} × {T} ÷ ({B} × {e} × {s})", "strength as for webbing and rope, less its end and edge",
+            "Hooks on hooks, sun, wet knots.")
+            .Factor(b, FactorTable.Rope).Term("T", "tension", t, Dimension.Force)
+                .Term("B", "breaking strength", row.BreakingStrength, Dimension.Force, row.Source)
             .Term("e", $"its end: {Words.Inside(end.Name)}", end.Keeps, Dimension.Ratio, end.Source)
                 .Term("s", "over an edge", over, Dimension.Ratio, "common practice, no source");
         return Ratio(factor * t, row.BreakingStrength * end.Keeps * over);

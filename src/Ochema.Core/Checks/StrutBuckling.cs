@@ -9,7 +9,8 @@ namespace Ochema.Core.Checks;
 /// A slender strut in compression, pinned at both ends: Euler π²EI/L² above the transition slenderness π√(2E/Y), Johnson's
 /// parabola below (Shigley's Mechanical Engineering Design, ch. 4).
 /// </summary>
-public sealed class StrutBuckling(RigSetting b, StationId station, PartId id, BeamPiece piece) : Check(id + ".buckling", station, id, "Strut buckles")
+public sealed class StrutBuckling(RigSetting b, StationId station, PartId id, BeamPiece piece)
+    : Check(id + ".buckling", station, id, "Strut buckles")
 {
     private readonly double factor = b.Factors[FactorTable.For(piece.Material.Family)];
 

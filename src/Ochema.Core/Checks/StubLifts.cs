@@ -19,7 +19,8 @@ internal sealed class StubLifts(RigSetting b, SpringIndex spring, Vec3 axis, dou
     {
         var up = Math.Max(0, -f.Spring(spring).Force.Dot(axis));
         sheet?.Formula("{k} × {N} ÷ {F}", "pull along the holder", "Sand and salt jam it, then it is loose when dry.")
-            .Factor(b, FactorTable.Friction).Term("N", "lifted by", up, Dimension.Force).Term("F", "comes out at", keeps, Dimension.Force, source);
+            .Factor(b, FactorTable.Friction).Term("N", "lifted by", up, Dimension.Force)
+                .Term("F", "comes out at", keeps, Dimension.Force, source);
         return Ratio(factor * up, keeps);
     }
 }

@@ -29,9 +29,11 @@ public sealed class Suction
         Force = Left * Seal * Math.Min(Vacuum, Ambient) * Math.PI / 4 * row.LipDiameter * row.LipDiameter;
     }
 
-    /// <summary>Time in which a cup loses half its vacuum, s (judgement: clean and dry a day, dusty two hours, 0.2–5 ×); a hot panel halves it.</summary>
+    /// <summary>Time in which a cup loses half its vacuum, s (judgement: clean and dry a day, dusty two hours, 0.2–5 ×); a hot panel halves
+    /// it.</summary>
     public static double HalfLife(SurfaceState surface, Sun sun) =>
-        3600 * (surface switch { SurfaceState.CleanDry => 24, SurfaceState.Wet => 12, SurfaceState.Dusty => 2, _ => 0.5 }) * (sun == Sun.Shade ? 1 : 0.5);
+        3600 * (surface switch { SurfaceState.CleanDry => 24, SurfaceState.Wet => 12, SurfaceState.Dusty => 2, _ => 0.5 })
+            * (sun == Sun.Shade ? 1 : 0.5);
 
     /// <summary>Share of a vacuum that is left: 2^(−t/T½).</summary>
     /// <param name="since">Time since it was pumped, s.</param>
@@ -62,5 +64,6 @@ public sealed class Suction
         Force, "vacuum force", $"vacuum × lip area × seal {Seal:0.##} × {Left:0.##} left after leaking; {VacuumSource}",
             Friction, "judgement by surface, 0.15–0.6",
         Row.LipDiameter / 2, Row.Source, Row.LipDiameter / 2, FactorTable.SuctionPull,
-            FactorTable.SuctionSlide, "factors 2 and 4 after common vacuum-lifting practice (EN 13155)", "Dirt under the lip, a lip that ages.");
+            FactorTable.SuctionSlide, "factors 2 and 4 after common vacuum-lifting practice (EN 13155)",
+                "Dirt under the lip, a lip that ages.");
 }

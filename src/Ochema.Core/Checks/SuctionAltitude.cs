@@ -15,7 +15,8 @@ public sealed class SuctionAltitude(RigSetting b, HoldSpot spot, Suction suction
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        sheet?.Formula("{v} ÷ ({a} × {p})", "standard atmosphere, ISO 2533", "Pressure of the day's weather, ±3 %; driving up a pass after pumping.")
+        sheet?.Formula("{v} ÷ ({a} × {p})", "standard atmosphere, ISO 2533",
+            "Pressure of the day's weather, ±3 %; driving up a pass after pumping.")
             .Term("v", "vacuum counted on", suction.Vacuum, Dimension.Pressure, suction.VacuumSource)
             .Term("a", "share a hand pump reaches", Attainable, Dimension.Ratio, "judgement")
             .Term("p", "air pressure", suction.Ambient, Dimension.Pressure, $"ISO 2533 at {b.Rig.Run.Altitude:0} m");

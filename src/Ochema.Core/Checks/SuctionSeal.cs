@@ -14,9 +14,11 @@ public sealed class SuctionSeal(HoldSpot spot, Suction suction)
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        sheet?.Formula("{n} ÷ {s}", "judgement: a cup that keeps less than a quarter is leaking, not holding", "Scratches under the lip: look at the ring.")
+        sheet?.Formula("{n} ÷ {s}", "judgement: a cup that keeps less than a quarter is leaking, not holding",
+            "Scratches under the lip: look at the ring.")
             .Term("n", "share of the vacuum that must stay", Needed, Dimension.Ratio, "judgement")
-            .Term("s", $"share kept on a {suction.Surface.ToString().ToLowerInvariant()} surface", suction.Seal, Dimension.Ratio, "judgement by surface; textured plastic and wrap do not seal");
+            .Term("s", $"share kept on a {suction.Surface.ToString().ToLowerInvariant()} surface", suction.Seal, Dimension.Ratio,
+                "judgement by surface; textured plastic and wrap do not seal");
         return Ratio(Needed, suction.Seal);
     }
 }

@@ -4,7 +4,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Checks;
 
-/// <summary>A tether that catches what falls: k·F ≤ B, with the fall of <see cref="TetherFall"/> and the weaker of line and anchor.</summary>
+/// <summary>A tether that catches what falls: k·F ≤ B, with the fall of <see cref="TetherFall"/> and the weaker of line and
+/// anchor.</summary>
 public sealed class TetherCatch(BuiltRig b, TetherBuilt tether)
     : Check(tether.Id + ".catch", StationId.Tether, new(tether.Id), $"{tether.Name} breaks as it catches")
 {

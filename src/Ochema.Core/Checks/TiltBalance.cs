@@ -5,7 +5,8 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// A camera out of balance on its tilt pivots: k·m·g·(|a|·cos θ + |h|·sin θ) ≤ T at the worst tilt θ of its swing: a ahead of the pivots, h off them in height.
+/// A camera out of balance on its tilt pivots: k·m·g·(|a|·cos θ + |h|·sin θ) ≤ T at the worst tilt θ of its swing: a ahead of the pivots, h
+/// off them in height.
 /// </summary>
 /// <param name="mass">Of camera and lens, kg.</param>
 /// <param name="ahead">Its centre ahead of the pivots, level, m.</param>
@@ -32,7 +33,8 @@ public sealed class TiltBalance(RigSetting b, StationId station, double mass, do
         sheet?.Formula("{k} × {m} × {g} × {r} ÷ {T}", "moment of its weight at the worst tilt", "Cables that pull, a zoom that runs out.")
             .Factor(b, FactorTable.Friction).Term("m", "camera and lens", mass, Dimension.Mass, Origin.Measures)
             .Term("g", "gravity", G, Dimension.Acceleration, "ISO 80000-3, standard value")
-            .Term("r", "its centre off the pivots, level, at the worst tilt", lever, Dimension.Length, "from the camera's record and where the pivots are")
+            .Term("r", "its centre off the pivots, level, at the worst tilt", lever, Dimension.Length,
+                "from the camera's record and where the pivots are")
             .Term("T", "it holds", torque, Dimension.Torque, Origin.Measures);
         return Ratio(factor * mass * G * lever, torque);
     }

@@ -6,15 +6,16 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Checks;
 
 /// <summary>
-/// What friction keeps from turning about an axis: a pivot about its bolt, a tube in its lock, a stub in its holder. k·|M·axis| ≤ T; bending is carried by
-/// what it turns on.
+/// What friction keeps from turning about an axis: a pivot about its bolt, a tube in its lock, a stub in its holder. k·|M·axis| ≤ T;
+/// bending is carried by what it turns on.
 /// </summary>
 /// <param name="torque">That it holds, N·m.</param>
 /// <param name="source">Of that torque.</param>
 /// <param name="about">What it turns about.</param>
 /// <param name="beyond">What the formula does not cover.</param>
 /// <param name="name">Last part of its id.</param>
-public sealed class TurnsByFriction(RigSetting b, StationId station, PartId id, string title, SpringIndex spring, Vec3 axis, double torque, string source,
+public sealed class TurnsByFriction(RigSetting b, StationId station, PartId id, string title, SpringIndex spring, Vec3 axis, double torque,
+    string source,
     string about = "the bolt", string beyond = "Wet washers, and a lock nut that has been undone a few times.", string name = "turn")
     : Check($"{id}.{name}", station, id, title)
 {

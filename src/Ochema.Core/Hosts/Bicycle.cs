@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Hosts;
 
-/// <summary>A bicycle. Origin on the ground, mid-wheelbase. Generic sizes, judgement; tube sizes as sold (25.4 and 31.8 mm bars, 27.2 mm posts).</summary>
+/// <summary>A bicycle. Origin on the ground, mid-wheelbase. Generic sizes, judgement; tube sizes as sold (25.4 and 31.8 mm bars, 27.2 mm
+/// posts).</summary>
 public sealed class Bicycle(string id, string name, double bar, double barHalf, double barHeight) : Host
 {
     /// <summary>No springs, light: bumps are sharp.</summary>
@@ -51,8 +52,10 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
     public override IReadOnlyList<KeepClear> Zones =>
     [
         new("knees", "knees and pedals", [-0.35, -0.2, 0.15], [0.12, 0.2, 0.75], "Legs come by here."),
-        new("grips", "hands and brake levers, right", [0.28, -barHalf - 0.02, barHeight - 0.05], [0.5, -barHalf + 0.16, barHeight + 0.08], "Hands and brakes."),
-        new("grips-left", "hands and brake levers, left", [0.28, barHalf - 0.16, barHeight - 0.05], [0.5, barHalf + 0.02, barHeight + 0.08], "Hands and brakes."),
+        new("grips", "hands and brake levers, right", [0.28, -barHalf - 0.02, barHeight - 0.05], [0.5, -barHalf + 0.16, barHeight + 0.08],
+            "Hands and brakes."),
+        new("grips-left", "hands and brake levers, left", [0.28, barHalf - 0.16, barHeight - 0.05], [0.5, barHalf + 0.02, barHeight + 0.08],
+            "Hands and brakes."),
     ];
 
     public override PanelSurface Surface(Site site)
@@ -86,7 +89,8 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
         };
         return
         [
-            Tube("handlebar", "Handlebar", bar, barHalf, 0.002), Tube("top-tube", "Top tube", 0.0318, 0.27, 0.0015), Tube("seat-post", "Seat post", 0.0272, 0.12, 0.002),
+            Tube("handlebar", "Handlebar", bar, barHalf, 0.002), Tube("top-tube", "Top tube", 0.0318, 0.27, 0.0015),
+                Tube("seat-post", "Seat post", 0.0272, 0.12, 0.002),
             Tube("rear-rack", "Rear rack", 0.010, 0.17, 0.005) with { Form = SiteForm.Floor },
         ];
     }
@@ -110,15 +114,22 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
 
     protected override IReadOnlyList<HostSurface> Drawing()
     {
-        Vec3 head = new(0.30, 0, 0.86), seat = new(-0.20, 0, 0.78), crank = new(-0.06, 0, 0.28), rear = new(-Half, 0, Radius), front = new(Half, 0, Radius);
+        Vec3 head = new(0.30, 0, 0.86), seat = new(-0.20, 0, 0.78), crank = new(-0.06, 0, 0.28), rear = new(-Half, 0, Radius),
+            front = new(Half, 0, Radius);
         return
         [
-            HostDrawing.Tube("top-tube", "paint", 0.032, head, seat), HostDrawing.Tube("down", "paint", 0.04, head - 0.1 * Vec3.UnitZ, crank), HostDrawing.Tube("seat-tube", "paint", 0.032, seat, crank),
-            HostDrawing.Tube("stays", "paint", 0.02, seat, rear), HostDrawing.Tube("chain-stays", "paint", 0.022, crank, rear), HostDrawing.Tube("fork", "paint", 0.03, head + 0.04 * Vec3.UnitZ, front),
-            HostDrawing.Tube("seat-post", "trim", 0.027, seat, new Vec3(-0.26, 0, 0.96)), HostDrawing.Tube("stem", "trim", 0.03, head, new Vec3(0.36, 0, barHeight)),
-            HostDrawing.Tube("handlebar", "trim", bar, new Vec3(0.32, barHalf, barHeight + 0.01), new Vec3(0.36, 0.1, barHeight), new Vec3(0.36, -0.1, barHeight), new Vec3(0.32, -barHalf, barHeight + 0.01)),
-            HostDrawing.Body("saddle", "trim", (-0.12, 0.98, 0.02, 0.02), (-0.2, 0.98, 0.04, 0.025), (-0.36, 0.99, 0.07, 0.03), (-0.39, 0.99, 0.01, 0.01)),
-            HostDrawing.Tube("rear-rack", "trim", 0.012, new Vec3(-0.3, 0.06, 0.74), new Vec3(-0.74, 0.06, 0.74), new Vec3(-0.74, -0.06, 0.74), new Vec3(-0.3, -0.06, 0.74)),
+            HostDrawing.Tube("top-tube", "paint", 0.032, head, seat), HostDrawing.Tube("down", "paint", 0.04, head - 0.1 * Vec3.UnitZ,
+                crank), HostDrawing.Tube("seat-tube", "paint", 0.032, seat, crank),
+            HostDrawing.Tube("stays", "paint", 0.02, seat, rear), HostDrawing.Tube("chain-stays", "paint", 0.022, crank, rear),
+                HostDrawing.Tube("fork", "paint", 0.03, head + 0.04 * Vec3.UnitZ, front),
+            HostDrawing.Tube("seat-post", "trim", 0.027, seat, new Vec3(-0.26, 0, 0.96)),
+                HostDrawing.Tube("stem", "trim", 0.03, head, new Vec3(0.36, 0, barHeight)),
+            HostDrawing.Tube("handlebar", "trim", bar, new Vec3(0.32, barHalf, barHeight + 0.01), new Vec3(0.36, 0.1, barHeight),
+                new Vec3(0.36, -0.1, barHeight), new Vec3(0.32, -barHalf, barHeight + 0.01)),
+            HostDrawing.Body("saddle", "trim", (-0.12, 0.98, 0.02, 0.02), (-0.2, 0.98, 0.04, 0.025), (-0.36, 0.99, 0.07, 0.03),
+                (-0.39, 0.99, 0.01, 0.01)),
+            HostDrawing.Tube("rear-rack", "trim", 0.012, new Vec3(-0.3, 0.06, 0.74), new Vec3(-0.74, 0.06, 0.74),
+                new Vec3(-0.74, -0.06, 0.74), new Vec3(-0.3, -0.06, 0.74)),
             HostDrawing.Tube("rack-leg", "trim", 0.01, rear + 0.06 * Vec3.UnitY, new Vec3(-0.55, 0.06, 0.74)),
         ];
     }

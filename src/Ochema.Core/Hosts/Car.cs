@@ -42,7 +42,8 @@ public static class Car
         {
             Id = "small-car", Name = "Small car", Wheelbase = 2.45, WheelRadius = 0.29, HalfWidth = 0.83, Nose = 2.00, Tail = -1.80,
             BonnetFront = (1.80, 0.74), BonnetRear = (0.98, 0.93), RoofFront = (0.30, 1.45), RoofRear = (-1.25, 1.43),
-            BootFront = (-1.55, 1.02), BootRear = (-1.74, 0.66), RoofHalfWidth = 0.54, BonnetHalfWidth = 0.66, DoorFront = 0.70, DoorRear = -0.35,
+            BootFront = (-1.55, 1.02), BootRear = (-1.74, 0.66), RoofHalfWidth = 0.54, BonnetHalfWidth = 0.66, DoorFront = 0.70,
+                DoorRear = -0.35,
             BonnetCrown = 1.8, RoofCrown = 3.0, BootName = "Tailgate",
         },
         new()
@@ -55,14 +56,16 @@ public static class Car
         {
             Id = "pickup", Name = "Pickup", Wheelbase = 3.10, WheelRadius = 0.37, HalfWidth = 0.93, Nose = 2.55, Tail = -2.70,
             BonnetFront = (2.36, 1.02), BonnetRear = (1.28, 1.14), RoofFront = (0.68, 1.77), RoofRear = (-0.72, 1.76),
-            BootFront = (-1.12, 1.16), BootRear = (-2.62, 1.12), RoofHalfWidth = 0.60, BonnetHalfWidth = 0.76, DoorFront = 1.00, DoorRear = -0.05,
+            BootFront = (-1.12, 1.16), BootRear = (-2.62, 1.12), RoofHalfWidth = 0.60, BonnetHalfWidth = 0.76, DoorFront = 1.00,
+                DoorRear = -0.05,
             BootMaterial = "composite-body", BonnetCrown = 3.2, BootName = "Bed cover",
         },
         new()
         {
             Id = "van", Name = "Van", Wheelbase = 3.00, WheelRadius = 0.33, HalfWidth = 0.96, Nose = 2.45, Tail = -2.50,
             BonnetFront = (2.26, 0.98), BonnetRear = (1.66, 1.16), RoofFront = (0.92, 1.93), RoofRear = (-2.36, 1.95),
-            BootFront = (-2.42, 1.30), BootRear = (-2.46, 0.70), RoofHalfWidth = 0.72, BonnetHalfWidth = 0.74, DoorFront = 1.25, DoorRear = 0.25,
+            BootFront = (-2.42, 1.30), BootRear = (-2.46, 0.70), RoofHalfWidth = 0.72, BonnetHalfWidth = 0.74, DoorFront = 1.25,
+                DoorRear = 0.25,
             BonnetCrown = 2.2, RoofCrown = 5.0, BootName = "Rear door",
         },
     ];
@@ -81,9 +84,16 @@ public static class Car
             var x = (c.DoorFront + c.DoorRear) / 2;
             var (sin, cos) = Math.SinCos(site.Slope);
             Vec3 up = new(0, -sin, cos), outward = new(0, cos, sin);
-            return new(new(x, c.HalfWidth - 0.005, SillHeight + 0.36), Vec3.UnitX, up, outward, 4 * r, r, (c.DoorFront - c.DoorRear) / 2 - 0.04, 0.28);
+            return new(new(x, c.HalfWidth - 0.005, SillHeight + 0.36), Vec3.UnitX, up, outward, 4 * r, r, (c.DoorFront - c.DoorRear) / 2
+                - 0.04, 0.28);
         }
-        var (front, rear) = site.Id switch { "bonnet" => (c.BonnetFront, c.BonnetRear), "roof" => (c.RoofFront, c.RoofRear), _ => (c.BootFront, c.BootRear) };
+        var (front, rear) = site.Id switch
+        {
+            "bonnet" => (c.BonnetFront, c.BonnetRear),
+            "roof" => (c.RoofFront, c.RoofRear),
+            _ =>
+            (c.BootFront, c.BootRear)
+        };
         var half = site.Id switch { "bonnet" => c.BonnetHalfWidth, "roof" => c.RoofHalfWidth, _ => c.RoofHalfWidth + 0.06 };
         var length = Math.Sqrt(Math.Pow(front.X - rear.X, 2) + Math.Pow(front.Z - rear.Z, 2));
         var middle = new Vec3((front.X + rear.X) / 2, 0, (front.Z + rear.Z) / 2);
@@ -131,9 +141,12 @@ public static class Car
         var sites = Sites(c);
         foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })
         {
-            Vec3 Edge(string site, double u) => Surface(c, sites.First(s => s.Id == site)) is var p ? p.Point(u * p.HalfU, side * p.HalfV) : default;
-            Anchor Line(string id, string label, Vec3 a, Vec3 b, double holds) => new($"{id}-{name}", $"{label}, {name}", a.ToArray(), b.ToArray(), holds);
-            list.Add(Line("bonnet-edge", "Bonnet edge hook", Edge("bonnet", -0.95) - 0.015 * Vec3.UnitZ, Edge("bonnet", 0.95) - 0.015 * Vec3.UnitZ, 1500));
+            Vec3 Edge(string site, double u) => Surface(c, sites.First(s => s.Id == site)) is var p ? p.Point(u * p.HalfU, side * p.HalfV)
+                : default;
+            Anchor Line(string id, string label, Vec3 a, Vec3 b, double holds) =>
+                new($"{id}-{name}", $"{label}, {name}", a.ToArray(), b.ToArray(), holds);
+            list.Add(Line("bonnet-edge", "Bonnet edge hook", Edge("bonnet", -0.95) - 0.015 * Vec3.UnitZ, Edge("bonnet", 0.95) - 0.015
+                * Vec3.UnitZ, 1500));
             list.Add(Line("door-frame", "Top of the door frame", Edge("roof", 0.9) + new Vec3(0, side * 0.02, -0.015),
                 Edge("roof", -0.75) + new Vec3(0, side * 0.02, -0.015), 2500));
             list.Add(Line("boot-edge", "Edge of the boot opening", Edge("boot", -0.9), Edge("boot", 0.9), 900));
@@ -143,10 +156,12 @@ public static class Car
             list.Add(Line("sill", "Sill seam", new Vec3(c.DoorFront, side * (c.HalfWidth - 0.03), SillHeight),
                 new Vec3(c.DoorRear, side * (c.HalfWidth - 0.03), SillHeight), 1500));
         }
-        // A loop of webbing under a bolt of the inner wing, let out at the bonnet's rear edge as it is shut (common practice, no source; judgement,
+        // A loop of webbing under a bolt of the inner wing, let out at the bonnet's rear edge as it is shut (common practice, no source;
+        // judgement,
         // 800–2500 N).
         var gap = Surface(c, sites.First(s => s.Id == "bonnet")) is var bonnet ? bonnet.Point(-0.97 * bonnet.HalfU, 0) : default;
-        list.Add(new("bonnet-gap", "Loop out of the bonnet's rear gap", (gap + 0.3 * Vec3.UnitY).ToArray(), (gap - 0.3 * Vec3.UnitY).ToArray(), 1200));
+        list.Add(new("bonnet-gap", "Loop out of the bonnet's rear gap", (gap + 0.3 * Vec3.UnitY).ToArray(), (gap - 0.3 * Vec3.UnitY)
+            .ToArray(), 1200));
         Vec3 front = new(c.Nose, -0.35, 0.42), rear = new(c.Tail, -0.35, 0.42);
         list.Add(new("tow-eye-front", "Front tow eye", front.ToArray(), front.ToArray(), 10000));
         list.Add(new("tow-eye-rear", "Rear tow eye", rear.ToArray(), rear.ToArray(), 10000));
@@ -170,12 +185,15 @@ public static class Car
         double[][][] Rows(params Vec3[][] rows) => [.. rows.Select(r => r.Select(p => p.ToArray()).ToArray())];
         void Skin(string id, string kind, params Vec3[][] rows) => list.Add(new(id, kind, Rows(rows)));
         var bowed = Math.Sign(c.Nose) * 0.14;
-        Vec3[] noseTop = Bar(c.Nose - 0.03, c.HalfWidth - 0.08, c.BonnetFront.Z - 0.12, bowed), noseLow = Bar(c.Nose, c.HalfWidth - 0.04, 0.50, bowed);
+        Vec3[] noseTop = Bar(c.Nose - 0.03, c.HalfWidth - 0.08, c.BonnetFront.Z - 0.12, bowed),
+            noseLow = Bar(c.Nose, c.HalfWidth - 0.04, 0.50, bowed);
         Skin("nose", "paint", Edge(bonnet, 1), noseTop, noseLow, Bar(c.Nose - 0.06, c.HalfWidth - 0.06, SillHeight, bowed));
-        Skin("windscreen", "glass", Edge(bonnet, -1), [.. Edge(bonnet, -1).Zip(Edge(roof, 1), (a, b) => 0.5 * (a + b) + new Vec3(0.03, 0, 0.03))], Edge(roof, 1));
+        Skin("windscreen", "glass", Edge(bonnet, -1), [.. Edge(bonnet, -1)
+            .Zip(Edge(roof, 1), (a, b) => 0.5 * (a + b) + new Vec3(0.03, 0, 0.03))], Edge(roof, 1));
         var bootTop = Edge(boot, 1);
         Skin("rear-screen", "glass", Edge(roof, -1), bootTop);
-        Skin("tail", "paint", Edge(boot, -1), Bar(c.Tail, c.HalfWidth - 0.06, Math.Min(0.55, c.BootRear.Z - 0.05), -0.10), Bar(c.Tail + 0.05, c.HalfWidth - 0.06, SillHeight + 0.04, -0.10));
+        Skin("tail", "paint", Edge(boot, -1), Bar(c.Tail, c.HalfWidth - 0.06, Math.Min(0.55, c.BootRear.Z - 0.05), -0.10),
+            Bar(c.Tail + 0.05, c.HalfWidth - 0.06, SillHeight + 0.04, -0.10));
         foreach (var side in new[] { 1, -1 })
         {
             var name = side > 0 ? "left" : "right";
@@ -184,7 +202,8 @@ public static class Car
             // Belt line: along the bonnet edge, the foot of the side glass, the boot edge.
             var topFront = new[] { Corner(bonnet, 1), Corner(bonnet, 0), Corner(bonnet, -1) };
             var topRear = new[] { bootTop[side > 0 ? ^1 : 0], Corner(boot, Upright(c, "boot") ? -1 : 0), Corner(boot, -1) };
-            Vec3[] Cabin(int n) => [.. Enumerable.Range(1, n - 1).Select(i => (1 - (double)i / n) * topFront[2] + (double)i / n * topRear[0])];
+            Vec3[] Cabin(int n) => [.. Enumerable.Range(1, n - 1).Select(i => (1 - (double)i / n) * topFront[2] + (double)i / n
+                * topRear[0])];
             Vec3[] shoulder = [noseTop[side > 0 ? ^1 : 0], .. topFront, .. Cabin(6), .. topRear];
             Vec3[] belt = [noseTop[side > 0 ? ^1 : 0], .. shoulder.Skip(1).Select(p => Out(p, BeltDrop * 0.8))];
             Vec3[] waist = [noseLow[side > 0 ? ^1 : 0], .. belt.Skip(1).Select(p => new Vec3(p.X, side * c.HalfWidth, 0.58))];
@@ -192,8 +211,10 @@ public static class Car
             Skin("shoulder-" + name, "paint", shoulder, belt);
             Skin("side-" + name, "paint", belt, waist, sill);
             Vec3[] cabin = [topFront[2], .. Cabin(6), topRear[0]];
-            Vec3[] gutter = [.. Enumerable.Range(0, cabin.Length).Select(i => (1 - (double)i / (cabin.Length - 1)) * Corner(roof, 1) + (double)i / (cabin.Length - 1) * Corner(roof, -1))];
-            Skin("side-glass-" + name, "glass", gutter, [.. gutter.Zip(cabin, (a, b) => 0.5 * (a + b) + new Vec3(0, side * 0.03, 0))], cabin);
+            Vec3[] gutter = [.. Enumerable.Range(0, cabin.Length).Select(i => (1 - (double)i / (cabin.Length - 1)) * Corner(roof, 1)
+                + (double)i / (cabin.Length - 1) * Corner(roof, -1))];
+            Skin("side-glass-" + name, "glass", gutter, [.. gutter.Zip(cabin, (a, b) => 0.5 * (a + b) + new Vec3(0, side * 0.03, 0))],
+                cabin);
         }
         return list;
     }

@@ -12,7 +12,8 @@ public class CarHost(CarShape shape) : Host
         Braking = 1.0,
         Accelerating = 0.5,
         Cornering = 0.8,
-        HorizontalSource = "judgement: braking 0.8–1.1 g, bends 0.6–0.9 g on dry road; cargo securing (49 CFR 393.102, EN 12195-1: 0.8 and 0.5 g) is the floor",
+        HorizontalSource = "judgement: braking 0.8–1.1 g, bends 0.6–0.9 g on dry road; cargo securing (49 CFR 393.102, EN 12195-1: 0.8 "
+            + "and 0.5 g) is the floor",
         Bumps = [0.5, 1, 2, 2.5, 3.5],
         UsualSpeed = 60 / 3.6,
         BumpSource = "judgement, 0.6–1.5 ×",
@@ -34,7 +35,8 @@ public class CarHost(CarShape shape) : Host
     public override ShakeProfile Shake => Rolling;
 
     public override IReadOnlyList<KeepClear> Zones => CarPlaces.Zones(Shape, 1);
-    public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => survey.DriverSits == Side.Right ? CarPlaces.Zones(Shape, -1) : Zones;
+    public override IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => survey.DriverSits == Side.Right ? CarPlaces.Zones(Shape, -1)
+        : Zones;
     public override string Below => "the road";
     public override Backdrop Backdrop => Backdrop.Road;
 
@@ -98,12 +100,15 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
         Still = true,
         Knock = 40,
         Over = new("Ground", "firm ground", "soft ground", "boggy ground"),
-        Names = new("the car rocking forward", "the car rocking back", "the car rocking to the left", "the car rocking to the right", "a door shut", "a door slammed"),
+        Names = new("the car rocking forward", "the car rocking back", "the car rocking to the left", "the car rocking to the right",
+            "a door shut", "a door slammed"),
     };
 
     /// <summary>Who sits in it rocks it on its tyres.</summary>
     public static TabulatedShake Rocking { get; } =
-        new("rocking on its tyres", [(0.3, 0.0002), (1, 0.002), (2, 0.004), (4, 0.001), (10, 0.00008), (40, 0.00001), (200, 0.000001)], 0.7, 0.7, new("rocking on its tyres", 1, 3), [0.7, 1, 1.6]) { Source = "judgement, 0.2–5 ×" };
+        new("rocking on its tyres", [(0.3, 0.0002), (1, 0.002), (2, 0.004), (4, 0.001), (10, 0.00008), (40, 0.00001), (200, 0.000001)], 0.7,
+            0.7, new("rocking on its tyres", 1, 3), [0.7, 1, 1.6])
+        { Source = "judgement, 0.2–5 ×" };
 
     public override string Id => "hide-" + Shape.Id;
 
@@ -146,5 +151,6 @@ public sealed class HideFamily : HostFamily
 {
     public override int Order => 6;
 
-    public override IReadOnlyList<Host> Presets { get; } = [.. Car.Shapes.Where(s => s.Id is "estate" or "van").Select(s => new HideHost(s))];
+    public override IReadOnlyList<Host> Presets { get; } = [.. Car.Shapes.Where(s => s.Id is "estate" or "van")
+        .Select(s => new HideHost(s))];
 }

@@ -15,20 +15,21 @@ internal static class CarPlaces
     /// <summary>Preset sites. Sizes are usual ones, judgement; measure yours.</summary>
     public static IEnumerable<Site> Sites(CarShape c)
     {
-        Site Place(string id, string name, SiteForm form, string material, double thickness, double clear, double wind, double? diameter = null) => new()
-        {
-            Id = id,
-            Name = name,
-            Form = form,
-            Material = material,
-            Thickness = thickness,
-            Diameter = diameter,
-            ClearRadius = clear,
-            CrownRadius = 30,
-            Coat = 0,
-            Slope = 0,
-            WindFactor = wind,
-        };
+        Site Place(string id, string name, SiteForm form, string material, double thickness, double clear, double wind,
+            double? diameter = null) => new()
+            {
+                Id = id,
+                Name = name,
+                Form = form,
+                Material = material,
+                Thickness = thickness,
+                Diameter = diameter,
+                ClearRadius = clear,
+                CrownRadius = 30,
+                Coat = 0,
+                Slope = 0,
+                WindFactor = wind,
+            };
         return
         [
             Place("tow-eye", "Front tow eye", SiteForm.Ring, "steel-1018", 0.009, 0.04, 0.9, 0.018),
@@ -49,10 +50,13 @@ internal static class CarPlaces
         {
             "tow-eye" => HostDrawing.Along(TowEye(c), Vec3.UnitY, new Vec3(sin, 0, cos), 0.02),
             "roof-rack" => HostDrawing.Along(Rack(c, c.RoofFront.X - 0.35), Vec3.UnitY, new Vec3(sin, 0, cos), c.RoofHalfWidth - 0.05),
-            "roof-points" => HostDrawing.Along(Rack(c, c.RoofFront.X - 0.35) - (RackHeight - 0.01) * Vec3.UnitZ, Vec3.UnitY, Vec3.UnitZ, c.RoofHalfWidth - 0.05, 0.02),
-            "window-slot" or "window-glass" => HostDrawing.Along(Slot(c, site.Id == "window-glass" ? 0.12 : 0), Vec3.UnitX, new Vec3(0, sin, cos), 0.25, 0.03),
+            "roof-points" => HostDrawing.Along(Rack(c, c.RoofFront.X - 0.35) - (RackHeight - 0.01) * Vec3.UnitZ, Vec3.UnitY, Vec3.UnitZ,
+                c.RoofHalfWidth - 0.05, 0.02),
+            "window-slot" or "window-glass" => HostDrawing.Along(Slot(c, site.Id == "window-glass" ? 0.12 : 0), Vec3.UnitX,
+                new Vec3(0, sin, cos), 0.25, 0.03),
             "roll-hoop" => HostDrawing.Along(Hoop(c), Vec3.UnitY, new Vec3(cos, 0, sin), 0.35),
-            Dashboard => HostDrawing.Along(new Vec3(c.BonnetRear.X - 0.25, 0.05, c.BonnetRear.Z + 0.02), Vec3.UnitX, Vec3.UnitZ, 0.12, 0.35),
+            Dashboard => HostDrawing.Along(new Vec3(c.BonnetRear.X - 0.25, 0.05, c.BonnetRear.Z + 0.02), Vec3.UnitX, Vec3.UnitZ, 0.12,
+                0.35),
             _ => null,
         };
     }
@@ -60,9 +64,11 @@ internal static class CarPlaces
     public static IEnumerable<HostSurface> Drawing(CarShape c)
     {
         foreach (var x in new[] { c.RoofFront.X - 0.35, c.RoofFront.X - 1.05 })
-            yield return HostDrawing.Tube(x > c.RoofFront.X - 0.5 ? "roof-rack" : "roof-rack-rear", "trim", RackDiameter, Rack(c, x) - (c.RoofHalfWidth - 0.04) * Vec3.UnitY, Rack(c, x) + (c.RoofHalfWidth - 0.04) * Vec3.UnitY);
+            yield return HostDrawing.Tube(x > c.RoofFront.X - 0.5 ? "roof-rack" : "roof-rack-rear", "trim", RackDiameter, Rack(c, x)
+                - (c.RoofHalfWidth - 0.04) * Vec3.UnitY, Rack(c, x) + (c.RoofHalfWidth - 0.04) * Vec3.UnitY);
         var eye = TowEye(c) - 0.03 * Vec3.UnitX;
-        yield return HostDrawing.Tube("tow-eye", "trim", 0.018, [.. Enumerable.Range(0, 13).Select(i => eye + 0.03 * new Vec3(Math.Cos(i * Math.PI / 6), 0, Math.Sin(i * Math.PI / 6)))]);
+        yield return HostDrawing.Tube("tow-eye", "trim", 0.018, [.. Enumerable.Range(0, 13)
+            .Select(i => eye + 0.03 * new Vec3(Math.Cos(i * Math.PI / 6), 0, Math.Sin(i * Math.PI / 6)))]);
     }
 
     /// <summary>Places that must stay free.</summary>
@@ -75,10 +81,14 @@ internal static class CarPlaces
         return
         [
             new("view", "driver's view", Low(screen - 0.1, 0.18, c.BonnetHalfWidth - 0.08, c.BonnetRear.Z + 0.12),
-                High(screen + 0.9, 0.18, c.BonnetHalfWidth - 0.08, c.BonnetRear.Z + 0.5), "The driver has to see the road past it.", Sight: true),
-            new("lamp-left", "left head lamp", [c.Nose - 0.2, c.HalfWidth - 0.4, 0.55], [c.Nose + 0.25, c.HalfWidth, 0.72], "A lamp that is covered is off."),
-            new("lamp-right", "right head lamp", [c.Nose - 0.2, -c.HalfWidth, 0.55], [c.Nose + 0.25, -c.HalfWidth + 0.4, 0.72], "A lamp that is covered is off."),
-            new("plate", "number plate", [c.Nose - 0.02, -0.27, 0.42], [c.Nose + 0.3, 0.27, 0.54], "It has to be read from ahead.", Sight: true),
+                High(screen + 0.9, 0.18, c.BonnetHalfWidth - 0.08, c.BonnetRear.Z + 0.5), "The driver has to see the road past it.",
+                    Sight: true),
+            new("lamp-left", "left head lamp", [c.Nose - 0.2, c.HalfWidth - 0.4, 0.55], [c.Nose + 0.25, c.HalfWidth, 0.72],
+                "A lamp that is covered is off."),
+            new("lamp-right", "right head lamp", [c.Nose - 0.2, -c.HalfWidth, 0.55], [c.Nose + 0.25, -c.HalfWidth + 0.4, 0.72],
+                "A lamp that is covered is off."),
+            new("plate", "number plate", [c.Nose - 0.02, -0.27, 0.42], [c.Nose + 0.3, 0.27, 0.54], "It has to be read from ahead.",
+                Sight: true),
             new("wheel", "steering wheel and controls", Low(screen - 0.75, 0.15, 0.6, c.BonnetRear.Z - 0.35),
                 High(screen - 0.35, 0.15, 0.6, c.BonnetRear.Z + 0.05), "Lock to lock, hands and levers.", Inside: true),
         ];

@@ -5,8 +5,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Hosts;
 
 /// <summary>
-/// A place in the open: ground of several kinds, a post, a railing, a fence, a table and a thin edge on it. Origin on the ground; ahead is where the picture
-/// is. Generic sizes, judgement.
+/// A place in the open: ground of several kinds, a post, a railing, a fence, a table and a thin edge on it. Origin on the ground; ahead is
+/// where the picture is. Generic sizes, judgement.
 /// </summary>
 public sealed class Field : Host
 {
@@ -23,10 +23,12 @@ public sealed class Field : Host
         Still = true,
         Knock = 40,
         Over = new("Round it", "nobody near", "people walking past", "people at the rail"),
-        Names = new("a nudge from behind", "a nudge from ahead", "a nudge from the right", "a nudge from the left", "a step beside it", "a foot against it"),
+        Names = new("a nudge from behind", "a nudge from ahead", "a nudge from the right", "a nudge from the left", "a step beside it",
+            "a foot against it"),
     };
 
-    /// <summary>Footsteps on a floor or in the grass: 2 Hz and their harmonics, hundredths of a metre per second squared (judgement).</summary>
+    /// <summary>Footsteps on a floor or in the grass: 2 Hz and their harmonics, hundredths of a metre per second squared
+    /// (judgement).</summary>
     private static readonly TabulatedShake Steps = new("steps near by",
         [(1, 1e-6), (2, 4e-5), (6, 2e-5), (15, 2e-5), (40, 1e-6), (200, 1e-9)], 0.5, 0.5, new("steps near by", 2, 15), [0.1, 1, 3]);
 
@@ -67,7 +69,8 @@ public sealed class Field : Host
 
     public override PanelSurface Surface(Site site) => site.Id switch
     {
-        "floor" or "grass" or "sand" or "snow" => HostDrawing.Along(Spot, Vec3.UnitX, new Vec3(Math.Sin(site.Slope), 0, Math.Cos(site.Slope)), 0.8, 0.8),
+        "floor" or "grass" or "sand" or "snow" => HostDrawing.Along(Spot, Vec3.UnitX,
+            new Vec3(Math.Sin(site.Slope), 0, Math.Cos(site.Slope)), 0.8, 0.8),
         "post" => HostDrawing.Along(new Vec3((site.Diameter ?? 0.1) / 2, -0.6, 1.1), Vec3.UnitZ, Vec3.UnitX, 0.3),
         "railing" => HostDrawing.Along(new Vec3(0, 1.6, RailHeight + (site.Diameter ?? 0.0483) / 2), Vec3.UnitY, Vec3.UnitZ, 0.5),
         "fence" => HostDrawing.Along(new Vec3(0, -0.2, 0.95), Vec3.UnitY, Vec3.UnitZ, 0.3),
@@ -111,7 +114,8 @@ public sealed class Field : Host
         static HostSurface Board(string id, string kind, Vec3 low, Vec3 high) =>
             HostDrawing.Face(id, kind, new(low.X, low.Y, low.Z), new(high.X, low.Y, high.Z),
             new(high.X, high.Y, high.Z), new(low.X, high.Y, low.Z));
-        static HostSurface Leg(string id, double x, double y) => HostDrawing.Tube(id, "bark", 0.045, new(x, y, 0), new(x, y, TableHeight - 0.03));
+        static HostSurface Leg(string id, double x, double y) => HostDrawing.Tube(id, "bark", 0.045, new(x, y, 0),
+            new(x, y, TableHeight - 0.03));
         return
         [
             HostDrawing.Dome("turf", "leaf", Spot, new(0.45, 0.4, 0.003), 0, Math.PI / 2),
@@ -124,8 +128,10 @@ public sealed class Field : Host
             HostDrawing.Tube("rail-post-far", "trim", 0.0483, new(0, 2.3, 0), new(0, 2.3, RailHeight)),
             HostDrawing.Tube("rail-knee", "trim", 0.0424, new(0, 0.9, 0.55), new(0, 2.3, 0.55)),
             Board("table-top", "trim", new(-0.3, -2.0, TableHeight), new(0.4, -1.1, TableHeight)),
-            Leg("table-leg-1", -0.22, -1.18), Leg("table-leg-2", 0.32, -1.18), Leg("table-leg-3", -0.22, -1.92), Leg("table-leg-4", 0.32, -1.92),
-            HostDrawing.Face("thin-edge", "trim", new(0.15, -1.65, TableHeight), new(0.15, -1.35, TableHeight), new(0.15, -1.35, TableHeight + 0.35),
+            Leg("table-leg-1", -0.22, -1.18), Leg("table-leg-2", 0.32, -1.18), Leg("table-leg-3", -0.22, -1.92),
+                Leg("table-leg-4", 0.32, -1.92),
+            HostDrawing.Face("thin-edge", "trim", new(0.15, -1.65, TableHeight), new(0.15, -1.35, TableHeight),
+                new(0.15, -1.35, TableHeight + 0.35),
                 new(0.15, -1.65, TableHeight + 0.35)),
         ];
     }

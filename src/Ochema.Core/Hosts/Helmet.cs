@@ -18,15 +18,18 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
         BumpSource = "judgement, 0.6–1.5 ×",
         Knock = 40,
         Over = new("Ride", "a smooth ride", "an average ride", "a rough ride"),
-        Names = new("a quick nod down", "a quick nod up", "a quick turn to the left", "a quick turn to the right", "a jolt", "a knock from below"),
+        Names = new("a quick nod down", "a quick nod up", "a quick turn to the left", "a quick turn to the right", "a jolt",
+            "a knock from below"),
     };
 
     /// <summary>On a riding or walking body: what the spine lets through.</summary>
     public static TabulatedShake Carried { get; } =
-        new("the body it rides on", [(0.3, 0.02), (1, 0.2), (2, 0.8), (4, 0.5), (8, 0.08), (16, 0.01), (40, 0.001), (200, 0.00005)], 0.7, 0.7,
+        new("the body it rides on", [(0.3, 0.02), (1, 0.2), (2, 0.8), (4, 0.5), (8, 0.08), (16, 0.01), (40, 0.001), (200, 0.00005)], 0.7,
+            0.7,
             new("the body's own bobbing", 1, 5), [0.5, 1, 2])
         {
-            // The head turns against its bobbing so that it keeps pointing at about a metre ahead (Hirasaki and others 1999, walking; from memory, 0.5–1.5 m).
+            // The head turns against its bobbing so that it keeps pointing at about a metre ahead (Hirasaki and others 1999, walking; from
+            // memory, 0.5–1.5 m).
             NodsAbout = 1.0,
         };
 
@@ -62,7 +65,8 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
 
     public override IReadOnlyList<KeepClear> Zones =>
     [
-        new("eyes", "field of view", [0.10, -0.13, 0.12], [0.5, 0.13, 0.24], "The wearer has to see, down and to the sides too.", Sight: true),
+        new("eyes", "field of view", [0.10, -0.13, 0.12], [0.5, 0.13, 0.24], "The wearer has to see, down and to the sides too.",
+            Sight: true),
         new("strap", "chin strap and ear", [-0.04, 0.10, 0.0], [0.06, 0.16, 0.13], "The strap must open with one hand."),
         new("strap-right", "chin strap and ear, right", [-0.04, -0.16, 0.0], [0.06, -0.10, 0.13], "The strap must open with one hand."),
     ];
@@ -75,7 +79,8 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
             "left-side" => new(Centre + new Vec3(0.01, HalfAxes.Y, 0.02), Vec3.UnitX, Vec3.UnitZ, Vec3.UnitY, r * 1.3, r, 0.05, 0.04),
             "right-side" => new(Centre + new Vec3(0.01, -HalfAxes.Y, 0.02), Vec3.UnitX, Vec3.UnitZ, -Vec3.UnitY, r * 1.3, r, 0.05, 0.04),
             "top" => new(Centre + new Vec3(0, 0, HalfAxes.Z), Vec3.UnitX, Vec3.UnitY, Vec3.UnitZ, r * 1.3, r, 0.05, 0.05),
-            "front" => HostDrawing.Panel(Centre + new Vec3(HalfAxes.X * 0.87, 0, HalfAxes.Z * 0.5), new Vec3(-0.5, 0, 0.866), new Vec3(0.866, 0, 0.5), r * 1.3, r, 0.03, 0.04),
+            "front" => HostDrawing.Panel(Centre + new Vec3(HalfAxes.X * 0.87, 0, HalfAxes.Z * 0.5), new Vec3(-0.5, 0, 0.866),
+                new Vec3(0.866, 0, 0.5), r * 1.3, r, 0.03, 0.04),
             _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
         };
     }

@@ -104,7 +104,8 @@ public abstract class Host
     /// <summary>The same as the survey found it: which side is driven or paddled.</summary>
     public virtual IReadOnlyList<KeepClear> ZonesFor(SiteSurvey survey) => Zones;
 
-    /// <summary>All that must stay free for a rig at a site: those places, and the heads of who is on it where nothing is between them and the rig.</summary>
+    /// <summary>All that must stay free for a rig at a site: those places, and the heads of who is on it where nothing is between them and
+    /// the rig.</summary>
     public IReadOnlyList<KeepClear> KeptClear(SiteSurvey survey, Site site) => CoversPeople && !IsInside(site) ? ZonesFor(survey)
         : [.. ZonesFor(survey), .. People.Select(p => p.Room(CoversPeople))];
 
@@ -165,7 +166,8 @@ public static class HostLibrary
 /// <param name="Inside">Behind the skin: nothing that hangs outside swings there.</param>
 public sealed record KeepClear(string Id, string Name, double[] Low, double[] High, string Why, bool Sight = false, bool Inside = false)
 {
-    /// <summary>True where it takes what gets there: it turns, or the host is flown by it. A tether that lets something swing there keeps nothing.</summary>
+    /// <summary>True where it takes what gets there: it turns, or the host is flown by it. A tether that lets something swing there keeps
+    /// nothing.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
     public bool Takes { get; init; }
 

@@ -6,7 +6,8 @@ namespace Ochema.Core.Hosts;
 internal static class HostDrawing
 {
     /// <summary>A tube along a path of points, m.</summary>
-    public static HostSurface Tube(string id, string kind, double diameter, params Vec3[] path) => Tapered(id, kind, diameter, diameter, path);
+    public static HostSurface Tube(string id, string kind, double diameter, params Vec3[] path) =>
+        Tapered(id, kind, diameter, diameter, path);
 
     /// <summary>A round body along a path of points, that changes its diameter evenly from one end to the other, m.</summary>
     public static HostSurface Tapered(string id, string kind, double from, double to, params Vec3[] path)
@@ -18,7 +19,8 @@ internal static class HostDrawing
             var along = (path[Math.Min(i + 1, path.Length - 1)] - path[Math.Max(i - 1, 0)]).Normalized();
             var side = (Math.Abs(along.Z) < 0.9 ? Vec3.UnitZ : Vec3.UnitX).PerpendicularTo(along).Normalized();
             var radius = (from + (to - from) * i / (path.Length - 1)) / 2;
-            rows.Add([.. Enumerable.Range(0, around + 1).Select(j => (path[i] + radius * side.RotatedAbout(along, 2 * Math.PI * j / around)).ToArray())]);
+            rows.Add([.. Enumerable.Range(0, around + 1).Select(j => (path[i] + radius * side.RotatedAbout(along, 2 * Math.PI * j / around))
+                .ToArray())]);
         }
         return new HostSurface(id, kind, [.. rows]);
     }
@@ -32,17 +34,20 @@ internal static class HostDrawing
         }).ToArray())]);
 
     /// <summary>A flat face through four corners.</summary>
-    public static HostSurface Face(string id, string kind, Vec3 a, Vec3 b, Vec3 c, Vec3 d) => new(id, kind, [[a.ToArray(), b.ToArray()], [d.ToArray(), c.ToArray()]]);
+    public static HostSurface Face(string id, string kind, Vec3 a, Vec3 b, Vec3 c, Vec3 d) =>
+        new(id, kind, [[a.ToArray(), b.ToArray()], [d.ToArray(), c.ToArray()]]);
 
     /// <summary>Part of an ellipsoid between two polar angles (from the top), rad.</summary>
-    public static HostSurface Dome(string id, string kind, Vec3 centre, Vec3 half, double from, double to, double azimuth = 0, double sweep = 2 * Math.PI) =>
+    public static HostSurface Dome(string id, string kind, Vec3 centre, Vec3 half, double from, double to, double azimuth = 0,
+        double sweep = 2 * Math.PI) =>
         new(id, kind, [.. Enumerable.Range(0, 11).Select(i =>
         {
             var polar = from + (to - from) * i / 10;
             return Enumerable.Range(0, 21).Select(j =>
             {
                 var a = azimuth + sweep * j / 20;
-                return new[] { centre.X + half.X * Math.Sin(polar) * Math.Cos(a), centre.Y + half.Y * Math.Sin(polar) * Math.Sin(a), centre.Z + half.Z * Math.Cos(polar) };
+                return new[] { centre.X + half.X * Math.Sin(polar) * Math.Cos(a), centre.Y + half.Y * Math.Sin(polar) * Math.Sin(a),
+                    centre.Z + half.Z * Math.Cos(polar) };
             }).ToArray();
         })]);
 

@@ -58,7 +58,8 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
 
     public override ShakeProfile Shake => sidecar ? Hauling : Rolling;
 
-    public override (double Front, double Rear, double Side) Outline => (Half + Radius, Half + Radius, sidecar ? -SidecarTrack + 0.1 : 0.42);
+    public override (double Front, double Rear, double Side) Outline =>
+        (Half + Radius, Half + Radius, sidecar ? -SidecarTrack + 0.1 : 0.42);
 
     public override IReadOnlyList<string> Cautions =>
     [
@@ -86,8 +87,10 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
             "crash-bar" => HostDrawing.Along(new Vec3(0.28, 0.30, 0.48), Vec3.UnitZ, new Vec3(cos, sin, 0), 0.16),
             "frame-tube" => HostDrawing.Along(new Vec3(-0.02, 0.10, 0.42), Vec3.UnitX, new Vec3(0, cos, sin), 0.22),
             "tail" => new(new Vec3(-0.72, 0, 0.86), Vec3.UnitX, Vec3.UnitY, new Vec3(-sin, 0, cos), 3, site.CrownRadius, 0.10, 0.09),
-            "fairing" => HostDrawing.Panel(new Vec3(0.62, 0.16, 0.92), new Vec3(sin, 0, cos), new Vec3(0.866 * cos, 0.5, -sin), 2, site.CrownRadius, 0.12, 0.10),
-            "sidecar-nose" => new(new Vec3(0.62, SidecarTrack + 0.42, 0.70), new Vec3(cos, 0, -sin), Vec3.UnitY, new Vec3(sin, 0, cos), 1.2, site.CrownRadius, 0.22, 0.24),
+            "fairing" => HostDrawing.Panel(new Vec3(0.62, 0.16, 0.92), new Vec3(sin, 0, cos), new Vec3(0.866 * cos, 0.5, -sin), 2,
+                site.CrownRadius, 0.12, 0.10),
+            "sidecar-nose" => new(new Vec3(0.62, SidecarTrack + 0.42, 0.70), new Vec3(cos, 0, -sin), Vec3.UnitY, new Vec3(sin, 0, cos), 1.2,
+                site.CrownRadius, 0.22, 0.24),
             "sidecar-rail" => HostDrawing.Along(new Vec3(0.05, SidecarTrack + 0.10, 0.72), Vec3.UnitX, new Vec3(0, sin, cos), 0.35),
             _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
         };
@@ -147,15 +150,18 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
         List<Anchor> list =
         [
             new("handlebar-left", "Handlebar, left of the clamp", [BarMiddle.X, 0.06, BarMiddle.Z], [BarMiddle.X, 0.22, BarMiddle.Z], 1500),
-            new("handlebar-right", "Handlebar, right of the clamp", [BarMiddle.X, -0.06, BarMiddle.Z], [BarMiddle.X, -0.22, BarMiddle.Z], 1500),
+            new("handlebar-right", "Handlebar, right of the clamp", [BarMiddle.X, -0.06, BarMiddle.Z], [BarMiddle.X, -0.22, BarMiddle.Z],
+                1500),
             new("frame-left", "Frame under the tank, left", [0.15, 0.11, 0.72], [-0.25, 0.11, 0.68], 4000),
             new("frame-right", "Frame under the tank, right", [0.15, -0.11, 0.72], [-0.25, -0.11, 0.68], 4000),
             new("grab-rail", "Pillion grab rail", [-0.70, 0.12, 0.84], [-0.70, -0.12, 0.84], 2000),
         ];
         if (sidecar)
         {
-            list.Add(new("sidecar-rail-left", "Sidecar rail, inner side", [0.35, SidecarTrack + 0.66, 0.70], [-0.3, SidecarTrack + 0.66, 0.70], 2000));
-            list.Add(new("sidecar-rail-right", "Sidecar rail, outer side", [0.35, SidecarTrack + 0.12, 0.70], [-0.3, SidecarTrack + 0.12, 0.70], 2000));
+            list.Add(new("sidecar-rail-left", "Sidecar rail, inner side", [0.35, SidecarTrack + 0.66, 0.70],
+                [-0.3, SidecarTrack + 0.66, 0.70], 2000));
+            list.Add(new("sidecar-rail-right", "Sidecar rail, outer side", [0.35, SidecarTrack + 0.12, 0.70],
+                [-0.3, SidecarTrack + 0.12, 0.70], 2000));
             list.Add(HostDrawing.At("sidecar-chassis", "Sidecar chassis tube, front", new Vec3(0.85, SidecarTrack + 0.42, 0.35), 3000));
         }
         return list;
@@ -184,19 +190,25 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
         Vec3 hub = new(Half, 0, Radius);
         List<HostSurface> list =
         [
-            HostDrawing.Body("tank", "paint", (0.30, 0.86, 0.02, 0.02), (0.26, 0.85, 0.13, 0.09), (0.05, 0.86, 0.15, 0.11), (-0.15, 0.82, 0.11, 0.08), (-0.2, 0.80, 0.02, 0.02)),
-            HostDrawing.Body("seat", "trim", (-0.16, 0.77, 0.02, 0.01), (-0.2, 0.77, 0.13, 0.05), (-0.45, 0.79, 0.15, 0.05), (-0.68, 0.82, 0.10, 0.04), (-0.72, 0.82, 0.01, 0.01)),
-            HostDrawing.Body("engine", "trim", (0.28, 0.45, 0.02, 0.02), (0.26, 0.45, 0.18, 0.16), (-0.1, 0.42, 0.20, 0.18), (-0.24, 0.40, 0.15, 0.14), (-0.26, 0.40, 0.01, 0.01)),
+            HostDrawing.Body("tank", "paint", (0.30, 0.86, 0.02, 0.02), (0.26, 0.85, 0.13, 0.09), (0.05, 0.86, 0.15, 0.11),
+                (-0.15, 0.82, 0.11, 0.08), (-0.2, 0.80, 0.02, 0.02)),
+            HostDrawing.Body("seat", "trim", (-0.16, 0.77, 0.02, 0.01), (-0.2, 0.77, 0.13, 0.05), (-0.45, 0.79, 0.15, 0.05),
+                (-0.68, 0.82, 0.10, 0.04), (-0.72, 0.82, 0.01, 0.01)),
+            HostDrawing.Body("engine", "trim", (0.28, 0.45, 0.02, 0.02), (0.26, 0.45, 0.18, 0.16), (-0.1, 0.42, 0.20, 0.18),
+                (-0.24, 0.40, 0.15, 0.14), (-0.26, 0.40, 0.01, 0.01)),
             HostDrawing.Body("lamp", "glass", (0.54, 0.90, 0.09, 0.09), (0.48, 0.90, 0.10, 0.10), (0.42, 0.90, 0.03, 0.03)),
             HostDrawing.Tube("fork-left", "trim", 0.05, hub + 0.09 * Vec3.UnitY, Crown + 0.09 * Vec3.UnitY),
             HostDrawing.Tube("fork-right", "trim", 0.05, hub - 0.09 * Vec3.UnitY, Crown - 0.09 * Vec3.UnitY),
-            HostDrawing.Tube("handlebar", "trim", bar, new Vec3(0.16, 0.40, 1.08), new Vec3(0.27, 0.28, 1.12), new Vec3(0.33, 0.12, 1.06), BarMiddle, new Vec3(0.33, -0.12, 1.06), new Vec3(0.27, -0.28, 1.12), new Vec3(0.16, -0.40, 1.08)),
+            HostDrawing.Tube("handlebar", "trim", bar, new Vec3(0.16, 0.40, 1.08), new Vec3(0.27, 0.28, 1.12), new Vec3(0.33, 0.12, 1.06),
+                BarMiddle, new Vec3(0.33, -0.12, 1.06), new Vec3(0.27, -0.28, 1.12), new Vec3(0.16, -0.40, 1.08)),
             HostDrawing.Tube("frame", "trim", 0.04, Crown - 0.06 * Vec3.UnitZ, new Vec3(-0.25, 0, 0.72), new Vec3(-0.75, 0, 0.76)),
-            HostDrawing.Tube("frame-down", "trim", 0.04, Crown - 0.12 * Vec3.UnitZ, new Vec3(0.26, 0, 0.26), new Vec3(-0.2, 0, 0.24), new Vec3(-0.28, 0, 0.5)),
+            HostDrawing.Tube("frame-down", "trim", 0.04, Crown - 0.12 * Vec3.UnitZ, new Vec3(0.26, 0, 0.26), new Vec3(-0.2, 0, 0.24),
+                new Vec3(-0.28, 0, 0.5)),
             HostDrawing.Tube("frame-tube", "trim", tube, new Vec3(0.20, 0.10, 0.42), new Vec3(-0.24, 0.10, 0.42)),
             HostDrawing.Tube("swing-left", "trim", 0.045, new Vec3(-0.26, 0.09, 0.36), new Vec3(-Half, 0.09, Radius)),
             HostDrawing.Tube("swing-right", "trim", 0.045, new Vec3(-0.26, -0.09, 0.36), new Vec3(-Half, -0.09, Radius)),
-            HostDrawing.Tube("crash-bar", "trim", tube, new Vec3(0.28, 0.08, 0.66), new Vec3(0.28, 0.29, 0.62), new Vec3(0.28, 0.30, 0.48), new Vec3(0.28, 0.28, 0.34), new Vec3(0.28, 0.08, 0.28)),
+            HostDrawing.Tube("crash-bar", "trim", tube, new Vec3(0.28, 0.08, 0.66), new Vec3(0.28, 0.29, 0.62), new Vec3(0.28, 0.30, 0.48),
+                new Vec3(0.28, 0.28, 0.34), new Vec3(0.28, 0.08, 0.28)),
             HostDrawing.Body("guard", "paint", (-0.5, 0.60, 0.08, 0.03), (-0.75, 0.70, 0.09, 0.03), (-0.98, 0.60, 0.07, 0.03)),
             new("tail", "tail", Surface(Sites.First(s => s.Id == "tail")).Grid()),
             new("fairing", "fairing", Surface(Sites.First(s => s.Id == "fairing")).Grid()),
@@ -209,11 +221,15 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
                 var body = HostDrawing.Body("tub", "paint", sections);
                 return body with { Grid = [.. body.Grid.Select(r => r.Select(p => new[] { p[0], p[1] + y, p[2] }).ToArray())] };
             }
-            list.Add(Tub((0.98, 0.55, 0.02, 0.02), (0.90, 0.55, 0.16, 0.12), (0.62, 0.52, 0.26, 0.19), (0.2, 0.52, 0.29, 0.20), (-0.4, 0.54, 0.28, 0.20), (-0.75, 0.58, 0.20, 0.16), (-0.82, 0.6, 0.02, 0.02)));
+            list.Add(Tub((0.98, 0.55, 0.02, 0.02), (0.90, 0.55, 0.16, 0.12), (0.62, 0.52, 0.26, 0.19), (0.2, 0.52, 0.29, 0.20),
+                (-0.4, 0.54, 0.28, 0.20), (-0.75, 0.58, 0.20, 0.16), (-0.82, 0.6, 0.02, 0.02)));
             list.Add(new("sidecar-nose", "sidecar-nose", Surface(Sites.First(s => s.Id == "sidecar-nose")).Grid()));
-            list.Add(HostDrawing.Tube("sidecar-rail", "trim", 0.022, new Vec3(0.4, SidecarTrack + 0.10, 0.62), new Vec3(0.35, SidecarTrack + 0.10, 0.72), new Vec3(-0.3, SidecarTrack + 0.10, 0.72), new Vec3(-0.35, SidecarTrack + 0.10, 0.62)));
+            list.Add(HostDrawing.Tube("sidecar-rail", "trim", 0.022, new Vec3(0.4, SidecarTrack + 0.10, 0.62),
+                new Vec3(0.35, SidecarTrack + 0.10, 0.72), new Vec3(-0.3, SidecarTrack + 0.10, 0.72),
+                    new Vec3(-0.35, SidecarTrack + 0.10, 0.62)));
             list.Add(HostDrawing.Tube("sidecar-frame", "trim", 0.04, new Vec3(0.9, y, 0.33), new Vec3(0.2, -0.12, 0.33)));
-            list.Add(HostDrawing.Tube("sidecar-frame-rear", "trim", 0.04, new Vec3(-0.5, SidecarTrack, Radius), new Vec3(-0.3, -0.12, 0.33)));
+            list.Add(HostDrawing.Tube("sidecar-frame-rear", "trim", 0.04, new Vec3(-0.5, SidecarTrack, Radius),
+                new Vec3(-0.3, -0.12, 0.33)));
         }
         return list;
     }

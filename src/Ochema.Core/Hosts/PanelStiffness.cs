@@ -34,7 +34,8 @@ public static class PanelStiffness
         return 4 * Math.PI * Plate(m.YoungsModulus, thickness, m.PoissonRatio) / (Math.Log(ratio) - (square - 1) / (square + 1));
     }
 
-    /// <summary>In-plane, N/m: a rigid disc pushing a wide sheet, about 2π·E·t/((1+ν)·ln(a/b)·2); stiff beside all else (order of magnitude, derived for a fixed rim).</summary>
+    /// <summary>In-plane, N/m: a rigid disc pushing a wide sheet, about 2π·E·t/((1+ν)·ln(a/b)·2); stiff beside all else (order of
+    /// magnitude, derived for a fixed rim).</summary>
     public static double InPlane(Material m, double thickness, double a, double b) =>
         2 * Math.PI * m.YoungsModulus * thickness / ((1 + m.PoissonRatio) * 2 * Math.Log(Math.Max(a / b, 1.3)));
 

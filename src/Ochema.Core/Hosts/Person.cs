@@ -25,7 +25,8 @@ public class Person : Host
 
     /// <summary>Steps near 2 Hz and what trembles at 8 to 12 Hz (gait and physiological tremor; levels judgement).</summary>
     public static TabulatedShake Walking { get; } =
-        new("steps and tremor of the hands", [(0.3, 0.05), (1, 0.5), (2, 2), (4, 0.5), (8, 0.15), (12, 0.1), (20, 0.01), (60, 0.0005), (200, 0.00001)], 0.5, 0.5, new("steps and tremor", 1, 12), [0.12, 1, 2.5]);
+        new("steps and tremor of the hands", [(0.3, 0.05), (1, 0.5), (2, 2), (4, 0.5), (8, 0.15), (12, 0.1), (20, 0.01), (60, 0.0005),
+            (200, 0.00001)], 0.5, 0.5, new("steps and tremor", 1, 12), [0.12, 1, 2.5]);
 
     /// <summary>Between the two hands on a pole held in front, m.</summary>
     protected static readonly Vec3 Hands = new(0.32, 0, 1.15);
@@ -55,18 +56,32 @@ public class Person : Host
         "A loop on the wrist for what is light; none on a pole that could pull you along.",
     ];
 
-    public override IReadOnlyList<KeepClear> Zones => [new("face", "face", [0.05, -0.12, 1.45], [0.2, 0.12, 1.78], "A pole that comes back hits here.", Sight: true)];
+    public override IReadOnlyList<KeepClear> Zones => [new("face", "face", [0.05, -0.12, 1.45], [0.2, 0.12, 1.78],
+        "A pole that comes back hits here.", Sight: true)];
 
     public override PanelSurface Surface(Site site) => site.Id switch
     {
         "two-hands" => HostDrawing.Along(Hands, Vec3.UnitX, new Vec3(Math.Sin(site.Slope), 0, Math.Cos(site.Slope)), 0.05),
-        "one-hand" => HostDrawing.Along(Hands + new Vec3(0.05, -0.2, 0.05), Vec3.UnitX, new Vec3(Math.Sin(site.Slope), 0, Math.Cos(site.Slope)), 0.05),
+        "one-hand" => HostDrawing.Along(Hands + new Vec3(0.05, -0.2, 0.05), Vec3.UnitX,
+            new Vec3(Math.Sin(site.Slope), 0, Math.Cos(site.Slope)), 0.05),
         _ => throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host"),
     };
 
     protected override IReadOnlyList<Site> MakeSites()
     {
-        Site Hold(string id, string name, double radius) => new() { Id = id, Name = name, Form = SiteForm.Hand, Material = "pine", Thickness = 0.05, ClearRadius = radius, CrownRadius = 30, Coat = 0, Slope = 0.3, WindFactor = 1 };
+        Site Hold(string id, string name, double radius) => new()
+        {
+            Id = id,
+            Name = name,
+            Form = SiteForm.Hand,
+            Material = "pine",
+            Thickness = 0.05,
+            ClearRadius = radius,
+            CrownRadius = 30,
+            Coat = 0,
+            Slope = 0.3,
+            WindFactor = 1
+        };
         return [Hold("two-hands", "Both hands", 0.2), Hold("one-hand", "One hand", 0.05)];
     }
 
@@ -84,7 +99,8 @@ public class Person : Host
             (-0.10, 1.22, 0.18, 0.24), (-0.13, 1.22, 0.1, 0.12)),
         HostDrawing.Tube("leg-left", "trim", 0.15, new Vec3(0, 0.1, 0.95), new Vec3(0.02, 0.11, 0.5), new Vec3(0, 0.12, 0.05)),
         HostDrawing.Tube("leg-right", "trim", 0.15, new Vec3(0, -0.1, 0.95), new Vec3(0.02, -0.11, 0.5), new Vec3(0, -0.12, 0.05)),
-        HostDrawing.Tube("arm-left", "cloth", 0.08, new Vec3(0, 0.2, 1.42), new Vec3(0.02, 0.27, 1.16), new Vec3(Hands.X, 0.02, Hands.Z + 0.06)),
+        HostDrawing.Tube("arm-left", "cloth", 0.08, new Vec3(0, 0.2, 1.42), new Vec3(0.02, 0.27, 1.16),
+            new Vec3(Hands.X, 0.02, Hands.Z + 0.06)),
         HostDrawing.Tube("arm-right", "cloth", 0.08, new Vec3(0, -0.2, 1.42), new Vec3(0.0, -0.27, 1.12),
             new Vec3(Hands.X - 0.02, -0.02, Hands.Z - 0.08)),
     ];

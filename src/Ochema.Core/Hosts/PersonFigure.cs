@@ -3,8 +3,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Hosts;
 
 /// <summary>
-/// Somebody on a host, as plain round parts of right proportions: a grown person of 1.75 m (sitting height 0.91 m, shoulders 0.40 m apart, head
-/// 0.23 m high; ISO 7250-1 medians, from memory).
+/// Somebody on a host, as plain round parts of right proportions: a grown person of 1.75 m (sitting height 0.91 m, shoulders 0.40 m apart,
+/// head 0.23 m high; ISO 7250-1 medians, from memory).
 /// </summary>
 /// <param name="Id">Begins the names of its surfaces.</param>
 /// <param name="Name">In the user's words: "the driver".</param>
@@ -17,7 +17,8 @@ namespace Ochema.Core.Hosts;
 /// <param name="Astride">Half the distance of the knees, m.</param>
 /// <param name="Helmet">True with a helmet on.</param>
 public sealed record PersonFigure(
-    string Id, string Name, Vec3 Hip, double Lean, Vec3 Knees, Vec3 Feet, Vec3 Hands, double Apart = 0.18, double Astride = 0.12, bool Helmet = false)
+    string Id, string Name, Vec3 Hip, double Lean, Vec3 Knees, Vec3 Feet, Vec3 Hands, double Apart = 0.18, double Astride = 0.12,
+        bool Helmet = false)
 {
     private const double Back = 0.54;
     private const double ShoulderHalf = 0.18;
@@ -28,7 +29,8 @@ public sealed record PersonFigure(
     /// <summary>Middle of the head, m.</summary>
     public Vec3 Head => Shoulders + new Vec3(0.05, 0, 0.22);
 
-    /// <summary>Room that a head needs round it, m: as far as it goes in a jolt with a belt on, or when it looks round (judgement, 0.05–0.2 m).</summary>
+    /// <summary>Room that a head needs round it, m: as far as it goes in a jolt with a belt on, or when it looks round (judgement, 0.05–0.2
+    /// m).</summary>
     private const double HeadRoom = 0.1;
 
     /// <summary>The room of the head, which must stay free.</summary>
@@ -44,7 +46,8 @@ public sealed record PersonFigure(
     public IEnumerable<HostSurface> Surfaces()
     {
         var shoulders = Shoulders;
-        HostSurface Part(string part, string kind, double diameter, params Vec3[] path) => HostDrawing.Tube($"{Id}-{part}", kind, diameter, path);
+        HostSurface Part(string part, string kind, double diameter, params Vec3[] path) =>
+            HostDrawing.Tube($"{Id}-{part}", kind, diameter, path);
         yield return HostDrawing.Dome(Id + "-head", "skin", Head, new Vec3(0.095, 0.077, 0.115), 0, Math.PI);
         yield return HostDrawing.Dome(Id + "-nose", "skin", Head + new Vec3(0.092, 0, -0.015), new Vec3(0.024, 0.015, 0.024), 0, Math.PI);
         if (Helmet)
@@ -52,7 +55,8 @@ public sealed record PersonFigure(
         yield return Part("neck", "skin", 0.115, Head - 0.08 * Vec3.UnitZ, shoulders + 0.03 * Vec3.UnitZ);
         // Wide enough for a trunk: two round bars side by side would leave a seam.
         yield return Part("trunk", "cloth", 0.27, Hip - 0.06 * Vec3.UnitZ, 0.5 * (Hip + shoulders), shoulders - 0.06 * Vec3.UnitZ);
-        yield return Part("shoulders", "cloth", 0.13, shoulders + new Vec3(0, ShoulderHalf, -0.03), shoulders + new Vec3(0, -ShoulderHalf, -0.03));
+        yield return Part("shoulders", "cloth", 0.13, shoulders + new Vec3(0, ShoulderHalf, -0.03), shoulders
+            + new Vec3(0, -ShoulderHalf, -0.03));
         foreach (var (side, name) in new[] { (1, "left"), (-1, "right") })
         {
             var shoulder = shoulders + new Vec3(0, side * ShoulderHalf, -0.04);

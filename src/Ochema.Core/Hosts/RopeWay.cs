@@ -5,7 +5,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Hosts;
 
 /// <summary>
-/// Two anchors and what runs on a rope between them. Origin on the ground, below the middle of the span; ahead is along the run. Generic sizes, judgement.
+/// Two anchors and what runs on a rope between them. Origin on the ground, below the middle of the span; ahead is along the run. Generic
+/// sizes, judgement.
 /// </summary>
 public sealed class RopeWay : Host
 {
@@ -68,13 +69,15 @@ public sealed class RopeWay : Host
 
     /// <summary>Middle of the span, at the height of its ends; <see cref="Site.Rise"/> is halved on either side.</summary>
     public override PanelSurface Surface(Site site) => site.Id == "rope"
-        ? HostDrawing.Along(new(0, 0, (site.Above ?? Height) + (site.Rise ?? 0) / 2), new Vec3(site.Span ?? 2 * Half, 0, site.Rise ?? 0), -Vec3.UnitZ,
+        ? HostDrawing.Along(new(0, 0, (site.Above ?? Height) + (site.Rise ?? 0) / 2), new Vec3(site.Span ?? 2 * Half, 0, site.Rise ?? 0),
+            -Vec3.UnitZ,
             0.45 * (site.Span ?? 2 * Half), 0.3)
         : throw new DocumentException("site.id", $"there is no site '{site.Id}' on this host");
 
     protected override IReadOnlyList<Site> MakeSites() =>
     [
-        new() { Id = "rope", Name = "Rope between two trees", Form = SiteForm.Rope, Material = "living-wood", Thickness = 0.05, ClearRadius = 0.8,
+        new() { Id = "rope", Name = "Rope between two trees", Form = SiteForm.Rope, Material = "living-wood", Thickness = 0.05,
+            ClearRadius = 0.8,
             CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1, Span = 2 * Half, Above = Height, Rise = 0, EndsHold = 4000 },
     ];
 
@@ -86,7 +89,8 @@ public sealed class RopeWay : Host
 
     protected override IReadOnlyList<HostSurface> Drawing() =>
     [
-        HostDrawing.Tube("way", "trim", 0.006, new(-Half, 0.35, Height + 0.1), new(-Half / 2, 0.35, Height - 0.02), new(0, 0.35, Height - 0.06),
+        HostDrawing.Tube("way", "trim", 0.006, new(-Half, 0.35, Height + 0.1), new(-Half / 2, 0.35, Height - 0.02),
+            new(0, 0.35, Height - 0.06),
             new(Half / 2, 0.35, Height - 0.02), new(Half, 0.35, Height + 0.1)),
     ];
 }

@@ -72,7 +72,8 @@ public sealed class SailingBoat : Host
     [
         new("jib", "foresail and its sheets as it goes about", [BeamAt - 0.2, -0.9, 1.6], [Half - 0.75, 0.9, 4],
             "Cloth and ropes sweep through here at every tack."),
-        new("tramp", "crew on the trampoline", [-1.1, -Apart, Freeboard + 0.05], [BeamAt - 0.1, Apart, Freeboard + 1.1], "People slide and jump here."),
+        new("tramp", "crew on the trampoline", [-1.1, -Apart, Freeboard + 0.05], [BeamAt - 0.1, Apart, Freeboard + 1.1],
+            "People slide and jump here."),
     ];
 
     public override PanelSurface Surface(Site site) => site.Id switch
@@ -87,7 +88,8 @@ public sealed class SailingBoat : Host
 
     protected override IReadOnlyList<Site> MakeSites() =>
     [
-        new() { Id = "bridle", Name = "Bridle, below the forestay", Form = SiteForm.Bridle, Material = "stainless-304", Thickness = 0.005, ClearRadius = 0.5,
+        new() { Id = "bridle", Name = "Bridle, below the forestay", Form = SiteForm.Bridle, Material = "stainless-304", Thickness = 0.005,
+            ClearRadius = 0.5,
             CrownRadius = 30, Coat = 0, Slope = 0, WindFactor = 1.1 },
         Site.Gripped("front-beam", "Front beam, left", SiteForm.Tube, "al-6061-t6", 0.08, 0.003, 0.5, 1.1),
         Site.Gripped("boom", "Boom", SiteForm.Tube, "al-6061-t6", 0.055, 0.002, 0.6, 1.1),
@@ -107,7 +109,8 @@ public sealed class SailingBoat : Host
 
     public override IReadOnlyList<PersonFigure> People =>
     [
-        new("helm", "the helm", new(-0.9, 0.85, Freeboard + 0.12), -0.05, new(-0.45, 0.75, Freeboard + 0.2), new(-0.3, 0.4, Freeboard + 0.12),
+        new("helm", "the helm", new(-0.9, 0.85, Freeboard + 0.12), -0.05, new(-0.45, 0.75, Freeboard + 0.2),
+            new(-0.3, 0.4, Freeboard + 0.12),
             new(-1.1, 0.35, Freeboard + 0.4), 0.2),
     ];
 
@@ -119,13 +122,15 @@ public sealed class SailingBoat : Host
         } : throw new InvalidOperationException();
         static (double, double, double, double)[] Shifted(double y) =>
         [
-            (Half, 0.24, 0.01, 0.18), (Half - 0.5, 0.2, 0.09, 0.24), (1, 0.18, 0.17, 0.27), (-1.2, 0.2, 0.18, 0.25), (-Half, 0.28, 0.13, 0.15),
+            (Half, 0.24, 0.01, 0.18), (Half - 0.5, 0.2, 0.09, 0.24), (1, 0.18, 0.17, 0.27), (-1.2, 0.2, 0.18, 0.25),
+                (-Half, 0.28, 0.13, 0.15),
         ];
         static HostSurface Wire(string id, double d, params Vec3[] path) => HostDrawing.Tube(id, "trim", d, path);
         return
         [
             Hull("hull-left", Apart), Hull("hull-right", -Apart),
-            Wire("front-beam", 0.08, new(BeamAt, Apart, Freeboard + 0.04), new(BeamAt, 0, Freeboard + 0.04), new(BeamAt, -Apart, Freeboard + 0.04)),
+            Wire("front-beam", 0.08, new(BeamAt, Apart, Freeboard + 0.04), new(BeamAt, 0, Freeboard + 0.04),
+                new(BeamAt, -Apart, Freeboard + 0.04)),
             Wire("rear-beam", 0.08, new(-1.2, Apart, Freeboard + 0.04), new(-1.2, -Apart, Freeboard + 0.04)),
             HostDrawing.Face("trampoline", "cloth", new(BeamAt, Apart, Freeboard + 0.03), new(BeamAt, -Apart, Freeboard + 0.03),
                 new(-1.2, -Apart, Freeboard + 0.03), new(-1.2, Apart, Freeboard + 0.03)),
@@ -133,7 +138,8 @@ public sealed class SailingBoat : Host
             Wire("forestay", 0.005, Upper, new(BeamAt - 0.45, 0, 5.6)),
             Wire("bridle-left", 0.005, Upper, Bow), Wire("bridle-right", 0.005, Upper, Bow with { Y = -Apart }),
             Wire("boom", 0.055, new(BeamAt - 0.1, 0, 1.35), new(-0.4, 0, 1.35), new(-1.4, 0, 1.35)),
-            HostDrawing.Face("sail", "cloth", new(BeamAt - 0.12, 0, 1.42), new(-1.35, 0.1, 1.42), new(-0.6, 0.25, 5), new(BeamAt - 0.7, 0, 7.9)),
+            HostDrawing.Face("sail", "cloth", new(BeamAt - 0.12, 0, 1.42), new(-1.35, 0.1, 1.42), new(-0.6, 0.25, 5),
+                new(BeamAt - 0.7, 0, 7.9)),
             Wire("rim", 0.02, new(0.3, Apart + 0.17, Freeboard), new(-0.4, Apart + 0.17, Freeboard), new(-1.1, Apart + 0.17, Freeboard)),
         ];
     }

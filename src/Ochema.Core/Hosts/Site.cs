@@ -23,7 +23,8 @@ public sealed record Site
     public SiteForm Form { get; init; } = SiteForm.Panel;
 
     [Measure("Diameter", Dimension.Length, 0.004, 1.2,
-        UsualTo = 0.4, HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one", Measured = true)]
+        UsualTo = 0.4, HowTo = "across the tube, ring bar or bolt head, with calipers: the nominal size is not the real one",
+            Measured = true)]
     public double? Diameter { get; init; }
 
     [Measure("Soft layer behind", Dimension.Length, 0, 0.08, HowTo = "helmet liner behind the shell: nothing may enter it")]
@@ -49,7 +50,8 @@ public sealed record Site
     public required double Coat { get; init; }
 
     [Measure("Steel plate behind it", Dimension.Length, 0, 0.01,
-        HowTo = "held against the back of the sheet where magnets sit in front; leave empty for none", UsualTo = 0.006, Measured = true, Chosen = true)]
+        HowTo = "held against the back of the sheet where magnets sit in front; leave empty for none", UsualTo = 0.006, Measured = true,
+            Chosen = true)]
     public double? PlateBehind { get; init; }
 
     [Measure("Slope", Dimension.Angle, -1.6, 1.6, HowTo = "falling towards the front is positive; phone level")]
@@ -59,7 +61,8 @@ public sealed record Site
     public double SideLean { get; init; }
 
     [Measure("Thinner by, over its height", Dimension.Ratio, -0.3, 0.6,
-        HowTo = "cord round it twice, {length:0.5} apart: the difference over 3.14, over that distance; thicker upwards is negative", UsualTo = 0.1)]
+        HowTo = "cord round it twice, {length:0.5} apart: the difference over 3.14, over that distance; thicker upwards is negative",
+            UsualTo = 0.1)]
     public double Taper { get; init; }
 
     [Measure("Local wind factor", Dimension.Factor, 0.2, 2.0, HowTo = "air speed here over travel speed: bonnet 1.1, roof front 1.3")]
@@ -73,7 +76,8 @@ public sealed record Site
     public double? Damping { get; init; }
 
     [Measure("Ground bears", Dimension.Pressure, 500, 1e7,
-        HowTo = "stand on one heel, some 30 cm²: {pressure:200000} leaves no mark, {pressure:20000} lets it sink in", UsualTo = 5e5, Measured = true)]
+        HowTo = "stand on one heel, some 30 cm²: {pressure:200000} leaves no mark, {pressure:20000} lets it sink in", UsualTo = 5e5,
+            Measured = true)]
     public double? Bears { get; init; }
 
     [Measure("Friction there", Dimension.Factor, 0.03, 1.2,
@@ -99,7 +103,8 @@ public sealed record Site
     public double? Weighs { get; init; }
 
     [Measure("Its feet stand apart", Dimension.Length, 0.04, 4,
-        HowTo = "between the nearest two sides of what they span; of three legs: twice from the middle to the nearest side", UsualTo = 2, Measured = true)]
+        HowTo = "between the nearest two sides of what they span; of three legs: twice from the middle to the nearest side", UsualTo = 2,
+            Measured = true)]
     public double? FeetApart { get; init; }
 
     [Option("Surface today")]
@@ -109,7 +114,8 @@ public sealed record Site
     [System.Text.Json.Serialization.JsonIgnore]
     internal bool Rained { get; init; }
 
-    /// <summary>What of a friction on what is clean and dry is left as the surface is today (judgement: wet 0.5–0.8 of it, dust 0.4–0.8).</summary>
+    /// <summary>What of a friction on what is clean and dry is left as the surface is today (judgement: wet 0.5–0.8 of it, dust
+    /// 0.4–0.8).</summary>
     internal double Rubs(double dry) => Rained || Surface is SurfaceState.Wet or SurfaceState.Dusty ? 0.6 * dry : dry;
 
     /// <summary>Said behind a friction where it is less than on what is clean and dry.</summary>
@@ -125,20 +131,21 @@ public sealed record Site
     /// <param name="wall">m; of what is solid, half its diameter.</param>
     /// <param name="clear">Clear radius, m.</param>
     /// <param name="wind">Air speed there over that of the host.</param>
-    internal static Site Gripped(string id, string name, SiteForm form, string material, double diameter, double wall, double clear, double wind) => new()
-    {
-        Id = id,
-        Name = name,
-        Form = form,
-        Material = material,
-        Diameter = diameter,
-        Thickness = wall,
-        ClearRadius = clear,
-        CrownRadius = 30,
-        Coat = 0,
-        Slope = 0,
-        WindFactor = wind,
-    };
+    internal static Site Gripped(string id, string name, SiteForm form, string material, double diameter, double wall, double clear,
+        double wind) => new()
+        {
+            Id = id,
+            Name = name,
+            Form = form,
+            Material = material,
+            Diameter = diameter,
+            Thickness = wall,
+            ClearRadius = clear,
+            CrownRadius = 30,
+            Coat = 0,
+            Slope = 0,
+            WindFactor = wind,
+        };
 }
 
 /// <summary>Where a strap or tether may end: something closed and fixed, as a point or an edge a hook slides along.</summary>
@@ -164,7 +171,8 @@ public sealed record HostWheel(double[] Centre, double Radius, double Width);
 /// <summary>A panel's own axes, to turn a point on it into (s, t).</summary>
 public sealed record PanelFrame(string Site, double[] Origin, double[] U, double[] V, double[] Normal, double HalfU, double HalfV)
 {
-    public static PanelFrame Of(string site, PanelSurface s) => new(site, s.Origin.ToArray(), s.U.ToArray(), s.V.ToArray(), s.Normal.ToArray(), s.HalfU, s.HalfV);
+    public static PanelFrame Of(string site, PanelSurface s) =>
+        new(site, s.Origin.ToArray(), s.U.ToArray(), s.V.ToArray(), s.Normal.ToArray(), s.HalfU, s.HalfV);
 }
 
 /// <summary>A host as published: its sites, closed points and drawing.</summary>

@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Hosts;
 
-/// <summary>Somebody who stands still with the butt of a pole between their feet. Origin on the ground between the feet. Judgement.</summary>
+/// <summary>Somebody who stands still with the butt of a pole between their feet. Origin on the ground between the feet.
+/// Judgement.</summary>
 public sealed class StandingPerson : Person
 {
     /// <summary>Nothing but the wind, somebody who is jostled, a branch at the top.</summary>
@@ -20,7 +21,8 @@ public sealed class StandingPerson : Person
         Still = true,
         Knock = 15,
         Over = new("Round you", "nobody near", "people walking past", "a crowd"),
-        Names = new("a shift of the feet forward", "a shift back", "a shift to the left", "a shift to the right", "a nudge", "the butt set down"),
+        Names = new("a shift of the feet forward", "a shift back", "a shift to the left", "a shift to the right", "a nudge",
+            "the butt set down"),
     };
 
     /// <summary>Sway of somebody standing below a hertz, and tremor of the hands at 8 to 12 Hz (levels judgement).</summary>

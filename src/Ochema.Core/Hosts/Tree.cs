@@ -101,7 +101,8 @@ public sealed class Tree(string id, string name, double diameter, double taper) 
 
     protected override IReadOnlyList<HostSurface> Drawing()
     {
-        static HostSurface Limb(string limb, double from, double to, params Vec3[] path) => HostDrawing.Tapered(limb, "bark", from, to, path);
+        static HostSurface Limb(string limb, double from, double to, params Vec3[] path) =>
+            HostDrawing.Tapered(limb, "bark", from, to, path);
         double At(double height) => diameter - taper * (height - Breast);
         var lean = new Vec3(Math.Tan(0.05), Math.Tan(0.03), 1);
         return

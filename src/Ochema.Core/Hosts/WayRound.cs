@@ -4,20 +4,22 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Hosts;
 
 /// <summary>
-/// How much line it takes from a point of a host to a place near it, round the bodywork: what hangs on a tether goes over the edge of a panel, never
-/// through it.
+/// How much line it takes from a point of a host to a place near it, round the bodywork: what hangs on a tether goes over the edge of a
+/// panel, never through it.
 /// Shortest way through cells that the host does not fill (Dijkstra's algorithm, "A note on two problems in connexion with graphs", 1959).
 /// </summary>
 public sealed class WayRound
 {
-    /// <summary>Side of a cell, m, and how far from its middle a way is looked for, m: the longest tether that is of use, and what hangs on it.</summary>
+    /// <summary>Side of a cell, m, and how far from its middle a way is looked for, m: the longest tether that is of use, and what hangs on
+    /// it.</summary>
     private const double Cell = 0.08;
     internal const double Farthest = 1.9;
     private const int Half = (int)(Farthest / Cell);
     private const int Side = 2 * Half + 1;
 
     /// <summary>
-    /// A way from cell to cell is a little longer than one through the air (at the most 1/0.95 where it goes by 26 neighbours on average, judgement).
+    /// A way from cell to cell is a little longer than one through the air (at the most 1/0.95 where it goes by 26 neighbours on average,
+    /// judgement).
     /// </summary>
     private const double Straighter = 0.95;
 
@@ -70,11 +72,12 @@ public sealed class WayRound
     /// <summary>Line to the ground, m.</summary>
     /// <param name="height">Of the ground, m.</param>
     /// <inheritdoc cref="ToBox"/>
-    public double ToGround(double height, double size) => Least([-1e3, -1e3, height - Cell], [1e3, 1e3, height], size, p => p.Z - height <= size + Cell / 2);
+    public double ToGround(double height, double size) => Least([-1e3, -1e3, height - Cell], [1e3, 1e3, height], size, p => p.Z - height
+        <= size + Cell / 2);
 
     /// <summary>
-    /// The lowest place that a line of a length reaches, m: where what hangs on it comes to rest; of several the nearest to its end. Null where it reaches
-    /// none.
+    /// The lowest place that a line of a length reaches, m: where what hangs on it comes to rest; of several the nearest to its end. Null
+    /// where it reaches none.
     /// </summary>
     public Vec3? Lowest(double length)
     {
@@ -93,7 +96,8 @@ public sealed class WayRound
             var best = (Far: double.PositiveInfinity, At: Vec3.Zero);
             for (var i = 0; i < Side; i++)
                 for (var j = 0; j < Side; j++)
-                    if (Straighter * way[(i * Side + j) * Side + k] <= length && (i - Half) * (i - Half) + (j - Half) * (j - Half) is var far && far < best.Far)
+                    if (Straighter * way[(i * Side + j) * Side + k] <= length && (i - Half) * (i - Half) + (j - Half) * (j - Half)
+                        is var far && far < best.Far)
                         best = (far, Cell * new Vec3(i - Half + middle.X + 0.5, j - Half + middle.Y + 0.5, k - Half + middle.Z + 0.5));
             if (best.Far < double.PositiveInfinity)
                 return best.At;
@@ -129,7 +133,8 @@ public sealed class WayRound
         return new Vec3(Out(x, x0, x1), Out(y, y0, y1), Out(z, z0, z1)).Length;
     }
 
-    private static (int X, int Y, int Z) At(Vec3 p) => ((int)Math.Floor(p.X / Cell), (int)Math.Floor(p.Y / Cell), (int)Math.Floor(p.Z / Cell));
+    private static (int X, int Y, int Z) At(Vec3 p) => ((int)Math.Floor(p.X / Cell), (int)Math.Floor(p.Y / Cell),
+        (int)Math.Floor(p.Z / Cell));
 
     /// <summary>Cells that a surface of the host passes; who is on it gives way.</summary>
     private static HashSet<(int, int, int)> Fill(Host host)
@@ -184,7 +189,8 @@ public sealed class WayRound
                     continue;
                 var next = (nx * Side + ny) * Side + nz;
                 var far = so + length;
-                if (far >= way[next] || far > Farthest || filled.Contains((nx - Half + middle.X, ny - Half + middle.Y, nz - Half + middle.Z)))
+                if (far >= way[next] || far > Farthest || filled.Contains((nx - Half + middle.X, ny - Half + middle.Y, nz - Half
+                    + middle.Z)))
                     continue;
                 way[next] = far;
                 queue.Enqueue((nx, ny, nz), far);

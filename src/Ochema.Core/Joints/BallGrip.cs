@@ -1,8 +1,9 @@
 namespace Ochema.Core.Joints;
 
 /// <summary>
-/// Two half shells closed on a ball. Contact is taken on a ring halfway between the pole of each shell and its rim, 45° from the closing axis, where spherical
-/// shells that do not quite fit touch: there a force F presses each shell on with F·√2 normal to the ball, on a radius of r·√½ about the closing axis.
+/// Two half shells closed on a ball. Contact is taken on a ring halfway between the pole of each shell and its rim, 45° from the closing
+/// axis, where spherical shells that do not quite fit touch: there a force F presses each shell on with F·√2 normal to the ball, on a
+/// radius of r·√½ about the closing axis.
 /// </summary>
 /// <param name="Closing">Force that draws the two shells together at this ball, N.</param>
 /// <param name="Diameter">Of the ball, m.</param>
@@ -18,7 +19,8 @@ public readonly record struct BallGrip(double Closing, double Diameter, double F
     public double Torque => Friction * Closing * Diameter;
 
     /// <summary>
-    /// Pull that draws the ball out, N: it spreads the shells over a slope of 45°, each with half of it; friction, which helps, is left out.
+    /// Pull that draws the ball out, N: it spreads the shells over a slope of 45°, each with half of it; friction, which helps, is left
+    /// out.
     /// </summary>
     public double Pull => 2 * Closing;
 

@@ -16,5 +16,6 @@ public static class Bend
         m.BendRatio is { } ratio ? ratio * thickness : Math.Max(0, thickness * (1 - m.Elongation) / (2 * m.Elongation));
 
     /// <summary>Length of flat stock in a bend, m: angle·(R + K·t), K 0.33 for tight and 0.5 for wide bends (usual shop rule).</summary>
-    public static double Allowance(double angle, double insideRadius, double thickness) => angle * (insideRadius + (insideRadius < thickness ? 0.33 : insideRadius < 3 * thickness ? 0.4 : 0.5) * thickness);
+    public static double Allowance(double angle, double insideRadius, double thickness) => angle
+        * (insideRadius + (insideRadius < thickness ? 0.33 : insideRadius < 3 * thickness ? 0.4 : 0.5) * thickness);
 }

@@ -3,15 +3,17 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Joints;
 
 /// <summary>
-/// Links that lie on each other when an arm is folded: each pivots at the far end of the one below it. What stands in the way are the nut of the pivot
-/// behind, which the end of the upper link meets, and the head of the pivot ahead, which lies on the lower one. Common practice, no source.
+/// Links that lie on each other when an arm is folded: each pivots at the far end of the one below it. What stands in the way are the nut
+/// of the pivot behind, which the end of the upper link meets, and the head of the pivot ahead, which lies on the lower one. Common
+/// practice, no source.
 /// </summary>
 public static class FoldedLinks
 {
     /// <summary>Air that moving metal wants, m (judgement, 1–3 mm).</summary>
     private const double Air = 0.002;
 
-    /// <summary>Least that a link must be shorter than the one below it, pivot to pivot, m: its end beside half a nut across its corners.</summary>
+    /// <summary>Least that a link must be shorter than the one below it, pivot to pivot, m: its end beside half a nut across its
+    /// corners.</summary>
     /// <param name="past">Link past its pivot, m.</param>
     public static double Shorter(Fastener thread, double past) => past + Holes.AcrossCorners(thread) / 2 + Air;
 

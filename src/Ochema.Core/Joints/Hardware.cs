@@ -20,7 +20,8 @@ public static class Hardware
 
     /// <summary>A steel washer.</summary>
     public static StackLayer Washer(Fastener f) =>
-        new("Washer", LayerRole.Clearance, WasherThickness, "steel-s235", WasherWidth * f.MajorDiameter, Bought: true, Item: HardwareItem.Washer);
+        new("Washer", LayerRole.Clearance, WasherThickness, "steel-s235", WasherWidth * f.MajorDiameter, Bought: true,
+            Item: HardwareItem.Washer);
 
     /// <summary>A wide one, for wood and thin sheet.</summary>
     public static StackLayer WideWasher(Fastener f) =>
@@ -29,7 +30,9 @@ public static class Hardware
 
     /// <summary>The nut at the end.</summary>
     public static StackLayer LockNut(Fastener f) =>
-        new("Lock nut", LayerRole.Nut, f.LockNutHeight, "steel-s235", f.AcrossFlats, Bought: true, Item: HardwareItem.Nut) { Carries = f.NutHeight };
+        new("Lock nut", LayerRole.Nut, f.LockNutHeight, "steel-s235", f.AcrossFlats, Bought: true,
+            Item: HardwareItem.Nut)
+        { Carries = f.NutHeight };
 
     /// <summary>A nut that the thread passes and that locks it.</summary>
     public static StackLayer JamNut(Fastener f) =>

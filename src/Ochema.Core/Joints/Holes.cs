@@ -15,9 +15,16 @@ public enum Fit
 public static class Holes
 {
     /// <summary>Clearance hole, m (ISO 273; ASME B18.2.8).</summary>
-    public static double Clearance(Fastener f, Fit fit) => fit switch { Fit.Close => f.ClearanceClose, Fit.Medium => f.ClearanceMedium, _ => f.ClearanceFree };
+    public static double Clearance(Fastener f, Fit fit) => fit switch
+    {
+        Fit.Close => f.ClearanceClose,
+        Fit.Medium => f.ClearanceMedium,
+        _ =>
+        f.ClearanceFree
+    };
 
-    /// <summary>Hole middle to the edge that is wanted, m: twice the diameter in metal, 1.5 at the least; four in wood (usual rules).</summary>
+    /// <summary>Hole middle to the edge that is wanted, m: twice the diameter in metal, 1.5 at the least; four in wood (usual
+    /// rules).</summary>
     public static double EdgeDistance(Fastener f, Material m) => f.MajorDiameter * (m.Family is MaterialFamily.Wood ? 4 : 1.5);
 
     /// <summary>Deepest countersink, m: two thirds of the sheet (usual rule for riveted and screwed sheet).</summary>
@@ -31,9 +38,11 @@ public static class Holes
 
     /// <summary>What is wrong with a hole that the screw must pass, or null.</summary>
     public static string? ClearanceFault(Fastener f, double hole) =>
-        hole >= f.AcrossFlats - 1e-5 ? $"a {Drilled(hole)} hole lets the head of {f.Name} through: drill {Drilled(f.ClearanceMedium)}, or a wide washer over it"
+        hole >= f.AcrossFlats - 1e-5 ? $"a {Drilled(hole)} hole lets the head of {f.Name} through: drill {Drilled(f.ClearanceMedium)}, "
+            + $"or a wide washer over it"
         : hole >= Math.Min(f.ClearanceClose, f.MajorDiameter + Passes) - 1e-5 ? null
-        : hole >= f.MajorDiameter - 1e-5 ? $"a {Drilled(hole)} hole is the screw's own size: {f.Name} needs {Drilled(f.ClearanceClose)} to pass"
+        : hole >= f.MajorDiameter - 1e-5
+            ? $"a {Drilled(hole)} hole is the screw's own size: {f.Name} needs {Drilled(f.ClearanceClose)} to pass"
         : $"a {Drilled(hole)} hole is smaller than the screw: {f.Name} needs {Drilled(f.ClearanceClose)} to pass";
 
     /// <summary>What a hole larger than the free fit means, or null: nothing but friction keeps the part in place.</summary>
@@ -43,8 +52,8 @@ public static class Holes
                 + $"the part shifts {Size(hole - f.MajorDiameter)} before the screw stops it; a washer that covers it" : null;
 
     /// <summary>
-    /// What holes of a row that are out of place mean, or null: with the other part's holes where they belong, a screw passes while the hole is off by no more
-    /// than half its play (fixed fastener, ASME Y14.5).
+    /// What holes of a row that are out of place mean, or null: with the other part's holes where they belong, a screw passes while the
+    /// hole is off by no more than half its play (fixed fastener, ASME Y14.5).
     /// </summary>
     /// <param name="off">The worst hole's middle from where it belongs, m.</param>
     public static string? OutOfPlace(Fastener f, double hole, double off) => off <= (hole - f.MajorDiameter) / 2 + 1e-5 ? null

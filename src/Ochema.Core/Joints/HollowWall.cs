@@ -3,8 +3,9 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Joints;
 
 /// <summary>
-/// The wall of a tube that a screw passes: only the wall is punched, and it dents under a washer long before a solid bar would. Formulas of the face of a
-/// hollow section: EN 1993-1-8 section 7 (from memory), the washer taken as a square or strip of its own width, the bolt as pressing square to the wall.
+/// The wall of a tube that a screw passes: only the wall is punched, and it dents under a washer long before a solid bar would. Formulas of
+/// the face of a hollow section: EN 1993-1-8 section 7 (from memory), the washer taken as a square or strip of its own width, the bolt as
+/// pressing square to the wall.
 /// </summary>
 /// <param name="Shape">Round or square tube.</param>
 /// <param name="Across">Outside of the tube, m.</param>
@@ -12,11 +13,13 @@ namespace Ochema.Core.Joints;
 public sealed record HollowWall(SectionShape Shape, double Across, double Wall)
 {
     /// <summary>
-    /// A wall is dented for good well before its face has become a mechanism (judgement, 1.3–2): that share of the mechanism's load is what may be tightened.
+    /// A wall is dented for good well before its face has become a mechanism (judgement, 1.3–2): that share of the mechanism's load is what
+    /// may be tightened.
     /// </summary>
     public const double DentsBefore = 1.5;
 
-    /// <summary>Widest part of a face that its formula goes by (EN 1993-1-8, table 7.8: β up to 0.85); beyond it the side walls carry.</summary>
+    /// <summary>Widest part of a face that its formula goes by (EN 1993-1-8, table 7.8: β up to 0.85); beyond it the side walls
+    /// carry.</summary>
     private const double WidestShare = 0.85;
 
     /// <summary>A sleeve in the tube is a steel tube round the screw, so much wider than it (judgement, 1.4–2).</summary>
@@ -31,8 +34,8 @@ public sealed record HollowWall(SectionShape Shape, double Across, double Wall)
     public double Inside => Across - 2 * Wall;
 
     /// <summary>
-    /// Force, N, that makes a mechanism of the face: fy·t²·(2η + 4·√(1 − β))/(1 − β) for a flat one (EN 1993-1-8, table 7.11, chord face), and
-    /// 5·fy·t²·(1 + 0.25·η) for a round one, which a flat washer meets along a line (table 7.3, longitudinal plate).
+    /// Force, N, that makes a mechanism of the face: fy·t²·(2η + 4·√(1 − β))/(1 − β) for a flat one (EN 1993-1-8, table 7.11, chord face),
+    /// and 5·fy·t²·(1 + 0.25·η) for a round one, which a flat washer meets along a line (table 7.3, longitudinal plate).
     /// </summary>
     /// <param name="bearing">Width of what presses on it, m.</param>
     /// <param name="yield">Of the tube, Pa.</param>

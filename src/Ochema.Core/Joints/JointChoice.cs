@@ -10,7 +10,8 @@ public sealed record JointChoice
     public string? Thread { get; init; }
 
     [Measure("Screw as bought or cut", Dimension.Length, 0.003, 0.4,
-        HowTo = "under the head to the tip; a countersunk one with its head; leave empty for the length to buy", Measured = true, Chosen = true)]
+        HowTo = "under the head to the tip; a countersunk one with its head; leave empty for the length to buy", Measured = true,
+            Chosen = true)]
     public double? Length { get; init; }
 
     [Measure("Hole drilled", Dimension.Drill, 0.001, 0.05, HowTo = "the drill you used; leave empty for the right one", Measured = true, Chosen = true)]
@@ -45,7 +46,8 @@ public sealed record JointChoice
     public PlugKept? Plug { get; init; }
 
     [Measure("Plug's play, dry", Dimension.Length, 0, 0.01,
-        HowTo = "rocked in the tube's end before pin or glue, a feeler gauge beside it; leave empty where it goes in snug", Measured = true, Chosen = true)]
+        HowTo = "rocked in the tube's end before pin or glue, a feeler gauge beside it; leave empty where it goes in snug", Measured = true,
+            Chosen = true)]
     public double? Play { get; init; }
 
     [Measure("Plug's play, cured", Dimension.Length, 0, 0.01, HowTo = "the same once the glue is hard: nothing may move", Measured = true, Chosen = true)]

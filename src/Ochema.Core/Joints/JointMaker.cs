@@ -33,7 +33,8 @@ public enum JoinSort
 /// <param name="Plug">Plug in a tube's end that its thread is in.</param>
 public sealed record MadeJoint(
     JoinSort Sort, Fastener? Thread, IReadOnlyList<StackLayer> Layers, double? Length = null, string? Screw = "Screw",
-    bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1, double? Lever = null,
+    bool Headless = false, Loosening Means = Loosening.ToolTightMarked, IReadOnlyList<string>? Fittings = null, int Count = 1,
+        double? Lever = null,
     TubePlug? Plug = null)
 {
     /// <summary>True where it is made before the lower part is in its place: later nobody gets at its screw.</summary>
@@ -56,8 +57,8 @@ public sealed record MadeJoint(
 public sealed record BallClasp(BallGrip Grip, double? Measured, string? Misfit);
 
 /// <summary>
-/// Makes the joint between what a part offers above and what the next has underneath: which way the screw goes, through what, into what, and what goes
-/// between where they do not fit each other. Ways of joining are common practice, no source.
+/// Makes the joint between what a part offers above and what the next has underneath: which way the screw goes, through what, into what,
+/// and what goes between where they do not fit each other. Ways of joining are common practice, no source.
 /// </summary>
 public static class JointMaker
 {
@@ -79,8 +80,8 @@ public static class JointMaker
     private const double UBoltAside = 0.006;
 
     /// <summary>
-    /// What closes a single socket on a stud, where a ball is met by a part that has none: an M6 wing screw by hand, and the rubber coat's friction
-    /// (judgement, 1000–2500 N and 0.3–0.6).
+    /// What closes a single socket on a stud, where a ball is met by a part that has none: an M6 wing screw by hand, and the rubber coat's
+    /// friction (judgement, 1000–2500 N and 0.3–0.6).
     /// </summary>
     private const double SocketCloses = 1500;
     private const double BallFriction = 0.45;
@@ -94,7 +95,8 @@ public static class JointMaker
     public static IReadOnlyList<MadeJoint> Make(Port below, Port above, Catalogue stock)
     {
         var made = Joined(below, above, stock);
-        return below is ThroughPort { Underside: not Underside.Open } ? [made[0] with { First = made[0].Sort == JoinSort.Screwed }, .. made.Skip(1)] : made;
+        return below is ThroughPort { Underside: not Underside.Open }
+            ? [made[0] with { First = made[0].Sort == JoinSort.Screwed }, .. made.Skip(1)] : made;
     }
 
     private static IReadOnlyList<MadeJoint> Joined(Port below, Port above, Catalogue stock)
@@ -111,7 +113,8 @@ public static class JointMaker
             case (BucklePort, _):
                 return With("buckle-adapter", Make(new StudPort("Buckle's adapter", Usual, 0.0065, Shouldered: true), above, stock));
             case (_, BucklePort):
-                return With("buckle-adapter", Make(below, new SocketPort("Clip's adapter", Usual, AdapterSocket, "brass", Width: 0.015), stock));
+                return With("buckle-adapter", Make(below, new SocketPort("Clip's adapter", Usual, AdapterSocket, "brass", Width: 0.015),
+                    stock));
             case (BallPort ball, BallSocketPort socket):
                 return [Clasped(ball, socket)];
             case (BallSocketPort socket, BallPort ball):
@@ -128,7 +131,8 @@ public static class JointMaker
             case (_, BallSocketPort socket):
                 return [.. Make(below, new StudPort("Ball's stud", Usual, null), stock),
                     .. With("ball-stud", [Clasped(new("Ball", socket.Grip.Diameter), socket)])];
-            case (TubePort lower, TubePort upper) when lower.Tube.Pipe is { } pipe && upper.Tube.Pipe == pipe && PipeCap.All.Any(c => c.Pipe == pipe):
+            case (TubePort lower, TubePort upper) when lower.Tube.Pipe is { } pipe && upper.Tube.Pipe == pipe
+                && PipeCap.All.Any(c => c.Pipe == pipe):
                 return With("pvc-coupler", [new(JoinSort.Cemented, null, [])]);
             case (TubePort tube, _):
                 return Plugged(tube, Make(Plug(tube, stock), above, stock), stock);
@@ -143,13 +147,15 @@ public static class JointMaker
                 }];
             case (ThroughPort bar, FlangePort flange):
                 {
-                    // A bar is too narrow for the flange: a plate on it, held by two U-bolts round it, each with a leg on either side: they go round
+                    // A bar is too narrow for the flange: a plate on it, held by two U-bolts round it, each with a leg on either side: they
+                    // go round
                     // its corners or half of its round, and do not press on a wall between.
                     var thread = Row(UBolt);
                     var plate = new StackLayer("Adapter plate", LayerRole.Clearance, AdapterPlate, "al-6061-t6", 0.05);
                     return
                     [
-                        new(JoinSort.Screwed, thread, [.. bar.Layers.Select(l => l with { Bought = true, Edge = null, Hollow = null }), plate,
+                        new(JoinSort.Screwed, thread, [.. bar.Layers.Select(l => l with { Bought = true, Edge = null, Hollow = null }),
+                            plate,
                             Hardware.LockNut(thread) with { Item = HardwareItem.None }], Screw: null, Means: Loosening.LockNut,
                             Fittings: ["adapter-plate", "u-bolt", "u-bolt"], Count: 4, Lever: bar.Room / 2 + UBoltAside)
                         {
@@ -169,17 +175,20 @@ public static class JointMaker
             case (ThroughPort { Underside: Underside.Covered } plate, SocketPort socket):
                 {
                     var thread = Row(socket.Thread ?? socket.Suits);
-                    return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), Layer(socket)], Screw: "Countersunk screw") { Flush = true }];
+                    return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), Layer(socket)],
+                        Screw: "Countersunk screw") { Flush = true }];
                 }
             case (ThroughPort { Underside: Underside.Covered } plate, ThroughPort upper):
                 {
                     var thread = Row(upper.Bolt ?? plate.Bolt ?? (upper.Room >= 0.03 && plate.Room >= 0.03 ? "m8" : "m6"));
-                    return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), .. upper.Layers, Hardware.Washer(thread), Hardware.LockNut(thread)],
+                    return [new(JoinSort.Screwed, thread, [.. LetIn(plate, thread), .. upper.Layers, Hardware.Washer(thread),
+                        Hardware.LockNut(thread)],
                         Screw: "Countersunk screw", Means: Loosening.LockNut) { Flush = true }];
                 }
             case (ThroughPort { Underside: Underside.Covered, Layers: [{ Role: LayerRole.Clearance } one] }, StudPort { Length: null } stud)
                 when stock.Material(one.Material).Family == MaterialFamily.Metal:
-                return [new(JoinSort.Screwed, Row(stud.Thread), [Hardware.JamNut(Row(stud.Thread)), one with { Role = LayerRole.Tapped }], null, null, true,
+                return [new(JoinSort.Screwed, Row(stud.Thread), [Hardware.JamNut(Row(stud.Thread)), one with { Role = LayerRole.Tapped }],
+                    null, null, true,
                     Means: Loosening.JamNuts)];
             case (ThroughPort plate, SocketPort socket):
                 return [new(JoinSort.Screwed, Row(socket.Thread ?? socket.Suits),
@@ -261,7 +270,8 @@ public static class JointMaker
 
     /// <summary>What the head of a screw presses on: wood and rubber want it wide.</summary>
     private static StackLayer Under(ThroughPort plate, Fastener f, Catalogue stock) =>
-        plate.Layers[0].Role == LayerRole.Soft || stock.Material(plate.Layers[0].Material).Family is MaterialFamily.Wood or MaterialFamily.Plastic
+        plate.Layers[0].Role == LayerRole.Soft || stock.Material(plate.Layers[0].Material).Family
+            is MaterialFamily.Wood or MaterialFamily.Plastic
             ? Hardware.WideWasher(f) : Hardware.Washer(f);
 
     /// <summary>A plate with the head of a screw let in from below, flush.</summary>
@@ -278,7 +288,8 @@ public static class JointMaker
     }
 
     private static StackLayer Layer(SocketPort socket) =>
-        new(socket.Name, socket.Blind ? LayerRole.Blind : LayerRole.Tapped, socket.Depth, socket.Material, socket.Width, Thread: socket.Thread,
+        new(socket.Name, socket.Blind ? LayerRole.Blind : LayerRole.Tapped, socket.Depth, socket.Material, socket.Width,
+            Thread: socket.Thread,
             Bought: socket.Thread is not null)
         { Ready = socket.Sold };
 
@@ -297,7 +308,8 @@ public static class JointMaker
     /// <summary>A tube's end needs a plug, kept in it; a bar is tapped itself.</summary>
     private static IReadOnlyList<MadeJoint> Plugged(TubePort tube, IReadOnlyList<MadeJoint> made, Catalogue stock) => IsSolid(tube) ? made
         : [.. With("end-plug", made).Select((m, i) => i > 0 ? m
-            : m with { Plug = new TubePlug(tube.Tube.Width - 2 * tube.Tube.Wall, tube.Tube.Wall, PlugDepth, stock.Material(tube.Tube.Material))
+            : m with { Plug = new TubePlug(tube.Tube.Width - 2 * tube.Tube.Wall, tube.Tube.Wall, PlugDepth,
+                stock.Material(tube.Tube.Material))
             {
                 Square = tube.Tube.Shape is SectionShape.SquareTube,
             } })];

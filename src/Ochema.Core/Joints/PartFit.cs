@@ -5,7 +5,8 @@ namespace Ochema.Core.Joints;
 /// <summary>Parts that go into parts: a magnet or plug in a bore, a tube in a tube.</summary>
 public static class PartFit
 {
-    /// <summary>Play below which a part does not go in, and above which glue or a lock does not bridge it, m (common practice, no source).</summary>
+    /// <summary>Play below which a part does not go in, and above which glue or a lock does not bridge it, m (common practice, no
+    /// source).</summary>
     private const double Tightest = -0.00005;
     private const double Loosest = 0.0015;
 
@@ -18,6 +19,7 @@ public static class PartFit
     /// <param name="into">"the bar's end".</param>
     public static string? Fault(string part, double across, double bore, string into) =>
         across > bore - Tightest ? $"{part} does not go into {into}: {Holes.Size(across)} across, the bore is {Holes.Size(bore)}"
-        : across < bore - Loosest ? $"{part} rattles in {into}: {Holes.Size(across)} across, the bore is {Holes.Size(bore)}; a sleeve, or another size"
+        : across < bore - Loosest ? $"{part} rattles in {into}: {Holes.Size(across)} across, the bore is {Holes.Size(bore)}; a sleeve, "
+            + $"or another size"
         : null;
 }

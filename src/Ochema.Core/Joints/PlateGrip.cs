@@ -1,8 +1,8 @@
 namespace Ochema.Core.Joints;
 
 /// <summary>
-/// A ball between two plates, each with a hole that it sits in. The rim of a hole touches it on a circle: from the closing axis that lies at φ, sin φ = h
-/// ÷ d.
+/// A ball between two plates, each with a hole that it sits in. The rim of a hole touches it on a circle: from the closing axis that lies
+/// at φ, sin φ = h ÷ d.
 /// A closing force F presses the ball there with F ÷ cos φ, on a radius of (d ÷ 2)·sin φ about the closing axis (statics; derived).
 /// </summary>
 /// <param name="Closing">What draws the plates together, N.</param>

@@ -14,7 +14,8 @@ public abstract record Port(string Name);
 /// <param name="Width">Drawn width, m.</param>
 /// <param name="Suits">Thread that it is tapped with where the other part has none of its own, catalogue id.</param>
 public sealed record SocketPort(
-    string Name, string? Thread, double Depth, string Material, bool Blind = true, double Width = 0.03, string Suits = "1-4-20") : Port(Name)
+    string Name, string? Thread, double Depth, string Material, bool Blind = true, double Width = 0.03, string Suits = "1-4-20")
+        : Port(Name)
 {
     /// <summary>True where it is on sale with whichever thread is asked for: nobody drills or taps it.</summary>
     public bool Sold { get; init; }
@@ -24,7 +25,8 @@ public sealed record SocketPort(
 /// <param name="Thread">Catalogue id.</param>
 /// <param name="Length">How far it stands out, m; null for a rod that is cut to what is needed.</param>
 /// <param name="Shouldered">True where a shoulder of its own locks it: it needs no jam nut.</param>
-/// <param name="Joint">Id of a joint of the part itself that reaches through to what is joined, which is the joint then; null where there is none.</param>
+/// <param name="Joint">Id of a joint of the part itself that reaches through to what is joined, which is the joint then; null where there
+/// is none.</param>
 public sealed record StudPort(string Name, string Thread, double? Length, bool Shouldered = false, string? Joint = null) : Port(Name);
 
 /// <summary>A hole through the part.</summary>
@@ -62,7 +64,8 @@ public sealed record TubePort(string Name, SectionRow Tube) : Port(Name);
 /// <param name="Thread">Of its screws, catalogue id.</param>
 /// <param name="Joint">Id of the joint that its screws make.</param>
 /// <param name="Title">Of that joint.</param>
-public sealed record FlangePort(string Name, double Thickness, double Circle, int Screws, string Thread, string Joint, string Title) : Port(Name);
+public sealed record FlangePort(string Name, double Thickness, double Circle, int Screws, string Thread, string Joint, string Title)
+    : Port(Name);
 
 /// <summary>A buckle that slides in and snaps.</summary>
 public sealed record BucklePort(string Name) : Port(Name);

@@ -65,7 +65,8 @@ public sealed record StackLayer(
     /// <summary>How far the worst of its holes is out of place, m.</summary>
     public double Off { get; init; }
 
-    /// <summary>Of a lock nut its thread in steel, m: the ring above it only keeps it from turning; null where all of the layer carries.</summary>
+    /// <summary>Of a lock nut its thread in steel, m: the ring above it only keeps it from turning; null where all of the layer
+    /// carries.</summary>
     public double? Carries { get; init; }
 
     /// <summary>Of a tube that the screw goes right through: its wall; null for what is solid.</summary>
@@ -88,7 +89,14 @@ public enum TightenedBy
 public static class Tightening
 {
     /// <summary>N·m.</summary>
-    public static double Torque(TightenedBy by) => by switch { TightenedBy.Fingers => 0.8, TightenedBy.Knob => 2.5, TightenedBy.Spanner => 12, _ => 30 };
+    public static double Torque(TightenedBy by) => by switch
+    {
+        TightenedBy.Fingers => 0.8,
+        TightenedBy.Knob => 2.5,
+        TightenedBy.Spanner =>
+        12,
+        _ => 30
+    };
 }
 
 /// <summary>Something about a joint. <paramref name="Layer"/> is the layer it is marked on, −1 for the screw.</summary>
@@ -99,7 +107,8 @@ public sealed record JointFinding(string Text, int Layer, bool Blocks);
 /// <param name="Drilled">True where the builder drills it.</param>
 /// <param name="Fixed">True for what is measured elsewhere: it is not changed here.</param>
 public sealed record LayerReport(
-    string Id, string Name, LayerRole Role, double From, double Thickness, double Width, double Hole, string Material, double? Edge, bool Drilled, bool Fixed);
+    string Id, string Name, LayerRole Role, double From, double Thickness, double Width, double Hole, string Material, double? Edge,
+        bool Drilled, bool Fixed);
 
 /// <summary>A screwed joint as published: a section to scale, what to buy, what is wrong.</summary>
 /// <param name="Length">The screw looked at, m: the user's, or the one to buy after cutting.</param>
@@ -112,8 +121,10 @@ public sealed record LayerReport(
 /// <param name="Plugged">True where its thread is in a plug in the end of a tube.</param>
 /// <param name="Reassemblies">Times a tapped plastic thread may be made up; null for metal.</param>
 public sealed record JointReport(
-    string Id, string Station, string Title, string Thread, double MajorDiameter, double HeadWidth, double HeadHeight, bool Countersunk, IReadOnlyList<LayerReport> Layers,
-    double Length, double Grip, double Engagement, double Wanted, double Protrusion, double? Buy, double CutOff, double Clearance, double TapDrill,
+    string Id, string Station, string Title, string Thread, double MajorDiameter, double HeadWidth, double HeadHeight, bool Countersunk,
+        IReadOnlyList<LayerReport> Layers,
+    double Length, double Grip, double Engagement, double Wanted, double Protrusion, double? Buy, double CutOff, double Clearance,
+        double TapDrill,
     double Preload, Loosening Means, int LooseningGrade, string LooseningSays, int? Reassemblies, IReadOnlyList<JointFinding> Findings,
         IReadOnlyList<string> Notes,
     string? Screw = null, bool Plugged = false);
@@ -124,7 +135,8 @@ public sealed record JointReport(
 /// </summary>
 public sealed record ScrewJoint
 {
-    /// <summary>Tensile strength of the screws taken, Pa: class 8.8 is stronger, hardware-shop ones not (SAE J429 grade 2, from memory).</summary>
+    /// <summary>Tensile strength of the screws taken, Pa: class 8.8 is stronger, hardware-shop ones not (SAE J429 grade 2, from
+    /// memory).</summary>
     private const double ScrewStrength = 510e6;
 
     /// <summary>Thread that ought to show past a nut: two turns (common practice, no source).</summary>
@@ -214,7 +226,13 @@ public sealed record ScrewJoint
         {
             var l = Layers[ThreadLayer];
             var rule = Threads.WantedEngagement(Thread, Stock.Material(l.Material));
-            return l.Role switch { LayerRole.Nut => l.Thickness, LayerRole.Blind => Math.Min(rule, 0.7 * l.Thickness), _ => Math.Min(rule, l.Thickness) };
+            return l.Role switch
+            {
+                LayerRole.Nut => l.Thickness,
+                LayerRole.Blind => Math.Min(rule, 0.7 * l.Thickness),
+                _ =>
+                Math.Min(rule, l.Thickness)
+            };
         }
     }
 
@@ -227,7 +245,8 @@ public sealed record ScrewJoint
             var grip = Grip;
             var least = grip + Wanted + (l.Role == LayerRole.Nut ? TurnsPastNut * Thread.Pitch : 0);
             var behind = Layers.Skip(ThreadLayer + 1).TakeWhile(x => x.Role != LayerRole.KeepOut).Sum(x => x.Thickness);
-            var most = l.Role == LayerRole.Blind ? grip + l.Thickness - 0.5 * Thread.Pitch : grip + l.Thickness + behind + (Layers.Any(x => x.Role == LayerRole.KeepOut) ? 0 : AllowedProtrusion);
+            var most = l.Role == LayerRole.Blind ? grip + l.Thickness - 0.5 * Thread.Pitch : grip + l.Thickness + behind
+                + (Layers.Any(x => x.Role == LayerRole.KeepOut) ? 0 : AllowedProtrusion);
             return (least, Math.Max(least, most));
         }
     }
@@ -257,8 +276,10 @@ public sealed record ScrewJoint
                 unused.Add($"what you said of its layer “{own.Layer}” is not used: it has no such layer now");
         if (choice.Hole is { } hole)
         {
-            // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate, else the first soft block.
-            var at = new[] { LayerRole.Tapped, LayerRole.Clearance, LayerRole.Soft }.Select(role => layers.FindIndex(l => l.Role == role && !l.Bought))
+            // The hole the user drilled is the one that is theirs to drill: the tapped one, else the first plate, else the first soft
+            // block.
+            var at = new[] { LayerRole.Tapped, LayerRole.Clearance, LayerRole.Soft }.Select(role =>
+                layers.FindIndex(l => l.Role == role && !l.Bought))
                 .FirstOrDefault(i => i >= 0, -1);
             // What was said of the layer itself says more.
             if (at >= 0 && choice.Layers?.Any(l => l.Layer == layers[at].Id && l.Hole is not null) != true)
@@ -309,7 +330,13 @@ public sealed record ScrewJoint
             Layers = layers,
             Thread = thread,
             Countersunk = Countersunk || sunk,
-            Plug = Plug is { } plug ? plug with { Kept = choice.Plug ?? plug.Kept, Play = choice.Play ?? 0, PlayCured = choice.PlayCured ?? 0 } : null,
+            Plug = Plug is { } plug ? plug with
+            {
+                Kept = choice.Plug ?? plug.Kept,
+                Play = choice.Play ?? 0,
+                PlayCured = choice.PlayCured
+                ?? 0
+            } : null,
             Bushed = choice.Bush == Hosts.Answer.Yes,
             Sleeved = choice.Sleeve == Hosts.Answer.Yes,
             Length = choice.Length ?? Length,
@@ -327,8 +354,8 @@ public sealed record ScrewJoint
     private const double Feel = 0.8;
 
     /// <summary>
-    /// Tension, N, that the walls of the tubes it passes bear before they dent: each by what presses on it from either side, or its sleeve. No end where it
-    /// passes none. What is as wide as the tube, its neighbour or a plate, presses on the side walls.
+    /// Tension, N, that the walls of the tubes it passes bear before they dent: each by what presses on it from either side, or its sleeve.
+    /// No end where it passes none. What is as wide as the tube, its neighbour or a plate, presses on the side walls.
     /// </summary>
     public double WallBears
     {
@@ -346,7 +373,8 @@ public sealed record ScrewJoint
     }
 
     /// <summary>
-    /// Width, m, of what presses on a layer from the head's side (−1) or the tip's (1): the next thing that is hard; a soft pad spreads nothing.
+    /// Width, m, of what presses on a layer from the head's side (−1) or the tip's (1): the next thing that is hard; a soft pad spreads
+    /// nothing.
     /// </summary>
     internal double Bearing(int layer, int side)
     {
@@ -359,7 +387,8 @@ public sealed record ScrewJoint
     /// <summary>Tension, N, as it is tightened: T ÷ (K·d), before anything creeps.</summary>
     public double Tightened => Threads.Preload(TightenedWith, Major);
 
-    /// <summary>Preload, N, that stays: never more than the thread and the walls of tubes hold, and less once soft layers have crept.</summary>
+    /// <summary>Preload, N, that stays: never more than the thread and the walls of tubes hold, and less once soft layers have
+    /// crept.</summary>
     public double Preload => Math.Min(Math.Min(Tightened, WallBears), Math.Min(Thread.ProofLoad, StripLoad))
         * (Layers.Any(l => l.Role == LayerRole.Soft) ? FrictionGrip.SoftKeeps : 1);
 
@@ -392,33 +421,41 @@ public sealed record ScrewJoint
         if (past <= 0)
             findings.Add(new($"the screw ends before the thread begins: it needs {Holes.Size(least)} under the head", -1, true));
         else if (past < wanted - 1e-5)
-            findings.Add(new($"only {Holes.Size(past)} of thread grips, {Holes.Size(wanted)} is wanted: take {Holes.Size(least)}", at, past < 0.6 * wanted));
+            findings.Add(new($"only {Holes.Size(past)} of thread grips, {Holes.Size(wanted)} is wanted: take {Holes.Size(least)}", at, past
+                < 0.6 * wanted));
         if (l.Role == LayerRole.Blind && past > l.Thickness + 1e-5)
-            findings.Add(new($"it bottoms in the socket, {Holes.Size(past - l.Thickness)} too long: nothing is clamped, and the socket is driven out", at, true));
+            findings.Add(new($"it bottoms in the socket, {Holes.Size(past - l.Thickness)} too long: nothing is clamped, and the socket "
+                + $"is driven out", at, true));
         else if (Layers.Skip(at + 1).Any(x => x.Role == LayerRole.KeepOut))
         {
             var free = Layers.Skip(at + 1).TakeWhile(x => x.Role != LayerRole.KeepOut).Sum(x => x.Thickness);
             if (protrusion > free + 1e-5)
-                findings.Add(new($"its tip stands {Holes.Size(protrusion - free)} into the {Words.Inside(Layers.First(x => x.Role == LayerRole.KeepOut).Name)}: nothing may enter there", Layers.ToList().FindIndex(x => x.Role == LayerRole.KeepOut), true));
+                findings.Add(new($"its tip stands {Holes.Size(protrusion - free)} into the "
+                    + $"{Words.Inside(Layers.First(x => x.Role == LayerRole.KeepOut).Name)}: nothing may enter there", Layers.ToList()
+                        .FindIndex(x => x.Role == LayerRole.KeepOut), true));
         }
         else if (protrusion > AllowedProtrusion + 1e-5)
-            findings.Add(new($"it stands {Holes.Size(protrusion)} proud, {Holes.Size(AllowedProtrusion)} is allowed: cut it or take {Holes.Size(most)}", -1, true));
+            findings.Add(new($"it stands {Holes.Size(protrusion)} proud, {Holes.Size(AllowedProtrusion)} is allowed: cut it or take "
+                + $"{Holes.Size(most)}", -1, true));
         if (sale is null && Length is null && Screw is not null)
             findings.Add(new($"no screw on sale is {Holes.Size(least)} long: use threaded rod", -1, false));
         // Long bolts are sold with a plain shank: thread 2d + 6 mm (ISO 888), 2d + 1/4 in (ASME B18.2.1).
         var threaded = 2 * Major + (Threads.Inch(Thread) ? 0.00635 : 0.006);
         if (screw > 0.05 && l.Role is LayerRole.Nut or LayerRole.Tapped && grip < screw - threaded - 1e-5)
-            findings.Add(new($"a partly threaded bolt of {Holes.Size(screw)} runs out of thread {Holes.Size(screw - threaded - grip)} before the nut grips: take a fully threaded one or a washer", -1, false));
+            findings.Add(new($"a partly threaded bolt of {Holes.Size(screw)} runs out of thread {Holes.Size(screw - threaded - grip)} "
+                + $"before the nut grips: take a fully threaded one or a washer", -1, false));
         // What is let in from the head's side has to take the head of the screw that goes there, whichever that is.
         if (LetIn is { } into && Layers[into] is { Flush: true, Recess: var recess } && LetInHeight > recess + 1e-5)
-            findings.Add(new($"head and washers are {Holes.Size(LetInHeight)} high, the recess {Holes.Size(recess)} deep: it stands on the head and rocks. "
+            findings.Add(new($"head and washers are {Holes.Size(LetInHeight)} high, the recess {Holes.Size(recess)} deep: it stands on "
+                + $"the head and rocks. "
                 + $"{Holes.Size(LetInAcross)} across it needs", into, false));
         for (var i = 0; i < Layers.Count; i++)
         {
             var layer = Layers[i];
             if (layer.Hole is { } hole)
             {
-                var fault = layer.Tapped || layer.Role is LayerRole.Tapped or LayerRole.Blind ? Holes.TapFault(Thread, hole) : Holes.ClearanceFault(Thread, hole);
+                var fault = layer.Tapped || layer.Role is LayerRole.Tapped or LayerRole.Blind ? Holes.TapFault(Thread, hole)
+                    : Holes.ClearanceFault(Thread, hole);
                 if (fault is not null)
                     findings.Add(new($"{Words.Inside(layer.Name)}: {fault}", i, true));
                 else if (!layer.Tapped && layer.Role is LayerRole.Clearance or LayerRole.Soft && Holes.Oversize(Thread, hole) is { } wide)
@@ -430,9 +467,11 @@ public sealed record ScrewJoint
                 findings.Add(new($"{Words.Inside(layer.Name)}: {out_}", i, false));
             if (layer.Edge is { } edge && layer.Material.Length > 0
                 && Holes.EdgeDistance(Thread, Stock.Material(layer.Material)) is var want && edge < want - 1e-5)
-                findings.Add(new($"{Words.Inside(layer.Name)}: the hole is {Holes.Size(edge)} from the edge, {Holes.Size(want)} is wanted", i, false));
+                findings.Add(new($"{Words.Inside(layer.Name)}: the hole is {Holes.Size(edge)} from the edge, {Holes.Size(want)} is wanted",
+                    i, false));
             if (layer.Countersink > Holes.DeepestCountersink(layer.Thickness) + 1e-6)
-                findings.Add(new($"{Words.Inside(layer.Name)}: a countersink of {Holes.Size(layer.Countersink)} leaves a knife edge in {Holes.Size(layer.Thickness)}: two thirds at the most", i, false));
+                findings.Add(new($"{Words.Inside(layer.Name)}: a countersink of {Holes.Size(layer.Countersink)} leaves a knife edge in "
+                    + $"{Holes.Size(layer.Thickness)}: two thirds at the most", i, false));
         }
         if (l.Thread is { } own && own != Thread.Id && !(Bushed && ThreadFit.Bush(Thread.Id, own) is not null))
             findings.Add(new(ThreadFit.Mismatch(Thread, Stock.Find<Fastener>("fasteners", own), l.Name), at, true));
@@ -459,7 +498,13 @@ public sealed record ScrewJoint
         var drawn = new List<LayerReport>();
         foreach (var x in Layers)
         {
-            var hole = x.Hole ?? (x.Tapped ? Thread.TapDrill : x.Role switch { LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut => Thread.TapDrill, LayerRole.Gap or LayerRole.KeepOut => x.Role == LayerRole.Gap ? x.Width : 0, _ => Thread.ClearanceClose });
+            var hole = x.Hole ?? (x.Tapped ? Thread.TapDrill : x.Role switch
+            {
+                LayerRole.Tapped or LayerRole.Blind or LayerRole.Nut =>
+                Thread.TapDrill,
+                LayerRole.Gap or LayerRole.KeepOut => x.Role == LayerRole.Gap ? x.Width : 0,
+                _ => Thread.ClearanceClose
+            });
             drawn.Add(new(x.Id, x.InsertIn is null ? x.Name : x.Name + ", insert", x.Role, from, x.Thickness, x.Width, hole,
                 x.Material.Length > 0 ? Stock.Material(x.Material).Name : "", x.Edge,
                 !x.Bought && x.Role is LayerRole.Clearance or LayerRole.Soft or LayerRole.Tapped or LayerRole.Blind
@@ -467,14 +512,16 @@ public sealed record ScrewJoint
             from += x.Thickness;
         }
         return new JointReport(Id, Station, Title, Thread.Name, Major, Headless ? Major : Countersunk ? 2 * Major : Thread.AcrossFlats,
-            Headless ? 0 : Countersunk ? Hardware.CountersunkDepth(Thread) : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement, wanted, protrusion,
+            Headless ? 0 : Countersunk ? Hardware.CountersunkDepth(Thread) : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement,
+                wanted, protrusion,
             sale?.Buy, sale?.CutOff ?? 0, Thread.ClearanceClose, l.Role == LayerRole.Tapped ? Thread.TapDrill : 0, Preload, Means,
                 LooseningGrade.Of(Means), LooseningGrade.Says(Means), Threads.Reassemblies(nutMaterial), findings, notes,
                 Included ? null : Screw, Plug is not null);
     }
 
     /// <summary>The layer that the screw's head is let into, with what lies under it; null where none is.</summary>
-    private int? LetIn => Layers.ToList().FindIndex(l => l.Recess > 0) is >= 0 and var i && Layers.Take(i).All(l => l.Item != HardwareItem.None) ? i : null;
+    private int? LetIn => Layers.ToList().FindIndex(l => l.Recess > 0) is >= 0 and var i && Layers.Take(i)
+        .All(l => l.Item != HardwareItem.None) ? i : null;
 
     /// <summary>Height of what is let in, m: the head, and nuts and washers before the layer.</summary>
     private double LetInHeight => (Headless ? 0 : Thread.HeadHeight) + Layers.Take(LetIn ?? 0).Sum(l => l.Thickness);

@@ -20,8 +20,8 @@ public static class TipOver
     }
 
     /// <summary>
-    /// Overturning and restoring moment, N·m, about the edge where their ratio is worst. What lifts it off the ground overturns about every edge
-    /// and leaves nothing to restore.
+    /// Overturning and restoring moment, N·m, about the edge where their ratio is worst. What lifts it off the ground overturns about every
+    /// edge and leaves nothing to restore.
     /// </summary>
     public static (double Overturning, double Restoring) Worst(IReadOnlyList<Vec3> corners, Vec3 up, Vec3 force, Vec3 moment)
     {

@@ -10,20 +10,23 @@ namespace Ochema.Core.Joints;
 /// <param name="Kept">What keeps it in.</param>
 public sealed record TubePlug(double Inside, double Wall, double Depth, Material Tube, PlugKept Kept = PlugKept.Pinned)
 {
-    /// <summary>Play of the plug in the tube, side to side, before it is pinned or glued, and after the glue is hard, m; 0 where nobody found any.</summary>
+    /// <summary>Play of the plug in the tube, side to side, before it is pinned or glued, and after the glue is hard, m; 0 where nobody
+    /// found any.</summary>
     public double Play { get; init; }
 
     /// <inheritdoc cref="Play"/>
     public double PlayCured { get; init; }
 
-    /// <summary>Play that a pinned plug knocks by in the picture, m; gap on each side that epoxy still bridges, m (judgement, 0.1–0.3 and 0.3–0.8).</summary>
+    /// <summary>Play that a pinned plug knocks by in the picture, m; gap on each side that epoxy still bridges, m (judgement, 0.1–0.3 and
+    /// 0.3–0.8).</summary>
     private const double Knocks = 0.0002;
     public const double Bridged = 0.0005;
 
     /// <summary>A film of glue at full strength, m (judgement, 0.1–0.3); thicker ones lose a half by <see cref="Bridged"/>.</summary>
     private const double Film = 0.0002;
 
-    /// <summary>Share of its strength that glue has in the gap that the play leaves: full in a film, half at <see cref="Bridged"/>, none beyond.</summary>
+    /// <summary>Share of its strength that glue has in the gap that the play leaves: full in a film, half at <see cref="Bridged"/>, none
+    /// beyond.</summary>
     public double GapShare => Play / 2 is var gap && gap <= Film ? 1 : gap <= Bridged ? 1 - 0.5 * (gap - Film) / (Bridged - Film) : 0;
 
     /// <summary>What is wrong with how it sits, in words, and whether it may not be used so; null where nothing is.</summary>
@@ -33,8 +36,10 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
             + $"{Holes.Size(2 * Bridged)}.", false),
         PlugKept.Pressed => null,
         PlugKept.Pinned => null,
-        _ when PlayCured > 0 => ($"its plug still moves by {Holes.Size(PlayCured)} after the glue: it did not take. Drive it out, clean, again.", true),
-        _ when GapShare <= 0 => ($"its plug has {Holes.Size(Play)} of play: glue does not bridge {Holes.Size(Play / 2)} a side. A turn of tape, or a "
+        _ when PlayCured > 0 => ($"its plug still moves by {Holes.Size(PlayCured)} after the glue: it did not take. Drive it out, clean, "
+            + $"again.", true),
+        _ when GapShare <= 0 => ($"its plug has {Holes.Size(Play)} of play: glue does not bridge {Holes.Size(Play / 2)} a side. A turn "
+            + $"of tape, or a "
             + $"wider plug.", true),
         _ => null,
     };
@@ -65,14 +70,16 @@ public sealed record TubePlug(double Inside, double Wall, double Depth, Material
     /// <param name="major">Of the thread in the plug, m.</param>
     public double PinDepth(double major) => Wall + Math.Max(0, (Inside - major) / 2 - BesideThread);
 
-    /// <summary>Load of one of the two walls, N, at which the pin is sheared there, against yield (Shigley's Mechanical Engineering Design, ch. 8).</summary>
+    /// <summary>Load of one of the two walls, N, at which the pin is sheared there, against yield (Shigley's Mechanical Engineering Design,
+    /// ch. 8).</summary>
     public static readonly double PinShears = Math.PI / 4 * Pin * Pin * Threads.ShearShare * PinYield;
 
     /// <summary>Load of one wall, N, at which the pin draws its hole out, against yield (bearing: Shigley, ch. 8).</summary>
     public double WallBears => Pin * Wall * Tube.YieldStrength;
 
     /// <summary>
-    /// Force in one wall, N, of a pull along the tube, N, and a moment about it, N·m: each wall takes half, the moment is a couple across the tube.
+    /// Force in one wall, N, of a pull along the tube, N, and a moment about it, N·m: each wall takes half, the moment is a couple across
+    /// the tube.
     /// </summary>
     public double WallForce(double pull, double twist) => Math.Sqrt(Math.Pow(pull / 2, 2) + Math.Pow(twist / (Inside + Wall), 2));
 

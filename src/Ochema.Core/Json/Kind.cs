@@ -18,8 +18,8 @@ public sealed class KindAttribute(string id, string label, string about) : Attri
     public string Caution { get; init; } = "";
 
     /// <summary>
-    /// A drawing of where to measure, in a box of 120 × 70: <c>host y; rect x y w h; circle x y r; line x1 y1 x2 y2; dim field x1 y1 x2 y2</c>,
-    /// the field named as in documents.
+    /// A drawing of where to measure, in a box of 120 × 70: <c>host y; rect x y w h; circle x y r; line x1 y1 x2 y2; dim field x1 y1 x2
+    /// y2</c>, the field named as in documents.
     /// </summary>
     public string Sketch { get; init; } = "";
 }
@@ -39,8 +39,10 @@ public abstract record Kind
 {
     // Read once: reading an attribute makes a new one, and costs more than most checks.
     private static readonly FrozenDictionary<Type, KindAttribute> Infos = KindAssemblies.Types
-        .Select(t => (Type: t, Info: t.GetCustomAttribute<KindAttribute>())).Where(t => t.Info is not null).ToFrozenDictionary(t => t.Type, t => t.Info!);
+        .Select(t => (Type: t, Info: t.GetCustomAttribute<KindAttribute>())).Where(t => t.Info is not null)
+            .ToFrozenDictionary(t => t.Type, t => t.Info!);
 
     /// <summary>The kind's attribute.</summary>
-    public static KindAttribute InfoOf(Type type) => Infos.GetValueOrDefault(type) ?? throw new InvalidOperationException($"{type.Name} carries no [Kind]");
+    public static KindAttribute InfoOf(Type type) => Infos.GetValueOrDefault(type)
+        ?? throw new InvalidOperationException($"{type.Name} carries no [Kind]");
 }

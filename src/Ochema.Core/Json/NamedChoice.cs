@@ -4,7 +4,8 @@ using System.Text.Json.Serialization;
 
 namespace Ochema.Core.Json;
 
-/// <summary>One of several named things without values of their own, a file each; documents carry the name. Two of one type are equal.</summary>
+/// <summary>One of several named things without values of their own, a file each; documents carry the name. Two of one type are
+/// equal.</summary>
 public abstract record NamedChoice
 {
     /// <summary>Name in documents.</summary>
@@ -35,7 +36,8 @@ public sealed class NamedChoiceConverter<T> : JsonConverter<T> where T : NamedCh
     private static readonly FrozenDictionary<string, T> ById = NamedChoices.Of<T>().ToFrozenDictionary(c => c.Id, StringComparer.Ordinal);
 
     public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
-        reader.TokenType == JsonTokenType.String && ById.TryGetValue(reader.GetString()!, out var found) ? found : throw new JsonException();
+        reader.TokenType == JsonTokenType.String && ById.TryGetValue(reader.GetString()!, out var found) ? found
+            : throw new JsonException();
 
     public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) => writer.WriteStringValue(value.Id);
 }

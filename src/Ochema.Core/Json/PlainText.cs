@@ -4,8 +4,8 @@ using System.Text;
 namespace Ochema.Core.Json;
 
 /// <summary>
-/// Texts of the user's in documents and requests: names on one line, notes on several. What no file, list or drawing can carry is refused where it is read:
-/// control characters, line and paragraph separators, noncharacters, halves of characters.
+/// Texts of the user's in documents and requests: names on one line, notes on several. What no file, list or drawing can carry is refused
+/// where it is read: control characters, line and paragraph separators, noncharacters, halves of characters.
 /// </summary>
 public static class PlainText
 {
@@ -14,13 +14,15 @@ public static class PlainText
 
     /// <summary>A name: one line.</summary>
     /// <exception cref="DocumentException">It is too short, too long, or has what a name may not have; names the path.</exception>
-    public static void Name(string text, string path, int shortest = 1, int longest = LongestName) => Check(text, path, shortest, longest, false);
+    public static void Name(string text, string path, int shortest = 1, int longest = LongestName) =>
+        Check(text, path, shortest, longest, false);
 
     /// <summary>A note: line feeds and tabs may stand in it.</summary>
     /// <inheritdoc cref="Name"/>
     public static void Note(string text, string path, int longest) => Check(text, path, 0, longest, true);
 
-    /// <summary>A text as a drawing or a list can carry it: what is refused in a name becomes a space, for texts that were kept before it was.</summary>
+    /// <summary>A text as a drawing or a list can carry it: what is refused in a name becomes a space, for texts that were kept before it
+    /// was.</summary>
     public static string Printable(string text)
     {
         var plain = new StringBuilder(text.Length);

@@ -54,7 +54,8 @@ public static partial class StrictJson
             return "is nested too deeply";
         if (NullPattern().IsMatch(m))
             return "is null, and must be something";
-        return e.LineNumber is { } line ? $"is not JSON at line {line + 1}, column {(e.BytePositionInLine ?? 0) + 1}: {Fault(m)}" : "cannot be read";
+        return e.LineNumber is { } line ? $"is not JSON at line {line + 1}, column {(e.BytePositionInLine ?? 0) + 1}: {Fault(m)}"
+            : "cannot be read";
     }
 
     /// <summary>What is wrong with text that is not JSON at all.</summary>
@@ -67,14 +68,16 @@ public static partial class StrictJson
         : m.Contains("expected either ','", StringComparison.Ordinal) || m.Contains("after a value", StringComparison.Ordinal)
         ? "a comma or the closing bracket is missing"
         : m.Contains("property name", StringComparison.Ordinal) ? "the name of a field in double quotes is expected"
-        : m.Contains("start of a value", StringComparison.Ordinal) || m.Contains("invalid", StringComparison.Ordinal) ? "a value is expected"
+        : m.Contains("start of a value", StringComparison.Ordinal) || m.Contains("invalid", StringComparison.Ordinal)
+            ? "a value is expected"
         : "something is wrong there";
 
     /// <summary>The kinds that may stand at a path, where it ends in the name of a station.</summary>
     private static string Known(string path)
     {
         var last = path.Split('.')[^1].Split('[')[0];
-        var family = KindRegistry.Families.FirstOrDefault(f => f.Station == last || f.Station + "s" == last || (last == "foot" && f.Station == "hold"));
+        var family = KindRegistry.Families.FirstOrDefault(f => f.Station == last || f.Station + "s" == last
+            || (last == "foot" && f.Station == "hold"));
         return family.Type is null ? "" : "; known: " + string.Join(", ", KindRegistry.Of(family.Type).Select(t => Kind.InfoOf(t).Id));
     }
 

@@ -7,7 +7,8 @@ using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 namespace Ochema.Core.Kinds;
 
-/// <summary>Puts a rig together: the stations of its paths one after the other, then what helps them, then what is to be said of it.</summary>
+/// <summary>Puts a rig together: the stations of its paths one after the other, then what helps them, then what is to be said of
+/// it.</summary>
 public static class RigAssembly
 {
     /// <summary>The rig as frame, checks, parts and drawing.</summary>
@@ -65,7 +66,8 @@ public static class RigAssembly
     }
 
     /// <summary>
-    /// Where a second camera goes: another hole in a plate, another bolt through a block; a base that offers one thread only gets a plate across it.
+    /// Where a second camera goes: another hole in a plate, another bolt through a block; a base that offers one thread only gets a plate
+    /// across it.
     /// </summary>
     private static Mount SecondPlaceOf(RigBuilder b, Mount top, SecondPlace where)
     {

@@ -7,7 +7,8 @@ namespace Ochema.Core.Kinds;
 /// <summary>A second, small camera or a lamp on the same base, to be changed from there.</summary>
 public static class SecondCamera
 {
-    /// <summary>Where it may go: beside the first on a bar, or on the far side of the same bolt; a lamp looks where the camera does.</summary>
+    /// <summary>Where it may go: beside the first on a bar, or on the far side of the same bolt; a lamp looks where the camera
+    /// does.</summary>
     public static IEnumerable<(string Id, string Title, SecondPath Path)> Proposed(CameraChoice first)
     {
         var small = new CameraChoice { Body = "action", Lens = "built-in-wide" };

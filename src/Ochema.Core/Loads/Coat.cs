@@ -11,7 +11,8 @@ public readonly record struct Coat(double Ice, double Film)
     /// <summary>Water that hangs on what rain has met all over, m (judgement, 0.1–0.5 mm).</summary>
     public const double Hangs = 0.0003;
 
-    /// <summary>Mass on a length, kg/m: π·t·(d + t)·ρ on what is d across (ASCE 7 ch. 10, the circumscribing circle; from memory).</summary>
+    /// <summary>Mass on a length, kg/m: π·t·(d + t)·ρ on what is d across (ASCE 7 ch. 10, the circumscribing circle; from
+    /// memory).</summary>
     /// <param name="across">m.</param>
     public double Along(double across) => Math.PI * (Ice * (across + Ice) * IceDensity + Film * (across + 2 * Ice) * Water.Density);
 

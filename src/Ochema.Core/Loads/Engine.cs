@@ -21,7 +21,9 @@ public sealed record Engine(int Cylinders, double RpmPerSpeed, double Idle, doub
         if (n <= 0)
             return [];
         var firing = Firing(n, Cylinders);
-        return [new("engine-half", "engine, half order", firing / 2, 0.4 * Amplitude, Source), new("engine", "engine, firing", firing, Amplitude, Source), new("engine-double", "engine, second order", 2 * firing, 0.5 * Amplitude, Source)];
+        return [new("engine-half", "engine, half order", firing / 2, 0.4 * Amplitude, Source),
+            new("engine", "engine, firing", firing, Amplitude, Source),
+                new("engine-double", "engine, second order", 2 * firing, 0.5 * Amplitude, Source)];
     }
 }
 
@@ -37,5 +39,6 @@ public sealed record Propeller(int Blades, double Gear, double Amplitude)
 
     /// <summary>Its orders at engine revolutions a minute.</summary>
     public IReadOnlyList<SineShake> Orders(double rpm) => rpm <= 0 ? []
-        : [new("propeller-turn", "propeller, turning", Gear * rpm / 60, 0.3 * Amplitude, Source), new("propeller-blades", "propeller, blades", Passing(Gear * rpm, Blades), Amplitude, Source)];
+        : [new("propeller-turn", "propeller, turning", Gear * rpm / 60, 0.3 * Amplitude, Source),
+            new("propeller-blades", "propeller, blades", Passing(Gear * rpm, Blades), Amplitude, Source)];
 }

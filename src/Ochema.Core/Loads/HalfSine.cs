@@ -1,6 +1,7 @@
 namespace Ochema.Core.Loads;
 
-/// <summary>Largest response of an undamped mass on a spring to a half-sine pulse of its base, over the pulse's amplitude (Harris' Shock and Vibration Handbook, ch. 8).</summary>
+/// <summary>Largest response of an undamped mass on a spring to a half-sine pulse of its base, over the pulse's amplitude (Harris' Shock
+/// and Vibration Handbook, ch. 8).</summary>
 public static class HalfSine
 {
     /// <param name="x">Natural frequency × duration of the pulse.</param>
@@ -21,8 +22,8 @@ public static class HalfSine
     }
 
     /// <summary>
-    /// Share of a mode's answer that goes along with the pulse, and so adds to others as it is: the pulse over the answer for stiff modes (Lindley and Yow
-    /// 1980), none for slow ones, which answer when the pulse is over.
+    /// Share of a mode's answer that goes along with the pulse, and so adds to others as it is: the pulse over the answer for stiff modes
+    /// (Lindley and Yow 1980), none for slow ones, which answer when the pulse is over.
     /// </summary>
     /// <param name="x">Natural frequency × duration of the pulse.</param>
     public static double InPhase(double x) => x <= Slow ? 0 : Math.Min(1, 1 / Spectrum(x)) * Math.Min(1, (x - Slow) / (Along - Slow));

@@ -40,12 +40,14 @@ public sealed record GoingWords(string Label, string Smooth, string Average, str
 /// <param name="Wind">Which relative-wind direction blows (index into <see cref="MotionProfile.Yaw"/>), or −1 for none.</param>
 /// <param name="Knock">Force at the camera, N.</param>
 /// <param name="Jolt">Amplitude of a half-sine pulse of the host, m/s², up positive, that the rig's modes answer.</param>
-/// <param name="Shaken">Axis and side of the peaks of the host's steady shaking (three times its root mean square, and its engine's tremble); zero for none.</param>
+/// <param name="Shaken">Axis and side of the peaks of the host's steady shaking (three times its root mean square, and its engine's
+/// tremble); zero for none.</param>
 /// <param name="Dunk">True when water at the host's speed meets the camera.</param>
 /// <param name="Caught">Times which the field is counted already, where what is left catches a rig that drops.</param>
 /// <param name="Spins">True while the host turns: it pulls outwards by the square of the speed.</param>
 public sealed record RigCase(
-    string Id, string Label, Vec3 Field, int Wind, Vec3 Knock, double Jolt = 0, Vec3 Shaken = default, bool Dunk = false, bool Spins = false,
+    string Id, string Label, Vec3 Field, int Wind, Vec3 Knock, double Jolt = 0, Vec3 Shaken = default, bool Dunk = false,
+        bool Spins = false,
     double Caught = 1)
 {
     /// <summary>What of <see cref="Field"/> comes off the road and grows with speed, m/s², as it is at the usual speed.</summary>
@@ -86,8 +88,8 @@ public sealed record MotionProfile
     public GoingWords Over { get; init; } = new("Road", "a smooth road", "an average road", "a rough road", "gravel or cobbles", "a field");
 
     /// <summary>
-    /// What acts together: one action at its full and the others at this share (the 100-40-40 rule of earthquake engineering, ASCE 4; from memory). So
-    /// braking or a bend on a bump, and shaking along three axes at once.
+    /// What acts together: one action at its full and the others at this share (the 100-40-40 rule of earthquake engineering, ASCE 4; from
+    /// memory). So braking or a bend on a bump, and shaking along three axes at once.
     /// </summary>
     public const double Companion = 0.4;
 
@@ -96,7 +98,8 @@ public sealed record MotionProfile
     public required double Cornering { get; init; }
     public required string HorizontalSource { get; init; }
 
-    /// <summary>Vertical acceleration over bumps in g on top of the weight: smooth, average, rough, and on wheels gravel and field.</summary>
+    /// <summary>Vertical acceleration over bumps in g on top of the weight: smooth, average, rough, and on wheels gravel and
+    /// field.</summary>
     public required IReadOnlyList<double> Bumps { get; init; }
 
     public required string BumpSource { get; init; }
@@ -104,7 +107,8 @@ public sealed record MotionProfile
     /// <summary>Lean in a bend, rad: the weight grows by 1/cos and stays along the host's own vertical.</summary>
     public double Lean { get; init; }
 
-    /// <summary>Half-sine pulse of the skin, g over smooth, average and rough going; the bump's own g unless said (judgement, 0.5–2 ×).</summary>
+    /// <summary>Half-sine pulse of the skin, g over smooth, average and rough going; the bump's own g unless said (judgement, 0.5–2
+    /// ×).</summary>
     public IReadOnlyList<double> Pulse { get => pulse ?? Bumps; init => pulse = value; }
 
     private readonly IReadOnlyList<double>? pulse;
@@ -116,15 +120,16 @@ public sealed record MotionProfile
     public double? UsualSpeed { get; init; }
 
     /// <summary>
-    /// Share of <see cref="Bumps"/> at a speed: a random road shakes as the square root of speed (ISO 8608: its displacement spectrum falls as the square
-    /// of the spatial frequency, so that the spectrum in time grows as the speed). Below the usual speed no less is counted. The strike at the far edge of
-    /// a pothole is the same at whatever speed: a wheel of radius R falls by h = ½·g·(L/V)² into a hole of length L and is thrown up by V·√(2h/R) =
-    /// L·√(g/R); so <see cref="Pulse"/> does not grow.
+    /// Share of <see cref="Bumps"/> at a speed: a random road shakes as the square root of speed (ISO 8608: its displacement spectrum falls
+    /// as the square of the spatial frequency, so that the spectrum in time grows as the speed). Below the usual speed no less is counted.
+    /// The strike at the far edge of a pothole is the same at whatever speed: a wheel of radius R falls by h = ½·g·(L/V)² into a hole of
+    /// length L and is thrown up by V·√(2h/R) = L·√(g/R); so <see cref="Pulse"/> does not grow.
     /// </summary>
     /// <param name="speed">m/s.</param>
     public double BumpsAt(double speed) => UsualSpeed is { } usual && speed > usual ? Math.Sqrt(speed / usual) : 1;
 
-    /// <summary>Height of a wave at the host over still water, m, by going: what lies below meets it at the host's speed; none on land.</summary>
+    /// <summary>Height of a wave at the host over still water, m, by going: what lies below meets it at the host's speed; none on
+    /// land.</summary>
     public IReadOnlyList<double> Crests { get; init; } = [];
 
     /// <summary>Crest of a wave at the host over still water, m; none on land.</summary>
@@ -157,10 +162,12 @@ public sealed record MotionProfile
         new("accelerate", Names.Accelerate, Accelerating, HorizontalSource),
         new("corner", Names.Left, Cornering, HorizontalSource),
         .. Enum.GetValues<Going>().Take(Bumps.Count)
-            .Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g], BumpSource
+            .Select(g => new MotionFactor("bump-" + g.ToString().ToLowerInvariant(), $"{Names.Bump}: {Over.Of(g)}", Bumps[(int)g],
+                BumpSource
                 + (UsualSpeed is { } usual ? $"; up to {usual * 3.6:0} km/h, by the square root of speed beyond (ISO 8608)" : ""))),
         .. Enum.GetValues<Going>().Take(Bumps.Count)
-            .Select(g => new MotionFactor("jolt-" + g.ToString().ToLowerInvariant(), $"{Names.Jolt}, {PulseDuration * 1000:0} ms: {Over.Of(g)}",
+            .Select(g => new MotionFactor("jolt-" + g.ToString().ToLowerInvariant(),
+                $"{Names.Jolt}, {PulseDuration * 1000:0} ms: {Over.Of(g)}",
             Pulse[(int)g], "judgement, 0.5–2 ×; half-sine pulse through the shock spectrum")),
         new("together", "the others at, when one is at its full", Companion, "100-40-40 rule (ASCE 4), from memory"),
     ];
@@ -171,12 +178,15 @@ public sealed record MotionProfile
         var b = Bumps[Index(going)];
         var bump = $"{Names.Bump} on {Over.Of(going)}";
         Vec3 G(double x, double y, double z) => Gravity * new Vec3(x, y, z);
-        string[] from = AllRound ? ["wind from ahead", "wind from ahead, left", "wind from ahead, right", "wind from the left", "wind from the right",
+        string[] from = AllRound ? ["wind from ahead", "wind from ahead, left", "wind from ahead, right", "wind from the left",
+            "wind from the right",
             "wind from behind"]
             : ["wind from ahead", "gust from the left", "gust from the right"];
         var cases = new List<RigCase>();
         for (var w = 0; w < from.Length; w++)
-            cases.Add(new($"cruise-{w}", Still ? from[w] : w == 0 ? "cruising" : $"cruising, {from[w]}", G(0, 0, -1), w, Vec3.Zero) { Lasts = true });
+            cases.Add(new($"cruise-{w}", Still ? from[w] : w == 0 ? "cruising" : $"cruising, {from[w]}", G(0, 0, -1), w,
+                Vec3.Zero)
+            { Lasts = true });
         if (!Still)
             cases.Add(new("brake", $"{Names.Brake} to a stop", G(Braking, 0, -1), -1, Vec3.Zero));
         // Braking, pulling away and bends come with a bump, and bumps with a bend: the one full, the other at its companion's share.
@@ -188,8 +198,12 @@ public sealed record MotionProfile
             var bumped = G(0, 0, z);
             cases.Add(new("brake-" + id, $"{Names.Brake}{speed} {where}", G(Braking, 0, z - 1), 0, Vec3.Zero) { Bumped = bumped });
             cases.Add(new("accelerate-" + id, $"{Names.Accelerate} {where}", G(-Accelerating, 0, z - 1), 0, Vec3.Zero) { Bumped = bumped });
-            cases.Add(new("corner-left-" + id, $"{Names.Left} {where}, gust from the left", G(0, -Cornering, z - press), 1, Vec3.Zero) { Bumped = bumped });
-            cases.Add(new("corner-right-" + id, $"{Names.Right} {where}, gust from the right", G(0, Cornering, z - press), 2, Vec3.Zero) { Bumped = bumped });
+            cases.Add(new("corner-left-" + id, $"{Names.Left} {where}, gust from the left", G(0, -Cornering, z - press), 1,
+                Vec3.Zero)
+            { Bumped = bumped });
+            cases.Add(new("corner-right-" + id, $"{Names.Right} {where}, gust from the right", G(0, Cornering, z - press), 2,
+                Vec3.Zero)
+            { Bumped = bumped });
         }
         foreach (var (id, way, name) in new[] { ("bump-down", -1, bump), ("bump-up", 1, "rebound: " + bump) })
             for (var w = 0; w < 3; w++)
@@ -199,11 +213,13 @@ public sealed record MotionProfile
                 { Bumped = G(0, 0, way * b) });
         foreach (var (id, way) in new[] { ("up", 1), ("down", -1) })
             cases.Add(new("jolt-" + id, $"{Names.Jolt}, {id}ward", G(0, 0, -1), 0, Vec3.Zero, Jolt: way * Gravity * Pulse[Index(going)]));
-        // Peaks of random shaking have no sign of their own: one axis at its full, the two others at their share, in every combination of signs.
+        // Peaks of random shaking have no sign of their own: one axis at its full, the two others at their share, in every combination of
+        // signs.
         // Fewer would favour a side: a rig and its mirror image must be judged alike.
         var ways = new[]
         {
-            ("forward", Vec3.UnitX), ("back", -Vec3.UnitX), ("left", Vec3.UnitY), ("right", -Vec3.UnitY), ("up", Vec3.UnitZ), ("down", -Vec3.UnitZ),
+            ("forward", Vec3.UnitX), ("back", -Vec3.UnitX), ("left", Vec3.UnitY), ("right", -Vec3.UnitY), ("up", Vec3.UnitZ),
+                ("down", -Vec3.UnitZ),
         };
         foreach (var (id, axis) in ways)
         {

@@ -1,6 +1,7 @@
 namespace Ochema.Core.Loads;
 
-/// <summary>How far from an energised overhead line anything has to stay (29 CFR 1926.1408, table A; 29 CFR 1910.333(c)(3) is no stricter).</summary>
+/// <summary>How far from an energised overhead line anything has to stay (29 CFR 1926.1408, table A; 29 CFR 1910.333(c)(3) is no
+/// stricter).</summary>
 public static class OverheadLines
 {
     private const double Foot = 0.3048;

@@ -8,8 +8,8 @@ namespace Ochema.Core.Loads;
 public sealed record ParkedShake(TabulatedShake People, ParkedShake.Body Car) : ShakeProfile
 {
     /// <summary>
-    /// Gusts near open ground, root mean square as a share of the wind: 1 ÷ ln(z ÷ z₀) at 1.5 m over grass of 30 mm (Holmes, "Wind Loading of Structures",
-    /// ch. 3).
+    /// Gusts near open ground, root mean square as a share of the wind: 1 ÷ ln(z ÷ z₀) at 1.5 m over grass of 30 mm (Holmes, "Wind Loading
+    /// of Structures", ch. 3).
     /// </summary>
     public const double Unrest = 0.26;
 
@@ -35,8 +35,8 @@ public sealed record ParkedShake(TabulatedShake People, ParkedShake.Body Car) : 
         public double Frequency => Math.Sqrt(Stiffness / Inertia) / (2 * Math.PI);
 
         /// <summary>
-        /// Rolling of a car on springs: four wheels' springs and tyres in series at half a track, k·T², a third more by its stabilisers; inertia of a body as
-        /// wide as its track and its height (judgement, 0.7–1.4 ×).
+        /// Rolling of a car on springs: four wheels' springs and tyres in series at half a track, k·T², a third more by its stabilisers;
+        /// inertia of a body as wide as its track and its height (judgement, 0.7–1.4 ×).
         /// </summary>
         /// <param name="wheels">One wheel's share.</param>
         /// <param name="track">Wheel to wheel across, m.</param>
@@ -62,8 +62,8 @@ public sealed record ParkedShake(TabulatedShake People, ParkedShake.Body Car) : 
     ];
 
     /// <summary>
-    /// Spectrum of its rolling in a wind, rad²/Hz: (ρ·V·C·A·½h ÷ k)² times that of the gusts, what of them covers the whole side, and its own
-    /// resonance.
+    /// Spectrum of its rolling in a wind, rad²/Hz: (ρ·V·C·A·½h ÷ k)² times that of the gusts, what of them covers the whole side, and its
+    /// own resonance.
     /// </summary>
     public double Rolling(double frequency, double wind)
     {

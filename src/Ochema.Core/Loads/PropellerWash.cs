@@ -3,8 +3,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Loads;
 
 /// <summary>
-/// Air behind a propeller at full throttle, as behind an actuator disc: it adds its thrust over its disc, T ÷ A, to the dynamic pressure far behind
-/// (Rankine and Froude; McCormick, "Aerodynamics, Aeronautics and Flight Mechanics", ch. 6, from memory).
+/// Air behind a propeller at full throttle, as behind an actuator disc: it adds its thrust over its disc, T ÷ A, to the dynamic pressure
+/// far behind (Rankine and Froude; McCormick, "Aerodynamics, Aeronautics and Flight Mechanics", ch. 6, from memory).
 /// </summary>
 /// <param name="Hub">m, host axes; it blows backwards.</param>
 /// <param name="Radius">m.</param>
@@ -12,12 +12,14 @@ namespace Ochema.Core.Loads;
 /// <param name="Power">That it turns into thrust in flight, W (judgement, 0.8–1.2 ×).</param>
 public sealed record PropellerWash(Vec3 Hub, double Radius, double Thrust, double Power)
 {
-    /// <summary>Pressure that it adds far behind, Pa, at a speed through the air, m/s: its thrust standing still, then as much as its power allows.</summary>
+    /// <summary>Pressure that it adds far behind, Pa, at a speed through the air, m/s: its thrust standing still, then as much as its power
+    /// allows.</summary>
     public double Pressure(double speed) => Math.Min(Thrust, Power / Math.Max(speed, 0.1)) / (Math.PI * Radius * Radius);
 
     /// <summary>
-    /// Share of it that reaches a place, m: none ahead of the disc and beside it. The air speeds up by 1 + x ÷ √(x² + R²) as it goes (a semi-infinite tube
-    /// of vortices, on its axis). Standing still it draws together to 0.7 R, in flight hardly: the whole disc is counted, and no swirl decays.
+    /// Share of it that reaches a place, m: none ahead of the disc and beside it. The air speeds up by 1 + x ÷ √(x² + R²) as it goes (a
+    /// semi-infinite tube of vortices, on its axis). Standing still it draws together to 0.7 R, in flight hardly: the whole disc is
+    /// counted, and no swirl decays.
     /// </summary>
     public double Share(Vec3 at)
     {
@@ -40,12 +42,13 @@ public sealed record PropellerWash(Vec3 Hub, double Radius, double Thrust, doubl
     public double Speed(double speed, double density) => Math.Sqrt(speed * speed + 2 * Pressure(speed) / density);
 
     /// <summary>
-    /// It twists by some 10 to 15° (the engine's torque over the air's mass flow, at 0.7 R): from ahead, and as the yaw of <see cref="MotionProfile.Yaw"/> to
-    /// either side.
+    /// It twists by some 10 to 15° (the engine's torque over the air's mass flow, at 0.7 R): from ahead, and as the yaw of
+    /// <see cref="MotionProfile.Yaw"/> to either side.
     /// </summary>
     public static IReadOnlyList<RigCase> Cases { get; } =
     [
         .. new[] { "", ", twisting from the left", ", twisting from the right" }.Select((twist, i) =>
-            new RigCase($"wash-{i}", $"full throttle, in the propeller's wash{twist}", new(0, 0, -MotionProfile.Gravity), i, Vec3.Zero) { Wash = true }),
+            new RigCase($"wash-{i}", $"full throttle, in the propeller's wash{twist}", new(0, 0, -MotionProfile.Gravity), i,
+                Vec3.Zero) { Wash = true }),
     ];
 }

@@ -32,12 +32,13 @@ public static class Rainfall
     public static double WaterInAir(Rain rain) => 72e-6 * Math.Pow(Rate(rain), 0.88);
 
     /// <summary>
-    /// Drops in a cubic metre: N₀/Λ, N₀ = 8000 per m³ and mm, Λ = 4.1·R^−0.21 per mm (the same; from memory). Most are smaller than a millimetre.
+    /// Drops in a cubic metre: N₀/Λ, N₀ = 8000 per m³ and mm, Λ = 4.1·R^−0.21 per mm (the same; from memory). Most are smaller than a
+    /// millimetre.
     /// </summary>
     public static double Drops(Rain rain) => rain == Rain.None ? 0 : 8000 / 4.1 * Math.Pow(Rate(rain), 0.21);
 
-    /// <summary>How fast drops of a millimetre and a half fall, m/s: 9.65 − 10.3·e^(−0.6·D), D in mm (Atlas, Srivastava and Sekhon, 1973; from
-    /// memory).</summary>
+    /// <summary>How fast drops of a millimetre and a half fall, m/s: 9.65 − 10.3·e^(−0.6·D), D in mm (Atlas, Srivastava and Sekhon, 1973;
+    /// from memory).</summary>
     public static double Falls { get; } = 9.65 - 10.3 * Math.Exp(-0.6 * 1.5);
 
     /// <summary>

@@ -15,7 +15,14 @@ public static class RoadProfile
     public static double Unevenness(char roadClass) => Classes[char.ToUpperInvariant(roadClass) - 'A'];
 
     /// <summary>The class that a surface is taken as: smooth A, average B, rough C, gravel and cobbles D, a field E (judgement).</summary>
-    public static char ClassOf(Going s) => s switch { Going.Smooth => 'A', Going.Average => 'B', Going.Rough => 'C', Going.Track => 'D', _ => 'E' };
+    public static char ClassOf(Going s) => s switch
+    {
+        Going.Smooth => 'A',
+        Going.Average => 'B',
+        Going.Rough => 'C',
+        Going.Track => 'D',
+        _ => 'E'
+    };
 
     /// <summary>Displacement spectrum in time, m²/Hz, at a speed, m/s: G_d(n₀)·n₀²·V/f².</summary>
     public static double Displacement(double unevenness, double speed, double frequency) =>
@@ -39,5 +46,6 @@ public sealed record QuarterCar(double SprungMass, double UnsprungMass, double S
     }
 
     /// <summary>Vertical acceleration spectrum of the body, (m/s²)²/Hz.</summary>
-    public double BodyAcceleration(double unevenness, double speed, double frequency) => BodyGain(frequency) * RoadProfile.Displacement(unevenness, speed, frequency);
+    public double BodyAcceleration(double unevenness, double speed, double frequency) => BodyGain(frequency)
+        * RoadProfile.Displacement(unevenness, speed, frequency);
 }

@@ -9,7 +9,8 @@ public sealed record RoadShake(QuarterCar Wheels, double Base, Engine? Engine) :
     private const double Along = 0.4;
     private const double Across = 0.5;
 
-    /// <summary>Wheels hop at √((tyre + spring) ÷ wheel's mass), 0.7 to 1.4 times of it (common practice, no source: 8 to 16 Hz for cars).</summary>
+    /// <summary>Wheels hop at √((tyre + spring) ÷ wheel's mass), 0.7 to 1.4 times of it (common practice, no source: 8 to 16 Hz for
+    /// cars).</summary>
     public override ShakeBand Band
     {
         get
@@ -28,7 +29,8 @@ public sealed record RoadShake(QuarterCar Wheels, double Base, Engine? Engine) :
         double Body(double f) => Wheels.BodyAcceleration(g, speed, f);
         return
         [
-            new("road", $"road, class {road}", Body, Along, Across, $"ISO 8608 class {road} through a quarter model; masses and springs judgement, 0.7–1.4 ×", Growth: 0.5)
+            new("road", $"road, class {road}", Body, Along, Across,
+                $"ISO 8608 class {road} through a quarter model; masses and springs judgement, 0.7–1.4 ×", Growth: 0.5)
             {
                 // Axles that follow the road apart: 2·S_z/L².
                 Nodding = f => 2 * Body(f) / Math.Pow(2 * Math.PI * f, 4) / (Base * Base),

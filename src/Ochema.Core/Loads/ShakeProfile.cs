@@ -7,7 +7,8 @@ namespace Ochema.Core.Loads;
 /// <param name="Along">Share of the vertical amplitude along and across the host.</param>
 /// <param name="Source">Published or judgement, with range.</param>
 /// <param name="Growth">Amplitude grows with this power of the speed.</param>
-public sealed record RandomShake(string Id, string Label, Func<double, double> Spectrum, double Along, double Across, string Source, double Growth = 0)
+public sealed record RandomShake(string Id, string Label, Func<double, double> Spectrum, double Along, double Across, string Source,
+    double Growth = 0)
 {
     /// <summary>Rotation spectrum of the host itself about its cross axis, rad²/Hz, over frequency, Hz.</summary>
     public Func<double, double> Nodding { get; init; } = _ => 0;
@@ -38,7 +39,8 @@ public abstract record ShakeProfile
     public virtual IReadOnlyList<SineShake> Steady(double speed, double? rpm) => [];
 
     /// <summary>
-    /// Largest movement, per m/s² of participation, that a mode gets from a steady tremble as the engine runs through its revolutions, or from
+    /// Largest movement, per m/s² of participation, that a mode gets from a steady tremble as the engine runs through its revolutions, or
+    /// from
     /// <paramref name="rpm"/> to <paramref name="rpmTo"/> where they are set: A·|1/(ω_n² − ω² + 2iζω_nω)|, m.
     /// </summary>
     /// <param name="frequency">Of the mode, Hz.</param>
@@ -56,14 +58,15 @@ public abstract record ShakeProfile
     }
 
     /// <summary>
-    /// Steady trembles at a speed, m/s, as the engine runs from <paramref name="rpm"/> to <paramref name="rpmTo"/>, whichever is more: each at the lowest
-    /// frequency it has, and the highest, Hz. One that stands still at one end passes everything up to the other.
+    /// Steady trembles at a speed, m/s, as the engine runs from <paramref name="rpm"/> to <paramref name="rpmTo"/>, whichever is more: each
+    /// at the lowest frequency it has, and the highest, Hz. One that stands still at one end passes everything up to the other.
     /// </summary>
     public IReadOnlyList<(SineShake Shake, double To)> Steady(double speed, double? rpm, double? rpmTo) =>
         rpmTo is null ? [.. Steady(speed, rpm).Select(s => (s, s.Frequency))] : Between(Steady(speed, rpm), Steady(speed, rpmTo));
 
     private static IReadOnlyList<(SineShake Shake, double To)> Between(IReadOnlyList<SineShake> one, IReadOnlyList<SineShake> other) =>
-        one.Count == 0 || other.Count == 0 ? [.. one.Concat(other).Select(s => (s with { Frequency = Math.Min(Turning, s.Frequency) }, s.Frequency))]
+        one.Count == 0 || other.Count == 0 ? [.. one.Concat(other).Select(s =>
+            (s with { Frequency = Math.Min(Turning, s.Frequency) }, s.Frequency))]
             : [.. one.Zip(other, (a, b) => a.Frequency <= b.Frequency ? (a, b.Frequency) : (b, a.Frequency))];
 
     /// <summary>An engine that starts turns over at this, Hz: below it nothing rings (judgement).</summary>

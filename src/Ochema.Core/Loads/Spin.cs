@@ -3,8 +3,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Loads;
 
 /// <summary>
-/// A host that turns about an axis: what sits on it is pulled outwards by ω²·r, each bit by its own distance from the axis. The speed that is asked about is
-/// that of the place, ω·R.
+/// A host that turns about an axis: what sits on it is pulled outwards by ω²·r, each bit by its own distance from the axis. The speed that
+/// is asked about is that of the place, ω·R.
 /// </summary>
 /// <param name="Axis">Unit vector.</param>
 /// <param name="Through">A point of the axis, m.</param>

@@ -1,16 +1,19 @@
 namespace Ochema.Core.Loads;
 
-/// <summary>A host whose shaking is known as a table: what a body carries, what rocks on its tyres, a skin in the air, a hull on waves.</summary>
+/// <summary>A host whose shaking is known as a table: what a body carries, what rocks on its tyres, a skin in the air, a hull on
+/// waves.</summary>
 /// <param name="Label">In the user's words.</param>
 /// <param name="Table">Vertical acceleration, (m/s²)²/Hz, over frequency, Hz, over average going at <see cref="Reference"/>.</param>
 /// <param name="Along">Share of the vertical amplitude along and across the host.</param>
 /// <param name="Most">Where it shakes most.</param>
 /// <param name="Goings">Amplitude over smooth, average and rough going, as shares of the table.</param>
-public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequency, double Value)> Table, double Along, double Across, ShakeBand Most, IReadOnlyList<double> Goings) : ShakeProfile
+public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequency, double Value)> Table, double Along, double Across,
+    ShakeBand Most, IReadOnlyList<double> Goings) : ShakeProfile
 {
     public override ShakeBand Band => Most;
 
-    /// <summary>Speed the table is for, m/s, and the power of the speed that amplitudes grow with; 0 for what does not depend on it.</summary>
+    /// <summary>Speed the table is for, m/s, and the power of the speed that amplitudes grow with; 0 for what does not depend on
+    /// it.</summary>
     public double Reference { get; init; } = 1;
 
     public double Growth { get; init; }
@@ -19,8 +22,8 @@ public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequenc
     public string Source { get; init; } = "judgement, 0.3–3 ×";
 
     /// <summary>
-    /// How far ahead lies what it turns about as it goes up and down, m: half a hull that rides on waves, where the eyes rest. Its vertical movement over this
-    /// is its nodding, which no mount takes away; infinite where it does not turn.
+    /// How far ahead lies what it turns about as it goes up and down, m: half a hull that rides on waves, where the eyes rest. Its vertical
+    /// movement over this is its nodding, which no mount takes away; infinite where it does not turn.
     /// </summary>
     public double NodsAbout { get; init; } = double.PositiveInfinity;
 
@@ -41,5 +44,6 @@ public sealed record TabulatedShake(string Label, IReadOnlyList<(double Frequenc
 
     public override double? Revolutions(double speed) => Engine?.Rpm(speed);
 
-    public override IReadOnlyList<SineShake> Steady(double speed, double? rpm) => Engine is not { } e ? [] : [.. e.Orders(speed, rpm), .. Propeller?.Orders(rpm ?? e.Rpm(speed)) ?? []];
+    public override IReadOnlyList<SineShake> Steady(double speed, double? rpm) => Engine is not { } e ? []
+        : [.. e.Orders(speed, rpm), .. Propeller?.Orders(rpm ?? e.Rpm(speed)) ?? []];
 }

@@ -3,8 +3,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Loads;
 
 /// <summary>
-/// Something that comes off and falls until its line is taut: under its weight, and swept back by the wind at speed. It falls as far as the line lets it:
-/// its height over the anchor and the line's arc, not the slack alone.
+/// Something that comes off and falls until its line is taut: under its weight, and swept back by the wind at speed. It falls as far as the
+/// line lets it: its height over the anchor and the line's arc, not the slack alone.
 /// </summary>
 /// <param name="Drop">Way it falls freely, m.</param>
 /// <param name="Pull">Weight and drag together, as an acceleration, m/s².</param>
@@ -31,10 +31,12 @@ public sealed record TetherFall(double Drop, double Pull, double Peak, Vec3 At)
     }
 
     /// <summary>
-    /// Peak force, N, of a weight that falls freely on a line: W·(1 + √(1 + 2·k·h/W)) (energy balance; Timoshenko, "Strength of Materials").
+    /// Peak force, N, of a weight that falls freely on a line: W·(1 + √(1 + 2·k·h/W)) (energy balance; Timoshenko, "Strength of
+    /// Materials").
     /// </summary>
     /// <param name="weight">W, N.</param>
     /// <param name="stiffness">k, N/m.</param>
     /// <param name="drop">h, m.</param>
-    public static double PeakForce(double weight, double stiffness, double drop) => weight * (1 + Math.Sqrt(1 + 2 * stiffness * drop / weight));
+    public static double PeakForce(double weight, double stiffness, double drop) => weight
+        * (1 + Math.Sqrt(1 + 2 * stiffness * drop / weight));
 }

@@ -7,22 +7,24 @@ public static class Water
     public const double Density = 1000;
 
     /// <summary>
-    /// Slam of a wave on a round member, on its width: 3.0 (DNV-RP-C205, smooth cylinders, not less; from memory) against a steady drag of 1.2.
+    /// Slam of a wave on a round member, on its width: 3.0 (DNV-RP-C205, smooth cylinders, not less; from memory) against a steady drag of
+    /// 1.2.
     /// </summary>
     public const double RoundSlam = 3.0;
 
-    /// <summary>Slam of a wave on a flat face, on its area: 2π (DNV-RP-C205, flat bottoms, not less; von Kármán 1929; from memory).</summary>
+    /// <summary>Slam of a wave on a flat face, on its area: 2π (DNV-RP-C205, flat bottoms, not less; von Kármán 1929; from
+    /// memory).</summary>
     public const double FlatSlam = 2 * Math.PI;
 
     /// <summary>
-    /// What a mount sways at that a wave hits, rad/s: 40 Hz (judgement, 10–80). A camera is covered in some milliseconds, long before its mount has given way, so
-    /// that not the force of the slam counts but its push.
+    /// What a mount sways at that a wave hits, rad/s: 40 Hz (judgement, 10–80). A camera is covered in some milliseconds, long before its
+    /// mount has given way, so that not the force of the slam counts but its push.
     /// </summary>
     public const double Sways = 2 * Math.PI * 40;
 
     /// <summary>
-    /// Water that a small flat face has to push aside as it goes in, m³: half of a disc's added mass, 4/3·R³ (Lamb, "Hydrodynamics", art. 102), of a disc as
-    /// large as the face.
+    /// Water that a small flat face has to push aside as it goes in, m³: half of a disc's added mass, 4/3·R³ (Lamb, "Hydrodynamics", art.
+    /// 102), of a disc as large as the face.
     /// </summary>
     /// <param name="area">Of the face, m².</param>
     public static double PushedAside(double area) => 4.0 / 3 * Math.Pow(area / Math.PI, 1.5);

@@ -21,7 +21,8 @@ public sealed record Wave(double Amplitude, double Depth = double.PositiveInfini
     /// <summary>2π ÷ length, 1/m.</summary>
     public double Number => 2 * Math.PI / Length;
 
-    /// <summary>Time from crest to crest, s: ω² = g·k·tanh(k·d) (linear dispersion; Dean and Dalrymple, Water Wave Mechanics, ch. 3).</summary>
+    /// <summary>Time from crest to crest, s: ω² = g·k·tanh(k·d) (linear dispersion; Dean and Dalrymple, Water Wave Mechanics, ch.
+    /// 3).</summary>
     public double Period => 2 * Math.PI / Math.Sqrt(MotionProfile.Gravity * Number * Tanh);
 
     /// <summary>

@@ -9,14 +9,14 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// What came out at the bench: lengths, holes, bends, torques, the aim. Each is a value of the document, so the verdict, later cuts and templates follow;
-/// what the drawing said stays beside it.
+/// What came out at the bench: lengths, holes, bends, torques, the aim. Each is a value of the document, so the verdict, later cuts and
+/// templates follow; what the drawing said stays beside it.
 /// </summary>
 public static class AsBuilt
 {
     /// <summary>
-    /// A value that comes out at a step: <paramref name="Planned"/> as the rig has it now; what is read off is that and <paramref name="More"/>, and has a
-    /// path of its own where it is more.
+    /// A value that comes out at a step: <paramref name="Planned"/> as the rig has it now; what is read off is that and
+    /// <paramref name="More"/>, and has a path of its own where it is more.
     /// </summary>
     /// <param name="Place">Where it stands in the document.</param>
     private sealed record Asked(string Place, MeasureAttribute Measure, string Label, double Planned, double More = 0)
@@ -39,7 +39,8 @@ public static class AsBuilt
             var (m, taken) = (a.Measure, b.Rig.Measured?.GetValueOrDefault(a.Place));
             // Changed on the drawing since, it is a drawing again.
             var built = taken?.Built is not null && Equals(b.Rig, a.Place, taken.Value, a.Planned);
-            return new Reading(a.Path, a.Label, m.HowTo, m.Dimension, m.Minimum + a.More, m.Maximum + a.More, built ? taken!.Value + a.More : null)
+            return new Reading(a.Path, a.Label, m.HowTo, m.Dimension, m.Minimum + a.More, m.Maximum + a.More, built ? taken!.Value + a.More
+                : null)
             {
                 Planned = (built ? taken!.Built!.Planned : a.Planned) + a.More,
                 Place = a.Place,
@@ -86,7 +87,8 @@ public static class AsBuilt
 
     /// <summary>The value at a place, SI: a number of the document, or how long a strut's rod is; null where there is none.</summary>
     private static double? ValueAt(BuiltRig b, string place) =>
-        RodLength.Of(b.Rig, place) is { } strut ? RodLength.All(b).FirstOrDefault(r => r.Id == strut)?.Length : DocumentPath.ValueAt(b.Rig, place);
+        RodLength.Of(b.Rig, place) is { } strut ? RodLength.All(b).FirstOrDefault(r => r.Id == strut)?.Length
+            : DocumentPath.ValueAt(b.Rig, place);
 
     /// <summary>The document with another value there.</summary>
     private static RigDocument With(RigDocument rig, Catalogue stock, string place, double? value, BuiltFrom drawn) =>
@@ -94,7 +96,8 @@ public static class AsBuilt
             : value == drawn.Planned && drawn.At is { } at ? RodLength.Standing(rig, strut, at)
             : value is { } length ? RodLength.With(Kinds.RigAssembly.Build(rig, stock), strut, length) : rig;
 
-    /// <summary>True for the same value of a place. A rod is as long as its foot is away: that is worked out, and not kept to the last digit.</summary>
+    /// <summary>True for the same value of a place. A rod is as long as its foot is away: that is worked out, and not kept to the last
+    /// digit.</summary>
     private static bool Equals(RigDocument rig, string place, double one, double other) =>
         one == other || (RodLength.Of(rig, place) is not null && Math.Abs(one - other) <= RodLength.Same);
 
@@ -130,7 +133,8 @@ public static class AsBuilt
             .Where(c => c.Now.Sort != Responses.CheckSort.Tightening || c.Now.Counts + c.Then.Counts > 0)
             .MaxBy(c => Math.Abs(c.Now.Counts - c.Then.Counts));
         return new([.. built.Select(p => p.Key)], before.Verdict, after.Verdict,
-            most.Now is { } now && Math.Abs(now.Counts - most.Then.Counts) > Moved ? new(now.Title, now.Station, most.Then.Counts, now.Counts) : null);
+            most.Now is { } now && Math.Abs(now.Counts - most.Then.Counts) > Moved
+                ? new(now.Title, now.Station, most.Then.Counts, now.Counts) : null);
     }
 
     /// <summary>Less than this of a use is not worth a word.</summary>
@@ -159,7 +163,9 @@ public static class AsBuilt
             if (step.Step.Work == Work.Trim && b.Rods.FirstOrDefault(r => Responses.StationId.Brace(r.Brace.Id) == part.Station) is { } rod)
             {
                 var now = RodLength.All(b).First(r => r.Id == rod.Brace.Id);
-                yield return new(RodLength.Path(now.Id), new("Trimmed to", Dimension.Length, now.Least, now.Most) { HowTo = "end to end, along the rod" },
+                yield return new(RodLength.Path(now.Id), new("Trimmed to", Dimension.Length, now.Least,
+                    now.Most)
+                { HowTo = "end to end, along the rod" },
                     "Trimmed to",
                     now.Length);
             }
@@ -189,7 +195,8 @@ public static class AsBuilt
 
     private static IEnumerable<Asked> OfJoint(ScrewJoint joint, Work work, IReadOnlyList<HoleRow> holes)
     {
-        static MeasureAttribute Of(Type type, string property) => MeasureReader.Declared(type).First(d => d.Property.Name == property).Measure!;
+        static MeasureAttribute Of(Type type, string property) => MeasureReader.Declared(type)
+            .First(d => d.Property.Name == property).Measure!;
         if (work == Work.Drill)
             foreach (var hole in holes)
             {
@@ -208,12 +215,15 @@ public static class AsBuilt
         if (work is Work.Pad or Work.Glue && joint.Plug is { } dry)
             yield return new($"joints.{joint.Id}.play", Of(typeof(JointChoice), nameof(JointChoice.Play)), "Plug's play, dry", dry.Play);
         if (work == Work.Fit && joint.Plug is { Kept: PlugKept.Glued or PlugKept.Keyed } cured)
-            yield return new($"joints.{joint.Id}.playCured", Of(typeof(JointChoice), nameof(JointChoice.PlayCured)), "Plug's play, cured", cured.PlayCured);
+            yield return new($"joints.{joint.Id}.playCured", Of(typeof(JointChoice), nameof(JointChoice.PlayCured)), "Plug's play, cured",
+                cured.PlayCured);
         if (work is Work.Fit or Work.Place && !joint.Included)
         {
             if (joint.Screw is not null)
-                yield return new($"joints.{joint.Id}.length", Of(typeof(JointChoice), nameof(JointChoice.Length)), "Screw as cut", joint.ScrewLength);
-            yield return new($"joints.{joint.Id}.torque", Of(typeof(JointChoice), nameof(JointChoice.Torque)), "Tightened with", joint.TightenedWith);
+                yield return new($"joints.{joint.Id}.length", Of(typeof(JointChoice), nameof(JointChoice.Length)), "Screw as cut",
+                    joint.ScrewLength);
+            yield return new($"joints.{joint.Id}.torque", Of(typeof(JointChoice), nameof(JointChoice.Torque)), "Tightened with",
+                joint.TightenedWith);
         }
     }
 }

@@ -9,8 +9,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// The order of work: what kinds say of themselves and what the house says of pieces and joints, each after what must precede it. What a later part
-/// covers is fitted first: the load path is put together from the host upwards.
+/// The order of work: what kinds say of themselves and what the house says of pieces and joints, each after what must precede it. What a
+/// later part covers is fitted first: the load path is put together from the host upwards.
 /// </summary>
 internal static class BuildPlan
 {
@@ -55,9 +55,15 @@ internal static class BuildPlan
             var rows = holes.Where(h => h.Joint == joint.Id).ToList();
             var drilled = DrillingSteps.Drilled(joint, rows).ToList();
             var mine = own.Where(s => s.Step.Work == Work.Drill && s.Step.Joint == joint.Id).ToList();
-            // A kind's own drilling takes the place of the house's, and of its tapping where it taps; the sizes stand in the table all the same.
-            all.AddRange(mine.Select(s => s with { Joints = [joint.Id], Step = s.Step with { How = $"{s.Step.How} {DrillingSteps.Sizes(rows)}".TrimEnd() } }));
-            all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && !mine.Exists(m => m.Step.Tools.Contains("tap"))) : drilled);
+            // A kind's own drilling takes the place of the house's, and of its tapping where it taps; the sizes stand in the table all the
+            // same.
+            all.AddRange(mine.Select(s => s with
+            {
+                Joints = [joint.Id],
+                Step = s.Step with { How = $"{s.Step.How} {DrillingSteps.Sizes(rows)}".TrimEnd() }
+            }));
+            all.AddRange(mine.Count > 0 ? drilled.Where(s => s.Step.Work == Work.Tap && !mine.Exists(m => m.Step.Tools.Contains("tap")))
+                : drilled);
             if (PluggingSteps.Sleeved(joint) is { } sleeved)
                 all.Add(sleeved);
             if (PluggingSteps.Plugged(joint) is { Step.Work: not Work.Glue } plugged)
@@ -83,13 +89,16 @@ internal static class BuildPlan
             ? Linked(b, AsComeBy(b, all, Lines(b, placed), holes)) : placed;
     }
 
-    /// <summary>The steps by how parts are come by: donors are stripped first, and nobody cuts, bends or drills what is made for them.</summary>
-    private static List<StationStep> AsComeBy(BuiltRig b, List<StationStep> all, IReadOnlyList<PartLine> lines, IReadOnlyList<HoleRow> holes)
+    /// <summary>The steps by how parts are come by: donors are stripped first, and nobody cuts, bends or drills what is made for
+    /// them.</summary>
+    private static List<StationStep> AsComeBy(BuiltRig b, List<StationStep> all, IReadOnlyList<PartLine> lines,
+        IReadOnlyList<HoleRow> holes)
     {
         bool Is(int part, PartIs how) => part >= 0 && lines.Any(l => l.Is == how && l.Pieces.Contains(b.Parts[part].Id));
         var finished = Enumerable.Range(0, b.Parts.Count).Where(i => Is(i, PartIs.MadeForMe)).ToList();
         // Layers of joints that are drilled in what comes finished.
-        var drilled = finished.SelectMany(i => (b.Parts[i].Sheet?.Holes.Select(h => h.Layer) ?? []).Concat(b.Parts[i].Cut?.Holes.Select(h => h.Layer) ?? [])
+        var drilled = finished.SelectMany(i => (b.Parts[i].Sheet?.Holes.Select(h => h.Layer) ?? [])
+            .Concat(b.Parts[i].Cut?.Holes.Select(h => h.Layer) ?? [])
             .Select(layer => (b.Parts[i].Station, layer))).ToHashSet();
         bool Spared(StationStep s) => s.Step.Work switch
         {
@@ -142,7 +151,8 @@ internal static class BuildPlan
                 b.Tethers.Any(t => t.Choice.From == RigPath.Of(part.Station).CameraPoint)) with
             { Joints = [.. screws.Select(j => j.Id)] };
             if (camera.InShoe is { } shoe)
-                yield return CameraSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera : b.Rig.Camera);
+                yield return CameraSteps.InShoe(part.Station, shoe.Row, RigPath.Of(part.Station).IsSecond ? b.Rig.Second!.Camera
+                    : b.Rig.Camera);
         }
         if (PlaceSteps.Balanced(b) is { } balanced)
             yield return balanced;
@@ -157,7 +167,8 @@ internal static class BuildPlan
     /// <summary>What the rig's kinds say of themselves.</summary>
     private static IEnumerable<StationStep> OfKinds(BuiltRig b)
     {
-        IEnumerable<StationStep> Of(string station, StationKind kind) => kind.Steps(b, RigPath.Of(station)).Select(s => new StationStep(station, s));
+        IEnumerable<StationStep> Of(string station, StationKind kind) => kind.Steps(b, RigPath.Of(station))
+            .Select(s => new StationStep(station, s));
         var rig = b.Rig;
         return
         [
@@ -193,7 +204,8 @@ internal static class BuildPlan
     {
         var kind = DocumentPath.Of(b.Rig, s.Station)?.Kind is { } of ? Kind.InfoOf(of.GetType()).Id : "";
         var what = s.Part >= 0 ? b.Parts[s.Part].Id.Name : s.Tether?.Id ?? (s.Step.Piece.Length > 0 ? s.Step.Piece : s.Step.Joint);
-        return string.Join('.', new[] { JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString()), s.Station.Replace(':', '.'), kind, what }
+        return string.Join('.', new[] { JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString()), s.Station.Replace(':', '.'),
+            kind, what }
             .Where(w => w.Length > 0));
     }
 
@@ -221,7 +233,8 @@ internal static class BuildPlan
         bool Precedes(int i)
         {
             var (other, w) = (all[i], all[i].Step.Work);
-            var same = other.Station == step.Station || step.Station == "rig" || other.Station == "rig" || other.Joints.Any(step.Joints.Contains);
+            var same = other.Station == step.Station || step.Station == "rig" || other.Station == "rig"
+                || other.Joints.Any(step.Joints.Contains);
             return work switch
             {
                 Work.LookOver or Work.Strip => false,
@@ -263,10 +276,12 @@ internal static class BuildPlan
     [
         // Four magnets are one line: the same thing, put in at the same step.
         .. b.Parts.Select((p, i) => (Part: p, Step: GoesInAt(b, p, i, steps))).Where(x => x.Part.Sort != PieceSort.Caught)
-            .GroupBy(x => (x.Part.Station, x.Part.Name, x.Part.Sort, x.Part.Row, x.Part.Joint, x.Part.Mass, x.Part.Price, x.Step)).Select(g =>
+            .GroupBy(x => (x.Part.Station, x.Part.Name, x.Part.Sort, x.Part.Row, x.Part.Joint, x.Part.Mass, x.Part.Price, x.Step))
+                .Select(g =>
             {
                 var (p, quantity) = (g.First().Part, g.Sum(x => x.Part.Quantity));
-                return new PartLine(p.Id.ToString(), p.Station, p.Name, p.Sort, p.Aisle, quantity, p.Mass * quantity, p.Price * quantity, p.Row, p.Joint,
+                return new PartLine(p.Id.ToString(), p.Station, p.Name, p.Sort, p.Aisle, quantity, p.Mass * quantity, p.Price * quantity,
+                    p.Row, p.Joint,
                     g.Key.Step)
                 { Length = p.Sort == PieceSort.Cut ? p.Cut?.Length + p.Cut?.Long : null, Pieces = [.. g.Select(x => x.Part.Id)] };
             }),
@@ -299,7 +314,8 @@ internal static class BuildPlan
         var made = steps.ToDictionary(s => s.Id, s => MadeMeasures.Of(b, s.Of, holes, asked[s.Id], b.Rig.Made?.GetValueOrDefault(s.Id)));
         double? DoneAt(Placed p) => now is { } clock && IsDone(p) && b.Rig.Made?.GetValueOrDefault(p.Id)?.Time is { } at
             ? Math.Min(0, (at - clock).TotalSeconds) : null;
-        (double Start, double End, double Done)[] When(IEnumerable<double?> done) => Schedule.Of([.. steps.Select(s => 60 * s.Of.Step.Minutes)],
+        (double Start, double End, double Done)[] When(IEnumerable<double?> done) =>
+            Schedule.Of([.. steps.Select(s => 60 * s.Of.Step.Minutes)],
             [.. steps.Select(s => s.Of.Step.Wait)], [.. steps.Select(s => (IReadOnlyList<int>)s.After)], [.. done], hours);
         var times = When(steps.Select(DoneAt));
         // Numbered as one would do them from the beginning, whatever is done by now.
@@ -307,14 +323,17 @@ internal static class BuildPlan
         var order = new int[steps.Count];
         foreach (var (i, n) in Enumerable.Range(0, steps.Count).OrderBy(i => first[i].Start).ThenBy(i => first[i].End).Select((i, n) => (i, n)))
             order[i] = n + 1;
-        return [.. steps.Select((s, i) => Plan(s, i, times[i], [.. lines.Where(l => l.Steps.Any(at => at.Step == s.Id))])).OrderBy(s => s.Number)];
+        return [.. steps.Select((s, i) => Plan(s, i, times[i], [.. lines.Where(l => l.Steps.Any(at => at.Step == s.Id))]))
+            .OrderBy(s => s.Number)];
 
         // Nothing goes on an aircraft, under a line or over people before it is answered.
         IEnumerable<string> Unanswered(Work work) => work is not (Work.Place or Work.TryOn) ? []
-            : Questions.Of(b.Rig, b.Host).Where(q => q.Answer != Hosts.Answer.Yes).Select(q => $"Not before this is answered with yes: {q.Ask}");
+            : Questions.Of(b.Rig, b.Host).Where(q => q.Answer != Hosts.Answer.Yes)
+                .Select(q => $"Not before this is answered with yes: {q.Ask}");
 
         // Done is what was done to the measures that are drawn now; what nobody kept the measures of is asked about.
-        bool WasDone(Placed p) => b.Rig.Made is { } all && (all.GetValueOrDefault(p.Id) ?? all.GetValueOrDefault(p.Earlier))?.At is not null;
+        bool WasDone(Placed p) => b.Rig.Made is { } all && (all.GetValueOrDefault(p.Id) ?? all.GetValueOrDefault(p.Earlier))?.At
+            is not null;
         bool AsDrawn(Placed p) => b.Rig.Made?.GetValueOrDefault(p.Id) is { At: not null } done
             && (made[p.Id].Count == 0 || done.As is not null) && !made[p.Id].Any(m => m.Differs);
         // What was drilled or bent in a piece that is cut anew was done to the old one.
@@ -341,7 +360,8 @@ internal static class BuildPlan
         {
             var (step, work) = (p.Of.Step, p.Of.Step.Work);
             var tools = step.Tools.Distinct().Select(t => b.Stock.Find<ToolRow>("tools", t)).ToList();
-            string[] bars = p.Of.Part >= 0 && b.Parts[p.Of.Part].Row is { } row && cuts.Any(c => c.Row == row) && work == Work.Cut ? [row] : [];
+            string[] bars = p.Of.Part >= 0 && b.Parts[p.Of.Part].Row is { } row && cuts.Any(c => c.Row == row) && work == Work.Cut ? [row]
+                : [];
             return new(p.Id, p.Of.Station, work, KindDescriptors.LabelOf(typeof(Work), work.ToString()), step.Title, step.How,
                 OnHost(steps, p) ? WorkPlace.Host : WorkPlace.Bench,
                 work is Work.TryOn or Work.Camera or Work.Set or Work.Check, IsHoldPoint(work), step.Crew, step.Minutes, step.Wait,
@@ -355,7 +375,8 @@ internal static class BuildPlan
                 MadeAs = made[p.Id],
                 IsOutdated = WasDone(p) && !IsDone(p),
                 Earlier = p.Earlier,
-                HeldBy = IsDone(p) ? null : Before(index).Order().Select(a => steps[a]).FirstOrDefault(a => IsHoldPoint(a.Of.Step.Work) && !IsDone(a))?.Id,
+                HeldBy = IsDone(p) ? null : Before(index).Order().Select(a => steps[a])
+                    .FirstOrDefault(a => IsHoldPoint(a.Of.Step.Work) && !IsDone(a))?.Id,
             };
         }
     }

@@ -1,8 +1,9 @@
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// How the middle of a plug's end is found with a rule and a square (Euclid, Elements, III.1 and IV.6-7): of a round one the middles of two chords, each
-/// with a line at right angles, which cross in it; of a square one both diagonals. Printed at 1:1 it is glued on and punched through.
+/// How the middle of a plug's end is found with a rule and a square (Euclid, Elements, III.1 and IV.6-7): of a round one the middles of two
+/// chords, each with a line at right angles, which cross in it; of a square one both diagonals. Printed at 1:1 it is glued on and punched
+/// through.
 /// </summary>
 public static class Centres
 {
@@ -36,7 +37,8 @@ public static class Centres
                 ]);
         }
         var hole = plug.Bore > 0 ? new TemplateHole(r, r, plug.Bore, HoleSort.Tapped, plug.Thread, "", "the plug's thread") : null;
-        return new($"{plug.Part}-end", plug.Station, $"End of the plug, to punch its middle: {Quantities.Words.Inside(plug.Name)}", d, d, Paper, 1, [],
+        return new($"{plug.Part}-end", plug.Station, $"End of the plug, to punch its middle: {Quantities.Words.Inside(plug.Name)}", d, d,
+            Paper, 1, [],
             hole is null ? [] : [hole], [])
         {
             Flat = false,
@@ -52,7 +54,8 @@ public static class Centres
     {
         var (r, corner) = (across / 2, across / 2 / Math.Cos(Math.PI / 8));
         double[] At(int i) => [r + corner * Math.Cos(Math.PI / 8 + i * Math.PI / 4), r + corner * Math.Sin(Math.PI / 8 + i * Math.PI / 4)];
-        return new(part + "-face", station, $"Face of the plug, to punch its middle: {Quantities.Words.Inside(name)}", across, across, Paper, 1, [],
+        return new(part + "-face", station, $"Face of the plug, to punch its middle: {Quantities.Words.Inside(name)}", across, across,
+            Paper, 1, [],
             hole is null ? [] : [new(r, r, hole.Diameter, hole.Sort, hole.Thread, "", hole.Title)], [])
         {
             Flat = false,

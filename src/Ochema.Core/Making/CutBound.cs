@@ -3,16 +3,17 @@ using Size = Ochema.Core.Making.CutSolver.Size;
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// What pieces that are left cost at the least: a worth of each size and a toll of each bar of which there are few, such that no filling is worth more than
-/// its bar and toll (duals of the relaxation, by column generation: Gilmore and Gomory 1961). They are made to hold for every filling after the iteration,
-/// so that the bound is one whether that has converged or not.
+/// What pieces that are left cost at the least: a worth of each size and a toll of each bar of which there are few, such that no filling is
+/// worth more than its bar and toll (duals of the relaxation, by column generation: Gilmore and Gomory 1961). They are made to hold for
+/// every filling after the iteration, so that the bound is one whether that has converged or not.
 /// </summary>
 internal sealed class CutBound
 {
     private const double Tolerance = 1e-9;
     private const int MostRounds = 1500;
 
-    /// <summary>Branches of one knapsack; with more its fractional value is taken, which is no less. On the way to the duals fewer will do.</summary>
+    /// <summary>Branches of one knapsack; with more its fractional value is taken, which is no less. On the way to the duals fewer will
+    /// do.</summary>
     private const int MostBranches = 200_000;
     private const int BranchesOnTheWay = 3000;
 
@@ -46,7 +47,8 @@ internal sealed class CutBound
     /// <summary>Least cost of what is left of each size, with so many of each bar left.</summary>
     public double Of(int[] left, int[] bins) => Math.Max(0, Rest(left, bins));
 
-    /// <summary>Least cost of a plan that has come to a cost with so much left: by worths and tolls, and by whole bars that have room for it all.</summary>
+    /// <summary>Least cost of a plan that has come to a cost with so much left: by worths and tolls, and by whole bars that have room for
+    /// it all.</summary>
     /// <param name="items">Length of all that is left with its kerfs, pm.</param>
     public double Least(double cost, int[] left, int[] bins, long items)
     {
@@ -62,7 +64,8 @@ internal sealed class CutBound
         return Math.Max(Up(cost + Of(left, bins)), cost + covers[at].Cost);
     }
 
-    /// <summary>What room can be had for what cost with whole bars, as many of each as wanted: each dearer one has more room, the last enough for all.</summary>
+    /// <summary>What room can be had for what cost with whole bars, as many of each as wanted: each dearer one has more room, the last
+    /// enough for all.</summary>
     private static List<(double Cost, long Room)> Covers(List<CutSolver.Bar> bars, long items)
     {
         var list = new List<(double Cost, long Room)> { (0, 0) };
@@ -75,7 +78,8 @@ internal sealed class CutBound
             if (sum.Room > list[^1].Room)
                 list.Add((sum.Cost, sum.Room));
             for (var b = sum.From; b < sold.Count; b++)
-                open.Enqueue((sum.Cost + sold[b].Stock.Price, sum.Room + sold[b].Room, b), (sum.Cost + sold[b].Stock.Price, -sum.Room - sold[b].Room));
+                open.Enqueue((sum.Cost + sold[b].Stock.Price, sum.Room + sold[b].Room, b),
+                    (sum.Cost + sold[b].Stock.Price, -sum.Room - sold[b].Room));
         }
         return list;
     }
@@ -115,7 +119,8 @@ internal sealed class CutBound
         return sum;
     }
 
-    /// <summary>Prices are whole numbers of this: their greatest common divisor in hundredths, or the one price there is; 0 where neither is so.</summary>
+    /// <summary>Prices are whole numbers of this: their greatest common divisor in hundredths, or the one price there is; 0 where neither
+    /// is so.</summary>
     private static double Unit(List<CutSolver.Bar> bars)
     {
         var prices = bars.Select(b => b.Stock.Price).Where(p => p > 0).Distinct().ToList();
@@ -137,7 +142,8 @@ internal sealed class CutBound
         return divisor / 100.0;
     }
 
-    /// <summary>Duals made to hold: worths scaled down until no bar of which there are plenty is worth more than its price, tolls up to what the others are.</summary>
+    /// <summary>Duals made to hold: worths scaled down until no bar of which there are plenty is worth more than its price, tolls up to
+    /// what the others are.</summary>
     private (double[] Worth, double[] Toll) Holding((double[] Worth, double[] Toll) duals)
     {
         var w = duals.Worth.Select(x => Math.Max(0, x)).ToArray();
@@ -151,7 +157,8 @@ internal sealed class CutBound
         return (w, [.. bars.Select((b, i) => few[i] ? Math.Max(0, most[i] * scale - b.Stock.Price) : 0)]);
     }
 
-    /// <summary>Revised simplex on the fillings known so far; the most worth filling of each bar comes in until none is worth more than it costs.</summary>
+    /// <summary>Revised simplex on the fillings known so far; the most worth filling of each bar comes in until none is worth more than it
+    /// costs.</summary>
     private (double[] Worth, double[] Toll) Duals()
     {
         var m = sizes.Count;
@@ -233,7 +240,8 @@ internal sealed class CutBound
         bool Few(CutSolver.Bar b) => few[bars.IndexOf(b)];
     }
 
-    /// <summary>The most worth that fits into a room, no more of a size than is wanted; where it branches too often, a value that is no less.</summary>
+    /// <summary>The most worth that fits into a room, no more of a size than is wanted; where it branches too often, a value that is no
+    /// less.</summary>
     private (double Value, int[] Counts) Knapsack(double[] value, long room, int most = MostBranches)
     {
         var order = Enumerable.Range(0, sizes.Count).Where(s => value[s] > 0).OrderByDescending(s => value[s] / sizes[s].Item).ToArray();

@@ -6,9 +6,9 @@ using Size = Ochema.Core.Making.CutSolver.Size;
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// Looks for the cheapest plan, bar by bar: the next bar always takes the longest piece left and as much more as it has room for, which loses nothing, for
-/// what another bar holds may be moved into room that is there. First a beam of the most promising, for a plan to beat; then best first (A*), whose least open
-/// cost is a bound whenever it stops.
+/// Looks for the cheapest plan, bar by bar: the next bar always takes the longest piece left and as much more as it has room for, which
+/// loses nothing, for what another bar holds may be moved into room that is there. First a beam of the most promising, for a plan to beat;
+/// then best first (A*), whose least open cost is a bound whenever it stops.
 /// </summary>
 internal sealed class CutSearch(List<Size> sizes, List<Bar> bars)
 {
@@ -53,7 +53,8 @@ internal sealed class CutSearch(List<Size> sizes, List<Bar> bars)
     public List<Cut>? Run()
     {
         Bound = bound.Root;
-        var root = new State([.. sizes.Select(s => s.Count)], [.. bars.Select(b => b.Count)], 0, Bound, sizes.Sum(s => s.Item * s.Count), null, null);
+        var root = new State([.. sizes.Select(s => s.Count)], [.. bars.Select(b => b.Count)], 0, Bound, sizes.Sum(s => s.Item * s.Count),
+            null, null);
         AlongTheBeam(root);
         if (!Met)
             BestFirst(root);
@@ -84,7 +85,8 @@ internal sealed class CutSearch(List<Size> sizes, List<Bar> bars)
                 foreach (var child in Promising(state))
                     if (child.Done)
                         best = child.Cost < BestCost ? child : best;
-                    else if (!Hopeless(child.Least) && Key(child) is var key && (!next.TryGetValue(key, out var other) || child.Cost < other.Cost))
+                    else if (!Hopeless(child.Least) && Key(child) is var key && (!next.TryGetValue(key, out var other) || child.Cost
+                        < other.Cost))
                         next[key] = child;
             // Of two that may come out the same, the one that has cut more.
             beam = [.. next.Values.OrderBy(s => s.Least).ThenBy(s => s.Items).Take(Beam / share)];
@@ -152,7 +154,8 @@ internal sealed class CutSearch(List<Size> sizes, List<Bar> bars)
     /// <summary>What is left, and of the bars those of which there are few.</summary>
     private string Key(State s) => string.Join(',', s.Left) + '|' + string.Join(',', s.Bins.Where((_, b) => bars[b].Count < plenty));
 
-    /// <summary>The state with one more bar, in every way that loses no more than allowed against the bound and may lead to something cheaper.</summary>
+    /// <summary>The state with one more bar, in every way that loses no more than allowed against the bound and may lead to something
+    /// cheaper.</summary>
     /// <param name="whole">False where there were more than <paramref name="most"/>.</param>
     private List<State> Children(State state, double allowed, int most, out bool whole)
     {

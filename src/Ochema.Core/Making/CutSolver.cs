@@ -3,10 +3,10 @@ using System.Globalization;
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// Cuts pieces from bars at the least cost. One piece and one kerf are one item, a bar has room for its length less squaring and one kerf more (the last
-/// piece may be parted off or be the bar's own end), so it is the cutting-stock problem with several stock lengths, some of them few (Gilmore and Gomory 1961,
-/// 1963). The bound is the value of its relaxation by duals that hold for every filling (<see cref="CutBound"/>); <see cref="CutSearch"/> closes what is
-/// between it and the best plan.
+/// Cuts pieces from bars at the least cost. One piece and one kerf are one item, a bar has room for its length less squaring and one kerf
+/// more (the last piece may be parted off or be the bar's own end), so it is the cutting-stock problem with several stock lengths, some of
+/// them few (Gilmore and Gomory 1961, 1963). The bound is the value of its relaxation by duals that hold for every filling
+/// (<see cref="CutBound"/>); <see cref="CutSearch"/> closes what is between it and the best plan.
 /// </summary>
 public static class CutSolver
 {
@@ -68,7 +68,8 @@ public static class CutSolver
         var search = new CutSearch(sizes, more);
         found = search.Run()!;
         var missing = found.Count(f => f.Bar == more.Count - 1);
-        return missing == 0 ? null : $"{missing} {(missing == 1 ? "bar" : "bars")} of '{longest.Stock.Id}' short{(search.Proved ? "" : " at the most")}: "
+        return missing == 0 ? null : $"{missing} {(missing == 1 ? "bar" : "bars")} of '{longest.Stock.Id}' "
+            + $"short{(search.Proved ? "" : " at the most")}: "
             + $"what there is does not take all {pieces} pieces, with their kerfs{(task.Squaring > 0 ? " and squared ends" : "")}.";
     }
 
@@ -84,7 +85,8 @@ public static class CutSolver
                 for (var s = 0; s < sizes.Count; s++)
                     while (from.Counts[s] > 0 && Used(into, sizes) + sizes[s].Item <= bars[into.Bar].Room)
                         (from.Counts[s], into.Counts[s]) = (from.Counts[s] - 1, into.Counts[s] + 1);
-        return [.. plan.Where(f => f.Counts.Any(c => c > 0)).OrderBy(f => bars[f.Bar].Stock.Price > 0 ? 1 : 0).ThenBy(f => bars[f.Bar].Place)];
+        return [.. plan.Where(f => f.Counts.Any(c => c > 0)).OrderBy(f => bars[f.Bar].Stock.Price > 0 ? 1 : 0)
+            .ThenBy(f => bars[f.Bar].Place)];
     }
 
     private static long Used(Cut cut, List<Size> sizes)

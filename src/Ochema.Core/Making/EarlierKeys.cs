@@ -1,8 +1,8 @@
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// What lines of the list were called in documents before pieces had names: by display words, which nothing else goes by. Prices and drawers that were said
-/// under these names still count, until something is said of the piece itself.
+/// What lines of the list were called in documents before pieces had names: by display words, which nothing else goes by. Prices and
+/// drawers that were said under these names still count, until something is said of the piece itself.
 /// </summary>
 internal static class EarlierKeys
 {

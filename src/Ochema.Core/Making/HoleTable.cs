@@ -15,13 +15,17 @@ public static class HoleTable
            where sheet is not null
            from own in sheet.Holes.Where(h => h.Own is not null).GroupBy(h => (h.Layer, Own: h.Own!))
            let hole = own.Key.Own
-           select new HoleRow("", p.Station, hole.Title, own.Key.Layer, own.Count() * (int)Math.Round(p.Quantity), hole.Drill, SortOf(hole), Goes(hole),
+           select new HoleRow("", p.Station, hole.Title, own.Key.Layer, own.Count() * (int)Math.Round(p.Quantity), hole.Drill, SortOf(hole),
+               Goes(hole),
                sheet.Thickness, null, 0),
         .. b.Parts.Where(p => p.Cut?.Tapped is not null).Select(p => (p, Tapped: p.Cut!.Tapped!)).GroupBy(x => (x.p.Station, x.Tapped.Title,
             x.Tapped.Thread, x.Tapped.Depth)).Select(g => new HoleRow("", g.Key.Station, g.Key.Title, "Into the end, on the axis",
-                g.Sum(x => x.Tapped.Ends * (int)Math.Round(x.p.Quantity)), g.Key.Thread.TapDrill, HoleSort.Tapped, g.Key.Thread.Name, g.Key.Depth, null, 0)),
-        .. b.Parts.Where(p => p.Sheet is not null).Select(p => (p, FlatOutline.Of(p.Sheet!).Reliefs.Count)).Where(x => x.Count > 0).Select(x =>
-            new HoleRow("", x.p.Station, "Ends of the corners", RigPart.Short(x.p.Name), x.Count, FlatOutline.Relief(x.p.Sheet!.Thickness), HoleSort.Relief,
+                g.Sum(x => x.Tapped.Ends * (int)Math.Round(x.p.Quantity)), g.Key.Thread.TapDrill, HoleSort.Tapped, g.Key.Thread.Name,
+                    g.Key.Depth, null, 0)),
+        .. b.Parts.Where(p => p.Sheet is not null).Select(p => (p, FlatOutline.Of(p.Sheet!).Reliefs.Count)).Where(x => x.Count > 0)
+            .Select(x =>
+            new HoleRow("", x.p.Station, "Ends of the corners", RigPart.Short(x.p.Name), x.Count, FlatOutline.Relief(x.p.Sheet!.Thickness),
+                HoleSort.Relief,
                 "", x.p.Sheet.Thickness, null, 0)),
     ];
 
@@ -59,7 +63,8 @@ public static class HoleTable
                 HoleSort.Tapped => layer.Hole ?? joint.Thread.TapDrill,
                 _ => shown.Hole,
             };
-            yield return new(joint.Id, joint.Station, joint.Title, layer.Name, Math.Max(joint.Count, joint.Screws), drill, sort, joint.Thread.Name,
+            yield return new(joint.Id, joint.Station, joint.Title, layer.Name, Math.Max(joint.Count, joint.Screws), drill, sort,
+                joint.Thread.Name,
                 layer.Thickness, layer.Edge, layer.Countersink)
             {
                 LayerId = layer.Id,

@@ -5,15 +5,16 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Making;
 
 /// <summary>
-/// What each step works to: sizes of its piece, its bends and holes, what is read off at it. What was done keeps them, so that a piece that was cut is never
-/// taken for one that is drawn otherwise by now.
+/// What each step works to: sizes of its piece, its bends and holes, what is read off at it. What was done keeps them, so that a piece that
+/// was cut is never taken for one that is drawn otherwise by now.
 /// </summary>
 internal static class MadeMeasures
 {
     /// <summary>The measures of a step, each once, as drawn now.</summary>
     /// <param name="built">What may be entered at it.</param>
     /// <param name="made">What the document says of its having been done.</param>
-    public static IReadOnlyList<MadeMeasure> Of(BuiltRig b, StationStep step, IReadOnlyList<HoleRow> holes, IReadOnlyList<Reading> built, Made? made)
+    public static IReadOnlyList<MadeMeasure> Of(BuiltRig b, StationStep step, IReadOnlyList<HoleRow> holes, IReadOnlyList<Reading> built,
+        Made? made)
     {
         var all = new List<(string Id, string Label, Dimension Dimension, double Drawn)>();
         foreach (var r in built)
@@ -30,7 +31,8 @@ internal static class MadeMeasures
                     all.Add(($"{hole.Joint}.{hole.LayerId}.recess", $"{hole.Layer}, recess", Dimension.Length, hole.Recess));
             }
         return [.. all.DistinctBy(m => m.Id).Take(Made.MostMeasures)
-            .Select(m => new MadeMeasure(m.Id, m.Label, m.Dimension, m.Drawn, made?.As is { } kept && kept.TryGetValue(m.Id, out var was) ? was : null))];
+            .Select(m => new MadeMeasure(m.Id, m.Label, m.Dimension, m.Drawn, made?.As is { } kept && kept.TryGetValue(m.Id, out var was)
+                ? was : null))];
     }
 
     private static IEnumerable<(string, string, Dimension, double)> OfPiece(RigPart part, Work work)

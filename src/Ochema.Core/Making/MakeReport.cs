@@ -96,7 +96,8 @@ public sealed record PartShare(string Step, double Quantity);
 /// <param name="Joint">Joint that it belongs to; null for all else.</param>
 /// <param name="Step">Id of the step that it, or the first of it, goes in at.</param>
 public sealed record PartLine(
-    string Id, string Station, string Name, PieceSort Sort, Aisle Aisle, double Quantity, double Mass, double Cost, string? Row, string? Joint, string Step)
+    string Id, string Station, string Name, PieceSort Sort, Aisle Aisle, double Quantity, double Mass, double Cost, string? Row,
+        string? Joint, string Step)
 {
     /// <summary>What is cut to a length, m; null for all else.</summary>
     public double? Length { get; init; }
@@ -137,7 +138,8 @@ public sealed record PartLine(
     [JsonRequired]
     public bool ByTheBar { get; init; }
 
-    /// <summary>Out of pocket: whole packs of what does not lie in the drawer; 0 for what is cut from a bar, which is paid by the bar.</summary>
+    /// <summary>Out of pocket: whole packs of what does not lie in the drawer; 0 for what is cut from a bar, which is paid by the
+    /// bar.</summary>
     [JsonRequired]
     public double Pay { get; init; }
 }
@@ -155,7 +157,8 @@ public sealed record AisleTotal(Aisle Aisle, string Label, double Cost);
 /// <param name="Pieces">What is wanted.</param>
 /// <param name="Plan">Which piece from which bar, or why not.</param>
 public sealed record CutGroup(
-    string Row, string Name, double Kerf, double Squaring, IReadOnlyList<CutStock> Stock, IReadOnlyList<CutPieceWanted> Pieces, CutPlan Plan);
+    string Row, string Name, double Kerf, double Squaring, IReadOnlyList<CutStock> Stock, IReadOnlyList<CutPieceWanted> Pieces,
+        CutPlan Plan);
 
 /// <summary>What a hole is for.</summary>
 public enum HoleSort
@@ -185,7 +188,8 @@ public enum HoleSort
 /// <param name="Edge">Middle to the nearest edge, m; null when far or not known.</param>
 /// <param name="Countersink">Depth of a countersink, m; 0 without one.</param>
 public sealed record HoleRow(
-    string Joint, string Station, string Title, string Layer, int Count, double Diameter, HoleSort Sort, string Thread, double Depth, double? Edge,
+    string Joint, string Station, string Title, string Layer, int Count, double Diameter, HoleSort Sort, string Thread, double Depth,
+        double? Edge,
     double Countersink)
 {
     /// <summary>What it is for, in words: "clear for M8 × 1.25".</summary>
@@ -212,7 +216,8 @@ public enum WorkPlace
 }
 
 /// <summary>A value that is read off something at a step, and goes into the rig.</summary>
-/// <param name="Path">What it is called; where it stands in the document, unless something else is read off than the document keeps.</param>
+/// <param name="Path">What it is called; where it stands in the document, unless something else is read off than the document
+/// keeps.</param>
 /// <param name="Minimum">SI.</param>
 /// <param name="Maximum">SI.</param>
 /// <param name="Value">What was read, SI; null while it is not.</param>
@@ -239,7 +244,8 @@ public sealed record MadeMeasure(string Id, string Label, Dimension Dimension, d
 {
     /// <summary>Less than this nobody measures at a bench: a tenth of a millimetre, a two-hundredth of all else (judgement).</summary>
     [JsonIgnore]
-    private double Tolerance => Dimension is Dimension.Length or Dimension.Drill or Dimension.Mark ? 1e-4 : 0.005 * Math.Max(Math.Abs(Drawn), Math.Abs(Made ?? 0));
+    private double Tolerance => Dimension is Dimension.Length or Dimension.Drill or Dimension.Mark ? 1e-4 : 0.005
+        * Math.Max(Math.Abs(Drawn), Math.Abs(Made ?? 0));
 
     /// <summary>True where it was made as something else than is drawn now.</summary>
     public bool Differs => Made is { } made && Math.Abs(made - Drawn) > Tolerance;
@@ -281,7 +287,8 @@ public sealed record PlanStep(
     /// <summary>True where the document says that it was done, to the measures that are drawn now.</summary>
     public bool IsDone { get; init; }
 
-    /// <summary>What it works to: a document that says it is done keeps these (<c>as</c>), and is asked about them when the drawing changes.</summary>
+    /// <summary>What it works to: a document that says it is done keeps these (<c>as</c>), and is asked about them when the drawing
+    /// changes.</summary>
     [JsonRequired]
     public IReadOnlyList<MadeMeasure> MadeAs { get; init; } = [];
 

@@ -24,7 +24,8 @@ public static class Maker
         var steps = BuildPlan.Of(b, holes);
         var lines = BuildPlan.Lines(b, steps);
         var bench = rig.Bench ?? new();
-        var cuts = BarCuts.Of(lines, b.Stock, kerf ?? bench.Kerf ?? BarCuts.Hacksaw, squaring ?? bench.Squaring ?? BarCuts.Squared, bench.Offcuts);
+        var cuts = BarCuts.Of(lines, b.Stock, kerf ?? bench.Kerf ?? BarCuts.Hacksaw, squaring ?? bench.Squaring ?? BarCuts.Squared,
+            bench.Offcuts);
         var from = bench.WorkFrom ?? WorkingHours.DefaultFrom;
         var planned = BuildPlan.Timed(steps, lines, b, cuts, holes, now, new(from, bench.WorkTo ?? WorkingHours.DefaultTo, clock ?? from));
         var proved = planned.Where(s => s.Work != Work.Finish).ToList();
@@ -33,7 +34,8 @@ public static class Maker
             && l.Have < l.Quantity ? l with { Pay = l.Cost * (1 - l.Have / l.Quantity) } : l)];
         var bars = cuts.Sum(c => c.Plan.Cost ?? 0);
         var toBuy = lines.Where(l => l.Is is PartIs.ToBuy or PartIs.MadeForMe).Sum(l => l.Pay)
-            + cuts.Where(c => lines.Any(l => l.Row == c.Row && l.Is == PartIs.ToBuy && c.Pieces.Any(p => p.Id == l.Id))).Sum(c => c.Plan.Cost ?? 0);
+            + cuts.Where(c => lines.Any(l => l.Row == c.Row && l.Is == PartIs.ToBuy && c.Pieces.Any(p => p.Id == l.Id)))
+                .Sum(c => c.Plan.Cost ?? 0);
         IReadOnlyList<AisleTotal> aisles =
         [
             .. lines.GroupBy(l => l.Aisle).OrderBy(g => g.Key)
@@ -45,10 +47,12 @@ public static class Maker
         {
             ToBuy = toBuy,
             Wraps = [.. Making.Wraps.Of(b, lines), .. PlugPieces(b, lines, holes).Select(Centres.Of), .. Octagons(lines, holes)],
-            Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id).Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
+            Tools = [.. planned.SelectMany(s => s.Tools).GroupBy(t => t.Id)
+                .Select(g => new ToolNeed(g.Key, g.First().Name, g.First().From, g.Count()))],
             Saw = [Asked(bench, nameof(Bench.Kerf), cuts.Count > 0 ? cuts[0].Kerf : BarCuts.Hacksaw),
                 Asked(bench, nameof(Bench.Squaring), cuts.Count > 0 ? cuts[0].Squaring : BarCuts.Squared)],
-            Hours = [Asked(bench, nameof(Bench.WorkFrom), WorkingHours.DefaultFrom), Asked(bench, nameof(Bench.WorkTo), WorkingHours.DefaultTo)],
+            Hours = [Asked(bench, nameof(Bench.WorkFrom), WorkingHours.DefaultFrom),
+                Asked(bench, nameof(Bench.WorkTo), WorkingHours.DefaultTo)],
             LineAsks = [Asked(new BenchLine(), nameof(BenchLine.Pack), 1), Asked(new BenchLine(), nameof(BenchLine.Price), null),
                 Asked(new BenchLine(), nameof(BenchLine.Have), null)],
             Instead = [Asked(bench, nameof(Bench.ReadyMade), null), Asked(bench, nameof(Bench.Hire), null)],
@@ -65,7 +69,8 @@ public static class Maker
     {
         var field = MeasureReader.Declared(bench.GetType()).First(d => d.Property.Name == property);
         var m = field.Measure!;
-        return new($"bench.{field.Name}", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, (double?)field.Property.GetValue(bench) ?? otherwise);
+        return new($"bench.{field.Name}", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, (double?)field.Property.GetValue(bench)
+            ?? otherwise);
     }
 
     /// <summary>Plugs of tubes' ends, with the hole that is tapped in them.</summary>
@@ -86,7 +91,8 @@ public static class Maker
         from l in lines
         from cap in PipeCap.All
         where l.Row == cap.Row
-        select Centres.Octagon(l.Id, l.Station, l.Name, cap.Across, holes.FirstOrDefault(h => h.Station == l.Station && h.Layer == PipeCap.Face));
+        select Centres.Octagon(l.Id, l.Station, l.Name, cap.Across,
+            holes.FirstOrDefault(h => h.Station == l.Station && h.Layer == PipeCap.Face));
 
     internal const string PlugRow = TubePlug.Row;
 }

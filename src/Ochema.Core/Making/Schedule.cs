@@ -10,7 +10,8 @@ internal static class Schedule
     /// <param name="done">When hands went off those that are done, s before 0 as negative numbers; null for those to come.</param>
     /// <param name="hours">In which somebody works.</param>
     public static (double Start, double End, double Done)[] Of(
-        IReadOnlyList<double> work, IReadOnlyList<double> wait, IReadOnlyList<IReadOnlyList<int>> after, IReadOnlyList<double?> done, WorkingHours hours)
+        IReadOnlyList<double> work, IReadOnlyList<double> wait, IReadOnlyList<IReadOnlyList<int>> after, IReadOnlyList<double?> done,
+            WorkingHours hours)
     {
         var times = new (double Start, double End, double Done)[work.Count];
         for (var i = 0; i < times.Length; i++)

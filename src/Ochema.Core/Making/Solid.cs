@@ -23,8 +23,8 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
 
     /// <summary>A flat piece, bent and with its holes as it will be: bends curl towards +z, the piece's first flat lies in z ≤ 0.</summary>
     /// <remarks>
-    /// A hole that lies in a bend is left out: it is drilled after bending. So is one that runs into another, and the small ones at the ends of corners that
-    /// are sawn out.
+    /// A hole that lies in a bend is left out: it is drilled after bending. So is one that runs into another, and the small ones at the
+    /// ends of corners that are sawn out.
     /// </remarks>
     public static Solid Of(Template t)
     {
@@ -73,7 +73,13 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
             {
                 var (near, far) = (from + way * across[i], from + way * across[i + 1]);
                 var (low, high) = (Math.Min(near, far), Math.Max(near, far));
-                bool Walled(int side) => side switch { 0 => way < 0 && i + 2 == across.Count, 2 => way > 0 && i + 2 == across.Count, _ => true };
+                bool Walled(int side) => side switch
+                {
+                    0 => way < 0 && i + 2 == across.Count,
+                    2 => way > 0 && i + 2 == across.Count,
+                    _ =>
+                    true
+                };
                 Prism(facets, [new(floor.Left, low), new(floor.Right, low), new(floor.Right, high), new(floor.Left, high)],
                     Holes(floor.Left, floor.Right, low, high), t.Thickness, At, Walled);
             }
@@ -86,7 +92,8 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
         List<double> edges = [0, length];
         foreach (var b in bends)
         {
-            var (strips, half) = (Math.Max(1, (int)Math.Ceiling(Math.Abs(b.Angle) / Step)), Bend.Allowance(Math.Abs(b.Angle), b.Radius, thickness) / 2);
+            var (strips, half) = (Math.Max(1, (int)Math.Ceiling(Math.Abs(b.Angle) / Step)),
+                Bend.Allowance(Math.Abs(b.Angle), b.Radius, thickness) / 2);
             edges.AddRange(Enumerable.Range(0, strips + 1).Select(i => b.At - half + 2 * half * i / strips));
         }
         return [.. edges.Order().Aggregate(new List<double>(), (kept, e) =>
@@ -133,7 +140,8 @@ public sealed record Solid(IReadOnlyList<Facet> Facets)
         for (var i = 0; i < flat.NumGeometries; i++)
         {
             var c = flat.GetGeometryN(i).Coordinates;
-            var (p, q, r) = NetTopologySuite.Algorithm.Orientation.Index(c[0], c[1], c[2]) == NetTopologySuite.Algorithm.OrientationIndex.CounterClockwise
+            var (p, q, r) = NetTopologySuite.Algorithm.Orientation.Index(c[0], c[1], c[2])
+                == NetTopologySuite.Algorithm.OrientationIndex.CounterClockwise
                 ? (c[0], c[1], c[2]) : (c[0], c[2], c[1]);
             facets.Add(new(at(p.X, p.Y, 0), at(q.X, q.Y, 0), at(r.X, r.Y, 0)));
             facets.Add(new(at(p.X, p.Y, thickness), at(r.X, r.Y, thickness), at(q.X, q.Y, thickness)));

@@ -5,7 +5,8 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Making;
 
-/// <summary>A flat piece as it is marked out: outline, bend lines, holes. All in m, from its lower left corner: x along, y across.</summary>
+/// <summary>A flat piece as it is marked out: outline, bend lines, holes. All in m, from its lower left corner: x along, y
+/// across.</summary>
 /// <param name="Part">Id of its line on the list.</param>
 /// <param name="Name">As on the list.</param>
 /// <param name="Bends">Bend lines across it.</param>
@@ -59,7 +60,8 @@ public sealed record Template(
     [JsonRequired]
     public double Corner { get; init; }
 
-    /// <summary>True for a flat piece, which is a body when it is bent and drilled; false for a tube's face and for strips of paper.</summary>
+    /// <summary>True for a flat piece, which is a body when it is bent and drilled; false for a tube's face and for strips of
+    /// paper.</summary>
     [JsonRequired]
     public bool Flat { get; init; } = true;
 }
@@ -135,10 +137,12 @@ public static class Templates
     /// <summary>The face of a bar or tube that is marked out; null for one that is only cut.</summary>
     private static SheetPiece? OfBar(RigPart part, Catalogue stock)
     {
-        if (part is not { Cut: { Bends: var bends, Holes: var holes } cut, Row: { } id } || bends.Count + holes.Count == 0 || !stock.Has("sections", id))
+        if (part is not { Cut: { Bends: var bends, Holes: var holes } cut, Row: { } id } || bends.Count + holes.Count == 0
+            || !stock.Has("sections", id))
             return null;
         var row = stock.Find<SectionRow>("sections", id);
-        return new(cut.Length, row.Width, row.Shape is SectionShape.Flat or SectionShape.Batten ? row.Height : row.Width, row.Material, bends)
+        return new(cut.Length, row.Width, row.Shape is SectionShape.Flat or SectionShape.Batten ? row.Height : row.Width, row.Material,
+            bends)
         {
             Holes = [.. holes.Select(h => new SheetHole(h.At, row.Width / 2, h.Layer, h.Joint) { Own = h.Own })],
         };
@@ -178,7 +182,8 @@ public static class Templates
             var left = new[] { h.X, sheet.Length - h.X, h.Y, sheet.Width - h.Y }.Min() - h.Diameter / 2;
             if (left < 0)
                 yield return $"The hole for the {h.Title} of {Holes.Size(h.Diameter)} runs out over the edge.";
-            bool Bent(BendLine x, double at) => Math.Abs(x.At - at) < Bend.Allowance(x.Angle, x.Radius, sheet.Thickness) / 2 + h.Diameter / 2 - 1e-9;
+            bool Bent(BendLine x, double at) => Math.Abs(x.At - at) < Bend.Allowance(x.Angle, x.Radius, sheet.Thickness) / 2 + h.Diameter
+                / 2 - 1e-9;
             if (sheet.Bends.Any(x => Bent(x, h.X)) || sheet.Walls.Any(x => Bent(x, h.Y)))
                 yield return $"The hole for the {h.Title} lies in the bend: it is drilled after bending, or it tears.";
         }

@@ -39,7 +39,8 @@ public static class TemplateFiles
     /// <summary>A file's name: station, what it is, and the format.</summary>
     public static string FileName(string station, string name, TemplateFormat format)
     {
-        var words = new string([.. $"{station}-{RigPart.Short(name)}".ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]);
+        var words = new string([.. $"{station}-{RigPart.Short(name)}".ToLowerInvariant()
+            .Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')]);
         return string.Join('-', words.Split('-', StringSplitOptions.RemoveEmptyEntries)) + "." + format.ToString().ToLowerInvariant();
     }
 
@@ -52,8 +53,8 @@ public static class TemplateFiles
     private static string N(double mm) => mm.ToString("0.###", CultureInfo.InvariantCulture);
 
     /// <summary>
-    /// As SVG whose units are millimetres: outline, bend lines dashed, holes with centre marks and their sizes, and a bar of 100 mm to be measured on the
-    /// print.
+    /// As SVG whose units are millimetres: outline, bend lines dashed, holes with centre marks and their sizes, and a bar of 100 mm to be
+    /// measured on the print.
     /// </summary>
     public static string Svg(Template t)
     {
@@ -68,21 +69,25 @@ public static class TemplateFiles
             dash.Length > 0 ? new XAttribute("stroke-dasharray", dash) : null);
         XElement Text(double x, double y, string text) => new(Name + "text", new XAttribute("x", N(x)), new XAttribute("y", N(y)),
             new XAttribute("font-size", "3"),
-            new XAttribute("stroke", "none"), new XAttribute("fill", "black"), new XAttribute("font-family", "sans-serif"), PlainText.Printable(text));
+            new XAttribute("stroke", "none"), new XAttribute("fill", "black"), new XAttribute("font-family", "sans-serif"),
+                PlainText.Printable(text));
         var foot = Margin + wide + 9;
         var svg = new XElement(Name + "svg", new XAttribute("width", N(width) + "mm"), new XAttribute("height", N(height) + "mm"),
             new XAttribute("viewBox", $"0 0 {N(width)} {N(height)}"),
             new XElement(Name + "title", Printed(t.Name)),
-            new XElement(Name + "g", new XAttribute("fill", "none"), new XAttribute("stroke", "black"), new XAttribute("stroke-width", "0.2"),
+            new XElement(Name + "g", new XAttribute("fill", "none"), new XAttribute("stroke", "black"),
+                new XAttribute("stroke-width", "0.2"),
                 new XElement(Name + "polygon", new XAttribute("id", "outline"),
                     new XAttribute("points", string.Join(' ', t.Outline.Select(p => $"{X(p[0])},{Y(p[1])}")))),
                 t.Folds.Select(b => Line(Margin + 1000 * b.From[0], Margin + wide - 1000 * b.From[1], Margin + 1000 * b.To[0],
                     Margin + wide - 1000 * b.To[1], "3 2")),
-                t.Folds.Select(b => Text(Margin + 1000 * b.From[0] + 1, Margin + wide - 1000 * Math.Max(b.From[1], b.To[1]) + (b.Along ? -1 : 4),
+                t.Folds.Select(b => Text(Margin + 1000 * b.From[0] + 1, Margin + wide - 1000 * Math.Max(b.From[1], b.To[1])
+                    + (b.Along ? -1 : 4),
                     $"bend{Turn(t, b)} {b.Angle * 180 / Math.PI:0} degrees, inside radius {Mm(b.Radius)}")),
                 t.Lines.Select(line => new XElement(Name + "polyline", new XAttribute("class", "saw"),
                     new XAttribute("points", string.Join(' ', line.Points.Select(p => $"{X(p[0])},{Y(p[1])}"))))),
-                t.Lines.Select(line => line.Label).Distinct().Select((label, i) => Text(Margin + 1000 * t.Length + 2, Margin + 4 + 4 * i, label)),
+                t.Lines.Select(line => line.Label).Distinct().Select((label, i) =>
+                    Text(Margin + 1000 * t.Length + 2, Margin + 4 + 4 * i, label)),
                 t.Holes.Select(h => new XElement(Name + "circle", new XAttribute("cx", X(h.X)), new XAttribute("cy", Y(h.Y)),
                     new XAttribute("r", Mm(h.Diameter / 2)))),
                 t.Holes.SelectMany(h => new[]
@@ -96,7 +101,8 @@ public static class TemplateFiles
                 t.FrontAhead ? [Text(Margin + 1000 * t.Length - 12, Margin - 2, "front >")] : Array.Empty<XElement>(),
                 t.Holes.Where(h => h.Number > 0).OrderBy(h => h.Number).Select((h, i) => Text(Margin, foot + Rows + RowHeight * i,
                     $"{h.Number}: {Mm(h.X)} along, {Mm(h.Y)} across; {Mm(h.Diameter)} {h.For}")),
-                Line(Margin, foot, Margin + Bar, foot), Line(Margin, foot - 2, Margin, foot + 2), Line(Margin + Bar, foot - 2, Margin + Bar, foot + 2),
+                Line(Margin, foot, Margin + Bar, foot), Line(Margin, foot - 2, Margin, foot + 2),
+                    Line(Margin + Bar, foot - 2, Margin + Bar, foot + 2),
                 Text(Margin, foot + 6, $"measure this bar: 100 mm. {Printed(t.Name)}")));
         return svg.ToString();
     }
@@ -138,7 +144,8 @@ public static class TemplateFiles
         Pair(0, "ENDSEC");
         Pair(0, "SECTION");
         Pair(2, "ENTITIES");
-        void Between(string layer, IReadOnlyList<double> a, IReadOnlyList<double> b) => Line(layer, 1000 * a[0], 1000 * a[1], 1000 * b[0], 1000 * b[1]);
+        void Between(string layer, IReadOnlyList<double> a, IReadOnlyList<double> b) =>
+            Line(layer, 1000 * a[0], 1000 * a[1], 1000 * b[0], 1000 * b[1]);
         var r = t.Outline.Count == 4 ? t.Corner : 0;
         foreach (var (a, b) in t.Outline.Zip([.. t.Outline.Skip(1), t.Outline[0]]))
         {

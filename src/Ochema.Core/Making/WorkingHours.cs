@@ -15,8 +15,8 @@ public readonly record struct WorkingHours(double From, double To, double Clock)
     private double Open => To - From;
 
     /// <summary>
-    /// When a piece of work begins and ends that could begin at a time, s from the plan's beginning. What does not fit into the rest of the day waits for the
-    /// next, unless it is longer than any day: then it is laid down for the night.
+    /// When a piece of work begins and ends that could begin at a time, s from the plan's beginning. What does not fit into the rest of the
+    /// day waits for the next, unless it is longer than any day: then it is laid down for the night.
     /// </summary>
     /// <param name="at">s.</param>
     /// <param name="work">Hands on, s.</param>

@@ -29,7 +29,8 @@ public enum LogAcceleration
 /// <param name="Time">s, from the first sample.</param>
 /// <param name="Axes">Three rows of acceleration, m/s².</param>
 /// <param name="Guess">In words: what was recognised and by what.</param>
-public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, LogTime TimeUnit, LogAcceleration AccelerationUnit, string Guess)
+public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, LogTime TimeUnit, LogAcceleration AccelerationUnit,
+    string Guess)
 {
     private const int MostSamples = 400_000;
     private const int FewestSamples = 64;
@@ -98,7 +99,8 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
     }
 
     /// <summary>
-    /// Reads a log line by line, as it comes: what is too much of it, or is no number, ends the reading there and then. Nothing but the numbers is kept.
+    /// Reads a log line by line, as it comes: what is too much of it, or is no number, ends the reading there and then. Nothing but the
+    /// numbers is kept.
     /// </summary>
     /// <param name="stop">Whoever asked has gone on.</param>
     /// <exception cref="DocumentException">The text is no such log; says the line and the reason.</exception>
@@ -143,7 +145,8 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
                 {
                     header = cells;
                     if (lines > MostBefore)
-                        throw new DocumentException("log", $"has no line of four numbers among its first {MostBefore}: time and three axes are needed");
+                        throw new DocumentException("log",
+                            $"has no line of four numbers among its first {MostBefore}: time and three axes are needed");
                     return;
                 }
             }
@@ -188,7 +191,8 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
                     return new DocumentException($"log, line {line}", $"has nothing in column {columns.At[k] + 1}{Called(columns, k)}");
                 if ((k == 0 ? Time(cell) : Number(cell, separator)) is not { } value)
                     return new DocumentException($"log, line {line}",
-                        $"has '{Short(cell)}' in column {columns.At[k] + 1}{Called(columns, k)}: {(k == 0 && clock ? "no time" : "no number")}");
+                        $"has '{Short(cell)}' in column {columns.At[k] + 1}{Called(columns, k)}: "
+                            + $"{(k == 0 && clock ? "no time" : "no number")}");
                 if (Math.Abs(value) > (k == 0 ? LatestTime : LargestAcceleration))
                     return new DocumentException($"log, line {line}",
                         $"has {Short(cell)} in column {columns.At[k] + 1}{Called(columns, k)}: no phone measures that");
@@ -202,13 +206,15 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
                 throw new DocumentException("log", "has no line of four numbers: time and three axes are needed");
             if (time.Count < FewestSamples)
                 throw new DocumentException("log", $"has {time.Count} samples; at least {FewestSamples} are needed");
-            var (recognised, by) = clock ? (LogTime.Seconds, "clock times") : TimeOf(columns.TimeName, (time[^1] - time[0]) / (time.Count - 1));
+            var (recognised, by) = clock ? (LogTime.Seconds, "clock times")
+                : TimeOf(columns.TimeName, (time[^1] - time[0]) / (time.Count - 1));
             var (acceleration, why) = AccelerationOf(columns.AxesName, axes);
             var (t, a) = (clock ? LogTime.Seconds : timeUnit ?? recognised, accelerationUnit ?? acceleration);
             var (second, metre) = (Second(t), Metre(a));
             var which = columns.TimeName.Length > 0 ? $"columns {string.Join(", ", columns.Names.Select(n => $"“{n}”"))}; " : "";
             return new([.. time.Select(v => (v - time[0]) * second)], [.. axes.Select(axis => axis.Select(v => v * metre).ToArray())], t, a,
-                $"{which}time in {Words(recognised)} ({by}), acceleration in {(acceleration == LogAcceleration.Gravity ? "g" : "m/s²")} ({why})")
+                $"{which}time in {Words(recognised)} ({by}), acceleration in {(acceleration == LogAcceleration.Gravity ? "g" : "m/s²")} "
+                    + $"({why})")
             {
                 HasClock = clock,
             };
@@ -302,16 +308,19 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
         var first = Array.FindIndex(row, c => Number(c, separator) is not null || Clock(c) is not null);
         if (first < 0)
             return null;
-        var next = Enumerable.Range(first + 1, row.Length - first - 1).Where(i => Number(row[i], separator) is not null).Take(Wanted - 1).ToArray();
+        var next = Enumerable.Range(first + 1, row.Length - first - 1).Where(i => Number(row[i], separator) is not null).Take(Wanted - 1)
+            .ToArray();
         return next.Length < Wanted - 1 ? null : new([first, .. next], ["", "", "", ""]);
     }
 
-    /// <summary>By the names of the header: x, y and z of the acceleration, and of several times the one that counts from the start.</summary>
+    /// <summary>By the names of the header: x, y and z of the acceleration, and of several times the one that counts from the
+    /// start.</summary>
     private static Columns? Named(string[] header, string[] row, char separator)
     {
         int Axis(char axis)
         {
-            var named = header.Select((h, i) => (Name: h, At: i)).Where(h => h.At < row.Length && AxisName().Match(h.Name) is { Success: true } m
+            var named = header.Select((h, i) => (Name: h, At: i)).Where(h => h.At < row.Length && AxisName().Match(h.Name)
+                is { Success: true } m
                 && char.ToLowerInvariant(m.Groups[1].Value[0]) == axis && Number(row[h.At], separator) is not null).ToList();
             return named.Count == 0 ? -1 : (named.FirstOrDefault(h => h.Name.StartsWith("a", StringComparison.OrdinalIgnoreCase)
                 || h.Name.Contains("acc", StringComparison.OrdinalIgnoreCase)) is { Name: not null } best ? best : named[0]).At;
@@ -321,7 +330,8 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
             && (Number(row[h.At], separator) is not null || Clock(row[h.At]) is not null)).ToList();
         if (axes.Contains(-1) || times.Count == 0)
             return null;
-        var time = times.OrderByDescending(h => ElapsedColumn().IsMatch(h.Name)).ThenByDescending(h => Number(row[h.At], separator) is not null).First().At;
+        var time = times.OrderByDescending(h => ElapsedColumn().IsMatch(h.Name))
+            .ThenByDescending(h => Number(row[h.At], separator) is not null).First().At;
         int[] at = [time, .. axes];
         return new(at, [.. at.Select(i => header[i])]);
     }
@@ -349,10 +359,12 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
             return (LogAcceleration.Gravity, "the header says so");
         // At rest a phone that counts weight shows 9.8 or 1.
         var mean = Math.Sqrt(axes.Sum(a => Math.Pow(a.Average(), 2)));
-        return mean is > 0.8 and < 1.3 ? (LogAcceleration.Gravity, "its weight reads about one") : (LogAcceleration.MetresPerSecondSquared, "by the size of the numbers");
+        return mean is > 0.8 and < 1.3 ? (LogAcceleration.Gravity, "its weight reads about one")
+            : (LogAcceleration.MetresPerSecondSquared, "by the size of the numbers");
     }
 
-    /// <summary>x, y or z as a word of its own, or behind an a or acceleration: "x", "ax", "acc_z", "Acceleration y (m/s²)", "accelerationX(G)".</summary>
+    /// <summary>x, y or z as a word of its own, or behind an a or acceleration: "x", "ax", "acc_z", "Acceleration y (m/s²)",
+    /// "accelerationX(G)".</summary>
     [GeneratedRegex(@"(?:^|[^a-z]|^a|acc|acceleration|accelerometer)[ _\-.]?([xyz])(?![a-z])", RegexOptions.IgnoreCase)]
     private static partial Regex AxisName();
 

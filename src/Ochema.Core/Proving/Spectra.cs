@@ -33,7 +33,8 @@ public static class Spectra
     {
         var n = x.Length;
         var (middle, mean) = ((n - 1) / 2.0, x.Average());
-        var slope = Enumerable.Range(0, n).Sum(i => (i - middle) * (x[i] - mean)) / Enumerable.Range(0, n).Sum(i => (i - middle) * (i - middle));
+        var slope = Enumerable.Range(0, n).Sum(i => (i - middle) * (x[i] - mean)) / Enumerable.Range(0, n)
+            .Sum(i => (i - middle) * (i - middle));
         return [.. x.Select((v, i) => v - mean - slope * (i - middle))];
     }
 
@@ -60,7 +61,8 @@ public static class Spectra
         return ([.. Enumerable.Range(0, sum.Length).Select(k => k * rate / segment)], [.. sum.Select(s => s / count)]);
     }
 
-    /// <summary>The strongest peaks of an acceleration by their speed (density ÷ f², so that slow ones count), strongest first, each at least an octave's third from the others.</summary>
+    /// <summary>The strongest peaks of an acceleration by their speed (density ÷ f², so that slow ones count), strongest first, each at
+    /// least an octave's third from the others.</summary>
     public static IReadOnlyList<SpectrumPeak> Peaks(double[] x, double rate, double low, double high, int most = 4)
     {
         var segment = Math.Min(x.Length, (int)(rate * 20));
@@ -72,7 +74,8 @@ public static class Spectra
             f[k] >= low && f[k] <= high && s[k] > floor && s[k] > s[k - 1] && s[k] >= s[k + 1]
             && StandsOut(s, k)).OrderByDescending(k => s[k] / (f[k] * f[k])))
         {
-            if (list.Count >= most || (list.Count > 0 && s[k] / (f[k] * f[k]) < 0.01 * list[0].Level / (list[0].Frequency * list[0].Frequency)))
+            if (list.Count >= most || (list.Count > 0 && s[k] / (f[k] * f[k]) < 0.01 * list[0].Level
+                / (list[0].Frequency * list[0].Frequency)))
                 break;
             // A parabola through the logarithms places it between the lines.
             var (a, b, c) = (Math.Log(s[k - 1]), Math.Log(s[k]), Math.Log(s[k + 1]));
@@ -85,8 +88,8 @@ public static class Spectra
     }
 
     /// <summary>
-    /// True where it falls to a fifth before it rises higher, on both sides: what rings down has a level ground of its own below its frequency, whose ripples
-    /// are no modes.
+    /// True where it falls to a fifth before it rises higher, on both sides: what rings down has a level ground of its own below its
+    /// frequency, whose ripples are no modes.
     /// </summary>
     private static bool StandsOut(double[] s, int k)
     {
@@ -114,7 +117,8 @@ public static class Spectra
         return (Cross(j - 1, j) - Cross(i + 1, i)) / (2 * at);
     }
 
-    /// <summary>Damping from the decay: the signal is kept round its peak, and a straight line laid through the logarithm of its envelope (logarithmic decrement).</summary>
+    /// <summary>Damping from the decay: the signal is kept round its peak, and a straight line laid through the logarithm of its envelope
+    /// (logarithmic decrement).</summary>
     public static double RingDown(double[] x, double rate, double frequency)
     {
         var n = x.Length;

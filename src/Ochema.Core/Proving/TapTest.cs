@@ -12,7 +12,8 @@ namespace Ochema.Core.Proving;
 /// <param name="Frequencies">Hz.</param>
 /// <param name="Density">(m/s²)²/Hz.</param>
 public sealed record LogReport(
-    string Guess, LogTime TimeUnit, LogAcceleration AccelerationUnit, double Duration, double Rate, int Axis, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Density, IReadOnlyList<SpectrumPeak> Peaks);
+    string Guess, LogTime TimeUnit, LogAcceleration AccelerationUnit, double Duration, double Rate, int Axis,
+        IReadOnlyList<double> Frequencies, IReadOnlyList<double> Density, IReadOnlyList<SpectrumPeak> Peaks);
 
 /// <summary>A rig made to agree with its tap test, and what changed.</summary>
 public sealed record Calibration(RigDocument Document, double Before, double After, double Factor, double Damping);
@@ -33,7 +34,8 @@ public static class TapTest
 
     /// <summary>Spectrum and peaks of a log that is read as it comes.</summary>
     /// <inheritdoc cref="Read(string, LogTime?, LogAcceleration?)"/>
-    public static LogReport Read(TextReader text, LogTime? time = null, LogAcceleration? acceleration = null, CancellationToken stop = default) =>
+    public static LogReport Read(TextReader text, LogTime? time = null, LogAcceleration? acceleration = null,
+        CancellationToken stop = default) =>
         Of(AccelerometerLog.Read(text, time, acceleration, stop));
 
     /// <summary>Spectrum and peaks of a log that was read.</summary>
@@ -52,8 +54,8 @@ public static class TapTest
     }
 
     /// <summary>
-    /// A stand-in for a phone on the camera: what it would log after a push the way it is softest, from the rig's own modes, with noise, drift and
-    /// uneven sampling. The same seed gives the same log.
+    /// A stand-in for a phone on the camera: what it would log after a push the way it is softest, from the rig's own modes, with noise,
+    /// drift and uneven sampling. The same seed gives the same log.
     /// </summary>
     public static string Simulate(RigDocument rig, Catalogue stock, int seed = 1)
     {
@@ -79,22 +81,25 @@ public static class TapTest
                     var wd = w * Math.Sqrt(1 - m.Damping * m.Damping);
                     var speed = m.Move.Dot(push);
                     // Second derivative of e^(−ζωt)·sin(ω_d·t)/ω_d.
-                    var q = Math.Exp(-m.Damping * w * since) / wd * ((m.Damping * m.Damping * w * w - wd * wd) * Math.Sin(wd * since) - 2 * m.Damping * w * wd * Math.Cos(wd * since));
+                    var q = Math.Exp(-m.Damping * w * since) / wd * ((m.Damping * m.Damping * w * w - wd * wd) * Math.Sin(wd * since) - 2
+                        * m.Damping * w * wd * Math.Cos(wd * since));
                     a += speed * q * m.Move;
                 }
             var drift = 0.05 * t + 0.02;
-            text.Append(CultureInfo.InvariantCulture, $"{t:0.00000},{a.X + drift + 0.02 * Noise():0.00000},{a.Y - drift + 0.02 * Noise():0.00000},{9.81 + a.Z + 0.02 * Noise():0.00000}\n");
+            text.Append(CultureInfo.InvariantCulture,
+                $"{t:0.00000},{a.X + drift + 0.02 * Noise():0.00000},{a.Y - drift + 0.02 * Noise():0.00000},{9.81 + a.Z + 0.02 * Noise():0.00000}\n");
         }
         return text.ToString();
     }
 
-    private static int AxisOf(Vec3 move) => Math.Abs(move.X) >= Math.Abs(move.Y) ? Math.Abs(move.X) >= Math.Abs(move.Z) ? 0 : 2 : Math.Abs(move.Y) >= Math.Abs(move.Z) ? 1 : 2;
+    private static int AxisOf(Vec3 move) => Math.Abs(move.X) >= Math.Abs(move.Y) ? Math.Abs(move.X) >= Math.Abs(move.Z) ? 0 : 2
+        : Math.Abs(move.Y) >= Math.Abs(move.Z) ? 1 : 2;
 
     private static Vec3 Axis(int i) => i switch { 0 => Vec3.UnitX, 1 => Vec3.UnitY, _ => Vec3.UnitZ };
 
     /// <summary>
-    /// Makes the site as stiff and as damped as a tap test says: one factor on its stiffness that brings the frequency that was heard to the
-    /// measured one, kept with its date; from then on it beats the estimate.
+    /// Makes the site as stiff and as damped as a tap test says: one factor on its stiffness that brings the frequency that was heard to
+    /// the measured one, kept with its date; from then on it beats the estimate.
     /// </summary>
     /// <param name="frequency">Measured, Hz.</param>
     /// <param name="damping">Measured ratio, or null to leave it.</param>
@@ -105,8 +110,15 @@ public static class TapTest
     {
         RigDocument With(double factor)
         {
-            var site = rig.Site with { StiffnessFactor = factor, Damping = damping is { } d ? Math.Clamp(d, 0.005, 0.5) : rig.Site.Damping };
-            var taken = new Dictionary<string, Taken>(rig.Measured ?? new Dictionary<string, Taken>()) { ["site.stiffnessFactor"] = new(factor, date) };
+            var site = rig.Site with
+            {
+                StiffnessFactor = factor,
+                Damping = damping is { } d ? Math.Clamp(d, 0.005, 0.5)
+                : rig.Site.Damping
+            };
+            var taken = new Dictionary<string, Taken>(rig.Measured ?? new Dictionary<string,
+                Taken>())
+            { ["site.stiffnessFactor"] = new(factor, date) };
             if (damping is not null)
                 taken["site.damping"] = new(site.Damping!.Value, date);
             return rig with { Site = site, Measured = taken };
@@ -120,7 +132,9 @@ public static class TapTest
         var before = Heard(rig);
         var (low, high) = (0.02, 50.0);
         if (!(frequency > First(low) && frequency < First(high)))
-            throw new DocumentException("frequency", $"{frequency:0.#} Hz cannot be: with any stiffness of this site the rig rocks between {First(low):0.#} and {First(high):0.#} Hz. Another mode, or something else gives");
+            throw new DocumentException("frequency",
+                $"{frequency:0.#} Hz cannot be: with any stiffness of this site the rig rocks between {First(low):0.#} and "
+                    + $"{First(high):0.#} Hz. Another mode, or something else gives");
         for (var i = 0; i < 40; i++)
         {
             var middle = Math.Sqrt(low * high);

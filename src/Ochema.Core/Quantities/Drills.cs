@@ -4,8 +4,8 @@ namespace Ochema.Core.Quantities;
 public sealed record Drill(string Name, double Diameter);
 
 /// <summary>
-/// Drills by their names: inch ones by number (No. 7), letter (F) and fraction (17/64 in) as in ASME B94.11M, metric ones by tenths of a millimetre. A drill
-/// size
+/// Drills by their names: inch ones by number (No. 7), letter (F) and fraction (17/64 in) as in ASME B94.11M, metric ones by tenths of a
+/// millimetre. A drill size
 /// is never rounded to a ruler's sixteenths.
 /// </summary>
 public static class Drills
@@ -35,7 +35,8 @@ public static class Drills
     public static IReadOnlyList<Drill> InchDrills { get; } =
     [
         .. Numbers.Select((d, i) => new Drill($"No. {i + 1}", d * Inch))
-            .Concat(Letters.Select((d, i) => new Drill($"letter {(char)('A' + i)}", d * Inch)).Where(d => Math.Abs(d.Diameter - Inch / 4) > 1e-7))
+            .Concat(Letters.Select((d, i) => new Drill($"letter {(char)('A' + i)}", d * Inch))
+                .Where(d => Math.Abs(d.Diameter - Inch / 4) > 1e-7))
             .Concat(Enumerable.Range(4, 61).Select(n => new Drill(Fraction(n), n * Inch / 64))).OrderBy(d => d.Diameter),
     ];
 

@@ -17,7 +17,8 @@ public sealed class MeasureAttribute(string label, Dimension dimension, double m
     /// <summary>How to take it, a few words.</summary>
     public string HowTo { get; init; } = "";
 
-    /// <summary>The question builders ask of it, as "Greatest height": more of it is wanted and costs strength; empty for all others.</summary>
+    /// <summary>The question builders ask of it, as "Greatest height": more of it is wanted and costs strength; empty for all
+    /// others.</summary>
     public string Greatest { get; init; } = "";
 
     /// <summary>True when leaving it empty means "use the catalogue value".</summary>

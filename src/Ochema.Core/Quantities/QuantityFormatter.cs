@@ -12,7 +12,8 @@ public static class QuantityFormatter
             return Drills.Name(si, system);
         var d = Units.For(dimension, system);
         var v = si / d.Factor - d.Offset;
-        var text = Math.Abs(v) < d.SmallBelow ? Small(v, d.SmallDigits, d.Fraction) : d.Fraction && fractions ? Sixteenths(v) : Decimal(v, d.Digits);
+        var text = Math.Abs(v) < d.SmallBelow ? Small(v, d.SmallDigits, d.Fraction) : d.Fraction && fractions ? Sixteenths(v)
+            : Decimal(v, d.Digits);
         return d.Symbol.Length == 0 ? text : $"{text} {d.Symbol}";
     }
 

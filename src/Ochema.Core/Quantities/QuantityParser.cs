@@ -8,7 +8,8 @@ namespace Ochema.Core.Quantities;
 /// <param name="Error">What was not understood.</param>
 /// <param name="Question">Understood, but hardly meant: what to ask.</param>
 /// <param name="Suggestions">Readings that would be in range, as text to take over.</param>
-public sealed record ParsedQuantity(double? Value, string? Error = null, string? Question = null, IReadOnlyList<string>? Suggestions = null);
+public sealed record ParsedQuantity(double? Value, string? Error = null, string? Question = null,
+    IReadOnlyList<string>? Suggestions = null);
 
 /// <summary>
 /// Reads what people type: <c>1 200 mm</c>, <c>1/50</c> (an exposure), <c>11 in</c>, <c>1 1/2"</c>, <c>3/8</c>, <c>5'6"</c>, <c>60 mph</c>,
@@ -85,8 +86,8 @@ public static partial class QuantityParser
     }
 
     /// <summary>
-    /// Reads a text for a field. Past a real limit the limit is said; a value that is possible but unusual is asked about and may be kept. Both come
-    /// with readings that would be usual (a forgotten fraction, a slipped decimal point, the other unit).
+    /// Reads a text for a field. Past a real limit the limit is said; a value that is possible but unusual is asked about and may be kept.
+    /// Both come with readings that would be usual (a forgotten fraction, a slipped decimal point, the other unit).
     /// </summary>
     /// <param name="minimum">Smallest value accepted, SI.</param>
     /// <param name="maximum">Largest value accepted, SI.</param>
@@ -156,13 +157,15 @@ public static partial class QuantityParser
                 t = t.Replace(",", "");
             else if (parts[1].Length == 3 && parts[0].TrimStart('0').Length > 0)
             {
-                problem = $"'{t}' can be read two ways: write {parts[0]}{parts[1]} or {parts[0]}.{parts[1].TrimEnd('0')}{(parts[1].TrimEnd('0').Length == 0 ? "0" : "")}.";
+                problem = $"'{t}' can be read two ways: write {parts[0]}{parts[1]} or "
+                    + $"{parts[0]}.{parts[1].TrimEnd('0')}{(parts[1].TrimEnd('0').Length == 0 ? "0" : "")}.";
                 return null;
             }
             else
                 t = t.Replace(',', '.');
         }
-        if (double.TryParse(t, NumberStyles.AllowDecimalPoint | NumberStyles.AllowExponent | NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var v) && double.IsFinite(v))
+        if (double.TryParse(t, NumberStyles.AllowDecimalPoint | NumberStyles.AllowExponent | NumberStyles.AllowLeadingSign,
+            CultureInfo.InvariantCulture, out var v) && double.IsFinite(v))
             return v;
         problem = $"'{t}' is not a number.";
         return null;

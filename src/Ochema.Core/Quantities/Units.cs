@@ -45,7 +45,8 @@ public enum Dimension
     /// <summary>A drilled hole: a length that is said by the name of its drill, never in sixteenths.</summary>
     Drill,
 
-    /// <summary>A place that is marked out on a piece: a length to the tenth of a millimetre or the hundredth of an inch, whatever its size.</summary>
+    /// <summary>A place that is marked out on a piece: a length to the tenth of a millimetre or the hundredth of an inch, whatever its
+    /// size.</summary>
     Mark,
 
     Power,
@@ -123,7 +124,8 @@ public static class Units
         new("MPa", Dimension.Stress, 1e6, 0, "mpa", "n/mm²", "n/mm2"),
         new("ksi", Dimension.Stress, 1000 * Pound * StandardGravity / (Inch * Inch), 0, "ksi"),
         new("N·m", Dimension.Torque, 1, 0, "n·m", "nm", "n*m", "n m"),
-        new("lbf·ft", Dimension.Torque, Pound * StandardGravity * 12 * Inch, 0, "lbf·ft", "lbft", "ft·lb", "ftlb", "lb·ft", "lbf ft", "ft lb"),
+        new("lbf·ft", Dimension.Torque, Pound * StandardGravity * 12 * Inch, 0, "lbf·ft", "lbft", "ft·lb", "ftlb", "lb·ft", "lbf ft",
+            "ft lb"),
         new("s", Dimension.Time, 1, 0, "s", "sec", "second", "seconds"),
         new("ms", Dimension.Time, 1e-3, 0, "ms"),
         new("min", Dimension.Time, 60, 0, "min", "minute", "minutes"),
@@ -213,16 +215,19 @@ public static class Units
     public static Unit? Find(string name, Dimension d)
     {
         var n = name.Trim().ToLowerInvariant();
-        return All.FirstOrDefault(u => u.Dimension == d && (u.Names.Contains(n) || string.Equals(u.Symbol, name.Trim(), StringComparison.Ordinal)));
+        return All.FirstOrDefault(u => u.Dimension == d && (u.Names.Contains(n)
+            || string.Equals(u.Symbol, name.Trim(), StringComparison.Ordinal)));
     }
 
     /// <summary>What keeps its digits where it is small.</summary>
     private static IEnumerable<DisplayUnit> Fine(
         Dimension d, string metric, string inch, double below, int digits, int usual = 0, double step = 1, double? inchStep = null) =>
-        Both(d, metric, usual, inch, usual, step: step, inchStep: inchStep).Select(u => u with { SmallBelow = below, SmallDigits = digits });
+        Both(d, metric, usual, inch, usual, step: step, inchStep: inchStep)
+            .Select(u => u with { SmallBelow = below, SmallDigits = digits });
 
     private static IEnumerable<DisplayUnit> Both(
-        Dimension d, string metric, int metricDigits, string inch, int inchDigits, bool fraction = false, double step = 1, double? inchStep = null)
+        Dimension d, string metric, int metricDigits, string inch, int inchDigits, bool fraction = false, double step = 1,
+            double? inchStep = null)
     {
         var (m, i) = (All.First(u => u.Dimension == d && u.Symbol == metric), All.First(u => u.Dimension == d && u.Symbol == inch));
         yield return new(d, UnitSystem.Metric, m.Symbol, m.Factor, m.Offset, metricDigits, false, fraction ? 10 : 0, 2, step);

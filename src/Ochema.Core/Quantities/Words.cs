@@ -9,7 +9,8 @@ internal static class Words
     public static string Inside(string s) => s.Length < 2 || !char.IsUpper(s[0]) || char.IsUpper(s[1])
         || char.IsDigit(s[1]) || s[1] == '-' ? s : char.ToLowerInvariant(s[0]) + s[1..];
 
-    /// <summary>A part that the user calls by a name of their own, as "strut left ahead": marks between words of an id are no dashes in a sentence.</summary>
+    /// <summary>A part that the user calls by a name of their own, as "strut left ahead": marks between words of an id are no dashes in a
+    /// sentence.</summary>
     public static string Named(string noun, string id) => $"{noun} {id.Replace('-', ' ')}";
 
     /// <summary>Where something goes, in a sentence: "to the bow eye", "round the trunk, above", "to the rig's own base".</summary>

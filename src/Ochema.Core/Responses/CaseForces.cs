@@ -89,7 +89,8 @@ public sealed class CaseForces
         return shares;
     }
 
-    /// <summary>What a hold carries: pull along the normal (negative: pressed on), slide along the panel, rocking moment, twist about the normal.</summary>
+    /// <summary>What a hold carries: pull along the normal (negative: pressed on), slide along the panel, rocking moment, twist about the
+    /// normal.</summary>
     public HoldLoad Hold(SpringIndex spring, Vec3 normal)
     {
         var (f, m) = Spring(spring);
@@ -112,7 +113,8 @@ public sealed class CaseForces
 
     private ResponseSum Summed => sum ??= state.Rows.Times(Coefficients);
 
-    /// <summary>A check alone asks for little, and gets just that; many of them together are better served by a stretch of columns at a time.</summary>
+    /// <summary>A check alone asks for little, and gets just that; many of them together are better served by a stretch of columns at a
+    /// time.</summary>
     /// <returns>Where it stands already, or <paramref name="into"/>.</returns>
     private ReadOnlySpan<double> Sum(int start, Span<double> into)
     {
@@ -136,8 +138,8 @@ public sealed class CaseForces
     }
 
     /// <summary>
-    /// Works out all of several cases of one state together, a stretch of columns at a time for all of them: the state's rows are read from the
-    /// nearest store then, and not from memory once per case.
+    /// Works out all of several cases of one state together, a stretch of columns at a time for all of them: the state's rows are read from
+    /// the nearest store then, and not from memory once per case.
     /// </summary>
     /// <returns>What <see cref="GiveBack"/> gives back.</returns>
     internal static double[] WorkOut(StateResponse state, IReadOnlyList<CaseForces> cases)
@@ -165,8 +167,8 @@ public sealed class CaseForces
     }
 
     /// <summary>
-    /// Gives back what was worked out for the checks: they have all looked, and it is worked out again should one look once more. A search looks at
-    /// hundreds of cases at a few speeds each, and would keep megabytes.
+    /// Gives back what was worked out for the checks: they have all looked, and it is worked out again should one look once more. A search
+    /// looks at hundreds of cases at a few speeds each, and would keep megabytes.
     /// </summary>
     internal void Release()
     {

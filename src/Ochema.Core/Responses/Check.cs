@@ -30,7 +30,8 @@ public abstract class Check(string id, StationId station, PartId part, string ti
     /// <summary>True when the check counts only while the rig is whole (the tether is never loaded then).</summary>
     public virtual bool Reserve => false;
 
-    /// <summary>Strength: it lets go. Service: it marks, flexes, is awkward. Tightening: how hard a screw is drawn, no use of a case.</summary>
+    /// <summary>Strength: it lets go. Service: it marks, flexes, is awkward. Tightening: how hard a screw is drawn, no use of a
+    /// case.</summary>
     public virtual CheckSort Sort => CheckSort.Strength;
 
     /// <summary>Index of the spring whose load it looks at; null where it looks at a piece, or at none.</summary>
@@ -40,9 +41,16 @@ public abstract class Check(string id, StationId station, PartId part, string ti
     public virtual bool GivesWay => false;
 
     /// <summary>
-    /// What a use counts for in a verdict: a service check at 100 % at the most (tight), a screw's tightening not at all until it is too much.
+    /// What a use counts for in a verdict: a service check at 100 % at the most (tight), a screw's tightening not at all until it is too
+    /// much.
     /// </summary>
-    public double Counts(double use) => Sort switch { CheckSort.Strength => use, CheckSort.Service => Math.Min(use, 1), _ => use > 1 ? use : 0 };
+    public double Counts(double use) => Sort switch
+    {
+        CheckSort.Strength => use,
+        CheckSort.Service => Math.Min(use, 1),
+        _ => use > 1 ? use
+        : 0
+    };
 
     /// <summary>Use (1 = at its allowed load); the working is written when a sheet is given.</summary>
     public abstract double Use(CaseForces f, Worksheet? sheet = null);
@@ -98,7 +106,8 @@ public sealed class Worksheet
         return this;
     }
 
-    /// <summary>A number; forces, moments and stresses come from the solved frame in the case at hand unless another origin is said.</summary>
+    /// <summary>A number; forces, moments and stresses come from the solved frame in the case at hand unless another origin is
+    /// said.</summary>
     /// <exception cref="ArgumentException">Its origin is not said.</exception>
     public Worksheet Term(string symbol, string name, double value, Dimension dimension, string source = "")
     {

@@ -4,7 +4,8 @@ namespace Ochema.Core.Responses;
 
 /// <summary>
 /// The responses of one state of the rig (whole, or with parts gone) to unit loads: weight along each axis, wind at 1 Pa from each
-/// direction, a splash and a knock at the camera, a unit of tension in each line, a jolt and the peaks of the host's shaking. All cases at all speeds are sums of these.
+/// direction, a splash and a knock at the camera, a unit of tension in each line, a jolt and the peaks of the host's shaking. All cases at
+/// all speeds are sums of these.
 /// </summary>
 internal sealed class StateResponse
 {
@@ -52,8 +53,8 @@ internal sealed class StateResponse
 }
 
 /// <summary>
-/// Where things stand in a row of a state: spring forces (6 each, N and N·m), beam end forces (12 each), the acceleration field at the camera (3, m/s²), how
-/// much longer each line gets (m), displacements in body unknowns (m and rad).
+/// Where things stand in a row of a state: spring forces (6 each, N and N·m), beam end forces (12 each), the acceleration field at the
+/// camera (3, m/s²), how much longer each line gets (m), displacements in body unknowns (m and rad).
 /// </summary>
 internal readonly record struct ResponseLayout(int Springs, int Beams, int Lines, int Unknowns)
 {

@@ -1,8 +1,8 @@
 namespace Ochema.Core.Responses;
 
 /// <summary>
-/// A row of the spine: a station of the load path, a strut or strap of the user's, the tethers. Reads as text where text is asked for, as reports do; no text
-/// passes for it, so that a part's name never stands where a row is meant.
+/// A row of the spine: a station of the load path, a strut or strap of the user's, the tethers. Reads as text where text is asked for, as
+/// reports do; no text passes for it, so that a part's name never stands where a row is meant.
 /// </summary>
 public readonly record struct StationId
 {

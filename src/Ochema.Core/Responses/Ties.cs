@@ -1,7 +1,8 @@
 namespace Ochema.Core.Responses;
 
 /// <summary>
-/// Uses that differ in their last digits only are alike: of a rig's two mirrored sides the one that is thought of first is named, whatever the order of sums.
+/// Uses that differ in their last digits only are alike: of a rig's two mirrored sides the one that is thought of first is named, whatever
+/// the order of sums.
 /// </summary>
 internal static class Ties
 {

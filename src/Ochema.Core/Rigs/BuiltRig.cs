@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// A rig as built: frame, pieces, joints, lines, checks and drawing. Nothing is set on it any more; what hangs on a speed is asked for with that speed.
+/// A rig as built: frame, pieces, joints, lines, checks and drawing. Nothing is set on it any more; what hangs on a speed is asked for with
+/// that speed.
 /// </summary>
 public sealed class BuiltRig : RigSetting
 {
@@ -20,7 +21,8 @@ public sealed class BuiltRig : RigSetting
         at = new(frame.Model.Nodes.Count);
         for (var i = 0; i < frame.Model.Nodes.Count; i++)
             at[frame.Model.Nodes[i].Id] = i;
-        (Parts, Figure, Holds, Pieces, Faces, Carrying) = ([.. b.Parts], [.. b.Figure], [.. b.Holds], [.. b.Pieces], [.. b.Faces], [.. b.Carrying]);
+        (Parts, Figure, Holds, Pieces, Faces, Carrying) = ([.. b.Parts], [.. b.Figure], [.. b.Holds], [.. b.Pieces], [.. b.Faces],
+            [.. b.Carrying]);
         (Unmeasured, Joints, Joins, StrapsBuilt, Rods) = ([.. b.Unmeasured], [.. b.Joints], [.. b.Joins], [.. b.StrapsBuilt], [.. b.Rods]);
         (Tethers, Links, NotCarried, Unmade) = ([.. b.Tethers], [.. b.Links], b.NotCarried, [.. b.Unmade]);
         (Camera, SecondCamera, Soft) = (b.Camera, b.SecondCamera, null);
@@ -35,14 +37,16 @@ public sealed class BuiltRig : RigSetting
         : base(whole)
     {
         (frame, at, said, ofHolds) = (whole.frame with { Model = left }, whole.at, whole.said, whole.ofHolds);
-        (Parts, Figure, Holds, Pieces, Faces, Carrying) = (whole.Parts, whole.Figure, whole.Holds, whole.Pieces, whole.Faces, whole.Carrying);
+        (Parts, Figure, Holds, Pieces, Faces, Carrying) = (whole.Parts, whole.Figure, whole.Holds, whole.Pieces, whole.Faces,
+            whole.Carrying);
         (Unmeasured, Joints, Joins, StrapsBuilt, Rods) = (whole.Unmeasured, whole.Joints, whole.Joins, whole.StrapsBuilt, whole.Rods);
         (Tethers, Links, NotCarried, Unmade) = (whole.Tethers, whole.Links, whole.NotCarried, whole.Unmade);
         (Camera, SecondCamera, Soft, Mass) = (whole.Camera, whole.SecondCamera, whole.Soft, whole.Mass);
         Checks = checks;
     }
 
-    /// <summary>The same with all its holds gone: their feet only push and rub, what their grip could do wrong is not asked any more.</summary>
+    /// <summary>The same with all its holds gone: their feet only push and rub, what their grip could do wrong is not asked any
+    /// more.</summary>
     /// <param name="feet">What can go wrong with the feet.</param>
     public BuiltRig WithoutHolds(Func<IReadOnlyList<FrictionFoot>, Check> feet) =>
         new(this, frame.Loose, [.. Checks.Where(c => !ofHolds.Contains(c)), feet(frame.Feet)]);
@@ -74,7 +78,8 @@ public sealed class BuiltRig : RigSetting
     /// <summary>Members that water flows round where they are under it.</summary>
     internal IReadOnlyList<(BeamIndex Beam, Stock.Section Section, NodeIndex From, NodeIndex To)> Carrying { get; }
 
-    /// <summary>What nobody has measured and no usual value stands for, each as a question: the rig is not said to hold before it is answered.</summary>
+    /// <summary>What nobody has measured and no usual value stands for, each as a question: the rig is not said to hold before it is
+    /// answered.</summary>
     internal IReadOnlyList<string> Unmeasured { get; }
 
     /// <summary>The screwed joints.</summary>

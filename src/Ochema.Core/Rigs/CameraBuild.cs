@@ -21,7 +21,8 @@ public sealed record CameraBuild(NodeIndex Node, NodeIndex Seat, double Mass, Ve
     public (double Pan, double Tilt, double Distance) Aim(Vec3 at)
     {
         var to = at - Pivot;
-        return (Math.Atan2(to.Y, to.X), Math.Asin(Math.Clamp(to.Z / Math.Max(1e-9, to.Length), -1, 1)), Math.Max(0, to.Length - (Eye - Pivot).Length));
+        return (Math.Atan2(to.Y, to.X), Math.Asin(Math.Clamp(to.Z / Math.Max(1e-9, to.Length), -1, 1)),
+            Math.Max(0, to.Length - (Eye - Pivot).Length));
     }
 }
 

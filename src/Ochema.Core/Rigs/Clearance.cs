@@ -29,18 +29,23 @@ public static class Clearance
                         + $"{(margin < LooseEnd && hit.Type is "strap" ? ": tie its loose end" : ": mind its swing")}. {zone.Why}");
         }
         if (host.Motion.Wet && b.Rig.Run.Consequence is Consequence.OwnGround or Consequence.PublicWay or Consequence.InsideHost)
-            yield return new ReportFinding(StationId.Site, "What falls from it falls into the water: deep water, unless you can stand in it "
+            yield return new ReportFinding(StationId.Site,
+                "What falls from it falls into the water: deep water, unless you can stand in it "
                 + "everywhere it goes.");
         if (b.Rig.Survey.BeyondOutline == Answer.No && Beyond(b.Figure, host) is { } part)
-            yield return new ReportFinding(part.Station, $"The {What(b.Rig, part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, "
+            yield return new ReportFinding(part.Station,
+                $"The {What(b.Rig, part)} stands beyond the outline of the {host.Name.ToLowerInvariant()}, "
                 + $"which the rules of the day refuse.", Blocks: true);
     }
 
-    /// <summary>Whether what stands out beyond a vehicle may, where others are about and nobody has said; null where there is nothing to ask.</summary>
+    /// <summary>Whether what stands out beyond a vehicle may, where others are about and nobody has said; null where there is nothing to
+    /// ask.</summary>
     internal static string? Asks(RigSetting b, IEnumerable<FigureShape> figure) =>
-        b.Host is var host && b.Rig.Survey.BeyondOutline == Answer.NotAsked && host.Motion is { Still: false, Wet: false } && host.Published.Wheels.Count > 0
+        b.Host is var host && b.Rig.Survey.BeyondOutline == Answer.NotAsked && host.Motion is { Still: false, Wet: false }
+            && host.Published.Wheels.Count > 0
             && b.Rig.Run.Consequence is Consequence.PublicWay or Consequence.OnPeople && Beyond(figure, host, Ends, Sides) is { } part
-            ? $"May the {What(b.Rig, part)} stand out beyond the {host.Name.ToLowerInvariant()} there? The rules of the road or the event say." : null;
+            ? $"May the {What(b.Rig, part)} stand out beyond the {host.Name.ToLowerInvariant()} there? The rules of the road or the "
+                + $"event say." : null;
 
     /// <summary>The shape that comes nearest to a zone, and by how much, m (0 inside); null when none is within its swing.</summary>
     private static (FigureShape? Shape, double Margin) Nearest(BuiltRig b, KeepClear zone)
@@ -59,7 +64,8 @@ public static class Clearance
     }
 
     /// <summary>
-    /// What may stand out before and behind, and at the sides, without being asked about, m (judgement: as far as a tow ball, a mirror's rim).
+    /// What may stand out before and behind, and at the sides, without being asked about, m (judgement: as far as a tow ball, a mirror's
+    /// rim).
     /// </summary>
     private const double Ends = 0.3;
     private const double Sides = 0.05;
@@ -84,7 +90,12 @@ public static class Clearance
 
     private static bool Thin(FigureShape s) => s.Type is "strap" || (s.Type is "tube" && s.Size[0] < 0.02);
 
-    private static double Radius(FigureShape s) => s.Type switch { "camera" => 0.5 * Math.Min(s.Size[0], Math.Min(s.Size[1], s.Size[2])), "plate" => 0.02, _ => 0.5 * s.Size[0] };
+    private static double Radius(FigureShape s) => s.Type switch
+    {
+        "camera" => 0.5 * Math.Min(s.Size[0], Math.Min(s.Size[1], s.Size[2])),
+        "plate" => 0.02,
+        _ => 0.5 * s.Size[0]
+    };
 
     internal static double Distance(Vec3 p, KeepClear z)
     {
@@ -93,5 +104,6 @@ public static class Clearance
     }
 
     private static string What(RigDocument rig, FigureShape s) => s.Type is "camera" or "lens" or "strap" or "plate" or "head" ? s.Type
-        : rig.Braces.Any(x => StationId.Brace(x.Id) == s.Station) ? "strut" : s.Station == StationId.Isolator ? "soft mount" : RigPath.Kind(s.Station);
+        : rig.Braces.Any(x => StationId.Brace(x.Id) == s.Station) ? "strut" : s.Station == StationId.Isolator ? "soft mount"
+            : RigPath.Kind(s.Station);
 }

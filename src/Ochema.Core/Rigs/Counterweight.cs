@@ -3,7 +3,8 @@ using Ochema.Core.Quantities;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// What balances a rig on a host that turns: as much mass times distance on the other side of the axis, m·r = M·R. A swing hangs and needs none.
+/// What balances a rig on a host that turns: as much mass times distance on the other side of the axis, m·r = M·R. A swing hangs and needs
+/// none.
 /// </summary>
 /// <param name="Needed">Mass times distance that the rig is out of balance by, kg·m.</param>
 /// <param name="Mass">Of the counterweight: as fixed, else what balances, kg.</param>
@@ -36,6 +37,7 @@ internal sealed record Counterweight(double Needed, double Mass, double At)
     /// <summary>What is said of it.</summary>
     public string Text => Balances
         ? $"Balanced by {QuantityText.Of(Mass, Dimension.Mass)} opposite, {QuantityText.Of(At, Dimension.Length)} from the axis."
-        : $"The {QuantityText.Of(Mass, Dimension.Mass)} opposite are {(Off < 0 ? "too little" : "too much")}: {QuantityText.Of(Planned, Dimension.Mass)} at "
+        : $"The {QuantityText.Of(Mass, Dimension.Mass)} opposite are {(Off < 0 ? "too little" : "too much")}: "
+            + $"{QuantityText.Of(Planned, Dimension.Mass)} at "
             + $"{QuantityText.Of(At, Dimension.Length)} from the axis balance it, or the same farther {(Off < 0 ? "out" : "in")}.";
 }

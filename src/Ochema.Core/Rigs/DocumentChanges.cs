@@ -85,7 +85,8 @@ public static class DocumentChanges
 
     private static string? Label(object o) => o.GetType().GetCustomAttribute<KindAttribute>()?.Label;
 
-    private static void Several<T>(string name, IReadOnlyList<T> before, IReadOnlyList<T> after, Func<T, string> id, Catalogue stock, List<string> said)
+    private static void Several<T>(string name, IReadOnlyList<T> before, IReadOnlyList<T> after, Func<T, string> id, Catalogue stock,
+        List<string> said)
         where T : class
     {
         foreach (var gone in before.Where(x => after.All(y => id(y) != id(x))))
@@ -100,7 +101,8 @@ public static class DocumentChanges
     /// <summary>Ids as people read them.</summary>
     private static string Shown(string id) => JsonNamingPolicy.KebabCaseLower.ConvertName(id).Replace('-', ' ');
 
-    private static void Table<T>(string name, IReadOnlyDictionary<string, T> before, IReadOnlyDictionary<string, T> after, List<string> said)
+    private static void Table<T>(string name, IReadOnlyDictionary<string, T> before, IReadOnlyDictionary<string, T> after,
+        List<string> said)
     {
         foreach (var key in before.Keys.Union(after.Keys).Order(StringComparer.Ordinal))
             if (StrictJson.Write(before.GetValueOrDefault(key)) != StrictJson.Write(after.GetValueOrDefault(key)))

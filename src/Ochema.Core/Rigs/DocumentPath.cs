@@ -9,8 +9,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// Places in rig documents as they are called everywhere: "reach.length", "at.0", "braces.[left].length". A number is a place in a list, from 0;
-/// a name in brackets is the one of a list with that id, or of a joint's layers the one so called.
+/// Places in rig documents as they are called everywhere: "reach.length", "at.0", "braces.[left].length". A number is a place in a list,
+/// from 0; a name in brackets is the one of a list with that id, or of a joint's layers the one so called.
 /// </summary>
 public static partial class DocumentPath
 {
@@ -87,7 +87,8 @@ public static partial class DocumentPath
         }
         return rig with
         {
-            Joints = rig.Joints.Select(j => (j.Key, Choice: Said(j.Value))).Where(j => j.Choice != new JointChoice()).ToDictionary(j => j.Key, j => j.Choice),
+            Joints = rig.Joints.Select(j => (j.Key, Choice: Said(j.Value))).Where(j => j.Choice != new JointChoice())
+                .ToDictionary(j => j.Key, j => j.Choice),
         };
     }
 

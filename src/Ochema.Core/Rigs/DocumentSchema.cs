@@ -35,7 +35,8 @@ public static class DocumentSchema
         var schema = StrictJson.Options.GetJsonSchemaAsNode(typeof(RigDocument), options).AsObject();
         schema.Insert(0, "$schema", "https://json-schema.org/draft/2020-12/schema");
         schema.Insert(1, "title", "Ochema rig document");
-        schema["$comment"] = "All numbers SI; axes x forward, y left, z up. Factors: " + string.Join(", ", FactorTable.All.Select(f => f.Name)) + ".";
+        schema["$comment"] = "All numbers SI; axes x forward, y left, z up. Factors: "
+            + string.Join(", ", FactorTable.All.Select(f => f.Name)) + ".";
         return schema;
     }
 }

@@ -3,7 +3,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs;
 
 /// <summary>A required factor as published: default by consequence class, floor, reason.</summary>
-public sealed record RequiredFactor(string Name, string Label, double InsideHost, double OwnGround, double PublicWay, double OnPeople, double Floor, double Ceiling, string Reason)
+public sealed record RequiredFactor(string Name, string Label, double InsideHost, double OwnGround, double PublicWay, double OnPeople,
+    double Floor, double Ceiling, string Reason)
 {
     /// <summary>The default of a class.</summary>
     public double For(Consequence c) => c switch

@@ -10,7 +10,8 @@ namespace Ochema.Core.Rigs;
 /// <param name="Id">Unique within the rig's moves.</param>
 /// <param name="Title">In words.</param>
 /// <param name="To">What stands there instead, of the same family.</param>
-/// <param name="Stiffens">True where it makes the mount stiffer: of no use to a picture in which the host's own nodding is most of what is seen.</param>
+/// <param name="Stiffens">True where it makes the mount stiffer: of no use to a picture in which the host's own nodding is most of what is
+/// seen.</param>
 internal sealed record Move(string Id, string Title, Kind To, bool Stiffens = true);
 
 /// <summary>A kind that stands in a rig.</summary>
@@ -144,7 +145,8 @@ public abstract record HeadKind : StationKind
     public virtual IReadOnlyList<string> Keeps => ["its screw"];
 
     /// <summary>
-    /// What keeps it on what it stands on, and the name of the piece that comes off there (null: the head itself); null where it has no such joint.
+    /// What keeps it on what it stands on, and the name of the piece that comes off there (null: the head itself); null where it has no
+    /// such joint.
     /// </summary>
     internal virtual (string? Piece, string By)? Joins => (null, "its screw");
 
@@ -193,7 +195,8 @@ public abstract record BraceKind : StationKind
     [JsonIgnore]
     public virtual Footing? Footing => null;
 
-    /// <summary>What is proposed where there is no brace yet, with its foot at a place of a site; null for a kind that nobody proposes.</summary>
+    /// <summary>What is proposed where there is no brace yet, with its foot at a place of a site; null for a kind that nobody
+    /// proposes.</summary>
     internal virtual BraceKind? Proposed(string id, Hosts.Site site, double[] at, Stock.Catalogue stock) => null;
 
     /// <summary>The same with its foot on another site of the host.</summary>

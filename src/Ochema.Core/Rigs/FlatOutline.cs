@@ -3,8 +3,8 @@ using Ochema.Core.Joints;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// The outline of a flat piece. Where walls are folded up both ways, a corner is sawn out of it as far as both bends reach, so that neither pulls at the
-/// other, and the corner's end is drilled first: the hole stops the saw and the tear (common practice, no source).
+/// The outline of a flat piece. Where walls are folded up both ways, a corner is sawn out of it as far as both bends reach, so that neither
+/// pulls at the other, and the corner's end is drilled first: the hole stops the saw and the tear (common practice, no source).
 /// </summary>
 /// <param name="Points">Corners, [x, y], m, anticlockwise from its lower left; [0, 0] is that of the rectangle round it.</param>
 /// <param name="Reliefs">Middles of the holes at the inner ends of the corners, [x, y], m.</param>
@@ -13,16 +13,19 @@ public sealed record FlatOutline(IReadOnlyList<double[]> Points, IReadOnlyList<d
     /// <summary>m²; by the shoelace rule.</summary>
     public double Area => Points.Zip([.. Points.Skip(1), Points[0]], (a, b) => a[0] * b[1] - b[0] * a[1]).Sum() / 2;
 
-    /// <summary>Of a relief's drill, m: twice the sheet, at the least what a small bit and a file's corner want (judgement, 2–5 mm).</summary>
+    /// <summary>Of a relief's drill, m: twice the sheet, at the least what a small bit and a file's corner want (judgement, 2–5
+    /// mm).</summary>
     public static double Relief(double thickness) => Math.Max(0.003, 2 * thickness);
 
     /// <summary>
-    /// What its corners are filed round to, m: as thick as it is, 3 mm at the least (common practice, no source); 0 for a piece whose corners are sawn out.
+    /// What its corners are filed round to, m: as thick as it is, 3 mm at the least (common practice, no source); 0 for a piece whose
+    /// corners are sawn out.
     /// </summary>
     public static double Corner(SheetPiece piece) => Of(piece).Points.Count > 4 ? 0
         : Math.Min(Math.Max(0.003, piece.Thickness), Math.Min(piece.Length, piece.Width) / 4);
 
-    /// <summary>As far as the first and the last bend of one way reach inwards, m; 0 and the whole where there is none on that side.</summary>
+    /// <summary>As far as the first and the last bend of one way reach inwards, m; 0 and the whole where there is none on that
+    /// side.</summary>
     /// <param name="whole">Size of the piece that way, m.</param>
     public static (double Low, double High) Floor(IReadOnlyList<BendLine> bends, double whole, double thickness)
     {

@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Rigs;
 
-/// <summary>What a host that turns does to the rig, in the builder's words: turns a minute, pull outwards, weight that balances it.</summary>
+/// <summary>What a host that turns does to the rig, in the builder's words: turns a minute, pull outwards, weight that balances
+/// it.</summary>
 internal static class Flung
 {
     /// <summary>How much more than the first camera something is pulled outwards, m/s²: by as much as it is farther out.</summary>
@@ -26,7 +27,8 @@ internal static class Flung
         var (out_, rate) = (spin.Outward(centre).Length, spin.Rate(speed));
         var camera = spin.Outward(b.Position(b.Camera.Node)).Length;
         yield return new ReportFinding(StationId.Site,
-            $"At {(spin.Swings ? "its lowest" : FormattableString.Invariant($"{spin.Rpm(speed):0} turns a minute"))} the camera is pulled outwards by "
+            $"At {(spin.Swings ? "its lowest" : FormattableString.Invariant($"{spin.Rpm(speed):0} turns a minute"))} the camera is "
+                + $"pulled outwards by "
                 + $"{QuantityText.Of(rate * rate * camera, Dimension.Acceleration)}, the whole rig by "
                     + $"{QuantityText.Of(mass * rate * rate * out_, Dimension.Force)}.");
         if (Counterweight.Of(b, all) is { } against)

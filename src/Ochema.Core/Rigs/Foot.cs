@@ -11,7 +11,8 @@ namespace Ochema.Core.Rigs;
 /// <param name="Port">What it offers.</param>
 /// <param name="Load">Force (N) and moment (N·m) on it, host axes; null where it is one with its neighbour.</param>
 /// <param name="Lever">Middle of the joint to the edge it would tip about, m.</param>
-/// <param name="Axis">Along its screw where that is not the axis of what it stands on: a clamp is turned until its stud points there.</param>
+/// <param name="Axis">Along its screw where that is not the axis of what it stands on: a clamp is turned until its stud points
+/// there.</param>
 /// <param name="Torque">It is tightened with, N·m; null: what goes with its means.</param>
 public sealed record Foot(
     string Id, StationId Station, string Title, Port Port, Func<CaseForces, (Vec3 Force, Vec3 Moment)>? Load, double Lever,

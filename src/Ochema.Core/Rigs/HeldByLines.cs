@@ -6,8 +6,8 @@ using Ochema.Core.Structure.Lines;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// A bracket hung on three lines: where it hangs in each case, with all of them and with one gone. The lines meet in one point here; the frame has the
-/// bracket's width.
+/// A bracket hung on three lines: where it hangs in each case, with all of them and with one gone. The lines meet in one point here; the
+/// frame has the bracket's width.
 /// </summary>
 public sealed class HeldByLines
 {

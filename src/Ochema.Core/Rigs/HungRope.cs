@@ -7,8 +7,8 @@ using Ochema.Core.Structure.Lines;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// One rope of a rope run: drawn to a sag with the carriage in the middle, then hung anew for each case with what its point carries there, and for the fall
-/// when the other rope has parted.
+/// One rope of a rope run: drawn to a sag with the carriage in the middle, then hung anew for each case with what its point carries there,
+/// and for the fall when the other rope has parted.
 /// </summary>
 public sealed class HungRope
 {
@@ -44,7 +44,8 @@ public sealed class HungRope
     public double Share { get; private set; }
 
     /// <summary>
-    /// Times the weight that it catches when the other rope parts and all of it drops onto this one: until the work of the weight is the rope's.
+    /// Times the weight that it catches when the other rope parts and all of it drops onto this one: until the work of the weight is the
+    /// rope's.
     /// </summary>
     public double Catches { get; private set; } = 1;
 
@@ -79,10 +80,12 @@ public sealed class HungRope
         double Sunk(double force) => span.Under(share, new(0, 0, -force), default, rest)?.At.Z ?? rest.At.Z;
         var little = 0.01 * load;
         var along = 1e-3 * span.Chord;
-        var (ahead, behind) = (span.Under(Math.Min(0.98, share + 1e-3), new(0, 0, -load)), span.Under(Math.Max(0.02, share - 1e-3), new(0, 0, -load)));
+        var (ahead, behind) = (span.Under(Math.Min(0.98, share + 1e-3), new(0, 0, -load)),
+            span.Under(Math.Max(0.02, share - 1e-3), new(0, 0, -load)));
         Tangent = (
             ahead is null || behind is null ? 0 : Math.Max(0, (behind.Held - ahead.Held) / (2 * along)),
-            little / Math.Max(1e-12, Math.Abs((span.Under(share, new(0, little, -load), default, rest)?.At.Y ?? rest.At.Y + 1) - rest.At.Y)),
+            little / Math.Max(1e-12, Math.Abs((span.Under(share, new(0, little, -load), default, rest)?.At.Y ?? rest.At.Y + 1)
+                - rest.At.Y)),
             2 * little / Math.Max(1e-12, Sunk(load - little) - Sunk(load + little)));
         Catches = CatchOf(load, all, Sunk) / all;
     }

@@ -12,6 +12,7 @@ internal static class InWash
             yield break;
         var density = Loads.Atmosphere.Density(b.Rig.Run.Altitude, b.Rig.Run.Temperature);
         yield return new ReportFinding(StationId.Site, "It stands in the propeller's wash: at full throttle on the brakes "
-            + $"{QuantityText.Of(Math.Sqrt(share) * air.Speed(0, density), Dimension.Speed)} blow on it, and nothing is tried there by hand.");
+            + $"{QuantityText.Of(Math.Sqrt(share) * air.Speed(0, density), Dimension.Speed)} blow on it, and nothing is tried there by "
+                + $"hand.");
     }
 }

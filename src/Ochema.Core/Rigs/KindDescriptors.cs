@@ -33,11 +33,13 @@ public sealed record FieldDescriptor(
 /// <summary>A choice of a field.</summary>
 /// <param name="With">Choices of the field <c>beside</c> that it fits; null where it fits all.</param>
 /// <param name="Hides">Fields beside it that say nothing once it is chosen; null where all stand.</param>
-public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null, IReadOnlyList<string>? With = null,
+public sealed record ChoiceDescriptor(string Id, string Label, string? Source = null, double? Price = null,
+    IReadOnlyList<string>? With = null,
     IReadOnlyList<string>? Hides = null);
 
 /// <summary>A kind, or a plain record of the document, with its fields.</summary>
-public sealed record KindDescriptor(string Station, string Id, string Label, string About, string Caution, JsonElement? Fresh, IReadOnlyList<FieldDescriptor> Fields, string Sketch = "");
+public sealed record KindDescriptor(string Station, string Id, string Label, string About, string Caution, JsonElement? Fresh,
+    IReadOnlyList<FieldDescriptor> Fields, string Sketch = "");
 
 /// <summary>Publishes the measurements of all kinds and records, read from their attributes.</summary>
 public static class KindDescriptors
@@ -72,11 +74,13 @@ public static class KindDescriptors
     /// <summary>Columns that a list has room for.</summary>
     private const int MostColumns = 4;
 
-    private static KindDescriptor Plain(string station, string label, Type type, Catalogue stock) => new(station, station, label, "", "", null, Fields(type, null, stock));
+    private static KindDescriptor Plain(string station, string label, Type type, Catalogue stock) =>
+        new(station, station, label, "", "", null, Fields(type, null, stock));
 
     private static KindDescriptor Describe(string station, Type type, KindAttribute info, Catalogue stock)
     {
-        var fresh = type.GetProperties().Any(p => p.GetCustomAttribute<System.Runtime.CompilerServices.RequiredMemberAttribute>() is not null) ? null : Activator.CreateInstance(type);
+        var fresh = type.GetProperties().Any(p => p.GetCustomAttribute<System.Runtime.CompilerServices.RequiredMemberAttribute>()
+            is not null) ? null : Activator.CreateInstance(type);
         JsonElement? document = fresh is null ? null : JsonSerializer.SerializeToElement(fresh, KindRegistry.Families.First(f =>
             f.Station == station).Type, StrictJson.Options);
         return new(station, info.Id, info.Label, info.About, info.Caution, document, Fields(type, fresh, stock), info.Sketch);
@@ -86,14 +90,19 @@ public static class KindDescriptors
 
     /// <summary>Its description, else its name as words.</summary>
     internal static string LabelOf(Type type, string name) =>
-        (Nullable.GetUnderlyingType(type) ?? type).GetField(name)?.GetCustomAttribute<System.ComponentModel.DescriptionAttribute>()?.Description ?? JsonNamingPolicy.KebabCaseLower.ConvertName(name).Replace('-', ' ');
+        (Nullable.GetUnderlyingType(type)
+            ?? type).GetField(name)?.GetCustomAttribute<System.ComponentModel.DescriptionAttribute>()?.Description
+                ?? JsonNamingPolicy.KebabCaseLower.ConvertName(name).Replace('-', ' ');
 
-    private static List<string>? FitsWith(IStockRow row, StockChoiceAttribute choice, Type type, Catalogue stock) => choice.Beside.Length == 0 ? null
+    private static List<string>? FitsWith(IStockRow row, StockChoiceAttribute choice, Type type, Catalogue stock) => choice.Beside.Length
+        == 0 ? null
         : [.. type.GetProperties().Where(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name) == choice.Beside)
-            .SelectMany(p => MeasureReader.Rows(p.GetCustomAttribute<StockChoiceAttribute>()!, stock)).Where(r => MeasureReader.Fit(row, r)).Select(r => r.Id)];
+            .SelectMany(p => MeasureReader.Rows(p.GetCustomAttribute<StockChoiceAttribute>()!, stock)).Where(r => MeasureReader.Fit(row, r))
+                .Select(r => r.Id)];
 
     /// <summary>Fields of a record that are about the picture; null where none is.</summary>
-    private static string[]? OfPictures(Type type) => type.GetProperties().Where(p => p.GetCustomAttribute<OfPictureAttribute>() is not null)
+    private static string[]? OfPictures(Type type) => type.GetProperties()
+        .Where(p => p.GetCustomAttribute<OfPictureAttribute>() is not null)
         .Select(p => JsonNamingPolicy.CamelCase.ConvertName(p.Name)).ToArray() is { Length: > 0 } names ? names : null;
 
     private static string[]? Listed(string names) => names.Length == 0 ? null : names.Split(',');
@@ -101,7 +110,8 @@ public static class KindDescriptors
     /// <summary>The forms of place that have a measure or question of the place; null where all do, and for what is of no place.</summary>
     private static string[]? FormsOf(PropertyInfo p) =>
         (p.DeclaringType == typeof(Site) || p.DeclaringType == typeof(SiteSurvey))
-            && NamedChoices.Of<SiteForm>().Where(f => f.Has.Contains(p.Name)).Select(f => f.Id).ToArray() is { Length: > 0 } forms ? forms : null;
+            && NamedChoices.Of<SiteForm>().Where(f => f.Has.Contains(p.Name)).Select(f => f.Id).ToArray() is { Length: > 0 } forms ? forms
+                : null;
 
     /// <summary>True where a place of a form has this measure or question.</summary>
     internal static bool IsAsked(PropertyInfo p, SiteForm form) => FormsOf(p) is not { } forms || forms.Contains(form.Id);
@@ -112,9 +122,11 @@ public static class KindDescriptors
         foreach (var p in type.GetProperties(BindingFlags.Public | BindingFlags.Instance))
         {
             var name = JsonNamingPolicy.CamelCase.ConvertName(p.Name);
-            JsonElement? initial = fresh is null || p.GetIndexParameters().Length > 0 || p.GetValue(fresh) is not { } v ? null : JsonSerializer.SerializeToElement(v, p.PropertyType, StrictJson.Options);
+            JsonElement? initial = fresh is null || p.GetIndexParameters().Length > 0 || p.GetValue(fresh) is not { } v ? null
+                : JsonSerializer.SerializeToElement(v, p.PropertyType, StrictJson.Options);
             if (p.GetCustomAttribute<MeasureAttribute>() is { } m)
-                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null, FormsOf(p), null,
+                list.Add(new(name, "quantity", m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, m.Measured, initial, null, null,
+                    FormsOf(p), null,
                     double.IsFinite(m.UsualFrom) ? m.UsualFrom : null, double.IsFinite(m.UsualTo) ? m.UsualTo : null, Listed(m.Of),
                     Dated: m.Measured && !m.Chosen, Trait: m.Trait, OfPictures: m.OfPictures));
             else if (p.GetCustomAttribute<StockChoiceAttribute>() is { } c)

@@ -8,6 +8,7 @@ internal static class MassesFrom
     {
         var chain = RigPath.Of(station).Stations.ToList();
         var at = chain.FindIndex(s => s == station);
-        return at < 0 ? null : parts.Where(p => chain.FindIndex(s => s == p.Station) is >= 0 and var i && i <= at).Sum(p => p.Mass * p.Quantity);
+        return at < 0 ? null : parts.Where(p => chain.FindIndex(s => s == p.Station) is >= 0 and var i && i <= at)
+            .Sum(p => p.Mass * p.Quantity);
     }
 }

@@ -10,9 +10,11 @@ namespace Ochema.Core.Rigs;
 
 /// <summary>A property with what it declares.</summary>
 /// <param name="Name">As in documents.</param>
-internal sealed record DeclaredField(PropertyInfo Property, string Name, MeasureAttribute? Measure, StockChoiceAttribute? Choice, PartAttribute? Part)
+internal sealed record DeclaredField(PropertyInfo Property, string Name, MeasureAttribute? Measure, StockChoiceAttribute? Choice,
+    PartAttribute? Part)
 {
-    public static DeclaredField Of(PropertyInfo p) => new(p, JsonNamingPolicy.CamelCase.ConvertName(p.Name), p.GetCustomAttribute<MeasureAttribute>(),
+    public static DeclaredField Of(PropertyInfo p) => new(p, JsonNamingPolicy.CamelCase.ConvertName(p.Name),
+        p.GetCustomAttribute<MeasureAttribute>(),
         p.GetCustomAttribute<StockChoiceAttribute>(), p.GetCustomAttribute<PartAttribute>());
 }
 
@@ -67,7 +69,8 @@ public static class MeasureReader
         return (Kind)copy.Deserialize(kind.GetType(), StrictJson.Options)!;
     }
 
-    /// <summary>Whether two rows go together: a lens that is built in goes with a body that has one, and with no other; with a lamp goes none.</summary>
+    /// <summary>Whether two rows go together: a lens that is built in goes with a body that has one, and with no other; with a lamp goes
+    /// none.</summary>
     public static bool Fit(IStockRow a, IStockRow b) => (a, b) switch
     {
         (LensRow lens, CameraRow body) => lens.BuiltIn == body.BuiltIn && lens.None == (body.Makes != Makes.Picture),

@@ -52,7 +52,8 @@ public sealed record StrapBuilt(Strap Strap, LineIndex Line, Vec3 From, Vec3 Anc
 /// <param name="Mass">Its own, kg; without the water it carries along.</param>
 /// <param name="Id">What its kind calls it.</param>
 public sealed record BeamPiece(
-    StationId Station, string Id, string Label, BeamIndex First, int Count, Section Section, Material Material, double Length, bool Pinned, double Mass)
+    StationId Station, string Id, string Label, BeamIndex First, int Count, Section Section, Material Material, double Length, bool Pinned,
+        double Mass)
 {
 
 
@@ -67,8 +68,11 @@ public sealed record FigurePoint(string Node, double[] P);
 /// <param name="Id">The hold, strap or piece it stands for.</param>
 /// <param name="Station">Spine row.</param>
 /// <param name="Type">
-/// tube, plate, cup, magnet, pad, joint, head, camera, lens, strap, tether; post and strip for what stands round it: a trunk, ground that stays clear.
+/// tube, plate, cup, magnet, pad, joint, head, camera, lens, strap, tether; post and strip for what stands round it: a trunk, ground that
+/// stays clear.
 /// </param>
-/// <param name="Size">m; by type: tube [diameter], plate [length, width, thickness], cup [diameter, height], camera [length, width, height], lens [diameter], strap [width].</param>
+/// <param name="Size">m; by type: tube [diameter], plate [length, width, thickness], cup [diameter, height], camera [length, width,
+/// height], lens [diameter], strap [width].</param>
 /// <param name="Axis">Normal or viewing direction where the type needs one.</param>
-public sealed record FigureShape(string Id, string Station, string Type, IReadOnlyList<FigurePoint> Points, double[] Size, double[]? Axis = null, double[]? Side = null);
+public sealed record FigureShape(string Id, string Station, string Type, IReadOnlyList<FigurePoint> Points, double[] Size,
+    double[]? Axis = null, double[]? Side = null);

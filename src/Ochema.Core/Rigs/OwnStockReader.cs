@@ -16,7 +16,8 @@ public static class OwnStockReader
     public static IStockRow Read(string list, string json, Catalogue stock)
     {
         if (RowType(list) is not { } type)
-            throw new DocumentException("list", $"takes no rows of your own; known: {string.Join(", ", new OwnStock().Lists.Select(l => l.List))}");
+            throw new DocumentException("list",
+                $"takes no rows of your own; known: {string.Join(", ", new OwnStock().Lists.Select(l => l.List))}");
         var own = StrictJson.Read<OwnStock>($"{{\"{list}\":[{json}]}}");
         if (own.Of(list) is not [{ } row])
             throw new DocumentException("", "is not one row");
@@ -45,7 +46,8 @@ public static class OwnStockReader
                 var row = rows[i] ?? throw new DocumentException(at, "is null");
                 if (!row.Id.StartsWith(OwnStock.IdPrefix, StringComparison.Ordinal) || row.Id.Length is < 5 or > 60
                     || !row.Id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-'))
-                    throw new DocumentException(In("id"), $"begins with '{OwnStock.IdPrefix}' and takes small letters, digits and dashes, 60 at the most");
+                    throw new DocumentException(In("id"),
+                        $"begins with '{OwnStock.IdPrefix}' and takes small letters, digits and dashes, 60 at the most");
                 if (!ids.Add(row.Id))
                     throw new DocumentException(In("id"), $"'{row.Id}' is used twice");
                 PlainText.Name(row.Name, In("name"), 1, LongestName);
@@ -70,7 +72,8 @@ public static class OwnStockReader
     }
 
     /// <summary>Names of a row that are no text of its owner's.</summary>
-    private static IEnumerable<PropertyInfo> Named(Type row) => row.GetProperties().Where(p => p.PropertyType == typeof(string) && p.CanWrite
+    private static IEnumerable<PropertyInfo> Named(Type row) => row.GetProperties()
+        .Where(p => p.PropertyType == typeof(string) && p.CanWrite
         && p.Name is not (nameof(IStockRow.Id) or nameof(IStockRow.Name) or nameof(IStockRow.Source) or nameof(IStockRow.Range))
         && p.GetCustomAttribute<Quantities.StockChoiceAttribute>() is null);
 

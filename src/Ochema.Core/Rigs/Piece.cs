@@ -4,7 +4,8 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
 
-/// <summary>Pieces by what they are of: mass and price follow from that. <see cref="RigBuilder.Put(RigPart, ReadOnlySpan{Hung})"/> builds them in.</summary>
+/// <summary>Pieces by what they are of: mass and price follow from that. <see cref="RigBuilder.Put(RigPart, ReadOnlySpan{Hung})"/> builds
+/// them in.</summary>
 public static class Piece
 {
     /// <summary>Bought by the piece.</summary>
@@ -23,7 +24,8 @@ public static class Piece
         double[]? mitres = null, string? by = null)
     {
         var long_ = CutPiece.LongSide(length, row.Width, mitres ?? []);
-        return new(id, $"{(what is null ? row.Name : $"{what}: {Words.Inside(row.Name)}")}, {QuantityText.Of(long_, Dimension.Length)}", quantity,
+        return new(id, $"{(what is null ? row.Name : $"{what}: {Words.Inside(row.Name)}")}, {QuantityText.Of(long_, Dimension.Length)}",
+            quantity,
             Section.Of(row.Shape, row.Width, row.Height, row.Wall).Area * length * material.Density, row.PricePerMetre * length,
                 PieceSort.Cut, Aisle.Metal,
             row.Id, Cut: new(long_, mitres ?? [0, 0]) { By = by });
@@ -50,10 +52,12 @@ public static class Piece
             material.Family is MaterialFamily.Metal ? Aisle.Metal : Aisle.Rigging, material.Id, Sheet: piece);
     }
 
-    /// <summary>Cut from a flat bar and worked as a flat piece: drilled, bent. Weighed and paid as what is cut, drawn as what is flat.</summary>
+    /// <summary>Cut from a flat bar and worked as a flat piece: drilled, bent. Weighed and paid as what is cut, drawn as what is
+    /// flat.</summary>
     /// <param name="piece">As wide and thick as the bar.</param>
     /// <param name="spare">Left on until it has been tried, m.</param>
-    public static RigPart Strip(PieceId id, string what, SheetPiece piece, SectionRow row, Material material, double quantity = 1, double spare = 0)
+    public static RigPart Strip(PieceId id, string what, SheetPiece piece, SectionRow row, Material material, double quantity = 1,
+        double spare = 0)
     {
         var part = Cut(id, row, material, piece.Length, quantity, what);
         return part with { Cut = part.Cut! with { Long = spare }, Sheet = piece };

@@ -4,8 +4,8 @@ using System.Text.Json.Serialization;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// A piece of a rig as its kind calls it: the row of the spine that it belongs to and a name that no other piece there has. Holes, steps, prices and what
-/// came out at the bench refer to it; what it is called on a list, and which of a list it is, decide nothing.
+/// A piece of a rig as its kind calls it: the row of the spine that it belongs to and a name that no other piece there has. Holes, steps,
+/// prices and what came out at the bench refer to it; what it is called on a list, and which of a list it is, decide nothing.
 /// </summary>
 /// <param name="Station">Row of the spine.</param>
 /// <param name="Name">As its kind calls it, small letters and dashes: "plate", "link-2".</param>
@@ -21,6 +21,7 @@ public readonly record struct PieceId(string Station, string Name)
         public override PieceId Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
             reader.GetString()!.Split('/', 2) is [var station, var name] ? new(station, name) : throw new JsonException("is no piece");
 
-        public override void Write(Utf8JsonWriter writer, PieceId value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
+        public override void Write(Utf8JsonWriter writer, PieceId value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.ToString());
     }
 }

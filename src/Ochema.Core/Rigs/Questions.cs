@@ -25,7 +25,9 @@ public static class Questions
         var s = rig.Survey;
         var pole = Math.Max(rig.Reach.TowardsLines ?? 0, rig.Second?.Reach.TowardsLines ?? 0);
         if (host.NeedsSignOff(rig.Site))
-            yield return new("signedOff", s.SignedOff, "Has a licensed mechanic or the authority signed for it? Anything outside an aircraft waits for that.", "It is not signed off: it does not fly.");
+            yield return new("signedOff", s.SignedOff,
+                "Has a licensed mechanic or the authority signed for it? Anything outside an aircraft waits for that.",
+                    "It is not signed off: it does not fly.");
         if (pole > 0)
             yield return new("powerLines", s.PowerLines,
                 $"Is it clear of power lines by {Away(pole + OverheadLines.Usual)}, wherever it goes: its reach and 3 m "
@@ -35,7 +37,8 @@ public static class Questions
             || host.Motion.Turning is not null || host.NeedsSignOff(rig.Site)))
             yield return new("nobodyBelow", s.NobodyBelow, host.Motion.Turning is null
                 ? "Is it certain that nobody is below it, ever? Else a drop lands on people."
-                : host.Motion.Turning.Swings ? "Is it certain that nobody but who swings is under it or in its way, ever? Else what comes off flies at people."
+                : host.Motion.Turning.Swings ? "Is it certain that nobody but who swings is under it or in its way, ever? Else what "
+                    + "comes off flies at people."
                 : "Is it certain that nobody is below it or in the plane it turns in, ever? Else what comes off flies at people.",
                 "People are below: choose that a drop lands on people, and keep it by what that asks for.");
     }

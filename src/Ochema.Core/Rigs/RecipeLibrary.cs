@@ -15,7 +15,8 @@ public sealed record RecipeFile(string Good, string Bad, int Minutes, IReadOnlyL
 
 /// <summary>A ready choice for every station to start from.</summary>
 /// <param name="Group">Where it is, with the others there: "On a car".</param>
-public sealed record Recipe(string Id, string Name, string Group, string Good, string Bad, int Minutes, IReadOnlyList<string> Measure, RigDocument Document);
+public sealed record Recipe(string Id, string Name, string Group, string Good, string Bad, int Minutes, IReadOnlyList<string> Measure,
+    RigDocument Document);
 
 /// <summary>The recipes that ship, from embedded documents.</summary>
 public static class RecipeLibrary

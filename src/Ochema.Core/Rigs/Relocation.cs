@@ -19,9 +19,9 @@ public sealed record RelocatedRig(RigDocument Document, IReadOnlyList<string> Me
 public static class Relocation
 {
     /// <summary>
-    /// The same rig at a place of a host. Feet that stood on the old place go along, others stay where the new host has that place; straps and
-    /// tethers end at the point of the same name, else at the first; what was measured of the place and what the survey found fall away; the speed is
-    /// no more than the host does.
+    /// The same rig at a place of a host. Feet that stood on the old place go along, others stay where the new host has that place; straps
+    /// and tethers end at the point of the same name, else at the first; what was measured of the place and what the survey found fall
+    /// away; the speed is no more than the host does.
     /// </summary>
     /// <param name="site">Empty for the place that is most like the present one: by its id, else by its form, else the first.</param>
     /// <exception cref="DocumentException">There is no such host or place.</exception>

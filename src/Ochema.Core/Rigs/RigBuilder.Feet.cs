@@ -17,8 +17,8 @@ public sealed partial class RigBuilder
         IReadOnlyList<(string Node, string Line)> Rims);
 
     /// <summary>
-    /// A hold whose foot stands on its panel in friction when it has let go: four rim points that only push, and what rubs along the panel. Holds that are
-    /// none of these leave nothing behind.
+    /// A hold whose foot stands on its panel in friction when it has let go: four rim points that only push, and what rubs along the panel.
+    /// Holds that are none of these leave nothing behind.
     /// </summary>
     /// <param name="spring">The hold's own.</param>
     /// <param name="radius">Of its foot, m.</param>
@@ -30,7 +30,8 @@ public sealed partial class RigBuilder
     /// <summary>The frame with all holds gone, and the feet that are left.</summary>
     private (ModelDocument Model, IReadOnlyList<FrictionFoot> Feet) Loose(ModelDocument whole)
     {
-        var (rims, rigid, rests, pads, feet) = (whole.Nodes.ToList(), whole.RigidLinks.ToList(), whole.Springs.ToList(), whole.Lines.ToList(),
+        var (rims, rigid, rests, pads, feet) = (whole.Nodes.ToList(), whole.RigidLinks.ToList(), whole.Springs.ToList(),
+            whole.Lines.ToList(),
             new List<FrictionFoot>());
         foreach (var hold in Holds)
             rests[hold.Spring] = rests[hold.Spring] with { K = new double[6] };

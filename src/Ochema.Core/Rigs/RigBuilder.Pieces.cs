@@ -17,8 +17,8 @@ public sealed partial class RigBuilder
     public RigPart Put(RigPart part, params ReadOnlySpan<Hung> at) => Put(part, [], at);
 
     /// <summary>
-    /// Puts in a piece and says which beams of the frame it is: what they do not weigh of it hangs at <paramref name="at"/>. Where nothing is left to hang,
-    /// or nowhere to hang it, the beams weigh what the piece weighs.
+    /// Puts in a piece and says which beams of the frame it is: what they do not weigh of it hangs at <paramref name="at"/>. Where nothing
+    /// is left to hang, or nowhere to hang it, the beams weigh what the piece weighs.
     /// </summary>
     /// <returns>The piece under its own id.</returns>
     public RigPart Put(RigPart part, ReadOnlySpan<BeamPiece> beams, params ReadOnlySpan<Hung> at)
@@ -36,8 +36,8 @@ public sealed partial class RigBuilder
     }
 
     /// <summary>
-    /// Puts on the list what the frame does not carry: what is used up, lines that pull and weigh nothing there, what stands on the host and is none of the
-    /// rig.
+    /// Puts on the list what the frame does not carry: what is used up, lines that pull and weigh nothing there, what stands on the host
+    /// and is none of the rig.
     /// </summary>
     /// <param name="last">True for what comes after the stations' own pieces.</param>
     public void Beside(RigPart part, bool last = false) => beside.Add(Parts.Add(part, last).Id);

@@ -9,15 +9,16 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// Collects what the stations of a rig document are made of, one after the other: frame, checks, pieces and drawing. <see cref="Build"/> makes of it what is
-/// looked at afterwards.
+/// Collects what the stations of a rig document are made of, one after the other: frame, checks, pieces and drawing. <see cref="Build"/>
+/// makes of it what is looked at afterwards.
 /// </summary>
 public sealed partial class RigBuilder : RigSetting
 {
     /// <summary>Members more slender than this (length over radius of gyration) are cut, so that they have modes of their own.</summary>
     private const double SlenderFrom = 20;
 
-    /// <summary>Shorter ones move by themselves far above what is looked at, however thin they are (a 2.4 mm strip of this length at 1.2 kHz), m.</summary>
+    /// <summary>Shorter ones move by themselves far above what is looked at, however thin they are (a 2.4 mm strip of this length at 1.2
+    /// kHz), m.</summary>
     private const double ShortTo = 0.04;
     private const int Cuts = 4;
 
@@ -58,7 +59,8 @@ public sealed partial class RigBuilder : RigSetting
     /// <summary>What is to be said of it.</summary>
     public FindingList Findings { get; } = new();
 
-    /// <summary>What nobody has measured and no usual value stands for, each as a question: the rig is not said to hold before it is answered.</summary>
+    /// <summary>What nobody has measured and no usual value stands for, each as a question: the rig is not said to hold before it is
+    /// answered.</summary>
     internal List<string> Unmeasured { get; } = [];
 
     /// <summary>Camera node, its mass (kg) and viewing direction.</summary>
@@ -157,16 +159,26 @@ public sealed partial class RigBuilder : RigSetting
     /// <summary>The rig as built; nothing is added any more.</summary>
     internal BuiltRig Build()
     {
-        var model = new ModelDocument { Nodes = [.. nodes], Members = [.. members], RigidLinks = [.. links], Springs = [.. springs], Lines = [.. lines], Masses = [.. masses] };
+        var model = new ModelDocument
+        {
+            Nodes = [.. nodes],
+            Members = [.. members],
+            RigidLinks = [.. links],
+            Springs = [.. springs],
+            Lines = [.. lines],
+            Masses = [.. masses]
+        };
         var (loose, feet) = Loose(model);
-        return new(this, new(model, loose, feet, points.ToDictionary(), [.. dampings], soft, userNames.ToDictionary(), [.. dry], [.. clings]));
+        return new(this, new(model, loose, feet, points.ToDictionary(), [.. dampings], soft, userNames.ToDictionary(), [.. dry],
+            [.. clings]));
     }
 
     /// <summary>True once it is asked whether what the base is held on bends: that takes all holds together.</summary>
     internal bool HasHostBar { get; set; }
 
     /// <summary>The holds of a station, which slide together.</summary>
-    public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station, out var g) ? g : slideGroups[station] = new SlideGroup();
+    public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station, out var g) ? g
+        : slideGroups[station] = new SlideGroup();
 
     private readonly HashSet<string> nodeNames = [];
     private readonly HashSet<string> elementNames = [];
@@ -186,8 +198,8 @@ public sealed partial class RigBuilder : RigSetting
     private static readonly string[] CaseNames = ["intact", "holds-alone", "straps-alone", "tether"];
 
     /// <summary>
-    /// What the model, the checks and the let-go cases call a strut or strap of the user's: its own id, or its whole row ("strap:reach") where the house calls
-    /// something of this rig so. Parts are taken away by this name, so no other part may have it.
+    /// What the model, the checks and the let-go cases call a strut or strap of the user's: its own id, or its whole row ("strap:reach")
+    /// where the house calls something of this rig so. Parts are taken away by this name, so no other part may have it.
     /// </summary>
     /// <param name="row">Its row on the spine.</param>
     /// <param name="id">The user's id.</param>
@@ -249,12 +261,13 @@ public sealed partial class RigBuilder : RigSetting
     }
 
     /// <summary>
-    /// A spring that is one thing along an axis and another across it, N/m, and about them, N·m/rad: sheet under a hold, a soft mount. It keeps
-    /// its axis; along the host axes it would be coupled.
+    /// A spring that is one thing along an axis and another across it, N/m, and about them, N·m/rad: sheet under a hold, a soft mount. It
+    /// keeps its axis; along the host axes it would be coupled.
     /// </summary>
     /// <param name="axis">Unit vector.</param>
     public SpringIndex SpringAlong(
-        Vec3 axis, string id, NodeIndex from, NodeIndex? to, double along, double across, double about, double rocking, double damping = 0.03)
+        Vec3 axis, string id, NodeIndex from, NodeIndex? to, double along, double across, double about, double rocking,
+            double damping = 0.03)
     {
         var (k, own) = Along(axis, along, across, about, rocking);
         var spring = Spring(id, from, to, k, damping);
@@ -273,7 +286,8 @@ public sealed partial class RigBuilder : RigSetting
                 Mix(axis.X, about, rocking), Mix(axis.Y, about, rocking), Mix(axis.Z, about, rocking)], null);
     }
 
-    /// <summary>Gives a spring along host axes another stiffness, N/m and N·m/rad: one that hangs on what it carries is known once all is built.</summary>
+    /// <summary>Gives a spring along host axes another stiffness, N/m and N·m/rad: one that hangs on what it carries is known once all is
+    /// built.</summary>
     internal void Restate(SpringIndex spring, double[] k) => springs[spring] = springs[spring] with { K = k };
 
     /// <summary>The same of a spring along an axis: N/m along and across it, N·m/rad about and across it.</summary>
@@ -291,12 +305,17 @@ public sealed partial class RigBuilder : RigSetting
     /// <summary>A line to a fixed point; returns its index.</summary>
     public LineIndex Line(string id, int from, Vec3 anchor, double axialStiffness, double pretension, bool push = false)
     {
-        lines.Add(new ModelLine(Free(elementNames, id), nodes[from].Id, axialStiffness, pretension) { Anchor = anchor.ToArray(), Push = push ? true : null });
+        lines.Add(new ModelLine(Free(elementNames, id), nodes[from].Id, axialStiffness, pretension)
+        {
+            Anchor = anchor.ToArray(),
+            Push = push
+            ? true : null
+        });
         return new(lines.Count - 1);
     }
 
-    /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its mass out (its piece
-    /// hangs as a whole).</summary>
+    /// <summary>A beam, cut when slender, free to turn at its first end when pinned; wind on its length is counted. Density 0 keeps its
+    /// mass out (its piece hangs as a whole).</summary>
     /// <param name="through">A node on it between its ends that something else takes hold of.</param>
     public BeamPiece Beam(StationId station, string id, string label, NodeIndex from, NodeIndex to, Section s, Material m, Vec3 up,
         bool pinned = false, double? density = null, bool windy = true, NodeIndex? through = null)
@@ -317,7 +336,8 @@ public sealed partial class RigBuilder : RigSetting
         for (var i = 1; i <= cut; i++)
         {
             var next = i == cut ? to : ends[i - 1] == held ? through!.Value : Node($"{id}-{i}", a + ends[i - 1] * (b - a));
-            members.Add(new ModelMember(Free(elementNames, cut == 1 ? id : $"{id}.{i}"), nodes[previous].Id, nodes[next].Id, s.Area, s.Iy, s.Iz, s.J,
+            members.Add(new ModelMember(Free(elementNames, cut == 1 ? id : $"{id}.{i}"), nodes[previous].Id, nodes[next].Id, s.Area, s.Iy,
+                s.Iz, s.J,
                 m.YoungsModulus, m.ShearModulus, (density ?? m.Density) + (windy ? Carried(s, previous, next) + on : 0), up.ToArray())
             {
                 ReleaseFrom = pinned && i == 1 ? ["ry", "rz"] : null,
@@ -339,7 +359,8 @@ public sealed partial class RigBuilder : RigSetting
     }
 
     /// <summary>
-    /// Water that a member under the water line carries along, as density of its own, kg/m³: it has to be moved, its weight is taken off again by its lift.
+    /// Water that a member under the water line carries along, as density of its own, kg/m³: it has to be moved, its weight is taken off
+    /// again by its lift.
     /// </summary>
     private double Carried(Section s, NodeIndex from, NodeIndex to) =>
         Host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
@@ -363,7 +384,8 @@ public sealed partial class RigBuilder : RigSetting
         return (face, on);
     }
 
-    public void Shape(string id, StationId station, string type, IReadOnlyList<FigurePoint> points, double[] size, Vec3? axis = null, Vec3? side = null) =>
+    public void Shape(string id, StationId station, string type, IReadOnlyList<FigurePoint> points, double[] size, Vec3? axis = null,
+        Vec3? side = null) =>
         Figure.Add(new FigureShape(id, station, type, points, size, axis?.ToArray(), side?.ToArray()));
 
     /// <summary>Names a place that straps and braces can take hold of.</summary>
@@ -380,7 +402,8 @@ public sealed partial class RigBuilder : RigSetting
     {
         if (siteId == Rig.Site.Id)
             return Spot(id, station, label, s, t);
-        var site = Host.Sites.FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path, $"there is no site '{siteId}' on this host");
+        var site = Host.Sites.FirstOrDefault(x => x.Id == siteId) ?? throw new DocumentException(path,
+            $"there is no site '{siteId}' on this host");
         return Spot(id, station, label, Weather.Today(site), Host.Surface(site), s, t);
     }
 
@@ -389,7 +412,8 @@ public sealed partial class RigBuilder : RigSetting
         if (Math.Abs(s) > surface.HalfU + 1e-6 || Math.Abs(t) > surface.HalfV + 1e-6)
         {
             if (site.Form.IsSkin)
-                Findings.Add(new ReportFinding(station, $"The {label} reaches over the edge of the {site.Name.ToLowerInvariant()}; it is computed at the edge."));
+                Findings.Add(new ReportFinding(station,
+                    $"The {label} reaches over the edge of the {site.Name.ToLowerInvariant()}; it is computed at the edge."));
             (s, t) = surface.Clamp(s, t);
         }
         return new HoldSpot(new(id), station, label, site, Stock.Material(site.Material), surface.Point(s, t), surface.NormalAt(s, t));

@@ -126,7 +126,8 @@ public sealed record CameraChoice
     [OfPicture]
     public double? Subject { get; init; }
 
-    /// <summary>Id of somebody on the host who is the subject: how near they are follows from where the camera is; null for nobody.</summary>
+    /// <summary>Id of somebody on the host who is the subject: how near they are follows from where the camera is; null for
+    /// nobody.</summary>
     public string? Who { get; init; }
 
     [Measure("Worth", Dimension.Money, 0, 1e6, HowTo = "body, lens and all; from {money:1000} on one hold alone is refused",
@@ -142,7 +143,8 @@ public sealed record CameraChoice
     public Delivery Delivery { get; init; } = Delivery.Uhd;
 
     /// <summary>All that stands on the head, kg: weighed or as listed, with what is in the shoe.</summary>
-    internal double OnScale(Catalogue stock) => (Mass ?? stock.Find<CameraRow>("cameras", Body).Mass + stock.Find<LensRow>("lenses", Lens).Mass)
+    internal double OnScale(Catalogue stock) => (Mass ?? stock.Find<CameraRow>("cameras", Body).Mass
+        + stock.Find<LensRow>("lenses", Lens).Mass)
         + (Shoe is { } shoe ? stock.Find<CameraRow>("cameras", shoe).Mass : 0);
 }
 

@@ -12,8 +12,10 @@ namespace Ochema.Core.Rigs;
 /// <param name="UserNames">What the house calls a strut or strap of the user's, by its spine row.</param>
 /// <param name="Dry">Density of each member without the water that it carries along, kg/m³.</param>
 /// <param name="Clings">What clings to each member, as density of its own, kg/m³.</param>
-internal sealed record RigFrame(ModelDocument Model, ModelDocument Loose, IReadOnlyList<FrictionFoot> Feet, IReadOnlyDictionary<RigPoint, NodeIndex> Points,
-    IReadOnlyList<double> Dampings, Range Soft, IReadOnlyDictionary<string, string> UserNames, IReadOnlyList<double> Dry, IReadOnlyList<double> Clings)
+internal sealed record RigFrame(ModelDocument Model, ModelDocument Loose, IReadOnlyList<FrictionFoot> Feet, IReadOnlyDictionary<RigPoint,
+    NodeIndex> Points,
+    IReadOnlyList<double> Dampings, Range Soft, IReadOnlyDictionary<string, string> UserNames, IReadOnlyList<double> Dry,
+        IReadOnlyList<double> Clings)
 {
     /// <summary>Mass, kg, and its middle, m, of what is at nodes that count.</summary>
     /// <param name="counts">By the node's name; a member counts with both its ends.</param>
@@ -21,7 +23,8 @@ internal sealed record RigFrame(ModelDocument Model, ModelDocument Loose, IReadO
         MassOf(Model.Nodes, Model.Members, Model.Masses, Dry, Clings, counts);
 
     /// <summary>The same of what is built so far.</summary>
-    public static (double Mass, Vec3 Centre) MassOf(IReadOnlyList<ModelNode> nodes, IReadOnlyList<ModelMember> members, IReadOnlyList<ModelMass> masses,
+    public static (double Mass, Vec3 Centre) MassOf(IReadOnlyList<ModelNode> nodes, IReadOnlyList<ModelMember> members,
+        IReadOnlyList<ModelMass> masses,
         IReadOnlyList<double> dry, IReadOnlyList<double> clings, Func<string, bool> counts)
     {
         var at = nodes.ToDictionary(n => n.Id, n => n.Position);

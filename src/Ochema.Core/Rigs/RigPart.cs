@@ -52,12 +52,14 @@ public sealed record CutPiece(double Length, double[] Mitres)
     public PipeSlit? Slit { get; init; }
 
     /// <summary>
-    /// Length over the long sides, m, of a piece whose middle line is given: a mitre takes the short side back by as much as it puts the long one out.
+    /// Length over the long sides, m, of a piece whose middle line is given: a mitre takes the short side back by as much as it puts the
+    /// long one out.
     /// </summary>
     /// <param name="middle">m.</param>
     /// <param name="wide">Of the bar in the plane of its mitres, m.</param>
     /// <param name="mitres">From square, rad.</param>
-    public static double LongSide(double middle, double wide, double[] mitres) => middle + mitres.Sum(a => Math.Tan(Math.Abs(a)) * wide / 2);
+    public static double LongSide(double middle, double wide, double[] mitres) => middle
+        + mitres.Sum(a => Math.Tan(Math.Abs(a)) * wide / 2);
 }
 
 /// <summary>A thread in the end of a rod, along it.</summary>
@@ -118,8 +120,8 @@ public sealed record SheetPiece(double Length, double Width, double Thickness, s
     public IReadOnlyList<SheetHole> Holes { get; init; } = [];
 
     /// <summary>
-    /// Bends the other way, along its length, by where they are across its width: walls on its edges. With <see cref="Bends"/> it is a tray, whose corners
-    /// are sawn out.
+    /// Bends the other way, along its length, by where they are across its width: walls on its edges. With <see cref="Bends"/> it is a
+    /// tray, whose corners are sawn out.
     /// </summary>
     public IReadOnlyList<BendLine> Walls { get; init; } = [];
 
@@ -155,8 +157,8 @@ public sealed record BendLine(double At, double Angle, double Radius)
 }
 
 /// <summary>
-/// A part: stated once by the kind that it belongs to; frame, list, cost and what is made of it derive from it. <c>Mass</c> (kg) and <c>Price</c> (in the
-/// user's currency) are of one.
+/// A part: stated once by the kind that it belongs to; frame, list, cost and what is made of it derive from it. <c>Mass</c> (kg) and
+/// <c>Price</c> (in the user's currency) are of one.
 /// </summary>
 /// <param name="Id">What its kind calls it.</param>
 /// <param name="Row">Catalogue row that it is or is cut from; null where there is none.</param>

@@ -3,7 +3,8 @@ using Ochema.Core.Responses;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// The way from the base to a camera: the first, or that of a second camera. It scopes the names of what is built on it; nothing else knows how.
+/// The way from the base to a camera: the first, or that of a second camera. It scopes the names of what is built on it; nothing else knows
+/// how.
 /// </summary>
 public readonly record struct RigPath
 {

@@ -26,7 +26,8 @@ public static class RigReader
         return rig;
     }
 
-    /// <summary>Reads a document, or what carries one in its field <c>document</c>, of this schema or an earlier one; nothing of it is checked yet.</summary>
+    /// <summary>Reads a document, or what carries one in its field <c>document</c>, of this schema or an earlier one; nothing of it is
+    /// checked yet.</summary>
     /// <exception cref="DocumentException">Names the path and the reason.</exception>
     public static T Parse<T>(string json)
     {
@@ -39,7 +40,8 @@ public static class RigReader
     public static void Check(RigDocument rig, Catalogue stock)
     {
         if (rig.Schema != RigDocument.CurrentSchema)
-            throw new DocumentException("schema", $"{rig.Schema} is not a schema this version reads (it reads {string.Join(" and ", Upgrades.Read)})");
+            throw new DocumentException("schema",
+                $"{rig.Schema} is not a schema this version reads (it reads {string.Join(" and ", Upgrades.Read)})");
         PlainText.Name(rig.Name, "name", 1, LongestName);
         PlainText.Note(rig.Notes, "notes", LongestNotes);
         if (rig.Stock is { } own)
@@ -47,7 +49,8 @@ public static class RigReader
             OwnStockReader.Check(own, "stock", stock);
             stock = stock.With(own);
         }
-        var host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'; known: {string.Join(", ", HostLibrary.All.Select(h => h.Id))}");
+        var host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host",
+            $"there is no host '{rig.Host}'; known: {string.Join(", ", HostLibrary.All.Select(h => h.Id))}");
         Site(rig.Site.Id, "site.id", host);
         PlainText.Name(rig.Site.Name, "site.name", 1, LongestName);
         Record(rig.Site, "site", stock);
@@ -89,7 +92,8 @@ public static class RigReader
             });
         }
         if (host.Sites.First(s => s.Id == rig.Site.Id).Form != rig.Site.Form)
-            throw new DocumentException("site.form", $"'{rig.Site.Id}' is {host.Sites.First(s => s.Id == rig.Site.Id).Form.Words}, not {rig.Site.Form.Words}");
+            throw new DocumentException("site.form",
+                $"'{rig.Site.Id}' is {host.Sites.First(s => s.Id == rig.Site.Id).Form.Words}, not {rig.Site.Form.Words}");
         var ids = new HashSet<string>();
         List(rig.Braces, "braces", (b, path) =>
         {
@@ -131,7 +135,8 @@ public static class RigReader
                 throw new DocumentException($"made.{step}.as", $"has {made.As.Count} entries; at most {Rigs.Made.MostMeasures} are read");
             foreach (var (measure, value) in made.As ?? new Dictionary<string, double>())
                 if (measure.Length is < 1 or > LongestMeasure || !double.IsFinite(value))
-                    throw new DocumentException($"made.{step}.as", $"has a measure that is none: names of 1 to {LongestMeasure} letters, finite numbers");
+                    throw new DocumentException($"made.{step}.as",
+                        $"has a measure that is none: names of 1 to {LongestMeasure} letters, finite numbers");
         }
         if (rig.Bench is { } bench)
             ReadBench(bench, stock);
@@ -154,9 +159,11 @@ public static class RigReader
         }
         foreach (var (name, value) in rig.Factors)
         {
-            var factor = FactorTable.All.FirstOrDefault(f => f.Name == name) ?? throw new DocumentException($"factors.{name}", "is no factor that is known");
+            var factor = FactorTable.All.FirstOrDefault(f => f.Name == name)
+                ?? throw new DocumentException($"factors.{name}", "is no factor that is known");
             if (!(value >= factor.Floor && value <= factor.Ceiling))
-                throw new DocumentException($"factors.{name}", $"must be between {factor.Floor:0.##} and {factor.Ceiling:0.##} ({factor.Reason})");
+                throw new DocumentException($"factors.{name}",
+                    $"must be between {factor.Floor:0.##} and {factor.Ceiling:0.##} ({factor.Reason})");
         }
     }
 
@@ -178,7 +185,8 @@ public static class RigReader
             throw new DocumentException(path + ".focalLength", $"the {Words.Inside(lens.Name)} is no zoom: leave it out");
         if (!(f >= shortest && f <= longest))
             throw new DocumentException(path
-                + ".focalLength", $"the {Words.Inside(lens.Name)} goes from {Said(shortest, Dimension.Length)} to {Said(longest, Dimension.Length)}");
+                + ".focalLength", $"the {Words.Inside(lens.Name)} goes from {Said(shortest, Dimension.Length)} to "
+                    + $"{Said(longest, Dimension.Length)}");
     }
 
     /// <summary>What the builder has, pays and saws with.</summary>
@@ -190,7 +198,8 @@ public static class RigReader
         foreach (var (key, line) in bench.Lines ?? new Dictionary<string, BenchLine>())
         {
             PlainText.Name(key, "bench.lines", 1, LongestStepNote);
-            Record(line ?? throw new DocumentException($"bench.lines.{key}", "is null, and must be something"), $"bench.lines.{key}", stock);
+            Record(line ?? throw new DocumentException($"bench.lines.{key}", "is null, and must be something"), $"bench.lines.{key}",
+                stock);
         }
         List(bench.Offcuts ?? [], "bench.offcuts", (o, path) =>
         {
@@ -269,7 +278,8 @@ public static class RigReader
     private static void Site(string id, string path, Host host)
     {
         if (host.Sites.All(s => s.Id != id))
-            throw new DocumentException(path, $"there is no site '{id}' on this host; known: {string.Join(", ", host.Sites.Select(s => s.Id))}");
+            throw new DocumentException(path,
+                $"there is no site '{id}' on this host; known: {string.Join(", ", host.Sites.Select(s => s.Id))}");
     }
 
     private static void Pair(double[] p, string path)

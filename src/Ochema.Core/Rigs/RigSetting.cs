@@ -5,7 +5,8 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Rigs;
 
-/// <summary>What a rig is built for and of, known before its first piece: its document, the shelf, its host and place, the weather of its day.</summary>
+/// <summary>What a rig is built for and of, known before its first piece: its document, the shelf, its host and place, the weather of its
+/// day.</summary>
 public class RigSetting
 {
     /// <summary>As read.</summary>
@@ -49,7 +50,8 @@ public class RigSetting
     /// <summary>Share of the wind of travel that comes to its place.</summary>
     public double WindFactor => Rig.Site.WindFactor;
 
-    /// <summary>Speed through the air, m/s, at a speed as it is asked about: faster than an aircraft's instrument says where the air is thin.</summary>
+    /// <summary>Speed through the air, m/s, at a speed as it is asked about: faster than an aircraft's instrument says where the air is
+    /// thin.</summary>
     public double ThroughAir(double speed) => !Host.ReadsAirspeed || Rig.Run.Airspeed == Airspeed.True ? speed
         : speed * Atmosphere.TrueOverIndicated(Rig.Run.Altitude, Rig.Run.Temperature);
 

@@ -5,8 +5,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// How long the rod of a strut is cut, from its foot's joint to its clamp. The document keeps where the foot stands; a length that was cut, or is wanted, is
-/// had by moving the foot along its line: on its panel, straight towards below the clamp or away from there.
+/// How long the rod of a strut is cut, from its foot's joint to its clamp. The document keeps where the foot stands; a length that was cut,
+/// or is wanted, is had by moving the foot along its line: on its panel, straight towards below the clamp or away from there.
 /// </summary>
 /// <param name="Id">Of the strut.</param>
 /// <param name="Length">As the foot stands, m.</param>
@@ -103,7 +103,8 @@ public sealed record RodLength(string Id, double Length, double Least, double Mo
             return (Rod.Clamp - Rod.Surface.Point(s, t) - Rod.Rise * Rod.Surface.NormalAt(s, t)).Length;
         }
 
-        private IEnumerable<double> Places => Enumerable.Range(0, Looks + 1).Select(i => From + (To - From) * i / Looks).Append(Now).Order();
+        private IEnumerable<double> Places => Enumerable.Range(0, Looks + 1).Select(i => From + (To - From) * i / Looks).Append(Now)
+            .Order();
 
         public RodLength Said() => new(Rod.Brace.Id, Length(Now), Places.Min(Length), Places.Max(Length));
 

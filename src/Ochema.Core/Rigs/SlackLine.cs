@@ -3,9 +3,9 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// A second rope beside the one that carries, hung slack from the same anchors: what comes off the carriage hangs on it. It holds what its tension allows: as
-/// it is drawn down in its middle it stretches, T = EA·(2ℓ ÷ L₀ − 1), and each half carries F ÷ 2 = T·sin θ, with sin θ = √(ℓ² − (a ÷ 2)²) ÷ ℓ
-/// and ℓ half
+/// A second rope beside the one that carries, hung slack from the same anchors: what comes off the carriage hangs on it. It holds what its
+/// tension allows: as it is drawn down in its middle it stretches, T = EA·(2ℓ ÷ L₀ − 1), and each half carries F ÷ 2 = T·sin θ, with sin θ
+/// = √(ℓ² − (a ÷ 2)²) ÷ ℓ and ℓ half
 /// its stretched length (statics of a line pulled at its middle).
 /// </summary>
 /// <param name="Row">Its rope.</param>

@@ -13,11 +13,12 @@ public sealed class SlideGroup
 
     /// <param name="radius">Radius at which the hold's own friction acts against a twist, m.</param>
     /// <param name="grip">Friction, N, that a hold can give under its load.</param>
-    public void Add(HoldSpot spot, SpringIndex spring, double radius, Func<HoldLoad, double> grip) => holds.Add((spot, spring, radius, grip));
+    public void Add(HoldSpot spot, SpringIndex spring, double radius, Func<HoldLoad, double> grip) =>
+        holds.Add((spot, spring, radius, grip));
 
     /// <summary>
-    /// Slide of the group, N: the resultant, plus the twist about the middle of the friction (the holds' own twist moments included) divided
-    /// by its mean radius; the friction of all that are still there, N; and the twist, N·m.
+    /// Slide of the group, N: the resultant, plus the twist about the middle of the friction (the holds' own twist moments included)
+    /// divided by its mean radius; the friction of all that are still there, N; and the twist, N·m.
     /// </summary>
     public (double Slide, double Grip, double Twist) Of(CaseForces f) => f.Once(this, static (group, forces) => group.Compute(forces));
 

@@ -10,6 +10,9 @@ namespace Ochema.Core.Rigs;
 /// <param name="Along">Arms: the spring's point along the link, m.</param>
 /// <param name="Above">Arms: its other point above the pivot, m.</param>
 /// <param name="LevelLoad">Arms: kg they carry level.</param>
-/// <param name="LevelRate">Arms: spring rate that would hold this load level, N/m, all together; <paramref name="Rate"/> is what they have.</param>
+/// <param name="LevelRate">Arms: spring rate that would hold this load level, N/m, all together; <paramref name="Rate"/> is what they
+/// have.</param>
 /// <param name="Damper">Arms: rate of a damper beside the spring that gives the damping ratio, N·s/m.</param>
-public sealed record SoftState(double Load, double Sag, double Travel, double Frequency, double? Angle = null, double? Link = null, double? Along = null, double? Above = null, double? LevelLoad = null, double? LevelRate = null, double? Rate = null, double? Damper = null);
+public sealed record SoftState(double Load, double Sag, double Travel, double Frequency, double? Angle = null, double? Link = null,
+    double? Along = null, double? Above = null, double? LevelLoad = null, double? LevelRate = null, double? Rate = null,
+        double? Damper = null);

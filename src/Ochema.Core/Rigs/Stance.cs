@@ -21,4 +21,5 @@ internal static class SchoolQuestion
 /// <param name="Now">True where the kind asked does it already.</param>
 /// <param name="Survey">What must be declared for it; null for nothing.</param>
 internal sealed record Stance(
-    string Question, int Order, string Title, string Says, Kind Kind, bool Now = true, Func<Hosts.SiteSurvey, Hosts.SiteSurvey>? Survey = null);
+    string Question, int Order, string Title, string Says, Kind Kind, bool Now = true, Func<Hosts.SiteSurvey,
+        Hosts.SiteSurvey>? Survey = null);

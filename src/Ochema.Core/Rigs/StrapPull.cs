@@ -60,9 +60,11 @@ public static class StrapPull
             ? new ReportFinding(StationId.Strap(strap.Id),
                 $"The straps drag the rig {way} with {QuantityText.Of(net.Length, Dimension.Force)} that nothing opposes. "
                 + $"Move this end of {Words.Named("strap", strap.Id)} to {Words.Inside(best.Anchor!.Name)}"
-                + $"{(best.Anchor.A.SequenceEqual(best.Anchor.B) ? "" : $", {best.T:P0} along it")}: {QuantityText.Of(best.Left, Dimension.Force)} are left.")
+                + $"{(best.Anchor.A.SequenceEqual(best.Anchor.B) ? "" : $", {best.T:P0} along it")}: "
+                    + $"{QuantityText.Of(best.Left, Dimension.Force)} are left.")
             : new ReportFinding(StationId.Strap(b.Rig.Straps[0].Id),
-                $"The straps drag the rig {way} with {QuantityText.Of(net.Length, Dimension.Force)} that nothing opposes: put another one opposite.");
+                $"The straps drag the rig {way} with {QuantityText.Of(net.Length, Dimension.Force)} that nothing opposes: put another "
+                    + $"one opposite.");
     }
 
     /// <summary>Closed points of a host, edges in quarters.</summary>
@@ -70,8 +72,8 @@ public static class StrapPull
         from a in host.Anchors from t in a.A.SequenceEqual(a.B) ? [0.5] : (double[])[0, 0.25, 0.5, 0.75, 1] select (a, t, a.At(t));
 
     /// <summary>
-    /// The same for straps, which are drawn and want what cannot give: no line that is only hung. With the place on each edge that lies straight abeam of a
-    /// point of the rig.
+    /// The same for straps, which are drawn and want what cannot give: no line that is only hung. With the place on each edge that lies
+    /// straight abeam of a point of the rig.
     /// </summary>
     internal static IEnumerable<(Anchor Anchor, double T, Vec3 End)> Ends(Host host, Vec3 from, Vec3 along)
     {
@@ -97,6 +99,7 @@ public static class StrapPull
     {
         var (u, w) = (v.Dot(b.Surface.U), v.Dot(b.Surface.V));
         var upright = b.Surface.V.Z > 0.5;
-        return Math.Abs(u) >= Math.Abs(w) ? u > 0 ? "forward" : "back" : w > 0 ? upright ? "up" : "to the left" : upright ? "down" : "to the right";
+        return Math.Abs(u) >= Math.Abs(w) ? u > 0 ? "forward" : "back" : w > 0 ? upright ? "up" : "to the left" : upright ? "down"
+            : "to the right";
     }
 }

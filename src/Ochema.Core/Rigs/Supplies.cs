@@ -5,8 +5,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// What is used up in the making and stands in no frame: rubber in stacks, thread lock, glue for plugs, paint. Each is a part, so that it is bought; none
-/// weighs anything that counts.
+/// What is used up in the making and stands in no frame: rubber in stacks, thread lock, glue for plugs, paint. Each is a part, so that it
+/// is bought; none weighs anything that counts.
 /// </summary>
 internal static class Supplies
 {
@@ -49,5 +49,6 @@ internal static class Supplies
     }
 
     /// <summary>True where something of bare metal is made that shines: bars and sheet.</summary>
-    public static bool IsPainted(IEnumerable<RigPart> parts) => parts.Any(p => p.Sort is PieceSort.Cut or PieceSort.Sheet && p.Aisle == Aisle.Metal);
+    public static bool IsPainted(IEnumerable<RigPart> parts) =>
+        parts.Any(p => p.Sort is PieceSort.Cut or PieceSort.Sheet && p.Aisle == Aisle.Metal);
 }

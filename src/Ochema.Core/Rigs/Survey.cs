@@ -82,7 +82,8 @@ public static class Survey
                     $"Strut {strut.Id}'s foot cannot stand on the {site.Name.ToLowerInvariant()}: {why}.", Blocks: true);
         }
         if (rig.Survey.FreeOfOtherJobs == Answer.No)
-            yield return new ReportFinding(StationId.Site, "The place has another job while the rig is on it: it must be free of it, or the rig goes elsewhere.", Blocks: true);
+            yield return new ReportFinding(StationId.Site,
+                "The place has another job while the rig is on it: it must be free of it, or the rig goes elsewhere.", Blocks: true);
         if (rig.Survey.DrillingAllowed == Answer.NotAsked && rig.Base.Grip.Drills)
             yield return new ReportFinding(StationId.Site, "It makes holes in the host: ask the owner first.");
     }

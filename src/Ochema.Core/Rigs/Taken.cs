@@ -22,8 +22,8 @@ public sealed record Taken(double Value, string On, string How = "")
     public static bool IsDay(string text) => DateOnly.TryParseExact(text, Form, CultureInfo.InvariantCulture, DateTimeStyles.None, out _);
 
     /// <summary>
-    /// Where a measured value is from, in words: "your pull, 26 Nov 2026, luggage scale". Only "your pull" where no day is known; the earliest where two of the
-    /// same name read the same.
+    /// Where a measured value is from, in words: "your pull, 26 Nov 2026, luggage scale". Only "your pull" where no day is known; the
+    /// earliest where two of the same name read the same.
     /// </summary>
     /// <param name="rig">Has the days.</param>
     /// <param name="words">What it is, as "your pull".</param>
@@ -46,7 +46,8 @@ public sealed record Taken(double Value, string On, string How = "")
 /// <param name="Usual">True where the document said nothing and the usual was taken.</param>
 public sealed record BuiltFrom(double Planned, bool Usual = false)
 {
-    /// <summary>Where the foot was drawn whose rod it is, m: a length is worked out from it, and back there it stands to the last digit.</summary>
+    /// <summary>Where the foot was drawn whose rod it is, m: a length is worked out from it, and back there it stands to the last
+    /// digit.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public double[]? At { get; init; }
 }

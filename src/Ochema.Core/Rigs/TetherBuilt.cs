@@ -45,13 +45,14 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         var camera = Choice.From == TetherPoint.SecondCamera ? b.SecondCamera! : b.Camera;
         var v = b.ThroughAir(speed) * b.WindFactor + b.Rig.Run.HeadWind;
         var air = 0.5 * Atmosphere.Density(b.Rig.Run.Altitude, b.Rig.Run.Temperature) * v * v;
-        var push = b.Faces.Where(x => x.Node == camera.Node).Aggregate(Structure.Vec3.Zero, (sum, x) => sum + air * x.BoxForce(MotionProfile.WindDirection(0)));
+        var push = b.Faces.Where(x => x.Node == camera.Node).Aggregate(Structure.Vec3.Zero, (sum, x) => sum + air
+            * x.BoxForce(MotionProfile.WindDirection(0)));
         return TetherFall.Of(From, End, Length, mass, 1 / mass * push + Flung(b, speed), Row.AxialStiffness);
     }
 
     /// <summary>
-    /// True where what comes off is on the ground before it is taut: then it keeps nothing. It may come off at any speed up to the one that is asked about, m/s.
-    /// Water does not break what falls into it.
+    /// True where what comes off is on the ground before it is taut: then it keeps nothing. It may come off at any speed up to the one that
+    /// is asked about, m/s. Water does not break what falls into it.
     /// </summary>
     public bool IsTooLong(BuiltRig b, double speed) => !b.Host.Motion.Wet && From.Z > b.Host.GroundHeight
         && Keeps(b) is var mass && Speeds(speed).Any(v => Fall(b, mass, v).At.Z < b.Host.GroundHeight);
@@ -93,7 +94,8 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
         sheet?.Formula("{k} × {W} × (1 + √(1 + 2 × {c} × {h} ÷ {W})) ÷ {B}",
             "energy of a free fall on a spring; it falls from its height over the anchor through the line's arc, swept back by the wind",
             "Swinging against the host; a line that is cut by an edge.")
-            .Factor(b, FactorTable.TetherCatch).Term("W", "weight and drag of what falls", weight, Dimension.Force, "parts as listed, air of the day")
+            .Factor(b, FactorTable.TetherCatch).Term("W", "weight and drag of what falls", weight, Dimension.Force,
+                "parts as listed, air of the day")
                 .Term("h", "falls freely", fall.Drop, Dimension.Length, "height over its end and the line's arc, with drag at speed")
             .Term("c", "line's stiffness", Row.AxialStiffness / Length, Dimension.Stiffness, Row.Source)
             .Term("m", "what falls", mass, Dimension.Mass, "parts as listed, all that hangs on it")
@@ -107,17 +109,20 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     }
 
     /// <summary>Why it keeps nothing whatever hangs on it, in words; null where it may count.</summary>
-    public string? KeepsNothing(BuiltRig b, double speed) => TakenBy.Count > 0 ? $"{Words.Inside(Name)}: what comes off swings as far as {string.Join(", ", TakenBy)}"
+    public string? KeepsNothing(BuiltRig b, double speed) => TakenBy.Count > 0
+        ? $"{Words.Inside(Name)}: what comes off swings as far as {string.Join(", ", TakenBy)}"
         : IsTooLong(b, speed) ? $"{Words.Inside(Name)}: what comes off is on {b.Host.Below} before it is taut" : null;
 
-    /// <summary>What it would swing to, the way its line goes round the bodywork: the road or water, wheels, and places that must stay clear.</summary>
+    /// <summary>What it would swing to, the way its line goes round the bodywork: the road or water, wheels, and places that must stay
+    /// clear.</summary>
     public IReadOnlyList<SwungTo> SwingsTo(RigSetting b)
     {
         const double size = 0.08;
         // A line longer than ways are looked for is taken as going straight there.
         var way = Length + size < Hosts.WayRound.Farthest ? Hosts.WayRound.From(b.Host, End, From) : null;
         double ToBox(Hosts.KeepClear z) => way?.ToBox(z.Low, z.High, size) ?? Clearance.Distance(End, z) - size;
-        double ToWheel(Hosts.HostWheel w) => way?.ToWheel(w, size) ?? new Structure.Vec3(0, Math.Max(0, Math.Abs(w.Centre[1] - End.Y) - w.Width / 2),
+        double ToWheel(Hosts.HostWheel w) => way?.ToWheel(w, size) ?? new Structure.Vec3(0,
+            Math.Max(0, Math.Abs(w.Centre[1] - End.Y) - w.Width / 2),
             Math.Max(0, new Structure.Vec3(w.Centre[0] - End.X, 0, w.Centre[2] - End.Z).Length - w.Radius)).Length - size;
         var found = new List<SwungTo>();
         var goes = b.Host.Motion is { Still: false, Wet: false } && b.Host.Published.Wheels.Count > 0;

@@ -6,8 +6,8 @@ using Ochema.Core.Json;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// Brings documents of earlier schemas to the present one, step by step, before they are read. A step says the same in the new words; it never guesses, and
-/// the verdict stays what it was.
+/// Brings documents of earlier schemas to the present one, step by step, before they are read. A step says the same in the new words; it
+/// never guesses, and the verdict stays what it was.
 /// </summary>
 public static partial class Upgrades
 {
@@ -25,8 +25,8 @@ public static partial class Upgrades
     ];
 
     /// <summary>
-    /// The text with its document, or the document in its field <c>document</c>, brought to the present schema; the text itself when it is of that
-    /// already.
+    /// The text with its document, or the document in its field <c>document</c>, brought to the present schema; the text itself when it is
+    /// of that already.
     /// </summary>
     public static string Present(string json)
     {

@@ -11,7 +11,8 @@ namespace Ochema.Core.Rigs;
 /// <param name="Coat">What clings to it.</param>
 public sealed record Weather(Rain Rain, Coat Coat)
 {
-    /// <summary>Inside its host, where no more of the wind comes than this share, rain does not come either: in an open boat it does.</summary>
+    /// <summary>Inside its host, where no more of the wind comes than this share, rain does not come either: in an open boat it
+    /// does.</summary>
     private const double Sheltered = 0.5;
 
     /// <summary>The weather of a rig's day at its place.</summary>
@@ -22,12 +23,14 @@ public sealed record Weather(Rain Rain, Coat Coat)
         return new(rig.Run.Rain, new(rig.Run.Ice, rig.Run.Rain == Rain.None ? 0 : Coat.Hangs));
     }
 
-    /// <summary>A place as it is today: what is clean and dry is wet in rain and where it ices; what is rough or dirty stays so and is slippery as well.</summary>
+    /// <summary>A place as it is today: what is clean and dry is wet in rain and where it ices; what is rough or dirty stays so and is
+    /// slippery as well.</summary>
     public Site Today(Site site) => Rain == Rain.None && Coat.Ice == 0 ? site
         : site with { Rained = true, Surface = site.Surface == SurfaceState.CleanDry ? SurfaceState.Wet : site.Surface };
 
     /// <summary>What it is judged in, as "in a downpour with 6 mm of ice on it"; empty for a dry day.</summary>
-    public string Said => string.Join(" ", ((string[])[Rain switch { Rain.None => "", Rain.Steady => "in steady rain", _ => "in a downpour" },
+    public string Said => string.Join(" ", ((string[])[Rain switch { Rain.None => "", Rain.Steady => "in steady rain", _ =>
+        "in a downpour" },
         Coat.Ice > 0 ? $"with {QuantityText.Of(Coat.Ice, Dimension.Length)} of ice on it" : ""]).Where(s => s.Length > 0));
 
     /// <summary>What clings to it, in a word.</summary>
@@ -39,13 +42,16 @@ public sealed record Weather(Rain Rain, Coat Coat)
         var weather = b.Weather;
         var mass = b.Parts.Where(p => p.Sort == PieceSort.Caught).Sum(p => p.Mass);
         if (weather.Coat.Ice is > 0 and var ice)
-            yield return new("rig", $"{QuantityText.Of(ice, Dimension.Length)} of ice all round put {QuantityText.Of(mass, Dimension.Mass)} on it and make "
-                + "it wider to the wind. Ice that wedges under a foot, or falls off in one piece, is not counted: build it dry, look often, "
+            yield return new("rig", $"{QuantityText.Of(ice, Dimension.Length)} of ice all round put "
+                + $"{QuantityText.Of(mass, Dimension.Mass)} on it and make "
+                + "it wider to the wind. Ice that wedges under a foot, or falls off in one piece, is not counted: build it dry, look "
+                    + "often, "
                 + "knock it off before it grows.");
         if (weather.Rain == Rain.None)
             yield break;
         var seen = 100 * Math.Round(Rainfall.Seen(weather.Rain)!.Value / 100);
-        yield return new("rig", $"In this rain one sees {QuantityText.Of(seen, Dimension.Altitude)} far, and what it stands on counts as wet.");
+        yield return new("rig", $"In this rain one sees {QuantityText.Of(seen, Dimension.Altitude)} far, and what it stands on counts as "
+            + $"wet.");
         foreach (var (camera, choice, station) in Cameras(b))
             if (camera.Body.Makes == Stock.Makes.Picture && camera.Lens.Diameter > 0)
                 yield return new(station, OnLens(b, speed, weather.Rain, camera)

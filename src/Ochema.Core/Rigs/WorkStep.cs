@@ -89,8 +89,9 @@ public enum Work
 }
 
 /// <summary>
-/// A step of making or fitting as it is done by hand. Kinds state those that are theirs; the house states what follows from pieces and joints, unless the
-/// kind has a step of its own for it (<see cref="Piece"/>). All of it is common practice, no source; minutes are typical.
+/// A step of making or fitting as it is done by hand. Kinds state those that are theirs; the house states what follows from pieces and
+/// joints, unless the kind has a step of its own for it (<see cref="Piece"/>). All of it is common practice, no source; minutes are
+/// typical.
 /// </summary>
 /// <param name="Work">What sort of work.</param>
 /// <param name="Title">What to do, as a headline: "Halve the block".</param>
@@ -106,7 +107,8 @@ public sealed record WorkStep(Work Work, string Title, string How)
     /// <summary>Rows of what goes in at this step, where it is not where the house would look for it.</summary>
     public IReadOnlyList<string> Takes { get; init; } = [];
 
-    /// <summary>Measurements of its kind that come out at this step, as they are called in code: what was made is read off and entered.</summary>
+    /// <summary>Measurements of its kind that come out at this step, as they are called in code: what was made is read off and
+    /// entered.</summary>
     public IReadOnlyList<string> Reads { get; init; } = [];
 
     /// <summary>Rows of the shelf's tools.</summary>

@@ -24,7 +24,8 @@ public static class Adviser
 
     /// <summary>The whole report of a rig, with the best single changes tried.</summary>
     /// <exception cref="Json.DocumentException">The rig names something that does not exist on its host.</exception>
-    public static AssessmentReport Assess(RigDocument rig, Catalogue stock) => Assessor.Assess(rig, stock) with { Advice = Best(rig, stock) };
+    public static AssessmentReport Assess(RigDocument rig, Catalogue stock) =>
+        Assessor.Assess(rig, stock) with { Advice = Best(rig, stock) };
 
     /// <summary>The best single changes: what is missing first, then by limit speed gained, then by use.</summary>
     /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
@@ -33,7 +34,8 @@ public static class Adviser
 
     /// <summary>Each change with what it gains and what it costs against the rig as it is.</summary>
     /// <param name="offered">True to leave out what gains nothing, or lets go where the rig does not.</param>
-    private static IReadOnlyList<Change> Weighed(RigDocument rig, IEnumerable<Change> changes, bool offered, Catalogue stock, CancellationToken stop)
+    private static IReadOnlyList<Change> Weighed(RigDocument rig, IEnumerable<Change> changes, bool offered, Catalogue stock,
+        CancellationToken stop)
     {
         var list = changes.ToList();
         if (list.Count == 0)
@@ -69,9 +71,11 @@ public static class Adviser
         var now = Assessor.Quick(rig, stock, modes: true);
         return [.. Weighed(rig, Judge(stock, Try(stock, Candidates(rig, stock), now, stop)
             // What is stiffer and lets go for it is no help.
-            .Where(c => Gain(c, now) || ((c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue) && (c.Use <= 1 || c.Use <= now.Use + Same)))
+            .Where(c => Gain(c, now) || ((c.FirstFrequency ?? 0) > 1.3 * (now.Frequency ?? double.MaxValue)
+                && (c.Use <= 1 || c.Use <= now.Use + Same)))
             .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue).ThenBy(c => c.Use)
-                .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Tried), stop), true, stock, stop).Take(Most)];
+                .ThenByDescending(c => c.FirstFrequency).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Tried), stop), true, stock, stop)
+                    .Take(Most)];
     }
 
     /// <summary>The other kinds and sizes for a station, each computed.</summary>
@@ -81,7 +85,8 @@ public static class Adviser
         if (station == "tether")
             return [.. Tethers(rig, stock, stop)];
         var now = Assessor.Quick(rig, stock, modes: false);
-        return Weighed(rig, Judge(stock, Try(stock, Instead.Of(rig, station, stock), now, stop).OrderByDescending(c => c.LimitSpeed ?? double.MaxValue)
+        return Weighed(rig, Judge(stock, Try(stock, Instead.Of(rig, station, stock), now, stop)
+            .OrderByDescending(c => c.LimitSpeed ?? double.MaxValue)
             .ThenBy(c => c.Use).ThenBy(c => c.Id, StringComparer.Ordinal).Take(MostShown), stop), false, stock, stop);
     }
 
@@ -92,8 +97,10 @@ public static class Adviser
         foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"),
             (TetherPoint.SecondCamera, RigPath.Second.Own("camera"), "the second camera"), (TetherPoint.Head, "head", "the head"),
                 (TetherPoint.Reach, "reach", "the reach") })
-            if ((point != TetherPoint.SecondCamera || rig.Second is not null) && TetherPlan.Best(b, point, b.MassFrom(station), rig.Run.Speed) is { } plan
-                && Compare(rig, TetherPlan.With(b, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock, stop) is { } change)
+            if ((point != TetherPoint.SecondCamera || rig.Second is not null)
+                && TetherPlan.Best(b, point, b.MassFrom(station), rig.Run.Speed) is { } plan
+                && Compare(rig, TetherPlan.With(b, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock, stop)
+                    is { } change)
                 yield return change;
     }
 
@@ -102,16 +109,19 @@ public static class Adviser
         RigDocument rig, RigDocument changed, string id, string station, string title, Catalogue stock, CancellationToken stop = default) =>
         Judge(stock, Try(stock, [(id, station, title, changed)], Assessor.Quick(rig, stock, modes: false), stop), stop).FirstOrDefault();
 
-    /// <summary>The changes that are shown, each with the verdict that taking it would give: what is missing or refused counts there too.</summary>
+    /// <summary>The changes that are shown, each with the verdict that taking it would give: what is missing or refused counts there
+    /// too.</summary>
     private static IEnumerable<Change> Judge(Catalogue stock, IEnumerable<Change> changes, CancellationToken stop) =>
         Trials.Each(changes, c => Assessor.VerdictOf(c.Document, stock) is var v
-            ? c with { Verdict = v.Word, LimitSpeed = v.LimitSpeed, Why = v.Why, Because = v.Why is Why.Refused or Why.Moves ? v.Text : "" } : c, stop,
+            ? c with { Verdict = v.Word, LimitSpeed = v.LimitSpeed, Why = v.Why, Because = v.Why is Why.Refused or Why.Moves ? v.Text : "" }
+                : c, stop,
                 after: 1);
 
     private static bool Gain(Change c, (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now) =>
         (c.LimitSpeed ?? double.MaxValue) > (now.LimitSpeed ?? double.MaxValue) + 0.3 || c.Use < now.Use - 0.02;
 
-    private static IReadOnlyList<Change> Try(Catalogue stock, IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> candidates,
+    private static IReadOnlyList<Change> Try(Catalogue stock, IEnumerable<(string Id, string Station, string Title,
+        RigDocument Changed)> candidates,
         (double? LimitSpeed, double Use, double Mass, double Cost, double? Frequency) now, CancellationToken stop) =>
         Trials.Each(candidates, c => Assessor.Quick(c.Changed, stock, modes: true) is var q
             ? new Change(c.Id, c.Station, c.Title, q.LimitSpeed, q.Use, Assessment.Judge.Of(q.Use),
@@ -126,7 +136,8 @@ public static class Adviser
     /// <summary>How far it is tried to be moved on its place, m.</summary>
     private static readonly double[] Shifts = [0.1, 0.2, 0.3, 0.45];
 
-    private static string Towards(Vec3 way) => Math.Abs(way.X) >= Math.Max(Math.Abs(way.Y), Math.Abs(way.Z)) ? way.X > 0 ? "forward" : "back"
+    private static string Towards(Vec3 way) => Math.Abs(way.X) >= Math.Max(Math.Abs(way.Y), Math.Abs(way.Z)) ? way.X > 0 ? "forward"
+        : "back"
         : Math.Abs(way.Y) >= Math.Abs(way.Z) ? way.Y > 0 ? "to the left" : "to the right" : way.Z > 0 ? "up" : "down";
 
     internal static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Candidates(RigDocument rig, Catalogue stock)
@@ -148,12 +159,15 @@ public static class Adviser
             }
         if (built.Joints.Where(j => !j.Sleeved && j.Layers.Any(l => l.Hollow is not null)).Select(j => j.Id).ToHashSet()
             is { Count: > 0 } hollow)
-            yield return ("sleeves", "rig", hollow.Count == 1 ? "A sleeve round the bolt inside the tube" : "Sleeves round the bolts inside the tubes", rig with
-            {
-                Joints = rig.Joints.Keys.Union(hollow).ToDictionary(id => id, id => (rig.Joints.TryGetValue(id, out var own) ? own : new()) is var choice
-                    && hollow.Contains(id) ? choice with { Sleeve = Answer.Yes } : choice),
-            });
-        if (HostLibrary.Find(rig.Host)?.StandingAt(rig.Site) is { } carrier && (rig.Site.Weighs ?? carrier.Mass) + Bag is var heavier and <= MostWeighs)
+            yield return ("sleeves", "rig", hollow.Count == 1 ? "A sleeve round the bolt inside the tube"
+                : "Sleeves round the bolts inside the tubes", rig with
+                {
+                    Joints = rig.Joints.Keys.Union(hollow).ToDictionary(id => id, id => (rig.Joints.TryGetValue(id, out var own) ? own : new())
+                        is var choice
+                        && hollow.Contains(id) ? choice with { Sleeve = Answer.Yes } : choice),
+                });
+        if (HostLibrary.Find(rig.Host)?.StandingAt(rig.Site) is { } carrier && (rig.Site.Weighs ?? carrier.Mass) + Bag is var heavier and
+            <= MostWeighs)
             yield return ("ballast", "site", $"A bag of {QuantityText.Of(Bag, Dimension.Mass)} on the {carrier.Noun}'s feet",
                 rig with { Site = rig.Site with { Weighs = heavier } });
         foreach (var (id, title, changed) in Instead.Braces(rig, stock))

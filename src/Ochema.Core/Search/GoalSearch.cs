@@ -20,20 +20,22 @@ namespace Ochema.Core.Search;
 /// <param name="Tried">Combinations that were judged.</param>
 /// <param name="Ended">True where the time was up before all of them were.</param>
 public sealed record GoalReport(
-    string Asked, bool Reached, IReadOnlyList<GoalStep> Steps, Change? With, Sharp? Word, GoalAllows? Allows, int Tried = 0, bool Ended = false);
+    string Asked, bool Reached, IReadOnlyList<GoalStep> Steps, Change? With, Sharp? Word, GoalAllows? Allows, int Tried = 0,
+        bool Ended = false);
 
 /// <summary>One of the changes.</summary>
 public sealed record GoalStep(string Id, string Station, string Title);
 
 /// <summary>What a rig allows as it stands.</summary>
 /// <param name="Speed">m/s up to which it holds, and its picture is sharp where that is asked; null where it does at no speed.</param>
-/// <param name="FocalLength">Longest, m, that is sharp at the speed that is asked; null where the loads are in the way or no lens is changed.</param>
+/// <param name="FocalLength">Longest, m, that is sharp at the speed that is asked; null where the loads are in the way or no lens is
+/// changed.</param>
 /// <param name="HostAlone">True where its host's own turning alone is more than a sharp picture allows: no mount takes that away.</param>
 public sealed record GoalAllows(double? Speed, double? FocalLength, bool HostAlone);
 
 /// <summary>
-/// Where no single change reaches what is asked, the smallest set of two or three that does, else what the rig allows. It widens from the changes that come
-/// nearest, a number of tries at the most; the demand itself, speed and lens, is never among the changes.
+/// Where no single change reaches what is asked, the smallest set of two or three that does, else what the rig allows. It widens from the
+/// changes that come nearest, a number of tries at the most; the demand itself, speed and lens, is never among the changes.
 /// </summary>
 public static class GoalSearch
 {
@@ -46,7 +48,8 @@ public static class GoalSearch
     /// <summary>Rigs that are judged in one search at the most.</summary>
     private const int MostTried = 420;
 
-    /// <summary>Longest that combinations are tried; on any usual machine all have been by then. Between so many the clock is looked at.</summary>
+    /// <summary>Longest that combinations are tried; on any usual machine all have been by then. Between so many the clock is looked
+    /// at.</summary>
     private static readonly TimeSpan Longest = TimeSpan.FromSeconds(6);
     private const int AtATime = 16;
 
@@ -79,14 +82,17 @@ public static class GoalSearch
         {
             var (before, after) = (Assessor.Assess(rig, stock), Assessor.Assess(found.Rig, stock));
             var worth = Worth.Of(before, after);
-            var change = new Change("goal", "rig", string.Join(", then ", found.Steps.Select(s => s.Title)), after.Verdict.LimitSpeed, after.Verdict.Use,
-                after.Verdict.Word, after.Mass - before.Mass, after.Cost - before.Cost, after.Frequencies.Count > 0 ? after.Frequencies[0] : null, found.Rig,
+            var change = new Change("goal", "rig", string.Join(", then ", found.Steps.Select(s => s.Title)), after.Verdict.LimitSpeed,
+                after.Verdict.Use,
+                after.Verdict.Word, after.Mass - before.Mass, after.Cost - before.Cost, after.Frequencies.Count > 0 ? after.Frequencies[0]
+                    : null, found.Rig,
                 after.Verdict.Why)
             { Gains = worth.Gains, Trades = worth.Trades };
             return new(asked, false, found.Steps, change, after.Sharpness.Word, null, tried, ended);
         }
         var alone = pictures && Inside(Shaker.Words(new Design(rig, stock).Model)).Any(n => n.Floor > n.FirstLimit);
-        return new(asked, false, [], null, null, new(Fastest(rig, stock, pictures, stop), pictures ? LongestLens(now, rig, lens, stock) : null, alone),
+        return new(asked, false, [], null, null, new(Fastest(rig, stock, pictures, stop), pictures ? LongestLens(now, rig, lens, stock)
+            : null, alone),
             tried, ended);
     }
 
@@ -121,7 +127,8 @@ public static class GoalSearch
             .Concat(ShakeAdvice.Candidates(rig, stock).Select(c => (c.Id, Station: "rig", c.Title, Changed: c.Rig)));
         var b = RigAssembly.Build(rig, stock);
         foreach (var (id, station, title, changed) in all)
-            if (changed.Run.Speed == rig.Run.Speed && changed.Camera.Lens == rig.Camera.Lens && changed.Camera.FocalLength == rig.Camera.FocalLength)
+            if (changed.Run.Speed == rig.Run.Speed && changed.Camera.Lens == rig.Camera.Lens && changed.Camera.FocalLength
+                == rig.Camera.FocalLength)
                 yield return (changed, [.. of.Steps, new(id, station, title)]);
         foreach (var few in Retention.Of(b, [], rig.Run.Speed, advise: false).Where(r => r.Has < r.Needs).OrderByDescending(r => b.MassFrom(r.Station)).Take(1))
             if (TetherPlan.For(b, few.Station, rig.Run.Speed) is { } plan)
@@ -139,7 +146,8 @@ public static class GoalSearch
     private const double NoRig = 20;
 
     /// <summary>
-    /// One of the things that have to keep a piece counts as a use that is too high by two thirds, e^0.5 (judgement: it ranks, it decides nothing).
+    /// One of the things that have to keep a piece counts as a use that is too high by two thirds, e^0.5 (judgement: it ranks, it decides
+    /// nothing).
     /// </summary>
     private const double Unkept = 0.5;
 
@@ -157,7 +165,8 @@ public static class GoalSearch
         : Inside(Shaker.Words(judged.Model)).Select(n => Math.Log(n.Pixels / n.FirstLimit)).Where(x => x > 0).DefaultIfEmpty(0).Max();
 
     /// <summary>Smear and wobble: shake from frame to frame is no fault of the frame.</summary>
-    private static IEnumerable<PictureNumber> Inside(PictureWords words) => words.Numbers.Where(n => n.Word is Sharp.Sharp or Sharp.Soft or Sharp.Unusable);
+    private static IEnumerable<PictureNumber> Inside(PictureWords words) =>
+        words.Numbers.Where(n => n.Word is Sharp.Sharp or Sharp.Soft or Sharp.Unusable);
 
     /// <summary>Up to which speed it holds and is sharp, m/s; null where it is at none that was looked at.</summary>
     private static double? Fastest(RigDocument rig, Catalogue stock, bool pictures, CancellationToken stop)

@@ -14,15 +14,28 @@ namespace Ochema.Core.Search;
 internal static class Instead
 {
     /// <summary>Rows of the catalogue and other kinds for a station: base, reach, head, camera.</summary>
-    public static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Of(RigDocument rig, string station, Catalogue stock)
+    public static IEnumerable<(string Id, string Station, string Title, RigDocument Changed)> Of(RigDocument rig, string station,
+        Catalogue stock)
     {
-        Kind? current = station switch { "base" => rig.Base, "reach" => rig.Reach, "isolator" => rig.Isolator, "head" => rig.Head, _ => null };
+        Kind? current = station switch
+        {
+            "base" => rig.Base,
+            "reach" => rig.Reach,
+            "isolator" => rig.Isolator,
+            "head" => rig.Head,
+            _ =>
+            null
+        };
         if (station == "camera")
         {
             // A lamp is no way to take a picture.
             var makes = stock.Find<CameraRow>("cameras", rig.Camera.Body).Makes;
             foreach (var c in stock.Cameras.Where(c => c.Id != rig.Camera.Body && c.Makes == makes))
-                yield return (c.Id, station, c.Name, rig with { Camera = Fitted(rig.Camera with { Body = c.Id, Mass = null, Worth = null }, c, stock) });
+                yield return (c.Id, station, c.Name, rig with
+                {
+                    Camera = Fitted(rig.Camera with { Body = c.Id, Mass = null, Worth = null },
+                    c, stock)
+                });
             yield break;
         }
         if (station == "second" && rig.Second is null)
@@ -73,7 +86,8 @@ internal static class Instead
     /// <summary>A rig that stands further than this from any panel has nothing to brace to, m.</summary>
     private const double BraceReach = 0.9;
 
-    /// <summary>A brace to where there is none: ahead to the left and right, or behind, a forearm away from the base, on its own panel or the nearest.</summary>
+    /// <summary>A brace to where there is none: ahead to the left and right, or behind, a forearm away from the base, on its own panel or
+    /// the nearest.</summary>
     public static IEnumerable<(string Id, string Title, RigDocument Changed)> Braces(RigDocument rig, Catalogue stock)
     {
         // From inside there is the body of the host between it and every panel.
@@ -102,7 +116,8 @@ internal static class Instead
         foreach (var kind in KindRegistry.Fresh<BraceKind>().Where(k => At(k, 0, "") is not null))
         {
             foreach (var (degrees, name) in free.Take(rig.Braces.Count == 0 ? 3 : 2))
-                yield return ($"{kind.Noun} {name}", $"A {kind.Noun} to the {name}", rig with { Braces = [.. rig.Braces, At(kind, degrees, Id(name))!] });
+                yield return ($"{kind.Noun} {name}", $"A {kind.Noun} to the {name}",
+                    rig with { Braces = [.. rig.Braces, At(kind, degrees, Id(name))!] });
             if (rig.Braces.Count == 0 && free.Count >= 2)
                 yield return ($"two {kind.Noun}s", $"Two {kind.Noun}s, well apart",
                     rig with { Braces = [At(kind, free[0].Item1, Id(free[0].Item2))!, At(kind, free[1].Item1, Id(free[1].Item2))!] });
@@ -115,7 +130,8 @@ internal static class Instead
     /// <summary>Pretension proposed, N: what a cam buckle gives by hand (common practice, no source).</summary>
     private const double Pretension = 200;
 
-    /// <summary>A pair of straps abeam of the base, to closed points that lie outwards and below, so that they press and oppose each other.</summary>
+    /// <summary>A pair of straps abeam of the base, to closed points that lie outwards and below, so that they press and oppose each
+    /// other.</summary>
     public static IEnumerable<(string Id, string Title, RigDocument Changed)> Straps(RigDocument rig, Catalogue stock)
     {
         // A strap that pulls the wrong way costs more than it keeps.
@@ -144,7 +160,8 @@ internal static class Instead
         var taken = rig.Straps.Select(s => s.From).ToHashSet();
         List<(RigPoint From, AnchorEnd To, Vec3 Way, Vec3 At, double Score)> Side(int side) =>
         [..
-            (from p in new[] { RigPoint.BaseFrontLeft, RigPoint.BaseFrontRight, RigPoint.BaseRearLeft, RigPoint.BaseRearRight, RigPoint.BaseTop }
+            (from p in new[] { RigPoint.BaseFrontLeft, RigPoint.BaseFrontRight, RigPoint.BaseRearLeft, RigPoint.BaseRearRight,
+                RigPoint.BaseTop }
              where p == RigPoint.BaseTop || (!taken.Contains(p) && b.At(p) != b.At(RigPoint.BaseTop))
              let at = b.Position(b.At(p)) - middle
              where p == RigPoint.BaseTop || side * at.Dot(left) > 0
@@ -195,7 +212,8 @@ internal static class Instead
                 return b.Sizes(stock).Select(s => (s.Id, s.Name, (Kind)s.Kind));
             default:
                 var choice = MeasureReader.Choices(kind).FirstOrDefault();
-                return choice.Property is null ? [] : Some([.. MeasureReader.Rows(choice.Attribute, stock)], (string?)choice.Property.GetValue(kind))
+                return choice.Property is null ? [] : Some([.. MeasureReader.Rows(choice.Attribute, stock)],
+                    (string?)choice.Property.GetValue(kind))
                     .Select(r => (r.Id, r.Name, MeasureReader.WithChoice(kind, choice.Property, r.Id)));
         }
     }

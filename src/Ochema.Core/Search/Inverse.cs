@@ -22,8 +22,9 @@ public sealed record InverseAnswer(string Id, string Station, string Title, Dime
     double Now, double? Value, double Use, string By, RigDocument? Document);
 
 /// <summary>
-/// Answers the inverse questions by trying: from the rig as it is in steps towards more, while every use at the design speed stays within the
-/// share asked for, then bisection. So all between what the rig has and the answer holds too; a size that holds again beyond one that does not is not offered.
+/// Answers the inverse questions by trying: from the rig as it is in steps towards more, while every use at the design speed stays within
+/// the share asked for, then bisection. So all between what the rig has and the answer holds too; a size that holds again beyond one that
+/// does not is not offered.
 /// </summary>
 public static class Inverse
 {
@@ -31,16 +32,18 @@ public static class Inverse
     private const int Halvings = 9;
 
     /// <summary>All questions that this rig can be asked.</summary>
-    /// <param name="atMost">Highest use allowed, 0.2…1: 1 ÷ the margin on top of the checks' own factors. <see cref="Judge.TightFrom"/> is the word
-    /// "holds".</param>
+    /// <param name="atMost">Highest use allowed, 0.2…1: 1 ÷ the margin on top of the checks' own factors. <see cref="Judge.TightFrom"/> is
+    /// the word "holds".</param>
     /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
-    public static IReadOnlyList<InverseAnswer> Of(RigDocument rig, Catalogue stock, double atMost = Judge.TightFrom, CancellationToken stop = default)
+    public static IReadOnlyList<InverseAnswer> Of(RigDocument rig, Catalogue stock, double atMost = Judge.TightFrom,
+        CancellationToken stop = default)
     {
         var (use, _, mass) = Try(rig, stock, stop);
         var questions = new List<Func<InverseAnswer>>();
         foreach (var p in rig.Reach.GetType().GetProperties())
             if (p.GetCustomAttribute<MeasureAttribute>() is { Greatest.Length: > 0 } m)
-                questions.Add(() => Greatest("reach", p, m, Convert.ToDouble(p.GetValue(rig.Reach), System.Globalization.CultureInfo.InvariantCulture), v =>
+                questions.Add(() => Greatest("reach", p, m, Convert.ToDouble(p.GetValue(rig.Reach),
+                    System.Globalization.CultureInfo.InvariantCulture), v =>
                     rig with { Reach = (ReachKind)MeasureReader.WithMeasure(rig.Reach, p, v) }, stock, atMost, stop));
         var weighed = typeof(CameraChoice).GetProperty(nameof(CameraChoice.Mass))!;
         questions.Add(() => Greatest("camera", weighed, weighed.GetCustomAttribute<MeasureAttribute>()!, mass, v =>
@@ -103,8 +106,8 @@ public static class Inverse
         return new("base.count", "base", "Fewest holds", Dimension.Count, counts.Now, null, use, by, null);
     }
 
-    /// <summary>What speaks against so few holds although they carry the loads: that it is refused, or that one of several may not be lost. Null when
-    /// nothing does.</summary>
+    /// <summary>What speaks against so few holds although they carry the loads: that it is refused, or that one of several may not be lost.
+    /// Null when nothing does.</summary>
     private static string? Spare(RigDocument rig, Catalogue stock)
     {
         var judged = Judged.Of(rig, stock);

@@ -9,11 +9,12 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Search;
 
 /// <summary>A soft mount that was tried: the picture with it, and how much of its travel it uses.</summary>
-public sealed record IsolatorChoice(string Id, string Title, double Shake, double Smear, double Wobble, Sharp Word, double Travel, double Use, RigDocument Document);
+public sealed record IsolatorChoice(string Id, string Title, double Shake, double Smear, double Wobble, Sharp Word, double Travel,
+    double Use, RigDocument Document);
 
 /// <summary>
-/// Tries the catalogue's soft mounts on a rig: rubber, loops and cords by number and spread, sprung arms by spring, coils cut off, hook point
-/// and damper. Keeps those that neither sag, bottom nor let go.
+/// Tries the catalogue's soft mounts on a rig: rubber, loops and cords by number and spread, sprung arms by spring, coils cut off, hook
+/// point and damper. Keeps those that neither sag, bottom nor let go.
 /// </summary>
 public static class IsolatorSearch
 {
@@ -35,9 +36,11 @@ public static class IsolatorSearch
         if (worst.Use > 1 || travel > 1)
             return null;
         var n = Shaker.Words(model);
-        return new(id, title, n.Numbers[0].Pixels, n.Numbers[1].Pixels, n.Numbers[2].Pixels, n.Word, Math.Max(0, travel), worst.Use, changed);
+        return new(id, title, n.Numbers[0].Pixels, n.Numbers[1].Pixels, n.Numbers[2].Pixels, n.Word, Math.Max(0, travel), worst.Use,
+            changed);
     }
 
     private static IEnumerable<(string Id, string Title, IsolatorKind Kind)> Candidates(RigDocument rig, Catalogue stock) =>
-        KindRegistry.Fresh<IsolatorKind>().SelectMany(fresh => (rig.Isolator.GetType() == fresh.GetType() ? rig.Isolator : fresh).Tried(rig, stock));
+        KindRegistry.Fresh<IsolatorKind>().SelectMany(fresh => (rig.Isolator.GetType() == fresh.GetType() ? rig.Isolator : fresh)
+            .Tried(rig, stock));
 }

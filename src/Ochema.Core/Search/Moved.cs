@@ -7,8 +7,8 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Search;
 
 /// <summary>
-/// A rig at another place with its lines put anew: a tether ends where it keeps something there, straps that would cost more than they keep are taken off,
-/// and each is said.
+/// A rig at another place with its lines put anew: a tether ends where it keeps something there, straps that would cost more than they keep
+/// are taken off, and each is said.
 /// </summary>
 public static class Moved
 {

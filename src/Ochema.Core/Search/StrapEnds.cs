@@ -15,14 +15,16 @@ namespace Ochema.Core.Search;
 /// <param name="Change">The rig with that strap, computed; null where the point is of no use.</param>
 public sealed record StrapEnd(string Anchor, string Name, string Says, Change? Change);
 
-/// <summary>One strap from the rig to a point of the user's choice: each closed point with its best run, the useless ones with their reason.</summary>
+/// <summary>One strap from the rig to a point of the user's choice: each closed point with its best run, the useless ones with their
+/// reason.</summary>
 public static class StrapEnds
 {
     /// <summary>Flatter than this a strap drags and hardly presses: sine of its angle below the panel (judgement).</summary>
     private const double Flattest = 0.08;
 
     /// <summary>What a strap declares of its pretension: label and range, N.</summary>
-    public static MeasureAttribute Pretension { get; } = typeof(Strap).GetProperty(nameof(Strap.Pretension))!.GetCustomAttribute<MeasureAttribute>()!;
+    public static MeasureAttribute Pretension { get; } = typeof(Strap)
+        .GetProperty(nameof(Strap.Pretension))!.GetCustomAttribute<MeasureAttribute>()!;
 
     /// <summary>All closed points, those that press most first.</summary>
     /// <param name="pretension">N.</param>
@@ -32,7 +34,8 @@ public static class StrapEnds
         var b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, stock);
         var ends = b.Host.Anchors.Where(a => !a.Hung).Select(a => (Anchor: a, Best: Best(b, a))).ToList();
         return [.. Trials.Each(ends, e => Tried(rig, b, e.Anchor, e.Best, pretension, stock, stop), stop)
-            .OrderBy(e => e.Change is null).ThenByDescending(e => e.Change is null ? 0 : Presses(e.Change)).ThenBy(e => e.Anchor, StringComparer.Ordinal)];
+            .OrderBy(e => e.Change is null).ThenByDescending(e => e.Change is null ? 0 : Presses(e.Change))
+                .ThenBy(e => e.Anchor, StringComparer.Ordinal)];
 
         double Presses(Change c) => StrapPull.Runs(RigAssembly.Build(c.Document, stock))[^1].Presses;
     }
@@ -42,14 +45,16 @@ public static class StrapEnds
     {
         var n = b.Surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
         var runs =
-            from p in new[] { RigPoint.BaseFrontLeft, RigPoint.BaseFrontRight, RigPoint.BaseRearLeft, RigPoint.BaseRearRight, RigPoint.BaseTop }
+            from p in new[] { RigPoint.BaseFrontLeft, RigPoint.BaseFrontRight, RigPoint.BaseRearLeft, RigPoint.BaseRearRight,
+                RigPoint.BaseTop }
             let at = b.Position(b.At(p))
             from end in StrapPull.Ends(b.Host, at, b.Surface.U)
             where end.Anchor == anchor
             let d = end.End - at
             where d.Length > 1e-6
             let down = -d.Dot(n) / d.Length
-            orderby d.Length is > StrapPull.Shortest and < StrapPull.Longest descending, Math.Min(down, 0.7) - 0.1 * d.Length descending, p, end.T
+            orderby d.Length is > StrapPull.Shortest and < StrapPull.Longest descending, Math.Min(down, 0.7) - 0.1 * d.Length descending, p,
+                end.T
             select (p, Math.Round(end.T, 4), d.Length, down);
         return runs.Select(r => ((RigPoint, double, double, double)?)r).FirstOrDefault();
     }
@@ -64,7 +69,8 @@ public static class StrapEnds
             if (best is not { } run)
                 return "it lies where the rig stands";
             return run.Length < StrapPull.Shortest ? $"only {QuantityText.Of(run.Length, Dimension.Length)} away: too short to tighten"
-                : run.Length > StrapPull.Longest ? $"{QuantityText.Of(run.Length, Dimension.Length)} away: a strap that long stretches and sings"
+                : run.Length > StrapPull.Longest
+                    ? $"{QuantityText.Of(run.Length, Dimension.Length)} away: a strap that long stretches and sings"
                 : run.Down < 0 ? "it lies above the base: the strap would lift the rig"
                 : run.Down < Flattest ? "it lies nearly level with the base: the strap would drag the rig and hardly press it"
                 : null;
@@ -72,7 +78,14 @@ public static class StrapEnds
         if (Unfit() is { } reason)
             return new(anchor.Id, anchor.Name, reason, null);
         var name = Instead.FreeId(rig, $"{rig.Straps.Count + 1}");
-        var strap = new Strap { Id = name, Stock = "ratchet-25", From = best!.Value.From, To = new(anchor.Id, best.Value.T), Pretension = pretension };
+        var strap = new Strap
+        {
+            Id = name,
+            Stock = "ratchet-25",
+            From = best!.Value.From,
+            To = new(anchor.Id, best.Value.T),
+            Pretension = pretension
+        };
         var changed = rig with { Straps = [.. rig.Straps, strap] };
         var change = Adviser.Compare(rig, changed, "strap-" + anchor.Id, "straps", anchor.Name, stock, stop);
         if (change is null)

@@ -4,8 +4,8 @@ using Ochema.Core.Json;
 namespace Ochema.Core.Search;
 
 /// <summary>
-/// Candidates tried side by side, in their order: whoever asked can stop it, one that fails is left out and takes no other with it, and so are those that are
-/// not begun when patience is at its end.
+/// Candidates tried side by side, in their order: whoever asked can stop it, one that fails is left out and takes no other with it, and so
+/// are those that are not begun when patience is at its end.
 /// </summary>
 internal static class Trials
 {

@@ -20,11 +20,13 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
     private const int Named = 3;
 
     /// <summary>
-    /// True where something that the user asked for gets better: that it holds, survives a loss, shows a better picture, weighs or costs less.
+    /// True where something that the user asked for gets better: that it holds, survives a loss, shows a better picture, weighs or costs
+    /// less.
     /// </summary>
     public bool Helps => Gains.Count > 0;
 
-    /// <summary>True where it lets go, or is kept by too little, where it was not before, or is used more for a gain that nobody drives to.</summary>
+    /// <summary>True where it lets go, or is kept by too little, where it was not before, or is used more for a gain that nobody drives
+    /// to.</summary>
     public bool Harms { get; private init; }
 
     /// <summary>A rig before and after a change.</summary>
@@ -42,8 +44,10 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
             (Rank(b) - Rank(a)) switch { > 0 => Rank(b) > 0 ? 1 : 0, < 0 => -1, _ => 0 });
         // Of what is refused no speed and no share of a load is known that anything could be better than.
         var known = Rank(a) >= 0 && Rank(b) >= 0;
-        Compare(a.LimitSpeed, b.LimitSpeed, (x, y) => $"lets go {At(y)}, was {Said(x, "none")}", known ? Higher(a.LimitSpeed, b.LimitSpeed) : 0);
-        Compare(a.TightSpeed, b.TightSpeed, (x, y) => $"holds {To(y)}, was {Said(x, "no end")}", known ? Higher(a.TightSpeed, b.TightSpeed) : 0);
+        Compare(a.LimitSpeed, b.LimitSpeed, (x, y) => $"lets go {At(y)}, was {Said(x, "none")}", known ? Higher(a.LimitSpeed, b.LimitSpeed)
+            : 0);
+        Compare(a.TightSpeed, b.TightSpeed, (x, y) => $"holds {To(y)}, was {Said(x, "no end")}", known ? Higher(a.TightSpeed, b.TightSpeed)
+            : 0);
         Compare(a.Use, b.Use, (x, y) => $"{y:P0} used, was {x:P0}", !known ? 0 : b.Use < a.Use - Use ? 1 : b.Use > a.Use + Use ? -1 : 0);
         var (lost, kept) = (LetsGo(now), LetsGo(with));
         var survived = States(lost.Where(s => !kept.ContainsKey(s.Key)), "survives").ToList();
@@ -66,13 +70,15 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
         if (gains.Count + trades.Count == words && now.Frequencies.Count > 0 && with.Frequencies.Count > 0)
             Compare(now.Frequencies[0], with.Frequencies[0],
                 (x, y) => $"rocks at {QuantityText.Of(y, Dimension.Frequency)}, was {QuantityText.Of(x, Dimension.Frequency)}",
-                with.Frequencies[0] > (1 + Frequency) * now.Frequencies[0] ? 1 : with.Frequencies[0] < (1 - Frequency) * now.Frequencies[0] ? -1 : 0);
+                with.Frequencies[0] > (1 + Frequency) * now.Frequencies[0] ? 1 : with.Frequencies[0] < (1 - Frequency) * now.Frequencies[0]
+                    ? -1 : 0);
         Compare(now.Mass, with.Mass, (x, y) => $"{QuantityText.Of(Math.Abs(y - x), Dimension.Mass)} {(y < x ? "lighter" : "heavier")}",
             with.Mass < now.Mass - Mass ? 1 : with.Mass > now.Mass + Mass ? -1 : 0);
         Compare(now.Cost, with.Cost, (x, y) => $"{QuantityText.Of(Math.Abs(y - x), Dimension.Money)} {(y < x ? "cheaper" : "dearer")}",
             with.Cost < now.Cost - Price ? 1 : with.Cost > now.Cost + Price ? -1 : 0);
         var before = now.Findings.Select(f => Bare(f.Text)).ToHashSet();
-        var told = with.Findings.Where(f => f.Station != "rig" && !before.Contains(Bare(f.Text))).Select(f => First(f.Text)).Distinct().ToList();
+        var told = with.Findings.Where(f => f.Station != "rig" && !before.Contains(Bare(f.Text))).Select(f => First(f.Text)).Distinct()
+            .ToList();
         trades.AddRange(told);
         return new(gains, trades)
         {
@@ -100,14 +106,16 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
     private static string Said(double? speed, string none) => speed is { } v ? QuantityText.Of(v, Dimension.Speed) : none;
 
     private static int Higher(double? before, double? after) =>
-        (after ?? double.MaxValue) > (before ?? double.MaxValue) + Speed ? 1 : (after ?? double.MaxValue) < (before ?? double.MaxValue) - Speed ? -1 : 0;
+        (after ?? double.MaxValue) > (before ?? double.MaxValue) + Speed ? 1 : (after ?? double.MaxValue) < (before ?? double.MaxValue)
+            - Speed ? -1 : 0;
 
     /// <summary>How poor a picture's word is.</summary>
     private static int Poor(Sharp word) => word switch { Sharp.Soft or Sharp.Lively => 1, Sharp.Unusable or Sharp.Rough => 2, _ => 0 };
 
     /// <summary>States in which it lets go, by their ids, with their titles; the whole rig is the verdict's.</summary>
     private static Dictionary<string, string> LetsGo(AssessmentReport report) =>
-        report.LetGo.Where(l => l.Kind != "intact" && l.Verdict == Verdict.LetsGo).DistinctBy(l => l.Id).ToDictionary(l => l.Id, l => l.Title);
+        report.LetGo.Where(l => l.Kind != "intact" && l.Verdict == Verdict.LetsGo).DistinctBy(l => l.Id)
+            .ToDictionary(l => l.Id, l => l.Title);
 
     private static IEnumerable<string> States(IEnumerable<KeyValuePair<string, string>> states, string does)
     {

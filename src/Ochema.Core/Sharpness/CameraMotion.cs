@@ -30,7 +30,8 @@ internal sealed class CameraMotion
     /// <summary>Mean square rotation, rad², of steady trembles.</summary>
     public IReadOnlyList<(double Frequency, double Power, string Label)> Lines { get; }
 
-    /// <summary>Acceleration of the camera along the host's axes, m/s²: root mean square of all, and peak (three times the random, and the trembles).</summary>
+    /// <summary>Acceleration of the camera along the host's axes, m/s²: root mean square of all, and peak (three times the random, and the
+    /// trembles).</summary>
     public IReadOnlyList<(double Rms, double Peak)> Acceleration { get; }
 
     /// <param name="second">True for the camera of the second path, which has to be there.</param>
@@ -38,7 +39,8 @@ internal sealed class CameraMotion
     {
         (dynamics, modes) = (model.Dynamics!, model.Modes);
         var b = model.Built;
-        var (camera, choice, head) = second ? (b.SecondCamera!, b.Rig.Second!.Camera, b.Rig.Second.Head) : (b.Camera, b.Rig.Camera, b.Rig.Head);
+        var (camera, choice, head) = second ? (b.SecondCamera!, b.Rig.Second!.Camera, b.Rig.Second.Head)
+            : (b.Camera, b.Rig.Camera, b.Rig.Head);
         var node = model.System.NodeIndex(b.NodeId(camera.Node));
         goes = second ? [.. modes.Select(m => model.System.Displacement(m.Shape, node) is var (u, turn) ? (turn, u) : default)]
             : [.. modes.Select(m => (m.Rotation, m.Move))];
@@ -50,7 +52,8 @@ internal sealed class CameraMotion
         var sources = new List<(string Label, double[] Spectrum)>();
         // Transfer of each mode at each frequency, for all sources.
         var transfer = Frequencies.Select(f => modes.Select(m => m.Transfer(2 * Math.PI * f)).ToArray()).ToArray();
-        // A camera that moves aside by x shifts what is near as a turn by x ÷ distance does: to the left with a pan, up against a turn about the left.
+        // A camera that moves aside by x shifts what is near as a turn by x ÷ distance does: to the left with a pan, up against a turn
+        // about the left.
         var near = camera.Subject is { } distance ? 1 / distance : 0;
         var passes = Frequencies.Select(f => head.Passes(f)).ToArray();
         var random = new double[3];
@@ -116,7 +119,8 @@ internal sealed class CameraMotion
             }
         }
         Lines = lines;
-        Acceleration = [.. Enumerable.Range(0, 3).Select(axis => (Math.Sqrt(random[axis] + steady[axis]), 3 * Math.Sqrt(random[axis]) + peaks[axis]))];
+        Acceleration = [.. Enumerable.Range(0, 3).Select(axis => (Math.Sqrt(random[axis] + steady[axis]), 3 * Math.Sqrt(random[axis])
+            + peaks[axis]))];
     }
 
     /// <summary>Power of what shifts the picture about an axis; acceleration across it counts where a head is out of balance.</summary>
@@ -125,8 +129,10 @@ internal sealed class CameraMotion
         Power(Math.Sqrt(head.Turning) * Along(m.Rotation, about) + near * Along(m.Position, across))
         + (head.Shaking == 0 ? 0 : head.Shaking * (Power(Along(m.Acceleration, across)) + Power(Along(m.Acceleration, other))));
 
-    /// <summary>How the camera's seat goes along: rotation, rad, movement against the host, m, and acceleration against the ground, m/s².</summary>
-    private readonly record struct Moves((Complex X, Complex Y, Complex Z) Rotation, (Complex X, Complex Y, Complex Z) Position, (Complex X, Complex Y, Complex Z) Acceleration);
+    /// <summary>How the camera's seat goes along: rotation, rad, movement against the host, m, and acceleration against the ground,
+    /// m/s².</summary>
+    private readonly record struct Moves((Complex X, Complex Y, Complex Z) Rotation, (Complex X, Complex Y, Complex Z) Position,
+        (Complex X, Complex Y, Complex Z) Acceleration);
 
     /// <param name="host">What the host does along with it.</param>
     /// <param name="w">rad/s.</param>

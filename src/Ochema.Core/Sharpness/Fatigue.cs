@@ -23,7 +23,8 @@ public static class Fatigue
     public static double Cycles(Material m, double amplitude)
     {
         var steel = m.Family == MaterialFamily.Metal && m.YoungsModulus > 1.5e11;
-        var (endurance, at) = m.Family == MaterialFamily.Metal ? steel ? (0.5 * m.UltimateStrength, 1e6) : (0.35 * m.UltimateStrength, 5e8) : (0.25 * m.UltimateStrength, 1e7);
+        var (endurance, at) = m.Family == MaterialFamily.Metal ? steel ? (0.5 * m.UltimateStrength, 1e6) : (0.35 * m.UltimateStrength, 5e8)
+            : (0.25 * m.UltimateStrength, 1e7);
         var high = 0.9 * m.UltimateStrength;
         if (amplitude >= high)
             return 1e3;

@@ -10,7 +10,8 @@ internal static class MemberLives
     public static IReadOnlyList<MemberLife> Of(RigModel model)
     {
         var d = model.Dynamics!;
-        double Random(RigMode m, int n) => d.Excitations.Random.Sum(e => e.Forces[n] == 0 ? 0 : e.Forces[n] * e.Forces[n] * m.MeanSquare(d.Frequencies, e.Spectrum));
+        double Random(RigMode m, int n) => d.Excitations.Random.Sum(e => e.Forces[n] == 0 ? 0 : e.Forces[n] * e.Forces[n]
+            * m.MeanSquare(d.Frequencies, e.Spectrum));
         // Of what an engine runs through, the worst: where it meets the mode.
         double Steady(RigMode m, int n) => d.Excitations.Steady.Sum(e => e.Forces.Sum(f => f[n] * f[n])
             * 0.5 * Math.Pow(m.Transfer(2 * Math.PI * Math.Clamp(m.Frequency, e.Shake.Frequency, e.To)).Magnitude, 2));

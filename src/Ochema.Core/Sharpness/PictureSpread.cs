@@ -20,7 +20,8 @@ public static class PictureSpread
     /// <param name="focalLength">m.</param>
     /// <param name="sensorWidth">m.</param>
     /// <param name="pixelsAcross">Of the delivered picture.</param>
-    public static double FocalPixels(double focalLength, double sensorWidth, double pixelsAcross) => focalLength / (sensorWidth / pixelsAcross);
+    public static double FocalPixels(double focalLength, double sensorWidth, double pixelsAcross) => focalLength
+        / (sensorWidth / pixelsAcross);
 
     /// <summary>Root mean square, pixels, of a weighted spectrum: trapezoids over the given frequencies.</summary>
     public static double Rms(IReadOnlyList<double> frequencies, Func<int, double> spectrum, double focalPixels)

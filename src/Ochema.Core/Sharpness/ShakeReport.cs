@@ -3,10 +3,10 @@ using Ochema.Core.Rigs;
 namespace Ochema.Core.Sharpness;
 
 /// <summary>
-/// Words of the picture by the viewer's eye, as a share of its width: three picture heights away the eye resolves about 1/1920 of it (ITU-R BT.500, BT.1845:
-/// one
-/// minute of arc). Smear and wobble are sharp to 1/2000, soft to 1/600; shake from frame to frame is steady to 1/2000, lively to 1/400 (film weave and
-/// hand-held
+/// Words of the picture by the viewer's eye, as a share of its width: three picture heights away the eye resolves about 1/1920 of it (ITU-R
+/// BT.500, BT.1845: one
+/// minute of arc). Smear and wobble are sharp to 1/2000, soft to 1/600; shake from frame to frame is steady to 1/2000, lively to 1/400
+/// (film weave and hand-held
 /// pictures; common practice, no source), and rough above, which is no fault of the frame.
 /// </summary>
 public enum Sharp
@@ -38,13 +38,15 @@ public sealed record PictureNumber(string Id, string Label, double Pixels, doubl
 /// <param name="Name">What moves, in words.</param>
 /// <param name="Share">Its share of the rotation of the camera, 0…1.</param>
 /// <param name="Movement">By node, m, scaled to a largest movement of one.</param>
-public sealed record ModeReport(double Frequency, double Damping, string Name, double Share, IReadOnlyDictionary<string, double[]> Movement);
+public sealed record ModeReport(double Frequency, double Damping, string Name, double Share, IReadOnlyDictionary<string,
+    double[]> Movement);
 
 /// <summary>A steady tremble as published.</summary>
 /// <param name="To">Hz it goes up to when the engine runs through a range.</param>
 public sealed record SteadyReport(string Label, double Frequency, double To, double Amplitude, string Source);
 
-/// <summary>The picture in three numbers, without spectra: for cards and the spine. The word is that of smear and wobble; shake has its own.</summary>
+/// <summary>The picture in three numbers, without spectra: for cards and the spine. The word is that of smear and wobble; shake has its
+/// own.</summary>
 public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbers, string Text);
 
 /// <summary>Everything about the shake of a rig as it stands.</summary>
@@ -55,8 +57,10 @@ public sealed record PictureWords(Sharp Word, IReadOnlyList<PictureNumber> Numbe
 /// <param name="Sources">What drives the rig at random, strongest or not, each with its share of the rotation.</param>
 /// <param name="Acceleration">Of the camera along the axes of the host.</param>
 public sealed record ShakeReport(
-    PictureWords Picture, IReadOnlyList<ModeReport> Modes, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Excitation, IReadOnlyList<double> Rotation,
-    IReadOnlyList<SteadyReport> Steady, Loads.ShakeBand Band, string ExcitationLabel, IReadOnlyList<SourceReport> Sources, IReadOnlyList<AxisReport> Acceleration,
+    PictureWords Picture, IReadOnlyList<ModeReport> Modes, IReadOnlyList<double> Frequencies, IReadOnlyList<double> Excitation,
+        IReadOnlyList<double> Rotation,
+    IReadOnlyList<SteadyReport> Steady, Loads.ShakeBand Band, string ExcitationLabel, IReadOnlyList<SourceReport> Sources,
+        IReadOnlyList<AxisReport> Acceleration,
     IReadOnlyList<MemberLife> Members, SoftState? Soft);
 
 /// <summary>Something random that drives the rig.</summary>

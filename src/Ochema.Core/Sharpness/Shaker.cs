@@ -22,7 +22,8 @@ public static class Shaker
         var energy = model.Modes.Select(m => m.Rotation.Length * m.Participation.Max(Math.Abs) / m.Omega2).ToList();
         var (random, steady) = (dynamics.Excitations.OfHost, dynamics.Excitations.Steady);
         return new ShakeReport(
-            Words(model, motion), [.. model.Modes.Select((m, i) => new ModeReport(m.Frequency, m.Damping, ModeNames.Of(model, m), energy.Sum() > 0 ? energy[i] / energy.Sum() : 0, Movement(model, m)))],
+            Words(model, motion), [.. model.Modes.Select((m, i) => new ModeReport(m.Frequency, m.Damping, ModeNames.Of(model, m),
+                energy.Sum() > 0 ? energy[i] / energy.Sum() : 0, Movement(model, m)))],
             motion.Frequencies, [.. motion.Frequencies.Select(f => random.Sum(r => r.Spectrum(f)))], motion.Sum,
             [.. steady.Select(s => new SteadyReport(s.Shake.Label, s.Shake.Frequency, s.To, s.Shake.Amplitude, s.Shake.Source))], model.Built.Host.Shake.Band,
             random.Count > 0 ? random[0].Label : "standing still",
@@ -34,13 +35,15 @@ public static class Shaker
     /// <summary>The three numbers with their words; a rig that can move freely has none.</summary>
     internal static PictureWords Words(RigModel model) =>
         model.Built.Camera.Body.Makes != Makes.Picture ? NoPicture(model.Built.Camera.Body)
-        : model.Dynamics is null ? new PictureWords(Sharp.Unusable, [], "It can move freely: there is no picture.") : Words(model, new CameraMotion(model));
+        : model.Dynamics is null ? new PictureWords(Sharp.Unusable, [], "It can move freely: there is no picture.")
+            : Words(model, new CameraMotion(model));
 
     /// <summary>The same for the second camera; null where there is none.</summary>
     internal static PictureWords? SecondWords(RigModel model) => model.Built.SecondCamera is null ? null
         : model.Dynamics is null ? Words(model) : Words(model, new CameraMotion(model, second: true), second: true);
 
-    private static PictureWords NoPicture(CameraRow body) => new(Sharp.None, [], $"The {Quantities.Words.Inside(body.Name)} takes no picture.");
+    private static PictureWords NoPicture(CameraRow body) => new(Sharp.None, [],
+        $"The {Quantities.Words.Inside(body.Name)} takes no picture.");
 
     private static PictureWords Words(RigModel model, CameraMotion motion, bool second = false)
     {
@@ -54,15 +57,18 @@ public static class Shaker
         PictureNumber Number(string id, string label, double time, double stabilised)
         {
             var weights = motion.Frequencies.Select(f => Weight(f, time, stabilised)).ToArray();
-            var parts = motion.Sources.Select(s => (s.Label, Pixels: PictureSpread.Rms(motion.Frequencies, i => s.Spectrum[i] * weights[i], focal)))
-                .Concat(motion.Lines.Select(l => (l.Label, Pixels: focal * Math.Sqrt(l.Power * Weight(l.Frequency, time, stabilised))))).ToList();
+            var parts = motion.Sources.Select(s => (s.Label, Pixels: PictureSpread.Rms(motion.Frequencies, i => s.Spectrum[i] * weights[i],
+                focal)))
+                .Concat(motion.Lines.Select(l => (l.Label, Pixels: focal * Math.Sqrt(l.Power * Weight(l.Frequency, time, stabilised)))))
+                    .ToList();
             var all = Math.Sqrt(parts.Sum(p => p.Pixels * p.Pixels));
             var floor = PictureSpread.Rms(motion.Frequencies, i => motion.Floor[i] * weights[i], focal);
             var without = stabilised > 0 ? Without(motion, focal, time) : all;
             var (first, second) = Limits(id, delivered);
             var blame = floor > 0.7 * all ? -1 : Blame(model, motion, weights);
             return new(id, label, all, all / Doubt, all * Doubt, WordOf(id, all, first, second), blame, parts.Count > 0
-                ? parts.MaxBy(p => p.Pixels).Label : "nothing", floor, Math.Sqrt(Math.Max(0, all * all - floor * floor)), without, first, second);
+                ? parts.MaxBy(p => p.Pixels).Label : "nothing", floor, Math.Sqrt(Math.Max(0, all * all - floor * floor)), without, first,
+                    second);
         }
         List<PictureNumber> numbers =
         [
@@ -72,7 +78,9 @@ public static class Shaker
         ];
         var (shake, inside) = (numbers[0], numbers[1].Pixels >= numbers[2].Pixels ? numbers[1] : numbers[2]);
         var text = (inside.Word == Sharp.Sharp ? "Each frame is sharp."
-                : inside.Floor > 0.7 * inside.Pixels ? $"It {(inside.Id == "smear" ? "smears" : "wobbles")}, and that is {b.Host.Called}'s own nodding: slower, softer springs or a shorter exposure; no mount takes it away."
+                : inside.Floor > 0.7 * inside.Pixels
+                    ? $"It {(inside.Id == "smear" ? "smears" : "wobbles")}, and that is {b.Host.Called}'s own nodding: slower, softer "
+                        + $"springs or a shorter exposure; no mount takes it away."
                 : inside.Id == "smear" ? "It smears within each exposure: a shorter one helps, a stabiliser does not."
                 : "It wobbles within each read-out: only less shaking or a faster sensor helps.")
             + (shake.Word == Sharp.Steady ? "" : Shakes(shake, corner));
@@ -85,8 +93,10 @@ public static class Shaker
     {
         string Px(double v) => v >= 9.95 ? $"{v:0} px" : $"{v:0.0} px";
         return corner <= 0 ? $" From frame to frame it moves {Px(shake.Pixels)} without a stabiliser."
-            : shake.Pixels < 0.7 * shake.Without ? $" From frame to frame it moves {Px(shake.Pixels)} with the stabiliser, {Px(shake.Without)} without."
-            : $" From frame to frame it moves {Px(shake.Pixels)} with the stabiliser, {Px(shake.Without)} without: it is quicker than the {corner:0.#} Hz up to which that can follow.";
+            : shake.Pixels < 0.7 * shake.Without
+                ? $" From frame to frame it moves {Px(shake.Pixels)} with the stabiliser, {Px(shake.Without)} without."
+            : $" From frame to frame it moves {Px(shake.Pixels)} with the stabiliser, {Px(shake.Without)} without: it is quicker than "
+                + $"the {corner:0.#} Hz up to which that can follow.";
     }
 
     private static double Without(CameraMotion motion, double focal, double time) =>
@@ -118,7 +128,8 @@ public static class Shaker
 
     private static Dictionary<string, double[]> Movement(RigModel model, RigMode m)
     {
-        var nodes = model.Built.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct().ToDictionary(n => n, n => model.System.Displacement(m.Shape, model.System.NodeIndex(n)).U);
+        var nodes = model.Built.Figure.SelectMany(s => s.Points).Select(p => p.Node).Where(n => n.Length > 0).Distinct()
+            .ToDictionary(n => n, n => model.System.Displacement(m.Shape, model.System.NodeIndex(n)).U);
         var most = Math.Max(1e-12, nodes.Values.Max(v => v.Length));
         return nodes.ToDictionary(p => p.Key, p => (1 / most * p.Value).ToArray());
     }

@@ -78,8 +78,8 @@ public sealed record CameraRow(
     [property: Measure("Under water down to", Dimension.Length, 0, 300, HowTo = "as rated, without a housing; 0 for what is not tight")]
     double UnderWater = 0) : IStockRow
 {
-    /// <summary>What its stabiliser follows, Hz, by its kind: a strong one crops the picture, the others shift glass or sensor (judgement, 4–6 and
-    /// 2–3).</summary>
+    /// <summary>What its stabiliser follows, Hz, by its kind: a strong one crops the picture, the others shift glass or sensor (judgement,
+    /// 4–6 and 2–3).</summary>
     [JsonIgnore]
     public double Band => Follows ?? Stabilisation switch { "strong" => 5, "none" => 0, _ => 2.5 };
 

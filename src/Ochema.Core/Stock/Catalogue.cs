@@ -87,7 +87,8 @@ public sealed class Catalogue
     /// <summary>A row of a list.</summary>
     /// <exception cref="DocumentException">There is no such row.</exception>
     public T Find<T>(string list, string id)
-        where T : IStockRow => byKey.TryGetValue(list + "/" + id, out var row) && row is T t ? t : throw new DocumentException("", $"there is no '{id}' among the {list}");
+        where T : IStockRow => byKey.TryGetValue(list + "/" + id, out var row) && row is T t ? t
+            : throw new DocumentException("", $"there is no '{id}' among the {list}");
 
     public Material Material(string id) => Find<Material>("materials", id);
 

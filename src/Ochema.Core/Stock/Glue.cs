@@ -11,7 +11,8 @@ namespace Ochema.Core.Stock;
 /// <param name="Cure">Time to full strength at 20 °C, s.</param>
 /// <param name="SoftensAt">Temperature at which it is down to half, K.</param>
 public sealed record Glue(
-    string Id, string Name, IReadOnlyList<string> Pairs, [property: Measure("Shear strength", Dimension.Stress, 0, 1e9)] double Shear, double Peel,
+    string Id, string Name, IReadOnlyList<string> Pairs, [property: Measure("Shear strength", Dimension.Stress, 0, 1e9)] double Shear,
+        double Peel,
     [property: Measure("Open time", Dimension.Duration, 0, 1e6)] double OpenTime, [property: Measure("Cures in", Dimension.Duration, 0, 1e7)] double Cure,
     [property: Measure("Half as strong at", Dimension.Temperature, 250, 600)] double SoftensAt,
     string Preparation, string Source, bool CarriesLoad = true) : IStockRow
@@ -48,12 +49,18 @@ public static class Glues
 
     public static IReadOnlyList<Glue> All { get; } =
     [
-        new("epoxy-24h", "Two-part epoxy, 24 h", ["metal+metal", "metal+wood", "wood+wood", "metal+composite"], 8e6, 2000, 45 * 60, 24 * Hour, 343, "both faces sanded to bright metal, wiped with solvent", "from memory, derated by half"),
-        new("epoxy-5min", "Two-part epoxy, 5 min", ["metal+metal", "metal+wood", "wood+wood"], 4e6, 1000, 4 * 60, 12 * Hour, 328, "both faces sanded and wiped", "from memory, derated by half"),
-        new("pvc-cement", "PVC cement", ["pvc+pvc"], 3e6, 1500, 60, 24 * Hour, 333, "primer, push home with a quarter turn, hold", "ASTM D2564, from memory"),
-        new("acrylic-foam", "Acrylic foam tape", ["metal+metal", "metal+composite", "metal+plastic", "plastic+plastic"], 0.2e6, 1500, 10 * 60, 72 * Hour, 353, "degreased, warm, pressed on", "from memory, derated by half"),
-        new("polyurethane", "Polyurethane sealant-adhesive", ["any+any"], 0.8e6, 3000, 15 * 60, 7 * 24 * Hour, 353, "degreased, roughened", "from memory, derated by half"),
-        new("wood-glue", "Wood glue", ["wood+wood"], 5e6, 800, 10 * 60, 24 * Hour, 333, "fitted joint, clamped", "from memory, derated by half"),
+        new("epoxy-24h", "Two-part epoxy, 24 h", ["metal+metal", "metal+wood", "wood+wood", "metal+composite"], 8e6, 2000, 45 * 60, 24
+            * Hour, 343, "both faces sanded to bright metal, wiped with solvent", "from memory, derated by half"),
+        new("epoxy-5min", "Two-part epoxy, 5 min", ["metal+metal", "metal+wood", "wood+wood"], 4e6, 1000, 4 * 60, 12 * Hour, 328,
+            "both faces sanded and wiped", "from memory, derated by half"),
+        new("pvc-cement", "PVC cement", ["pvc+pvc"], 3e6, 1500, 60, 24 * Hour, 333, "primer, push home with a quarter turn, hold",
+            "ASTM D2564, from memory"),
+        new("acrylic-foam", "Acrylic foam tape", ["metal+metal", "metal+composite", "metal+plastic", "plastic+plastic"], 0.2e6, 1500, 10
+            * 60, 72 * Hour, 353, "degreased, warm, pressed on", "from memory, derated by half"),
+        new("polyurethane", "Polyurethane sealant-adhesive", ["any+any"], 0.8e6, 3000, 15 * 60, 7 * 24 * Hour, 353, "degreased, roughened",
+            "from memory, derated by half"),
+        new("wood-glue", "Wood glue", ["wood+wood"], 5e6, 800, 10 * 60, 24 * Hour, 333, "fitted joint, clamped",
+            "from memory, derated by half"),
         new("hot-glue", "Hot glue", ["any+any"], 0, 0, 20, 300, 333, "none helps", "common practice, no source", CarriesLoad: false),
     ];
 
@@ -61,5 +68,6 @@ public static class Glues
     public static string Family(Stock.Material m) => m.Grade == MaterialGrade.Pvc ? "pvc" : m.Family.ToString().ToLowerInvariant();
 
     /// <exception cref="DocumentException">There is none of that name.</exception>
-    public static Glue Find(string id) => All.FirstOrDefault(g => g.Id == id) ?? throw new DocumentException("", $"there is no glue '{id}'");
+    public static Glue Find(string id) => All.FirstOrDefault(g => g.Id == id)
+        ?? throw new DocumentException("", $"there is no glue '{id}'");
 }

@@ -141,6 +141,7 @@ public sealed record StrapRow(
     /// <summary>Share of its pull that a line tied off by hand keeps (judgement, 0.6–0.9: the knot settles, the line creeps).</summary>
     public const double UsuallyKeeps = 0.8;
 
-    /// <summary>What knots are reckoned by, m: a line's diameter; webbing bunches to a line of 12 mm at the most (judgement, 8–15 mm).</summary>
+    /// <summary>What knots are reckoned by, m: a line's diameter; webbing bunches to a line of 12 mm at the most (judgement, 8–15
+    /// mm).</summary>
     public double Thickness => Math.Min(Width, 0.012);
 }

@@ -5,9 +5,11 @@ namespace Ochema.Core.Stock;
 /// <param name="Keeps">Share of the line's strength left (Ashley and climbing tests vary; judgement, ±0.1).</param>
 /// <param name="ForElastic">True when it holds in elastic cord.</param>
 public sealed record Knot(
-    string Id, string Name, [property: Measure("Strength left", Dimension.Ratio, 0, 1)] double Keeps, bool ForElastic, string Use, string Source) : IStockRow
+    string Id, string Name, [property: Measure("Strength left", Dimension.Ratio, 0, 1)] double Keeps, bool ForElastic, string Use,
+        string Source) : IStockRow
 {
-    /// <summary>Line that it takes with its loop and tail, in thicknesses of the line (common practice, no source: tied and measured, 0.7–1.5 ×).</summary>
+    /// <summary>Line that it takes with its loop and tail, in thicknesses of the line (common practice, no source: tied and measured,
+    /// 0.7–1.5 ×).</summary>
     public double Takes { get; init; }
 
     /// <summary>Line that it takes, m.</summary>
@@ -26,7 +28,8 @@ public static class Lashing
         new("bowline", "Bowline", 0.65, false, "a loop that does not slip; tie its tail", "common practice, no source") { Takes = 45 },
         new("figure-eight", "Figure-eight loop", 0.75, false, "a loop that stays tied", "common practice, no source") { Takes = 60 },
         new("clove-hitch", "Clove hitch with two half hitches", 0.6, false, "round a tube", "common practice, no source") { Takes = 45 },
-        new("double-overhand", "Double overhand stopper", 0.6, true, "the end of elastic cord", "common practice, no source") { Takes = 20 },
+        new("double-overhand", "Double overhand stopper", 0.6, true, "the end of elastic cord",
+            "common practice, no source") { Takes = 20 },
         new("crimp", "Crimped ferrule", 0.8, true, "wire and elastic, with a thimble", "common practice, no source") { Takes = 20 },
         new("sewn", "Sewn end or hook, as rated", 1, true, "webbing as sold", "common practice, no source"),
     ];
@@ -36,5 +39,6 @@ public static class Lashing
 
     /// <summary>What is wrong with a knot in a line, or null.</summary>
     public static string? Fault(Knot knot, bool elastic) => elastic && !knot.ForElastic
-        ? $"a {Words.Inside(knot.Name)} slips in elastic: {string.Join(" or ", Knots.Where(k => k.ForElastic).Select(k => Words.Inside(k.Name)))}" : null;
+        ? $"a {Words.Inside(knot.Name)} slips in elastic: "
+            + $"{string.Join(" or ", Knots.Where(k => k.ForElastic).Select(k => Words.Inside(k.Name)))}" : null;
 }

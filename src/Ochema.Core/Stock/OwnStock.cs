@@ -3,8 +3,8 @@ using System.Text.Json.Serialization;
 namespace Ochema.Core.Stock;
 
 /// <summary>
-/// Rows of the user's own, by list: a cup, a magnet, a camera as they measured it. They travel in the rig's document, so that whoever opens the file has
-/// them. What nobody measures at a bench (materials, threads, glue) is not among them.
+/// Rows of the user's own, by list: a cup, a magnet, a camera as they measured it. They travel in the rig's document, so that whoever opens
+/// the file has them. What nobody measures at a bench (materials, threads, glue) is not among them.
 /// </summary>
 public sealed record OwnStock
 {
@@ -31,8 +31,10 @@ public sealed record OwnStock
     [JsonIgnore]
     public IReadOnlyList<(string List, IReadOnlyList<IStockRow> Rows)> Lists =>
     [
-        ("sections", Sections ?? []), ("cups", Cups ?? []), ("magnets", Magnets ?? []), ("adhesives", Adhesives ?? []), ("heads", Heads ?? []),
-        ("cameras", Cameras ?? []), ("lenses", Lenses ?? []), ("straps", Straps ?? []), ("arms", Arms ?? []), ("isolators", Isolators ?? []),
+        ("sections", Sections ?? []), ("cups", Cups ?? []), ("magnets", Magnets ?? []), ("adhesives", Adhesives ?? []),
+            ("heads", Heads ?? []),
+        ("cameras", Cameras ?? []), ("lenses", Lenses ?? []), ("straps", Straps ?? []), ("arms", Arms ?? []),
+            ("isolators", Isolators ?? []),
         ("goosenecks", Goosenecks ?? []), ("springs", Springs ?? []),
     ];
 

@@ -1,6 +1,7 @@
 namespace Ochema.Core.Stock;
 
-/// <summary>An elbow that a pipe is cemented into. Pipes end on the bottom of its sockets: what is between its middle and there is no pipe.</summary>
+/// <summary>An elbow that a pipe is cemented into. Pipes end on the bottom of its sockets: what is between its middle and there is no
+/// pipe.</summary>
 /// <param name="Pipe">Pipe that goes in.</param>
 /// <param name="Row">Fitting of the shelf.</param>
 /// <param name="TakeOff">Its middle to the bottom of a socket, m.</param>
@@ -26,7 +27,8 @@ public sealed record PipeFitting(PipeSize Pipe, string Row, double TakeOff, doub
     public static double Cut(double middles, PipeFitting? from, PipeFitting? to) => middles - (from?.TakeOff ?? 0) - (to?.TakeOff ?? 0);
 
     /// <summary>
-    /// The least there can be between the middles of two fittings, m: they meet, and the piece between them fills both sockets, a close nipple.
+    /// The least there can be between the middles of two fittings, m: they meet, and the piece between them fills both sockets, a close
+    /// nipple.
     /// </summary>
     public static double Least(PipeFitting? from, PipeFitting? to) =>
         (from is null ? 0 : from.TakeOff + from.Socket) + (to is null ? 0 : to.TakeOff + to.Socket);
@@ -41,7 +43,8 @@ public sealed record PipeFitting(PipeSize Pipe, string Row, double TakeOff, doub
 /// <param name="Across">Flats of the plug's octagon, m.</param>
 /// <param name="Floor">Thickness of the plug's face, m.</param>
 /// <param name="Counterbore">From below into it, m.</param>
-public sealed record PipeCap(PipeSize Pipe, string Row, double Bore, double Socket, double Wall, double Across, double Floor, double Counterbore, string Source)
+public sealed record PipeCap(PipeSize Pipe, string Row, double Bore, double Socket, double Wall, double Across, double Floor,
+    double Counterbore, string Source)
 {
     private const string D2466 = "ASTM D2466 sockets, from memory; plug's head and face judgement, measure yours";
 

@@ -72,7 +72,8 @@ public sealed record FittingRow(
 /// <param name="Layer">What joints call it.</param>
 public sealed record FittingSheet(double Length, double Width, double Thickness, string Material, string Layer);
 
-/// <summary>A material; <c>BendRatio</c> is the smallest inside bend radius in sheet thicknesses (usual handbook multiple). Moduli and strengths in Pa, density in kg/m³, elongation as a share.</summary>
+/// <summary>A material; <c>BendRatio</c> is the smallest inside bend radius in sheet thicknesses (usual handbook multiple). Moduli and
+/// strengths in Pa, density in kg/m³, elongation as a share.</summary>
 public sealed record Material(
     string Id, string Name, MaterialFamily Family, [property: Measure("Young's modulus", Dimension.Stress, 1e7, 1e12)] double YoungsModulus,
     double PoissonRatio, [property: Measure("Density", Dimension.Density, 10, 2e4)] double Density,
@@ -115,7 +116,8 @@ public enum MaterialGrade
 
 /// <summary>A screw thread with drill sizes (m), stress area (m²) and proof stress (Pa).</summary>
 public sealed record Fastener(
-    string Id, string Name, [property: Measure("Across", Dimension.Length, 0.0005, 0.1)] double MajorDiameter, double Pitch, double StressArea,
+    string Id, string Name, [property: Measure("Across", Dimension.Length, 0.0005, 0.1)] double MajorDiameter, double Pitch,
+        double StressArea,
     [property: Measure("Tap drill", Dimension.Drill, 0.0005, 0.1)] double TapDrill, double ClearanceClose,
     [property: Measure("Clearance drill", Dimension.Drill, 0.0005, 0.1)] double ClearanceMedium, double ClearanceFree, double NutHeight,
     [property: Measure("Spanner", Dimension.Length, 0.001, 0.1)] double AcrossFlats, double HeadHeight,
@@ -123,8 +125,8 @@ public sealed record Fastener(
     string? Range = null, double ScrewPrice = 0, double NutPrice = 0, double WasherPrice = 0) : IStockRow
 {
     /// <summary>
-    /// A lock nut with a nylon ring, m (ISO 7040, style 1, greatest; inch ones ASME B18.16.6; from memory). The ring carries nothing: thread in steel is that
-    /// of a plain nut.
+    /// A lock nut with a nylon ring, m (ISO 7040, style 1, greatest; inch ones ASME B18.16.6; from memory). The ring carries nothing:
+    /// thread in steel is that of a plain nut.
     /// </summary>
     public double LockNutHeight { get; init; }
 

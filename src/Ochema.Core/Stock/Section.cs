@@ -27,7 +27,8 @@ public enum SectionShape
 /// <param name="TorsionModulus">Torque over largest shear stress, m³.</param>
 /// <param name="DragWidth">Width that meets the air, m.</param>
 /// <param name="Round">True for round outsides.</param>
-public sealed record Section(double Area, double Iy, double Iz, double J, double Cy, double Cz, double TorsionModulus, double DragWidth, bool Round)
+public sealed record Section(double Area, double Iy, double Iz, double J, double Cy, double Cz, double TorsionModulus, double DragWidth,
+    bool Round)
 {
     public double ModulusY => Iy / Cy;
     public double ModulusZ => Iz / Cz;
@@ -46,8 +47,8 @@ public sealed record Section(double Area, double Iy, double Iz, double J, double
     };
 
     /// <summary>
-    /// What is left of a section with a hole right through it along z, in the middle of its width. An angle is drilled through one leg: its moduli shrink as
-    /// its area does (judgement).
+    /// What is left of a section with a hole right through it along z, in the middle of its width. An angle is drilled through one leg: its
+    /// moduli shrink as its area does (judgement).
     /// </summary>
     /// <param name="hole">Diameter of the hole, m; 0 for none.</param>
     public static Section Drilled(SectionShape shape, double width, double height, double wall, double hole)
@@ -63,7 +64,14 @@ public sealed record Section(double Area, double Iy, double Iz, double J, double
                 return Rectangle(width - hole, height) with { DragWidth = whole.DragWidth };
             case SectionShape.Angle:
                 var share = 1 - hole * wall / whole.Area;
-                return whole with { Area = share * whole.Area, Iy = share * whole.Iy, Iz = share * whole.Iz, TorsionModulus = share * whole.TorsionModulus };
+                return whole with
+                {
+                    Area = share * whole.Area,
+                    Iy = share * whole.Iy,
+                    Iz = share * whole.Iz,
+                    TorsionModulus = share
+                    * whole.TorsionModulus
+                };
             case SectionShape.SquareTube:
                 var arm = (width - wall) / 2;
                 var flat = 2 * hole * wall;
@@ -100,7 +108,8 @@ public sealed record Section(double Area, double Iy, double Iz, double J, double
         var (a, t) = (Math.Max(b, h), Math.Min(b, h));
         // Roark table 10.1 case 4, written for full sides a ≥ t.
         var j = a * t * t * t * (1.0 / 3 - 0.21 * t / a * (1 - Math.Pow(t / a, 4) / 12));
-        // Largest shear stress T/(α·a·t²): Timoshenko and Goodier, "Theory of Elasticity", art. 109; fitted within 0.5 % by 1/(3 + 1.8·t/a).
+        // Largest shear stress T/(α·a·t²): Timoshenko and Goodier, "Theory of Elasticity", art. 109; fitted within 0.5 % by 1/(3 +
+        // 1.8·t/a).
         return new(b * h, b * h * h * h / 12, h * b * b * b / 12, j, h / 2, b / 2, a * t * t / (3 + 1.8 * t / a), Math.Max(b, h), false);
     }
 

@@ -37,9 +37,11 @@ public sealed record SectionRow(
     [JsonIgnore]
     public (string Field, string Reason)? Wrong => Shape switch
     {
-        SectionShape.RoundTube or SectionShape.SquareTube when !(Wall > 0 && 2 * Wall < Width) => ("wall", "is not between 0 and half of what it is across"),
+        SectionShape.RoundTube or SectionShape.SquareTube when !(Wall > 0 && 2 * Wall < Width) =>
+            ("wall", "is not between 0 and half of what it is across"),
         SectionShape.Angle when !(Wall > 0 && Wall < Width) => ("wall", "is not between 0 and the leg"),
-        SectionShape.Round or SectionShape.RoundTube or SectionShape.SquareTube when Height != Width => ("height", "is not what it is across"),
+        SectionShape.Round or SectionShape.RoundTube or SectionShape.SquareTube when Height != Width =>
+            ("height", "is not what it is across"),
         _ => null,
     };
 }

@@ -3,7 +3,8 @@ using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Stock;
 
-/// <summary>One soft mount: rubber, wire-rope loop or elastic cord. Stiffness N/m along and across, damping ratio, travel m, load kg.</summary>
+/// <summary>One soft mount: rubber, wire-rope loop or elastic cord. Stiffness N/m along and across, damping ratio, travel m, load
+/// kg.</summary>
 public sealed record IsolatorRow(
     string Id, string Name, string Type,
     [property: Measure("Stiffness along", Dimension.Stiffness, 50, 1e7, HowTo = "a known weight over how far it sinks")] double Axial,
@@ -41,7 +42,8 @@ public sealed record SpringRow(
 
     /// <inheritdoc/>
     [JsonIgnore]
-    public (string Field, string Reason)? Wrong => CoilDiameter < 2 * Wire ? ("coilDiameter", "is less than two wires: no such spring is wound") : null;
+    public (string Field, string Reason)? Wrong => CoilDiameter < 2 * Wire
+        ? ("coilDiameter", "is less than two wires: no such spring is wound") : null;
 
     /// <summary>Rate, N/m: G·d⁴/(8·D³·N) (Shigley's Mechanical Engineering Design, ch. 10).</summary>
     [JsonIgnore]

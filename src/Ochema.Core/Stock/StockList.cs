@@ -16,12 +16,14 @@ public sealed record StockList(string Id, string Label, string One, Type Row, bo
     [
         new("cameras", "Cameras", "camera", typeof(CameraRow), true)
         {
-            Columns = [nameof(CameraRow.Mass), nameof(CameraRow.SensorWidth), nameof(CameraRow.PixelsAcross), nameof(CameraRow.ReadOutTime)],
+            Columns = [nameof(CameraRow.Mass), nameof(CameraRow.SensorWidth), nameof(CameraRow.PixelsAcross),
+                nameof(CameraRow.ReadOutTime)],
         },
         new("lenses", "Lenses", "lens", typeof(LensRow), true),
         new("cups", "Suction cups", "suction cup", typeof(SuctionCupRow), true)
         {
-            Columns = [nameof(SuctionCupRow.Diameter), nameof(SuctionCupRow.VacuumShare), nameof(SuctionCupRow.Mass), nameof(SuctionCupRow.CurvatureSag)],
+            Columns = [nameof(SuctionCupRow.Diameter), nameof(SuctionCupRow.VacuumShare), nameof(SuctionCupRow.Mass),
+                nameof(SuctionCupRow.CurvatureSag)],
         },
         new("magnets", "Pot magnets", "pot magnet", typeof(MagnetRow), true)
         {

@@ -3,8 +3,8 @@ using System.Runtime.CompilerServices;
 namespace Ochema.Core.Structure;
 
 /// <summary>
-/// Whether whoever asked still waits for the answer. It goes along with the work that was asked for, into whatever runs beside it, so that no computation has
-/// to be handed it and none can forget it; it changes no result.
+/// Whether whoever asked still waits for the answer. It goes along with the work that was asked for, into whatever runs beside it, so that
+/// no computation has to be handed it and none can forget it; it changes no result.
 /// </summary>
 public static class Asked
 {
@@ -18,7 +18,8 @@ public static class Asked
 
     /// <summary>From here on the work is for somebody who may go on, or whose time may be up.</summary>
     /// <param name="stop">They have gone on.</param>
-    /// <param name="patience">So long something is tried for them in all; then they take what there is. Null for as long as it takes.</param>
+    /// <param name="patience">So long something is tried for them in all; then they take what there is. Null for as long as it
+    /// takes.</param>
     /// <param name="clock">What their patience is measured by; null for the machine's own.</param>
     public static void By(CancellationToken stop, TimeSpan? patience = null, TimeProvider? clock = null)
     {

@@ -45,7 +45,8 @@ internal sealed class BeamElement
         LocalForceFromHost = RotateColumns(condensedLocal);
     }
 
-    /// <summary>Nodal loads (host axes, 12) that stand for a force per length <paramref name="w"/> (N/m, host axes), releases condensed.</summary>
+    /// <summary>Nodal loads (host axes, 12) that stand for a force per length <paramref name="w"/> (N/m, host axes), releases
+    /// condensed.</summary>
     public double[] EquivalentLoad(Vec3 w)
     {
         var local = LocalEquivalentLoad(w);

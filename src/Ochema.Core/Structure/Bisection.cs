@@ -1,8 +1,8 @@
 namespace Ochema.Core.Structure;
 
 /// <summary>
-/// Where something begins to be so, by halves. What is asked here is mostly yes or no (a verdict, a stable state) and has no slope, which the root finders of
-/// the numerics library want.
+/// Where something begins to be so, by halves. What is asked here is mostly yes or no (a verdict, a stable state) and has no slope, which
+/// the root finders of the numerics library want.
 /// </summary>
 internal static class Bisection
 {

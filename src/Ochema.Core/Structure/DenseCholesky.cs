@@ -1,8 +1,9 @@
 namespace Ochema.Core.Structure;
 
 /// <summary>
-/// Cholesky's factor L of a small symmetric matrix A = L·Lᵀ (Golub and Van Loan, Matrix Computations, 4.2). The numerics library has one for matrices that are
-/// kept; here there are thousands of a few unknowns each, in room that is lent, and a pivot that is near nothing is an answer: something can move freely.
+/// Cholesky's factor L of a small symmetric matrix A = L·Lᵀ (Golub and Van Loan, Matrix Computations, 4.2). The numerics library has one
+/// for matrices that are kept; here there are thousands of a few unknowns each, in room that is lent, and a pivot that is near nothing is
+/// an answer: something can move freely.
 /// </summary>
 internal static class DenseCholesky
 {

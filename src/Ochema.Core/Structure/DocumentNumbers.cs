@@ -2,7 +2,8 @@ using Ochema.Core.Json;
 
 namespace Ochema.Core.Structure;
 
-/// <summary>What documents of the solvers are held to: lists that are bounded, names that are there, numbers that can be used. Each names the path.</summary>
+/// <summary>What documents of the solvers are held to: lists that are bounded, names that are there, numbers that can be used. Each names
+/// the path.</summary>
 internal static class DocumentNumbers
 {
     /// <summary>Largest number that is read, unless a reader says less.</summary>
@@ -34,7 +35,8 @@ internal static class DocumentNumbers
     }
 
     /// <exception cref="DocumentException">There is no name.</exception>
-    public static string Name(string? id, string path) => string.IsNullOrWhiteSpace(id) ? throw new DocumentException(path, "is empty") : id;
+    public static string Name(string? id, string path) => string.IsNullOrWhiteSpace(id) ? throw new DocumentException(path, "is empty")
+        : id;
 
     /// <exception cref="DocumentException">It has another length, or a number that cannot be used.</exception>
     public static void Vector(double[]? v, int length, string path, double largest = LargestNumber)

@@ -50,7 +50,8 @@ internal sealed class FactoredFrame
         return m;
     }
 
-    /// <summary>Displacements and line tensions (by line of the model, absent lines 0) under a load vector, or null when no stable state exists.</summary>
+    /// <summary>Displacements and line tensions (by line of the model, absent lines 0) under a load vector, or null when no stable state
+    /// exists.</summary>
     public (double[] U, double[] Tension)? Solve(ReadOnlySpan<double> load)
     {
         var u = SolveFactor(load);

@@ -416,7 +416,8 @@ internal sealed class LineElement
 
     private LineElement(LineElement other, double[] vector)
     {
-        (Line, From, To, Length, Stiffness, Direction, Sign) = (other.Line, other.From, other.To, other.Length, other.Stiffness, other.Direction, other.Sign);
+        (Line, From, To, Length, Stiffness, Direction, Sign) = (other.Line, other.From, other.To, other.Length, other.Stiffness,
+            other.Direction, other.Sign);
         Vector = vector;
         Entries = [.. vector.Select((v, i) => (i, v)).Where(e => e.v != 0)];
     }

@@ -5,8 +5,8 @@ namespace Ochema.Core.Structure;
 
 /// <summary>
 /// Lanczos' method on K⁻¹·M in the inner product of M, every vector made orthogonal to all before it (Parlett, "The Symmetric Eigenvalue
-/// Problem", 1980, ch. 13; shift and invert after Ericsson and Ruhe, Math. Comp. 35, 1980). Of modes that coincide exactly it finds one: whoever calls
-/// counts, and asks again for what is orthogonal to those that are known (deflation; Parlett, section 5.1).
+/// Problem", 1980, ch. 13; shift and invert after Ericsson and Ruhe, Math. Comp. 35, 1980). Of modes that coincide exactly it finds one:
+/// whoever calls counts, and asks again for what is orthogonal to those that are known (deflation; Parlett, section 5.1).
 /// </summary>
 internal static class Lanczos
 {
@@ -23,7 +23,8 @@ internal static class Lanczos
     /// <param name="count">How many modes are wanted.</param>
     /// <param name="known">Mass-normalised shapes that are known, none of which is found again.</param>
     /// <returns>ω² ((rad/s)²) and mass-normalised shapes, lowest first; null when fewer than that came out.</returns>
-    public static (double[] Omega2, double[][] Shapes)? Lowest(EnvelopeMatrix factor, EnvelopeMatrix m, int count, IReadOnlyList<double[]>? known = null)
+    public static (double[] Omega2, double[][] Shapes)? Lowest(EnvelopeMatrix factor, EnvelopeMatrix m, int count,
+        IReadOnlyList<double[]>? known = null)
     {
         var n = m.Size;
         double[][] inertia = [.. (known ?? []).Select(s =>

@@ -62,7 +62,8 @@ public sealed record ModelMember(
 /// <summary>Two nodes that move as one rigid body.</summary>
 public sealed record ModelRigidLink(string From, string To);
 
-/// <summary>Six stiffnesses along and about the host axes (N/m, N·m/rad) between coincident nodes, or to ground when <see cref="To"/> is null.</summary>
+/// <summary>Six stiffnesses along and about the host axes (N/m, N·m/rad) between coincident nodes, or to ground when <see cref="To"/> is
+/// null.</summary>
 public sealed record ModelSpring(string Id, string From, double[] K)
 {
     /// <summary>Second node; null for the ground.</summary>
@@ -70,8 +71,8 @@ public sealed record ModelSpring(string Id, string From, double[] K)
     public string? To { get; init; }
 
     /// <summary>
-    /// Unit vector about which it is turned: <see cref="K"/> is then along it, across it twice, about it, about its normals twice. Inside only: documents
-    /// that go out have such a spring as one along the host axes and a member, see <see cref="TurnedSprings"/>.
+    /// Unit vector about which it is turned: <see cref="K"/> is then along it, across it twice, about it, about its normals twice. Inside
+    /// only: documents that go out have such a spring as one along the host axes and a member, see <see cref="TurnedSprings"/>.
     /// </summary>
     [JsonIgnore]
     internal Vec3? Axis { get; init; }

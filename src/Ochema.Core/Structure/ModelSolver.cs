@@ -38,7 +38,8 @@ public static class ModelSolver
         if (c.Gravity is { } g)
             system.AddGravity(load, Vec3.From(g), frame.Present);
         foreach (var l in c.Loads)
-            system.AddLoad(load, system.NodeIndex(l.Node), l.F is null ? Vec3.Zero : Vec3.From(l.F), l.M is null ? Vec3.Zero : Vec3.From(l.M));
+            system.AddLoad(load, system.NodeIndex(l.Node), l.F is null ? Vec3.Zero : Vec3.From(l.F), l.M is null ? Vec3.Zero
+                : Vec3.From(l.M));
         var beam = system.Beams.Select((b, i) => (b.Member.Id, i)).ToDictionary(e => e.Id, e => e.i);
         foreach (var w in c.MemberLoads)
             if (frame.Present(w.Member))

@@ -5,8 +5,8 @@ namespace Ochema.Core.Structure;
 
 /// <summary>
 /// The lowest natural frequencies and shapes of K·φ = ω²·M·φ by Lanczos' method (<see cref="Lanczos"/>), checked for missed modes with a
-/// Sturm count. Any doubt goes to subspace iteration (Bathe and Wilson, "Numerical Methods in Finite Element Analysis", 1976, ch. 12), small
-/// systems and what is doubtful there to the dense solver of MathNet.Numerics.
+/// Sturm count. Any doubt goes to subspace iteration (Bathe and Wilson, "Numerical Methods in Finite Element Analysis", 1976, ch. 12),
+/// small systems and what is doubtful there to the dense solver of MathNet.Numerics.
 /// </summary>
 internal static class NaturalModes
 {
@@ -28,7 +28,8 @@ internal static class NaturalModes
     }
 
     /// <summary>
-    /// By Lanczos' method, asked again for those that coincide with what was found until as many are there as there are; null where that fails.
+    /// By Lanczos' method, asked again for those that coincide with what was found until as many are there as there are; null where that
+    /// fails.
     /// </summary>
     internal static (double[] Omega2, double[][] Shapes)? Found(EnvelopeMatrix k, EnvelopeMatrix factor, EnvelopeMatrix m, int count)
     {
@@ -143,7 +144,8 @@ internal static class NaturalModes
     private static bool NoneMissed(EnvelopeMatrix k, EnvelopeMatrix m, double[] omega2) => Missed(k, m, omega2) == 0;
 
     /// <summary>
-    /// How many modes there are below the last gap among those that were found, beyond these (a Sturm count); null where it cannot be counted.
+    /// How many modes there are below the last gap among those that were found, beyond these (a Sturm count); null where it cannot be
+    /// counted.
     /// </summary>
     private static int? Missed(EnvelopeMatrix k, EnvelopeMatrix m, double[] omega2)
     {

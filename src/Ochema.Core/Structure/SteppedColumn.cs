@@ -4,8 +4,8 @@ namespace Ochema.Core.Structure;
 public static class SteppedColumn
 {
     /// <summary>
-    /// Load at its tip, N, under which it falls over sideways: E·I·w″ = −M solved piece by piece, clamped at its foot, or free to turn there and held
-    /// sideways higher up (Timoshenko and Gere, "Theory of Elastic Stability", 2.2 and 2.12).
+    /// Load at its tip, N, under which it falls over sideways: E·I·w″ = −M solved piece by piece, clamped at its foot, or free to turn
+    /// there and held sideways higher up (Timoshenko and Gere, "Theory of Elastic Stability", 2.2 and 2.12).
     /// </summary>
     /// <param name="pieces">Length, m, and bending stiffness E·I, N·m², from the foot up.</param>
     /// <param name="held">Where it is held sideways, m over its foot; null where it is clamped at its foot.</param>
@@ -13,13 +13,15 @@ public static class SteppedColumn
     {
         var (all, least) = (pieces.Sum(p => p.Length), pieces.Min(p => p.Stiffness));
         var (below, above) = Split(pieces, held is { } h ? Math.Clamp(h, 0.001 * all, 0.999 * all) : 0);
-        // How far the tip still stands off from where the load has drawn it, for one at one: it falls over at the least load that leaves nothing.
+        // How far the tip still stands off from where the load has drawn it, for one at one: it falls over at the least load that leaves
+        // nothing.
         double Tip(double load)
         {
             var (w, turn) = (1.0, 0.0);
             if (below.Count > 0)
             {
-                // Between both supports M = P·(x ÷ h − w): the bow off the line from the foot to where it is held, scaled to reach that far aside.
+                // Between both supports M = P·(x ÷ h − w): the bow off the line from the foot to where it is held, scaled to reach that far
+                // aside.
                 var (u, bend) = (0.0, 1.0);
                 foreach (var (length, stiffness) in below)
                     (u, bend) = Along(u, bend, load, length, stiffness);

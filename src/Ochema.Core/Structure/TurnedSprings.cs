@@ -1,14 +1,14 @@
 namespace Ochema.Core.Structure;
 
 /// <summary>
-/// Writes springs that are turned to an axis (the skin under a hold, a soft mount) with what a model document has: springs along the host axes,
-/// members and rigid links. Turned to the host axes such a spring has terms off the diagonal, and to leave them out makes it far too stiff: sheet
-/// that is soft across and stiff along itself, on a slope of 10°, by half as much again.
+/// Writes springs that are turned to an axis (the skin under a hold, a soft mount) with what a model document has: springs along the host
+/// axes, members and rigid links. Turned to the host axes such a spring has terms off the diagonal, and to leave them out makes it far too
+/// stiff: sheet that is soft across and stiff along itself, on a slope of 10°, by half as much again.
 /// </summary>
 /// <remarks>
-/// An equal spring in all directions, twice as stiff as the stiffest, has no axes. The rest is a massless member along the axis whose middle lies at
-/// the node: about its middle a member of length L gives way by L/EA along, L³/12EI across, L/EI turning and L/GJ twisting, each by itself. L follows
-/// from the quotient of across and turning, the rest from its parts.
+/// An equal spring in all directions, twice as stiff as the stiffest, has no axes. The rest is a massless member along the axis whose
+/// middle lies at the node: about its middle a member of length L gives way by L/EA along, L³/12EI across, L/EI turning and L/GJ twisting,
+/// each by itself. L follows from the quotient of across and turning, the rest from its parts.
 /// </remarks>
 public static class TurnedSprings
 {

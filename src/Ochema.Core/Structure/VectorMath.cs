@@ -44,8 +44,8 @@ internal static class VectorMath
     }
 
     /// <summary>
-    /// y = Σ cₖ·xₖ over a stretch of columns, bit for bit what <see cref="AddScaled"/> of one after the other gives, but each column is kept in
-    /// the processor while all are added: rows are read once and nothing is written in between.
+    /// y = Σ cₖ·xₖ over a stretch of columns, bit for bit what <see cref="AddScaled"/> of one after the other gives, but each column is
+    /// kept in the processor while all are added: rows are read once and nothing is written in between.
     /// </summary>
     /// <param name="y">The stretch.</param>
     /// <param name="c">Factors.</param>
@@ -102,7 +102,8 @@ internal static class VectorMath
             y[i] += s * a[i] * b[i];
     }
 
-    /// <summary>Puts every element of <paramref name="x"/> that is larger, signs aside, in the place of that of <paramref name="y"/>.</summary>
+    /// <summary>Puts every element of <paramref name="x"/> that is larger, signs aside, in the place of that of
+    /// <paramref name="y"/>.</summary>
     /// <exception cref="ArgumentException"><paramref name="x"/> is shorter than <paramref name="y"/>.</exception>
     public static void KeepStronger(Span<double> y, ReadOnlySpan<double> x)
     {

@@ -4,8 +4,8 @@ using System.Text;
 namespace Ochema.Paper.Scripts;
 
 /// <summary>
-/// Arabic letters joined to their neighbours, as the presentation forms that Unicode keeps for what draws one letter after the other (Unicode, ch. 9.2,
-/// "Arabic Presentation Forms-A" and "-B"). Their order there is: alone, last, first, between.
+/// Arabic letters joined to their neighbours, as the presentation forms that Unicode keeps for what draws one letter after the other
+/// (Unicode, ch. 9.2, "Arabic Presentation Forms-A" and "-B"). Their order there is: alone, last, first, between.
 /// </summary>
 internal static class ArabicForms
 {
@@ -27,7 +27,8 @@ internal static class ArabicForms
         // Lam and alef are one letter.
         var letters = new List<string>();
         for (var i = 0; i < text.Length; i++)
-            letters.Add(i + 1 < text.Length && text[i] == Lam && Forms.ContainsKey(text.Substring(i, 2)) ? text.Substring(i++, 2) : text[i].ToString());
+            letters.Add(i + 1 < text.Length && text[i] == Lam && Forms.ContainsKey(text.Substring(i, 2)) ? text.Substring(i++, 2) : text[i]
+                .ToString());
         for (var i = 0; i < letters.Count; i++)
         {
             if (!Forms.TryGetValue(letters[i], out var forms))
@@ -59,7 +60,8 @@ internal static class ArabicForms
 
     private static bool JoinsOn(string letter) => letter[0] == Tatweel || (Forms.TryGetValue(letter, out var forms) && forms.Count > First);
 
-    private static bool JoinsBack(string letter) => letter[0] == Tatweel || (Forms.TryGetValue(letter, out var forms) && forms.Count > Last);
+    private static bool JoinsBack(string letter) => letter[0] == Tatweel
+        || (Forms.TryGetValue(letter, out var forms) && forms.Count > Last);
 
     /// <summary>The letters of Forms-B in their order there, from U+FE80, and how many forms each has.</summary>
     private const string FormsB = "\u06211\u06222\u06232\u06242\u06252\u06264\u06272\u06284\u06292\u062A4\u062B4\u062C4\u062D4\u062E4\u062F2\u06302"

@@ -4,8 +4,8 @@ using System.Collections;
 namespace Ochema.Paper.Scripts;
 
 /// <summary>
-/// Which characters of the basic plane a TrueType face has: its character map in format 4 (OpenType specification, "cmap"), which every face that ships here
-/// has.
+/// Which characters of the basic plane a TrueType face has: its character map in format 4 (OpenType specification, "cmap"), which every
+/// face that ships here has.
 /// </summary>
 internal static class Coverage
 {

@@ -8,8 +8,8 @@ namespace Ochema.Paper.Scripts;
 internal readonly record struct TextRun(string Text, string Family);
 
 /// <summary>
-/// A line as it is printed: letters that no face has are written in Latin ones, Arabic is joined, what is read from the right stands from the right, and each
-/// piece is in the first family that has its letters.
+/// A line as it is printed: letters that no face has are written in Latin ones, Arabic is joined, what is read from the right stands from
+/// the right, and each piece is in the first family that has its letters.
 /// </summary>
 internal static class PrintedText
 {
@@ -33,7 +33,8 @@ internal static class PrintedText
         foreach (var rune in VisualOrder.Of(Joined(Known(line))).EnumerateRunes())
         {
             var c = (char)Math.Min(rune.Value, 0xFFFE);
-            // What is no Latin letter goes with the piece before it, where that has it: spaces, marks, and a Greek letter that our own type has too.
+            // What is no Latin letter goes with the piece before it, where that has it: spaces, marks, and a Greek letter that our own type
+            // has too.
             var family = runs.Count > 0 && !(char.IsLetter(c) && c <= LastLatin) && Letters(runs[^1].Family)[c] ? runs[^1].Family
                 : Families.Value.First(f => f.Has[c]).Family;
             if (runs.Count > 0 && runs[^1].Family == family)

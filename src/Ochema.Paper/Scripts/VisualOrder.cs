@@ -3,8 +3,8 @@ using System.Globalization;
 namespace Ochema.Paper.Scripts;
 
 /// <summary>
-/// A line in the order that it stands on paper, from the left: the Unicode bidirectional algorithm (UAX #9) without embeddings, whose marks are refused in
-/// documents. Classes are told by range, for what names are made of.
+/// A line in the order that it stands on paper, from the left: the Unicode bidirectional algorithm (UAX #9) without embeddings, whose marks
+/// are refused in documents. Classes are told by range, for what names are made of.
 /// </summary>
 internal static class VisualOrder
 {
@@ -49,7 +49,8 @@ internal static class VisualOrder
             levels[i] = start;
         // L4: brackets of what is read from the right look the other way.
         for (var i = 0; i < elements.Count; i++)
-            if ((levels[i] & 1) == 1 && elements[i].Length == 1 && Mirrored.IndexOf(elements[i][0], StringComparison.Ordinal) is >= 0 and var at)
+            if ((levels[i] & 1) == 1 && elements[i].Length == 1 && Mirrored.IndexOf(elements[i][0], StringComparison.Ordinal) is
+                >= 0 and var at)
                 elements[i] = Mirrored[at ^ 1].ToString();
         // L2: from the highest level down each run of that level or more is turned round.
         for (var level = levels.Max(); level > 0; level--)
@@ -136,7 +137,8 @@ internal static class VisualOrder
         ',' or '.' or ':' or '/' or '\u00A0' => Way.Separator,
         _ when CharUnicodeInfo.GetUnicodeCategory(c) is UnicodeCategory.NonSpacingMark or UnicodeCategory.EnclosingMark => Way.Mark,
         >= '\u0590' and <= '\u05FF' or >= '\u07C0' and <= '\u085F' or >= '\uFB1D' and <= '\uFB4F' => Way.Right,
-        >= '\u0600' and <= '\u07BF' or >= '\u0860' and <= '\u08FF' or >= '\uFB50' and <= '\uFDFF' or >= '\uFE70' and <= '\uFEFC' => Way.Arabic,
+        >= '\u0600' and <= '\u07BF' or >= '\u0860' and <= '\u08FF' or >= '\uFB50' and <= '\uFDFF' or >= '\uFE70' and <= '\uFEFC' =>
+            Way.Arabic,
         _ => char.IsLetter(c) || char.IsSurrogate(c) ? Way.Left : Way.Neutral,
     };
 }

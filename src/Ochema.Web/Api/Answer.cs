@@ -23,7 +23,8 @@ internal sealed class Made<T>(string json) : IResult, IEndpointMetadataProvider
     public Task ExecuteAsync(HttpContext httpContext) =>
         Results.Text(json, "application/json", statusCode: StatusCodes.Status201Created).ExecuteAsync(httpContext);
 
-    public static void PopulateMetadata(MethodInfo method, EndpointBuilder builder) => Answer.Says<T>(builder, StatusCodes.Status201Created);
+    public static void PopulateMetadata(MethodInfo method, EndpointBuilder builder) =>
+        Answer.Says<T>(builder, StatusCodes.Status201Created);
 }
 
 /// <summary>Makes answers.</summary>

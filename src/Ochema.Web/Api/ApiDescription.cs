@@ -79,7 +79,8 @@ internal static class ApiDescription
         May(400, "An unknown name in the query, or a value that cannot be read.");
         May(413, "Too large.");
         May(415, "What was sent is not JSON in UTF-8.");
-        May(503, Kept.Contains(resource) ? "The file of the films cannot be used now, or it took more than ten seconds." : "It took more than ten seconds.");
+        May(503, Kept.Contains(resource) ? "The file of the films cannot be used now, or it took more than ten seconds."
+            : "It took more than ten seconds.");
         if (Kept.Contains(resource))
         {
             May(409, "Another window did the same at the same moment, or what is stored cannot be read.");

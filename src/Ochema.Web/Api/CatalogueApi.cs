@@ -21,7 +21,8 @@ internal static class CatalogueApi
             .Named("getLimits", "How long searches take at the most.");
         api.MapGet("/factors", () => Answer.Of(FactorTable.All))
             .Named("listFactors", "Required factors by consequence, with their sources.");
-        api.MapGet("/schema/rig.json", () => Results.Text(DocumentSchema.Create().ToJsonString(), "application/schema+json")).ExcludeFromDescription();
+        api.MapGet("/schema/rig.json", () => Results.Text(DocumentSchema.Create().ToJsonString(), "application/schema+json"))
+            .ExcludeFromDescription();
         var hosts = api.MapGroup("/hosts");
         hosts.MapGet("/", () => Answer.As<IReadOnlyList<HostPreset>>(HostLibrary.All.Select(h => h.Published)))
             .Named("listHosts", "All hosts, whole.");

@@ -27,7 +27,8 @@ internal static class ComputeApi
         assess.MapPost("/drive", Drive).Refuses(400, 404)
             .Named("drive", "What a rig that was assessed does at another speed, by the id of its design.");
         assess.MapPost("/working", Working).Refuses(400, 404).Named("getWorking", "The working of one check, with what loads its joint.");
-        api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop))).Refuses(400)
+        api.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Adviser.Best(r, stock, stop)))
+            .Refuses(400)
             .Named("advise", "The best single changes, each tried: what it gains and what it trades.");
         api.MapPost("/goal", (Posted<RigDocument> rig, CancellationToken stop, bool sharp = true) =>
             Of(rig, (r, stock) =>
@@ -37,7 +38,8 @@ internal static class ComputeApi
             }))
             .Refuses(400)
             .Named("reachGoal", "The smallest set of up to three changes that reaches the speed of the document, sharp where that is asked.");
-        api.MapPost("/schools", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Schools.Of(r, stock, stop))).Refuses(400)
+        api.MapPost("/schools", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => Schools.Of(r, stock, stop)))
+            .Refuses(400)
             .Named("compareSchools", "Two ways to build it, each judged.");
         api.MapPost("/alternatives", Alternatives).Refuses(400)
             .Named("listAlternatives", "The other kinds and sizes for one station, each computed.");
@@ -50,7 +52,8 @@ internal static class ComputeApi
             var ask = posted.Read();
             return Answer.Of(new RodRig(RodLength.With(RigAssembly.Build(ask.Document, Stock(ask.Document)), ask.Brace, ask.Length)));
         }).Refuses(400).Named("setRod", "The rig with a strut’s foot where its rod has a length.");
-        api.MapPost("/model", (Posted<RigDocument> rig, bool strapsAlone = false) => Of(rig, (r, stock) => RigModelDocument.Of(r, stock, strapsAlone)))
+        api.MapPost("/model", (Posted<RigDocument> rig, bool strapsAlone = false) =>
+            Of(rig, (r, stock) => RigModelDocument.Of(r, stock, strapsAlone)))
             .Refuses(400).Named("solveModel", "The frame of a rig with its cases, solved.");
         api.MapPost("/hang", (Posted<HangTask> posted) =>
         {
@@ -77,17 +80,21 @@ internal static class ComputeApi
         var shake = api.MapGroup("/shake");
         shake.MapPost("/", (Posted<RigDocument> rig) => Of(rig, Shaker.Of)).Refuses(400)
             .Named("shake", "The picture in pixels, spectra and modes.");
-        shake.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => ShakeAdvice.Of(r, stock, stop))).Refuses(400)
+        shake.MapPost("/advice", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => ShakeAdvice.Of(r, stock, stop)))
+            .Refuses(400)
             .Named("adviseShake", "Changes that make the picture sharper, each tried.");
-        shake.MapPost("/isolators", (Posted<RigDocument> rig, CancellationToken stop) => Of(rig, (r, stock) => IsolatorSearch.Of(r, stock, stop)))
+        shake.MapPost("/isolators", (Posted<RigDocument> rig, CancellationToken stop) =>
+            Of(rig, (r, stock) => IsolatorSearch.Of(r, stock, stop)))
             .Refuses(400).Named("listIsolators", "Soft mounts, each tried.");
         var tap = api.MapGroup("/tap");
         tap.MapPost("/read", (PostedLog log, Logs logs, CancellationToken stop, string? timeUnit = null, string? accelerationUnit = null) =>
             Answer.Of(logs.Keep(log.Read(timeUnit, accelerationUnit, stop))))
             .WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400, 413)
             .Named("readLog", "Reads a log of a phone: its spectrum and peaks.");
-        tap.MapGet("/logs/{id}", LogAgain).Refuses(400, 404).Named("readLogAgain", "A log that was sent before, its numbers taken in other units.");
-        tap.MapPost("/simulate", (Posted<RigDocument> rig, int seed = 1) => Of(rig, (r, stock) => new LogText(TapTest.Simulate(r, stock, seed)))).Refuses(400)
+        tap.MapGet("/logs/{id}", LogAgain).Refuses(400, 404).Named("readLogAgain",
+            "A log that was sent before, its numbers taken in other units.");
+        tap.MapPost("/simulate", (Posted<RigDocument> rig, int seed = 1) =>
+            Of(rig, (r, stock) => new LogText(TapTest.Simulate(r, stock, seed)))).Refuses(400)
             .Named("simulateTap", "A tap test as the model would answer it, as a log.");
         tap.MapPost("/calibrate", Calibrate).Refuses(400).Named("calibrate", "The rig with its place as stiff as the tap test heard.");
     }
@@ -153,7 +160,8 @@ internal static class ComputeApi
             return Problems.NotFound($"'{part}' is no body: it is printed on paper.");
         if (written == TemplateFormat.Stl)
             return TypedResults.File(SolidFile.Stl(Solid.Of(template)), "model/stl", TemplateFiles.FileName(template, written));
-        var (text, type) = written == TemplateFormat.Dxf ? (TemplateFiles.Dxf(template), "image/vnd.dxf") : (TemplateFiles.Svg(template), "image/svg+xml");
+        var (text, type) = written == TemplateFormat.Dxf ? (TemplateFiles.Dxf(template), "image/vnd.dxf")
+            : (TemplateFiles.Svg(template), "image/svg+xml");
         return TypedResults.File(System.Text.Encoding.UTF8.GetBytes(text), type, TemplateFiles.FileName(template, written));
     }
 
@@ -163,7 +171,8 @@ internal static class ComputeApi
     /// <param name="units">metric or inch.</param>
     /// <param name="part">One flat piece alone.</param>
     private static Results<FileContentHttpResult, ProblemHttpResult> Paper(
-        Posted<RigDocument> posted, Designs designs, string what = "plan", string paper = "a4", string units = "metric", string? part = null)
+        Posted<RigDocument> posted, Designs designs, string what = "plan", string paper = "a4", string units = "metric",
+            string? part = null)
     {
         var rig = posted.Read();
         var size = PaperSize.Of(paper) ?? throw new DocumentException("paper", "is not a4 or letter");
@@ -189,13 +198,15 @@ internal static class ComputeApi
             : TypedResults.File(file, "application/pdf", $"{what}.pdf");
     }
 
-    private static Results<Answer<KeptLog>, ProblemHttpResult> LogAgain(string id, Logs logs, string? timeUnit = null, string? accelerationUnit = null)
+    private static Results<Answer<KeptLog>, ProblemHttpResult> LogAgain(string id, Logs logs, string? timeUnit = null,
+        string? accelerationUnit = null)
     {
         try
         {
             var (time, acceleration) = (PostedLog.Choice<LogTime>(nameof(timeUnit), timeUnit),
                 PostedLog.Choice<LogAcceleration>(nameof(accelerationUnit), accelerationUnit));
-            return logs.Read(id, time, acceleration) is { } log ? Answer.Of(log) : Problems.NotFound("This log is not kept any more: send it again.");
+            return logs.Read(id, time, acceleration) is { } log ? Answer.Of(log)
+                : Problems.NotFound("This log is not kept any more: send it again.");
         }
         catch (DocumentException e)
         {
@@ -220,7 +231,8 @@ internal static class ComputeApi
     {
         var ask = posted.Read();
         if (!(ask.Pretension >= StrapEnds.Pretension.Minimum && ask.Pretension <= StrapEnds.Pretension.Maximum))
-            throw new DocumentException("pretension", $"is not between {StrapEnds.Pretension.Minimum:0} and {StrapEnds.Pretension.Maximum:0} N");
+            throw new DocumentException("pretension",
+                $"is not between {StrapEnds.Pretension.Minimum:0} and {StrapEnds.Pretension.Maximum:0} N");
         return Answer.Of(StrapEnds.Of(ask.Document, ask.Pretension, Stock(ask.Document), stop));
     }
 

@@ -5,7 +5,8 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Web.Api;
 
-/// <summary>The designs that were asked about last, kept factored: what is dragged along the speed tape is the same design again and again.</summary>
+/// <summary>The designs that were asked about last, kept factored: what is dragged along the speed tape is the same design again and
+/// again.</summary>
 internal sealed class Designs
 {
     /// <summary>A few megabytes each.</summary>
@@ -42,7 +43,8 @@ internal sealed class Designs
     }
 
     /// <summary>The working of one check; null when the rig has none of that name.</summary>
-    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock, keep: true).WorkingOf(check, rig.Run.Speed);
+    public CheckWorking? Working(RigDocument rig, Catalogue stock, string check) => Of(rig, stock, keep: true)
+        .WorkingOf(check, rig.Run.Speed);
 
     /// <summary>The word on a rig and its drawing, for its papers.</summary>
     public (VerdictReport Verdict, IReadOnlyList<FigureShape> Figure) Printed(RigDocument rig, Catalogue stock)

@@ -21,7 +21,8 @@ internal static class FilmsApi
 
     private static async Task<Answer<IReadOnlyList<FilmSummary>>> List(OchemaContext db, Judgements judgements)
     {
-        var films = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).OrderBy(f => f.CreatedAt).ThenBy(f => f.Id).Take(MostFilms).ToListAsync();
+        var films = await db.Films.AsNoTracking().Include(f => f.Rigs.Where(r => r.DeletedAt == null)).OrderBy(f => f.CreatedAt)
+            .ThenBy(f => f.Id).Take(MostFilms).ToListAsync();
         await judgements.FillAsync(db, [.. films.SelectMany(f => f.Rigs)]);
         // What was worked on last comes first; a demo film that was taken away is not there.
         return Answer.As<IReadOnlyList<FilmSummary>>(films.Where(f => f.Id != DemoFilm.Id || f.Rigs.Count > 0)
@@ -29,7 +30,8 @@ internal static class FilmsApi
             .Select(Summary).ToList());
     }
 
-    /// <summary>Takes the demo film away: rigs that were changed go to the bin, the others come back with it when it is opened again.</summary>
+    /// <summary>Takes the demo film away: rigs that were changed go to the bin, the others come back with it when it is opened
+    /// again.</summary>
     private static async Task<NoContent> TakeDemo(OchemaContext db, TimeProvider clock)
     {
         var now = clock.GetUtcNow().UtcDateTime;
@@ -42,7 +44,8 @@ internal static class FilmsApi
         return TypedResults.NoContent();
     }
 
-    private static async Task<Results<Made<FilmSummary>, ProblemHttpResult>> Create(Posted<NewFilm> posted, OchemaContext db, TimeProvider clock)
+    private static async Task<Results<Made<FilmSummary>, ProblemHttpResult>> Create(Posted<NewFilm> posted, OchemaContext db,
+        TimeProvider clock)
     {
         var name = posted.Read().Name.Trim();
         PlainText.Name(name, "name");

@@ -15,8 +15,8 @@ using Ochema.Data;
 namespace Ochema.Web.Api;
 
 /// <summary>
-/// Verdicts that are kept beside the stored documents, so that a list computes nothing. What was computed from another text, or by another build of the
-/// computation, does not count: it is computed again, a little at each asking, and left out until then.
+/// Verdicts that are kept beside the stored documents, so that a list computes nothing. What was computed from another text, or by another
+/// build of the computation, does not count: it is computed again, a little at each asking, and left out until then.
 /// </summary>
 internal sealed class Judgements(Designs designs) : IDisposable
 {
@@ -26,7 +26,8 @@ internal sealed class Judgements(Designs designs) : IDisposable
     /// <summary>Another build of the computation or of the cards is another answer.</summary>
     private static readonly string Build = $"{typeof(Assessor).Module.ModuleVersionId:N}{typeof(Judgements).Module.ModuleVersionId:N}";
 
-    /// <summary>Cards of some ten kilobytes that are kept beside the file: the same text is judged once, whoever stores, copies or brings it back.</summary>
+    /// <summary>Cards of some ten kilobytes that are kept beside the file: the same text is judged once, whoever stores, copies or brings
+    /// it back.</summary>
     private const int Most = 512;
 
     private readonly MemoryCache known = new(new MemoryCacheOptions { SizeLimit = Most });
@@ -47,7 +48,8 @@ internal sealed class Judgements(Designs designs) : IDisposable
     }
 
     /// <summary>Computes what is missing of these rigs, as far as the time allows, and keeps it.</summary>
-    public Task FillAsync(OchemaContext db, IReadOnlyList<RigRecord> rigs) => FillAsync(db, rigs, r => r.Document, r => r.Judged, (rig, judged) =>
+    public Task FillAsync(OchemaContext db, IReadOnlyList<RigRecord> rigs) =>
+        FillAsync(db, rigs, r => r.Document, r => r.Judged, (rig, judged) =>
     {
         (rig.Card, rig.Judged) = (judged.Card, judged.Stamp);
         return RigStore.KeepAsync(db, rig, judged);
@@ -160,5 +162,6 @@ internal sealed class Judgements(Designs designs) : IDisposable
     /// <inheritdoc/>
     public void Dispose() => known.Dispose();
 
-    private static string Stamp(string document) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Build + document)))[..32];
+    private static string Stamp(string document) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(Build
+        + document)))[..32];
 }

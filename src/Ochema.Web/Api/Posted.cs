@@ -60,7 +60,8 @@ internal sealed class Posted<T>(string text) : IBindableFromHttpContext<Posted<T
         {
             using var memory = new MemoryStream();
             await context.Request.Body.CopyToAsync(memory, context.RequestAborted);
-            return new(new UTF8Encoding(false, throwOnInvalidBytes: true).GetString(memory.GetBuffer(), 0, (int)memory.Length).TrimStart('\ufeff'));
+            return new(new UTF8Encoding(false, throwOnInvalidBytes: true).GetString(memory.GetBuffer(), 0, (int)memory.Length)
+                .TrimStart('\ufeff'));
         }
         catch (DecoderFallbackException)
         {
@@ -77,7 +78,8 @@ internal sealed class Posted<T>(string text) : IBindableFromHttpContext<Posted<T
         builder.Metadata.Add(new AcceptsMetadata(["application/json"], typeof(T) == typeof(string) ? typeof(object) : typeof(T)));
 
     private static bool Json(string type) => MediaTypeHeaderValue.TryParse(type, out var media)
-        && (media.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase) || media.Suffix.Equals("json", StringComparison.OrdinalIgnoreCase))
+        && (media.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase)
+            || media.Suffix.Equals("json", StringComparison.OrdinalIgnoreCase))
         && (!media.Charset.HasValue || media.Charset.Value.Trim('"').Equals("utf-8", StringComparison.OrdinalIgnoreCase));
 }
 

@@ -29,7 +29,8 @@ internal sealed class PostedLog : IBindableFromHttpContext<PostedLog>, IEndpoint
     {
         if (within?.Read() is { } ask)
             return AccelerometerLog.Read(ask.Text, ask.TimeUnit, ask.AccelerationUnit);
-        var (time, acceleration) = (Choice<LogTime>(nameof(timeUnit), timeUnit), Choice<LogAcceleration>(nameof(accelerationUnit), accelerationUnit));
+        var (time, acceleration) = (Choice<LogTime>(nameof(timeUnit), timeUnit),
+            Choice<LogAcceleration>(nameof(accelerationUnit), accelerationUnit));
         try
         {
             using var text = new StreamReader(request!.Body, new UTF8Encoding(false, throwOnInvalidBytes: true), true, 1 << 16, leaveOpen: true);
@@ -76,7 +77,8 @@ internal sealed class PostedLog : IBindableFromHttpContext<PostedLog>, IEndpoint
     }
 
     private static IResult TooLarge() => Problems.Of(413, "Too large",
-        $"Within JSON a log has {Server.LargestRequest >> 20} MB at the most: send it as text/csv, up to {Server.LargestLog >> 20} MB, its units in the "
+        $"Within JSON a log has {Server.LargestRequest >> 20} MB at the most: send it as text/csv, up to {Server.LargestLog >> 20} MB, "
+            + $"its units in the "
             + "query.");
 
     /// <inheritdoc/>

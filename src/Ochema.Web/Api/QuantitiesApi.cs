@@ -16,7 +16,8 @@ internal static class QuantitiesApi
     {
         var q = posted.Read();
         return Answer.Of(q is { Minimum: { } lo, Maximum: { } hi }
-            ? QuantityParser.ParseField(q.Text, q.Dimension, q.System, lo, hi, q.UsualFrom ?? double.NegativeInfinity, q.UsualTo ?? double.PositiveInfinity)
+            ? QuantityParser.ParseField(q.Text, q.Dimension, q.System, lo, hi, q.UsualFrom ?? double.NegativeInfinity, q.UsualTo
+                ?? double.PositiveInfinity)
             : QuantityParser.Parse(q.Text, q.Dimension, q.System));
     }
 }

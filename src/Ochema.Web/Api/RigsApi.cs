@@ -40,11 +40,13 @@ internal static class RigsApi
         return new(r.Id, r.FilmId, filmName, r.Name, r.Version, r.UpdatedAt, RigReader.Read(r.Document, Catalogue.Shipped));
     }
 
-    public static Task<RigRecord?> FindAsync(OchemaContext db, string id) => db.Rigs.Include(r => r.Film).SingleOrDefaultAsync(r => r.Id == id && r.DeletedAt == null);
+    public static Task<RigRecord?> FindAsync(OchemaContext db, string id) => db.Rigs.Include(r => r.Film)
+        .SingleOrDefaultAsync(r => r.Id == id && r.DeletedAt == null);
 
     /// <summary>Why a change may not go ahead: it does not say which version it was made on, or it was another than the newest.</summary>
     public static ProblemHttpResult? Unmatched(HttpRequest request, RigRecord rig) =>
-        request.Headers.IfMatch.Count == 0 ? Problems.Of(428, "Say which version", "Send If-Match with the version this change was made on.")
+        request.Headers.IfMatch.Count == 0 ? Problems.Of(428, "Say which version",
+            "Send If-Match with the version this change was made on.")
         : request.Headers.IfMatch.ToString() != ETag(rig.Version) ? Changed() : null;
 
     private static string ETag(int version) => $"\"{version}\"";
@@ -90,7 +92,8 @@ internal static class RigsApi
         return Answer.MadeAs<StoredRig>(Tagged(context, rig, film.Name));
     }
 
-    private static ProblemHttpResult Full() => Problems.Of(409, "Full", $"There are {MostRigs} rigs already, those in the bin among them: empty it first.");
+    private static ProblemHttpResult Full() => Problems.Of(409, "Full",
+        $"There are {MostRigs} rigs already, those in the bin among them: empty it first.");
 
     private static async Task<Results<Answer<StoredRig>, ProblemHttpResult>> Get(string id, OchemaContext db, HttpContext context) =>
         await FindAsync(db, id) is { } rig ? Stored(context, rig, rig.Film!.Name) : Missing(id);
@@ -120,9 +123,11 @@ internal static class RigsApi
         }
     }
 
-    private static ProblemHttpResult Changed() => Problems.Of(412, "Changed elsewhere", "This rig was saved somewhere else in between. Load it again; your change is still here.");
+    private static ProblemHttpResult Changed() => Problems.Of(412, "Changed elsewhere",
+        "This rig was saved somewhere else in between. Load it again; your change is still here.");
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> Delete(string id, HttpRequest request, OchemaContext db, TimeProvider clock)
+    private static async Task<Results<NoContent, ProblemHttpResult>> Delete(string id, HttpRequest request, OchemaContext db,
+        TimeProvider clock)
     {
         if (await FindAsync(db, id) is not { } rig)
             return Missing(id);

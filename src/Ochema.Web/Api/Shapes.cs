@@ -14,7 +14,8 @@ public sealed record Limits(double Search);
 /// <summary>What lists need to know of a host.</summary>
 public sealed record HostName(string Id, string Name, string Kind, bool StandsStill, double? PerRpm)
 {
-    internal static HostName Of(Core.Hosts.Host host) => new(host.Id, host.Name, host.Kind, host.Drive.StandsStill, host.Drive.PerTurn / 60);
+    internal static HostName Of(Core.Hosts.Host host) => new(host.Id, host.Name, host.Kind, host.Drive.StandsStill, host.Drive.PerTurn
+        / 60);
 }
 
 /// <summary>A rig and the place it is to be taken to.</summary>
@@ -54,7 +55,8 @@ public sealed record DidRequest(RigDocument Document, IReadOnlyList<string>? Pat
 public sealed record BuiltAnswer(BuiltEffect? Effect);
 
 /// <summary>A film with its rigs.</summary>
-public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyList<RigSummary> Rigs, IReadOnlyList<UnreadableRig> Unreadable);
+public sealed record FilmSummary(string Id, string Name, bool Demo, IReadOnlyList<RigSummary> Rigs,
+    IReadOnlyList<UnreadableRig> Unreadable);
 
 /// <summary>A stored rig whose document cannot be read: where and why. Nothing of it is lost; it can be saved as a file.</summary>
 public sealed record UnreadableRig(string Id, string Name, int Version, DateTime UpdatedAt, string Path, string Reason);
@@ -76,9 +78,11 @@ internal sealed record KeptRig(
 /// <summary>Writes text that is JSON already.</summary>
 internal sealed class KeptJson : JsonConverter<string>
 {
-    public override string Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => throw new NotSupportedException();
+    public override string Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+        throw new NotSupportedException();
 
-    public override void Write(Utf8JsonWriter writer, string value, JsonSerializerOptions options) => writer.WriteRawValue(value, skipInputValidation: true);
+    public override void Write(Utf8JsonWriter writer, string value, JsonSerializerOptions options) =>
+        writer.WriteRawValue(value, skipInputValidation: true);
 }
 
 /// <summary>What a list shows of a rig: enough to draw it.</summary>
@@ -86,7 +90,8 @@ internal sealed class KeptJson : JsonConverter<string>
 /// <param name="Mass">kg.</param>
 /// <param name="NextThing">What to do next, in words.</param>
 /// <param name="Making">How far it is built; null where nothing of it is done.</param>
-public sealed record RigCard(string Host, string Site, double Speed, VerdictReport Verdict, Core.Sharpness.PictureWords Sharpness, double Mass, double Cost,
+public sealed record RigCard(string Host, string Site, double Speed, VerdictReport Verdict, Core.Sharpness.PictureWords Sharpness,
+    double Mass, double Cost,
     FigureReport Figure, string NextThing, CardMaking? Making);
 
 /// <summary>How far a rig is built.</summary>
@@ -101,7 +106,8 @@ public sealed record CardMaking(int Done, int Steps, string? Next, IReadOnlyList
 public sealed record CardCure(string Title, string Ready);
 
 /// <summary>A stored rig.</summary>
-public sealed record StoredRig(string Id, string FilmId, string FilmName, string Name, int Version, DateTime UpdatedAt, RigDocument Document);
+public sealed record StoredRig(string Id, string FilmId, string FilmName, string Name, int Version, DateTime UpdatedAt,
+    RigDocument Document);
 
 /// <summary>A saved state; without a verdict when its document cannot be read any more.</summary>
 /// <param name="Judged">False while the verdict is being worked out: ask again.</param>
@@ -109,7 +115,8 @@ public sealed record StoredRig(string Id, string FilmId, string FilmName, string
 /// <param name="Mass">kg.</param>
 /// <param name="Changed">What changed since the version listed before it, in words.</param>
 public sealed record VersionSummary(
-    int Number, string? Name, DateTime SavedAt, bool Judged, Verdict? Verdict, double? LimitSpeed, double? Mass, IReadOnlyList<string> Changed);
+    int Number, string? Name, DateTime SavedAt, bool Judged, Verdict? Verdict, double? LimitSpeed, double? Mass,
+        IReadOnlyList<string> Changed);
 
 /// <summary>A new film.</summary>
 public sealed record NewFilm(string Name);
@@ -158,7 +165,8 @@ public sealed record CalibrateRequest(RigDocument Document, double Frequency, do
 /// <param name="Fields">Measurements of its rows.</param>
 /// <param name="Columns">Those of them that tell its rows apart, the first first.</param>
 /// <param name="Rows">What ships.</param>
-public sealed record ShelfList(string Id, string Label, string One, bool Own, IReadOnlyList<FieldDescriptor> Fields, IReadOnlyList<string> Columns,
+public sealed record ShelfList(string Id, string Label, string One, bool Own, IReadOnlyList<FieldDescriptor> Fields,
+    IReadOnlyList<string> Columns,
     IReadOnlyList<JsonElement> Rows);
 
 /// <summary>A row of the user's own.</summary>

@@ -9,7 +9,8 @@ using Ochema.Data;
 namespace Ochema.Web.Api;
 
 /// <summary>
-/// The shelf: what ships, with sources, and the user's own rows. A rig carries the rows that it is made of; the shelf is where they are kept.
+/// The shelf: what ships, with sources, and the user's own rows. A rig carries the rows that it is made of; the shelf is where they are
+/// kept.
 /// </summary>
 internal static class ShelfApi
 {
@@ -84,7 +85,8 @@ internal static class ShelfApi
         return made ? Answer.MadeAs<ShelfRow>(Shown(known)) : Answer.Of(Shown(known));
     }
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> Delete(string list, string id, HttpRequest request, OchemaContext db, OwnShelf own)
+    private static async Task<Results<NoContent, ProblemHttpResult>> Delete(string list, string id, HttpRequest request, OchemaContext db,
+        OwnShelf own)
     {
         if (await db.Shelf.FindAsync(list, id) is not { } row)
             return Problems.NotFound($"There is no row '{id}' of your own among the {list}.");
@@ -103,11 +105,13 @@ internal static class ShelfApi
         if (request.Headers.IfNoneMatch.ToString() == "*")
             return row is null ? null : Problems.Of(412, "There is one", $"A row '{row.Id}' is there already.");
         if (request.Headers.IfMatch.Count == 0)
-            return Problems.Of(428, "Say which version", "Send If-Match with the version this change was made on, or If-None-Match: * for a new row.");
+            return Problems.Of(428, "Say which version",
+                "Send If-Match with the version this change was made on, or If-None-Match: * for a new row.");
         return row is not null && request.Headers.IfMatch.ToString() == ETag(row) ? null : Changed();
     }
 
     private static string ETag(ShelfRecord row) => $"\"{row.Version}\"";
 
-    private static ProblemHttpResult Changed() => Problems.Of(412, "Changed elsewhere", "This row was changed somewhere else in between. Load it again.");
+    private static ProblemHttpResult Changed() => Problems.Of(412, "Changed elsewhere",
+        "This row was changed somewhere else in between. Load it again.");
 }

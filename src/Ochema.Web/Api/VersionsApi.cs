@@ -25,15 +25,19 @@ internal static class VersionsApi
             .Named("restoreVersion", "Goes back to a saved state, as a new version.");
     }
 
-    private static async Task<Results<Answer<IReadOnlyList<VersionSummary>>, ProblemHttpResult>> List(string id, OchemaContext db, Judgements judgements)
+    private static async Task<Results<Answer<IReadOnlyList<VersionSummary>>,
+        ProblemHttpResult>> List(string id, OchemaContext db, Judgements judgements)
     {
         if (await RigsApi.FindAsync(db, id) is null)
             return Problems.NotFound($"There is no rig '{id}'.");
-        var named = await db.Versions.AsNoTracking().Where(v => v.RigId == id && v.Name != null).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
-        var newest = await db.Versions.AsNoTracking().Where(v => v.RigId == id).OrderByDescending(v => v.Number).Take(MostListed).ToListAsync();
+        var named = await db.Versions.AsNoTracking().Where(v => v.RigId == id && v.Name != null).OrderByDescending(v => v.Number)
+            .Take(MostListed).ToListAsync();
+        var newest = await db.Versions.AsNoTracking().Where(v => v.RigId == id).OrderByDescending(v => v.Number).Take(MostListed)
+            .ToListAsync();
         var versions = newest.UnionBy(named, v => v.Number).OrderByDescending(v => v.Number).ToList();
         await judgements.FillAsync(db, versions);
-        return Answer.As<IReadOnlyList<VersionSummary>>(versions.Select((v, i) => Summary(v, i + 1 < versions.Count ? versions[i + 1] : null)).ToList());
+        return Answer.As<IReadOnlyList<VersionSummary>>(versions.Select((v, i) =>
+            Summary(v, i + 1 < versions.Count ? versions[i + 1] : null)).ToList());
     }
 
     /// <summary>A version with what changed since the one listed before it.</summary>
@@ -43,19 +47,23 @@ internal static class VersionsApi
             return new(v.Number, v.Name, v.SavedAt, false, null, null, null, []);
         if (v.Word is null)
             return new(v.Number, v.Name, v.SavedAt, true, null, null, null, []);
-        return new(v.Number, v.Name, v.SavedAt, true, JsonSerializer.Deserialize<Verdict>($"\"{v.Word}\"", StrictJson.Options), v.LimitSpeed, v.Mass,
+        return new(v.Number, v.Name, v.SavedAt, true, JsonSerializer.Deserialize<Verdict>($"\"{v.Word}\"", StrictJson.Options),
+            v.LimitSpeed, v.Mass,
             before?.Word is null ? []
-                : DocumentChanges.Of(RigReader.Parse<RigDocument>(before.Document), RigReader.Parse<RigDocument>(v.Document), Catalogue.Shipped));
+                : DocumentChanges.Of(RigReader.Parse<RigDocument>(before.Document), RigReader.Parse<RigDocument>(v.Document),
+                    Catalogue.Shipped));
     }
 
-    private static Task<VersionRecord?> FindAsync(OchemaContext db, string id, int number) => db.Versions.SingleOrDefaultAsync(v => v.RigId == id && v.Number == number);
+    private static Task<VersionRecord?> FindAsync(OchemaContext db, string id, int number) =>
+        db.Versions.SingleOrDefaultAsync(v => v.RigId == id && v.Number == number);
 
     private static ProblemHttpResult Missing(string id, int number) => Problems.NotFound($"Rig '{id}' has no version {number}.");
 
     private static async Task<Results<Answer<RigDocument>, ProblemHttpResult>> Get(string id, int number, OchemaContext db) =>
         await FindAsync(db, id, number) is { } v ? new Answer<RigDocument>(v.Document) : Missing(id, number);
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> Name(string id, int number, Posted<VersionName> posted, OchemaContext db)
+    private static async Task<Results<NoContent, ProblemHttpResult>> Name(string id, int number, Posted<VersionName> posted,
+        OchemaContext db)
     {
         var name = posted.Read().Name.Trim();
         PlainText.Name(name, "name", 0);

@@ -52,7 +52,8 @@ internal static class Files
         return code;
     }
 
-    /// <summary>Answers files one JSON line each; a document that cannot be read is a line with its error, and exit code 2 after the rest.</summary>
+    /// <summary>Answers files one JSON line each; a document that cannot be read is a line with its error, and exit code 2 after the
+    /// rest.</summary>
     public static int Lines(IReadOnlyList<string> files, TextWriter output, TextWriter error, string usage, Func<string, string> answer)
     {
         if (files.Count == 0)

@@ -13,9 +13,10 @@ using Ochema.Paper;
 namespace Ochema.Web.Commands;
 
 /// <summary>
-/// <c>ochema make FILE [--json] [--out DIR] [--paper a4|letter] [--units metric|inch]</c>: what to buy, cut, drill and do, in which order. <c>--out</c> writes
-/// <c>parts.csv</c>, <c>cuts.csv</c>, <c>holes.csv</c>, <c>steps.csv</c>, <c>plan.pdf</c>, <c>templates.pdf</c> and <c>measuring.pdf</c> there, and each flat
-/// piece at 1:1 as SVG and DXF, it and each plug as a body (STL).
+/// <c>ochema make FILE [--json] [--out DIR] [--paper a4|letter] [--units metric|inch]</c>: what to buy, cut, drill and do, in which order.
+/// <c>--out</c> writes
+/// <c>parts.csv</c>, <c>cuts.csv</c>, <c>holes.csv</c>, <c>steps.csv</c>, <c>plan.pdf</c>, <c>templates.pdf</c> and <c>measuring.pdf</c>
+/// there, and each flat piece at 1:1 as SVG and DXF, it and each plug as a body (STL).
 /// </summary>
 internal static class MakeCommand
 {
@@ -52,7 +53,8 @@ internal static class MakeCommand
         }
         return Files.Each([.. files], error, Usage, file =>
         {
-            var (named, report) = Files.Rig(file, input, (rig, stock) => (rig, Maker.Judged(Maker.Of(rig, stock), new Design(rig, stock).Whole(workings: false).Verdict)));
+            var (named, report) = Files.Rig(file, input, (rig, stock) =>
+                (rig, Maker.Judged(Maker.Of(rig, stock), new Design(rig, stock).Whole(workings: false).Verdict)));
             if (folder is not null)
                 try
                 {
@@ -61,7 +63,8 @@ internal static class MakeCommand
                 }
                 catch (Exception e) when (e is IOException or UnauthorizedAccessException)
                 {
-                    throw new DocumentException($"--out {folder}", File.Exists(folder) ? "is a file, not a folder" : "cannot be written there");
+                    throw new DocumentException($"--out {folder}", File.Exists(folder) ? "is a file, not a folder"
+                        : "cannot be written there");
                 }
             if (json)
                 output.WriteLine(StrictJson.Write(report));
@@ -77,7 +80,8 @@ internal static class MakeCommand
     private static void Print(MakeReport r, TextWriter o)
     {
         o.WriteLine(Text(r.Verdict));
-        o.WriteLine($"{r.Steps.Count} steps, {r.HandsOn / 3600:0.0} h hands on" + (r.LetsGo ? "" : $"; it can be proved after {r.Ready / 3600:0.0} h"));
+        o.WriteLine($"{r.Steps.Count} steps, {r.HandsOn / 3600:0.0} h hands on"
+            + (r.LetsGo ? "" : $"; it can be proved after {r.Ready / 3600:0.0} h"));
         foreach (var s in r.Steps)
             o.WriteLine($"  {s.Start / 3600,6:0.0} h  {s.Minutes,3:0} min  "
                 + $"{(s.HoldPoint ? "HOLD  " : "")}{Text(s.Title)}{(s.Wait > 0 ? $", then {s.Wait / 3600:0.#} h by itself" : "")}\n"

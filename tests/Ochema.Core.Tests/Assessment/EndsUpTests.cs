@@ -22,8 +22,10 @@ public sealed class EndsUpTests
             if (l.Goes is not { } way)
                 continue;
             // A state that is solved is drawn bent; one that is not has no bent shape, and an end.
-            Assert.Equal((l.Id, 0), (design.At(rig.Run.Speed, l.Id)!.Shape.LetGo, design.At(rig.Run.Speed, l.Id)!.Shape.Displacements.Count));
-            Assert.True(b.Host.Motion.Wet || way[^1][2] >= Math.Min(b.Host.GroundHeight, way[0][2]) - 1e-9, $"{l.Id} ends under the ground");
+            Assert.Equal((l.Id, 0), (design.At(rig.Run.Speed, l.Id)!.Shape.LetGo,
+                design.At(rig.Run.Speed, l.Id)!.Shape.Displacements.Count));
+            Assert.True(b.Host.Motion.Wet || way[^1][2] >= Math.Min(b.Host.GroundHeight, way[0][2]) - 1e-9,
+                $"{l.Id} ends under the ground");
             if (way.Count < 3)
                 continue;
             // It comes to rest no higher than a cell over what it hangs on.

@@ -19,7 +19,8 @@ public sealed class HeadlineTests
     [InlineData(Verdict.LetsGo, 25.0, 30.0, "Lets go above {speed:30}, holds to {speed:25}")]
     [InlineData(Verdict.LetsGo, 0.0, 30.0, "Lets go above {speed:30}")]
     [InlineData(Verdict.LetsGo, 0.0, 0.0, "Lets go standing still")]
-    public void TwoNumbersByTheirWord(Verdict word, double? tight, double? lets, string said) => Assert.Equal(said, VerdictHeadline.Of(V(word, tight, lets)));
+    public void TwoNumbersByTheirWord(Verdict word, double? tight, double? lets, string said) =>
+        Assert.Equal(said, VerdictHeadline.Of(V(word, tight, lets)));
 
     [Theory]
     [InlineData(Verdict.LetsGo, Why.Refused, "Refused as it stands")]

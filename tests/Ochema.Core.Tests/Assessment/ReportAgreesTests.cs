@@ -84,7 +84,8 @@ public class ReportAgreesTests
                 0.5 * Math.Pow(m.Transfer(2 * Math.PI * e.Shake.Frequency).Magnitude, 2) * e.Forces.Sum(f => f[n] * f[n]));
         }
         var worst = MemberLives.Of(model).MaxBy(l => l.Stress)!;
-        Near.Share(model.Built.Pieces.Where(p => p.Label == worst.Label && p.Station == worst.Station).Max(Stress), worst.Stress, 0.1, name);
+        Near.Share(model.Built.Pieces.Where(p => p.Label == worst.Label && p.Station == worst.Station).Max(Stress), worst.Stress, 0.1,
+            name);
 
         double Stress(Ochema.Core.Rigs.BeamPiece piece)
         {
@@ -109,11 +110,13 @@ public class ReportAgreesTests
     [Fact]
     public void AWiderPlateIsAThirdWider()
     {
-        var offered = new[] { 0.1, 0.2, 0.3, 0.5 }.SelectMany(h => new[] { 1.5, 3.0 }, (h, m) => RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), m, h))
+        var offered = new[] { 0.1, 0.2, 0.3, 0.5 }.SelectMany(h => new[] { 1.5, 3.0 }, (h, m) =>
+            RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), m, h))
             .Select(rig => (Own: (HoldPlate)rig.Base, Change: Adviser.Best(rig, Catalogue.Shipped).SingleOrDefault(c => c.Id == "spread")))
             .Where(x => x.Change is not null).ToList();
         Assert.NotEmpty(offered);
         foreach (var (own, change) in offered)
-            Assert.Equal((own.Length * 4 / 3, own.Width * 4 / 3), (((HoldPlate)change!.Document.Base).Length, ((HoldPlate)change.Document.Base).Width));
+            Assert.Equal((own.Length * 4 / 3, own.Width * 4 / 3), (((HoldPlate)change!.Document.Base).Length,
+                ((HoldPlate)change.Document.Base).Width));
     }
 }

@@ -109,7 +109,8 @@ public class RetentionVerdictTests
     {
         var car = RigFiles.CupAndArm() with { Base = new AdhesiveBase() };
         Assert.Contains(Assess(car).Findings, f => f.Blocks && f.Text.StartsWith("Glue alone", StringComparison.Ordinal));
-        Assert.DoesNotContain(Assess(RigFiles.Tied(car)).Findings, f => f.Blocks && f.Text.StartsWith("Glue alone", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assess(RigFiles.Tied(car)).Findings, f => f.Blocks
+            && f.Text.StartsWith("Glue alone", StringComparison.Ordinal));
         Assert.DoesNotContain(Assess(Recipe("helmet-stuck")).Findings, f => f.Blocks);
     }
 
@@ -158,7 +159,8 @@ public class RetentionVerdictTests
     public void LinksOfThePathAndPairsOfHoldsAreAmongTheLetGoCases()
     {
         var report = Assess(Recipe("pan-rig"));
-        Assert.Equal(["the crossing clamp", "the sprung arm", "the head"], report.LetGo.Where(l => l.Kind == "link").Select(l => l.Title["Without ".Length..]));
+        Assert.Equal(["the crossing clamp", "the sprung arm", "the head"], report.LetGo.Where(l => l.Kind == "link")
+            .Select(l => l.Title["Without ".Length..]));
         var plate = Assess(Recipe("cup-plate-low-head"));
         var pair = plate.LetGo.Single(l => l.Kind == "two-holds");
         // Two gone is worse than any one gone, and is the worst of all pairs.

@@ -28,7 +28,8 @@ public sealed class WhatIsLeftFallsTests
         var model = RigModelDocument.Of(RigFiles.Named(name), Catalogue.Shipped);
         foreach (var c in model.Cases.Where(c => c.Without is not null))
             if (c.Result is { } r)
-                Assert.All(r.Displacements.Values, d => Assert.InRange(Math.Sqrt(d[3] * d[3] + d[4] * d[4] + d[5] * d[5]), 0, RigModelDocument.Tips));
+                Assert.All(r.Displacements.Values, d => Assert.InRange(Math.Sqrt(d[3] * d[3] + d[4] * d[4] + d[5] * d[5]), 0,
+                    RigModelDocument.Tips));
             else
                 Assert.NotNull(c.Finding);
     }
@@ -43,7 +44,9 @@ public sealed class WhatIsLeftFallsTests
             return;
         var knock = Core.Hosts.HostLibrary.Find(rig.Host)!.Motion.Knock;
         var text = report.Knock.Text;
-        Assert.True(tip.Least.Force <= knock || !text.Contains("tips over", StringComparison.Ordinal), $"{text}; tips at {tip.Least.Force:0} N");
-        Assert.True(tip.Least.Force >= 0.9 * knock || !text.Contains("does not tip", StringComparison.Ordinal), $"{text}; tips at {tip.Least.Force:0} N");
+        Assert.True(tip.Least.Force <= knock || !text.Contains("tips over", StringComparison.Ordinal),
+            $"{text}; tips at {tip.Least.Force:0} N");
+        Assert.True(tip.Least.Force >= 0.9 * knock || !text.Contains("does not tip", StringComparison.Ordinal),
+            $"{text}; tips at {tip.Least.Force:0} N");
     }
 }

@@ -19,13 +19,16 @@ public class BookFormulaTests
         ("seal", "n", "leak paths over the seal's share", t => t("n") / t("s")),
         ("flex", "kn", "give of the skin under pull and rocking", t => (Math.Abs(t("N")) / t("kn") + t("M") / t("kr") * t("b")) / t("w")),
         ("curvature", "d", "sagitta d²/8R", t => t("d") * t("d") / (8 * t("R")) / t("s")),
-        ("tip", "P", "rocking over the rim, the factor on moment and pull", t => t("k") * (t("M") + t("N") * t("r")) / ((t("P") + t("Q")) * t("r"))),
+        ("tip", "P", "rocking over the rim, the factor on moment and pull", t => t("k") * (t("M") + t("N") * t("r"))
+            / ((t("P") + t("Q")) * t("r"))),
         ("pull", "P", "force balance", t => t("k") * t("N") / t("P")),
         ("torque", "T", "moment over the joint's own", t => t("k") * t("M") / t("T")),
         ("strength", "σ", "von Mises", t => t("k") * Math.Sqrt(t("σ") * t("σ") + 3 * t("τ") * t("τ")) / t("Y")),
         ("through", "τ", "shear round the washer", t => t("k") * t("N") / (Math.PI * t("D") * t("t") * t("τ"))),
-        ("tight", "K", "T = K·F·d against the weaker of thread and proof", t => t("T") / (t("K") * t("d")) / Math.Min(t("W?"), Math.Min(t("S"), t("P")))),
-        ("wall", "Y", "shear round the washer or the face's yield lines", t => t("k") * t("N") / Math.Min(t("Y"), Math.PI * t("D") * t("t") * t("τ"))),
+        ("tight", "K", "T = K·F·d against the weaker of thread and proof", t => t("T") / (t("K") * t("d"))
+            / Math.Min(t("W?"), Math.Min(t("S"), t("P")))),
+        ("wall", "Y", "shear round the washer or the face's yield lines", t => t("k") * t("N")
+            / Math.Min(t("Y"), Math.PI * t("D") * t("t") * t("τ"))),
         ("buckling", "C", "Euler with the factor on the load", t => t("k") * t("C") / t("P")),
         ("slips", "H", "friction", t => t("k") * t("N") / t("H")),
         ("anchor", "H", "tension over the anchor's own", t => t("k") * t("T") / t("H")),
@@ -35,7 +38,8 @@ public class BookFormulaTests
         ("bend", "ε", "outer fibre t/(2R + t) over the elongation", t => t("t") / (2 * t("R") + t("t")) / t("ε0")),
         ("glue", "A", "shear, peel and twist on one area", t =>
             t("k") * ((t("N") + t("S")) / t("A") + t("M") / t("W") + t("Mn") / t("Wp")) / (t("τ") * t("c") * t("s") * t("w"))),
-        ("spring", "d", "helical spring, Wahl", t => Wahl(t("D") / t("d")) * 8 * t("F") * t("D") / (Math.PI * Math.Pow(t("d"), 3)) / t("τ")),
+        ("spring", "d", "helical spring, Wahl", t => Wahl(t("D") / t("d")) * 8 * t("F") * t("D") / (Math.PI * Math.Pow(t("d"), 3))
+            / t("τ")),
         ("curve", "w", "difference of two sagittas", t => t("w") * t("w") / 8 * Math.Abs(1 / t("R") - 1 / t("r")) / t("s")),
         ("turn", "Rc", "ellipse of slide, turning and rocking", t =>
             t("k") * Math.Sqrt(Math.Pow(t("S") / t("Sc"), 2) + Math.Pow(t("M") / t("Mc"), 2) + Math.Pow(t("R") / t("Rc"), 2))),
@@ -78,7 +82,8 @@ public class BookFormulaTests
         }
     }
 
-    /// <summary>N/A + M/W about both axes, moduli worked out again from area and second moments: solid rectangles and round tubes.</summary>
+    /// <summary>N/A + M/W about both axes, moduli worked out again from area and second moments: solid rectangles and round
+    /// tubes.</summary>
     [Theory]
     [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
     public void BendingStressIsThatOfTheSectionAboutBothAxes(string name)

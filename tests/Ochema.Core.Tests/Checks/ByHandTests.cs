@@ -21,7 +21,8 @@ public class ByHandTests
     private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Stock);
 
     /// <summary>Largest value over the driving cases of the whole rig.</summary>
-    private static double Most(ModelDocument model, Func<ModelCase, double> value) => model.Cases.Where(c => c.Without is null && !c.Id.StartsWith("knock", StringComparison.Ordinal)).Max(value);
+    private static double Most(ModelDocument model, Func<ModelCase, double> value) =>
+        model.Cases.Where(c => c.Without is null && !c.Id.StartsWith("knock", StringComparison.Ordinal)).Max(value);
 
     private static (double Pull, double Slide, double Moment, double Twist) Hold(ModelCase c, string id, Vec3 n)
     {
@@ -31,16 +32,20 @@ public class ByHandTests
     }
 
     /// <summary>The same for a hold, with the jolts and the shaking, which are no static loads and so not in the document.</summary>
-    private static double Most(RigDocument rig, ModelDocument document, Func<(double Pull, double Slide, double Moment, double Twist), double> value)
+    private static double Most(RigDocument rig, ModelDocument document, Func<(double Pull, double Slide, double Moment, double Twist),
+        double> value)
     {
         var (n, model) = (Normal(rig, 0, 0), new RigModel(rig, Stock));
         var (state, hold) = (model.State([]), model.Built.Holds.Single(h => h.Id == "base-hold").Spring);
-        var moving = model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => c.Dynamic).Select(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold));
+        var moving = model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => c.Dynamic)
+            .Select(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold));
         return Math.Max(Most(document, c => value(Hold(c, "base-hold", n))),
-            moving.Max(f => value((-f.Force.Dot(n), f.Force.PerpendicularTo(n).Length, f.Moment.PerpendicularTo(n).Length, Math.Abs(f.Moment.Dot(n))))));
+            moving.Max(f => value((-f.Force.Dot(n), f.Force.PerpendicularTo(n).Length, f.Moment.PerpendicularTo(n).Length,
+                Math.Abs(f.Moment.Dot(n))))));
     }
 
-    private static Vec3 Normal(RigDocument rig, double s, double t) => HostLibrary.Find(rig.Host)!.Surface(rig.Site).NormalAt(rig.At[0] + s, rig.At[1] + t);
+    private static Vec3 Normal(RigDocument rig, double s, double t) => HostLibrary.Find(rig.Host)!.Surface(rig.Site)
+        .NormalAt(rig.At[0] + s, rig.At[1] + t);
 
     [Fact]
     public void ACupsPullAndTip()
@@ -64,8 +69,10 @@ public class ByHandTests
         var (model, report) = (RigModelDocument.Of(rig, Stock), Assess(rig));
         var row = Stock.Find<SuctionCupRow>("cups", "cup-115");
         var force = Math.Pow(2, -0.5 / 24) * row.VacuumShare * 101325 * Math.PI / 4 * row.LipDiameter * row.LipDiameter;
-        // Pull twice, slide and twist over the lip's radius four times over the friction 0.5 of a clean, dry lip; pressed on, it slides less.
-        Near.Share(Most(rig, model, h => (2 * Math.Max(0, h.Pull) + 4 * (h.Slide + h.Twist / (row.LipDiameter / 2)) / 0.5) / (force + Math.Max(0, -h.Pull))),
+        // Pull twice, slide and twist over the lip's radius four times over the friction 0.5 of a clean, dry lip; pressed on, it slides
+        // less.
+        Near.Share(Most(rig, model, h => (2 * Math.Max(0, h.Pull) + 4 * (h.Slide + h.Twist / (row.LipDiameter / 2)) / 0.5)
+            / (force + Math.Max(0, -h.Pull))),
             report.Checks.Single(c => c.Id == "base-hold.slide").Use, 1e-4);
     }
 
@@ -88,11 +95,13 @@ public class ByHandTests
         var rig = RigFiles.Plate(new Magnet(), 3, 0.3, "roof");
         var (model, report) = (RigModelDocument.Of(rig, Stock), Assess(rig));
         var row = Stock.Find<MagnetRow>("magnets", "magnet-90");
-        var pull = row.RatedPull * (1 - Math.Exp(-2.3 * rig.Site.Thickness / row.FullThickness)) * Math.Exp(-rig.Site.Coat * 60 / row.Diameter);
+        var pull = row.RatedPull * (1 - Math.Exp(-2.3 * rig.Site.Thickness / row.FullThickness))
+            * Math.Exp(-rig.Site.Coat * 60 / row.Diameter);
         var plate = (HoldPlate)rig.Base;
         var half = plate.Length / 2 - row.Diameter / 2 - 0.005;
         var n = Normal(rig, half, half);
-        Near.Share(Most(model, c => 3 * Math.Max(0, Hold(c, "hold-1", n).Pull) / pull), report.Checks.Single(c => c.Id == "hold-1.pull").Use, 2e-4);
+        Near.Share(Most(model, c => 3 * Math.Max(0, Hold(c, "hold-1", n).Pull) / pull),
+            report.Checks.Single(c => c.Id == "hold-1.pull").Use, 2e-4);
     }
 
     [Fact]
@@ -101,7 +110,8 @@ public class ByHandTests
         var rig = RigFiles.Named("3-roof-road-ahead");
         var (model, report) = (RigModelDocument.Of(rig, Stock), Assess(rig));
         var row = Stock.Find<StrapRow>("straps", rig.Straps[0].Stock);
-        Near.Share(Most(model, c => 5 * c.Result!.LineTensions[rig.Straps[0].Id] / row.BreakingStrength), report.Checks.Single(c => c.Id == rig.Straps[0].Id + ".tension").Use, 1e-4);
+        Near.Share(Most(model, c => 5 * c.Result!.LineTensions[rig.Straps[0].Id] / row.BreakingStrength),
+            report.Checks.Single(c => c.Id == rig.Straps[0].Id + ".tension").Use, 1e-4);
     }
 
     [Fact] // F = m·g·(1 + √(1 + 2·c·h/(m·g))), energy of a fall on a spring (Timoshenko, "Strength of Materials")
@@ -115,7 +125,8 @@ public class ByHandTests
         var end = host.Anchors.First(a => a.Id == rig.Tether.To.Anchor).At(rig.Tether.To.T);
         var length = (end - camera).Length + rig.Tether.Slack;
         var mass = builder.Camera.Mass + Stock.Find<HeadRow>("heads", "stud-quarter").Mass;
-        // Wind at 1.1 times the speed on the camera's face; weight and drag pull along one line, and the line is taut where that leaves the sphere.
+        // Wind at 1.1 times the speed on the camera's face; weight and drag pull along one line, and the line is taut where that leaves the
+        // sphere.
         (double Peak, double Drop) Caught(double speed)
         {
             var v = speed * rig.Site.WindFactor;
@@ -142,7 +153,8 @@ public class ByHandTests
     public void AStrutsBucklingIsEulersWhenSlender()
     {
         var (section, metal) = (Stock.Section("rod-al-10"), Stock.MaterialOf("rod-al-10"));
-        Near.Share(Math.PI * Math.PI * metal.YoungsModulus * Math.PI * Math.Pow(0.010, 4) / 64 / 0.36, StrutBuckling.Critical(section, metal, 0.6), 1e-9);
+        Near.Share(Math.PI * Math.PI * metal.YoungsModulus * Math.PI * Math.Pow(0.010, 4) / 64 / 0.36,
+            StrutBuckling.Critical(section, metal, 0.6), 1e-9);
         // Stocky ones squash near yield, and the two curves meet without a step.
         Near.Share(section.Area * metal.YieldStrength, StrutBuckling.Critical(section, metal, 0.001), 0.001);
         var meet = Math.PI * Math.Sqrt(2 * metal.YoungsModulus / metal.YieldStrength) * section.RadiusOfGyration;
@@ -155,12 +167,14 @@ public class ByHandTests
         var rig = RigFiles.Plate(new Cup(), 4, 0.4);
         var (model, report) = (RigModelDocument.Of(rig, Stock), Assess(rig));
         var use = report.Checks.Single(c => c.Id == "riser.strength").Use;
-        // Root moment from the statics of what stands above: weight and wind at the camera's and head's places, upper bound without the post's own.
+        // Root moment from the statics of what stands above: weight and wind at the camera's and head's places, upper bound without the
+        // post's own.
         var (section, metal) = (Stock.Section("tube-al-50x3"), Stock.MaterialOf("tube-al-50x3"));
         var builder = new RigModel(rig, Stock).Built;
         var camera = builder.Position(builder.Camera.Node);
         var root = model.Nodes.First(n => n.Id == "plate").Position;
-        var worst = Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c => (camera - root).Cross(builder.Camera.Mass * c.Field).Length);
+        var worst = Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road).Where(c => !c.AtRest)
+            .Max(c => (camera - root).Cross(builder.Camera.Mass * c.Field).Length);
         var least = 2 * worst / section.ModulusY / metal.YieldStrength;
         Assert.InRange(use, 0.8 * least, 2.0 * least);
     }
@@ -193,7 +207,8 @@ public class ByHandTests
         foreach (var c in Assess(RigFiles.Named(name)).Checks)
         {
             Assert.NotEmpty(c.Working!.Method);
-            var symbols = System.Text.RegularExpressions.Regex.Matches(c.Working!.Formula, @"\{([^}]+)\}").Select(m => m.Groups[1].Value).Distinct();
+            var symbols = System.Text.RegularExpressions.Regex.Matches(c.Working!.Formula, @"\{([^}]+)\}").Select(m => m.Groups[1].Value)
+                .Distinct();
             foreach (var s in symbols)
                 Assert.True(c.Working!.Terms.Any(t => t.Symbol == s), $"{name}, {c.Id}: {s} in “{c.Working!.Formula}” has no value");
             Assert.All(c.Working!.Terms, t => Assert.True(double.IsFinite(t.Value) && t.Name.Length > 1, $"{name}, {c.Id}: {t.Symbol}"));

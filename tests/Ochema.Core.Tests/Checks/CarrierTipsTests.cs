@@ -59,7 +59,14 @@ public sealed class CarrierTipsTests
     [Fact] // a strap from the rig to the table's own leg pulls the two together: the table feels nothing of it
     public void AStrapToItsOwnLegDoesNotTipIt()
     {
-        Strap To(string anchor) => new() { Id = "down", Stock = "cord-4", Pretension = 60, From = RigPoint.BaseTop, To = new AnchorEnd(anchor, 0.5) };
+        Strap To(string anchor) => new()
+        {
+            Id = "down",
+            Stock = "cord-4",
+            Pretension = 60,
+            From = RigPoint.BaseTop,
+            To = new AnchorEnd(anchor, 0.5)
+        };
         var (force, moment, _, _) = Still(OnTable);
         var (tied, turned, _, _) = Still(OnTable with { Straps = [To("table-leg")] });
         Assert.InRange((tied - force).Length, 0, 1e-6);

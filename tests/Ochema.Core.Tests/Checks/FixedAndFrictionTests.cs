@@ -13,7 +13,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Checks;
 
-/// <summary>Checks that do not follow from a frame force, and those of friction and glue, worked out again from the catalogue's rows.</summary>
+/// <summary>Checks that do not follow from a frame force, and those of friction and glue, worked out again from the catalogue's
+/// rows.</summary>
 public class FixedAndFrictionTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
@@ -27,7 +28,8 @@ public class FixedAndFrictionTests
     {
         var model = new RigModel(rig, Stock);
         var state = model.State([]);
-        return model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c => value(model, model.Forces(state, c, rig.Run.Speed)!));
+        return model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest)
+            .Max(c => value(model, model.Forces(state, c, rig.Run.Speed)!));
     }
 
     [Theory] // sag of an arc, d²/(8R), against what the lip follows
@@ -96,8 +98,10 @@ public class FixedAndFrictionTests
             ? (Math.Max(0, h.Pull) + h.Slide) / area + h.Moment / modulus + h.Twist / polar : 0);
         Near.Share(5 * worst / row.Strength, Check(rig, "base-hold.glue").Use, 1e-6);
         // Half as strong at 40 °C, two fifths on dust.
-        Near.Share(2, Check(rig with { Run = rig.Run with { Temperature = 313 } }, "base-hold.glue").Use / Check(rig, "base-hold.glue").Use, 0.05);
-        Near.Share(2.5, Check(rig with { Site = rig.Site with { Surface = SurfaceState.Dusty } }, "base-hold.glue").Use / Check(rig, "base-hold.glue").Use, 1e-6);
+        Near.Share(2, Check(rig with { Run = rig.Run with { Temperature = 313 } }, "base-hold.glue").Use / Check(rig, "base-hold.glue").Use,
+            0.05);
+        Near.Share(2.5, Check(rig with { Site = rig.Site with { Surface = SurfaceState.Dusty } }, "base-hold.glue").Use
+            / Check(rig, "base-hold.glue").Use, 1e-6);
     }
 
     [Fact] // weight times its lever about the neck
@@ -137,7 +141,8 @@ public class FixedAndFrictionTests
         Assert.True(Use(Going.Rough) > Use(Going.Smooth));
         // A wave over it as well.
         var boat = Recipe("gear-rail-boom");
-        Near.Share(4, Check(boat with { Run = boat.Run with { Speed = 10 } }, "camera.screw").Use / Check(boat with { Run = boat.Run with { Speed = 5 } }, "camera.screw").Use, 0.25);
+        Near.Share(4, Check(boat with { Run = boat.Run with { Speed = 10 } }, "camera.screw").Use
+            / Check(boat with { Run = boat.Run with { Speed = 5 } }, "camera.screw").Use, 0.25);
     }
 
     [Fact] // field at the camera: the case's own where nothing moves by itself, more where it does

@@ -12,7 +12,8 @@ namespace Ochema.Core.Tests.Checks;
 /// <summary>Tubes and branches of the host that a rig is clamped on.</summary>
 public sealed class HostBarTests
 {
-    private static RigDocument OnABranch(double diameter) => Relocation.To(RigFiles.Named("railing-clamp"), "orchard-tree", "branch").Document is var rig
+    private static RigDocument OnABranch(double diameter) => Relocation.To(RigFiles.Named("railing-clamp"), "orchard-tree",
+        "branch").Document is var rig
         ? rig with { Site = rig.Site with { Diameter = diameter, Thickness = diameter / 2 } } : null!;
 
     private static double Use(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped).Checks.Single(c => c.Id == "site.bar").Use;
@@ -67,7 +68,8 @@ public sealed class HostBarTests
         var (state, hold) = (model.State([]), model.Built.Holds.Single().Spring);
         var worst = model.Cases.Where(c => !c.AtRest).Max(c => model.Forces(state, c, rig.Run.Speed)!.Spring(hold) is var (f, m)
             ? f.Length * rig.Site.ClearRadius / 4 + m.Length / 2 : 0);
-        Near.Share(2.5 * worst / (Math.PI * Math.Pow(0.007, 3) / 32) / Catalogue.Shipped.Material("steel-1018").YieldStrength, Use(rig), 1e-9);
+        Near.Share(2.5 * worst / (Math.PI * Math.Pow(0.007, 3) / 32) / Catalogue.Shipped.Material("steel-1018").YieldStrength, Use(rig),
+            1e-9);
         Assert.True(Use(With("tie-down-block", 0.004)) > 1 || Use(With("tie-down-block", 0.004)) > 4 * Use(rig));
     }
 

@@ -16,7 +16,8 @@ public sealed class PlateBehindTests
         return rig with { Site = rig.Site with { Material = material, Thickness = 0.0012, PlateBehind = plate } };
     }
 
-    private static double Slides(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped).Checks.Single(c => c.Id == "base-hold.pull").Use;
+    private static double Slides(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped).Checks.Single(c => c.Id
+        == "base-hold.pull").Use;
 
     [Fact] // the same shares as without a plate: saturating with thickness, falling with the gap
     public void BehindAluminiumItIsWhatTheMagnetHoldsTo()
@@ -25,7 +26,8 @@ public sealed class PlateBehindTests
         var row = Catalogue.Shipped.Find<MagnetRow>("magnets", "magnet-88-rubber");
         var spot = RigAssembly.Collect(rig, Catalogue.Shipped).Spot("x", Core.Responses.StationId.Base, "x", 0, 0);
         var grip = new Core.Checks.MagnetGrip(row, spot, 0, null, 288.15);
-        Near.Share(row.RatedPull * (1 - Math.Exp(-2.3 * 0.003 / row.FullThickness)) * Math.Exp(-60 * (rig.Site.Coat + 0.0012) / row.Diameter), grip.Pull, 1e-9);
+        Near.Share(row.RatedPull * (1 - Math.Exp(-2.3 * 0.003 / row.FullThickness))
+            * Math.Exp(-60 * (rig.Site.Coat + 0.0012) / row.Diameter), grip.Pull, 1e-9);
         Assert.NotEqual(Why.Refused, Assessor.Assess(rig, Catalogue.Shipped).Verdict.Why);
         Assert.Equal(Why.Refused, Assessor.Assess(On("al-body", null), Catalogue.Shipped).Verdict.Why);
         // It is bought, cut, and put there.

@@ -16,7 +16,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Checks;
 
-/// <summary>What turns on its own axis: single holds, holds in groups, jaws, tube clamps, rods; worked out by hand from the forces of a case.</summary>
+/// <summary>What turns on its own axis: single holds, holds in groups, jaws, tube clamps, rods; worked out by hand from the forces of a
+/// case.</summary>
 public class TwistAndJawTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
@@ -64,7 +65,11 @@ public class TwistAndJawTests
     [Fact] // even pressure on a disc: friction acts at two thirds of its radius
     public void ASingleMagnetTwistsOnTwoThirdsOfItsRadius()
     {
-        var rig = SideBoom(15) with { Site = RigFiles.Panel("roof"), Base = new SingleMagnet { Magnet = new Magnet { Stock = "magnet-88-rubber" } } };
+        var rig = SideBoom(15) with
+        {
+            Site = RigFiles.Panel("roof"),
+            Base = new SingleMagnet { Magnet = new Magnet { Stock = "magnet-88-rubber" } }
+        };
         var grip = new MagnetGrip(Stock.Find<MagnetRow>("magnets", "magnet-88-rubber"), RigAssembly.Collect(rig, Stock)
             .Spot("x", StationId.Base, "x", 0, 0), 0, null, rig.Run.Skin);
         Near.Share(0.044 * 2 / 3, grip.Grasp.TwistRadius, 1e-9);
@@ -84,14 +89,16 @@ public class TwistAndJawTests
         {
             var holds = model.Built.Holds;
             var loads = holds.Select(h => (Hold: h, N: h.Top.Axis, P: model.Built.Position(h.Node), F: f.Spring(h.Spring))).ToList();
-            var grips = loads.Select(l => 0.5 * Math.Max(0, force + Math.Max(0, l.F.Force.Dot(l.N)) - 2 * Math.Max(0, -l.F.Force.Dot(l.N)))).ToList();
+            var grips = loads.Select(l => 0.5 * Math.Max(0, force + Math.Max(0, l.F.Force.Dot(l.N)) - 2 * Math.Max(0, -l.F.Force.Dot(l.N))))
+                .ToList();
             var total = grips.Sum();
             var middle = loads.Zip(grips, (l, g) => g / total * l.P).Aggregate(Vec3.Zero, (a, b) => a + b);
             var twist = Math.Abs(loads.Sum(l => ((l.P - middle).Cross(l.F.Force) + l.F.Moment).Dot(l.N)));
             var radius = loads.Zip(grips, (l, g) => g / total * Math.Max((l.P - middle).Length, row.LipDiameter / 2)).Sum();
             var slide = loads.Select(l => l.F.Force.PerpendicularTo(l.N)).Aggregate(Vec3.Zero, (a, b) => a + b).Length + twist / radius;
             return Enumerable.Range(0, 4).Max(i => loads[i] is var l
-                ? (2 * Math.Max(0, -l.F.Force.Dot(l.N)) + 4 * slide * grips[i] / total / 0.5) / (force + Math.Max(0, l.F.Force.Dot(l.N))) : 0);
+                ? (2 * Math.Max(0, -l.F.Force.Dot(l.N)) + 4 * slide * grips[i] / total / 0.5) / (force + Math.Max(0, l.F.Force.Dot(l.N)))
+                    : 0);
         }
         var most = Assessor.Driving(model).Max(c => Hand(model.Forces(model.State([]), c, rig.Run.Speed)!));
         Near.Share(most, Assessor.Assess(rig, Stock).Checks.Where(c =>
@@ -116,7 +123,8 @@ public class TwistAndJawTests
     public void ALongGooseneckPitchesAboutTheJaw()
     {
         var rig = Recipe("spring-clamp");
-        double Turn(double length) => Use(rig with { Reach = ((GooseneckReach)rig.Reach) with { Length = length, Lean = 0 } }, "base-hold.turn");
+        double Turn(double length) => Use(rig with { Reach = ((GooseneckReach)rig.Reach) with { Length = length, Lean = 0 } },
+            "base-hold.turn");
         Assert.True(Turn(0.4) > 2 * Turn(0.1), $"{Turn(0.4)} against {Turn(0.1)}");
         Assert.True(Turn(0.5) > 1);
         var clamp = (SpringClamp)rig.Base;
@@ -175,7 +183,8 @@ public class TwistAndJawTests
     public void ARodSlipsThroughItsClamp()
     {
         var rig = RigFiles.CupAndArm((0.24, 0.34), (0.24, -0.34));
-        double Slip(double holds) => Use(rig with { Braces = [.. rig.Braces.OfType<Strut>().Select(s => s with { Holds = holds })] }, "strut-0.slips");
+        double Slip(double holds) => Use(rig with { Braces = [.. rig.Braces.OfType<Strut>().Select(s => s with { Holds = holds })] },
+            "strut-0.slips");
         Near.Share(Slip(300), 0.5 * Slip(150), 1e-9);
         Assert.True(Slip(30) > Slip(300) && Slip(300) > 0);
     }

@@ -11,7 +11,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Checks;
 
-/// <summary>Every printed working, evaluated with its own numbers, gives the use beside it: what a reader with a calculator would find.</summary>
+/// <summary>Every printed working, evaluated with its own numbers, gives the use beside it: what a reader with a calculator would
+/// find.</summary>
 public class WorkingsEvaluateTests
 {
     [Theory]
@@ -22,7 +23,8 @@ public class WorkingsEvaluateTests
             Agrees(name, c.Id, c.Use, c.Working!);
     }
 
-    /// <summary>Rigs in which what is nothing in the shipped ones is something: a long lens twists its pad, a camera off the middle tips its rubber.</summary>
+    /// <summary>Rigs in which what is nothing in the shipped ones is something: a long lens twists its pad, a camera off the middle tips
+    /// its rubber.</summary>
     private static RigDocument Named(string name) => name switch
     {
         "pad under a long lens" =>
@@ -42,7 +44,8 @@ public class WorkingsEvaluateTests
         _ => RigFiles.Named(name),
     };
 
-    public static TheoryData<string> All => [.. RigFiles.All.Select(r => r.Name), "pad under a long lens", "camera beside its rubber", "high on rubber"];
+    public static TheoryData<string> All => [.. RigFiles.All.Select(r => r.Name), "pad under a long lens", "camera beside its rubber",
+        "high on rubber"];
 
     /// <summary>Not in the governing case only, and with the holds gone too.</summary>
     [Theory]
@@ -75,7 +78,8 @@ public class WorkingsEvaluateTests
         var expected = double.IsNaN(value) || value > Check.MostUse ? Check.MostUse : Math.Max(0, value);
         if (double.IsNaN(value) && use == 0)
             return;
-        Assert.True(Math.Abs(expected - use) <= 1e-6 + 1e-6 * use, $"{where}, {check}: “{working.Formula}” gives {value:0.######}, the use is {use:0.######}");
+        Assert.True(Math.Abs(expected
+            - use) <= 1e-6 + 1e-6 * use, $"{where}, {check}: “{working.Formula}” gives {value:0.######}, the use is {use:0.######}");
     }
 
     [Theory]

@@ -11,8 +11,9 @@ using Ochema.Core.Tests.Support;
 namespace Ochema.Core.Tests.Golden;
 
 /// <summary>
-/// Report and model of every recipe and demo rig as they were when they were last looked at, a text file each beside this one: a change of the house
-/// must not move a number. A change that shall is a commit of its own, with the files written anew by <c>OCHEMA_GOLDEN=write</c> and read in the diff.
+/// Report and model of every recipe and demo rig as they were when they were last looked at, a text file each beside this one: a change of
+/// the house must not move a number. A change that shall is a commit of its own, with the files written anew by <c>OCHEMA_GOLDEN=write</c>
+/// and read in the diff.
 /// </summary>
 public sealed partial class GoldenTests
 {

@@ -53,7 +53,8 @@ public class HostTests
         RigCase Bend(MotionProfile m) => m.Cases(Going.Average).First(c => c.Id == "corner-left-down");
         Assert.True(Math.Abs(Bend(Motorcycle.Riding).Field.Y) < Math.Abs(Bend(Motorcycle.Outfit).Field.Y));
         // The lean's weight, and two fifths of a bump on top of it.
-        Near.Share(MotionProfile.Gravity * (1 / Math.Cos(Motorcycle.Riding.Lean) + 0.4 * Motorcycle.Riding.Bumps[1]), -Bend(Motorcycle.Riding).Field.Z, 1e-9);
+        Near.Share(MotionProfile.Gravity * (1 / Math.Cos(Motorcycle.Riding.Lean) + 0.4 * Motorcycle.Riding.Bumps[1]),
+            -Bend(Motorcycle.Riding).Field.Z, 1e-9);
         Assert.Contains(HideHost.Standing.Cases(Going.Smooth), c => c.Wind == 3);
         Assert.DoesNotContain(CarHost.Driving.Cases(Going.Smooth), c => c.Wind > 2);
     }
@@ -61,7 +62,12 @@ public class HostTests
     [Fact] // Roark table 8.1: a beam fixed at both ends, load and couple in the middle
     public void TubesGiveLikeBeamsHeldAtBothEnds()
     {
-        var site = HostLibrary.Find("motorcycle")!.Sites.First(s => s.Id == "handlebar") with { Diameter = 0.022, Thickness = 0.011, ClearRadius = 0.25 };
+        var site = HostLibrary.Find("motorcycle")!.Sites.First(s => s.Id == "handlebar") with
+        {
+            Diameter = 0.022,
+            Thickness = 0.011,
+            ClearRadius = 0.25
+        };
         var m = Catalogue.Shipped.Material(site.Material);
         var ei = m.YoungsModulus * Math.PI * Math.Pow(0.022, 4) / 64;
         var (normal, inPlane, rocking) = SiteStiffness.Of(site, m, 0.02);
@@ -97,12 +103,20 @@ public class HostTests
     {
         var rig = RigFiles.Plate(new Cup());
         Assert.DoesNotContain(Assess(rig).Findings, f => f.Blocks);
-        Assert.Contains(Assess(rig with { Survey = new SiteSurvey { SuctionAllowed = Answer.No } }).Findings, f => f.Blocks && f.Text.Contains("refused"));
-        Assert.Contains(Assess(rig with { Survey = new SiteSurvey { Even = Answer.No } }).Findings, f => f.Blocks && f.Text.Contains("crease"));
-        Assert.Contains(Assess(rig with { Survey = new SiteSurvey { FreeOfOtherJobs = Answer.No } }).Findings, f => f.Blocks && f.Text.Contains("another job"));
+        Assert.Contains(Assess(rig with { Survey = new SiteSurvey { SuctionAllowed = Answer.No } }).Findings, f => f.Blocks
+            && f.Text.Contains("refused"));
+        Assert.Contains(Assess(rig with { Survey = new SiteSurvey { Even = Answer.No } }).Findings, f => f.Blocks
+            && f.Text.Contains("crease"));
+        Assert.Contains(Assess(rig with { Survey = new SiteSurvey { FreeOfOtherJobs = Answer.No } }).Findings, f => f.Blocks
+            && f.Text.Contains("another job"));
         var boom = Recipe("pan-rig");
-        Assert.DoesNotContain(Assess(rig with { Survey = new SiteSurvey { BeyondOutline = Answer.No } }).Findings, f => f.Text.Contains("beyond the outline"));
-        var wide = boom with { Reach = new Ochema.Core.Kinds.Reaches.BoomTube { StickOut = 1.4 }, Survey = new SiteSurvey { BeyondOutline = Answer.No } };
+        Assert.DoesNotContain(Assess(rig with { Survey = new SiteSurvey { BeyondOutline = Answer.No } }).Findings, f =>
+            f.Text.Contains("beyond the outline"));
+        var wide = boom with
+        {
+            Reach = new Ochema.Core.Kinds.Reaches.BoomTube { StickOut = 1.4 },
+            Survey = new SiteSurvey { BeyondOutline = Answer.No }
+        };
         Assert.Contains(Assess(wide).Findings, f => f.Blocks && f.Text.Contains("beyond the outline"));
     }
 

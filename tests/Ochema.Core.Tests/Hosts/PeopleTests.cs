@@ -15,7 +15,8 @@ public sealed class PeopleTests
 {
     public static TheoryData<string> Everyone => [.. HostLibrary.All.Where(h => h.People.Count > 0).Select(h => h.Id)];
 
-    private static Vec3[] Points(IEnumerable<HostSurface> surfaces) => [.. surfaces.SelectMany(s => s.Grid).SelectMany(r => r).Select(Vec3.From)];
+    private static Vec3[] Points(IEnumerable<HostSurface> surfaces) =>
+        [.. surfaces.SelectMany(s => s.Grid).SelectMany(r => r).Select(Vec3.From)];
 
     [Theory, MemberData(nameof(Everyone))] // ISO 7250-1, from memory: sitting height 0.91 m, head 0.23 m high, shoulders 0.40 m apart and less over the arms
     public void TheyAreOfRightProportions(string id)
@@ -44,7 +45,8 @@ public sealed class PeopleTests
             {
                 var roof = car.Surface(car.Sites.First(s => s.Id == "roof"));
                 var top = Points(person.Surfaces()).Where(p => Math.Abs(p.X - person.Head.X) < 0.1).Max(p => p.Z);
-                Assert.True(top < roof.Origin.Z - 0.005, $"{car.Id}: the head of {person.Name} is at {top:0.000}, the roof at {roof.Origin.Z:0.000}");
+                Assert.True(top < roof.Origin.Z - 0.005,
+                    $"{car.Id}: the head of {person.Name} is at {top:0.000}, the roof at {roof.Origin.Z:0.000}");
                 Assert.True(Math.Abs(person.Head.Y) < car.Shape.HalfWidth - 0.2);
             }
     }
@@ -85,7 +87,8 @@ public sealed class PeopleTests
                 var to = HostLibrary.Find(rig.Host)!.People.Single(p => p.Id == person.Id).Head - b.Camera.Eye;
                 Assert.True(to.Normalized().Dot(b.Camera.View) > 0.9999 || to.Length < 0.05, $"{name}, {person.Id}");
                 Assert.Equal(Math.Max(0.2, to.Length), b.Camera.Subject!.Value, 1e-6);
-                Assert.True(Assessor.Assess(aimed, Catalogue.Shipped).Figure.People.Single(p => p.Id == person.Id).Seen || to.Length < 0.05);
+                Assert.True(Assessor.Assess(aimed, Catalogue.Shipped).Figure.People.Single(p => p.Id == person.Id).Seen || to.Length
+                    < 0.05);
             }
     }
 
@@ -108,10 +111,12 @@ public sealed class PeopleTests
     public void NobodyIsFilmedWhoIsNotThere()
     {
         var rig = RigFiles.Named("1-bonnet-close-up");
-        var wrong = Assert.Throws<DocumentException>(() => RigReader.Check(rig with { Camera = rig.Camera with { Who = "rider" } }, Catalogue.Shipped));
+        var wrong = Assert.Throws<DocumentException>(() => RigReader.Check(rig with { Camera = rig.Camera with { Who = "rider" } },
+            Catalogue.Shipped));
         Assert.Equal("camera.who", wrong.Path);
         Assert.Contains("driver", wrong.Reason);
-        var moved = Relocation.To(rig with { Camera = rig.Camera with { Who = "driver" } }, HostLibrary.All.First(h => h.Kind == "bicycle").Id, "").Document;
+        var moved = Relocation.To(rig with { Camera = rig.Camera with { Who = "driver" } },
+            HostLibrary.All.First(h => h.Kind == "bicycle").Id, "").Document;
         Assert.Null(moved.Camera.Who);
     }
 
@@ -120,12 +125,14 @@ public sealed class PeopleTests
     {
         foreach (var host in HostLibrary.All.Where(h => h.People.Count > 0))
             foreach (var site in host.Sites)
-                Assert.Equal(!host.CoversPeople || host.IsInside(site), host.KeptClear(new(), site).Any(z => z.Id.EndsWith("-head", StringComparison.Ordinal)));
+                Assert.Equal(!host.CoversPeople || host.IsInside(site), host.KeptClear(new(), site)
+                    .Any(z => z.Id.EndsWith("-head", StringComparison.Ordinal)));
         var rig = RigFiles.Named("bicycle-bar");
         var rider = HostLibrary.Find(rig.Host)!.People[0];
         var seat = new RigModel(rig, Catalogue.Shipped).Built;
         var up = rider.Head - seat.Position(seat.Camera.Node);
-        Assert.DoesNotContain(Assessor.Assess(rig, Catalogue.Shipped).Findings, f => f.Text.Contains("head", StringComparison.Ordinal) && f.Blocks);
+        Assert.DoesNotContain(Assessor.Assess(rig, Catalogue.Shipped).Findings, f => f.Text.Contains("head", StringComparison.Ordinal)
+            && f.Blocks);
         // A boom that holds the camera into the face.
         var into = rig with
         {
@@ -136,7 +143,8 @@ public sealed class PeopleTests
                 UpperLean = Math.Atan2(up.X, up.Z)
             }
         };
-        Assert.Contains(Assessor.Assess(into, Catalogue.Shipped).Findings, f => f.Text.Contains("room of the rider's head", StringComparison.Ordinal));
+        Assert.Contains(Assessor.Assess(into, Catalogue.Shipped).Findings, f =>
+            f.Text.Contains("room of the rider's head", StringComparison.Ordinal));
     }
 
     [Fact] // a strut through the roof is no advice

@@ -49,7 +49,11 @@ public sealed class PropellerWashTests
     private static RigDocument At(string site)
     {
         var rig = RigFiles.Named("tie-down-block");
-        return rig with { Site = HostLibrary.Find(rig.Host)!.Sites.First(s => s.Id == site), Run = rig.Run with { Speed = 0, HeadWind = 0, Gust = 0 } };
+        return rig with
+        {
+            Site = HostLibrary.Find(rig.Host)!.Sites.First(s => s.Id == site),
+            Run = rig.Run with { Speed = 0, HeadWind = 0, Gust = 0 }
+        };
     }
 
     [Fact]
@@ -58,7 +62,8 @@ public sealed class PropellerWashTests
         var (tail, wing) = (new RigModel(At("tail-ring"), Catalogue.Shipped), new RigModel(At("tie-down"), Catalogue.Shipped));
         Assert.Equal(3, tail.Cases.Count(c => c.Wash));
         Assert.DoesNotContain(wing.Cases, c => c.Wash);
-        Assert.Contains(Assessor.Assess(At("tail-ring"), Catalogue.Shipped).Findings, f => f.Text.Contains("propeller's wash", StringComparison.Ordinal));
+        Assert.Contains(Assessor.Assess(At("tail-ring"), Catalogue.Shipped).Findings, f =>
+            f.Text.Contains("propeller's wash", StringComparison.Ordinal));
         // Standing still, without wind: what the block is pushed back by is what the air does to all that stands in it.
         var b = tail.Built;
         var pushed = tail.Forces(tail.State([]), tail.Cases.First(c => c.Wash), 0)!.Spring(b.Holds.Single().Spring).Force.X;
@@ -89,7 +94,8 @@ public sealed class PropellerWashTests
         Assert.All(wash, e => Assert.Contains(e.Forces, f => f != 0));
         var picture = new CameraMotion(model);
         var share = picture.Sources.Single(s => s.Label == "the propeller's wash").Spectrum;
-        Assert.InRange(FrequencyGrid.Integrate(dynamics.Frequencies, share), 1e-12, FrequencyGrid.Integrate(dynamics.Frequencies, picture.Sum));
+        Assert.InRange(FrequencyGrid.Integrate(dynamics.Frequencies, share), 1e-12,
+            FrequencyGrid.Integrate(dynamics.Frequencies, picture.Sum));
 
         var wing = new RigModel(At("tie-down"), Catalogue.Shipped);
         wing.Dynamics!.At(wing, speed);

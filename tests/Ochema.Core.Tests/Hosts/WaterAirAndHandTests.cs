@@ -56,7 +56,9 @@ public class WaterAirAndHandTests
         Assert.Equal("a wave over the camera", slow.Case);
         // The weight is in it, too; the water is all but all of it.
         var own = HostLibrary.Find(rig.Host)!.Motion.Wave(rig.Run.Road).Speed(0);
-        Near.Share(Math.Pow((2 * rig.Run.Speed + own) / (rig.Run.Speed + own), 2), Assess(rig with { Run = rig.Run with { Speed = 2 * rig.Run.Speed } }).Checks.Single(c => c.Id == "head-joint.torque").Use / slow.Use, 0.03);
+        Near.Share(Math.Pow((2 * rig.Run.Speed + own) / (rig.Run.Speed + own), 2),
+            Assess(rig with { Run = rig.Run with { Speed = 2 * rig.Run.Speed } }).Checks.Single(c => c.Id == "head-joint.torque").Use
+                / slow.Use, 0.03);
     }
 
     [Fact]
@@ -84,7 +86,14 @@ public class WaterAirAndHandTests
     public void TwoHandsWideApartHoldWhatOneCannot()
     {
         var rig = Recipe("hand-pole");
-        double Use(double hands, double apart) => Assess(rig with { Base = new HandGrip { Hands = hands, Apart = apart } }).Checks.Single(c => c.Id == "base-hold.hand").Use;
+        double Use(double hands, double apart) => Assess(rig with
+        {
+            Base = new HandGrip
+            {
+                Hands = hands,
+                Apart = apart
+            }
+        }).Checks.Single(c => c.Id == "base-hold.hand").Use;
         Assert.True(Use(1, 0.5) > 2 * Use(2, 0.5), $"{Use(1, 0.5)} against {Use(2, 0.5)}");
         Assert.True(Use(2, 0.2) > Use(2, 0.6));
     }
@@ -95,7 +104,8 @@ public class WaterAirAndHandTests
         var rig = Recipe("hand-pole");
         var (model, report) = (new RigModel(rig, Catalogue.Shipped), Assess(rig));
         var (state, spring) = (model.State([]), model.Built.Holds.Single().Spring);
-        // For a moment 150 N a hand and 8 N·m a wrist, against wind for minutes 50 N and 3 N·m; and the couple of two hands half a metre apart.
+        // For a moment 150 N a hand and 8 N·m a wrist, against wind for minutes 50 N and 3 N·m; and the couple of two hands half a metre
+        // apart.
         var worst = model.Built.Host.Motion.Cases(rig.Run.Road).Where(c => !c.AtRest).Max(c =>
         {
             var (force, moment) = model.Forces(state, c, rig.Run.Speed)!.Spring(spring);
@@ -124,7 +134,8 @@ public class WaterAirAndHandTests
         var rig = Recipe("gear-rail-boom");
         var pole = (TelescopingPole)rig.Reach;
         var use = Assess(rig).Checks.Single(c => c.Id == "pole-lock.turn").Use;
-        Near.Share(use / 2, Assess(rig with { Reach = pole with { LockTorque = 2 * pole.LockTorque } }).Checks.Single(c => c.Id == "pole-lock.turn").Use, 1e-9);
+        Near.Share(use / 2, Assess(rig with { Reach = pole with { LockTorque = 2 * pole.LockTorque } }).Checks.Single(c => c.Id
+            == "pole-lock.turn").Use, 1e-9);
     }
 
     [Fact]
@@ -133,7 +144,8 @@ public class WaterAirAndHandTests
         var rig = Recipe("hand-pole");
         Assert.Equal(["hand-grip"], Survey.Options(rig, Catalogue.Shipped).Where(o => o.Reason is null).Select(o => o.Kind));
         Assert.DoesNotContain(Survey.Options(Recipe("gear-rail-boom"), Catalogue.Shipped), o => o.Kind == "hand-grip" && o.Reason is null);
-        Assert.DoesNotContain(Survey.Options(Recipe("gear-rail-boom"), Catalogue.Shipped), o => o.Kind == "single-magnet" && o.Reason is null);
+        Assert.DoesNotContain(Survey.Options(Recipe("gear-rail-boom"), Catalogue.Shipped), o => o.Kind == "single-magnet" && o.Reason
+            is null);
     }
 
     [Fact]

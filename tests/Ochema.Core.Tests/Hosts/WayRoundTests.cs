@@ -8,7 +8,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Hosts;
 
-/// <summary>A line goes round the bodywork, and what it lets swing to a wheel, the road, a propeller or a control surface it does not keep.</summary>
+/// <summary>A line goes round the bodywork, and what it lets swing to a wheel, the road, a propeller or a control surface it does not
+/// keep.</summary>
 public sealed class WayRoundTests
 {
     private static readonly Host Car = HostLibrary.Find("small-car")!;

@@ -19,10 +19,12 @@ public sealed class AdviceIsWorthTakingTests
             Assert.NotEmpty(change.Gains);
             var with = Assessor.Assess(change.Document, Catalogue.Shipped);
             Assert.Equal(with.Verdict.LimitSpeed, change.LimitSpeed);
-            Assert.True(with.Verdict.Why is not (Why.Refused or Why.Moves) || with.Verdict.Why == now.Verdict.Why, $"{change.Id}: {with.Verdict.Text}");
+            Assert.True(with.Verdict.Why is not (Why.Refused or Why.Moves) || with.Verdict.Why == now.Verdict.Why,
+                $"{change.Id}: {with.Verdict.Text}");
             // Use, speeds, mass and cost: worse by more than nothing is told.
             bool Told(string part) => change.Trades.Any(t => t.Contains(part, StringComparison.Ordinal));
-            Assert.True(with.Verdict.Use <= now.Verdict.Use + 0.021 || Told("% used"), $"{change.Id}: used {with.Verdict.Use} instead of {now.Verdict.Use}");
+            Assert.True(with.Verdict.Use <= now.Verdict.Use + 0.021 || Told("% used"),
+                $"{change.Id}: used {with.Verdict.Use} instead of {now.Verdict.Use}");
             Assert.True((with.Verdict.LimitSpeed ?? 999) >= (now.Verdict.LimitSpeed ?? 999) - 0.31 || Told("lets go at"), change.Id);
             Assert.True((with.Verdict.TightSpeed ?? 999) >= (now.Verdict.TightSpeed ?? 999) - 0.31 || Told("holds to"), change.Id);
             Assert.True(with.Mass <= now.Mass + 0.051 || Told("heavier"), change.Id);
@@ -35,7 +37,8 @@ public sealed class AdviceIsWorthTakingTests
             // A piece that lets go where it did not is offered only where the whole gets a better word.
             Assert.True(more.Count == 0 || with.Verdict.Word < now.Verdict.Word || with.Verdict.Why != now.Verdict.Why,
                 $"{change.Id} lets go {more.FirstOrDefault()?.Title}");
-            Assert.All(with.Retentions.Where(r => r.Has < r.Needs), r => Assert.Contains(now.Retentions, o => o.Piece == r.Piece && o.Has < o.Needs));
+            Assert.All(with.Retentions.Where(r => r.Has < r.Needs), r =>
+                Assert.Contains(now.Retentions, o => o.Piece == r.Piece && o.Has < o.Needs));
         }
     }
 

@@ -29,7 +29,11 @@ public sealed class BetterWithItsStrapsTests
     public void StrapsThatCostMoreThanTheyKeepAreAdvisedAgainst()
     {
         var rig = RigFiles.Named("sidecar-nose");
-        var back = rig with { Straps = [.. rig.Straps.Where(s => s.To.Anchor != "sidecar-chassis").Select(s => s with { Pretension = 120 })] };
+        var back = rig with
+        {
+            Straps = [.. rig.Straps.Where(s => s.To.Anchor != "sidecar-chassis")
+            .Select(s => s with { Pretension = 120 })]
+        };
         var (use, advice) = (Assessor.Assess(back, Catalogue.Shipped).Verdict.Use, Core.Search.Adviser.Best(back, Catalogue.Shipped));
         var off = Assert.Single(advice, a => a.Id == "no-straps");
         Assert.True(off.Use < use - 0.05, $"{use} with, {off.Use} without");

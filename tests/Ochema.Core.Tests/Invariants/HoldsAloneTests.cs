@@ -6,7 +6,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Invariants;
 
-/// <summary>"Holds alone" is one thing: the case with all straps gone, the school without them, and the rig drawn without them say the same.</summary>
+/// <summary>"Holds alone" is one thing: the case with all straps gone, the school without them, and the rig drawn without them say the
+/// same.</summary>
 public sealed class HoldsAloneTests
 {
     /// <summary>Every rig that has straps, or can be given some.</summary>
@@ -22,14 +23,17 @@ public sealed class HoldsAloneTests
         var report = Assessor.Assess(rig, Catalogue.Shipped);
         var gone = report.LetGo.Single(l => l.Kind == "holds-alone");
         var without = Assessor.Assess(rig with { Straps = [] }, Catalogue.Shipped);
-        // By its loads; what keeps its pieces is the verdict's to count. A rig with something gone is never said to be better than the whole.
-        double Limit(AssessmentReport of) => of.Checks.Where(c => c.Sort == CheckSort.Strength).Min(c => c.LimitSpeed ?? double.PositiveInfinity);
+        // By its loads; what keeps its pieces is the verdict's to count. A rig with something gone is never said to be better than the
+        // whole.
+        double Limit(AssessmentReport of) => of.Checks.Where(c => c.Sort == CheckSort.Strength)
+            .Min(c => c.LimitSpeed ?? double.PositiveInfinity);
         var expected = Math.Min(Limit(without), Limit(report));
         if (double.IsFinite(expected))
             Near.Share(expected, gone.LimitSpeed!.Value, 0.02);
         else
             Assert.Null(gone.LimitSpeed);
-        if (Schools.Of(rig, Catalogue.Shipped).FirstOrDefault(s => s.Id == "straps")?.Sides.Single(s => s.Title == "Holds alone").Change is not { } school)
+        if (Schools.Of(rig, Catalogue.Shipped).FirstOrDefault(s => s.Id == "straps")?.Sides.Single(s => s.Title == "Holds alone").Change
+            is not { } school)
             return;
         Assert.Equal(without.Verdict.LimitSpeed ?? 0, school.LimitSpeed ?? 0, 0.02);
         Assert.Equal(without.Verdict.Word, school.Verdict);

@@ -14,7 +14,8 @@ using Ochema.Tests.Support;
 namespace Ochema.Core.Tests.Invariants;
 
 /// <summary>
-/// Many measures hostile at once, all of them finite: each rig and each net has its answer, and soon. What never ends is worse than what is wrong.
+/// Many measures hostile at once, all of them finite: each rig and each net has its answer, and soon. What never ends is worse than what is
+/// wrong.
 /// </summary>
 public sealed class HostileMeasuresTests
 {
@@ -26,7 +27,8 @@ public sealed class HostileMeasuresTests
 
     public static TheoryData<string> Recipes => [.. RecipeLibrary.All.Select(r => r.Id)];
 
-    private static int Count => int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_GENERATED"), CultureInfo.InvariantCulture, out var n) ? n / 20 : 8;
+    private static int Count => int.TryParse(Environment.GetEnvironmentVariable("OCHEMA_GENERATED"), CultureInfo.InvariantCulture,
+        out var n) ? n / 20 : 8;
 
     [Theory]
     [MemberData(nameof(Recipes))]
@@ -98,12 +100,14 @@ public sealed class HostileMeasuresTests
         for (var k = 0; k < 60 * Count; k++)
         {
             var n = random.Next(1, 6);
-            var nodes = Enumerable.Range(0, n).Select(i => new HangNode($"n{i}", Signed(), Signed(), Signed(), random.Next(2) == 0)).ToList();
+            var nodes = Enumerable.Range(0, n).Select(i => new HangNode($"n{i}", Signed(), Signed(), Signed(), random.Next(2) == 0))
+                .ToList();
             string Node() => nodes[random.Next(n)].Id;
-            var ropes = Enumerable.Range(0, random.Next(0, 6)).Select(i => new HangRope($"r{i}", Node(), Node(), Any(), Any(), random.Next(3) == 0 ? 0 : Any())
-            {
-                Via = random.Next(4) == 0 ? [Node()] : [],
-            }).ToList();
+            var ropes = Enumerable.Range(0, random.Next(0, 6)).Select(i =>
+                new HangRope($"r{i}", Node(), Node(), Any(), Any(), random.Next(3) == 0 ? 0 : Any())
+                {
+                    Via = random.Next(4) == 0 ? [Node()] : [],
+                }).ToList();
             var task = new HangTask
             {
                 Nodes = nodes,
@@ -146,7 +150,8 @@ public sealed class HostileMeasuresTests
             var (at, load) = (0.02 + 0.96 * random.NextDouble(), new Vec3(0, random.Next(2) == 0 ? 0 : Any(-3, 5), -Any(-6, 6)));
             var (stiffness, weight, sag, hangs) = (Any(2, 8), Any(-4, 1), Any(-4, 1) * chord, Any(-3, 5));
             var hung = Soon.Within(Longest, () => span.Under(at, load), $"{span} under {load} at {at}");
-            var deep = Soon.Within(Longest, () => RopeSpan.LengthFor(from, to, stiffness, weight, 0.5, sag, hangs), $"{from} to {to}, {sag}");
+            var deep = Soon.Within(Longest, () => RopeSpan.LengthFor(from, to, stiffness, weight, 0.5, sag, hangs),
+                $"{from} to {to}, {sag}");
             Assert.True(hung is null || double.IsFinite(hung.Most));
             Assert.True(deep is null or > 0);
         }

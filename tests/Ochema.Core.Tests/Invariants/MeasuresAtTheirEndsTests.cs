@@ -12,7 +12,8 @@ public sealed class MeasuresAtTheirEndsTests
 {
     public static TheoryData<string> Recipes => [.. RecipeLibrary.All.Select(r => r.Id)];
 
-    /// <summary>Every measure of a recipe's parts, place, camera and run at both its ends, one at a time; what the reader refuses is refused by name.</summary>
+    /// <summary>Every measure of a recipe's parts, place, camera and run at both its ends, one at a time; what the reader refuses is
+    /// refused by name.</summary>
     [Theory]
     [MemberData(nameof(Recipes))]
     public void EveryMeasureAtItsEnds(string id)
@@ -21,7 +22,8 @@ public sealed class MeasuresAtTheirEndsTests
         var tried = 0;
         foreach (var (at, part) in new (string, object?)[]
         {
-            ("base", rig.Base), ("reach", rig.Reach), ("isolator", rig.Isolator), ("head", rig.Head), ("camera", rig.Camera), ("site", rig.Site),
+            ("base", rig.Base), ("reach", rig.Reach), ("isolator", rig.Isolator), ("head", rig.Head), ("camera", rig.Camera),
+                ("site", rig.Site),
             ("run", rig.Run), ("tether", rig.Tether),
         })
             foreach (var declared in part is null ? [] : MeasureReader.Declared(part.GetType()))

@@ -13,7 +13,8 @@ namespace Ochema.Core.Tests.Invariants;
 /// <summary>What a builder measures and enters has to count: a field that moves no answer is a lie.</summary>
 public sealed class MeasuresCountTests
 {
-    /// <summary>Measures that only tell whether something fits, or which count in what no recipe is: a third more or less may move nothing.</summary>
+    /// <summary>Measures that only tell whether something fits, or which count in what no recipe is: a third more or less may move
+    /// nothing.</summary>
     private static readonly string[] OnlyFits =
     [
         "ball-arm.smallest", "spring-clamp.opens", "window-slot-plate.slot", "hose-clamp-bracket.smallest", "hose-clamp-bracket.largest",
@@ -25,7 +26,8 @@ public sealed class MeasuresCountTests
     private static string Answers(RigDocument rig)
     {
         var made = Maker.Of(rig, Catalogue.Shipped);
-        return string.Join('\n', [StrictJson.Write(Assessor.Assess(rig, Catalogue.Shipped)), StrictJson.Write(made.Cuts), StrictJson.Write(made.Holes),
+        return string.Join('\n', [StrictJson.Write(Assessor.Assess(rig, Catalogue.Shipped)), StrictJson.Write(made.Cuts),
+            StrictJson.Write(made.Holes),
             StrictJson.Write(made.Templates), .. made.Parts.Select(p => $"{p.Name} {p.Mass} {p.Price}"), .. made.Steps.Select(s => s.How)]);
     }
 
@@ -58,7 +60,8 @@ public sealed class MeasuresCountTests
                     {
                         var name = $"{kind.GetType().GetCustomAttribute<KindAttribute>()!.Id}.{char.ToLowerInvariant(property.Name[0])}{property.Name[1..]}";
                         seen.Add(name);
-                        var now = property.GetValue(kind) is { } value ? Convert.ToDouble(value, CultureInfo.InvariantCulture) : (double?)null;
+                        var now = property.GetValue(kind) is { } value ? Convert.ToDouble(value, CultureInfo.InvariantCulture)
+                            : (double?)null;
                         if (!counts.Contains(name)
                             && Others(measure, now).Any(x => Answers(with(MeasureReader.WithMeasure(kind, property, x))) != answers.Value))
                             counts.Add(name);

@@ -35,7 +35,8 @@ public class RigInvariantTests
             Reach = plate ? new Riser { Height = height } : new ArticulatedArm { Length = Math.Max(0.12, height) },
             Camera = new CameraChoice { Body = "mirrorless-small", Lens = "prime-24", Mass = mass },
             Braces = [.. feet.Select((f, i) => new Strut { Id = $"b{i}", Site = "bonnet", At = [f.Item1, f.Item2 - 0.2 * i] })],
-            Straps = plate ? [new Strap { Id = "s0", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = new("bonnet-edge-left", 0.5), Pretension = strap }] : [],
+            Straps = plate ? [new Strap { Id = "s0", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = new("bonnet-edge-left", 0.5),
+                Pretension = strap }] : [],
             Run = new RunConditions { Speed = speed },
         };
 
@@ -52,7 +53,8 @@ public class RigInvariantTests
     [Fact]
     public void LeftAndRightMirror() => AnyRig.Sample(rig =>
     {
-        string Other(string side) => side.Replace("left", "X", StringComparison.Ordinal).Replace("right", "left", StringComparison.Ordinal).Replace("X", "right", StringComparison.Ordinal);
+        string Other(string side) => side.Replace("left", "X", StringComparison.Ordinal).Replace("right", "left", StringComparison.Ordinal)
+            .Replace("X", "right", StringComparison.Ordinal);
         var mirrored = rig with
         {
             At = [rig.At[0], -rig.At[1]],
@@ -110,7 +112,8 @@ public class RigInvariantTests
             var expected = Vec3.From(result.Displacements["camera"]);
             Assert.True((camera - expected).Length <= 1e-4 * expected.Length + 1e-9, $"{gone.Id}: {camera} against {expected}");
             foreach (var h in model.Built.Holds.Where(h => !gone.Gone.Contains(h.Id)))
-                Assert.True((f.Spring(h.Spring).Force - Vec3.From(result.SpringForces[h.Id])).Length <= 1e-3 * Math.Max(1, f.Spring(h.Spring).Force.Length), $"{gone.Id}, {h.Id}");
+                Assert.True((f.Spring(h.Spring).Force - Vec3.From(result.SpringForces[h.Id])).Length <= 1e-3
+                    * Math.Max(1, f.Spring(h.Spring).Force.Length), $"{gone.Id}, {h.Id}");
         }
     }, iter: 15);
 
@@ -120,7 +123,8 @@ public class RigInvariantTests
         var report = Assess(rig);
         // By its loads: what keeps its pieces is the whole rig's alone.
         var whole = report.Flags.Count > 0 ? report.Flags[0].Speed : double.MaxValue;
-        Assert.All(report.LetGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "holds-alone"), l => Assert.True((l.LimitSpeed ?? double.MaxValue) <= whole * 1.001, l.Id));
+        Assert.All(report.LetGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "holds-alone"), l =>
+            Assert.True((l.LimitSpeed ?? double.MaxValue) <= whole * 1.001, l.Id));
     }, iter: Tries);
 
     [Fact]
@@ -142,13 +146,18 @@ public class RigInvariantTests
     }, iter: Tries);
 
     [Fact]
-    public void TwiceTheStiffnessHalvesTheDeflection() => Gen.Select(Gen.Double[0.2, 1.5], Gen.Double[0.005, 0.03], Gen.Double[-50, 50]).Sample(x =>
+    public void TwiceTheStiffnessHalvesTheDeflection() => Gen.Select(Gen.Double[0.2, 1.5], Gen.Double[0.005, 0.03], Gen.Double[-50, 50])
+        .Sample(x =>
     {
         var (length, d, force) = x;
         ModelDocument Bar(double factor)
         {
             var m = Frames.Cantilever(length, d, 3, cases: Frames.Load("n3", [0, force, 1]));
-            return m with { Members = [.. m.Members.Select(b => b with { E = factor * b.E, G = factor * b.G })], Springs = [.. m.Springs.Select(s => s with { K = [.. s.K.Select(k => factor * k)] })] };
+            return m with
+            {
+                Members = [.. m.Members.Select(b => b with { E = factor * b.E, G = factor * b.G })],
+                Springs = [.. m.Springs.Select(s => s with { K = [.. s.K.Select(k => factor * k)] })]
+            };
         }
         var (one, two) = (ModelSolver.Solve(Bar(1)), ModelSolver.Solve(Bar(2)));
         Near.Share(one.Displacement("n3")[2], 2 * two.Displacement("n3")[2], 1e-9);

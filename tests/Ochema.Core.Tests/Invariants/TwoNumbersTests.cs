@@ -5,8 +5,8 @@ using Ochema.Core.Tests.Support;
 namespace Ochema.Core.Tests.Invariants;
 
 /// <summary>
-/// One verdict with two numbers: the word at a speed is the word of the tape at that speed, whatever decides it (loads, what keeps the pieces, answers), and
-/// both numbers are the same whichever speed is asked about.
+/// One verdict with two numbers: the word at a speed is the word of the tape at that speed, whatever decides it (loads, what keeps the
+/// pieces, answers), and both numbers are the same whichever speed is asked about.
 /// </summary>
 public sealed class TwoNumbersTests
 {
@@ -31,8 +31,10 @@ public sealed class TwoNumbersTests
                 var speed = Math.Min(share * heavier.Run.Speed, asked.LookedTo!.Value);
                 if (!design.Answers(speed) || Close(speed, asked.LimitSpeed) || Close(speed, asked.TightSpeed))
                     continue;
-                var there = new Design(heavier with { Run = heavier.Run with { Speed = speed } }, Stock).Judge(speed, workings: false).Verdict;
-                Assert.True(Word(asked, speed) == there.Word, $"{mass} kg at {speed}: the tape says {Word(asked, speed)} ({asked.TightSpeed}, {asked.LimitSpeed}), "
+                var there = new Design(heavier with { Run = heavier.Run with { Speed = speed } }, Stock)
+                    .Judge(speed, workings: false).Verdict;
+                Assert.True(Word(asked, speed) == there.Word,
+                    $"{mass} kg at {speed}: the tape says {Word(asked, speed)} ({asked.TightSpeed}, {asked.LimitSpeed}), "
                     + $"the verdict {there.Word} ({there.Why}: {there.Text})");
             }
         }

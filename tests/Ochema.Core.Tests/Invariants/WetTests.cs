@@ -10,7 +10,8 @@ namespace Ochema.Core.Tests.Invariants;
 public sealed class WetTests
 {
     private static Dictionary<string, double> Uses(RigDocument rig, SurfaceState surface) =>
-        Assessor.Assess(rig with { Site = rig.Site with { Surface = surface } }, Catalogue.Shipped).Checks.ToDictionary(c => c.Id, c => c.Use);
+        Assessor.Assess(rig with { Site = rig.Site with { Surface = surface } }, Catalogue.Shipped).Checks.ToDictionary(c => c.Id, c =>
+            c.Use);
 
     public static TheoryData<string> Recipes => [.. RecipeLibrary.All.Select(r => r.Id)];
 

@@ -72,7 +72,8 @@ public sealed class BallTests
 
     public static TheoryData<Port> Others => [.. new Port[]
     {
-        new SocketPort("Head", "1-4-20", 0.008, "brass"), new StudPort("Stud", "3-8-16", null), new StudPort("Short stud", "1-4-20", 0.006, true),
+        new SocketPort("Head", "1-4-20", 0.008, "brass"), new StudPort("Stud", "3-8-16", null),
+            new StudPort("Short stud", "1-4-20", 0.006, true),
         new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.006, "al-6061-t6", 0.1)], 0.1),
         new TubePort("Tube", Catalogue.Shipped.Find<SectionRow>("sections", "tube-al-25x2")),
         new FlangePort("Bowl", 0.005, 0.06, 4, "m6", "bowl", "bowl's screws"), new BucklePort("Buckle"),
@@ -83,7 +84,8 @@ public sealed class BallTests
     {
         var made = Assert.Single(JointMaker.Make(new BallPort("Ball", 0.0254), new BallSocketPort("Socket", new(1000, 0.038, 0.4)), Stock));
         Assert.Equal("the socket is made for a ball of {length:0.038}, this one is {length:0.0254} across", made.Clasp!.Misfit);
-        Assert.Null(JointMaker.Make(new BallPort("Ball", 0.025), new BallSocketPort("Socket", new(1000, 0.0254, 0.4)), Stock)[0].Clasp!.Misfit);
+        Assert.Null(JointMaker.Make(new BallPort("Ball", 0.025), new BallSocketPort("Socket", new(1000, 0.0254, 0.4)),
+            Stock)[0].Clasp!.Misfit);
     }
 
     [Fact] // the use of both balls follows from the moments of the solved frame, worked out again here
@@ -105,7 +107,8 @@ public sealed class BallTests
     [Fact] // common practice, no source: the balls turn long before anything breaks, and larger ones hold where small ones do not
     public void SmallBallsTurnWhereLargeOnesHold()
     {
-        var (large, small) = (Assessor.Assess(Boat(Shipped), Stock), Assessor.Assess(Boat(Shipped with { Ball = 0.0254, Knob = 3 }), Stock));
+        var (large, small) = (Assessor.Assess(Boat(Shipped), Stock),
+            Assessor.Assess(Boat(Shipped with { Ball = 0.0254, Knob = 3 }), Stock));
         Assert.Equal(Verdict.Holds, large.Verdict.Word);
         Assert.Equal(Verdict.LetsGo, small.Verdict.Word);
         Assert.Equal("lower-ball.turns", small.Checks[0].Id);
@@ -117,7 +120,8 @@ public sealed class BallTests
     {
         var report = Assessor.Assess(Boat(Shipped with { BallHolds = 12 }), Stock);
         var check = report.Checks.Single(c => c.Id == "lower-ball.turns");
-        Assert.Contains(check.Working!.Terms, t => t is { Symbol: "T", Value: 12 } && t.Source.Contains("your measurement", StringComparison.Ordinal));
+        Assert.Contains(check.Working!.Terms, t => t is { Symbol: "T", Value: 12 }
+            && t.Source.Contains("your measurement", StringComparison.Ordinal));
         Near.Share(2 * check.Working.Terms.Single(t => t.Symbol == "M").Value / 12, check.Use, 1e-9);
     }
 

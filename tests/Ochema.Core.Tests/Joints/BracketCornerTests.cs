@@ -25,5 +25,6 @@ public sealed class BracketCornerTests
         Assert.InRange(flat.Length, middle - Math.PI / 2 * 0.17 * row.Height - 1e-9, middle + 1e-9);
     }
 
-    private static Core.Structure.Vec3 Node(BuiltRig b, string id) => b.Model.Nodes.Single(n => n.Id == id) is var n ? new(n.X, n.Y, n.Z) : default;
+    private static Core.Structure.Vec3 Node(BuiltRig b, string id) => b.Model.Nodes.Single(n => n.Id == id) is var n ? new(n.X, n.Y, n.Z)
+        : default;
 }

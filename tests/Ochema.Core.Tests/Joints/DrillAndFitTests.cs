@@ -28,7 +28,8 @@ public class DrillAndFitTests
     [InlineData("no10-24", "No. 25")]
     [InlineData("no8-32", "No. 29")]
     [InlineData("1-4-28", "No. 3")]
-    public void TapDrillsHaveTheirNames(string thread, string drill) => Assert.Equal(drill, Drills.Name(Thread(thread).TapDrill, UnitSystem.Inch));
+    public void TapDrillsHaveTheirNames(string thread, string drill) =>
+        Assert.Equal(drill, Drills.Name(Thread(thread).TapDrill, UnitSystem.Inch));
 
     [Theory] // inches: 17/64 = 0.2656, F = 0.257, No. 7 = 0.201, No. 1 = 0.228, A = 0.234, Z = 0.413
     [InlineData("17/64 in", 0.265625)]
@@ -108,7 +109,12 @@ public class DrillAndFitTests
         // A bush between is a choice of the joint.
         var thick = Recipe("bolted-roof") with { Reach = new Stud { Thread = "1-4-20", Length = 0.02 } };
         Assert.Contains(Assess(thick).Findings, f => f.Blocks && f.Text.Contains("bush"));
-        var bushed = thick with { Joints = new Dictionary<string, JointChoice> { ["head-screw"] = new() { Bush = Core.Hosts.Answer.Yes } } };
+        var bushed = thick with
+        {
+            Joints = new Dictionary<string,
+            JointChoice>
+            { ["head-screw"] = new() { Bush = Core.Hosts.Answer.Yes } }
+        };
         Assert.DoesNotContain(Assess(bushed).Findings, f => f.Blocks && f.Text.Contains("bush"));
     }
 
@@ -167,7 +173,8 @@ public class DrillAndFitTests
     {
         var rig = Recipe("split-block");
         var block = (SplitBlock)rig.Base;
-        void Refused(SplitBlock b, string says) => Assert.Contains(Assess(rig with { Base = b }).Findings, f => f.Blocks && f.Text.Contains(says));
+        void Refused(SplitBlock b, string says) => Assert.Contains(Assess(rig with { Base = b }).Findings, f => f.Blocks
+            && f.Text.Contains(says));
         Assert.DoesNotContain(Assess(rig).Findings, f => f.Blocks);
         Refused(block with { Width = 0.038 }, "beside the bolt");
         Refused(block with { Thickness = 0.025 }, "of rubber above and below");

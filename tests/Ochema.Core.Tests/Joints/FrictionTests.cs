@@ -67,13 +67,15 @@ public class FrictionTests
     public void AWeightOffTheMiddleHelpsOneWay()
     {
         Vec3 push = new(10, 0, 0), weight = new(0, 0, -50);
-        double Ratio(double at) => TipOver.Ratio(Square, Vec3.UnitZ, push + weight, new Vec3(0, 0, 0.4).Cross(push) + new Vec3(at, 0, 0).Cross(weight));
+        double Ratio(double at) => TipOver.Ratio(Square, Vec3.UnitZ, push + weight, new Vec3(0, 0, 0.4).Cross(push) + new Vec3(at, 0, 0)
+            .Cross(weight));
         Assert.True(Ratio(-0.05) < Ratio(0) && Ratio(0) < Ratio(0.05));
         Assert.Equal(double.PositiveInfinity, TipOver.Ratio(Square, Vec3.UnitZ, new Vec3(1, 0, 5), new Vec3(0, 1, 0)));
     }
 
     [Fact]
-    public void AnArmsRestBalancesItsMoments() => Gen.Select(Gen.Double[0.2, 0.5], Gen.Double[0.1, 0.25], Gen.Double[0.08, 0.25], Gen.Double[400, 4000], Gen.Double[5, 80], Gen.Double[0.5, 8]).Sample(x =>
+    public void AnArmsRestBalancesItsMoments() => Gen.Select(Gen.Double[0.2, 0.5], Gen.Double[0.1, 0.25], Gen.Double[0.08, 0.25],
+        Gen.Double[400, 4000], Gen.Double[5, 80], Gen.Double[0.5, 8]).Sample(x =>
     {
         var (link, along, above, rate, initial, mass) = x;
         var arm = new ParallelogramArm(link, along, above, rate, 0.12, initial);
@@ -84,7 +86,8 @@ public class FrictionTests
         const double h = 1e-5;
         double Net(double a) => arm.Lift(a) - mass * 9.80665 * link * Math.Cos(a);
         var slope = -(Net(angle + h) - Net(angle - h)) / (2 * h) / (link * link);
-        Assert.True(Math.Abs(slope - arm.VerticalRate(angle)) < 1e-3 * Math.Max(1, Math.Abs(slope)), $"{slope} against {arm.VerticalRate(angle)}");
+        Assert.True(Math.Abs(slope - arm.VerticalRate(angle)) < 1e-3 * Math.Max(1, Math.Abs(slope)),
+            $"{slope} against {arm.VerticalRate(angle)}");
     }, iter: 300);
 
     [Fact]

@@ -24,7 +24,8 @@ public sealed class HollowWallTests
         Torque = torque,
         Layers =
         [
-            Hardware.Washer(Stock.Find<Fastener>("fasteners", thread)), HollowWall.Through("Tube", Stock.Find<SectionRow>("sections", tube)),
+            Hardware.Washer(Stock.Find<Fastener>("fasteners", thread)),
+                HollowWall.Through("Tube", Stock.Find<SectionRow>("sections", tube)),
             new("Plate", LayerRole.Clearance, 0.006, "al-6061-t6"), Hardware.Washer(Stock.Find<Fastener>("fasteners", thread)),
             Hardware.LockNut(Stock.Find<Fastener>("fasteners", thread)),
         ],
@@ -46,7 +47,8 @@ public sealed class HollowWallTests
             {
                 Assert.True(new HollowWall(shape, 0.03, 0.001 + i * 1e-4).Yields(0.012, 1e8)
                     > new HollowWall(shape, 0.03, 0.001 + (i - 1) * 1e-4).Yields(0.012, 1e8));
-                Assert.True(new HollowWall(shape, 0.03, 0.002).Yields(0.003 * i, 1e8) >= new HollowWall(shape, 0.03, 0.002).Yields(0.003 * (i - 1), 1e8));
+                Assert.True(new HollowWall(shape, 0.03, 0.002).Yields(0.003 * i, 1e8) >= new HollowWall(shape, 0.03, 0.002)
+                    .Yields(0.003 * (i - 1), 1e8));
             }
     }
 
@@ -71,7 +73,8 @@ public sealed class HollowWallTests
         Assert.Empty(sleeved.Unused);
         Near.Share(LooseningGrade.Torque(Loosening.LockNut, joint.Thread), sleeved.TightenedWith, 1e-9);
         Assert.True(sleeved.Preload > 2 * joint.Preload);
-        Assert.Contains("{length:0.026}", PluggingSteps.Sleeved(sleeved with { Layers = LayerIds.Of(sleeved.Layers) })!.Step.How, StringComparison.Ordinal);
+        Assert.Contains("{length:0.026}", PluggingSteps.Sleeved(sleeved with { Layers = LayerIds.Of(sleeved.Layers) })!.Step.How,
+            StringComparison.Ordinal);
     }
 
     [Fact]

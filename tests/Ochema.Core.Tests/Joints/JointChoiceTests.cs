@@ -25,7 +25,8 @@ public class JointChoiceTests
         new() { Stock = Stock, Id = "j", Station = StationId.Base, Title = "test", Thread = M6, Layers = layers };
 
     private static ScrewJoint Plate(double mm = 6) =>
-        Joint(Hardware.Washer(M6) with { Id = "washer" }, Layer("Plate", LayerRole.Clearance, mm), Hardware.LockNut(M6) with { Id = "lock-nut" });
+        Joint(Hardware.Washer(M6) with { Id = "washer" }, Layer("Plate", LayerRole.Clearance, mm),
+            Hardware.LockNut(M6) with { Id = "lock-nut" });
 
     private static string[] Texts(ScrewJoint j) => [.. j.Report().Findings.Select(f => f.Text)];
 
@@ -37,20 +38,26 @@ public class JointChoiceTests
         // A hole of the screw's own size, and nearer to the edge than one and a half diameters.
         Assert.Contains(Texts(joint), t => t.StartsWith("plate: ", StringComparison.Ordinal) && t.Contains("the screw's own size"));
         Assert.Contains(Texts(joint), t => t.Contains("from the edge"));
-        Assert.Contains(Texts(Plate().With(new() { Layers = [new() { Layer = "moon", Thickness = 0.01 }] })), t => t.Contains("no such layer"));
+        Assert.Contains(Texts(Plate().With(new() { Layers = [new() { Layer = "moon", Thickness = 0.01 }] })), t =>
+            t.Contains("no such layer"));
     }
 
     [Fact]
     public void WhatIsPutBetweenEatsThreadAndLiesWhereItIsSaid()
     {
-        var joint = Plate().With(new() { Added = [new() { What = Between.RubberWasher, Before = "plate" }, new() { What = Between.Shim, Thickness = 0.001 }] });
+        var joint = Plate().With(new()
+        {
+            Added = [new() { What = Between.RubberWasher, Before = "plate" },
+            new() { What = Between.Shim, Thickness = 0.001 }]
+        });
         Assert.Equal(["Washer", "Rubber washer", "Plate", "Shim", "Lock nut"], joint.Layers.Select(l => l.Name));
         Assert.Equal(Plate().Grip + 0.002 + 0.001, joint.Grip, 9);
         // A soft layer creeps: half of the preload stays, and the first run is followed by a spanner.
         Assert.Equal(Plate().Preload / 2, joint.Preload, 6);
         Assert.Contains(joint.Report().Notes, n => n.Contains("tighten again"));
         // What lies behind the thread cannot be clamped by it.
-        Assert.Contains(Texts(Joint(Layer("Plate", LayerRole.Clearance, 6), Layer("Block", LayerRole.Tapped, 12), Layer("Liner", LayerRole.KeepOut, 20))
+        Assert.Contains(Texts(Joint(Layer("Plate", LayerRole.Clearance, 6), Layer("Block", LayerRole.Tapped, 12),
+            Layer("Liner", LayerRole.KeepOut, 20))
             .With(new() { Added = [new() { Before = "liner" }] })), t => t.Contains("no place"));
     }
 
@@ -99,7 +106,8 @@ public class JointChoiceTests
     [Fact]
     public void APinIsAsStrongAsItsShearOrTheWall()
     {
-        // By hand: 5 mm mild steel sheared at one wall, π/4·25 mm²·240 MPa/√3 = 2721 N; a 1 mm wall of 6061-T6 in bearing, 5·1 mm²·240 MPa = 1200 N.
+        // By hand: 5 mm mild steel sheared at one wall, π/4·25 mm²·240 MPa/√3 = 2721 N; a 1 mm wall of 6061-T6 in bearing, 5·1 mm²·240 MPa
+        // = 1200 N.
         var alloy = Stock.Material("al-6061-t6");
         Assert.Equal(2720.7, TubePlug.PinShears, 1);
         Assert.Equal(0.005 * 0.001 * alloy.YieldStrength, new TubePlug(0.02, 0.001, 0.02, alloy).WallBears, 6);
@@ -128,7 +136,8 @@ public class JointChoiceTests
         var glued = With("9-skiff-ferryman", "head-screw", new() { Plug = PlugKept.Glued }).Checks.Single(c => c.Id == "head-screw.plug");
         Assert.Contains("glue", glued.Working!.Method);
         Assert.InRange(glued.Use, 1e-5, 0.5);
-        Assert.Contains(With("3-roof-road-ahead", "head-screw", new() { Plug = PlugKept.Glued }).Findings, f => f.Text.Contains("no end plug"));
+        Assert.Contains(With("3-roof-road-ahead", "head-screw", new() { Plug = PlugKept.Glued }).Findings, f =>
+            f.Text.Contains("no end plug"));
     }
 
     /// <summary>A plug of the skiff's joint in a tube of another material, pulled on as there.</summary>
@@ -143,7 +152,8 @@ public class JointChoiceTests
     }
 
     /// <summary>A joint under a pull along its axis, N, and a moment about it, N·m.</summary>
-    private static ScrewJoint Loaded(ScrewJoint like, double pull, double twist) => like with { Load = _ => (pull * like.Axis, twist * like.Axis) };
+    private static ScrewJoint Loaded(ScrewJoint like, double pull, double twist) =>
+        like with { Load = _ => (pull * like.Axis, twist * like.Axis) };
 
     [Theory] // a key takes the turning from the glue, which keeps the pull: whichever of the two uses more
     [InlineData(200, 0)]
@@ -171,7 +181,8 @@ public class JointChoiceTests
     {
         var (alloy, nylon) = (Stock.Material("al-6061-t6"), Stock.Material("nylon-66"));
         var factors = RigAssembly.Build(RigFiles.Named("9-skiff-ferryman"), Stock).Factors;
-        Near.Share(PlugUse("al-6061-t6", PlugKept.Pinned) * factors[FactorTable.Plastic] / factors[FactorTable.Metal] * alloy.YieldStrength / nylon.YieldStrength,
+        Near.Share(PlugUse("al-6061-t6", PlugKept.Pinned) * factors[FactorTable.Plastic] / factors[FactorTable.Metal] * alloy.YieldStrength
+            / nylon.YieldStrength,
             PlugUse("nylon-66", PlugKept.Pinned), 1e-9);
         Assert.True(PlugUse("al-6061-t6", PlugKept.Glued) < 1);
         Assert.True(PlugUse("nylon-66", PlugKept.Glued) > 9);
@@ -181,7 +192,8 @@ public class JointChoiceTests
     [Fact]
     public void ASolidBarNeedsNoPlug() =>
         Assert.DoesNotContain(JointMaker.Make(new TubePort("Rod", Stock.Find<SectionRow>("sections", "rod-al-10")),
-            new SocketPort("Head", "1-4-20", 0.01, "al-6061-t6"), Stock), m => m.Plug is not null || (m.Fittings ?? []).Contains("end-plug"));
+            new SocketPort("Head", "1-4-20", 0.01, "al-6061-t6"), Stock), m => m.Plug is not null || (m.Fittings ?? [])
+                .Contains("end-plug"));
 
     [Theory]
     [InlineData("layers", """[{"layer":"plate","thickness":9}]""", "joints.head-screw.layers[0].thickness")]

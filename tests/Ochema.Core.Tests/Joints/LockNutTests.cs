@@ -36,7 +36,11 @@ public sealed class LockNutTests
             Thread = thread,
             Layers = [new("Plate", LayerRole.Clearance, 0.01, "al-6061-t6"), nut],
         };
-        var (locked, plain) = (Made(Hardware.LockNut(thread)), Made(Hardware.LockNut(thread) with { Thickness = thread.NutHeight, Carries = null }));
+        var (locked, plain) = (Made(Hardware.LockNut(thread)), Made(Hardware.LockNut(thread) with
+        {
+            Thickness = thread.NutHeight,
+            Carries = null
+        }));
         Assert.Equal(0.01 + 0.0095 + 2 * thread.Pitch, locked.Range.Least, 9);
         Near.Share(plain.StripLoad, locked.StripLoad, 1e-9);
     }

@@ -12,7 +12,8 @@ public sealed class RecessTests
     private static readonly Catalogue Stock = Catalogue.Shipped;
 
     private static ScrewJoint Joint(double recess) =>
-        RigAssembly.Build(RigFiles.Named("ground-pan") is var rig ? rig with { Base = (WeightedFoot)rig.Base with { Recess = recess } } : rig, Stock)
+        RigAssembly.Build(RigFiles.Named("ground-pan") is var rig ? rig with { Base = (WeightedFoot)rig.Base with { Recess = recess } }
+            : rig, Stock)
             .Joints.Single(j => j.Layers.Any(l => l.Name == "Block"));
 
     [Fact] // 3/8 in hexagon head 1/4 in high by proportion (ASME B18.2.1: 0.243 in), a wide washer of 3 mm under it

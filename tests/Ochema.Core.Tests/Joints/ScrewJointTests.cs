@@ -11,12 +11,14 @@ public class ScrewJointTests
 {
     private static Fastener Thread(string id) => Catalogue.Shipped.Find<Fastener>("fasteners", id);
 
-    private static StackLayer Sheet(double mm, double? hole = null, double? edge = null) => new("Sheet", LayerRole.Clearance, mm / 1000, "al-6061-t6", 0.03, hole, edge);
+    private static StackLayer Sheet(double mm, double? hole = null, double? edge = null) =>
+        new("Sheet", LayerRole.Clearance, mm / 1000, "al-6061-t6", 0.03, hole, edge);
 
     private static ScrewJoint Joint(Fastener thread, params StackLayer[] layers) =>
         new() { Stock = Catalogue.Shipped, Id = "j", Station = StationId.Base, Title = "test", Thread = thread, Layers = layers };
 
-    private static ScrewJoint Nut(string thread, params StackLayer[] layers) => Joint(Thread(thread), [.. layers, new("Nut", LayerRole.Nut, Thread(thread).NutHeight, "steel-s235", 0.01)]);
+    private static ScrewJoint Nut(string thread, params StackLayer[] layers) =>
+        Joint(Thread(thread), [.. layers, new("Nut", LayerRole.Nut, Thread(thread).NutHeight, "steel-s235", 0.01)]);
 
     private static string[] Texts(ScrewJoint j) => [.. j.Report().Findings.Select(f => f.Text)];
 
@@ -51,7 +53,8 @@ public class ScrewJointTests
     [InlineData(0.0040, "too tight")]
     [InlineData(0.0058, "% of the thread")]
     public void OtherWrongTapDrillsAreNamed(double hole, string says) =>
-        Assert.Contains(Texts(Joint(Thread("1-4-20"), Sheet(3), new("Block", LayerRole.Tapped, 0.012, "al-6061-t6", 0.03, Hole: hole))), t => t.Contains(says));
+        Assert.Contains(Texts(Joint(Thread("1-4-20"), Sheet(3), new("Block", LayerRole.Tapped, 0.012, "al-6061-t6", 0.03, Hole: hole))),
+            t => t.Contains(says));
 
     [Fact]
     public void AScrewBottomsInACameraSocket()
@@ -73,7 +76,8 @@ public class ScrewJointTests
     [Fact]
     public void NothingEntersALiner()
     {
-        StackLayer[] shell = [new("Bracket", LayerRole.Clearance, 0.003, "al-6061-t6"), new("Shell", LayerRole.Tapped, 0.003, "abs"), new("Liner", LayerRole.KeepOut, 0.025, "")];
+        StackLayer[] shell = [new("Bracket", LayerRole.Clearance, 0.003, "al-6061-t6"), new("Shell", LayerRole.Tapped, 0.003, "abs"),
+            new("Liner", LayerRole.KeepOut, 0.025, "")];
         var joint = Joint(Thread("m4"), shell) with { AllowedProtrusion = 0 };
         Assert.DoesNotContain(joint.Report().Findings, f => f.Blocks);
         Assert.Equal(0.006, joint.ScrewLength, 6);
@@ -94,17 +98,23 @@ public class ScrewJointTests
     }
 
     [Fact]
-    public void AScrewThatEndsBeforeTheThreadHoldsNothing() => Assert.Contains((Nut("m6", Sheet(20)) with { Length = 0.016 }).Report().Findings, f => f.Blocks && f.Text.Contains("ends before"));
+    public void AScrewThatEndsBeforeTheThreadHoldsNothing() => Assert.Contains((Nut("m6", Sheet(20)) with { Length = 0.016 })
+        .Report().Findings, f => f.Blocks && f.Text.Contains("ends before"));
 
     [Fact]
-    public void ALongBoltRunsOutOfThreadOnAThinStack() => Assert.Contains(Texts(Nut("m8", Sheet(6)) with { Length = 0.070, AllowedProtrusion = 0.1 }), t => t.Contains("runs out of thread"));
+    public void ALongBoltRunsOutOfThreadOnAThinStack() => Assert.Contains(Texts(Nut("m8", Sheet(6)) with
+    {
+        Length = 0.070,
+        AllowedProtrusion = 0.1
+    }), t => t.Contains("runs out of thread"));
 
     [Fact]
     public void EdgesAndCountersinksAreMinded()
     {
         Assert.Contains(Texts(Nut("m6", Sheet(3, edge: 0.005))), t => t.Contains("from the edge"));
         Assert.Empty(Nut("m6", Sheet(3, edge: 0.0091)).Report().Findings);
-        Assert.Contains(Texts(Nut("no8-32", new StackLayer("Angle", LayerRole.Clearance, 0.0024, "al-6061-t6", Countersink: 0.002))), t => t.Contains("knife edge"));
+        Assert.Contains(Texts(Nut("no8-32", new StackLayer("Angle", LayerRole.Clearance, 0.0024, "al-6061-t6", Countersink: 0.002))), t =>
+            t.Contains("knife edge"));
     }
 
     [Fact]
@@ -113,7 +123,8 @@ public class ScrewJointTests
         var plastic = Joint(Thread("m4"), Sheet(3), new("Shell", LayerRole.Tapped, 0.006, "abs"));
         Assert.Equal(10, plastic.Report().Reassemblies);
         Assert.Null(Nut("m6", Sheet(3)).Report().Reassemblies);
-        Assert.Contains(Nut("m6", Sheet(3), new StackLayer("Washer", LayerRole.Clearance, 0.0016, "stainless-304")).Report().Notes, n => n.Contains("salt"));
+        Assert.Contains(Nut("m6", Sheet(3), new StackLayer("Washer", LayerRole.Clearance, 0.0016, "stainless-304")).Report().Notes, n =>
+            n.Contains("salt"));
     }
 
     [Fact]
@@ -127,7 +138,8 @@ public class ScrewJointTests
     }
 
     [Fact]
-    public void AnyStackIsReadWithoutNonsense() => Gen.Select(Gen.OneOfConst(Catalogue.Shipped.Fasteners.Select(f => f.Id).ToArray()), Gen.Double[0.5, 60], Gen.Double[0, 5], Gen.Double[3, 120], Gen.Int[0, 2]).Sample(x =>
+    public void AnyStackIsReadWithoutNonsense() => Gen.Select(Gen.OneOfConst(Catalogue.Shipped.Fasteners.Select(f => f.Id).ToArray()),
+        Gen.Double[0.5, 60], Gen.Double[0, 5], Gen.Double[3, 120], Gen.Int[0, 2]).Sample(x =>
     {
         var (id, sheet, pad, length, last) = x;
         var thread = Thread(id);

@@ -24,7 +24,8 @@ public class ShareAndLengthTests
                 var (force, moment) = j.Load!(f);
                 var pairs = Math.Max(1, j.Count / 2.0);
                 var (pull, slide) = j.Share(f);
-                Near.Share(Math.Abs(force.Dot(j.Axis)) + moment.PerpendicularTo(j.Axis).Length * j.Count / (pairs * j.Lever), pull * j.Count, 1e-9);
+                Near.Share(Math.Abs(force.Dot(j.Axis)) + moment.PerpendicularTo(j.Axis).Length * j.Count / (pairs * j.Lever), pull
+                    * j.Count, 1e-9);
                 // One screw alone is turned on its face: Coulomb friction over a disc acts at two thirds of its radius.
                 Near.Share(force.PerpendicularTo(j.Axis).Length + Math.Abs(moment.Dot(j.Axis)) / (j.Count > 1 ? j.Lever
                     : j.Lever * 2 / 3), slide * j.Count, 1e-9);

@@ -14,7 +14,14 @@ public sealed class AirspeedTests
         var rig = RigFiles.Named(name);
         rig = rig with
         {
-            Run = rig.Run with { Altitude = altitude, Airspeed = airspeed, Gust = 0, HeadWind = 0, Temperature = Atmosphere.StandardTemperature(altitude) },
+            Run = rig.Run with
+            {
+                Altitude = altitude,
+                Airspeed = airspeed,
+                Gust = 0,
+                HeadWind = 0,
+                Temperature = Atmosphere.StandardTemperature(altitude)
+            },
         };
         return new RigModel(rig, Catalogue.Shipped).Pressure(50);
     }
@@ -23,7 +30,8 @@ public sealed class AirspeedTests
     public void IndicatedPressesTheSameAtAnyAltitudeAndTrueLess()
     {
         Near.Share(Pressure("strut-clamps", 0, Airspeed.Indicated), Pressure("strut-clamps", 3000, Airspeed.Indicated), 1e-9);
-        Near.Share(1.225 / 0.9091, Pressure("strut-clamps", 3000, Airspeed.Indicated) / Pressure("strut-clamps", 3000, Airspeed.True), 1e-3);
+        Near.Share(1.225 / 0.9091, Pressure("strut-clamps", 3000, Airspeed.Indicated) / Pressure("strut-clamps", 3000, Airspeed.True),
+            1e-3);
         Near.Share(Pressure("strut-clamps", 0, Airspeed.Indicated), Pressure("strut-clamps", 0, Airspeed.True), 1e-9);
     }
 

@@ -58,7 +58,8 @@ public class EngineTests
             {
                 var whole = RoadHost.Worst(frequency, 0.03, one, other);
                 Assert.True(double.IsFinite(whole));
-                Assert.True(whole >= RoadHost.Worst(frequency, 0.03, one) - 1e-15 && whole >= RoadHost.Worst(frequency, 0.03, other) - 1e-15);
+                Assert.True(whole >= RoadHost.Worst(frequency, 0.03, one) - 1e-15 && whole >= RoadHost.Worst(frequency, 0.03, other)
+                    - 1e-15);
                 Near.Share(whole, RoadHost.Worst(frequency, 0.03, other, one), 1e-12);
             }
     }
@@ -88,7 +89,8 @@ public class EngineTests
         foreach (var (f, v) in boat.Table)
             Near.Share(v, shake.Spectrum(f), 1e-12);
         // Straight in logarithms between points; amplitude with the speed, so power with its square.
-        Near.Share(Math.Sqrt(boat.Table[2].Value * boat.Table[3].Value), shake.Spectrum(Math.Sqrt(boat.Table[2].Frequency * boat.Table[3].Frequency)), 1e-9);
+        Near.Share(Math.Sqrt(boat.Table[2].Value * boat.Table[3].Value),
+            shake.Spectrum(Math.Sqrt(boat.Table[2].Frequency * boat.Table[3].Frequency)), 1e-9);
         Near.Share(4 * shake.Spectrum(2), boat.Random(Going.Average, 2 * boat.Reference)[0].Spectrum(2), 1e-12);
         Near.Share(Math.Pow(boat.Goings[2], 2) * shake.Spectrum(2), boat.Random(Going.Rough, boat.Reference)[0].Spectrum(2), 1e-12);
         Assert.Empty(boat.Random(Going.Average, 0));

@@ -22,7 +22,8 @@ public class MotionMirrorTests
             Assert.Equal(cases.Count, cases.Select(c => c.Id).Distinct().Count());
             Assert.Equal(cases.Count, cases.Select(c => c.Label).Distinct().Count());
             foreach (var c in cases)
-                Assert.Contains(cases, m => Near(m.Field, Mirror(c.Field)) && Near(m.Shaken, Mirror(c.Shaken)) && Near(m.Knock, Mirror(c.Knock))
+                Assert.Contains(cases, m => Near(m.Field, Mirror(c.Field)) && Near(m.Shaken, Mirror(c.Shaken))
+                    && Near(m.Knock, Mirror(c.Knock))
                     && m.Wind == (c.Wind < 0 ? -1 : Winds[c.Wind]) && m.Jolt == c.Jolt && m.Dunk == c.Dunk);
         }
     }

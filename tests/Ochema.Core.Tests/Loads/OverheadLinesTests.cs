@@ -33,7 +33,8 @@ public sealed class OverheadLinesTests
     public void TheQuestionNamesTheDistance()
     {
         var rig = RigFiles.Named("tall-pole");
-        string Asked(double length) => Questions.Of(rig with { Reach = (SteppedPole)rig.Reach with { Length = length } }, HostLibrary.Find(rig.Host)!)
+        string Asked(double length) => Questions.Of(rig with { Reach = (SteppedPole)rig.Reach with { Length = length } },
+            HostLibrary.Find(rig.Host)!)
             .Single(q => q.Field == "powerLines").Ask;
         Assert.Contains(QuantityText.Of(9, Dimension.Altitude), Asked(5));
         Assert.DoesNotContain(Questions.Of(rig with { Reach = (SteppedPole)rig.Reach with { Length = 1 } }, HostLibrary.Find(rig.Host)!),

@@ -7,7 +7,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Loads;
 
-/// <summary>A wave that slams: round and flat members by their own coefficients, small faces by the push of the water that they put aside.</summary>
+/// <summary>A wave that slams: round and flat members by their own coefficients, small faces by the push of the water that they put
+/// aside.</summary>
 public sealed class SlamTests
 {
     [Fact] // DNV-RP-C205, from memory: 3.0 for smooth cylinders, 2π for flat faces
@@ -24,7 +25,8 @@ public sealed class SlamTests
         foreach (var face in model.Built.Faces.Where(f => f.Member >= 0))
         {
             var beam = model.System.Beams[face.Member];
-            var (from, to) = (model.Built.Position(model.Built.StartOf(face.Member)).Z, model.Built.Position(model.Built.EndOf(face.Member)).Z);
+            var (from, to) = (model.Built.Position(model.Built.StartOf(face.Member)).Z,
+                model.Built.Position(model.Built.EndOf(face.Member)).Z);
             if (Math.Max(from, to) > wave.Amplitude || Math.Min(from, to) < 0)
                 continue;
             double Ahead(ModelCase d) => d.MemberLoads.Where(l => l.Member == beam.Member.Id).Sum(l => l.W[0]);
@@ -73,7 +75,8 @@ public sealed class SlamTests
         {
             var meets = speed + wave.Speed(camera.Z);
             var expected = Water.Pressure(meets) * face + (camera.Z < wave.Amplitude ? Water.Hit(face / Drag.Cube, meets) : 0);
-            double Ahead(RigCase c) => model.Document(c, speed, "c", []).Loads.Where(l => l.Node == b.NodeId(b.Camera.Node)).Sum(l => l.F![0]);
+            double Ahead(RigCase c) => model.Document(c, speed, "c", []).Loads.Where(l => l.Node == b.NodeId(b.Camera.Node))
+                .Sum(l => l.F![0]);
             Near.Share(expected, -(Ahead(dunk) - Ahead(dunk with { Dunk = false })), 0.04);
             Near.Share(expected / face, new WaterLoads(b, model.System).WaterOnCamera(dunk, speed), 1e-9);
         }

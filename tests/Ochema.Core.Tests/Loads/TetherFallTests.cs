@@ -29,7 +29,8 @@ public class TetherFallTests
 
     [Fact]
     public void TheLineIsTautWhereItEndsAndThePeakFollowsFromTheEnergy() =>
-        Gen.Select(Gen.Double[-0.8, 0.8], Gen.Double[-0.8, 0.8], Gen.Double[-0.5, 1], Gen.Double[0.02, 0.5], Gen.Double[0.1, 6], Gen.Double[0, 20])
+        Gen.Select(Gen.Double[-0.8, 0.8], Gen.Double[-0.8, 0.8], Gen.Double[-0.5, 1], Gen.Double[0.02, 0.5], Gen.Double[0.1, 6],
+            Gen.Double[0, 20])
             .Sample((x, y, z, slack, mass, drag) =>
         {
             var length = new Vec3(x, y, z).Length + slack;

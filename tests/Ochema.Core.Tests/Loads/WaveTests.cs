@@ -75,7 +75,8 @@ public sealed class WaveTests
             var member = model.System.Beams[beam].Member;
             var lift = doc.MemberLoads.Where(l => l.Member == member.Id).Sum(l => l.W[2]);
             var plastic = model.Built.Pieces.First(p => beam >= p.First && beam <= p.Last).Material.Density;
-            Near.Share((plastic - Water.Density) * section.Area * MotionProfile.Gravity, member.Rho * member.A * MotionProfile.Gravity - lift, 1e-6);
+            Near.Share((plastic - Water.Density) * section.Area * MotionProfile.Gravity, member.Rho * member.A * MotionProfile.Gravity
+                - lift, 1e-6);
         }
     }
 }

@@ -86,7 +86,8 @@ public sealed class WeatherTests
             var wet = Assessor.Assess(In(rig, rain, ice), Catalogue.Shipped);
             Assert.True(double.IsFinite(wet.Verdict.Use));
             // Whatever is estimated in such weather says so.
-            Assert.True(wet.Mass == dry.Mass || !wet.Verdict.Text.Contains("Planning estimate:", StringComparison.Ordinal), wet.Verdict.Text);
+            Assert.True(wet.Mass == dry.Mass || !wet.Verdict.Text.Contains("Planning estimate:", StringComparison.Ordinal),
+                wet.Verdict.Text);
             // Heavier all over it answers more slowly; only a rope is the stiffer the more it carries.
             if (rig.Base is not RopeCarriage && dry.Frequencies.Count > 0 && wet.Frequencies.Count > 0)
                 Assert.True(wet.Frequencies[0] <= dry.Frequencies[0] * (1 + 1e-9), $"{wet.Frequencies[0]} {dry.Frequencies[0]}");

@@ -9,7 +9,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Making;
 
-/// <summary>What came out at the bench goes into the document: verdict, cuts and templates follow, and the drawing is kept beside it.</summary>
+/// <summary>What came out at the bench goes into the document: verdict, cuts and templates follow, and the drawing is kept beside
+/// it.</summary>
 public sealed class AsBuiltTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
@@ -58,7 +59,8 @@ public sealed class AsBuiltTests
         foreach (var r in asked)
         {
             var own = Put(rig, r.Path, r.Planned + 0.02);
-            Assert.Equal(r.Planned + 0.02, Assert.Single(own.AllTethers.Zip(rig.AllTethers), p => p.First.Slack != p.Second.Slack).First.Slack);
+            Assert.Equal(r.Planned + 0.02, Assert.Single(own.AllTethers.Zip(rig.AllTethers), p => p.First.Slack
+                != p.Second.Slack).First.Slack);
         }
     }
 
@@ -70,7 +72,8 @@ public sealed class AsBuiltTests
         for (var i = 0; i < parts.Count; i++)
         {
             // A strip that is bent says what came out where it is bent.
-            if (parts[i] is not { Sort: PieceSort.Cut, Sheet: null, Cut: { } cut, Row: { } row } || !(Stock.Has("sections", row) || Stock.Has("fasteners", row))
+            if (parts[i] is not { Sort: PieceSort.Cut, Sheet: null, Cut: { } cut, Row: { } row }
+                || !(Stock.Has("sections", row) || Stock.Has("fasteners", row))
                 || DocumentPath.Of(rig, parts[i].Station) is not { } place)
                 continue;
             var drives = MeasureReader.Of(place.Kind).Where(m => m.Measure.Dimension == Dimension.Length)
@@ -100,17 +103,20 @@ public sealed class AsBuiltTests
             Joints = new Dictionary<string, JointChoice> { ["reach-screw"] = new() { Plug = kept, Play = play, PlayCured = cured } },
         };
         double Plug(RigDocument r) => Assessor.Assess(r, Stock).Checks.Single(c => c.Id == "reach-screw.plug").Use;
-        IEnumerable<ReportFinding> Says(RigDocument r) => Assessor.Assess(r, Stock).Findings.Where(f => f.Text.Contains("plug", StringComparison.Ordinal));
+        IEnumerable<ReportFinding> Says(RigDocument r) => Assessor.Assess(r, Stock).Findings.Where(f =>
+            f.Text.Contains("plug", StringComparison.Ordinal));
         // A film is as strong as none; half of it is left at half a millimetre a side, none beyond.
         Assert.Equal(Plug(Kept(PlugKept.Glued, 0)), Plug(Kept(PlugKept.Glued, 0.0004)), 12);
         Assert.Equal(2 * Plug(Kept(PlugKept.Glued, 0)), Plug(Kept(PlugKept.Glued, 0.001)), 9);
         Assert.True(Plug(Kept(PlugKept.Glued, 0.0012)) >= Responses.Check.MostUse);
         Assert.Contains(Says(Kept(PlugKept.Glued, 0.0012)), f => f.Blocks && f.Text.Contains("does not bridge", StringComparison.Ordinal));
-        Assert.Contains(Says(Kept(PlugKept.Glued, 0.0004, 0.0002)), f => f.Blocks && f.Text.Contains("did not take", StringComparison.Ordinal));
+        Assert.Contains(Says(Kept(PlugKept.Glued, 0.0004, 0.0002)), f => f.Blocks
+            && f.Text.Contains("did not take", StringComparison.Ordinal));
         Assert.Contains(Says(Kept(PlugKept.Pinned, 0.0004)), f => !f.Blocks && f.Text.Contains("knocks", StringComparison.Ordinal));
         Assert.Empty(Says(Kept(PlugKept.Glued, 0.0004)));
         // Asked for at the gluing, and when the joint is made up.
-        var asked = Asked(Kept(PlugKept.Glued, 0)).Where(a => a.Asked.Path.StartsWith("joints.reach-screw.play", StringComparison.Ordinal)).ToList();
+        var asked = Asked(Kept(PlugKept.Glued, 0)).Where(a => a.Asked.Path.StartsWith("joints.reach-screw.play", StringComparison.Ordinal))
+            .ToList();
         Assert.Equal([Work.Glue, Work.Fit], asked.Select(a => a.Step.Work));
         var built = Put(Kept(PlugKept.Glued, 0), "joints.reach-screw.play", 0.001);
         Assert.Equal(0.001, built.Joints["reach-screw"].Play);
@@ -171,7 +177,8 @@ public sealed class AsBuiltTests
         const string path = "joints.spacer-bolt.layers.[plate].off";
         Assert.Contains(Asked(rig), a => a.Asked.Path == path);
         string[] Says(double off) => [.. Assessor.Assess(Put(Put(rig, path[..^3] + "hole", 0.009), path, off), Stock).Joints
-            .Single(j => j.Id == "spacer-bolt").Findings.Select(f => f.Text).Where(t => t.Contains("out of place", StringComparison.Ordinal))];
+            .Single(j => j.Id == "spacer-bolt").Findings.Select(f => f.Text)
+                .Where(t => t.Contains("out of place", StringComparison.Ordinal))];
         Assert.Empty(Says(0.0005));
         Assert.Contains("open the holes to {drill:0.0096", Assert.Single(Says(0.0008)), StringComparison.Ordinal);
     }
@@ -207,7 +214,8 @@ public sealed class AsBuiltTests
         rig = rig with { Joints = new Dictionary<string, Ochema.Core.Joints.JointChoice> { ["spacer-bolt"] = new() { Hole = 0.0088 } } };
         var path = Asked(rig).First(a => a.Asked.Path.EndsWith("spacer-bolt.layers.[plate].hole", StringComparison.Ordinal)).Asked.Path;
         var built = Put(rig, path, 0.0095);
-        Assert.Equal(0.0095, Assessor.Assess(built, Stock).Joints.Single(j => j.Id == "spacer-bolt").Layers.Single(l => l.Id == "plate").Hole, 9);
+        Assert.Equal(0.0095, Assessor.Assess(built, Stock).Joints.Single(j => j.Id == "spacer-bolt").Layers.Single(l => l.Id
+            == "plate").Hole, 9);
         Assert.Equal(0.0095, Asked(built).First(a => a.Asked.Path == path).Asked.Value);
         Assert.Equal(StrictJson.Write(rig), StrictJson.Write(Put(built, path, null)));
     }

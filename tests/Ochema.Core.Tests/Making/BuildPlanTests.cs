@@ -10,8 +10,8 @@ using Ochema.Core.Tests.Support;
 namespace Ochema.Core.Tests.Making;
 
 /// <summary>
-/// The order of work that recurs (common practice, no source): measure before cutting, dry fit before glue, what is covered goes in first, tether before
-/// camera, nothing twice and nothing left over. Every recipe and demo rig.
+/// The order of work that recurs (common practice, no source): measure before cutting, dry fit before glue, what is covered goes in first,
+/// tether before camera, nothing twice and nothing left over. Every recipe and demo rig.
 /// </summary>
 public sealed partial class BuildPlanTests
 {
@@ -31,7 +31,8 @@ public sealed partial class BuildPlanTests
         Assert.Equal(plan.Cost, plan.Parts.Sum(p => p.Cost), 9);
         Assert.Equal(b.Parts.Sum(p => p.Quantity), plan.Parts.Sum(p => p.Quantity), 9);
         // No line without a place; every piece in one place, and no more of a line at its steps than there is of it.
-        Assert.All(plan.Parts, p => Assert.Equal(p.Steps.Select(s => s.Step).Order(), plan.Steps.Where(s => s.Parts.Contains(p.Id)).Select(s => s.Id).Order()));
+        Assert.All(plan.Parts, p => Assert.Equal(p.Steps.Select(s => s.Step).Order(), plan.Steps.Where(s => s.Parts.Contains(p.Id))
+            .Select(s => s.Id).Order()));
         Assert.All(plan.Parts, p => Assert.Equal(p.Quantity, p.Steps.Sum(s => s.Quantity), 9));
         Assert.All(plan.Parts, p => Assert.Equal(p.Step, p.Steps[0].Step));
         Assert.Equal(b.Parts.Select(p => p.Id.ToString()).Order(), plan.Parts.SelectMany(p => p.Pieces).Select(p => p.ToString()).Order());
@@ -117,10 +118,12 @@ public sealed partial class BuildPlanTests
             if (hole.Sort == HoleSort.Own)
             {
                 Assert.Contains(steps, s => s.Work == Work.Drill && s.Station == hole.Station
-                    && new[] { Dimension.Drill, Dimension.Length }.Any(d => s.How.Contains(QuantityText.Of(hole.Diameter, d), StringComparison.Ordinal)));
+                    && new[] { Dimension.Drill, Dimension.Length }.Any(d => s.How.Contains(QuantityText.Of(hole.Diameter, d),
+                        StringComparison.Ordinal)));
                 continue;
             }
-            Assert.Contains(steps, s => s.Work == Work.Drill && (hole.Joint.Length == 0 ? s.Title.Contains(hole.Title, StringComparison.OrdinalIgnoreCase)
+            Assert.Contains(steps, s => s.Work == Work.Drill && (hole.Joint.Length == 0
+                ? s.Title.Contains(hole.Title, StringComparison.OrdinalIgnoreCase)
                 : s.Joints.Contains(hole.Joint)));
             var fastener = Stock.Fasteners.Single(f => f.Name == hole.Thread);
             if (hole.Sort == HoleSort.Tapped)
@@ -130,7 +133,8 @@ public sealed partial class BuildPlanTests
         }
         // A joint that is made up has a step at which that is done; a head's own screw in the camera goes with the camera.
         foreach (var joint in b.Joints.Where(j => !j.Included || RigPath.Kind(j.Station) == "camera"))
-            Assert.Contains(steps, s => s.Work is Work.Fit or Work.Place or Work.Camera or Work.Brace or Work.Glue && s.Joints.Contains(joint.Id));
+            Assert.Contains(steps, s => s.Work is Work.Fit or Work.Place or Work.Camera or Work.Brace or Work.Glue
+                && s.Joints.Contains(joint.Id));
         // What comes with its hole is nobody's to drill.
         Assert.DoesNotContain(plan.Holes, h => h.Layer is "Head's plate" or "Clamp body" or "Clamp half" or "The host's thread");
     }
@@ -199,7 +203,8 @@ public sealed partial class BuildPlanTests
     {
         var (plan, b) = (Plan(name), RigAssembly.Build(RigFiles.Named(name), Stock));
         bool Has(string row) => plan.Parts.Any(p => p.Row == row);
-        bool Says(string word) => plan.Steps.Any(s => s.How.Contains(word, StringComparison.OrdinalIgnoreCase) && s.Work is not Work.DryFit);
+        bool Says(string word) => plan.Steps.Any(s => s.How.Contains(word, StringComparison.OrdinalIgnoreCase) && s.Work
+            is not Work.DryFit);
         // Rubber, thread lock, paint: where a step or a joint asks for it, and nowhere else.
         Assert.Equal(b.Joints.Any(j => j.Means == Core.Joints.Loosening.ThreadLock), Has("thread-lock"));
         Assert.Equal(plan.Steps.Any(s => s.Work == Work.Finish), Has("paint-pack"));
@@ -248,9 +253,11 @@ public sealed partial class BuildPlanTests
         Assert.Equal(plan.Steps.Select(s => s.Id), later.Steps.Select(s => s.Id));
         // All done: ready now.
         var all = plan.Steps.ToDictionary(s => s.Id, s => s.DoneAt("2026-04-01T00:00:00Z"));
-        Assert.Equal((0, 0), (Maker.Of(rig with { Made = all }, Stock, now: now).Ready, Maker.Of(rig with { Made = all }, Stock, now: now).HandsOn));
+        Assert.Equal((0, 0), (Maker.Of(rig with { Made = all }, Stock, now: now).Ready,
+            Maker.Of(rig with { Made = all }, Stock, now: now).HandsOn));
         // A clock that went back does not make it fresh again: what is done later than now is done now.
-        var ahead = Maker.Of(rig with { Made = all.ToDictionary(m => m.Key, m => m.Value with { At = "2027-01-01T00:00:00Z" }) }, Stock, now: now);
+        var ahead = Maker.Of(rig with { Made = all.ToDictionary(m => m.Key, m => m.Value with { At = "2027-01-01T00:00:00Z" }) }, Stock,
+            now: now);
         Assert.Equal(24 * 3600, ahead.Ready, 6);
     }
 
@@ -296,7 +303,8 @@ public sealed partial class BuildPlanTests
     {
         var rig = RigFiles.Named("bar-magnets");
         var steps = Maker.Of(rig, Stock).Steps;
-        var (dry, on, glue) = (steps.Single(s => s.Work == Work.DryFit), steps.Single(s => s.Work == Work.TryOn), steps.Single(s => s.Work == Work.Glue));
+        var (dry, on, glue) = (steps.Single(s => s.Work == Work.DryFit), steps.Single(s => s.Work == Work.TryOn),
+            steps.Single(s => s.Work == Work.Glue));
         Assert.All(steps.Where(s => s.Number <= dry.Number), s => Assert.Null(s.HeldBy));
         Assert.All(steps.Where(s => s.Number > dry.Number), s => Assert.Equal(dry.Id, s.HeldBy));
         var later = Maker.Of(rig with { Made = new Dictionary<string, Made> { [dry.Id] = new("2026-05-01T10:00:00Z") } }, Stock).Steps;
@@ -319,11 +327,13 @@ public sealed partial class BuildPlanTests
         var (was, now) = (Maker.Of(rig, Stock), Maker.Of(taller, Stock));
         Assert.Equal(0.25, was.Cuts.Single().Pieces.Single().Length, 9);
         Assert.Equal(0.4, now.Cuts.Single(c => c.Row == "tube-al-40x2").Pieces.Single().Length, 9);
-        // A tube's plug is tapped for the screw below and for the set screw above: 8.5 for M10, 5/16 in for 3/8-16 (ISO 2306; ASME B1.1 practice).
+        // A tube's plug is tapped for the screw below and for the set screw above: 8.5 for M10, 5/16 in for 3/8-16 (ISO 2306; ASME B1.1
+        // practice).
         Assert.Equal(0.0085, was.Holes.Single(h => h.Joint == "reach-screw" && h.Sort == HoleSort.Tapped).Diameter, 5);
         Assert.Equal(0.3125 * 0.0254, was.Holes.Single(h => h.Joint == "head-screw" && h.Sort == HoleSort.Tapped).Diameter, 4);
         Assert.Equal(2, was.Steps.Count(s => s.Title.StartsWith("Pin the end plug", StringComparison.Ordinal)));
-        var glued = Maker.Of(rig with { Joints = new Dictionary<string, JointChoice> { ["head-screw"] = new() { Plug = PlugKept.Glued } } }, Stock);
+        var glued = Maker.Of(rig with { Joints = new Dictionary<string, JointChoice> { ["head-screw"] = new() { Plug = PlugKept.Glued } } },
+            Stock);
         Assert.Contains(glued.Steps, s => s.Work == Work.Glue && s.Wait == 24 * 3600 && s.Joints.Contains("head-screw"));
         Assert.True(glued.Ready > was.Ready + 20 * 3600);
     }
@@ -382,12 +392,17 @@ public sealed partial class BuildPlanTests
         Assert.Equal(WorkPlace.Bench, screw.Place);
         var hole = plan.Holes.Single(h => h.Joint == "head-screw" && h.Layer == "Head plate");
         Assert.True(hole.Countersink > 0);
-        Assert.Contains("countersunk", plan.Steps.Single(s => s.Work == Work.Drill && s.Joints.Contains("head-screw")).How, StringComparison.Ordinal);
+        Assert.Contains("countersunk", plan.Steps.Single(s => s.Work == Work.Drill && s.Joints.Contains("head-screw")).How,
+            StringComparison.Ordinal);
         // With a plate of another head: a bolt from below, its nut on top.
-        var through = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")], 0.1) { Underside = Underside.Covered },
+        var through = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")],
+            0.1)
+        { Underside = Underside.Covered },
             new ThroughPort("Foot", [new("Foot", LayerRole.Clearance, 0.005, "al-6061-t6")], 0.06), Stock).Single();
         Assert.Equal(["Plate", "Foot", "Washer", "Lock nut"], through.Layers.Select(l => l.Name));
-        var stud = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")], 0.1) { Underside = Underside.Covered },
+        var stud = JointMaker.Make(new ThroughPort("Plate", [new("Plate", LayerRole.Clearance, 0.008, "al-6061-t6")],
+            0.1)
+        { Underside = Underside.Covered },
             new StudPort("Stud", "1-4-20", null), Stock).Single();
         Assert.Equal(LayerRole.Tapped, stud.Layers[^1].Role);
     }

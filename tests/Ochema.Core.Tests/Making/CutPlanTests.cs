@@ -12,7 +12,8 @@ public class CutPlanTests
     private static CutTask Task(double kerf, double squaring, CutStock[] stock, params (double Length, int Count)[] pieces) =>
         new(kerf, squaring, stock, [.. pieces.Select((p, i) => new CutPieceWanted($"p{i + 1}", p.Length, p.Count))]);
 
-    /// <summary>A plan that is one: every piece once, no bar longer than it is nor used more often than there are, cost and offcuts as they add up.</summary>
+    /// <summary>A plan that is one: every piece once, no bar longer than it is nor used more often than there are, cost and offcuts as they
+    /// add up.</summary>
     private static CutPlan Valid(CutTask task)
     {
         var plan = CutSolver.Solve(task);
@@ -83,7 +84,8 @@ public class CutPlanTests
         Assert.Equal(8, Valid(Task(0.002, 0, [new("3 m", 3, 10), new("1 m", 1, 4)], (0.9, 2))).Cost);
     }
 
-    // Gilmore and Gomory's kind of instance, from the textbook of Chvátal, "Linear Programming" (1983), ch. 13, from memory: rolls of 100 in,
+    // Gilmore and Gomory's kind of instance, from the textbook of Chvátal, "Linear Programming" (1983), ch. 13, from memory: rolls of 100
+    // in,
     // 97 × 45, 610 × 36, 395 × 31, 211 × 14 in; the relaxation is 452.25, 453 rolls are the least.
     [Fact]
     public void ThePublishedRollsNeedAsManyAsTheirBook()
@@ -128,7 +130,8 @@ public class CutPlanTests
                     open[b] = bar;
                 }
             for (var s = 0; s < task.Stock.Count; s++)
-                if (task.Stock[s] is var stock && open.Count(o => o.Stock == s) < (stock.Count ?? int.MaxValue) && stock.Length - task.Squaring - pieces[i] >= -1e-9)
+                if (task.Stock[s] is var stock && open.Count(o => o.Stock == s) < (stock.Count ?? int.MaxValue) && stock.Length
+                    - task.Squaring - pieces[i] >= -1e-9)
                 {
                     open.Add((s, stock.Length - task.Squaring - pieces[i]));
                     Put(i + 1, cost + stock.Price);
@@ -143,10 +146,13 @@ public class CutPlanTests
     public void SmallTasksCostWhatTryingAllOfThemGives()
     {
         var length = Gen.Int[1, 12].Select(i => i * 0.1);
-        var stock = Gen.Select(Gen.Int[6, 24], Gen.Int[0, 9], Gen.Int[0, 4], (l, p, n) => (Length: l * 0.1, Price: (double)p, Count: n == 0 ? (int?)null : n));
-        Gen.Select(stock.Array[1, 3], Gen.Select(length, Gen.Int[1, 2]).Array[1, 4], Gen.Int[0, 3], Gen.Int[0, 2]).Sample((bars, pieces, kerf, squaring) =>
+        var stock = Gen.Select(Gen.Int[6, 24], Gen.Int[0, 9], Gen.Int[0, 4], (l, p, n) =>
+            (Length: l * 0.1, Price: (double)p, Count: n == 0 ? (int?)null : n));
+        Gen.Select(stock.Array[1, 3], Gen.Select(length, Gen.Int[1, 2]).Array[1, 4], Gen.Int[0, 3], Gen.Int[0, 2])
+            .Sample((bars, pieces, kerf, squaring) =>
         {
-            var task = Task(kerf * 0.001, squaring * 0.01, [.. bars.Select((b, i) => new CutStock($"s{i}", b.Length, b.Price, b.Count))], pieces);
+            var task = Task(kerf * 0.001, squaring * 0.01, [.. bars.Select((b, i) => new CutStock($"s{i}", b.Length, b.Price, b.Count))],
+                pieces);
             if (ByTryingAll(task) is not { } least)
             {
                 Assert.NotNull(CutSolver.Solve(task).Finding);

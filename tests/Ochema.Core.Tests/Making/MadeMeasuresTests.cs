@@ -17,13 +17,18 @@ public sealed class MadeMeasuresTests
 
     public static TheoryData<string> Names => RigFiles.Names;
 
-    private static RigDocument AllDone(RigDocument rig) => rig with { Made = Maker.Of(rig, Stock).Steps.ToDictionary(s => s.Id, s => s.DoneAt(Time)) };
+    private static RigDocument AllDone(RigDocument rig) => rig with
+    {
+        Made = Maker.Of(rig, Stock).Steps.ToDictionary(s => s.Id, s =>
+        s.DoneAt(Time))
+    };
 
     [Theory, MemberData(nameof(Names))]
     public void WhatWasDoneAsDrawnIsDoneAndSaysSoAfterBeingWrittenAndRead(string name)
     {
         var rig = AllDone(RigFiles.Named(name));
-        Assert.All(Maker.Of(RigReader.Read(StrictJson.Write(rig), Stock), Stock).Steps, s => Assert.True(s is { IsDone: true, IsOutdated: false }, s.Id));
+        Assert.All(Maker.Of(RigReader.Read(StrictJson.Write(rig), Stock), Stock).Steps, s =>
+            Assert.True(s is { IsDone: true, IsOutdated: false }, s.Id));
     }
 
     [Theory, MemberData(nameof(Names))] // whatever the kind: a piece drawn otherwise is not the one that was cut, and all else stays done
@@ -40,7 +45,8 @@ public sealed class MadeMeasuresTests
             Assert.True(now is { IsDone: false, IsOutdated: true }, step.Id);
             var length = now.MadeAs.First(m => m.Id == reading.Path);
             Assert.True(length.Differs);
-            Assert.Equal((reading.Planned!.Value, reading.Planned!.Value + 0.02), (Math.Round(length.Made!.Value, 9), Math.Round(length.Drawn, 9)),
+            Assert.Equal((reading.Planned!.Value, reading.Planned!.Value + 0.02),
+                (Math.Round(length.Made!.Value, 9), Math.Round(length.Drawn, 9)),
                 (a, b) => Math.Abs(a.Item1 - b.Item1) + Math.Abs(a.Item2 - b.Item2) < 1e-6);
             // "Keep mine": what was made is what the rig has.
             var kept = AsBuilt.Put(changed, Stock, reading.Path, length.Made, Day);
@@ -55,7 +61,8 @@ public sealed class MadeMeasuresTests
         var rig = AllDone(RigFiles.Named("cup-plate-riser"));
         var longer = rig with { Base = (HoldPlate)rig.Base with { Length = ((HoldPlate)rig.Base).Length + 0.05 } };
         var steps = Maker.Of(longer, Stock).Steps;
-        Assert.All(steps.Where(s => s.Work == Work.Drill && s.Station == "base"), s => Assert.True(s is { IsDone: false, IsOutdated: true }, s.Id));
+        Assert.All(steps.Where(s => s.Work == Work.Drill && s.Station == "base"), s =>
+            Assert.True(s is { IsDone: false, IsOutdated: true }, s.Id));
         Assert.True(steps.Single(s => s.Id == "cut.reach.riser.riser").IsDone);
         Assert.True(steps.Single(s => s.Work == Work.Deburr).IsDone);
     }
@@ -81,7 +88,12 @@ public sealed class MadeMeasuresTests
     [Fact] // documents of before: kept, and asked about
     public void WhatWasDoneBeforeItsMeasuresWereKeptIsAskedAbout()
     {
-        var rig = RigFiles.Named("cup-plate-riser") with { Made = new Dictionary<string, Made> { ["cut.base"] = new(Time), ["deburr.rig"] = new(Time) } };
+        var rig = RigFiles.Named("cup-plate-riser") with
+        {
+            Made = new Dictionary<string,
+            Made>
+            { ["cut.base"] = new(Time), ["deburr.rig"] = new(Time) }
+        };
         var steps = Maker.Of(rig, Stock).Steps;
         Assert.True(steps.Single(s => s.Id == "cut.base.hold-plate.plate") is { IsDone: false, IsOutdated: true, Earlier: "cut.base" });
         Assert.True(steps.Single(s => s.Id == "deburr.rig") is { IsDone: true, IsOutdated: false });

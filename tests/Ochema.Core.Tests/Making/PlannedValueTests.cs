@@ -19,7 +19,8 @@ public sealed class PlannedValueTests
     {
         var rig = RigFiles.Named(name);
         var before = Report(rig);
-        var asked = Maker.Of(rig, Stock).Steps.SelectMany(s => s.Built.Select(r => (Step: s, Asked: r))).DistinctBy(a => a.Asked.Path).ToList();
+        var asked = Maker.Of(rig, Stock).Steps.SelectMany(s => s.Built.Select(r => (Step: s, Asked: r))).DistinctBy(a => a.Asked.Path)
+            .ToList();
         var wrong = new List<string>();
         foreach (var (step, reading) in asked)
         {
@@ -41,7 +42,8 @@ public sealed class PlannedValueTests
         Assert.True(wrong.Count == 0, string.Join('\n', wrong));
     }
 
-    /// <summary>Three millimetres more at the saw are three millimetres more of the piece, whatever the document keeps; what is read is what was entered.</summary>
+    /// <summary>Three millimetres more at the saw are three millimetres more of the piece, whatever the document keeps; what is read is
+    /// what was entered.</summary>
     [Theory, MemberData(nameof(Names))]
     public void WhatIsCutLongerIsThatMuchLonger(string name)
     {
@@ -51,12 +53,14 @@ public sealed class PlannedValueTests
             {
                 var line = Line(rig, step.Id);
                 var built = AsBuilt.Put(rig, Stock, cut.Path, cut.Planned + 0.003, "2026-05-02");
-                Assert.Equal(cut.Planned!.Value + 0.003, Maker.Of(built, Stock).Steps.First(s => s.Id == step.Id).Built.First(r => r.Path == cut.Path).Value!.Value, 9);
+                Assert.Equal(cut.Planned!.Value + 0.003, Maker.Of(built, Stock).Steps.First(s => s.Id == step.Id).Built.First(r => r.Path
+                    == cut.Path).Value!.Value, 9);
                 Assert.Equal(line.Length!.Value + 0.003, Line(built, step.Id).Length!.Value, 6);
             }
 
         static PartLine Line(RigDocument rig, string step) =>
-            Maker.Of(rig, Stock) is var make && make.Steps.First(s => s.Id == step) is var at ? make.Parts.First(p => p.Step == at.Id && p.Length is not null) : null!;
+            Maker.Of(rig, Stock) is var make && make.Steps.First(s => s.Id == step) is var at
+                ? make.Parts.First(p => p.Step == at.Id && p.Length is not null) : null!;
     }
 
     /// <summary>One path has one meaning: wherever it is asked for, it is planned the same.</summary>

@@ -7,7 +7,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Making;
 
-/// <summary>What it costs, by what lies in the drawer, how things are sold and what lies about: totals follow from the lines, always.</summary>
+/// <summary>What it costs, by what lies in the drawer, how things are sold and what lies about: totals follow from the lines,
+/// always.</summary>
 public sealed class PurseTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
@@ -47,7 +48,8 @@ public sealed class PurseTests
     [Fact] // four lock nuts of a pack of ten at 2.50: 2.50 out of pocket, 1.00 used; with three in the drawer one pack still
     public void PacksAreBoughtWhole()
     {
-        var nuts = With("magnet-plate-straps", null).Parts.First(p => p.Quantity == 4 && p.Name.StartsWith("Lock nut", StringComparison.Ordinal));
+        var nuts = With("magnet-plate-straps", null).Parts.First(p => p.Quantity == 4
+            && p.Name.StartsWith("Lock nut", StringComparison.Ordinal));
         PartLine Said(double? have, double pack) => With("magnet-plate-straps",
             new() { Lines = new Dictionary<string, BenchLine> { [nuts.Key] = new() { Have = have, Price = 2.5, Pack = pack } } })
             .Parts.Single(p => p.Key == nuts.Key);
@@ -103,7 +105,14 @@ public sealed class PurseTests
     public void WhatIsPaidChangesNoVerdict()
     {
         var rig = RigFiles.Named("rail-table");
-        var bench = new Bench { Kerf = 0.002, ReadyMade = 900, Lines = new Dictionary<string, BenchLine> { ["base x"] = new() { Price = 3 } } };
+        var bench = new Bench
+        {
+            Kerf = 0.002,
+            ReadyMade = 900,
+            Lines = new Dictionary<string,
+            BenchLine>
+            { ["base x"] = new() { Price = 3 } }
+        };
         Assert.Equal(Design.KeyOf(rig), Design.KeyOf(rig with { Bench = bench }));
         Assert.Equal(StrictJson.Write(Assessor.Assess(rig, Stock)), StrictJson.Write(Assessor.Assess(rig with { Bench = bench }, Stock)));
     }
@@ -140,7 +149,8 @@ public sealed class PurseTests
             var (donor, made) = (As(PartIs.Donor), As(PartIs.MadeForMe, 33));
             Adds(donor);
             Adds(made);
-            var strip = Assert.Single(donor.Steps, s => s.Work == Work.Strip && s.Title.StartsWith("Take off its donor", StringComparison.Ordinal));
+            var strip = Assert.Single(donor.Steps, s => s.Work == Work.Strip
+                && s.Title.StartsWith("Take off its donor", StringComparison.Ordinal));
             Assert.Contains("never to be plugged in again", strip.How, StringComparison.Ordinal);
             Assert.Equal(0, donor.Parts.Single(p => p.Key == line.Key).Pay, 9);
             Assert.Equal(33 * Math.Ceiling(line.Quantity), made.Parts.Single(p => p.Key == line.Key).Pay, 9);
@@ -148,7 +158,8 @@ public sealed class PurseTests
             Assert.DoesNotContain(made.Cuts.SelectMany(c => c.Pieces), p => p.Id == made.Parts.Single(l => l.Key == line.Key).Id);
             // The step at which it was cut is gone, and whatever is left keeps its order.
             var cut = plain.Steps.Where(s => s.Work is Work.Cut or Work.Bend && s.Parts.Contains(line.Id)).ToList();
-            Assert.Equal(plain.Steps.Count(s => s.Work == Work.Cut) - cut.Count(s => s.Work == Work.Cut), made.Steps.Count(s => s.Work == Work.Cut));
+            Assert.Equal(plain.Steps.Count(s => s.Work == Work.Cut) - cut.Count(s => s.Work == Work.Cut),
+                made.Steps.Count(s => s.Work == Work.Cut));
             foreach (var report in new[] { donor, made })
             {
                 var at = report.Steps.Select((s, n) => (s.Id, n)).ToDictionary(x => x.Id, x => x.n);
@@ -164,7 +175,12 @@ public sealed class PurseTests
     {
         var plain = With("cup-plate-riser", null);
         var plate = plain.Parts.Single(p => p.Name.StartsWith("Plate", StringComparison.Ordinal));
-        var made = With("cup-plate-riser", new() { Lines = new Dictionary<string, BenchLine> { [plate.Key] = new() { Is = PartIs.MadeForMe, Price = 40 } } });
+        var made = With("cup-plate-riser", new()
+        {
+            Lines = new Dictionary<string,
+            BenchLine>
+            { [plate.Key] = new() { Is = PartIs.MadeForMe, Price = 40 } }
+        });
         int Drills(MakeReport r, string joint) => r.Steps.Count(s => s.Work == Work.Drill && s.Joints.Contains(joint));
         Assert.Equal((1, 0), (Drills(plain, "spacer-bolt"), Drills(made, "spacer-bolt")));
         Assert.Equal((1, 1), (Drills(plain, "head-screw"), Drills(made, "head-screw")));

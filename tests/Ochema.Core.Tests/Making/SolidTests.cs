@@ -55,7 +55,8 @@ public sealed class SolidTests
         var solid = Solid.Of(Flat([new(0.07, angle, r)], [Hole(0.02, 0.02, 0.008), Hole(0.18, 0.025, 0.01)]));
         IsClosed(solid);
         var flat = 0.2 - Bend.Allowance(Math.Abs(angle), r, t);
-        Near.Share(flat * w * t + w * Math.Abs(angle) * ((r + t) * (r + t) - r * r) / 2 - (Disc(0.008) + Disc(0.01)) * t, solid.Volume, near);
+        Near.Share(flat * w * t + w * Math.Abs(angle) * ((r + t) * (r + t) - r * r) / 2 - (Disc(0.008) + Disc(0.01)) * t, solid.Volume,
+            near);
     }
 
     [Fact] // an L of 90°: its legs outside are leg + R + t, by hand
@@ -81,7 +82,8 @@ public sealed class SolidTests
         BendLine At(double at) => new(at, Math.PI / 2, r);
         var (length, from) = (floorX + 2 * (wallX + bend), low ? wallY + bend : 0);
         var width = from + floorY + (high ? wallY + bend : 0);
-        List<BendLine> walls = [.. low ? [At(wallY + bend / 2)] : (BendLine[])[], .. high ? [At(from + floorY + bend / 2)] : (BendLine[])[]];
+        List<BendLine> walls = [.. low ? [At(wallY + bend / 2)] : (BendLine[])[], .. high ? [At(from + floorY + bend / 2)]
+            : (BendLine[])[]];
         var hole = Hole(length / 2, from + floorY / 2, 0.0066);
         var solid = Solid.Of(Flat([At(wallX + bend / 2), At(length - wallX - bend / 2)], [hole], length, width, t) with { Walls = walls });
         IsClosed(solid);
@@ -91,7 +93,8 @@ public sealed class SolidTests
         var points = solid.Facets.SelectMany(f => new[] { f.A, f.B, f.C }).ToList();
         Near.Share(floorY + walls.Count * (r + t), points.Max(p => p.Y) - points.Min(p => p.Y), 1e-9);
         Near.Share(floorX + 2 * (r + t), points.Max(p => p.Z) - points.Min(p => p.Z), 1e-9);
-        // Nothing stands out above the higher walls, and no lip lies below the floor: the first wall's flat is in z ≤ 0, the floor stands on its bend.
+        // Nothing stands out above the higher walls, and no lip lies below the floor: the first wall's flat is in z ≤ 0, the floor stands
+        // on its bend.
         Near.Share(wallX + r + t, points.Max(p => p.X) - points.Min(p => p.X), 1e-9);
     }
 
@@ -153,7 +156,8 @@ public sealed class SolidTests
             var file = SolidFile.Stl(solid);
             Assert.Equal(84 + 50 * solid.Facets.Count, file.Length);
             Assert.Equal(solid.Facets.Count, BinaryPrimitives.ReadInt32LittleEndian(file.AsSpan(80)));
-            float At(int facet, int corner, int axis) => BinaryPrimitives.ReadSingleLittleEndian(file.AsSpan(84 + 50 * facet + 12 + 12 * corner + 4 * axis));
+            float At(int facet, int corner, int axis) => BinaryPrimitives.ReadSingleLittleEndian(file.AsSpan(84 + 50 * facet + 12 + 12
+                * corner + 4 * axis));
             Near.Share(1000 * solid.Facets[^1].B.Y, At(solid.Facets.Count - 1, 1, 1), 1e-6);
             // Volume once more, from the file alone, mm³.
             var sum = 0.0;

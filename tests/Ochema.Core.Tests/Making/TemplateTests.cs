@@ -22,7 +22,8 @@ public sealed class TemplateTests
     private static Template Of(RigDocument rig, string name) =>
         Maker.Of(rig, Stock).Templates.Single(t => t.Name.StartsWith(name, StringComparison.Ordinal));
 
-    private static double Mm(XElement e, string attribute) => double.Parse(e.Attribute(attribute)!.Value.Replace("mm", ""), CultureInfo.InvariantCulture);
+    private static double Mm(XElement e, string attribute) => double.Parse(e.Attribute(attribute)!.Value.Replace("mm", ""),
+        CultureInfo.InvariantCulture);
 
     [Theory]
     [MemberData(nameof(Names))]
@@ -80,7 +81,8 @@ public sealed class TemplateTests
         var plan = Maker.Of(rig, Stock);
         Assert.Equal(2, plan.Wraps.Count(w => w.Lines.Count == 1));
         Assert.All(plan.Wraps, w => Assert.False(w.Flat));
-        Assert.Contains("over the long side", plan.Steps.First(s => s.Title.StartsWith("Cut drop", StringComparison.Ordinal)).How, StringComparison.Ordinal);
+        Assert.Contains("over the long side", plan.Steps.First(s => s.Title.StartsWith("Cut drop", StringComparison.Ordinal)).How,
+            StringComparison.Ordinal);
     }
 
     [Theory] // rolled up again, the line lies in one plane, as far from square as the mitre
@@ -109,7 +111,8 @@ public sealed class TemplateTests
         Assert.Equal(points.Count - 1, dxf.Count);
         for (var i = 0; i < dxf.Count; i++)
             Assert.Equal(1000 * points[i + 1][1], dxf[i].Of[21], 0.1);
-        var drawn = XDocument.Parse(TemplateFiles.Svg(strip)).Descendants().Single(e => e.Name.LocalName == "polyline").Attribute("points")!.Value.Split(' ');
+        var drawn = XDocument.Parse(TemplateFiles.Svg(strip)).Descendants().Single(e => e.Name.LocalName == "polyline")
+            .Attribute("points")!.Value.Split(' ');
         var low = 12 + 1000 * strip.Width;
         Assert.Equal(points.Count, drawn.Length);
         for (var i = 0; i < drawn.Length; i++)
@@ -165,7 +168,8 @@ public sealed class TemplateTests
             Assert.Equal(Enumerable.Range(1, t.Holes.Count), byNumber.Select(h => h.Number));
             Assert.All(byNumber.Zip(byNumber.Skip(1)), p => Assert.True(p.First.X <= p.Second.X + 1e-5));
             // Each once on the drawing, and once with its place below it.
-            var texts = XDocument.Parse(TemplateFiles.Svg(t)).Descendants().Where(e => e.Name.LocalName == "text").Select(e => e.Value).ToList();
+            var texts = XDocument.Parse(TemplateFiles.Svg(t)).Descendants().Where(e => e.Name.LocalName == "text").Select(e => e.Value)
+                .ToList();
             foreach (var h in byNumber)
             {
                 Assert.Single(texts, x => x == $"{h.Number}");
@@ -217,7 +221,8 @@ public sealed class TemplateTests
             Assert.Equal(t.Corner > 0 ? 4 : 0, rounds.Count);
             for (var i = 0; i < edges.Count; i++)
             {
-                var (to, next) = ((X: edges[i].Of[11], Y: edges[i].Of[21]), (X: edges[(i + 1) % edges.Count].Of[10], Y: edges[(i + 1) % edges.Count].Of[20]));
+                var (to, next) = ((X: edges[i].Of[11], Y: edges[i].Of[21]),
+                    (X: edges[(i + 1) % edges.Count].Of[10], Y: edges[(i + 1) % edges.Count].Of[20]));
                 if (rounds.Count == 0)
                 {
                     Assert.Equal(to, next);
@@ -270,7 +275,8 @@ public sealed class TemplateTests
         var t = Of(RigFiles.Named("magnet-plate-straps"), "Plate");
         Assert.Equal([(0.049, 0.049), (0.049, 0.271), (0.271, 0.049), (0.271, 0.271)],
             t.Holes.Where(h => h.Joint == "spacer-bolt").Select(h => (Math.Round(h.X, 6), Math.Round(h.Y, 6))).Order());
-        Assert.Equal((0.16, 0.16), t.Holes.Where(h => h.Joint == "head-screw").Select(h => (Math.Round(h.X, 6), Math.Round(h.Y, 6))).Single());
+        Assert.Equal((0.16, 0.16), t.Holes.Where(h => h.Joint == "head-screw").Select(h => (Math.Round(h.X, 6), Math.Round(h.Y, 6)))
+            .Single());
         Assert.Equal(4, t.Holes.Count(h => h.Joint == "eye-bolt"));
     }
 
@@ -339,7 +345,8 @@ public sealed class TemplateTests
         var body = Stock.Find<CameraRow>("cameras", rig.Camera.Body);
         var t = Of(rig, "Cradle");
         var bend = Bend.Allowance(Math.PI / 2, head.BendRadius, head.Thickness);
-        // Bent up, an inside corner of 90° saves 2·R − the half of the bend on each side of its flats: between the walls there is the floor and both radii.
+        // Bent up, an inside corner of 90° saves 2·R − the half of the bend on each side of its flats: between the walls there is the floor
+        // and both radii.
         var floor = t.Floor;
         Assert.Equal(body.Width + 2 * head.Pad, floor.Right - floor.Left + 2 * head.BendRadius, 9);
         Assert.Equal(body.Length + 2 * head.Pad, floor.High - floor.Low + 2 * head.BendRadius, 9);

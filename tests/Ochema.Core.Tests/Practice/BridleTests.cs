@@ -42,7 +42,8 @@ public sealed class BridleTests
         Vec3 Way(Vec3 end, Vec3 eye) => (end - at - eye).Normalized();
         var sum = Tension(model, "short-line") * Way(upper, 0.02 * Vec3.UnitZ);
         foreach (var side in new[] { 1, -1 })
-            sum += Tension(model, "leg-left") * Way(upper + new Vec3(b.Ahead, side * b.Apart / 2, -b.Below), side * b.Width / 2 * Vec3.UnitY);
+            sum += Tension(model, "leg-left") * Way(upper + new Vec3(b.Ahead, side * b.Apart / 2, -b.Below), side * b.Width / 2
+                * Vec3.UnitY);
         // It was drawn where a guessed weight puts it: within a few per cent of where it hangs.
         Assert.True((sum - weight * Vec3.UnitZ).Length < 0.05 * Tension(model, "short-line"), $"{sum} against {weight}");
         // And Hooke: what a leg's stretch says.
@@ -91,7 +92,14 @@ public sealed class BridleTests
         Assert.Equal(Verdict.LetsGo, Assess(With(b => b with { Leg = 2.5 })).Verdict.Word);
         Assert.Contains("slips in elastic", Said(With(b => b with { End = "bowline" })), StringComparison.Ordinal);
         Assert.DoesNotContain("stabiliser", Said(Rig), StringComparison.Ordinal);
-        Assert.Contains("no stabiliser", Said(Rig with { Camera = Rig.Camera with { Body = Stock.Cameras.First(c => c.Stabilisation == "none").Id } }),
+        Assert.Contains("no stabiliser", Said(Rig with
+        {
+            Camera = Rig.Camera with
+            {
+                Body = Stock.Cameras.First(c => c.Stabilisation
+            == "none").Id
+            }
+        }),
             StringComparison.Ordinal);
     }
 

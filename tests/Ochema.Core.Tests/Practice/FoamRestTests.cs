@@ -29,7 +29,15 @@ public sealed class FoamRestTests
     [Fact] // judgement, 15–40 N: a heavy lens leans on the pane too hard
     public void AHeavyLensLeansOnThePane()
     {
-        double Pane(string lens) => Assess(Rest() is var r ? r with { Camera = r.Camera with { Lens = lens, Body = "mirrorless-full", Foot = CameraFoot.Body } } : r)
+        double Pane(string lens) => Assess(Rest() is var r ? r with
+        {
+            Camera = r.Camera with
+            {
+                Lens = lens,
+                Body = "mirrorless-full",
+                Foot = CameraFoot.Body
+            }
+        } : r)
             .Checks.Single(c => c.Id == "glass.rests").Use;
         Assert.True(Pane("prime-400") > 1.5 * Pane("prime-200"));
         Assert.True(Pane("prime-600") > 1);

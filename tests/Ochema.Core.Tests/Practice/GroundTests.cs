@@ -105,7 +105,8 @@ public sealed class GroundTests
     [Fact] // the working says whose number it is
     public void GroundGripsAsMuchAsItWasMeasured()
     {
-        Assert.Equal(Use(Pan, "base-hold.slide") * 0.45 / 0.225, Use(Pan with { Site = Pan.Site with { Friction = 0.225 } }, "base-hold.slide"), 2);
+        Assert.Equal(Use(Pan, "base-hold.slide") * 0.45 / 0.225, Use(Pan with { Site = Pan.Site with { Friction = 0.225 } },
+            "base-hold.slide"), 2);
         // A floor in a car has no friction of its own to say: the foot's pad counts.
         var dash = RigFiles.Named("dashboard-pan");
         Assert.Equal(Use(dash, "base-hold.slide"), Use(dash with { Site = dash.Site with { Friction = 0.1 } }, "base-hold.slide"), 9);
@@ -118,7 +119,14 @@ public sealed class GroundTests
         var wet = Pan with { Site = Pan.Site with { Surface = SurfaceState.Wet } };
         Assert.Equal(Use(Pan, "base-hold.slide") / 0.6, Use(wet, "base-hold.slide"), 6);
         Assert.Equal(Use(Pan, "base-hold.bears") / 0.6, Use(wet, "base-hold.bears"), 6);
-        var tried = wet with { Measured = new Dictionary<string, Taken> { ["site.friction"] = new(wet.Site.Friction!.Value, "2026-05-02") } };
+        var tried = wet with
+        {
+            Measured = new Dictionary<string, Taken>
+            {
+                ["site.friction"] = new(wet.Site.Friction!.Value,
+            "2026-05-02")
+            }
+        };
         Assert.Equal(Use(Pan, "base-hold.slide"), Use(tried, "base-hold.slide"), 6);
         Assert.Equal(Use(wet, "base-hold.bears"), Use(tried, "base-hold.bears"), 6);
     }

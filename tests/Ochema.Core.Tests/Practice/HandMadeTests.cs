@@ -32,7 +32,8 @@ public sealed class HandMadeTests
         Assert.NotEqual(Verdict.LetsGo, Assess(Block(b => b)).Verdict.Word);
         double Walks(PinKeeper k) => Check(Block(b => b with { Keeper = k }), "pin.stays").Use;
         Assert.True(Walks(PinKeeper.Clip) < Walks(PinKeeper.Elastic) && Walks(PinKeeper.Elastic) < Walks(PinKeeper.Ball));
-        Near.Share(2, Check(Block(b => b with { Draws = 10 }), "pin.stays").Use / Check(Block(b => b with { Draws = 20 }), "pin.stays").Use, 1e-6);
+        Near.Share(2, Check(Block(b => b with { Draws = 10 }), "pin.stays").Use / Check(Block(b => b with { Draws = 20 }), "pin.stays").Use,
+            1e-6);
     }
 
     [Fact] // Shigley: P·l ÷ 8 over π·d³ ÷ 32; two planes of shear
@@ -87,7 +88,8 @@ public sealed class HandMadeTests
         Assert.Equal(Verdict.LetsGo, Assess(RigFiles.Named("pin-block")).LetGo.First(l => l.Gone.Contains("pin")).Verdict);
     }
 
-    private static RigDocument OnBall(Func<BallInPlatesHead, BallInPlatesHead> change) => RigFiles.Named("tree-arm") with { Head = change(new()) };
+    private static RigDocument OnBall(Func<BallInPlatesHead, BallInPlatesHead> change) =>
+        RigFiles.Named("tree-arm") with { Head = change(new()) };
 
     [Fact] // statics; at 45° the rims are those of half shells
     public void ABallIsHeldByTheRimsOfItsHoles()
@@ -117,9 +119,11 @@ public sealed class HandMadeTests
         Assert.True(Check(tight, "head-joint.plate").Use > 2 * Check(loose, "head-joint.plate").Use);
         Assert.Equal(Verdict.LetsGo, Assess(OnBall(h => h with { Tightened = 3 })).Verdict.Word);
         Assert.Equal(Verdict.Holds, Assess(OnBall(h => h)).Checks.Single(c => c.Id == "head-joint.plate").Verdict);
-        Assert.Contains(Assess(OnBall(h => h with { Hole = 0.029 })).Findings, f => f.Blocks && f.Text.Contains("slip through", StringComparison.Ordinal));
+        Assert.Contains(Assess(OnBall(h => h with { Hole = 0.029 })).Findings, f => f.Blocks
+            && f.Text.Contains("slip through", StringComparison.Ordinal));
         // What was measured on it beats what follows.
-        Near.Share(2, Check(OnBall(h => h with { HoldingTorque = 3 }), "head-joint.torque").Use / Check(OnBall(h => h with { HoldingTorque = 6 }),
+        Near.Share(2, Check(OnBall(h => h with { HoldingTorque = 3 }), "head-joint.torque").Use
+            / Check(OnBall(h => h with { HoldingTorque = 6 }),
             "head-joint.torque").Use, 1e-6);
         Assert.Contains(Assess(OnBall(h => h)).Parts, l => l.Name.Contains("off a broken head", StringComparison.Ordinal));
     }

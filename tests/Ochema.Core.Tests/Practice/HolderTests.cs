@@ -35,7 +35,8 @@ public sealed class HolderTests
     {
         double Tears(double rise) => Check(Stub(b => b with { Rise = rise }), "holder.flange").Use;
         Assert.True(Tears(0.3) > 1.6 * Tears(0.12));
-        Assert.Equal(Verdict.LetsGo, Assessor.Assess(Stub(b => b with { Rise = 0.6 }) is var r ? r with { Run = r.Run with { Speed = 5 } } : r, Stock).Verdict.Word);
+        Assert.Equal(Verdict.LetsGo, Assessor.Assess(Stub(b => b with { Rise = 0.6 }) is var r ? r with { Run = r.Run with { Speed = 5 } }
+            : r, Stock).Verdict.Word);
     }
 
     [Fact]
@@ -43,6 +44,7 @@ public sealed class HolderTests
     {
         Near.Share(Math.Atan(0.0002 / 0.2) / (0.5 * Math.PI / 180), Check(Stub(), "stub.play").Use, 1e-6);
         Assert.True(Check(Stub(b => b with { Tape = 0, Deep = 0.1 }), "stub.play").Use > 1);
-        Assert.Contains(Assessor.Assess(Stub(b => b with { Tape = 0.002 }), Stock).Findings, f => f.Blocks && f.Text.Contains("does not go in", StringComparison.Ordinal));
+        Assert.Contains(Assessor.Assess(Stub(b => b with { Tape = 0.002 }), Stock).Findings, f => f.Blocks
+            && f.Text.Contains("does not go in", StringComparison.Ordinal));
     }
 }

@@ -90,8 +90,8 @@ public sealed class JoinTests
     }
 
     /// <summary>
-    /// By hand, from the sizes of the parts: what is clamped, the thread wanted behind it, the screw on sale, what stands out past the thread. Nuts and
-    /// washers as ASME B18.2.2 and ISO 7089, mm.
+    /// By hand, from the sizes of the parts: what is clamped, the thread wanted behind it, the screw on sale, what stands out past the
+    /// thread. Nuts and washers as ASME B18.2.2 and ISO 7089, mm.
     /// </summary>
     [Theory]
     // stud of the arm in the tapped stem: 0.8 × 6.35 wanted in steel; 1/4 in does it
@@ -140,7 +140,8 @@ public sealed class JoinTests
     public void ScrewsNutsAndWashersAreOnTheListOnce()
     {
         var b = RigAssembly.Build(RigFiles.Named("magnet-plate-straps"), Stock);
-        RigPart Part(string joint, string begins) => b.Parts.Single(p => p.Joint == joint && p.Name.StartsWith(begins, StringComparison.Ordinal));
+        RigPart Part(string joint, string begins) => b.Parts.Single(p => p.Joint == joint
+            && p.Name.StartsWith(begins, StringComparison.Ordinal));
         Assert.Equal(4, Part("spacer-bolt", "Screw M8").Quantity);
         Assert.Equal(4, Part("eye-bolt", "Eye bolt M8").Quantity);
         Assert.Equal(4, Part("eye-bolt", "Lock nut").Quantity);
@@ -183,7 +184,12 @@ public sealed class JoinTests
         var rig = RigFiles.Named("split-block") with { Head = new Core.Kinds.Heads.BallHead() };
         bool Refused(RigDocument r) => RigAssembly.Build(r, Stock).Findings.Any(f => f.Blocks && f.Text.Contains("does not go into"));
         Assert.True(Refused(rig));
-        Assert.False(Refused(rig with { Joints = new Dictionary<string, JointChoice> { ["block-bolt"] = new() { Bush = Core.Hosts.Answer.Yes } } }));
+        Assert.False(Refused(rig with
+        {
+            Joints = new Dictionary<string,
+            JointChoice>
+            { ["block-bolt"] = new() { Bush = Core.Hosts.Answer.Yes } }
+        }));
         Assert.False(Refused(RigFiles.Named("split-block")));
     }
 }

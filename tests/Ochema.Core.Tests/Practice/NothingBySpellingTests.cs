@@ -4,8 +4,8 @@ using System.Text.RegularExpressions;
 namespace Ochema.Core.Tests.Practice;
 
 /// <summary>
-/// Nothing is decided by spelling: no beginning, end or part of an id or a display name says what a thing is. Read from the sources; what takes texts apart
-/// because texts are its job is named here with the reason.
+/// Nothing is decided by spelling: no beginning, end or part of an id or a display name says what a thing is. Read from the sources; what
+/// takes texts apart because texts are its job is named here with the reason.
 /// </summary>
 public sealed partial class NothingBySpellingTests
 {

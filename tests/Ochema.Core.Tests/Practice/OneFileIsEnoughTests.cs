@@ -9,7 +9,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Practice;
 
-/// <summary>To add a base, a reach, a head, a host is to add a file: nothing else knows of those of <see cref="ThrowAwayBase"/> and its neighbours.</summary>
+/// <summary>To add a base, a reach, a head, a host is to add a file: nothing else knows of those of <see cref="ThrowAwayBase"/> and its
+/// neighbours.</summary>
 public sealed class OneFileIsEnoughTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
@@ -62,7 +63,8 @@ public sealed class OneFileIsEnoughTests
         // A dowel is tapped in its end: a plug is for tubes.
         Assert.DoesNotContain(report.Parts, p => p.Row == "end-plug");
         Assert.Contains(report.Joins, j => j.Station == "reach" && j.Joint == "broom-screw");
-        Assert.Contains(report.Joints, j => j.Id == "head-screw" && j.Layers[0].Name.StartsWith("End of the broomstick", StringComparison.Ordinal));
+        Assert.Contains(report.Joints, j => j.Id == "head-screw" && j.Layers[0].Name.StartsWith("End of the broomstick",
+            StringComparison.Ordinal));
         Assert.Contains(report.Checks, c => c.Id == "broom.strength");
         Assert.Contains("Mind the toes.", report.Cautions);
         Assert.Contains("It whips.", report.Cautions);
@@ -89,14 +91,17 @@ public sealed class OneFileIsEnoughTests
         Assert.Equal("throw-away-cushion", (string?)JsonNode.Parse(text)!["site"]!["form"]);
         var rig = RigReader.Read(text, Stock);
         Assert.Equal(cushion, rig.Site);
-        Assert.Contains("throw-away-cushion", KindDescriptors.All(Stock).Single(k => k.Station == "site").Fields.Single(f => f.Name == "coat").Forms!);
+        Assert.Contains("throw-away-cushion", KindDescriptors.All(Stock)
+            .Single(k => k.Station == "site").Fields.Single(f => f.Name == "coat").Forms!);
         Assert.Contains("throw-away-cushion", DocumentSchema.Create().ToJsonString());
         var (hard, soft) = (Assessor.Assess(Rig(), Stock), Assessor.Assess(rig, Stock));
         Assert.True(soft.Picture.FirstFrequency < 0.5 * hard.Picture.FirstFrequency);
-        Assert.EndsWith("take the cushion away.", Assessor.Assess(rig with { Run = rig.Run with { Road = Core.Loads.Going.Rough } }, Stock).Picture.Text);
+        Assert.EndsWith("take the cushion away.", Assessor.Assess(rig with { Run = rig.Run with { Road = Core.Loads.Going.Rough } },
+            Stock).Picture.Text);
         Assert.Contains(soft.Options, o => o.Reason?.Contains("a cushion; this needs", StringComparison.Ordinal) == true);
         Assert.Contains(Relocation.To(Rig(), rig.Host, "cushion").Document.Site.Form.Words, cushion.Form.Words);
-        var wrong = Assert.Throws<DocumentException>(() => RigReader.Read(text.Replace("throw-away-cushion", "pillow", StringComparison.Ordinal), Stock));
+        var wrong = Assert.Throws<DocumentException>(() => RigReader.Read(text.Replace("throw-away-cushion", "pillow",
+            StringComparison.Ordinal), Stock));
         Assert.Equal("site.form", wrong.Path);
         Assert.Contains("panel", wrong.Reason);
     }

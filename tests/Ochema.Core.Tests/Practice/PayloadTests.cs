@@ -13,7 +13,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Practice;
 
-/// <summary>What stands on a head beside a camera with a short lens: long lenses on their own feet, lamps, microphones, cameras that see all round.</summary>
+/// <summary>What stands on a head beside a camera with a short lens: long lenses on their own feet, lamps, microphones, cameras that see
+/// all round.</summary>
 public sealed class PayloadTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
@@ -108,7 +109,8 @@ public sealed class PayloadTests
         Assert.All(Adviser.Alternatives(RigFiles.Named("magnet-plate-straps"), "camera", Stock),
             c => Assert.Equal(Makes.Picture, Stock.Find<CameraRow>("cameras", c.Document.Camera.Body).Makes));
         var blind = With("magnet-plate-straps", c => c with { Lens = "no-lens" });
-        Assert.Contains(Assessor.Assess(blind, Stock).Findings, f => f.Blocks && f.Text.Contains("without a lens", StringComparison.Ordinal));
+        Assert.Contains(Assessor.Assess(blind, Stock).Findings, f => f.Blocks
+            && f.Text.Contains("without a lens", StringComparison.Ordinal));
     }
 
     private static RigDocument Diver(double pan, double tilt = 0) => RigFiles.Named("low-arm") is var rig ? rig with
@@ -175,7 +177,8 @@ public sealed class PayloadTests
         var b = Built(Round(Math.PI / 2));
         var boom = b.Pieces.Where(p => p.Station == RigPath.First.Reach).ToList();
         var (glass, width) = (0.034, boom.Max(p => p.Section.DragWidth));
-        var far = boom.SelectMany(p => new[] { b.Position(b.StartOf(p.First)), b.Position(b.EndOf(p.Last)) }).Max(p => (p - b.Camera.Pivot).Length);
+        var far = boom.SelectMany(p => new[] { b.Position(b.StartOf(p.First)), b.Position(b.EndOf(p.Last)) })
+            .Max(p => (p - b.Camera.Pivot).Length);
         var most = Math.Asin((glass - width) / 2 / far);
         Assert.InRange(Use(Round(Math.PI / 2 + 0.9 * most), "camera.shows"), width / glass, 1.02);
         Assert.True(Use(Round(Math.PI / 2 + 1.3 * most), "camera.shows") > 1);

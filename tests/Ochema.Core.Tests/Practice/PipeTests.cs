@@ -20,7 +20,8 @@ public sealed class PipeTests
     [InlineData("pvc-3-4", 0.719)]
     [InlineData("pvc-1", 0.875)]
     public void SocketDepths(string pipe, double inches) =>
-        Assert.Equal(inches * 0.0254, PipeFitting.Elbows.Single(e => e.Pipe == Catalogue.Shipped.Find<SectionRow>("sections", pipe).Pipe).Socket, 1e-5);
+        Assert.Equal(inches * 0.0254, PipeFitting.Elbows.Single(e => e.Pipe
+            == Catalogue.Shipped.Find<SectionRow>("sections", pipe).Pipe).Socket, 1e-5);
 
     [Fact] // common practice, no source: 8 in between the middles of two half-inch elbows is a pipe of 7 in; they meet over a nipple of some 32 mm
     public void APipeIsShorterThanItsMiddlesByBothElbows()
@@ -40,7 +41,8 @@ public sealed class PipeTests
         var plan = Maker.Of(With(arm), Stock);
         var elbow = PipeFitting.Elbows.Single(e => e.Pipe == Catalogue.Shipped.Find<SectionRow>("sections", arm.Pipe).Pipe);
         double Length(string what) => plan.Parts.Single(p => p.Name.StartsWith(what, StringComparison.Ordinal)).Length!.Value;
-        Assert.Equal([arm.Rise - elbow.TakeOff, arm.Out - 2 * elbow.TakeOff, arm.Up - elbow.TakeOff], [Length("Rise"), Length("Way out"), Length("Upper end")],
+        Assert.Equal([arm.Rise - elbow.TakeOff, arm.Out - 2 * elbow.TakeOff, arm.Up - elbow.TakeOff],
+            [Length("Rise"), Length("Way out"), Length("Upper end")],
             (a, b) => Math.Abs(a - b) < 1e-9);
         Assert.Equal(2, plan.Parts.Single(p => p.Row == elbow.Row).Quantity);
         Assert.Single(plan.Parts, p => p.Name == "PVC cement");
@@ -61,13 +63,15 @@ public sealed class PipeTests
         string Says(double distance) => Assessor.Assess(With(new() { Out = distance }), Stock).Verdict.Text;
         Assert.Contains("Way out", Says(least - 0.001), StringComparison.Ordinal);
         Assert.DoesNotContain("Way out", Says(least + 0.001), StringComparison.Ordinal);
-        Assert.DoesNotContain(RigAssembly.Build(With(new() { Out = least - 0.001 }), Stock).Parts, p => p.Name.StartsWith("Way out", StringComparison.Ordinal));
+        Assert.DoesNotContain(RigAssembly.Build(With(new() { Out = least - 0.001 }), Stock).Parts, p =>
+            p.Name.StartsWith("Way out", StringComparison.Ordinal));
     }
 
     [Fact] // farther out it bends and turns its sockets more; thinner pipe more again; in the sun it is a quarter as good
     public void ALongerThinnerOrWarmerArmIsWorse()
     {
-        double Use(PipeArm arm, string check, Sun sun = Sun.Shade) => Assessor.Assess(With(arm) with { Run = With(arm).Run with { Sun = sun } }, Stock)
+        double Use(PipeArm arm, string check, Sun sun = Sun.Shade) =>
+            Assessor.Assess(With(arm) with { Run = With(arm).Run with { Sun = sun } }, Stock)
             .Checks.Single(c => c.Id == check).Use;
         foreach (var check in new[] { "pipe-rise.strength", "pipe-out.cement" })
         {
@@ -86,6 +90,7 @@ public sealed class PipeTests
         // The working says the same of the worst case.
         var check = Assessor.Assess(With(new()), Stock).Checks.Single(c => c.Id == "pipe-out.cement");
         double Term(string s) => check.Working!.Terms.Single(t => t.Symbol == s).Value;
-        Near.Share(Term("k") * Math.Sqrt(Math.Pow(Term("N"), 2) + Math.Pow(Term("T") / Term("r"), 2)) / Term("A") / (Term("τ") * Term("s")), check.Use, 1e-9);
+        Near.Share(Term("k") * Math.Sqrt(Math.Pow(Term("N"), 2) + Math.Pow(Term("T") / Term("r"), 2)) / Term("A") / (Term("τ") * Term("s")),
+            check.Use, 1e-9);
     }
 }

@@ -21,7 +21,8 @@ public class RoadRecipeTests
 
     private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped);
 
-    private static double Use(RigDocument rig, string check) => Assess(rig).Checks.Where(c => c.Id.EndsWith(check, StringComparison.Ordinal)).Max(c => c.Use);
+    private static double Use(RigDocument rig, string check) => Assess(rig).Checks.Where(c => c.Id.EndsWith(check, StringComparison.Ordinal))
+        .Max(c => c.Use);
 
     [Theory]
     [InlineData("split-block", "block-bolt.strength,base-hold.turn,stem.strength")]
@@ -50,12 +51,18 @@ public class RoadRecipeTests
     [Theory]
     [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
     public void EveryJointOfWhatShipsIsRight(string name) =>
-        Assert.All(Assess(RigFiles.Named(name)).Joints, j => Assert.True(j.Findings.All(f => !f.Blocks), $"{name}, {j.Title}: {string.Join("; ", j.Findings.Select(f => f.Text))}"));
+        Assert.All(Assess(RigFiles.Named(name)).Joints, j => Assert.True(j.Findings.All(f => !f.Blocks),
+            $"{name}, {j.Title}: {string.Join("; ", j.Findings.Select(f => f.Text))}"));
 
     [Fact]
     public void ATighterBlockHoldsMoreAndALooseOneTurns()
     {
-        RigDocument With(double torque) => Recipe("split-block") with { Joints = new Dictionary<string, JointChoice> { ["block-bolt"] = new() { Torque = torque } } };
+        RigDocument With(double torque) => Recipe("split-block") with
+        {
+            Joints = new Dictionary<string,
+            JointChoice>
+            { ["block-bolt"] = new() { Torque = torque } }
+        };
         Assert.True(Use(With(1), "base-hold.turn") > 2 * Use(With(6), "base-hold.turn"));
     }
 
@@ -65,7 +72,8 @@ public class RoadRecipeTests
         Assert.Equal(0.25, MagnetCrossBar.HeadShare(0.0125, 0.025), 6);
         Assert.Equal(1, MagnetCrossBar.HeadShare(0.03, 0.025));
         var rig = Recipe("bar-magnets");
-        Assert.True(Use(rig with { Site = rig.Site with { Diameter = 0.010 } }, "left-magnet.slide") > Use(rig with { Site = rig.Site with { Diameter = 0.017 } }, "left-magnet.slide"));
+        Assert.True(Use(rig with { Site = rig.Site with { Diameter = 0.010 } }, "left-magnet.slide")
+            > Use(rig with { Site = rig.Site with { Diameter = 0.017 } }, "left-magnet.slide"));
     }
 
     [Fact]
@@ -104,9 +112,14 @@ public class RoadRecipeTests
     [Fact]
     public void AnUnderSlungGimbalIsCheckedForItsLean()
     {
-        var rig = Recipe("rail-table") with { Reach = new HangingBracket { Out = 0.4, Down = 0.05 }, Head = new GimbalHead { Stock = "gimbal-medium" } };
+        var rig = Recipe("rail-table") with
+        {
+            Reach = new HangingBracket { Out = 0.4, Down = 0.05 },
+            Head = new GimbalHead { Stock = "gimbal-medium" }
+        };
         Assert.Contains(Assess(rig).Checks, c => c.Id == "head.lean");
-        Assert.True(Use(rig with { Run = rig.Run with { Speed = 30 } }, "head.lean") > Use(rig with { Run = rig.Run with { Speed = 15 } }, "head.lean"));
+        Assert.True(Use(rig with { Run = rig.Run with { Speed = 30 } }, "head.lean")
+            > Use(rig with { Run = rig.Run with { Speed = 15 } }, "head.lean"));
     }
 
     [Fact] // what is measured over the listed gimbal and its camera's face is frame: q·Cd·A more on the mount
@@ -121,17 +134,26 @@ public class RoadRecipeTests
         Near.Share(HangingLean.Coefficient * 0.02, (Blown(0.06) - Blown(0.04)).Length, 1e-9);
         // Less than the two of them is not believed.
         Assert.Equal(Blown(0.005), Blown(0.01));
-        Assert.True(Use(rig with { Head = (GimbalHead)rig.Head with { Area = 0.08 } }, "hold-2-rail.strength") > 1.05 * Use(rig, "hold-2-rail.strength"));
+        Assert.True(Use(rig with { Head = (GimbalHead)rig.Head with { Area = 0.08 } }, "hold-2-rail.strength") > 1.05
+            * Use(rig, "hold-2-rail.strength"));
     }
 
     [Fact]
     public void AThinPanFlexesAndALightOneTips()
     {
         var rig = Recipe("dashboard-pan");
-        RigDocument Pan(double thickness, double mass) => rig with { Base = ((WeightedFoot)rig.Base) with { Thickness = thickness, Mass = mass } };
+        RigDocument Pan(double thickness, double mass) => rig with
+        {
+            Base = ((WeightedFoot)rig.Base) with
+            {
+                Thickness = thickness,
+                Mass = mass
+            }
+        };
         Assert.True(Assess(Pan(0.0006, 3)).Frequencies[0] < Assess(Pan(0.003, 3)).Frequencies[0]);
         Assert.True(Use(Pan(0.0012, 0.5), "base-hold.tip") > Use(Pan(0.0012, 5), "base-hold.tip"));
-        Assert.Contains(Assess(rig with { Base = ((WeightedFoot)rig.Base) with { Recess = 0.002 } }).Findings, f => f.Text.Contains("stands on the head"));
+        Assert.Contains(Assess(rig with { Base = ((WeightedFoot)rig.Base) with { Recess = 0.002 } }).Findings, f =>
+            f.Text.Contains("stands on the head"));
     }
 
     [Fact]
@@ -140,7 +162,8 @@ public class RoadRecipeTests
         var rig = Recipe("window-slot");
         RigDocument Bar(string bar) => rig with { Base = ((WindowSlotPlate)rig.Base) with { Bar = bar, Weight = 0 } };
         Assert.True(Use(Bar("flat-al-40x5"), "base-hold.tip") > Use(Bar("flat-steel-50x6"), "base-hold.tip"));
-        Assert.Contains(Assess(rig with { Base = ((WindowSlotPlate)rig.Base) with { Slot = 0.004 } }).Findings, f => f.Blocks && f.Text.Contains("forcing the glass"));
+        Assert.Contains(Assess(rig with { Base = ((WindowSlotPlate)rig.Base) with { Slot = 0.004 } }).Findings, f => f.Blocks
+            && f.Text.Contains("forcing the glass"));
     }
 
     [Fact]
@@ -156,9 +179,12 @@ public class RoadRecipeTests
     {
         var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
         double First(IsolatorKind k) => Assess(rig with { Isolator = k }).Frequencies[0];
-        Assert.True(First(new ElasticCords()) < First(new WireRopeLoops()) && First(new WireRopeLoops()) < First(new RubberMounts()) && First(new RubberMounts()) <= First(new NoIsolator()) * 1.01);
-        Assert.True(Use(rig with { Isolator = new WireRopeLoops { Count = 3 } }, "isolator.travel") > Use(rig with { Isolator = new WireRopeLoops { Count = 8 } }, "isolator.travel"));
-        Assert.True(Use(rig with { Isolator = new PendulumJoint { Centring = 20 } }, "isolator.stop") > Use(rig with { Isolator = new PendulumJoint { Centring = 300 } }, "isolator.stop"));
+        Assert.True(First(new ElasticCords()) < First(new WireRopeLoops()) && First(new WireRopeLoops()) < First(new RubberMounts())
+            && First(new RubberMounts()) <= First(new NoIsolator()) * 1.01);
+        Assert.True(Use(rig with { Isolator = new WireRopeLoops { Count = 3 } }, "isolator.travel")
+            > Use(rig with { Isolator = new WireRopeLoops { Count = 8 } }, "isolator.travel"));
+        Assert.True(Use(rig with { Isolator = new PendulumJoint { Centring = 20 } }, "isolator.stop")
+            > Use(rig with { Isolator = new PendulumJoint { Centring = 300 } }, "isolator.stop"));
     }
 
     [Fact]
@@ -166,7 +192,13 @@ public class RoadRecipeTests
     {
         var rig = Recipe("split-block") with
         {
-            Second = new SecondPath { Reach = new NoReach(), Head = new ClipHead { Stock = "clip-steel" }, Camera = new CameraChoice { Body = "action-cube", Lens = "built-in-wide", Pan = Math.PI }, Where = SecondPlace.Underneath },
+            Second = new SecondPath
+            {
+                Reach = new NoReach(),
+                Head = new ClipHead { Stock = "clip-steel" },
+                Camera = new CameraChoice { Body = "action-cube", Lens = "built-in-wide", Pan = Math.PI },
+                Where = SecondPlace.Underneath
+            },
         };
         var (one, two) = (Assess(Recipe("split-block")), Assess(rig));
         Assert.True(two.Mass > one.Mass + 0.09);
@@ -186,7 +218,8 @@ public class RoadRecipeTests
         Assert.Equal("the tether", tied.CaughtBy);
         var loose = Assess(rig with { Tether = null });
         Assert.Contains(loose.Retentions, r => r.Piece == "Camera" && r.Single && r.By.Contains("its clip"));
-        Assert.Contains(loose.Findings, f => f.Text.StartsWith("Camera: 1 of 2", StringComparison.Ordinal) && f.Text.Contains("A tether from the camera"));
+        Assert.Contains(loose.Findings, f => f.Text.StartsWith("Camera: 1 of 2", StringComparison.Ordinal)
+            && f.Text.Contains("A tether from the camera"));
     }
 
     [Fact]
@@ -199,7 +232,8 @@ public class RoadRecipeTests
             Assert.True(s.Sides.Count >= 2);
             Assert.Single(s.Sides, x => x.Now);
             foreach (var side in s.Sides)
-                Near.Share(Math.Max(0.01, Assess(side.Change.Document).Verdict.Use), Math.Max(0.01, side.Change.Use), 0.01, $"{s.Id}, {side.Title}");
+                Near.Share(Math.Max(0.01, Assess(side.Change.Document).Verdict.Use), Math.Max(0.01, side.Change.Use), 0.01,
+                    $"{s.Id}, {side.Title}");
         }
         Assert.Contains(Schools.Of(Recipe("helmet-stuck"), Catalogue.Shipped), s => s.Sides.Any(x => x.Title.Contains("prop only")));
         Assert.Contains(Schools.Of(Recipe("window-slot"), Catalogue.Shipped), s => s.Id == "weight");
@@ -219,7 +253,11 @@ public class RoadRecipeTests
     public void AnEdgeHalvesAStrapAndAKnotTakesAThird()
     {
         var rig = Recipe("magnet-plate-straps");
-        RigDocument With(string end, StrapEdge edge) => rig with { Straps = [.. rig.Straps.Select(s => s with { End = end, Edge = edge })] };
+        RigDocument With(string end, StrapEdge edge) => rig with
+        {
+            Straps = [.. rig.Straps.Select(s =>
+            s with { End = end, Edge = edge })]
+        };
         var plain = Use(With("sewn", StrapEdge.None), "front-left.tension");
         Near.Share(2 * plain, Use(With("sewn", StrapEdge.Sharp), "front-left.tension"), 1e-6);
         Near.Share(plain / 0.65, Use(With("bowline", StrapEdge.None), "front-left.tension"), 1e-6);
@@ -241,7 +279,14 @@ public class RoadRecipeTests
     public void TightBendsCrackInHardAluminium()
     {
         var rig = Recipe("frame-band");
-        RigDocument Bend(string bar, double radius) => rig with { Base = ((HoseClampBracket)rig.Base) with { Bar = bar, BendRadius = radius } };
+        RigDocument Bend(string bar, double radius) => rig with
+        {
+            Base = ((HoseClampBracket)rig.Base) with
+            {
+                Bar = bar,
+                BendRadius = radius
+            }
+        };
         Assert.True(Use(Bend("flat-al-25x3", 0.003), "bracket.bend") > 1);
         Assert.True(Use(Bend("flat-al-25x3", 0.010), "bracket.bend") <= 1);
         Assert.True(Use(Bend("flat-steel-25x3", 0.003), "bracket.bend") <= 1);

@@ -13,7 +13,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Practice;
 
-/// <summary>Carriages on ropes: tension against sag, one rope parted, end stops, what rolls by itself, and the frame on the ropes' tangent.</summary>
+/// <summary>Carriages on ropes: tension against sag, one rope parted, end stops, what rolls by itself, and the frame on the ropes'
+/// tangent.</summary>
 public sealed class RopeRunTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
@@ -22,7 +23,8 @@ public sealed class RopeRunTests
 
     private static RigDocument One => RigFiles.Named("rope-one");
 
-    private static RigDocument With(RigDocument rig, Func<RopeCarriage, RopeCarriage> change) => rig with { Base = change((RopeCarriage)rig.Base) };
+    private static RigDocument With(RigDocument rig, Func<RopeCarriage, RopeCarriage> change) =>
+        rig with { Base = change((RopeCarriage)rig.Base) };
 
     private static AssessmentReport Assess(RigDocument rig) => Assessor.Assess(rig, Stock);
 
@@ -142,7 +144,8 @@ public sealed class RopeRunTests
     {
         var verdict = Assess(One).Verdict;
         Near.Share(Math.Sqrt(0.6 * 9.80665 * 2.2), verdict.LimitSpeed!.Value, 1e-3);
-        Near.Share(verdict.LimitSpeed.Value * Math.Sqrt(0.5), Assess(With(One, c => c with { Stop = 1.1 })).Verdict.LimitSpeed!.Value, 1e-3);
+        Near.Share(verdict.LimitSpeed.Value * Math.Sqrt(0.5), Assess(With(One, c => c with { Stop = 1.1 })).Verdict.LimitSpeed!.Value,
+            1e-3);
         Near.Share(Math.Sqrt(2 * 9.80665 * (0.5 - 0.02 * 6)), RopeRolls.Speed(0.5, 6), 1e-9);
         Assert.Equal(0, RopeRolls.Speed(0.1, 10));
         // Steeper rolls faster.

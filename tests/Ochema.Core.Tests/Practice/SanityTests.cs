@@ -39,7 +39,8 @@ public class SanityTests
         var gain = Assess(Long((0.24, 0.34), (0.24, -0.34))).Frequencies[0] / Assess(Long()).Frequencies[0];
         Assert.True(gain >= 3.9, $"{gain}");
         // A heavier one gains at least threefold.
-        Assert.True(Assess(RigFiles.CupAndArm((0.24, 0.34), (0.24, -0.34))).Frequencies[0] >= 3.5 * Assess(RigFiles.CupAndArm()).Frequencies[0]);
+        Assert.True(Assess(RigFiles.CupAndArm((0.24, 0.34), (0.24, -0.34))).Frequencies[0] >= 3.5
+            * Assess(RigFiles.CupAndArm()).Frequencies[0]);
     }
 
     [Fact]
@@ -56,7 +57,8 @@ public class SanityTests
         var report = Assess(RigFiles.Plate(new Cup(), 6, 0.6));
         var lost = report.LetGo.Where(l => l.Kind == "hold").ToList();
         Assert.Contains(lost, l => l.Verdict == Verdict.LetsGo);
-        Assert.Contains(lost, l => l.Says.Contains("cup", StringComparison.OrdinalIgnoreCase) || report.Flags.Any(f => f.Title.Contains("cup", StringComparison.OrdinalIgnoreCase)));
+        Assert.Contains(lost, l => l.Says.Contains("cup", StringComparison.OrdinalIgnoreCase)
+            || report.Flags.Any(f => f.Title.Contains("cup", StringComparison.OrdinalIgnoreCase)));
         Assert.True(report.Verdict.Use > 2 * Assess(RigFiles.Plate(new Cup(), 2)).Verdict.Use);
     }
 
@@ -65,7 +67,8 @@ public class SanityTests
     {
         var bare = RigFiles.Plate(new Magnet { Stock = "magnet-48" }, 2, site: "roof");
         var report = Assess(bare);
-        double Use(AssessmentReport r, string kind) => r.Checks.Where(c => c.Id.EndsWith(kind, StringComparison.Ordinal) && c.Station == "base").Max(c => c.Use);
+        double Use(AssessmentReport r, string kind) => r.Checks.Where(c => c.Id.EndsWith(kind, StringComparison.Ordinal) && c.Station
+            == "base").Max(c => c.Use);
         Assert.True(Use(report, ".slide") > 2 * Use(report, ".pull"), $"slide {Use(report, ".slide")}, pull {Use(report, ".pull")}");
         Assert.Equal(Verdict.LetsGo, report.Verdict.Word);
         AnchorEnd Side(string side) => new("door-frame-" + side, 0.473);
@@ -80,7 +83,8 @@ public class SanityTests
     [Fact]
     public void ATallRiserTipsMagnetsThatALowOneDoesNotStrain()
     {
-        double Tip(double riser) => Assess(RigFiles.Plate(new Magnet(), 3, riser, "roof")).Checks.Where(c => c.Id.EndsWith(".pull", StringComparison.Ordinal)).Max(c => c.Use);
+        double Tip(double riser) => Assess(RigFiles.Plate(new Magnet(), 3, riser, "roof")).Checks.Where(c =>
+            c.Id.EndsWith(".pull", StringComparison.Ordinal)).Max(c => c.Use);
         Assert.True(Tip(0.6) > 2 * Tip(0.05));
     }
 
@@ -91,7 +95,8 @@ public class SanityTests
         var rig = RigFiles.Plate(new Cup(), 4, 0.25, "door", 0) with { Straps = [] };
         var model = new RigModel(rig, Catalogue.Shipped);
         var rest = model.Forces(model.State([]), Ochema.Core.Hosts.CarHost.Driving.Cases(rig.Run.Road)[0], 0)!;
-        double Pull(string label) => model.Built.Holds.Where(h => h.Label.Contains(label)).Average(h => rest.Hold(h.Spring, AxisOf(model, h)).Pull);
+        double Pull(string label) => model.Built.Holds.Where(h => h.Label.Contains(label))
+            .Average(h => rest.Hold(h.Spring, AxisOf(model, h)).Pull);
         Assert.True(Pull("upper") > 5 && Pull("lower") < -5, $"upper {Pull("upper")}, lower {Pull("lower")}");
         static Ochema.Core.Structure.Vec3 AxisOf(RigModel m, Hold h) => h.Top.Axis;
     }
@@ -130,7 +135,8 @@ public class SanityTests
         var rig = RigFiles.Plate(new Cup(), 5, 0.3);
         double Pull(RigDocument r) => Assess(r).Checks.Where(c => c.Id.EndsWith(".pull", StringComparison.Ordinal)).Max(c => c.Use);
         Assert.True(Pull(rig with { Run = rig.Run with { Altitude = 3000 } }) > 1.1 * Pull(rig));
-        Assert.Contains(Assess(rig with { Site = rig.Site with { CrownRadius = 0.35 } }).Checks, c => c.Id.EndsWith(".curvature", StringComparison.Ordinal) && c.Verdict == Verdict.LetsGo);
+        Assert.Contains(Assess(rig with { Site = rig.Site with { CrownRadius = 0.35 } }).Checks, c =>
+            c.Id.EndsWith(".curvature", StringComparison.Ordinal) && c.Verdict == Verdict.LetsGo);
         var gauge = rig with { Base = new HoldPlate { Hold = new Cup { Vacuum = 70000 } }, Run = rig.Run with { Altitude = 3500 } };
         Assert.Contains(Assess(gauge).Checks, c => c.Id.EndsWith(".altitude", StringComparison.Ordinal) && c.Verdict == Verdict.LetsGo);
     }
@@ -179,7 +185,8 @@ public class SanityTests
                 Assert.Equal(SiteForm.Panel, site.Form);
                 Assert.Null(Survey.Refusal(strut.Foot.Grip, site, new SiteSurvey(), host, Catalogue.Shipped));
                 // Within reach, and not under the base itself.
-                var apart = (host.Surface(site).Point(strut.At[0], strut.At[1]) - host.Surface(rig.Site).Point(rig.At[0], rig.At[1])).Length;
+                var apart = (host.Surface(site).Point(strut.At[0], strut.At[1]) - host.Surface(rig.Site)
+                    .Point(rig.At[0], rig.At[1])).Length;
                 Assert.True(apart is > 0.05 and < 1.6, $"{title}: {apart:0.00} m away");
             }
     }

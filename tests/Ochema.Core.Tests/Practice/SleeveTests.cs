@@ -27,7 +27,8 @@ public sealed class SleeveTests
     {
         var row = Catalogue.Shipped.Find<SectionRow>("sections", "pvc-1");
         var closes = Math.PI * (row.Width - 2 * row.Wall - 0.002 - Rig.Site.Diameter!.Value);
-        string? Refused(SlitSleeve sleeve) => Assess(Rig with { Base = sleeve }).Findings.FirstOrDefault(f => f.Blocks && f.Station == "base")?.Text;
+        string? Refused(SlitSleeve sleeve) => Assess(Rig with { Base = sleeve }).Findings.FirstOrDefault(f => f.Blocks && f.Station
+            == "base")?.Text;
         Assert.Contains("closed before the sleeve grips", Refused(Sleeve with { Slit = closes - 0.0005 }));
         Assert.Null(Refused(Sleeve with { Slit = closes + 0.0005 }));
         // Nominal sizes are names: half-inch pipe does not go over a pole of 22 mm.
@@ -38,7 +39,8 @@ public sealed class SleeveTests
     public void BandsGripAndRubberGripsMore()
     {
         Near.Share(1.5 * Use(Rig with { Base = Sleeve with { Bands = 3 } }, "base-hold.turn"), Use(Rig, "base-hold.turn"), 0.15);
-        Assert.True(Use(Rig with { Base = Sleeve with { Lining = ClampLining.Bare, Slit = 0.02 } }, "base-hold.turn") > 2 * Use(Rig, "base-hold.turn"));
+        Assert.True(Use(Rig with { Base = Sleeve with { Lining = ClampLining.Bare, Slit = 0.02 } }, "base-hold.turn") > 2
+            * Use(Rig, "base-hold.turn"));
         // Slide 2πμT of each band (FrictionGrip, checked beside its source).
         var (slide, torque) = FrictionGrip.Band(400, Rig.Site.Diameter!.Value, 0.3);
         var terms = Assess(Rig).Checks.Single(c => c.Id == "base-hold.turn").Working!.Terms.ToDictionary(t => t.Symbol, t => t.Value);
@@ -59,18 +61,21 @@ public sealed class SleeveTests
         var u = HostLibrary.Find(Rig.Host)!.Motion.Wave(Rig.Run.Road, ((SlitSleeve)Rig.Base).Deep).Speed(0);
         double More(double drift, double own) => (drift + own) * (drift + own) - own * own;
         Assert.InRange(Dragged(1.2, Rig) / Dragged(0.6, Rig), More(1.2, u) / More(0.6, u), 4);
-        // A cylinder across the stream, Cd 1.2 (Hoerner), three times and a half as hard where a wave slams: within the camera's and clip's share.
+        // A cylinder across the stream, Cd 1.2 (Hoerner), three times and a half as hard where a wave slams: within the camera's and clip's
+        // share.
         Assert.InRange(Dragged(1, Rig) / More(1, u), 0.5 * 1000 * 0.034 * 0.3 * 1.0 * 0.5, 0.5 * 1000 * 0.034 * 0.45 * 1.2 * 3.5);
         Assert.True(Assess(Rig with { Reach = (PipeArm)Rig.Reach with { Out = 0.4 } }).Verdict.LimitSpeed < Assess(Rig).Verdict.LimitSpeed);
         // The limit is one and the same, whatever speed is asked about: far below it as well.
-        Near.Share(Assess(Rig).Verdict.LimitSpeed!.Value, Assess(Rig with { Run = Rig.Run with { Speed = 0.1 } }).Verdict.LimitSpeed!.Value, 1e-3);
+        Near.Share(Assess(Rig).Verdict.LimitSpeed!.Value, Assess(Rig with { Run = Rig.Run with { Speed = 0.1 } }).Verdict.LimitSpeed!.Value,
+            1e-3);
     }
 
     [Fact]
     public void PipeIsCementedToItsOwnAndPluggedToAllElse()
     {
         var report = Assess(Rig);
-        Assert.Contains(report.Joins, j => j.Sort == JoinSort.Cemented && j.Says.Contains("cemented into a coupler", StringComparison.Ordinal));
+        Assert.Contains(report.Joins, j => j.Sort == JoinSort.Cemented
+            && j.Says.Contains("cemented into a coupler", StringComparison.Ordinal));
         Assert.Contains(report.Parts, p => p.Row == "pvc-coupler");
         Assert.Contains(report.Checks, c => c.Id == "reach-screw.cement");
         var other = Assess(Rig with { Reach = (PipeArm)Rig.Reach with { Pipe = "pvc-3-4" } });
@@ -89,7 +94,8 @@ public sealed class SleeveTests
         Assert.Equal(Sleeve.Slit, Math.Abs(saw[0][0][0] - saw[1][0][0]), 9);
         Assert.All(saw, s => Assert.Equal(Sleeve.Length, Math.Abs(s[0][1] - s[1][1]), 9));
         // Its piece is the sleeve and the neck that goes into the coupler.
-        var cut = Kinds.RigAssembly.Build(Rig, Catalogue.Shipped).Parts.Single(p => p.Name.StartsWith("Sleeve", StringComparison.Ordinal)).Cut!;
+        var cut = Kinds.RigAssembly.Build(Rig, Catalogue.Shipped).Parts.Single(p =>
+            p.Name.StartsWith("Sleeve", StringComparison.Ordinal)).Cut!;
         Assert.True(cut.Length > Sleeve.Length + PipeCap.All.Single(c => c.Pipe == PipeSize.One).Socket);
         Assert.Equal(cut.Length, strip.Width, 9);
     }

@@ -34,8 +34,10 @@ public sealed class SnagTests
             Assert.InRange(pull, 5, 1000);
             Assert.NotEmpty(by.Title);
         }
-        Assert.Contains(Assessor.Assess(RigFiles.Named(name), Stock).Findings, f => f.Text.StartsWith("Caught and held back", StringComparison.Ordinal));
-        Assert.DoesNotContain(Assessor.Assess(RigFiles.Named("foredeck-cup"), Stock).Findings, f => f.Text.StartsWith("Caught", StringComparison.Ordinal));
+        Assert.Contains(Assessor.Assess(RigFiles.Named(name), Stock).Findings, f =>
+            f.Text.StartsWith("Caught and held back", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assessor.Assess(RigFiles.Named("foredeck-cup"), Stock).Findings, f =>
+            f.Text.StartsWith("Caught", StringComparison.Ordinal));
     }
 
     [Fact]
@@ -43,7 +45,8 @@ public sealed class SnagTests
     {
         var rig = RigFiles.Named("ball-arm");
         var pole = (TelescopingPole)rig.Reach;
-        double Pull(double length) => Snag.First(new RigModel(rig with { Reach = pole with { Length = length } }, Stock), -Vec3.UnitX)!.Value.Pull;
+        double Pull(double length) => Snag.First(new RigModel(rig with { Reach = pole with { Length = length } }, Stock),
+            -Vec3.UnitX)!.Value.Pull;
         Assert.True(Pull(1.2) < 0.7 * Pull(0.4));
         var sides = Schools.Of(rig, Stock).Single(s => s.Id == "reach").Sides;
         Assert.Equal(["Pushed in", "Drawn right out"], sides.Select(s => s.Title));

@@ -13,8 +13,8 @@ using Ochema.Core.Tests.Support;
 namespace Ochema.Core.Tests.Practice;
 
 /// <summary>
-/// All that the program says over every shipped rig, collected into one file (strings.txt beside the tests), to be read; and what no reader should have to find
-/// by reading.
+/// All that the program says over every shipped rig, collected into one file (strings.txt beside the tests), to be read; and what no reader
+/// should have to find by reading.
 /// </summary>
 public partial class StringsTests
 {

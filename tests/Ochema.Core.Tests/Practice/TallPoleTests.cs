@@ -73,7 +73,8 @@ public sealed class TallPoleTests
         Near.Share(Math.PI * Math.PI * 700 / 64, SteppedColumn.Critical([(4, 700)], held: 0.01), 0.01);
         // A stiff foot piece: what is over the hands is a cantilever of its own.
         Near.Share(Math.PI * Math.PI * 300 / 36, SteppedColumn.Critical([(1, 3e6), (3, 300)], held: 1), 0.01);
-        Assert.True(SteppedColumn.Critical([(1.8, 1100), (1.8, 600), (1.8, 280)], 1.1) > SteppedColumn.Critical([(1.8, 1100), (1.8, 600), (1.8, 280)]));
+        Assert.True(SteppedColumn.Critical([(1.8, 1100), (1.8, 600), (1.8, 280)], 1.1)
+            > SteppedColumn.Critical([(1.8, 1100), (1.8, 600), (1.8, 280)]));
     }
 
     private static RigDocument OnItsButt => RigFiles.Named("pole-on-its-butt");
@@ -114,12 +115,14 @@ public sealed class TallPoleTests
         // Softer ground: as much more, but for what hands take over as it sinks.
         Assert.InRange(Of(Butt, "base-hold.bears", sand) / Of(Butt, "base-hold.bears"), 2.2, 1 / 0.3);
         Assert.True(Of(Butt with { Foot = 0.2 }, "base-hold.bears", sand) < 0.2 * Of(Butt, "base-hold.bears", sand));
-        Assert.True(Of(Butt, "hands.hand") < Use(rig with { Host = Rig.Host, Site = Rig.Site, Base = Rig.Base }, "base-hold.hand"), "free hands carry more");
+        Assert.True(Of(Butt, "hands.hand") < Use(rig with { Host = Rig.Host, Site = Rig.Site, Base = Rig.Base }, "base-hold.hand"),
+            "free hands carry more");
         var report = Assess(OnItsButt);
         Assert.Equal(Verdict.LetsGo, report.LetGo.Single(l => l.Id == "hands").Verdict);
         Assert.Contains(Assess(rig with { Reach = (SteppedPole)rig.Reach with { Length = 1 } }).Findings,
             f => f.Blocks && f.Text.Contains("higher up than the pole", StringComparison.Ordinal));
-        Assert.Contains(Assess(rig with { Reach = new NoReach() }).Findings, f => f.Blocks && f.Text.Contains("Hands hold a pole", StringComparison.Ordinal));
+        Assert.Contains(Assess(rig with { Reach = new NoReach() }).Findings, f => f.Blocks
+            && f.Text.Contains("Hands hold a pole", StringComparison.Ordinal));
     }
 
     [Fact] // arms tire: wind and weight for minutes, a stumble for a moment
@@ -145,14 +148,24 @@ public sealed class TallPoleTests
         var proposed = TetherPlan.For(Kinds.RigAssembly.Build(Rig with { Tether = null }, Catalogue.Shipped), "camera", Rig.Run.Speed);
         Assert.Equal(AnchorEnd.OnReach, proposed?.Tether.To.Anchor);
         // The same over water falls in and is pulled up again.
-        Assert.DoesNotContain(Assess(RigFiles.Named("gear-rail-boom")).Findings, f => f.Text.Contains("before it is taut", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assess(RigFiles.Named("gear-rail-boom")).Findings, f =>
+            f.Text.Contains("before it is taut", StringComparison.Ordinal));
     }
 
     [Fact] // carbon has a factor of its own: on an aluminium tube it is not judged as one
     public void EachTubeBowsByItsOwnFactor()
     {
         var pole = (TelescopingPole)RigFiles.Named("hand-pole").Reach;
-        var report = Assess(RigFiles.Named("hand-pole") with { Reach = pole with { Length = 4, Lower = "tube-al-40x2", Upper = "carbon-20x1-5", Lean = 1 } });
+        var report = Assess(RigFiles.Named("hand-pole") with
+        {
+            Reach = pole with
+            {
+                Length = 4,
+                Lower = "tube-al-40x2",
+                Upper = "carbon-20x1-5",
+                Lean = 1
+            }
+        });
         var bows = report.Checks.Single(c => c.Id == "pole-low.grows");
         double T(string symbol) => bows.Working!.Terms.Single(t => t.Symbol == symbol).Value;
         Assert.Contains("pper tube", bows.Working!.Terms.Single(t => t.Symbol == "σ").Name, StringComparison.Ordinal);
@@ -163,11 +176,13 @@ public sealed class TallPoleTests
     [Fact] // upright, a lock that opens lets it slide in; leant far out, it slides off
     public void AnUprightPolesLocksOnlySlideIn()
     {
-        int Locks(double lean) => Assess(Rig with { Reach = Pole with { Lean = lean } }).LetGo.Count(l => l.Title.EndsWith("lock", StringComparison.Ordinal));
+        int Locks(double lean) => Assess(Rig with { Reach = Pole with { Lean = lean } }).LetGo.Count(l =>
+            l.Title.EndsWith("lock", StringComparison.Ordinal));
         Assert.Equal(0, Locks(0.2));
         Assert.Equal(2, Locks(1.4));
         // Running throws it up by more than its weight.
-        Assert.Equal(2, Assess(Rig with { Run = Rig.Run with { Road = Going.Rough } }).LetGo.Count(l => l.Title.EndsWith("lock", StringComparison.Ordinal)));
+        Assert.Equal(2, Assess(Rig with { Run = Rig.Run with { Road = Going.Rough } }).LetGo.Count(l =>
+            l.Title.EndsWith("lock", StringComparison.Ordinal)));
     }
 
     [Fact] // twice as long, an eighth and more of what carries it: it bows before it breaks
@@ -194,7 +209,8 @@ public sealed class TallPoleTests
         Assert.Equal(Pole.Length + 2 * Pole.Overlap, pieces.Sum(p => p.Cut!.Length), 9);
         Assert.Contains(Assess(Rig with { Reach = Pole with { Tubes = 4, Lowest = "tube-al-20x2" } }).Findings,
             f => f.Blocks && f.Text.Contains("Nothing on the shelf slides", StringComparison.Ordinal));
-        Assert.Contains(Assess(Rig with { Reach = Pole with { Overlap = 0.05 } }).Findings, f => f.Text.Contains("three diameters", StringComparison.Ordinal));
+        Assert.Contains(Assess(Rig with { Reach = Pole with { Overlap = 0.05 } }).Findings, f =>
+            f.Text.Contains("three diameters", StringComparison.Ordinal));
     }
 
     [Fact] // hung head down the weight draws at the cap: tape alone holds a light camera, screws more
@@ -234,7 +250,8 @@ public sealed class TallPoleTests
         Assert.Equal(4, diagonals.Count);
         foreach (var d in diagonals)
         {
-            Assert.Equal(face.Length / Math.Cos(Math.PI / 8), Math.Sqrt(Math.Pow(d[1][0] - d[0][0], 2) + Math.Pow(d[1][1] - d[0][1], 2)), 9);
+            Assert.Equal(face.Length / Math.Cos(Math.PI / 8), Math.Sqrt(Math.Pow(d[1][0] - d[0][0], 2) + Math.Pow(d[1][1] - d[0][1], 2)),
+                9);
             Assert.Equal(face.Length / 2, (d[0][0] + d[1][0]) / 2, 9);
             Assert.Equal(face.Length / 2, (d[0][1] + d[1][1]) / 2, 9);
         }

@@ -14,7 +14,16 @@ public sealed class TelescopeTests
     private static readonly RigDocument Pole = RigFiles.Named("hand-pole");
 
     private static RigDocument With(double? overlap, double length = 2.4) =>
-        Pole with { Reach = (TelescopingPole)Pole.Reach with { Length = length, Overlap = overlap, Upper = "tube-al-25x2", Lower = "tube-al-30x2" } };
+        Pole with
+        {
+            Reach = (TelescopingPole)Pole.Reach with
+            {
+                Length = length,
+                Overlap = overlap,
+                Upper = "tube-al-25x2",
+                Lower = "tube-al-30x2"
+            }
+        };
 
     private static double[] Cuts(RigDocument rig) =>
         [.. Maker.Of(rig, Stock).Parts.Where(p => p.Station == "reach" && p.Sort == PieceSort.Cut).SelectMany(p => Enumerable.Repeat(p.Length!.Value, (int)p.Quantity))];

@@ -40,7 +40,8 @@ public sealed class TiltBoxTests
     [Fact] // a heavier camera opens them further
     public void CornersOpenUnderWeight()
     {
-        double Use(RigDocument rig) => Assessor.Assess(rig, Stock).Checks.Where(c => c.Id.EndsWith(".corner", StringComparison.Ordinal)).Max(c => c.Use);
+        double Use(RigDocument rig) => Assessor.Assess(rig, Stock).Checks.Where(c => c.Id.EndsWith(".corner", StringComparison.Ordinal))
+            .Max(c => c.Use);
         Assert.True(Use(Box with { Camera = Box.Camera with { Mass = 4 } }) > 2 * Use(Box));
     }
 }

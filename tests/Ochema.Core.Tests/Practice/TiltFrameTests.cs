@@ -22,7 +22,8 @@ public sealed class TiltFrameTests
     private static RigPart Strip(RigDocument rig, string name) =>
         RigAssembly.Build(rig, Catalogue.Shipped).Parts.Single(p => p.Name.StartsWith(name, StringComparison.Ordinal));
 
-    /// <summary>Inside width of a strip bent to a U, worked back from its bends: π/2·(R + K·t) each, K = 0.5 from R = 3t (handbooks).</summary>
+    /// <summary>Inside width of a strip bent to a U, worked back from its bends: π/2·(R + K·t) each, K = 0.5 from R = 3t
+    /// (handbooks).</summary>
     private static double Inside(CutPiece cut, double radius, double thickness)
     {
         var allowance = Math.PI / 2 * (radius + 0.5 * thickness);
@@ -88,9 +89,11 @@ public sealed class TiltFrameTests
         var high = On("mirrorless-small", "prime-24", frame with { SetBack = ahead, Pivots = body.CentreHeight + 0.02 });
         Near.Share(2 * (body.Mass + lens.Mass) * 9.80665 * 0.02 * Math.Sin(frame.Swing), Use(high), 1e-9);
         // The pivots of the frame itself feel it too.
-        double Pivot(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped).Checks.Where(c => c.Id.StartsWith("tilt-", StringComparison.Ordinal)
+        double Pivot(RigDocument rig) => Assessor.Assess(rig, Catalogue.Shipped).Checks.Where(c =>
+            c.Id.StartsWith("tilt-", StringComparison.Ordinal)
             && c.Id.EndsWith(".turn", StringComparison.Ordinal)).Max(c => c.Use);
-        Assert.True(Pivot(On("mirrorless-small", "prime-24", frame with { SetBack = ahead })) < Pivot(On("mirrorless-small", "prime-24", frame)));
+        Assert.True(Pivot(On("mirrorless-small", "prime-24", frame with { SetBack = ahead }))
+            < Pivot(On("mirrorless-small", "prime-24", frame)));
     }
 
     [Fact]
@@ -103,12 +106,14 @@ public sealed class TiltFrameTests
         // The camera's screw is where its socket is, and the servo over its button, as its record says.
         var compact = Camera("compact");
         Assert.Equal(inner.Length / 2 + compact.SocketAcross, inner.Holes.Single(h => h.Joint == "camera-screw").X, 9);
-        Assert.Contains(plan.Steps, s => s.How.Contains("{length:0.034} right of the middle and {length:0.02} behind the front", StringComparison.Ordinal));
+        Assert.Contains(plan.Steps, s => s.How.Contains("{length:0.034} right of the middle and {length:0.02} behind the front",
+            StringComparison.Ordinal));
         // Two pivots and the camera's screw.
         Assert.Equal(["camera-screw", "tilt-pivot", "tilt-pivot"], inner.Holes.Select(h => h.Joint).Order(StringComparer.Ordinal));
         Assert.Contains(plan.Parts, p => p.Row == "tilt-servo");
         Assert.Contains(plan.Parts, p => p.Row == "button-servo");
-        Assert.DoesNotContain(Maker.Of(On("compact", "built-in-24", new()), Catalogue.Shipped).Parts, p => p.Row is "tilt-servo" or "button-servo");
+        Assert.DoesNotContain(Maker.Of(On("compact", "built-in-24", new()), Catalogue.Shipped).Parts, p => p.Row
+            is "tilt-servo" or "button-servo");
         // The camera's screw is bought to length: through the floor and the rubber, no further than its socket (ISO 1222: 4.5 mm).
         var screw = RigAssembly.Build(On("compact", "built-in-24", new()), Catalogue.Shipped).Joints.Single(j => j.Id == "camera-screw");
         Assert.InRange(screw.ScrewLength - screw.Grip, 0.003, 0.0045);

@@ -14,7 +14,8 @@ public sealed class TipPlanTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
 
-    public static TheoryData<string> Standing => ["ground-pan", "ground-bag", "lamp-foot", "table-gooseneck", "dashboard-pan", "window-slot", "window-bag"];
+    public static TheoryData<string> Standing => ["ground-pan", "ground-bag", "lamp-foot", "table-gooseneck", "dashboard-pan",
+        "window-slot", "window-bag"];
 
     private static TipReport Plan(RigDocument rig) => Assessor.Assess(rig, Stock).Tip!;
 
@@ -51,7 +52,8 @@ public sealed class TipPlanTests
                 if (nx * a[0] + ny * a[1] < 0)
                     (nx, ny) = (-nx, -ny);
                 if (nx * cos + ny * sin is > 1e-9 and var along)
-                    least = Math.Min(least, plan.Weight * (nx * (a[0] - plan.Centre[0]) + ny * (a[1] - plan.Centre[1])) / (plan.Height * along));
+                    least = Math.Min(least, plan.Weight * (nx * (a[0] - plan.Centre[0]) + ny * (a[1] - plan.Centre[1]))
+                        / (plan.Height * along));
             }
             Near.Share(least, push.Force, 0.02, push.Way);
         }
@@ -68,10 +70,12 @@ public sealed class TipPlanTests
         {
             var (sin, cos) = Math.SinCos(push.Angle);
             double Ratio(double p) => TipOver.Ratio(corners, Vec3.UnitZ, new(p * cos, p * sin, -plan.Weight),
-                new Vec3(plan.Centre[0], plan.Centre[1], 0).Cross(new(0, 0, -plan.Weight)) + new Vec3(0, 0, plan.Height).Cross(new(p * cos, p * sin, 0)));
+                new Vec3(plan.Centre[0], plan.Centre[1], 0).Cross(new(0, 0, -plan.Weight)) + new Vec3(0, 0, plan.Height)
+                    .Cross(new(p * cos, p * sin, 0)));
             if (push.Force < 0.01)
                 continue;
-            Assert.True(Ratio(0.93 * push.Force) < 1 && Ratio(1.07 * push.Force) > 1, $"{recipe} {push.Way} {push.Force}: {Ratio(push.Force)}");
+            Assert.True(Ratio(0.93 * push.Force) < 1 && Ratio(1.07 * push.Force) > 1,
+                $"{recipe} {push.Way} {push.Force}: {Ratio(push.Force)}");
         }
     }
 
@@ -80,8 +84,20 @@ public sealed class TipPlanTests
     {
         var rig = RigFiles.Named("ground-pan");
         RigDocument With(string lens, CameraFoot foot) =>
-            rig with { Camera = rig.Camera with { Body = "mirrorless-full", Lens = lens, Foot = foot, Mass = null, FocalLength = null, Tilt = 0 } };
-        var (little, front, own) = (Plan(With("prime-24", CameraFoot.Body)), Plan(With("prime-600", CameraFoot.Body)), Plan(With("prime-600",
+            rig with
+            {
+                Camera = rig.Camera with
+                {
+                    Body = "mirrorless-full",
+                    Lens = lens,
+                    Foot = foot,
+                    Mass = null,
+                    FocalLength = null,
+                    Tilt = 0
+                }
+            };
+        var (little, front, own) = (Plan(With("prime-24", CameraFoot.Body)), Plan(With("prime-600", CameraFoot.Body)),
+            Plan(With("prime-600",
             CameraFoot.AsUsual)));
         Assert.True(front.Centre[0] > little.Centre[0] + 0.05);
         Assert.Equal("ahead", front.Least.Way.Split(' ')[0]);
@@ -112,7 +128,8 @@ public sealed class TipPlanTests
         var b = Table(TableTop.Level);
         var tops = new[] { 1, 2, 3, 4 }.Select(i => b.Position(new(b.NodeOf($"hold-{i}-post"))).Z).ToList();
         Assert.Equal(tops.Min(), tops.Max(), 1e-9);
-        Assert.Equal(((RailTable)b.Rig.Base).Post, new[] { "front left", "front right", "rear left", "rear right" }.Min(n => Post(b, n)), 0.002);
+        Assert.Equal(((RailTable)b.Rig.Base).Post, new[] { "front left", "front right", "rear left", "rear right" }.Min(n => Post(b, n)),
+            0.002);
         var slope = Math.Asin(Math.Abs(b.Surface.U.Z));
         Near.Share(0.45 * Math.Tan(slope), Math.Abs(Post(b, "front left") - Post(b, "rear left")), 0.1);
         Assert.Equal(Post(b, "front left"), Post(b, "front right"), 1e-9);
@@ -121,7 +138,8 @@ public sealed class TipPlanTests
             Assert.True((b.Position(new(b.NodeOf($"hold-{i}-post"))) - hold.Top.Position).Normalized().Dot(hold.Top.Axis) > 1 - 1e-9);
         var along = Table(TableTop.Along);
         Near.Share(Post(along, "rear left"), Post(along, "front left"), 0.05);
-        Assert.Contains("for the front left", string.Join(' ', Core.Making.Maker.Of(b.Rig, Stock).Steps.Select(s => s.How)), StringComparison.Ordinal);
+        Assert.Contains("for the front left", string.Join(' ', Core.Making.Maker.Of(b.Rig, Stock).Steps.Select(s => s.How)),
+            StringComparison.Ordinal);
     }
 
     [Fact]

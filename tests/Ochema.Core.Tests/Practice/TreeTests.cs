@@ -91,7 +91,11 @@ public sealed class TreeTests
     [Fact] // a trunk that thins by 6 % leans its bark back by 3 %: 0.2 m × 0.03 ÷ 1.25 mm turns fewer
     public void ATaperTipsTheBarkBack()
     {
-        string Turns(double taper) => Assess(Rig with { Base = Bracket with { Screw = 0.01 }, Site = Rig.Site with { Slope = 0.1022, Taper = taper } })
+        string Turns(double taper) => Assess(Rig with
+        {
+            Base = Bracket with { Screw = 0.01 },
+            Site = Rig.Site with { Slope = 0.1022, Taper = taper }
+        })
             .Findings.Single(f => f.Text.Contains("out of plumb", StringComparison.Ordinal)).Text;
         Assert.Contains("out by 8.4 turns", Turns(0));
         Assert.Contains("out by 3.6 turns", Turns(0.06));
@@ -112,7 +116,8 @@ public sealed class TreeTests
     public void EqualJointsTurnAtTheTree()
     {
         var straight = Arm with { Bend = 0, Heading = Math.PI / 2 };
-        (double First, double Second, double Third) Uses(FoldingArm arm) => Assess(Rig with { Reach = arm, Run = Rig.Run with { Speed = 15 } }) is var r
+        (double First, double Second, double Third) Uses(FoldingArm arm) =>
+            Assess(Rig with { Reach = arm, Run = Rig.Run with { Speed = 15 } }) is var r
             ? (Use(r, "pivot-1.turn"), Use(r, "pivot-2.turn"), Use(r, "pivot-3.turn")) : default;
         var equal = Uses(straight with { Falls = 1 });
         Assert.True(equal.First > equal.Second && equal.Second > equal.Third);
@@ -131,7 +136,8 @@ public sealed class TreeTests
         Near.Share(Use(ratchet, "base-hold.strap") * 9 / 5, Use(cam, "base-hold.strap"), 0.01);
         var thick = Assess(Rig with { Site = Rig.Site with { Diameter = 0.8 } });
         Assert.True(Use(thick, "base-hold.slide") > 1.2 * Use(ratchet, "base-hold.slide"));
-        Assert.True(Use(Assess(Rig with { Base = Bracket with { Tension = 200 } }), "base-hold.slide") > 2 * Use(ratchet, "base-hold.slide"));
+        Assert.True(Use(Assess(Rig with { Base = Bracket with { Tension = 200 } }), "base-hold.slide") > 2
+            * Use(ratchet, "base-hold.slide"));
     }
 
     [Fact] // a stem thinner than the timber is touched by less than the timber's width
@@ -155,8 +161,10 @@ public sealed class TreeTests
     {
         // A tenth and a half of an e-folding in each radian: 5 mm to 0.2 mm takes ln 25 of them.
         Near.Share(Math.Log(25) / (2 * Math.PI * 6 * 0.03), Settling.Time(6, 0.03), 1e-9);
-        Assert.Contains(Assess(Rig).Findings, f => f.Text.Contains("wait", StringComparison.Ordinal) && f.Text.Contains("bounces", StringComparison.Ordinal));
-        Assert.DoesNotContain(Assess(Rig with { Reach = new NoReach() }).Findings, f => f.Text.Contains("bounces", StringComparison.Ordinal));
+        Assert.Contains(Assess(Rig).Findings, f => f.Text.Contains("wait", StringComparison.Ordinal)
+            && f.Text.Contains("bounces", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assess(Rig with { Reach = new NoReach() }).Findings, f =>
+            f.Text.Contains("bounces", StringComparison.Ordinal));
     }
 
     [Fact] // links of 331, 306 and 281 mm come from one bar of a metre; of 12, 13 and 14 in they do not come from 36 in

@@ -46,7 +46,8 @@ public sealed class TurningTests
             Assert.True((force + pull).Length < 1e-6 * pull.Length, $"{force} against {pull}");
             Near.Share(Math.Pow(spin.Rate(speed), 2) * spin.Outward(b.Position(b.Camera.Node)).Length, f.Field.Length, 1e-9);
             // Nothing of it at rest.
-            Assert.True(model.Forces(model.State([]), new RigCase("still", "", Vec3.Zero, -1, Vec3.Zero), speed)!.Spring(hold.Spring).Force.Length < 1e-9);
+            Assert.True(model.Forces(model.State([]), new RigCase("still", "", Vec3.Zero, -1, Vec3.Zero),
+                speed)!.Spring(hold.Spring).Force.Length < 1e-9);
             Assert.True(double.IsFinite(moment.Length));
         }
     }
@@ -59,7 +60,8 @@ public sealed class TurningTests
         Assert.Equal(2, cases.Count(c => c.Id is "turn-down" or "turn-up" && Math.Abs(c.Field.X) > 9));
         Assert.DoesNotContain(cases, c => c.Spins && (c.AtRest || c.Id == "brake"));
         // A roundabout stays upright, and what does not turn has none of it.
-        Assert.DoesNotContain(HostLibrary.Find("roundabout")!.Motion.Cases(Going.Average), c => c.Id.StartsWith("turn-", StringComparison.Ordinal));
+        Assert.DoesNotContain(HostLibrary.Find("roundabout")!.Motion.Cases(Going.Average), c =>
+            c.Id.StartsWith("turn-", StringComparison.Ordinal));
         Assert.DoesNotContain(HostLibrary.Find("estate")!.Motion.Cases(Going.Average), c => c.Spins);
     }
 
@@ -78,7 +80,8 @@ public sealed class TurningTests
         Assert.Equal(Verdict.LetsGo, fast.Verdict.Word);
         Assert.Contains(fast.Findings, x => x.Text.Contains("200 turns a minute", StringComparison.Ordinal));
         Assert.Contains(slow.Findings, x => x.Text.Contains("out of balance", StringComparison.Ordinal));
-        Assert.DoesNotContain(Assessor.Assess(RigFiles.Named("swing"), Stock).Findings, x => x.Text.Contains("out of balance", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assessor.Assess(RigFiles.Named("swing"), Stock).Findings, x =>
+            x.Text.Contains("out of balance", StringComparison.Ordinal));
         // What comes off flies on: the tether sees more of it, the faster it turns.
         double Catches(double speed) => Assessor.Assess(fan with { Run = fan.Run with { Speed = speed } }, Stock).Checks.Single(c =>
             c.Id == "tether.catch").Use;
@@ -94,6 +97,7 @@ public sealed class TurningTests
         var at = b.Position(b.Camera.Node) - 0.3 * Vec3.UnitY;
         var rate = b.Host.Motion.Turning!.Rate(2);
         Near.Share(0.3 * rate * rate, Ochema.Core.Rigs.Flung.Beyond(b, f, at).Length, 1e-9);
-        Assert.Equal(Vec3.Zero, Ochema.Core.Rigs.Flung.Beyond(b, model.Forces(model.State([]), new RigCase("still", "", Vec3.Zero, -1, Vec3.Zero), 2)!, at));
+        Assert.Equal(Vec3.Zero, Ochema.Core.Rigs.Flung.Beyond(b, model.Forces(model.State([]),
+            new RigCase("still", "", Vec3.Zero, -1, Vec3.Zero), 2)!, at));
     }
 }

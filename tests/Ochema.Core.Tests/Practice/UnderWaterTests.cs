@@ -40,10 +40,15 @@ public sealed class UnderWaterTests
     {
         var boom = RigFiles.Named("gear-rail-boom");
         var own = Stock.Find<CameraRow>("cameras", "action") with { Id = "own-camera", UnderWater = 0 };
-        RigDocument Dry(RigDocument rig) => rig with { Stock = new OwnStock { Cameras = [own] }, Camera = rig.Camera with { Body = own.Id } };
+        RigDocument Dry(RigDocument rig) => rig with
+        {
+            Stock = new OwnStock { Cameras = [own] },
+            Camera = rig.Camera with { Body = own.Id }
+        };
         Assert.Contains(Assess(Dry(boom)).Findings, f => !f.Blocks && f.Text.Contains("Waves come over it", StringComparison.Ordinal));
         Assert.DoesNotContain(Assess(boom).Findings, f => f.Text.Contains("Waves come over it", StringComparison.Ordinal));
-        Assert.DoesNotContain(Assess(Dry(RigFiles.Named("handlebar-clamp"))).Findings, f => f.Text.Contains("Waves", StringComparison.Ordinal));
+        Assert.DoesNotContain(Assess(Dry(RigFiles.Named("handlebar-clamp"))).Findings, f =>
+            f.Text.Contains("Waves", StringComparison.Ordinal));
     }
 
     [Theory] // Griffin's curve, by hand: 1.29 d undamped, and what is left of it

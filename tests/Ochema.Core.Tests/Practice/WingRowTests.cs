@@ -41,7 +41,8 @@ public sealed class WingRowTests
         double[] Forces(params string[] gone)
         {
             var f = model.Forces(model.State(gone), still, 0)!;
-            return [.. model.Built.Holds.Where(h => h.Station == "base").Select(h => gone.Contains(h.Id.ToString()) ? 0 : f.Spring(h.Spring).Force.Z)];
+            return [.. model.Built.Holds.Where(h => h.Station == "base")
+                .Select(h => gone.Contains(h.Id.ToString()) ? 0 : f.Spring(h.Spring).Force.Z)];
         }
         var whole = Forces();
         // Tethers hang slack: their weight is nobody's but their own ends'.
@@ -104,7 +105,8 @@ public sealed class WingRowTests
     [Fact] // the hole at the front bolt is where it bends most: a longer boom gives there first, and a wider tube carries it
     public void TheBoomGivesAtItsFrontBolt()
     {
-        double Use(string tube, double out_) => Assessor.Assess(Rig with { Reach = new ConduitBoom { Tube = tube, StickOut = out_ } }, Stock)
+        double Use(string tube, double out_) => Assessor.Assess(Rig with { Reach = new ConduitBoom { Tube = tube, StickOut = out_ } },
+            Stock)
             .Checks.Single(c => c.Id == "boom.strength").Use;
         Assert.True(Use("emt-1-2", 1.2) > 1);
         Assert.True(Use("emt-3-4", 1.2) < 0.7 * Use("emt-1-2", 1.2));
@@ -123,7 +125,8 @@ public sealed class WingRowTests
         // Screws are longer by a bracket and a pad, and go in one by one.
         var plan = Maker.Of(Rig, Stock);
         Assert.Contains(plan.Steps, s => s.How.Contains("never two at once", StringComparison.Ordinal));
-        Assert.Contains(plan.Steps, s => s.Work == Work.Place && s.Beware.Any(c => c.Contains("answered with yes", StringComparison.Ordinal)));
+        Assert.Contains(plan.Steps, s => s.Work == Work.Place && s.Beware.Any(c =>
+            c.Contains("answered with yes", StringComparison.Ordinal)));
         Assert.Equal(10, plan.Parts.Single(p => p.Name.StartsWith("L-bracket", StringComparison.Ordinal)).Quantity);
         Assert.Equal(11, plan.Templates.Single(t => t.Name.Contains("Rail", StringComparison.Ordinal)
             || t.Name.StartsWith("Rail", StringComparison.Ordinal)).Holes.Count);

@@ -14,7 +14,8 @@ public class RecorderLogTests
     /// <summary>A log of a sine on the second axis, 0.2 m/s² at 20 Hz, with weight on the third.</summary>
     private static string Log(string header, Func<double, double, string> row, string before = "", string after = "") =>
         before + header + "\n"
-            + string.Concat(Enumerable.Range(0, Count).Select(i => row(i * Step, 0.2 * Math.Sin(2 * Math.PI * 20 * i * Step)) + "\n")) + after;
+            + string.Concat(Enumerable.Range(0, Count).Select(i => row(i * Step, 0.2 * Math.Sin(2 * Math.PI * 20 * i * Step)) + "\n"))
+                + after;
 
     private static string F(double v) => v.ToString("0.000000", CultureInfo.InvariantCulture);
 
@@ -23,7 +24,8 @@ public class RecorderLogTests
         { "plain", Log("time (s),ax (m/s²),ay (m/s²),az (m/s²)", (t, y) => $"{F(t)},0.01,{F(y)},9.81") },
         { "quoted", Log("\"Time (s)\",\"Acceleration x (m/s^2)\",\"Acceleration y (m/s^2)\",\"Acceleration z (m/s^2)\"", (t, y) =>
             $"\"{F(t)}\",\"0.01\",\"{F(y)}\",\"9.81\"") },
-        { "axes the other way, two times", Log("time,seconds_elapsed,z,y,x", (t, y) => $"{1764140000000000000L + (long)(t * 1e9)},{F(t)},9.81,{F(y)},0.01") },
+        { "axes the other way, two times", Log("time,seconds_elapsed,z,y,x", (t, y) =>
+            $"{1764140000000000000L + (long)(t * 1e9)},{F(t)},9.81,{F(y)},0.01") },
         { "clock times", Log("timestamp;x;y;z", (t, y) =>
             $"{new DateTime(2026, 5, 3, 10, 0, 0).AddSeconds(t):yyyy-MM-dd'T'HH:mm:ss.fffffff}Z;0,01;{F(y).Replace('.', ',')};9,81") },
         { "clock and since", Log("loggingTime,sampleSinceStart(s),accelerationX(G),accelerationY(G),accelerationZ(G)",
@@ -31,7 +33,8 @@ public class RecorderLogTests
         { "milliseconds, tabs", Log("t (ms)\tx\ty\tz\taccuracy", (t, y) => $"{F(t * 1000)}\t0.01\t{F(y)}\t9.81\t3") },
         { "microseconds by their step", Log("t,x,y,z", (t, y) => $"{(long)(t * 1e6)},0.01,{F(y)},9.81") },
         { "comments round it",
-            Log("time_ns,acc_x,acc_y,acc_z", (t, y) => $"{(long)(t * 1e9)},0.01,{F(y)},9.81", "# recorded by a phone\n\n", "\n# end\nstopped, 200 samples\n") },
+            Log("time_ns,acc_x,acc_y,acc_z", (t, y) => $"{(long)(t * 1e9)},0.01,{F(y)},9.81", "# recorded by a phone\n\n",
+                "\n# end\nstopped, 200 samples\n") },
         { "sensors beside each other", Log("time (s),gyro x,gyro y,gyro z,acc x (m/s²),acc y (m/s²),acc z (m/s²)", (t, y) =>
             $"{F(t)},5,6,7,0.01,{F(y)},9.81") },
         { "no header", Log("", (t, y) => $"{F(t)},0.01,{F(y)},9.81") },
@@ -80,7 +83,8 @@ public class RecorderLogTests
     {
         var text = new StringBuilder("time (s),ax,ay,az\n");
         for (var i = 0; i < 240_000; i++)
-            text.Append(CultureInfo.InvariantCulture, $"{i * Step:0.0000},0.0{i % 10},{Math.Sin(2 * Math.PI * 8 * i * Step):0.00000},9.81\n");
+            text.Append(CultureInfo.InvariantCulture,
+                $"{i * Step:0.0000},0.0{i % 10},{Math.Sin(2 * Math.PI * 8 * i * Step):0.00000},9.81\n");
         var report = TapTest.Read(text.ToString());
         Assert.Equal(599.9975, report.Duration, 3);
         Assert.Equal(8, report.Peaks[0].Frequency, 1);

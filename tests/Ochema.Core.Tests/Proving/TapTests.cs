@@ -16,7 +16,8 @@ public class TapTests
     private static double[] Noise(int n, int seed = 3)
     {
         var random = new Random(seed);
-        return [.. Enumerable.Range(0, n).Select(_ => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble()))];
+        return [.. Enumerable.Range(0, n).Select(_ => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble()))
+            * Math.Cos(2 * Math.PI * random.NextDouble()))];
     }
 
     [Fact] // Welch 1967: the integral of the density is the variance
@@ -45,7 +46,8 @@ public class TapTests
     public void DampingByRingDown(double f, double zeta)
     {
         var w = 2 * Math.PI * f;
-        var x = Enumerable.Range(0, 1600).Select(i => i < 100 ? 0 : Math.Exp(-zeta * w * (i - 100) / 200.0) * Math.Sin(w * Math.Sqrt(1 - zeta * zeta) * (i - 100) / 200.0)).ToArray();
+        var x = Enumerable.Range(0, 1600).Select(i => i < 100 ? 0 : Math.Exp(-zeta * w * (i - 100) / 200.0)
+            * Math.Sin(w * Math.Sqrt(1 - zeta * zeta) * (i - 100) / 200.0)).ToArray();
         Near.Share(zeta, Spectra.RingDown(x, 200, f), 0.12, $"{f} Hz");
     }
 
@@ -81,16 +83,19 @@ public class TapTests
     [InlineData("time (s),ax,ay,az", 1, ',', 9.81, LogTime.Seconds, LogAcceleration.MetresPerSecondSquared)]
     [InlineData("t (ms);x (g);y (g);z (g)", 1000, ';', 1, LogTime.Milliseconds, LogAcceleration.Gravity)]
     [InlineData("stamp\tx\ty\tz", 1e9, '\t', 1, LogTime.Nanoseconds, LogAcceleration.Gravity)]
-    public void UnitsAndColumnsAreRecognised(string header, double second, char separator, double weight, LogTime time, LogAcceleration acceleration)
+    public void UnitsAndColumnsAreRecognised(string header, double second, char separator, double weight, LogTime time,
+        LogAcceleration acceleration)
     {
-        var lines = Enumerable.Range(0, 400).Select(i => string.Join(separator, new[] { i / 100.0 * second, 0.01 * Math.Sin(i), 0.0, weight }.Select(v => v.ToString("0.######"))));
+        var lines = Enumerable.Range(0, 400).Select(i => string.Join(separator,
+            new[] { i / 100.0 * second, 0.01 * Math.Sin(i), 0.0, weight }.Select(v => v.ToString("0.######"))));
         var text = header + "\n" + string.Join('\n', separator == ';' ? lines.Select(l => l.Replace('.', ',')) : lines);
         var log = AccelerometerLog.Read(text);
         Assert.Equal((time, acceleration), (log.TimeUnit, log.AccelerationUnit));
         Near.Share(100, log.Rate, 0.01);
         Near.Share(weight == 1 ? 9.80665 : 9.81, log.Axes[2].Average(), 0.001);
         // What the user says beats what was recognised.
-        Assert.Equal(LogAcceleration.MetresPerSecondSquared, AccelerometerLog.Read(text, null, LogAcceleration.MetresPerSecondSquared).AccelerationUnit);
+        Assert.Equal(LogAcceleration.MetresPerSecondSquared, AccelerometerLog.Read(text, null,
+            LogAcceleration.MetresPerSecondSquared).AccelerationUnit);
     }
 
     [Theory]

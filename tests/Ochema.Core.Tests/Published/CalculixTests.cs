@@ -10,7 +10,8 @@ namespace Ochema.Core.Tests.Published;
 /// </summary>
 public class CalculixTests
 {
-    private static readonly JsonElement[] Frames = [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Published/Data/calculix.json"))).RootElement.EnumerateArray()];
+    private static readonly JsonElement[] Frames = [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory,
+        "Published/Data/calculix.json"))).RootElement.EnumerateArray()];
 
     public static TheoryData<string> Names => [.. Frames.Select(f => f.GetProperty("name").GetString()!)];
 
@@ -25,13 +26,15 @@ public class CalculixTests
             var reference = node.Value.EnumerateArray().Select(v => v.GetDouble()).ToArray();
             var most = reference.Max(Math.Abs);
             for (var i = 0; i < 3; i++)
-                Assert.True(Math.Abs(solved.Displacement(node.Name)[i] - reference[i]) < 0.015 * most, $"{name}, {node.Name}[{i}]: {solved.Displacement(node.Name)[i]:G5} against {reference[i]:G5}");
+                Assert.True(Math.Abs(solved.Displacement(node.Name)[i] - reference[i]) < 0.015 * most,
+                    $"{name}, {node.Name}[{i}]: {solved.Displacement(node.Name)[i]:G5} against {reference[i]:G5}");
         }
         foreach (var f in frame.GetProperty("calculix").GetProperty("frequencies").EnumerateObject())
             Near.Share(f.Value.GetDouble(), solved.Modes![int.Parse(f.Name)].Frequency, 0.01, $"{name}, mode {f.Name}");
     }
 
-    private static readonly JsonElement[] Recipes = [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Published/Data/calculix-recipes.json"))).RootElement.EnumerateArray()];
+    private static readonly JsonElement[] Recipes = [.. JsonDocument.Parse(File.ReadAllText(Path.Combine(AppContext.BaseDirectory,
+        "Published/Data/calculix-recipes.json"))).RootElement.EnumerateArray()];
 
     public static TheoryData<string> RecipeNames => [.. Recipes.Select(f => f.GetProperty("name").GetString()!)];
 

@@ -4,7 +4,8 @@ using static Ochema.Core.Tests.Support.Frames;
 
 namespace Ochema.Core.Tests.Published;
 
-/// <summary>Closed forms: Roark's Formulas for Stress and Strain, 7th ed., table 8.1; Timoshenko; Blevins, "Formulas for Natural Frequency and Mode Shape" (1979), table 8-1.</summary>
+/// <summary>Closed forms: Roark's Formulas for Stress and Strain, 7th ed., table 8.1; Timoshenko; Blevins, "Formulas for Natural Frequency
+/// and Mode Shape" (1979), table 8-1.</summary>
 public class ClosedFormTests
 {
     private const double L = 0.8;
@@ -25,7 +26,8 @@ public class ClosedFormTests
     public void CantileverUnderItsWeight() // w·L⁴/8EI
     {
         var c = new ModelCase { Id = "weight", Gravity = [0, 0, -9.80665] };
-        Near.Share(-Rho * A * 9.80665 * Math.Pow(L, 4) / (8 * E * I), ModelSolver.Solve(Cantilever(L, D, cases: c)).Displacement("n4")[2], 1e-6);
+        Near.Share(-Rho * A * 9.80665 * Math.Pow(L, 4) / (8 * E * I), ModelSolver.Solve(Cantilever(L, D, cases: c)).Displacement("n4")[2],
+            1e-6);
     }
 
     [Fact]
@@ -51,7 +53,8 @@ public class ClosedFormTests
         var model = Cantilever(L, D, 4) with
         {
             Springs = [Fixed("n0"), Fixed("n4")],
-            Cases = [new ModelCase { Id = "w", MemberLoads = [.. Enumerable.Range(0, 4).Select(i => new ModelMemberLoad($"b{i}", [0, -100, 0]))] }],
+            Cases = [new ModelCase { Id = "w", MemberLoads = [.. Enumerable.Range(0, 4)
+                .Select(i => new ModelMemberLoad($"b{i}", [0, -100, 0]))] }],
         };
         Near.Share(-100 * Math.Pow(L, 4) / (384 * E * I), ModelSolver.Solve(model).Displacement("n2")[1], 1e-5);
     }
@@ -63,8 +66,10 @@ public class ClosedFormTests
         model = model with
         {
             Springs = [Fixed("n0"), Fixed("n4")],
-            Members = [model.Members[0] with { ReleaseFrom = ["ry", "rz"] }, model.Members[1], model.Members[2], model.Members[3] with { ReleaseTo = ["ry", "rz"] }],
-            Cases = [new ModelCase { Id = "w", MemberLoads = [.. Enumerable.Range(0, 4).Select(i => new ModelMemberLoad($"b{i}", [0, 0, -100]))] }],
+            Members = [model.Members[0] with { ReleaseFrom = ["ry", "rz"] }, model.Members[1], model.Members[2],
+                model.Members[3] with { ReleaseTo = ["ry", "rz"] }],
+            Cases = [new ModelCase { Id = "w", MemberLoads = [.. Enumerable.Range(0, 4)
+                .Select(i => new ModelMemberLoad($"b{i}", [0, 0, -100]))] }],
         };
         Near.Share(-5 * 100 * Math.Pow(L, 4) / (384 * E * I), ModelSolver.Solve(model).Displacement("n2")[2], 1e-5);
     }
@@ -75,7 +80,8 @@ public class ClosedFormTests
         var model = Cantilever(L, D, 4) with
         {
             Springs = [Fixed("n0"), new ModelSpring("prop", "n4", [0, 0, 1e12, 0, 0, 0])],
-            Cases = [new ModelCase { Id = "w", MemberLoads = [.. Enumerable.Range(0, 4).Select(i => new ModelMemberLoad($"b{i}", [0, 0, -100]))] }],
+            Cases = [new ModelCase { Id = "w", MemberLoads = [.. Enumerable.Range(0, 4)
+                .Select(i => new ModelMemberLoad($"b{i}", [0, 0, -100]))] }],
         };
         Near.Share(3 * 100 * L / 8, ModelSolver.Solve(model).Cases[0].Result!.SpringForces["prop"][2], 1e-5);
     }

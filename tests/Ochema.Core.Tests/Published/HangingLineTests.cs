@@ -84,7 +84,8 @@ public sealed class HangingLineTests
     {
         double Each(double sag) => HangingNet.Solve(new()
         {
-            Nodes = [new("a", 0, 0.225, 0, true), new("b", 12.2, 0.225, 0, true), new("c", 0, -0.225, 0, true), new("d", 12.2, -0.225, 0, true),
+            Nodes = [new("a", 0, 0.225, 0, true), new("b", 12.2, 0.225, 0, true), new("c", 0, -0.225, 0, true),
+                new("d", 12.2, -0.225, 0, true),
                 new("left", 0, 0.225, 0), new("right", 1, -0.225, 0)],
             Ropes =
             [

@@ -22,7 +22,8 @@ public class ShakeTests
     public void ARoadsVelocitySpectrumIsFlat()
     {
         foreach (var f in new[] { 0.5, 2, 9, 40.0 })
-            Near.Share(4 * Math.PI * Math.PI * 64e-6 * 0.01 * 25, Math.Pow(2 * Math.PI * f, 2) * RoadProfile.Displacement(64e-6, 25, f), 1e-12);
+            Near.Share(4 * Math.PI * Math.PI * 64e-6 * 0.01 * 25, Math.Pow(2 * Math.PI * f, 2) * RoadProfile.Displacement(64e-6, 25, f),
+                1e-12);
     }
 
     [Fact] // at rest on the tyre the body follows the road: |z̈/z|→ω² well below its own frequency

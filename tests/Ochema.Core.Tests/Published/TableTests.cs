@@ -47,13 +47,15 @@ public class TableTests
     [InlineData("1-4-20", 1750)]
     [InlineData("5-16-18", 2900)]
     [InlineData("3-8-16", 4250)]
-    public void InchProofLoads(string id, double poundForce) => Near.Share(poundForce * 4.4482216, Stock.Find<Fastener>("fasteners", id).ProofLoad, 0.008);
+    public void InchProofLoads(string id, double poundForce) =>
+        Near.Share(poundForce * 4.4482216, Stock.Find<Fastener>("fasteners", id).ProofLoad, 0.008);
 
     [Fact] // ISO 898-1: A_s = π/4·(d − 0.9382·p)²; ASME B1.1 with 0.9743
     public void StressAreasFollowTheirFormula()
     {
         foreach (var f in Stock.Fasteners)
-            Near.Share(Math.PI / 4 * Math.Pow(f.MajorDiameter - (f.Id[0] == 'm' ? 0.9382 : 0.9743) * f.Pitch, 2), f.StressArea, 0.012, f.Id);
+            Near.Share(Math.PI / 4 * Math.Pow(f.MajorDiameter - (f.Id[0] == 'm' ? 0.9382 : 0.9743) * f.Pitch, 2), f.StressArea, 0.012,
+                f.Id);
     }
 
     [Theory] // usual machinists' table: 1/4-20 No. 7 (5.1 mm), 3/8-16 5/16 in, M6 5.0, M8 6.8
@@ -69,7 +71,8 @@ public class TableTests
     [InlineData("pvc-1-2", 0.840)]
     [InlineData("pvc-1", 1.315)]
     [InlineData("pvc-2", 2.375)]
-    public void PipesAreNotTheirNominalSize(string id, double inches) => Assert.Equal(inches * 0.0254, Stock.Find<SectionRow>("sections", id).Width, 5);
+    public void PipesAreNotTheirNominalSize(string id, double inches) =>
+        Assert.Equal(inches * 0.0254, Stock.Find<SectionRow>("sections", id).Width, 5);
 
     [Fact] // Roark table A.1 and 10.1: square a: J = 0.1406·a⁴; strip b ≫ t: J → b·t³/3
     public void RectangleTorsion()
@@ -116,7 +119,8 @@ public class TableTests
         var steel = Stock.Material("steel-body");
         var d = 210e9 * Math.Pow(0.00075, 3) / (12 * 0.91);
         Near.Share(16 * Math.PI * d / 0.04, PanelStiffness.Normal(steel, 0.00075, 0.2, 1e9), 1e-3);
-        Near.Share(16 * Math.PI * d / 0.04 + 4 * 210e9 * 0.00075 * 0.00075 / (2.5 * Math.Sqrt(3 * 0.91)), PanelStiffness.Normal(steel, 0.00075, 0.2, 2.5), 1e-3);
+        Near.Share(16 * Math.PI * d / 0.04 + 4 * 210e9 * 0.00075 * 0.00075 / (2.5 * Math.Sqrt(3 * 0.91)),
+            PanelStiffness.Normal(steel, 0.00075, 0.2, 2.5), 1e-3);
     }
 
     [Fact] // Shigley, Mechanical Engineering Design, ch. 4: Euler above the transition, Johnson below; equal where they meet (S_y/2)
@@ -161,5 +165,6 @@ public class TableTests
     }
 
     [Fact] // the figures this product was asked for: about 430 N for a pumped 115 mm cup is what its makers' class states
-    public void CupForce() => Assert.InRange(0.7 * 101325 * Math.PI / 4 * Math.Pow(Stock.Find<SuctionCupRow>("cups", "cup-115").LipDiameter, 2), 400, 560);
+    public void CupForce() => Assert.InRange(0.7 * 101325 * Math.PI / 4
+        * Math.Pow(Stock.Find<SuctionCupRow>("cups", "cup-115").LipDiameter, 2), 400, 560);
 }

@@ -26,7 +26,8 @@ public class ThreadTests
     [InlineData(0.2500, 20, 0.0318)]
     [InlineData(0.3125, 18, 0.0524)]
     [InlineData(0.3750, 16, 0.0775)]
-    public void InchStressAreas(double d, double n, double area) => Near.Share(area, Threads.StressArea(d * 0.0254, 0.0254 / n, inch: true) / (0.0254 * 0.0254), 0.004);
+    public void InchStressAreas(double d, double n, double area) =>
+        Near.Share(area, Threads.StressArea(d * 0.0254, 0.0254 / n, inch: true) / (0.0254 * 0.0254), 0.004);
 
     [Theory] // ISO 724 basic pitch and minor diameters, mm
     [InlineData(6, 1.0, 5.350, 4.917)]
@@ -69,7 +70,8 @@ public class ThreadTests
     [InlineData("5-16-24", "letter I")]
     [InlineData("3-8-16", "5/16 in")]
     [InlineData("3-8-24", "letter Q")]
-    public void InchTapDrills(string id, string drill) => Assert.Equal(drill, Ochema.Core.Quantities.Drills.NearestInch(Thread(id).TapDrill).Name);
+    public void InchTapDrills(string id, string drill) => Assert.Equal(drill,
+        Ochema.Core.Quantities.Drills.NearestInch(Thread(id).TapDrill).Name);
 
     [Theory] // ASME B18.2.8 normal and loose fit, in; from memory
     [InlineData("1-4-20", 0.281, 0.297)]
@@ -102,7 +104,8 @@ public class ThreadTests
     public void MetricClearanceHoles(string id, double close, double medium, double free)
     {
         var f = Thread(id);
-        Assert.Equal([close, medium, free], new[] { Fit.Close, Fit.Medium, Fit.Free }.Select(x => Math.Round(Holes.Clearance(f, x) * 1000, 2)));
+        Assert.Equal([close, medium, free], new[] { Fit.Close, Fit.Medium, Fit.Free }.Select(x =>
+            Math.Round(Holes.Clearance(f, x) * 1000, 2)));
     }
 
     [Theory] // ISO 4032 and ASME B18.2.2: nut height, across flats, mm
@@ -132,7 +135,8 @@ public class ThreadTests
         foreach (var id in new[] { "m6", "m8", "1-4-20", "3-8-16" })
         {
             var f = Thread(id);
-            Assert.True(Threads.StripLoad(f, f.NutHeight, f.TapDrill, Material("steel-1018"), 510e6) > f.ProofLoad * (id[0] == 'm' ? 0.8 : 1), id);
+            Assert.True(Threads.StripLoad(f, f.NutHeight, f.TapDrill, Material("steel-1018"), 510e6) > f.ProofLoad
+                * (id[0] == 'm' ? 0.8 : 1), id);
         }
     }
 
@@ -147,7 +151,8 @@ public class ThreadTests
     public void NominalIsNotReal(string name, double mm) => Assert.Equal(mm, NominalSizes.Find(name)!.Across * 1000, 1);
 
     [Fact]
-    public void ATwoInchClampDoesNotCloseOnTwoInchPipe() => Assert.False(NominalSizes.ClampFits(0.048, 0.0508, NominalSizes.Find("2 in pipe")!.Across));
+    public void ATwoInchClampDoesNotCloseOnTwoInchPipe() => Assert.False(NominalSizes.ClampFits(0.048, 0.0508,
+        NominalSizes.Find("2 in pipe")!.Across));
 
     [Theory] // ISO 888 and usual inch lengths
     [InlineData("m6", 0.0182, 0.030, 20, 0)]

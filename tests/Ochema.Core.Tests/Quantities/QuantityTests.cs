@@ -110,7 +110,8 @@ public class QuantityTests
 
     [Fact]
     public void PrintedValuesAreReadBack() => CsCheck.Check.Sample(
-        CsCheck.Gen.Select(CsCheck.Gen.Double[0.02, 20], CsCheck.Gen.Enum<UnitSystem>(), CsCheck.Gen.OneOfConst(Dimension.Length, Dimension.Mass, Dimension.Force, Dimension.Speed, Dimension.Torque)),
+        CsCheck.Gen.Select(CsCheck.Gen.Double[0.02, 20], CsCheck.Gen.Enum<UnitSystem>(),
+            CsCheck.Gen.OneOfConst(Dimension.Length, Dimension.Mass, Dimension.Force, Dimension.Speed, Dimension.Torque)),
         x =>
         {
             var (v, system, d) = x;

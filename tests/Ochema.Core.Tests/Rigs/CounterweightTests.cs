@@ -43,7 +43,8 @@ public sealed class CounterweightTests
     }
 
     [Fact]
-    public void ASwingNeedsNone() => Assert.DoesNotContain(RigAssembly.Build(RigFiles.Named("swing"), Stock).Parts, p => p.Station == StationId.Site);
+    public void ASwingNeedsNone() => Assert.DoesNotContain(RigAssembly.Build(RigFiles.Named("swing"), Stock).Parts, p => p.Station
+        == StationId.Site);
 
     private static IEnumerable<string> Said(RigDocument rig) => RigAssembly.Build(rig, Stock).Findings.Select(f => f.Text);
 }

@@ -7,7 +7,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Rigs;
 
-/// <summary>Where no single change is enough the smallest set is found, and it does what it says; else what the rig allows is said.</summary>
+/// <summary>Where no single change is enough the smallest set is found, and it does what it says; else what the rig allows is
+/// said.</summary>
 public sealed class GoalSearchTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;

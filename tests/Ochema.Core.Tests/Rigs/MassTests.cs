@@ -40,7 +40,16 @@ public sealed class MassTests
     public void SoDoesASecondPath()
     {
         foreach (var (_, rig) in RigFiles.All)
-            Weigh(rig with { Second = new SecondPath { Camera = rig.Camera, Head = rig.Head, Reach = rig.Reach, Where = SecondPlace.Underneath } });
+            Weigh(rig with
+            {
+                Second = new SecondPath
+                {
+                    Camera = rig.Camera,
+                    Head = rig.Head,
+                    Reach = rig.Reach,
+                    Where = SecondPlace.Underneath
+                }
+            });
     }
 
     [Fact] // a cylinder of aluminium in the tube, what is drilled out for the screw made good by the screw
@@ -101,11 +110,14 @@ public sealed class MassTests
         // Lines weigh nothing in the frame; what lies in water carries some of it along.
         var frame = model.Masses.Sum(m => m.M) + (b.Host.Motion.Wet ? b.Pieces.Sum(p => p.Mass) : model.Members.Sum(m =>
             m.Rho * m.A * (at[m.To] - at[m.From]).Length));
-        var named = $"{rig.Name}: {rig.Base.GetType().Name}, {rig.Reach.GetType().Name}, {rig.Isolator.GetType().Name}, {rig.Head.GetType().Name}";
-        // Every beam is made of something that is on the list; what is there beside the frame weighs nothing, is a line, or none of the rig.
+        var named = $"{rig.Name}: {rig.Base.GetType().Name}, {rig.Reach.GetType().Name}, {rig.Isolator.GetType().Name}, "
+            + $"{rig.Head.GetType().Name}";
+        // Every beam is made of something that is on the list; what is there beside the frame weighs nothing, is a line, or none of the
+        // rig.
         Assert.True(!b.Unmade.Any(), $"{named}: {string.Join(", ", b.Unmade.Select(p => p.Id))} is made of nothing");
         string[] lines = [StationId.Site, StationId.Tether, .. rig.Straps.Select(s => StationId.Strap(s.Id).ToString())];
-        Assert.All(b.Parts.Where(p => b.NotCarried.Contains(p.Id) && p.Mass > 0), p => Assert.True(lines.Contains(p.Station), $"{named}: {p.Name}"));
+        Assert.All(b.Parts.Where(p => b.NotCarried.Contains(p.Id) && p.Mass > 0), p =>
+            Assert.True(lines.Contains(p.Station), $"{named}: {p.Name}"));
         Near.Share(b.Parts.Where(p => !b.NotCarried.Contains(p.Id)).Sum(p => p.Mass * p.Quantity), frame, 1e-9, named);
     }
 }

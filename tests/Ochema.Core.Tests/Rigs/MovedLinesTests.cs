@@ -22,11 +22,13 @@ public sealed class MovedLinesTests
     {
         var moved = Moved.To(RigFiles.Named(name), host, site, Catalogue.Shipped);
         var b = RigAssembly.Build(moved.Document, Catalogue.Shipped);
-        Assert.All(b.Tethers.Where(t => t.KeepsNothing(b, b.Rig.Run.Speed) is not null), t => Assert.Contains(moved.Lines, l => l.StartsWith(t.Name, StringComparison.Ordinal)));
+        Assert.All(b.Tethers.Where(t => t.KeepsNothing(b, b.Rig.Run.Speed) is not null), t =>
+            Assert.Contains(moved.Lines, l => l.StartsWith(t.Name, StringComparison.Ordinal)));
         if (moved.Document.Straps.Count == 0)
             Assert.Equal(RigFiles.Named(name).Straps.Count > 0, moved.Lines.Any(l => l.StartsWith("Its strap", StringComparison.Ordinal)));
         else
-            Assert.Contains(Assessor.Assess(moved.Document, Catalogue.Shipped).LetGo, l => l.Kind == "straps-alone" && l.Verdict != Verdict.LetsGo);
+            Assert.Contains(Assessor.Assess(moved.Document, Catalogue.Shipped).LetGo, l => l.Kind == "straps-alone" && l.Verdict
+                != Verdict.LetsGo);
     }
 
     [Fact]

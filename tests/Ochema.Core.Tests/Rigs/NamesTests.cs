@@ -8,14 +8,15 @@ using Ochema.Core.Tests.Support;
 namespace Ochema.Core.Tests.Rigs;
 
 /// <summary>
-/// Names that a user gives. Parts are taken away by their names, so what a strap or strut is called must not take anything else along, nor hide its checks:
-/// a strap called "reach" would have left out the reach's own checks in its let-go case.
+/// Names that a user gives. Parts are taken away by their names, so what a strap or strut is called must not take anything else along, nor
+/// hide its checks: a strap called "reach" would have left out the reach's own checks in its let-go case.
 /// </summary>
 public sealed class NamesTests
 {
     private static readonly Catalogue Stock = Catalogue.Shipped;
 
-    public static TheoryData<string> Names => ["2-bonnet-close-up-braced", "3-roof-road-ahead", "bar-magnets", "pan-rig", "rail-table", "handlebar-clamp"];
+    public static TheoryData<string> Names => ["2-bonnet-close-up-braced", "3-roof-road-ahead", "bar-magnets", "pan-rig", "rail-table",
+        "handlebar-clamp"];
 
     /// <summary>All that the house calls something by, as far as a document may say it.</summary>
     private static List<string> Taken(RigDocument rig)
@@ -24,7 +25,8 @@ public sealed class NamesTests
         return [.. b.Model.Springs.Select(s => s.Id).Concat(b.Model.Members.Select(m => m.Id)).Concat(b.Model.Nodes.Select(n => n.Id))
             .Concat(b.Checks.Select(c => c.Part.Name)).Concat(b.Checks.Select(c => c.Station.ToString())).Concat(b.Holds.Select(h =>
                 h.Id.Name)).Concat(b.Figure.Select(f => f.Id))
-            .Concat(["intact", "holds-alone", "straps-alone", "tether", "tether-2", "camera", "head", "reach", "isolator", "base", "site", "plate"])
+            .Concat(["intact", "holds-alone", "straps-alone", "tether", "tether-2", "camera", "head", "reach", "isolator", "base", "site",
+                "plate"])
             .Where(i => i.Length is > 0 and <= 40 && i.All(c => char.IsAsciiLetterOrDigit(c) || c == '-')).Distinct()
             .Except(rig.Straps.Select(s => s.Id)).Except(rig.Braces.Select(x => x.Id))];
     }

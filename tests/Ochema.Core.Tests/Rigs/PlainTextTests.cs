@@ -53,7 +53,9 @@ public sealed class PlainTextTests
     [Fact]
     public void LettersThatADrawingDoesNotKnowAreWrittenInThoseItKnows()
     {
-        var print = Maker.Of(RigFiles.Named("cup-plate-riser"), Catalogue.Shipped).Prints.First(p => p.Flat) with { Name = "Крыша 12 mm × 3" };
+        var print = Maker.Of(RigFiles.Named("cup-plate-riser"), Catalogue.Shipped).Prints.First(p =>
+            p.Flat) with
+        { Name = "Крыша 12 mm × 3" };
         Assert.Matches("Kr[a-z']+ 12 mm x 3", TemplateFiles.Dxf(print));
     }
 

@@ -28,7 +28,8 @@ public class StrapGeometryTests
             Assert.All(StrapPull.Runs(b), r => Assert.True(r.Presses > 0 && r.Length < 1.4, $"{name}: {r}"));
             Assert.Empty(StrapPull.Findings(b));
             // They never make a rig let go that held.
-            Assert.True(Assessor.Quick(rig, Catalogue.Shipped, false).Use > 1 || Assessor.Quick(changed, Catalogue.Shipped, false).Use <= 1, name);
+            Assert.True(Assessor.Quick(rig, Catalogue.Shipped, false).Use > 1 || Assessor.Quick(changed, Catalogue.Shipped, false).Use <= 1,
+                name);
         }
     }
 
@@ -39,7 +40,8 @@ public class StrapGeometryTests
         var ahead = rig with
         {
             Straps = [new Strap { Id = "one", Stock = "ratchet-25", From = RigPoint.BaseFrontLeft, To = new("wheel-arch-left", 0),
-            Pretension = 300 }, new Strap { Id = "two", Stock = "ratchet-25", From = RigPoint.BaseFrontRight, To = new("wheel-arch-right", 0),
+            Pretension = 300 }, new Strap { Id = "two", Stock = "ratchet-25", From = RigPoint.BaseFrontRight,
+                To = new("wheel-arch-right", 0),
             Pretension = 300 }, new Strap { Id = "three", Stock = "ratchet-25",
             From = RigPoint.BaseRearLeft, To = new("bonnet-edge-left", 0), Pretension = 300 }]
         };
@@ -159,7 +161,8 @@ public class StrapGeometryTests
         var rig = RigFiles.Named("3-roof-road-ahead");
         var tight = rig with { Straps = [.. rig.Straps.Select(s => s with { Pretension = 3000 })] };
         var report = Assessor.Assess(tight, Catalogue.Shipped);
-        Assert.Contains(report.LetGo, l => l.Kind == "strap" && l.Uses.Any(u => u.Key.StartsWith("strap", StringComparison.Ordinal) && u.Value > 1));
+        Assert.Contains(report.LetGo, l => l.Kind == "strap" && l.Uses.Any(u => u.Key.StartsWith("strap", StringComparison.Ordinal)
+            && u.Value > 1));
         Assert.All(report.LetGo.Where(l => l.Kind == "strap"), l => Assert.Equal(Verdict.LetsGo, l.Verdict));
     }
 }

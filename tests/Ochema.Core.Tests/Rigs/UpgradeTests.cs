@@ -36,7 +36,8 @@ public class UpgradeTests
         var rig = RigReader.Read(old.ToJsonString(), Stock);
         Assert.Equal(new Taken(1.4, "2026-03-14"), rig.Measured!["site.stiffnessFactor"]);
         Assert.Equal(new Taken(0.06, "2026-03-14"), rig.Measured["site.damping"]);
-        Assert.Contains(Assessor.Assess(rig, Stock).Checks.SelectMany(c => c.Working!.Terms), t => t.Source == "your tap test, 14 Mar 2026");
+        Assert.Contains(Assessor.Assess(rig, Stock).Checks.SelectMany(c => c.Working!.Terms), t => t.Source
+            == "your tap test, 14 Mar 2026");
         // Written in the new words, and read again as it is.
         Assert.DoesNotContain("calibratedOn", StrictJson.Write(rig));
         Assert.Equal(StrictJson.Write(rig), StrictJson.Write(RigReader.Read(StrictJson.Write(rig), Stock)));

@@ -81,7 +81,8 @@ public class ExcitationTests
                 var sum = modal.Modes.Sum(m => m.Participation[axis] * m.Participation[axis]);
                 Assert.InRange(sum, 0, modal.TotalMass[axis] * 1.000001);
             }
-            Assert.True(modal.Modes.Sum(m => m.Participation.Sum(p => p * p)) > 0.3 * modal.TotalMass.Sum(), $"{name}: its modes miss what shakes");
+            Assert.True(modal.Modes.Sum(m => m.Participation.Sum(p => p * p)) > 0.3 * modal.TotalMass.Sum(),
+                $"{name}: its modes miss what shakes");
         }
     }
 
@@ -127,14 +128,16 @@ public class ExcitationTests
         var (_, dynamics) = Of(rig with { Run = rig.Run with { Speed = 0, HeadWind = 0, Gust = 0 } });
         Assert.Empty(dynamics.Excitations.Random);
         Assert.NotEmpty(dynamics.Excitations.Steady); // the engine at idle
-        Assert.Equal(0, Shaker.Of(rig with { Run = rig.Run with { Speed = 0, HeadWind = 0, Gust = 0, Rpm = 0 } }, Catalogue.Shipped).Picture.Numbers.Max(n => n.Pixels));
+        Assert.Equal(0, Shaker.Of(rig with { Run = rig.Run with { Speed = 0, HeadWind = 0, Gust = 0, Rpm = 0 } },
+            Catalogue.Shipped).Picture.Numbers.Max(n => n.Pixels));
     }
 
     [Fact] // an engine that runs through a range passes the modes in it
     public void ARangeOfRevolutionsIsAsBadAsItsWorst()
     {
         var rig = RecipeLibrary.All.First(r => r.Id == "tie-down-block").Document;
-        double Smear(double? rpm, double? to) => Shaker.Of(rig with { Run = rig.Run with { Rpm = rpm, RpmTo = to } }, Catalogue.Shipped).Picture.Numbers[1].Pixels;
+        double Smear(double? rpm, double? to) => Shaker.Of(rig with { Run = rig.Run with { Rpm = rpm, RpmTo = to } },
+            Catalogue.Shipped).Picture.Numbers[1].Pixels;
         var each = Enumerable.Range(0, 13).Select(i => Smear(1500 + 100 * i, null)).ToList();
         var range = Smear(1500, 2700);
         Assert.True(range >= each.Max() * 0.98, $"{range} against {each.Max()}");
@@ -154,8 +157,10 @@ public class ExcitationTests
         Assert.All(lives, l => Assert.True(l.Stress > 0 && l.Hours > 0));
         Assert.Equal(lives.Select(l => l.Hours).Order(), lives.Select(l => l.Hours));
         // Rougher going, more stress: as the amplitude of the table.
-        RigDocument Walk(Going g) => RecipeLibrary.All.First(r => r.Id == "hand-pole").Document is var r ? r with { Run = r.Run with { Road = g, Speed = 0.1, Gust = 0 } } : r;
-        var (calm, fast) = (MemberLives.Of(Of(Walk(Going.Average)).Model).Max(l => l.Stress), MemberLives.Of(Of(Walk(Going.Rough)).Model).Max(l => l.Stress));
+        RigDocument Walk(Going g) => RecipeLibrary.All.First(r => r.Id == "hand-pole").Document is var r
+            ? r with { Run = r.Run with { Road = g, Speed = 0.1, Gust = 0 } } : r;
+        var (calm, fast) = (MemberLives.Of(Of(Walk(Going.Average)).Model).Max(l => l.Stress), MemberLives.Of(Of(Walk(Going.Rough)).Model)
+            .Max(l => l.Stress));
         Near.Share(2.5, fast / calm, 0.02);
     }
 }

@@ -7,10 +7,12 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Sharpness;
 
-/// <summary>Jolts by combination of modes against the time history of the same modes, step by step (Duhamel's integral by exact recurrence).</summary>
+/// <summary>Jolts by combination of modes against the time history of the same modes, step by step (Duhamel's integral by exact
+/// recurrence).</summary>
 public class JoltTimeHistoryTests
 {
-    /// <summary>Peak over time of Σ Γₙ·qₙ(t)·aₙ + left·pulse(t), where qₙ is the absolute acceleration answer of a mode to a half-sine of one.</summary>
+    /// <summary>Peak over time of Σ Γₙ·qₙ(t)·aₙ + left·pulse(t), where qₙ is the absolute acceleration answer of a mode to a half-sine of
+    /// one.</summary>
     private static double Peak(IReadOnlyList<RigMode> modes, double[] amplitude, double left, double duration)
     {
         var slowest = modes.Min(m => m.Frequency);
@@ -69,8 +71,10 @@ public class JoltTimeHistoryTests
             if (exact < 0.02 * model.Built.Mass)
                 continue;
             // Combined by rule: at least the history less a tenth, and no wild surplus.
-            Assert.True(Math.Abs(shown[k]) > 0.9 * exact, $"{name}, {k}: {Math.Abs(shown[k]):0.000} shown, {exact:0.000} in the time history");
-            Assert.True(Math.Abs(shown[k]) < 2.2 * exact, $"{name}, {k}: {Math.Abs(shown[k]):0.000} shown, {exact:0.000} in the time history");
+            Assert.True(Math.Abs(shown[k]) > 0.9 * exact,
+                $"{name}, {k}: {Math.Abs(shown[k]):0.000} shown, {exact:0.000} in the time history");
+            Assert.True(Math.Abs(shown[k]) < 2.2 * exact,
+                $"{name}, {k}: {Math.Abs(shown[k]):0.000} shown, {exact:0.000} in the time history");
         }
     }
 

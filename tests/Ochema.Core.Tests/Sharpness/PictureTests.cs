@@ -95,10 +95,15 @@ public class PictureTests
     {
         // The engine fires at 25 Hz: a mount tuned to it shakes the camera, one well below does not.
         var rig = RigFiles.Plate(new Ochema.Core.Kinds.Holds.Cup(), 2);
-        RigDocument Mount(IsolatorKind k, double rpm) => rig with { Isolator = k, Run = rig.Run with { Rpm = rpm, Road = Going.Smooth, Speed = 3 } };
+        RigDocument Mount(IsolatorKind k, double rpm) => rig with
+        {
+            Isolator = k,
+            Run = rig.Run with { Rpm = rpm, Road = Going.Smooth, Speed = 3 }
+        };
         var near = Shake(Mount(new RubberMounts(), 0)).Modes[0].Frequency;
         double Smear(double rpm) => Number(Mount(new RubberMounts(), rpm), "smear");
-        Assert.True(Smear(near * 30) > 2 * Smear(near * 30 * 4), $"{Smear(near * 30)} at its own {near:0} Hz, {Smear(near * 120)} well above");
+        Assert.True(Smear(near * 30) > 2 * Smear(near * 30
+            * 4), $"{Smear(near * 30)} at its own {near:0} Hz, {Smear(near * 120)} well above");
     }
 
     [Fact]
@@ -116,7 +121,8 @@ public class PictureTests
     {
         var report = Shake(RigFiles.Named(name));
         Assert.Equal(["shake", "smear", "wobble"], report.Picture.Numbers.Select(n => n.Id));
-        Assert.All(report.Picture.Numbers, n => Assert.True(double.IsFinite(n.Pixels) && n.Pixels > 0 && n.Low < n.Pixels && n.High > n.Pixels, $"{name}: {n}"));
+        Assert.All(report.Picture.Numbers, n => Assert.True(double.IsFinite(n.Pixels) && n.Pixels > 0 && n.Low < n.Pixels && n.High
+            > n.Pixels, $"{name}: {n}"));
         Assert.Equal(report.Frequencies.Count, report.Rotation.Count);
         Assert.Equal(report.Frequencies.Order(), report.Frequencies);
         Assert.Equal(1, report.Modes.Sum(m => m.Share), 6);
@@ -130,7 +136,8 @@ public class PictureTests
         var report = Adviser.Assess(rig, Catalogue.Shipped);
         foreach (var list in new[]
         {
-            report.Cautions, [.. report.Findings.Select(f => f.Text)], [.. report.Retentions.Select(r => r.Piece)], [.. report.Checks.Select(c => c.Id)], [.. report.Stations.Select(s => s.Id)],
+            report.Cautions, [.. report.Findings.Select(f => f.Text)], [.. report.Retentions.Select(r => r.Piece)],
+                [.. report.Checks.Select(c => c.Id)], [.. report.Stations.Select(s => s.Id)],
             [.. report.Advice!.Select(a => a.Id)], [.. report.LetGo.Select(l => l.Id)], [.. report.Places.Select(p => p.Kind)], [.. report.Options.Select(o => o.Kind)], [.. report.Joints.Select(j => j.Id)],
             [.. shake.Sources.Select(s => s.Label)], [.. shake.Steady.Select(s => s.Label)], [.. ShakeAdvice.Of(rig, Catalogue.Shipped).Select(a => a.Id)],
         })
@@ -166,7 +173,13 @@ public class PictureTests
         {
             Head = new GimbalHead { Stock = "gimbal-medium", Room = 0.35 },
             Camera = rig.Camera with { Mass = 2.2 },
-            Reach = new Ochema.Core.Kinds.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 120 },
+            Reach = new Ochema.Core.Kinds.Reaches.BoomTube
+            {
+                Height = 0.25,
+                StickOut = 0.3,
+                Section = "tube-steel-48-3x3-2",
+                ClampTorque = 120
+            },
             Run = rig.Run with { Road = Going.Rough },
         };
         var tuned = rig with
@@ -186,7 +199,8 @@ public class PictureTests
         Assert.True(rigid > 1.5, $"{rigid}");
         Assert.True(Number(tuned, "smear") < 1, $"{Number(tuned, "smear")}");
         // Without its damper the same arm rocks on.
-        Assert.True(Number(tuned with { Isolator = ((SpringArm)tuned.Isolator) with { Damping = 0.05 } }, "smear") > Number(tuned, "smear"));
+        Assert.True(Number(tuned with { Isolator = ((SpringArm)tuned.Isolator) with { Damping = 0.05 } }, "smear")
+            > Number(tuned, "smear"));
     }
 
     [Fact]
@@ -205,7 +219,13 @@ public class PictureTests
         var rig = RecipeLibrary.All.First(r => r.Id == "pan-rig").Document;
         rig = rig with
         {
-            Reach = new Ochema.Core.Kinds.Reaches.BoomTube { Height = 0.25, StickOut = 0.3, Section = "tube-steel-48-3x3-2", ClampTorque = 240 },
+            Reach = new Ochema.Core.Kinds.Reaches.BoomTube
+            {
+                Height = 0.25,
+                StickOut = 0.3,
+                Section = "tube-steel-48-3x3-2",
+                ClampTorque = 240
+            },
             Base = ((Ochema.Core.Kinds.Bases.TubeClamp)rig.Base) with { Torque = 30, Largest = 0.06 },
         };
         var arms = IsolatorSearch.Of(rig, Catalogue.Shipped).Where(c => c.Document.Isolator is SpringArm).ToList();
@@ -275,7 +295,8 @@ public class PictureTests
         Near.Share(5e8, Fatigue.Cycles(aluminium, 0.35 * aluminium.UltimateStrength), 1e-6);
         Near.Share(1, Fatigue.Bands.Sum(b => b.Share), 0.005);
         // By hand: 20 MPa of root mean square, notch 2.5, 10 Hz.
-        var damage = 0.683 / Fatigue.Cycles(aluminium, 50e6) + 0.271 / Fatigue.Cycles(aluminium, 100e6) + 0.0433 / Fatigue.Cycles(aluminium, 150e6);
+        var damage = 0.683 / Fatigue.Cycles(aluminium, 50e6) + 0.271 / Fatigue.Cycles(aluminium, 100e6) + 0.0433
+            / Fatigue.Cycles(aluminium, 150e6);
         Near.Share(Math.Min(1e6, 1 / (damage * 36000)), Fatigue.Hours(aluminium, 20e6, 10), 1e-9);
         Assert.True(Fatigue.Hours(aluminium, 60e6, 10) < 0.05 * Fatigue.Hours(aluminium, 40e6, 10) + 1);
         Assert.All(Shake(RecipeLibrary.All.First(r => r.Id == "pan-rig").Document).Members, m => Assert.True(m.Stress > 0 && m.Hours > 0));

@@ -86,7 +86,8 @@ public class PictureWordTests
         var rig = At(Recipe("magnet-plate-straps"), 80) with { };
         var smear = Number(rig, "smear");
         Assert.True(smear.Floor * smear.Floor > 0.5 * smear.Pixels * smear.Pixels);
-        Assert.DoesNotContain(ShakeAdvice.Of(rig, Catalogue.Shipped), a => a.Id.Contains("strut") || a.Id is "spread" or "no-reach" or "lower-riser");
+        Assert.DoesNotContain(ShakeAdvice.Of(rig, Catalogue.Shipped), a => a.Id.Contains("strut") || a.Id
+            is "spread" or "no-reach" or "lower-riser");
         Assert.Contains(ShakeAdvice.Of(RigFiles.CupAndArm(), Catalogue.Shipped), a => a.Id == "two struts");
     }
 
@@ -106,7 +107,14 @@ public class PictureWordTests
     [Fact]
     public void AHumIsToldNearTheDesignSpeedOnly()
     {
-        var rig = RigFiles.Plate(new Cup(), 2, 0.6) with { Reach = new Core.Kinds.Reaches.Riser { Height = 0.6, Section = "tube-al-40x2" } };
+        var rig = RigFiles.Plate(new Cup(), 2, 0.6) with
+        {
+            Reach = new Core.Kinds.Reaches.Riser
+            {
+                Height = 0.6,
+                Section = "tube-al-40x2"
+            }
+        };
         var model = new RigModel(rig, Catalogue.Shipped);
         bool Hums(double speed) => Hum.Findings(new RigModel(rig with { Run = rig.Run with { Speed = speed } }, Catalogue.Shipped),
             Words(rig) with { Word = Sharp.Soft }, speed).Any();

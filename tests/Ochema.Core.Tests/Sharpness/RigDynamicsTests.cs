@@ -11,7 +11,8 @@ using Ochema.Core.Tests.Support;
 
 namespace Ochema.Core.Tests.Sharpness;
 
-/// <summary>Jolts and shaking as loads: modes drawn together must agree with what is known of one mass, stiff rigs and close pairs.</summary>
+/// <summary>Jolts and shaking as loads: modes drawn together must agree with what is known of one mass, stiff rigs and close
+/// pairs.</summary>
 public class RigDynamicsTests
 {
     private static RigMode Mode(double frequency, double damping) => new(frequency, damping, [1, 1, 1], Vec3.Zero, Vec3.Zero, []);
@@ -25,7 +26,8 @@ public class RigDynamicsTests
     }
 
     [Fact]
-    public void CorrelationIsSymmetricAndAtMostOne() => Gen.Select(Gen.Double[1, 100], Gen.Double[1, 100], Gen.Double[0.005, 0.3], Gen.Double[0.005, 0.3]).Sample((f, g, a, b) =>
+    public void CorrelationIsSymmetricAndAtMostOne() => Gen.Select(Gen.Double[1, 100], Gen.Double[1, 100], Gen.Double[0.005, 0.3],
+        Gen.Double[0.005, 0.3]).Sample((f, g, a, b) =>
     {
         var (there, back) = (RigDynamics.Correlation(Mode(f, a), Mode(g, b)), RigDynamics.Correlation(Mode(g, b), Mode(f, a)));
         Assert.Equal(there, back, 9);
@@ -136,7 +138,8 @@ public class RigDynamicsTests
         var model = new RigModel(rig, Catalogue.Shipped);
         var c = model.Built.Host.Motion.Cases(rig.Run.Road).First(x => x.Id == "jolt-up") with { Field = Vec3.Zero, Wind = -1 };
         var gone = model.Built.Holds[0].Id;
-        double Pull(IReadOnlyList<string> without, int hold) => Math.Abs(model.Forces(model.State(without), c, 20)!.Spring(model.Built.Holds[hold].Spring).Force.Z);
+        double Pull(IReadOnlyList<string> without, int hold) => Math.Abs(model.Forces(model.State(without), c,
+            20)!.Spring(model.Built.Holds[hold].Spring).Force.Z);
         // Three carry what four did; the one across from the missing one is eased.
         Assert.True(Pull([gone], 1) + Pull([gone], 2) > Pull([], 1) + Pull([], 2));
         Assert.IsType<HoldPlate>(rig.Base);

@@ -15,7 +15,8 @@ public sealed class SecondCameraTests
     public void ATwinOnTheSamePlaceHasTheSamePicture()
     {
         var rig = RigFiles.Named("3-roof-road-ahead");
-        var report = Assessor.Assess(With(rig, new SecondPath { Camera = rig.Camera, Head = rig.Head, Reach = rig.Reach }), Catalogue.Shipped);
+        var report = Assessor.Assess(With(rig, new SecondPath { Camera = rig.Camera, Head = rig.Head, Reach = rig.Reach }),
+            Catalogue.Shipped);
         Assert.Equal(report.Sharpness.Word, report.SecondSharpness!.Word);
         foreach (var (a, b) in report.Sharpness.Numbers.Zip(report.SecondSharpness.Numbers))
             Near.Share(a.Pixels, b.Pixels, 0.02);

@@ -9,8 +9,8 @@ using Ochema.Core.Tests.Support;
 namespace Ochema.Core.Tests.Sharpness;
 
 /// <summary>
-/// The uses that the combined responses come to against those of the movement itself: every check looks at every moment of a jolt, and at thousands of
-/// moments of random shaking, with the signs that the modes really have there.
+/// The uses that the combined responses come to against those of the movement itself: every check looks at every moment of a jolt, and at
+/// thousands of moments of random shaking, with the signs that the modes really have there.
 /// </summary>
 public class UsesAgainstHistoriesTests
 {
@@ -84,7 +84,8 @@ public class UsesAgainstHistoriesTests
         Assert.True(Math.Abs(Moment(new RigCase("jolt", "", Vec3.Zero, -1, Vec3.Zero, Jolt: 1))) > 0.95 * least);
     }
 
-    private static void Compare(string name, RigModel model, double speed, List<RigCase> cases, IEnumerable<CaseForces?> history, int passed)
+    private static void Compare(string name, RigModel model, double speed, List<RigCase> cases, IEnumerable<CaseForces?> history,
+        int passed)
     {
         var checks = model.Built.Checks.Where(c => !c.Fixed && !c.Reserve && c.Sort == CheckSort.Strength).ToList();
         var uses = checks.ToDictionary(c => c, _ => new List<double>());
@@ -136,7 +137,8 @@ public class UsesAgainstHistoriesTests
         var grown = shakes.Count > 0 && shakes[0].Growth > 0 ? Math.Pow(speed / 15, 2 * shakes[0].Growth) : 1;
         var size = modes.Count + 1;
         var sum = new double[size, size];
-        var spectrum = grid.Select(f => grown * shakes.Sum(s => Excitations.Shares(s)[axis] is var share ? share * share * s.Spectrum(f) : 0)).ToArray();
+        var spectrum = grid.Select(f => grown * shakes.Sum(s => Excitations.Shares(s)[axis] is var share ? share * share * s.Spectrum(f)
+            : 0)).ToArray();
         for (var k = 0; k < grid.Length; k++)
         {
             var width = ((k > 0 ? grid[k] - grid[k - 1] : 0) + (k + 1 < grid.Length ? grid[k + 1] - grid[k] : 0)) / 2;
@@ -166,7 +168,8 @@ public class UsesAgainstHistoriesTests
     private static double[] Drawn(double[,] l, Random random)
     {
         var n = l.GetLength(0);
-        var z = Enumerable.Range(0, n).Select(_ => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble())).ToArray();
+        var z = Enumerable.Range(0, n).Select(_ => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble()))
+            * Math.Cos(2 * Math.PI * random.NextDouble())).ToArray();
         return [.. Enumerable.Range(0, n).Select(i => Enumerable.Range(0, i + 1).Sum(k => l[i, k] * z[k]))];
     }
 }

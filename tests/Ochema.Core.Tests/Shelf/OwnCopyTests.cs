@@ -10,8 +10,8 @@ using Ochema.Core.Tests.Support;
 namespace Ochema.Core.Tests.Shelf;
 
 /// <summary>
-/// A user's copy of a row is judged like the row: every shipped row that a rig is made of, replaced by an own one with the same numbers, list by list, changes
-/// nothing in its report or its plan but the row's own id.
+/// A user's copy of a row is judged like the row: every shipped row that a rig is made of, replaced by an own one with the same numbers,
+/// list by list, changes nothing in its report or its plan but the row's own id.
 /// </summary>
 public sealed class OwnCopyTests
 {
@@ -39,12 +39,14 @@ public sealed class OwnCopyTests
                 {
                     now = now.Replace(own, row.Id, StringComparison.Ordinal);
                     var at = was.Zip(now).TakeWhile(p => p.First == p.Second).Count();
-                    Assert.True(was == now, $"{what}: …{was[Math.Max(0, at - 100)..Math.Min(was.Length, at + 80)]}… is …{now[Math.Max(0, at - 100)..Math.Min(now.Length, at + 80)]}…");
+                    Assert.True(was == now, $"{what}: …{was[Math.Max(0, at - 100)..Math.Min(was.Length, at + 80)]}… is "
+                        + $"…{now[Math.Max(0, at - 100)..Math.Min(now.Length, at + 80)]}…");
                 }
             }
     }
 
-    /// <summary>An elastic cord of one's own is elastic: a bowline in it is refused as in the shipped one; also where an older row does not say its sort.</summary>
+    /// <summary>An elastic cord of one's own is elastic: a bowline in it is refused as in the shipped one; also where an older row does not
+    /// say its sort.</summary>
     [Theory]
     [InlineData(LineSort.Elastic, true)]
     [InlineData(LineSort.Unsaid, true)]
@@ -64,7 +66,8 @@ public sealed class OwnCopyTests
         Assert.Equal(sort == LineSort.Unsaid, report.Findings.Any(f => f.Text.Contains("was not said", StringComparison.Ordinal)));
     }
 
-    /// <summary>Rows that may be chosen at a place are those of their sort, shipped or own: no place takes only some ids of a list that people have rows of.</summary>
+    /// <summary>Rows that may be chosen at a place are those of their sort, shipped or own: no place takes only some ids of a list that
+    /// people have rows of.</summary>
     [Fact]
     public void WhereverARowOfAListMayStandAnOwnOneMay()
     {
@@ -72,10 +75,12 @@ public sealed class OwnCopyTests
             foreach (var choice in MeasureReader.Declared(type).Where(d => d.Choice is not null).Select(d => d.Choice!))
                 if (StockList.All.Single(l => l.Id == choice.List).Own)
                     foreach (var only in choice.Only.Split(',', StringSplitOptions.RemoveEmptyEntries))
-                        Assert.False(Stock.Lists[choice.List].Any(r => r.Id == only), $"{type.Name}.{choice.Label} takes {only} and no copy of it");
+                        Assert.False(Stock.Lists[choice.List].Any(r => r.Id == only),
+                            $"{type.Name}.{choice.Label} takes {only} and no copy of it");
     }
 
-    /// <summary>The rig with an own copy of a row wherever its kinds, lines and cameras choose that row; null where nothing chooses it.</summary>
+    /// <summary>The rig with an own copy of a row wherever its kinds, lines and cameras choose that row; null where nothing chooses
+    /// it.</summary>
     private static RigDocument? WithCopy(JsonObject rig, string list, IStockRow row, string own)
     {
         var replaced = 0;

@@ -25,7 +25,8 @@ public class OwnStockTests
         return row;
     }
 
-    private static OwnStock Stock(string list, JsonObject row) => StrictJson.Read<OwnStock>(new JsonObject { [list] = new JsonArray(row) }.ToJsonString());
+    private static OwnStock Stock(string list, JsonObject row) =>
+        StrictJson.Read<OwnStock>(new JsonObject { [list] = new JsonArray(row) }.ToJsonString());
 
     private static RigDocument Roof => RigFiles.Named("3-roof-road-ahead");
 
@@ -126,7 +127,8 @@ public class OwnStockTests
 
     public static TheoryData<string> OwnLists => [.. StockList.All.Where(l => l.Own).Select(l => l.Id)];
 
-    /// <summary>Rows as odd as their ranges allow, in every recipe that uses such a row, are judged: never an error, never a number that is none.</summary>
+    /// <summary>Rows as odd as their ranges allow, in every recipe that uses such a row, are judged: never an error, never a number that is
+    /// none.</summary>
     [Theory]
     [MemberData(nameof(OwnLists))]
     public void TheOddestRowsAreJudged(string list)
@@ -169,7 +171,8 @@ public class OwnStockTests
     /// <summary>Rigs with what no recipe has.</summary>
     private static IEnumerable<(string Name, RigDocument Rig)> Unshipped =>
         KindRegistry.Of(typeof(IsolatorKind)).Select(t => (t.Name, Roof with { Isolator = (IsolatorKind)Activator.CreateInstance(t)! }))
-            .Concat(KindRegistry.Of(typeof(ReachKind)).Select(t => (t.Name, Roof with { Reach = (ReachKind)Activator.CreateInstance(t)! })));
+            .Concat(KindRegistry.Of(typeof(ReachKind)).Select(t => (t.Name,
+                Roof with { Reach = (ReachKind)Activator.CreateInstance(t)! })));
 
     private static bool Names(JsonNode? node, string id) => node switch
     {

@@ -17,7 +17,8 @@ public sealed class HangingNetTests
         double Of(double from, double to) => from + (to - from) * random.NextDouble();
         double Stiffness() => Math.Pow(10, Of(softest, stiffest));
         double Mass() => new[] { 0, 0.02, 0.2 }[random.Next(3)];
-        var nodes = Enumerable.Range(0, random.Next(2, 5)).Select(i => Fixed($"f{i}", Of(0, span), Of(0, span / 2), Of(0, span / 3))).ToList();
+        var nodes = Enumerable.Range(0, random.Next(2, 5)).Select(i => Fixed($"f{i}", Of(0, span), Of(0, span / 2), Of(0, span / 3)))
+            .ToList();
         var (held, free) = (nodes.Select(n => n.Id).ToList(), random.Next(1, 5));
         var ropes = new List<HangRope>();
         for (var i = 0; i < free; i++)
@@ -54,9 +55,11 @@ public sealed class HangingNetTests
             var span = net.Nodes.Max(n => ours.Positions![n.Id].Max()) - net.Nodes.Min(n => ours.Positions![n.Id].Min());
             var most = theirs.Most.Values.Max();
             foreach (var (id, at) in theirs.At)
-                Assert.True((Vec3.From(ours.Positions![id]) - at).Length < 1e-3 * span, $"net {k}, {id}: {ours.Positions[id][2]} and {at.Z}");
+                Assert.True((Vec3.From(ours.Positions![id]) - at).Length < 1e-3 * span,
+                    $"net {k}, {id}: {ours.Positions[id][2]} and {at.Z}");
             foreach (var (id, t) in theirs.Most)
-                Assert.True(Math.Abs(ours.Tensions![id].Max - t) < 0.005 * most + Half(net, id), $"net {k}, {id}: {ours.Tensions[id].Max} and {t}");
+                Assert.True(Math.Abs(ours.Tensions![id].Max - t) < 0.005 * most + Half(net, id),
+                    $"net {k}, {id}: {ours.Tensions[id].Max} and {t}");
         }
 
         // A chain's last link lacks half its own weight.
@@ -85,7 +88,11 @@ public sealed class HangingNetTests
                 + net.Ropes.Aggregate(Vec3.Zero, (s, r) => s + r.Length * (r.Mass * g + wind));
             var held = hung.Reactions!.Values.Aggregate(all, (s, r) => s + Vec3.From(r));
             Assert.True(held.Length < 1e-5 * most + 1e-9, $"net {k}: {held} of {all}");
-            var guessed = net with { Nodes = [.. net.Nodes.Select(n => n.Fixed ? n : n with { X = 100 * random.NextDouble(), Z = -n.Z, Y = 0 })] };
+            var guessed = net with
+            {
+                Nodes = [.. net.Nodes.Select(n => n.Fixed ? n
+                : n with { X = 100 * random.NextDouble(), Z = -n.Z, Y = 0 })]
+            };
             var again = HangingNet.Solve(guessed);
             foreach (var n in net.Nodes)
                 Assert.Equal(hung.Positions![n.Id], again.Positions![n.Id]);
@@ -101,7 +108,12 @@ public sealed class HangingNetTests
         var over = HangingNet.Solve(new() { Nodes = nodes, Ropes = [new("r", "a", "b", length, 1e6, mass) { Via = ["p"] }] });
         (double Before, double Behind, RopeTension First, RopeTension Last) Cut(double first)
         {
-            var two = HangingNet.Solve(new() { Nodes = nodes, Ropes = [new("x", "a", "p", first, 1e6, mass), new("y", "p", "b", length - first, 1e6, mass)] });
+            var two = HangingNet.Solve(new()
+            {
+                Nodes = nodes,
+                Ropes = [new("x", "a", "p", first, 1e6, mass),
+                new("y", "p", "b", length - first, 1e6, mass)]
+            });
             return (two.Tensions!["x"].To, two.Tensions["y"].From, two.Tensions["x"], two.Tensions["y"]);
         }
         var chord = Math.Sqrt(span * span / 9 + pulley * pulley);
@@ -158,7 +170,8 @@ public sealed class HangingNetTests
         var hung = HangingNet.Solve(new()
         {
             Nodes = [Fixed("a", 0, 0, 0), Fixed("b", 1, 0, 0), new("m", 0, 0, 9)],
-            Ropes = [new("spare", "a", "b", 2, 1e5), new("hung", "a", "m", 1, 1e5), new("tether", "b", "m", 5, 1e5), new("heavy", "a", "b", 3, 1e5, 0.1)],
+            Ropes = [new("spare", "a", "b", 2, 1e5), new("hung", "a", "m", 1, 1e5), new("tether", "b", "m", 5, 1e5),
+                new("heavy", "a", "b", 3, 1e5, 0.1)],
             Loads = [new("m") { M = 1 }],
         });
         Assert.Equal((0, 0), (hung.Tensions!["spare"].Max, hung.Tensions["tether"].Max));

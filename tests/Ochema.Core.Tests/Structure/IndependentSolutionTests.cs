@@ -31,7 +31,8 @@ public class IndependentSolutionTests
             Same(result["displacements"]!, u, 3, $"{name}, {c["id"]}, displacement");
             Same(result["springForces"]!, springs, 3, $"{name}, {c["id"]}, spring");
             foreach (var (id, t) in lines)
-                Assert.True(Math.Abs(t - (double)result["lineTensions"]![id]!) < 0.01 * Math.Max(20, Math.Abs(t)), $"{name}, {c["id"]}, line {id}: {t} against {result["lineTensions"]![id]}");
+                Assert.True(Math.Abs(t - (double)result["lineTensions"]![id]!) < 0.01 * Math.Max(20, Math.Abs(t)),
+                    $"{name}, {c["id"]}, line {id}: {t} against {result["lineTensions"]![id]}");
         }
         var modes = document["modes"]!.AsArray().Select(m => (double)m!["frequency"]!).ToArray();
         var expected = reference.Modes(modes.Length);

@@ -11,7 +11,8 @@ public class LineTests
         Nodes = [new("base", 0, 0, 0), new("top", 0, 0, 1)],
         Members = [Frames.Bar("post", "base", "top", 0.03, up: [1, 0, 0])],
         Springs = [new("foot", "base", [1e9, 1e9, 1e9, foot, foot, foot])],
-        Lines = [.. Enumerable.Range(0, n).Select(i => new ModelLine($"l{i}", "top", 1e5, pretension) { Anchor = [Math.Cos(2 * Math.PI * i / n), Math.Sin(2 * Math.PI * i / n), 0] })],
+        Lines = [.. Enumerable.Range(0, n).Select(i => new ModelLine($"l{i}", "top", 1e5,
+            pretension) { Anchor = [Math.Cos(2 * Math.PI * i / n), Math.Sin(2 * Math.PI * i / n), 0] })],
         Cases = [Frames.Load("top", force)],
     };
 

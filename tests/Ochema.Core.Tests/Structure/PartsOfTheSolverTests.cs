@@ -68,7 +68,8 @@ public class PartsOfTheSolverTests
     });
 
     [Fact] // brute force: of all combinations of slack lines the one that satisfies every condition
-    public void SlackLinesAreThoseThatEveryCombinationTriedWouldFind() => Gen.Select(Gen.Int[1, 5], Gen.Double[-1, 1].Array[25], Gen.Double[-2, 2].Array[5]).Sample((n, values, load) =>
+    public void SlackLinesAreThoseThatEveryCombinationTriedWouldFind() =>
+        Gen.Select(Gen.Int[1, 5], Gen.Double[-1, 1].Array[25], Gen.Double[-2, 2].Array[5]).Sample((n, values, load) =>
     {
         // M = 1/k − C is positive definite where the frame holds without the lines.
         var g = Matrix<double>.Build.Dense(n, n, (i, j) => values[5 * i + j]);
@@ -107,7 +108,8 @@ public class PartsOfTheSolverTests
         select new BeamElement(new ModelMember("b", "p", "q", a, iy, iz, iy + iz, 70e9, 27e9, 2700, up), Vec3.Zero, Vec3.From(to));
 
     [Fact]
-    public void ABeamThatMovesRigidlyIsNotStrained() => Gen.Select(Beams, Gen.Double[-1, 1].Array[3], Gen.Double[-1, 1].Array[3]).Sample((beam, shift, turn) =>
+    public void ABeamThatMovesRigidlyIsNotStrained() => Gen.Select(Beams, Gen.Double[-1, 1].Array[3], Gen.Double[-1, 1].Array[3])
+        .Sample((beam, shift, turn) =>
     {
         var (u, r) = (Vec3.From(shift), Vec3.From(turn));
         var end = beam.Length * beam.AxisX;
@@ -161,7 +163,8 @@ public class PartsOfTheSolverTests
     }
 
     [Fact]
-    public void SumsInLanesAgreeWithSumsOneByOne() => Gen.Select(Gen.Int[0, 40], Gen.Double[-3, 3].Array[40], Gen.Double[-3, 3].Array[40]).Sample((n, a, b) =>
+    public void SumsInLanesAgreeWithSumsOneByOne() => Gen.Select(Gen.Int[0, 40], Gen.Double[-3, 3].Array[40], Gen.Double[-3, 3].Array[40])
+        .Sample((n, a, b) =>
     {
         Assert.Equal(Enumerable.Range(0, n).Sum(i => a[i] * b[i]), VectorMath.Dot(a.AsSpan(0, n), b.AsSpan(0, n)), 9);
         var y = a[..n];
@@ -179,7 +182,8 @@ public class PartsOfTheSolverTests
     public void RowsCombinedTogetherAreBitForBitTheirSumOneAfterTheOther(int n)
     {
         var random = new Random(7 * n);
-        double[][] rows = [.. Enumerable.Range(0, 9).Select(_ => Enumerable.Range(0, n + 5).Select(_ => random.NextDouble() - 0.5).ToArray())];
+        double[][] rows = [.. Enumerable.Range(0, 9).Select(_ => Enumerable.Range(0, n + 5).Select(_ => random.NextDouble() - 0.5)
+            .ToArray())];
         int[] at = [0, 3, 4, 8];
         double[] c = [1.5, -0.3, 1e3, 7e-4];
         var (expected, sum) = (new double[n], new double[n]);

@@ -16,7 +16,8 @@ public sealed class RopeSpanTests
         var random = new Random(20261127);
         for (var i = 0; i < 60; i++)
         {
-            var (chord, ea, mass) = (4 + 12 * random.NextDouble(), Math.Pow(10, 3.5 + 2 * random.NextDouble()), 0.005 + 0.1 * random.NextDouble());
+            var (chord, ea, mass) = (4 + 12 * random.NextDouble(), Math.Pow(10, 3.5 + 2 * random.NextDouble()), 0.005 + 0.1
+                * random.NextDouble());
             var length = chord * (0.98 + 0.06 * random.NextDouble());
             var load = new Vec3(0, 40 * (random.NextDouble() - 0.5), -5 - 150 * random.NextDouble());
             var wind = new Vec3(0, random.NextDouble(), 0);

@@ -54,7 +54,8 @@ public class TurnedSpringTests
             var inside = Stem(angle, k);
             var document = TurnedSprings.Plain(inside);
             Assert.All(document.Springs, s => Assert.Null(s.Axis));
-            var (a, b) = (ModelSolver.Solve(inside), ModelSolver.Solve(ModelDocumentReader.Read(Ochema.Core.Json.StrictJson.Write(document))));
+            var (a, b) = (ModelSolver.Solve(inside),
+                ModelSolver.Solve(ModelDocumentReader.Read(Ochema.Core.Json.StrictJson.Write(document))));
             for (var i = 0; i < 6; i++)
             {
                 Near.Share(a.Modes![i].Frequency, b.Modes![i].Frequency, 1e-6, $"mode {i + 1}");
@@ -70,10 +71,12 @@ public class TurnedSpringTests
         // The turned matrix with its terms off the diagonal left out, as this was once computed.
         var axis = Vec3.UnitZ.RotatedAbout(Vec3.UnitY, 0.1745);
         double Mix(double c, double along, double across) => c * c * along + (1 - c * c) * across;
-        double[] diagonal = [Mix(axis.X, K[0], K[1]), K[1], Mix(axis.Z, K[0], K[1]), Mix(axis.X, K[3], K[4]), K[4], Mix(axis.Z, K[3], K[4])];
+        double[] diagonal = [Mix(axis.X, K[0], K[1]), K[1], Mix(axis.Z, K[0], K[1]), Mix(axis.X, K[3], K[4]), K[4],
+            Mix(axis.Z, K[3], K[4])];
         var exact = Stem(0.1745, K);
         var cut = exact with { Springs = [new("skin", "foot", diagonal)] };
-        Assert.Contains(ModelSolver.Solve(exact).Modes!.Zip(ModelSolver.Solve(cut).Modes!), m => m.Second.Frequency > 1.1 * m.First.Frequency);
+        Assert.Contains(ModelSolver.Solve(exact).Modes!.Zip(ModelSolver.Solve(cut).Modes!), m => m.Second.Frequency > 1.1
+            * m.First.Frequency);
         var bounce = (ModelDocument d) => ModelSolver.Solve(d with
         {
             Cases = [new ModelCase { Id = "up",

@@ -4,8 +4,9 @@ using Ochema.Core.Structure.Lines;
 namespace Ochema.Core.Tests.Support;
 
 /// <summary>
-/// Another way to hang a net: every rope a chain of short straight springs with its weight at their ends, left to swing with its movement taken away at each
-/// turn (dynamic relaxation, Day 1965), with no matrix and no catenary. Ropes over pulleys must be light: one spring round all of them.
+/// Another way to hang a net: every rope a chain of short straight springs with its weight at their ends, left to swing with its movement
+/// taken away at each turn (dynamic relaxation, Day 1965), with no matrix and no catenary. Ropes over pulleys must be light: one spring
+/// round all of them.
 /// </summary>
 internal static class ChainSolver
 {

@@ -18,16 +18,18 @@ internal static class Frames
     public static ModelSpring Fixed(string node, double k = 1e13) => new("fix-" + node, node, [k, k, k, k, k, k]);
 
     /// <summary>A straight bar along x of n elements; the first node clamped.</summary>
-    public static ModelDocument Cantilever(double length, double d, int n = 4, double tipMass = 0, double rho = Rho, params ModelCase[] cases) => new()
-    {
-        Nodes = [.. Enumerable.Range(0, n + 1).Select(i => new ModelNode($"n{i}", length * i / n, 0, 0))],
-        Members = [.. Enumerable.Range(0, n).Select(i => Bar($"b{i}", $"n{i}", $"n{i + 1}", d, rho))],
-        Springs = [Fixed("n0")],
-        Masses = tipMass > 0 ? [new ModelMass($"n{n}", tipMass)] : [],
-        Cases = cases,
-    };
+    public static ModelDocument Cantilever(double length, double d, int n = 4, double tipMass = 0, double rho = Rho,
+        params ModelCase[] cases) => new()
+        {
+            Nodes = [.. Enumerable.Range(0, n + 1).Select(i => new ModelNode($"n{i}", length * i / n, 0, 0))],
+            Members = [.. Enumerable.Range(0, n).Select(i => Bar($"b{i}", $"n{i}", $"n{i + 1}", d, rho))],
+            Springs = [Fixed("n0")],
+            Masses = tipMass > 0 ? [new ModelMass($"n{n}", tipMass)] : [],
+            Cases = cases,
+        };
 
-    public static ModelCase Load(string node, double[]? f = null, double[]? m = null) => new() { Id = "load", Loads = [new ModelNodeLoad(node) { F = f, M = m }] };
+    public static ModelCase Load(string node, double[]? f = null, double[]? m = null) =>
+        new() { Id = "load", Loads = [new ModelNodeLoad(node) { F = f, M = m }] };
 
     public static double[] Displacement(this ModelDocument solved, string node, int c = 0) => solved.Cases[c].Result!.Displacements[node];
 }

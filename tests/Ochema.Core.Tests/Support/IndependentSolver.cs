@@ -60,7 +60,8 @@ internal sealed class IndependentSolver
 
     private static double[] Vector(JsonNode? n) => n is null ? [0, 0, 0] : [.. n.AsArray().Select(v => (double)v!)];
 
-    private static double[] Cross(double[] a, double[] b) => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+    private static double[] Cross(double[] a, double[] b) => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1]
+        * b[0]];
 
     /// <summary>12×size map from the unknowns to a member's local end movements, with hinges in place of released rotations.</summary>
     private (Matrix<double> T, double L) Local(JsonNode m)
@@ -131,13 +132,15 @@ internal sealed class IndependentSolver
             var me = DenseMatrix.Create(12, 12, 0);
             TwoNode(ke, 0, 6, e * area / l, -e * area / l);
             TwoNode(ke, 3, 9, D(m, "G") * D(m, "J") / l, -D(m, "G") * D(m, "J") / l);
-            double[,] b = { { 12, 6 * l, -12, 6 * l }, { 6 * l, 4 * l * l, -6 * l, 2 * l * l }, { -12, -6 * l, 12, -6 * l }, { 6 * l, 2 * l * l, -6 * l, 4 * l * l } };
+            double[,] b = { { 12, 6 * l, -12, 6 * l }, { 6 * l, 4 * l * l, -6 * l, 2 * l * l }, { -12, -6 * l, 12, -6 * l },
+                { 6 * l, 2 * l * l, -6 * l, 4 * l * l } };
             Hermite(ke, b, e * D(m, "Iz") / (l * l * l), false);
             Hermite(ke, b, e * D(m, "Iy") / (l * l * l), true);
             TwoNode(me, 0, 6, rho * area * l / 3, rho * area * l / 6);
             var spin = rho * (D(m, "Iy") + D(m, "Iz")) * l;
             TwoNode(me, 3, 9, spin / 3, spin / 6);
-            double[,] c = { { 156, 22 * l, 54, -13 * l }, { 22 * l, 4 * l * l, 13 * l, -3 * l * l }, { 54, 13 * l, 156, -22 * l }, { -13 * l, -3 * l * l, -22 * l, 4 * l * l } };
+            double[,] c = { { 156, 22 * l, 54, -13 * l }, { 22 * l, 4 * l * l, 13 * l, -3 * l * l }, { 54, 13 * l, 156, -22 * l },
+                { -13 * l, -3 * l * l, -22 * l, 4 * l * l } };
             Hermite(me, c, rho * area * l / 420, false);
             Hermite(me, c, rho * area * l / 420, true);
             Add(k, t, ke);
@@ -238,7 +241,8 @@ internal sealed class IndependentSolver
             double Along(int i) => Enumerable.Range(0, 3).Sum(j => t[i, a + j] * w[j]);
             var (x, y, z) = (Along(0), Along(1), Along(2));
             var (h, q) = (length / 2, length * length / 12);
-            f += (DenseVector)t.TransposeThisAndMultiply(DenseVector.OfArray([x * h, y * h, z * h, 0, -z * q, y * q, x * h, y * h, z * h, 0, z * q, -y * q]));
+            f += (DenseVector)t.TransposeThisAndMultiply(DenseVector.OfArray([x * h, y * h, z * h, 0, -z * q, y * q, x * h, y * h, z * h, 0,
+                z * q, -y * q]));
         }
         return f;
     }
@@ -256,14 +260,17 @@ internal sealed class IndependentSolver
             foreach (var l in lines.Where(l => taut.Contains((string)l["id"]!)))
                 f -= D(l, "pretension") * Line(l).V;
             var u = Constrained(gone, taut, f);
-            var tension = lines.ToDictionary(l => (string)l["id"]!, l => D(l, "pretension") + D(l, "EA") / Line(l).Length * Line(l).V.DotProduct(u));
+            var tension = lines.ToDictionary(l => (string)l["id"]!, l => D(l, "pretension") + D(l, "EA") / Line(l).Length
+                * Line(l).V.DotProduct(u));
             bool Carries(JsonNode l) => (l["push"] is not null ? -1 : 1) * tension[(string)l["id"]!] > 0;
             var next = lines.Where(Carries).Select(l => (string)l["id"]!).ToHashSet();
             if (next.SetEquals(taut) || round > 40)
             {
                 var springs = List("springs").Where(s => !gone.Contains((string)s["id"]!)).ToDictionary(s => (string)s["id"]!, s =>
-                    Enumerable.Range(0, 6).Select(i => -Vector(s["k"])[i] * (u[6 * node[(string)s["from"]!] + i] - (s["to"] is { } to ? u[6 * node[(string)to!] + i] : 0))).ToArray());
-                return (node.ToDictionary(n => n.Key, n => u.SubVector(6 * n.Value, 6).ToArray()), springs, tension.ToDictionary(t => t.Key, t => taut.Contains(t.Key) ? t.Value : 0));
+                    Enumerable.Range(0, 6).Select(i => -Vector(s["k"])[i] * (u[6 * node[(string)s["from"]!] + i]
+                        - (s["to"] is { } to ? u[6 * node[(string)to!] + i] : 0))).ToArray());
+                return (node.ToDictionary(n => n.Key, n => u.SubVector(6 * n.Value, 6).ToArray()), springs,
+                    tension.ToDictionary(t => t.Key, t => taut.Contains(t.Key) ? t.Value : 0));
             }
             taut = next;
         }

@@ -4,5 +4,6 @@ namespace Ochema.Core.Tests.Support;
 internal static class Near
 {
     public static void Share(double expected, double actual, double share, string? what = null) =>
-        Assert.True(Math.Abs(actual - expected) <= share * Math.Abs(expected), $"{what} expected {expected:G6} within {share:P2}, was {actual:G6}");
+        Assert.True(Math.Abs(actual - expected) <= share * Math.Abs(expected),
+            $"{what} expected {expected:G6} within {share:P2}, was {actual:G6}");
 }

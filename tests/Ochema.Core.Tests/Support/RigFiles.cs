@@ -45,22 +45,24 @@ internal static class RigFiles
         Reach = new ArticulatedArm { Length = 0.16, LowerLean = -0.3, UpperLean = 0.3 },
         Head = new StudHead(),
         Camera = new CameraChoice { Body = "compact", Lens = "built-in-24", Mass = 0.45, Pan = Math.PI },
-        Braces = [.. feet.Select((f, i) => new Strut { Id = $"strut-{i}", Site = "bonnet", At = [f.S, f.T], Foot = new Magnet { Stock = "magnet-88-rubber" } })],
+        Braces = [.. feet.Select((f, i) => new Strut { Id = $"strut-{i}", Site = "bonnet", At = [f.S, f.T],
+            Foot = new Magnet { Stock = "magnet-88-rubber" } })],
         Run = new RunConditions { Speed = 80 / 3.6 },
     };
 
     /// <summary>A 300 mm plate on four holds with a camera of a given mass on a low head or a riser.</summary>
-    public static RigDocument Plate(HoldKind hold, double mass = 2, double riser = 0, string site = "bonnet", double speed = 100 / 3.6) => new()
-    {
-        Schema = RigDocument.CurrentSchema,
-        Name = "plate",
-        Host = "estate",
-        Site = Panel(site),
-        At = [0, 0],
-        Base = new HoldPlate { Hold = hold, Count = 4 },
-        Reach = riser > 0 ? new Riser { Height = riser, Section = "tube-al-50x3" } : new NoReach(),
-        Head = new FluidHead { Stock = mass > 4 ? "fluid-75" : "fluid-small" },
-        Camera = new CameraChoice { Body = "cine-small", Lens = "prime-24", Mass = mass },
-        Run = new RunConditions { Speed = speed },
-    };
+    public static RigDocument Plate(HoldKind hold, double mass = 2, double riser = 0, string site = "bonnet", double speed = 100 / 3.6) =>
+        new()
+        {
+            Schema = RigDocument.CurrentSchema,
+            Name = "plate",
+            Host = "estate",
+            Site = Panel(site),
+            At = [0, 0],
+            Base = new HoldPlate { Hold = hold, Count = 4 },
+            Reach = riser > 0 ? new Riser { Height = riser, Section = "tube-al-50x3" } : new NoReach(),
+            Head = new FluidHead { Stock = mass > 4 ? "fluid-75" : "fluid-small" },
+            Camera = new CameraChoice { Body = "cine-small", Lens = "prime-24", Mass = mass },
+            Run = new RunConditions { Speed = speed },
+        };
 }

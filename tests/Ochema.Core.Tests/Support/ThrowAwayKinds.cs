@@ -43,7 +43,8 @@ public sealed record ThrowAwayReach : ReachKind
     [Measure("Length", Dimension.Length, 0.05, 1.5, HowTo = "end to end")]
     public double Length { get; init; } = 0.2;
 
-    internal override IEnumerable<Move> Moves(Catalogue stock) => [new("half-a-broomstick", "Half a broomstick", this with { Length = Length / 2 })];
+    internal override IEnumerable<Move> Moves(Catalogue stock) =>
+        [new("half-a-broomstick", "Half a broomstick", this with { Length = Length / 2 })];
 
     public override Mount Build(RigBuilder b, Mount from)
     {

@@ -18,8 +18,9 @@ internal readonly record struct PlacedLoad(int Member, NodeIndex Node, Vec3 Forc
 }
 
 /// <summary>
-/// Something that loads a rig: its unit loads on the rig as it is built, and how much of each acts in a case at a speed. Whatever acts together is a sum of
-/// such columns, so that another speed asks for no other solution. To add one is to add a file, and its line in <see cref="LoadTable.Of"/>.
+/// Something that loads a rig: its unit loads on the rig as it is built, and how much of each acts in a case at a speed. Whatever acts
+/// together is a sum of such columns, so that another speed asks for no other solution. To add one is to add a file, and its line in
+/// <see cref="LoadTable.Of"/>.
 /// </summary>
 internal abstract class LoadSource
 {

@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Analysis.Sources;
 
-/// <summary>The columns of all that loads a rig, source by source, made once: unit loads in body unknowns, and what acts of them in a case.</summary>
+/// <summary>The columns of all that loads a rig, source by source, made once: unit loads in body unknowns, and what acts of them in a
+/// case.</summary>
 internal sealed class LoadTable
 {
     private readonly BuiltRig b;
@@ -110,7 +111,12 @@ internal sealed class LoadTable
                     if (p.Member >= 0)
                         members.Add(new(system.Beams[p.Member].Member.Id, (all[k] * p.Force).ToArray()));
                     else
-                        nodes.Add(new(b.NodeId(p.Node)) { F = (all[k] * p.Force).ToArray(), M = p.Moment == Vec3.Zero ? null : (all[k] * p.Moment).ToArray() });
+                        nodes.Add(new(b.NodeId(p.Node))
+                        {
+                            F = (all[k] * p.Force).ToArray(),
+                            M = p.Moment == Vec3.Zero ? null
+                            : (all[k] * p.Moment).ToArray()
+                        });
         return (members, nodes);
     }
 

@@ -5,8 +5,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Analysis.Sources;
 
 /// <summary>
-/// Drops that come with the relative wind and are stopped: 1 Pa from each direction of the host's cases on all silhouettes. They fall as well; what that adds
-/// is a thousandth of the weight of what they leave.
+/// Drops that come with the relative wind and are stopped: 1 Pa from each direction of the host's cases on all silhouettes. They fall as
+/// well; what that adds is a thousandth of the weight of what they leave.
 /// </summary>
 internal sealed class RainLoads : LoadSource
 {

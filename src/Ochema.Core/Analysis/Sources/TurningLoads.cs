@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Analysis.Sources;
 
-/// <summary>A host that turns pulls outwards: at one radian a second each member by the distance of its middle, each mass by its own.</summary>
+/// <summary>A host that turns pulls outwards: at one radian a second each member by the distance of its middle, each mass by its
+/// own.</summary>
 internal sealed class TurningLoads : LoadSource
 {
     private readonly BuiltRig b;

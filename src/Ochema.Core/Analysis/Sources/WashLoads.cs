@@ -4,7 +4,8 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Analysis.Sources;
 
-/// <summary>The wash of the host's propeller at 1 Pa far behind it on all that stands in it: straight, and twisting to either side.</summary>
+/// <summary>The wash of the host's propeller at 1 Pa far behind it on all that stands in it: straight, and twisting to either
+/// side.</summary>
 internal sealed class WashLoads : LoadSource
 {
     /// <summary>Places along a member that are looked at.</summary>
@@ -67,7 +68,8 @@ internal sealed class WashLoads : LoadSource
                 var (from, to) = (b.Position(b.StartOf(face.Member)), b.Position(b.EndOf(face.Member)));
                 var share = Enumerable.Range(0, Looks).Average(i => wash.Share(from + (i + 0.5) / Looks * (to - from)));
                 if (share > 0)
-                    yield return PlacedLoad.Along(face.Member, share * Drag.OnMember(wind, system.Beams[face.Member].AxisX, face.Width, face.Coefficient));
+                    yield return PlacedLoad.Along(face.Member, share * Drag.OnMember(wind, system.Beams[face.Member].AxisX, face.Width,
+                        face.Coefficient));
             }
             else if (wash.Share(b.Position(face.Node)) is var share and > 0)
                 yield return PlacedLoad.At(face.Node, share * face.BoxForce(wind));

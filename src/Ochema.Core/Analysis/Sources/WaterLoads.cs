@@ -5,8 +5,9 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Analysis.Sources;
 
 /// <summary>
-/// What water does to a rig, as unit loads and what each counts in a case: its lift, a wave that slams into all up to its crest, and the flow on what always
-/// lies in it. The water of a wave moves by itself, deeper parts less, so that a pressure ½·ρ·(V + u(z))² is three columns: V², V·u and u².
+/// What water does to a rig, as unit loads and what each counts in a case: its lift, a wave that slams into all up to its crest, and the
+/// flow on what always lies in it. The water of a wave moves by itself, deeper parts less, so that a pressure ½·ρ·(V + u(z))² is three
+/// columns: V², V·u and u².
 /// </summary>
 internal sealed class WaterLoads : LoadSource
 {
@@ -60,8 +61,8 @@ internal sealed class WaterLoads : LoadSource
     }
 
     /// <summary>
-    /// What a slam on a small face adds to its drag in the column of a power of the wave's speed: ω·ρ·W·(V + u) is W·ω of ρ·V and 2·W·ω·u of ½·ρ, with W
-    /// the water pushed aside.
+    /// What a slam on a small face adds to its drag in the column of a power of the wave's speed: ω·ρ·W·(V + u) is W·ω of ρ·V and 2·W·ω·u
+    /// of ½·ρ, with W the water pushed aside.
     /// </summary>
     private static double Hit(double area, double u, int power) =>
         power == 0 ? 0 : power * Math.Pow(u, power - 1) * Water.PushedAside(area) * Water.Sways;

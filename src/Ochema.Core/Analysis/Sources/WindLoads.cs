@@ -5,8 +5,8 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Analysis.Sources;
 
 /// <summary>
-/// Wind at 1 Pa from each direction of the host's cases. Round members thick enough to meet the drag crisis below 90 m/s have columns of their own, one per
-/// diameter.
+/// Wind at 1 Pa from each direction of the host's cases. Round members thick enough to meet the drag crisis below 90 m/s have columns of
+/// their own, one per diameter.
 /// </summary>
 internal sealed class WindLoads : LoadSource
 {

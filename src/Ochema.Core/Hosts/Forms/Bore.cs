@@ -7,7 +7,9 @@ public sealed record BoreForm : SiteForm
 
     public override string Words => "a round holder in the deck";
 
-    public override string LookOver => "Bore by calipers, at its rim and a finger deep; how deep until it ends, with a stick. Cracked flange, loose screws, a bottom that leaks? "
+    public override string LookOver =>
+        "Bore by calipers, at its rim and a finger deep; how deep until it ends, with a stick. Cracked flange, loose screws, a bottom "
+            + "that leaks? "
         + "Is there a cross-pin at its foot?";
 
     public override IReadOnlyList<string> Has => [nameof(Site.Diameter)];

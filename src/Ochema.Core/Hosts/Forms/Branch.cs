@@ -9,7 +9,8 @@ public sealed record BranchForm : SiteForm
 
     public override string Words => "a branch";
 
-    public override string LookOver => "Alive and sound: no fungus, no loose bark, no crack where it forks? Ants, ivy, a nest? Whose is it, "
+    public override string LookOver =>
+        "Alive and sound: no fungus, no loose bark, no crack where it forks? Ants, ivy, a nest? Whose is it, "
         + "who walks below, and where would a branch that breaks come down?";
 
     public override IReadOnlyList<string> Has => [nameof(Site.Diameter), nameof(Site.Surface)];

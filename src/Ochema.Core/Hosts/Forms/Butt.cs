@@ -9,7 +9,8 @@ public sealed record ButtForm : SiteForm
 
     public override string Words => "the ground at your feet";
 
-    public override string LookOver => "Stand there and look up: wires, branches, eaves, within the pole's length, its reach and 3 m? Press a heel in: does "
+    public override string LookOver =>
+        "Stand there and look up: wires, branches, eaves, within the pole's length, its reach and 3 m? Press a heel in: does "
         + "it give? Wet leaves, loose stones, a slope that the butt runs off?";
 
     public override IReadOnlyList<string> Has => [nameof(Site.Bears), nameof(Site.Friction), nameof(Site.Surface)];

@@ -9,8 +9,8 @@ public sealed record GroundForm : SiteForm
     /// <summary>What ground bears that nobody asked, Pa (common practice, no source: firm soil).</summary>
     public const double UsualBearing = 1e5;
 
-    /// <summary>Ground is taken to break in when it has sunk by this, m: modulus of subgrade reaction = bearing ÷ 25 mm (Bowles, "Foundation Analysis and
-    /// Design", from memory). A small foot finds it stiffer, so this is the soft side.</summary>
+    /// <summary>Ground is taken to break in when it has sunk by this, m: modulus of subgrade reaction = bearing ÷ 25 mm (Bowles,
+    /// "Foundation Analysis and Design", from memory). A small foot finds it stiffer, so this is the soft side.</summary>
     private const double SinksBy = 0.0254;
 
     /// <summary>What grounds bear, Pa, and grip (common practice, no source; try your own).</summary>
@@ -47,7 +47,8 @@ public sealed record GroundForm : SiteForm
 
     public override IReadOnlyList<string> Has => [nameof(Site.Bears), nameof(Site.Friction), nameof(Site.Surface)];
 
-    /// <summary>Springs under every bit of a round foot (Winkler): k·πr², and k·πr⁴/4 against rocking; half as much along (judgement).</summary>
+    /// <summary>Springs under every bit of a round foot (Winkler): k·πr², and k·πr⁴/4 against rocking; half as much along
+    /// (judgement).</summary>
     public override SiteGive Give(Site site, Material material, double radius)
     {
         var k = (site.Bears ?? UsualBearing) / SinksBy;
@@ -59,7 +60,8 @@ public sealed record GroundForm : SiteForm
 
     public override string Lifts(bool braced) => "a wider foot lifts it.";
 
-    public override string Describe(Site site, Material material) => $"bears {QuantityText.Of(site.Bears ?? UsualBearing, Dimension.Pressure)}";
+    public override string Describe(Site site, Material material) =>
+        $"bears {QuantityText.Of(site.Bears ?? UsualBearing, Dimension.Pressure)}";
 }
 
 public abstract partial record SiteForm

@@ -15,7 +15,8 @@ public sealed record RingForm : SiteForm
     public override SiteGive Give(Site site, Material material, double radius) => HeldBar(site, material);
 
     /// <summary>Both legs of it carry, as a straight bar of the same free length would: F·L/8 and M/2 (Roark table 8.1).</summary>
-    public override HostBar? Bar(Site site, double above) => new("ring's bar", 2 * site.ClearRadius / 8, 0.5, "an eighth of its free length");
+    public override HostBar? Bar(Site site, double above) => new("ring's bar", 2 * site.ClearRadius / 8, 0.5,
+        "an eighth of its free length");
 }
 
 public abstract partial record SiteForm

@@ -23,8 +23,8 @@ public readonly record struct SiteGive(double Normal, double InPlane, double Roc
 public readonly record struct HostBar(string Noun, double Force, double Moment, string Lever);
 
 /// <summary>
-/// What sort of place a site is; holds ask for some and cannot use others. To add one is to add a file here: its words, which measures and questions it has,
-/// how it gives way, what may be done there.
+/// What sort of place a site is; holds ask for some and cannot use others. To add one is to add a file here: its words, which measures and
+/// questions it has, how it gives way, what may be done there.
 /// </summary>
 [JsonConverter(typeof(NamedChoiceConverter<SiteForm>))]
 public abstract partial record SiteForm : NamedChoice
@@ -32,7 +32,8 @@ public abstract partial record SiteForm : NamedChoice
     /// <summary>What it is in a sentence: "a panel".</summary>
     public abstract string Words { get; }
 
-    /// <summary>Measures of <see cref="Site"/> and questions of <see cref="SiteSurvey"/> that not every place has and this one does, by property.</summary>
+    /// <summary>Measures of <see cref="Site"/> and questions of <see cref="SiteSurvey"/> that not every place has and this one does, by
+    /// property.</summary>
     public virtual IReadOnlyList<string> Has => [];
 
     /// <summary>True for a skin: it bends under what stands on it, has an edge to stay within, and lines lie on it.</summary>
@@ -48,7 +49,8 @@ public abstract partial record SiteForm : NamedChoice
     public virtual bool IsOnTop => false;
 
     /// <summary>What is looked at there before anything is bought (common practice, no source).</summary>
-    public virtual string LookOver => "Knock along it: strong edge or soft middle? Creases, dents, gaps, filler, loose paint? What other job has this place: "
+    public virtual string LookOver =>
+        "Knock along it: strong edge or soft middle? Creases, dents, gaps, filler, loose paint? What other job has this place: "
         + "lights, plate, cooling, view, instruments, keys, controls lock to lock, a hatch?";
 
     /// <summary>True where somebody holds what stands there, and a long one falls round them.</summary>

@@ -7,7 +7,8 @@ public sealed record TrunkForm : SiteForm
 
     public override string Words => "a trunk or thick post";
 
-    public override string LookOver => "Alive and sound: no fungus, no loose bark, no crack where it forks? Ants, ivy, a nest? Whose is it, "
+    public override string LookOver =>
+        "Alive and sound: no fungus, no loose bark, no crack where it forks? Ants, ivy, a nest? Whose is it, "
         + "who walks below, and where would a branch that breaks come down?";
 
     public override IReadOnlyList<string> Has =>

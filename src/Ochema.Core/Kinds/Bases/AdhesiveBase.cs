@@ -42,7 +42,8 @@ public sealed record AdhesiveBase : BaseKind
             Tools = ["tapemark"],
             Minutes = 3,
         },
-        .. Pad.Steps(b, path).Select(s => s with { Beware = "Never alone, and never on a helmet that has to protect without its maker's leave." }),
+        .. Pad.Steps(b, path).Select(s =>
+            s with { Beware = "Never alone, and never on a helmet that has to protect without its maker's leave." }),
     ];
 
     public override Mount Build(RigBuilder b)
@@ -53,9 +54,12 @@ public sealed record AdhesiveBase : BaseKind
         b.Checks.Add(new PadCurve(spot, width, Radius));
         // Worn, it has to come off; anywhere else glue is never the only thing.
         if (b.Host.BreakawayLimit is null && b.Rig.Straps.Count == 0 && !b.Rig.AllTethers.Any())
-            b.Findings.Add(new ReportFinding(StationId.Base, "Glue alone is refused: a strap, or a tether from the camera, goes with it.", true));
+            b.Findings.Add(new ReportFinding(StationId.Base, "Glue alone is refused: a strap, or a tether from the camera, goes with it.",
+                true));
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Holding(b), "the pad torn off, strength × area");
-        return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle", b.Fitting("buckle-stem")) with { Offers = new BucklePort("Buckle") };
+        return ClampParts.Stem(b, hold.Top, Height, 0.012, "stem", "buckle",
+            b.Fitting("buckle-stem")) with
+        { Offers = new BucklePort("Buckle") };
     }
 
     private double Holding(RigBuilder b)
@@ -92,7 +96,8 @@ internal static class HelmetRules
 }
 
 /// <summary>A pad on a base of another curve: the gap at its edge against what the foam follows.</summary>
-internal sealed class PadCurve(HoldSpot spot, double width, double radius) : Check(spot.Id + ".curve", spot.Station, spot.Id, "Pad does not follow the curve")
+internal sealed class PadCurve(HoldSpot spot, double width, double radius)
+    : Check(spot.Id + ".curve", spot.Station, spot.Id, "Pad does not follow the curve")
 {
     /// <summary>What 1.1 mm of foam takes up, m (judgement, 0.3–0.6 mm).</summary>
     private const double Follows = 0.0005;
@@ -104,7 +109,8 @@ internal sealed class PadCurve(HoldSpot spot, double width, double radius) : Che
         var crown = spot.Site.CrownRadius;
         var gap = width * width / 8 * Math.Abs(1 / crown - 1 / radius);
         sheet?.Formula("{w}² ÷ 8 × |1 ÷ {R} − 1 ÷ {r}| ÷ {s}", "sag of two arcs", "Vents and stickers under it.")
-            .Term("w", "pad width", width, Dimension.Length, "the pad's row").Term("R", "the host's radius", crown, Dimension.Length, "place as entered")
+            .Term("w", "pad width", width, Dimension.Length, "the pad's row")
+                .Term("R", "the host's radius", crown, Dimension.Length, "place as entered")
             .Term("r", "base moulded to", radius, Dimension.Length, Origin.Measures)
             .Term("s", "what the foam follows", Follows, Dimension.Length, "judgement, 0.3–0.6 mm");
         return Ratio(gap, Follows);

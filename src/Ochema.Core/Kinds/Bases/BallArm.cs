@@ -13,8 +13,10 @@ namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A ball on a rail, a double socket arm, a second ball with a stud: aims any way, and holds by one knob.</summary>
 [Kind("ball-arm", "Rail ball and double socket arm", "Aims any way in a second and stays on the rail; its balls turn long before anything breaks.",
-    Caution = "Hand-tight is not a measure: mark ball and socket, push on the camera, look at the marks. Tether the camera to the boat or car, not to the arm.",
-    Sketch = "circle 30 58 8; line 30 50 30 42; circle 30 38 6; line 34 34 74 18; circle 78 16 6; line 78 10 78 2; dim arm 40 44 84 26; dim ball 14 32 14 44")]
+    Caution = "Hand-tight is not a measure: mark ball and socket, push on the camera, look at the marks. Tether the camera to the boat "
+        + "or car, not to the arm.",
+    Sketch = "circle 30 58 8; line 30 50 30 42; circle 30 38 6; line 34 34 74 18; circle 78 16 6; line 78 10 78 2; dim arm 40 44 84 26; "
+        + "dim ball 14 32 14 44")]
 public sealed record BallArm : BaseKind
 {
     [Measure("Ball across", Dimension.Length, 0.010, 0.060, HowTo = "calipers; sold as {length:0.0254} and {length:0.038}")]
@@ -59,7 +61,8 @@ public sealed record BallArm : BaseKind
     private const string UBolt = "m6";
     private const int Legs = 4;
 
-    /// <summary>Friction of a rubber coat in its shells (judgement, 0.3–0.6); of U-bolts and a metal base on a rail: the clamps' own.</summary>
+    /// <summary>Friction of a rubber coat in its shells (judgement, 0.3–0.6); of U-bolts and a metal base on a rail: the clamps'
+    /// own.</summary>
     private const double Rubber = 0.45;
 
     /// <summary>Height of the base's plate over the rail, m (judgement).</summary>
@@ -101,7 +104,8 @@ public sealed record BallArm : BaseKind
             Minutes = 3,
         },
         new(Work.Place, "Bolt the ball to the rail",
-            $"Wipe the rail dry. Base under both U-bolts, nuts drawn evenly in turn, {QuantityText.Of(Nuts, Dimension.Torque)}, a second nut or lock nut on "
+            $"Wipe the rail dry. Base under both U-bolts, nuts drawn evenly in turn, {QuantityText.Of(Nuts, Dimension.Torque)}, a second "
+                + $"nut or lock nut on "
                 + "each leg. Twist on the ball by hand: the base may not creep round the rail.")
         {
             Tools = ["cloth", "spanners", "marker"],
@@ -109,12 +113,14 @@ public sealed record BallArm : BaseKind
             Beware = "No cable, line or hose between base and rail.",
         },
         new(Work.Set, "Aim, close both balls, mark them",
-            $"Balls clean and dry, no grease. Aim, then the knob as hard as {QuantityText.Of(Knob, Dimension.Torque)}: both sockets close at once. A mark over "
+            $"Balls clean and dry, no grease. Aim, then the knob as hard as {QuantityText.Of(Knob, Dimension.Torque)}: both sockets "
+                + $"close at once. A mark over "
                 + "ball and socket on each side. Push on the camera with two fingers: no mark may part.")
         {
             Tools = ["cloth", "marker"],
             Minutes = 4,
-            Wrong = "It turns: dry the balls and tighten again; else larger balls or a shorter rod. A bar through the knob cracks the shells.",
+            Wrong = "It turns: dry the balls and tighten again; else larger balls or a shorter rod. A bar through the knob cracks the "
+                + "shells.",
         },
     ];
 
@@ -132,7 +138,8 @@ public sealed record BallArm : BaseKind
             b.Checks.Add(GripTurn.Of(b, hold.Id, "Rail base turns on the rail", hold.Spring, b.Surface.U,
                 FrictionGrip.Halves(closing, d, ClampParts.Metal(b)), "U-bolts and base on a tube, Coulomb friction",
                 $"{how}; friction {ClampParts.Metal(b):0.00}, judgement{b.Site.RubsWhy}"));
-            b.Checks.Add(new GripPrise(b, hold.Id, "Rail base is prised off", hold.Spring, b.Surface.U, hold.Top.Axis, closing, Apart / 2, how));
+            b.Checks.Add(new GripPrise(b, hold.Id, "Rail base is prised off", hold.Spring, b.Surface.U, hold.Top.Axis, closing, Apart / 2,
+                how));
         });
         b.Put(Piece.Bought(new(StationId.Base, "rail-ball"), rail), hold.Body);
         var (grip, arm, stud) = (Holds(b.Stock), b.Fitting(Sized("socket-arm")), b.Fitting(Sized("ball-stud")));
@@ -149,7 +156,8 @@ public sealed record BallArm : BaseKind
         var end = b.Node("upper-socket", ball.Position + Arm * along);
         // Sold in plastic and in metal: taken as plastic.
         var shells = b.Stock.Material("nylon-66");
-        var piece = b.Beam(StationId.Base, "socket-arm", "double socket arm", socket, end, Section.Of(SectionShape.Round, Shells * Ball, Shells * Ball, 0),
+        var piece = b.Beam(StationId.Base, "socket-arm", "double socket arm", socket, end,
+            Section.Of(SectionShape.Round, Shells * Ball, Shells * Ball, 0),
             shells, side, density: 0);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("socket-arm"), "Double socket arm bends", piece));
         b.Put(Piece.Bought(new(StationId.Base, "arm"), arm), [piece], socket, end);
@@ -157,12 +165,14 @@ public sealed record BallArm : BaseKind
 
         var upperBall = b.Node("upper-ball", b.Position(end));
         var upper = Joint(b, end, upperBall, "upper-ball", "the upper ball");
-        b.StandsOn(new(end, b.Position(end), along, new BallSocketPort("Arm's upper socket", grip, BallHolds)), new("upper-ball", StationId.Base,
+        b.StandsOn(new(end, b.Position(end), along, new BallSocketPort("Arm's upper socket", grip, BallHolds)),
+            new("upper-ball", StationId.Base,
             "upper ball", new BallPort("Stud's ball", Ball), f => f.Spring(upper), Ball / 2));
         b.Put(Piece.Bought(new(StationId.Base, "stud"), stud), upperBall);
         // The ball is turned until its stud stands upright, or hangs.
         var up = away.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ;
-        var top = ClampParts.Stem(b, new(upperBall, b.Position(upperBall), up), Stands * Ball, Neck * Ball, "stud-ball-neck", "upper ball's neck");
+        var top = ClampParts.Stem(b, new(upperBall, b.Position(upperBall), up), Stands * Ball, Neck * Ball, "stud-ball-neck",
+            "upper ball's neck");
         return top with { Offers = new StudPort("Ball's stud", Stud, null) };
     }
 
@@ -170,7 +180,8 @@ public sealed record BallArm : BaseKind
     private SpringIndex Joint(RigBuilder b, NodeIndex from, NodeIndex to, string id, string called)
     {
         var turning = Gives * Math.Pow(Ball / GivesAt, 2);
-        var spring = b.Spring(id + "-spring", from, to, [ClampParts.Stiffness, ClampParts.Stiffness, ClampParts.Stiffness, turning, turning, turning], 0.05);
+        var spring = b.Spring(id + "-spring", from, to, [ClampParts.Stiffness, ClampParts.Stiffness, ClampParts.Stiffness, turning, turning,
+            turning], 0.05);
         b.Links.Add((id + "-spring", StationId.Base, called));
         b.Shape(id, StationId.Base, "joint", [b.Point(from)], [Ball * 1.3], Vec3.UnitZ);
         return spring;

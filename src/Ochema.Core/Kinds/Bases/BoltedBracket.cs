@@ -12,8 +12,10 @@ namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>An L-bracket under screws that the host has already.</summary>
 [Kind("bolted-bracket", "Bolted bracket", "The stiffest and the surest, where the host has a thread to spare; the bracket eats thread that belonged to the host.",
-    Caution = "Take a screw that is longer by the bracket and the pad, and put the old one back after: the host's joint is somebody's brake or seat.",
-    Sketch = "host 56; rect 20 50 70 5; rect 85 12 5 40; rect 30 40 5 26; rect 50 40 5 26; dim apart 32 34 52 34; dim foot 42 26 84 26; dim leg 100 12 100 55; dim hostThread 14 56 14 68; dim pad 8 50 8 56")]
+    Caution = "Take a screw that is longer by the bracket and the pad, and put the old one back after: the host's joint is somebody's "
+        + "brake or seat.",
+    Sketch = "host 56; rect 20 50 70 5; rect 85 12 5 40; rect 30 40 5 26; rect 50 40 5 26; dim apart 32 34 52 34; dim foot 42 26 84 26; "
+        + "dim leg 100 12 100 55; dim hostThread 14 56 14 68; dim pad 8 50 8 56")]
 public sealed record BoltedBracket : BaseKind
 {
     [Measure("Screws", Dimension.Count, 1, 4, HowTo = "in a row along the host")]
@@ -89,7 +91,8 @@ public sealed record BoltedBracket : BaseKind
         }, [.. holds.Select(h => h.Node)]);
         var half = (n - 1) * Apart / 2;
         if (Bracket.LeastFoot(half, thread) is var least && Foot < least - 1e-6)
-            b.Findings.Add(new ReportFinding(StationId.Base, "The head of the last screw lies in the bend: from the middle of the screws to the bend it takes "
+            b.Findings.Add(new ReportFinding(StationId.Base,
+                "The head of the last screw lies in the bend: from the middle of the screws to the bend it takes "
                 + $"{Holes.Size(least)}, it is {Holes.Size(Foot)}.", true));
         return Bracket.Build(b, foot, "bracket", Bar, Foot, Leg, BendRadius, thread, b.Surface.U, half,
             "host-screw", n, [nameof(Foot), nameof(Leg), nameof(BendRadius)]);

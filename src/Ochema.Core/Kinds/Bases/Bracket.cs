@@ -38,7 +38,8 @@ internal static class Bracket
         var stood = Stand(b, foot, id, "Bracket", strip, screw, along.PerpendicularTo(foot.Axis).Normalized());
         b.Checks.Add(new BendCracks(StationId.Base, new(id), m, thickness, bendRadius));
         // What is beyond the bolt and round the bend, at the bend.
-        b.Put(Piece.Strip(new(StationId.Base, "bracket"), Name, strip.Blank(bentTo ?? [], joint, screws, null), bar, m, spare: Spare), stood.Beams,
+        b.Put(Piece.Strip(new(StationId.Base, "bracket"), Name, strip.Blank(bentTo ?? [], joint, screws, null), bar, m, spare: Spare),
+            stood.Beams,
             stood.Corner);
         return new Mount(stood.End, b.Position(stood.End), foot.Axis,
             new ThroughPort("Bracket leg", [new("Bracket leg", LayerRole.Clearance, thickness, m.Id, width, Edge: width / 2)], width));
@@ -58,7 +59,8 @@ internal static class Bracket
         var section = Section.Rectangle(strip.Width - screw.ClearanceClose, strip.Thickness);
         var corner = b.Node(id + "-corner", foot.Position + (strip.Foot + strip.Corner) * direction);
         var end = b.Node(id, b.Position(corner) + (strip.Leg + strip.Corner) * foot.Axis);
-        var flat = b.Beam(StationId.Base, id + "-foot", $"{Words.Inside(called)} foot", foot.Node, corner, section, strip.Material, foot.Axis, windy: false);
+        var flat = b.Beam(StationId.Base, id + "-foot", $"{Words.Inside(called)} foot", foot.Node, corner, section, strip.Material,
+            foot.Axis, windy: false);
         var upright = b.Beam(StationId.Base, id + "-leg", $"{Words.Inside(called)} leg", corner, end, section, strip.Material, direction);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-foot"), $"{called} bends at its bolt", flat));
         b.Checks.Add(new SectionStrength(b, StationId.Base, new(id + "-leg"), $"{called} bends at its corner", upright));
@@ -82,7 +84,8 @@ internal static class Bracket
     /// <param name="Radius">Inside, m.</param>
     internal sealed record Strip(Material Material, double Width, double Thickness, double Row, double Foot, double Leg, double Radius)
     {
-        /// <summary>From where the bend begins to where the middle lines of foot and leg would meet, m: a bend has room, a sharp corner has none.</summary>
+        /// <summary>From where the bend begins to where the middle lines of foot and leg would meet, m: a bend has room, a sharp corner has
+        /// none.</summary>
         public double Corner => Radius + Thickness / 2;
 
         private double Bent => Bend.Allowance(Math.PI / 2, Radius, Thickness);

@@ -12,13 +12,15 @@ using Ochema.Core.Structure;
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>
-/// Small L-brackets in a row under access screws that are there already, in up to three groups, and an angle along their legs. Each bracket is a hold of its
-/// own: any one may be missing.
+/// Small L-brackets in a row under access screws that are there already, in up to three groups, and an angle along their legs. Each bracket
+/// is a hold of its own: any one may be missing.
 /// </summary>
 [Kind("bracket-row", "Bracket row and rail", "Ten small brackets share what one could not carry; no new hole in the skin, and each screw a bracket thicker.",
-    Caution = "Outside an aircraft nothing is fitted before a licensed mechanic or the authority has signed for it; brackets fly alone first, then with "
+    Caution = "Outside an aircraft nothing is fitted before a licensed mechanic or the authority has signed for it; brackets fly alone "
+        + "first, then with "
         + "the rail.",
-    Sketch = "host 22; rect 16 22 12 4; rect 26 22 3 20; rect 42 22 12 4; rect 52 22 3 20; rect 68 22 12 4; rect 78 22 3 20; rect 12 40 96 6; "
+    Sketch = "host 22; rect 16 22 12 4; rect 26 22 3 20; rect 42 22 12 4; rect 52 22 3 20; rect 68 22 12 4; rect 78 22 3 20; rect 12 40 "
+        + "96 6; "
         + "dim pitch 29 54 55 54; dim leg 100 22 100 42; dim ahead 81 64 108 64; dim pad 8 20 8 24")]
 public sealed record BracketRow : BaseKind
 {
@@ -101,7 +103,8 @@ public sealed record BracketRow : BaseKind
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.LookOver, "Have it signed for first",
-            "Show drawing, masses and speeds to the mechanic who signs for the aircraft, before a strip is cut. The insurer knows as well. What they "
+            "Show drawing, masses and speeds to the mechanic who signs for the aircraft, before a strip is cut. The insurer knows as "
+                + "well. What they "
                 + "forbid is not built.")
         {
             Tools = [],
@@ -109,7 +112,8 @@ public sealed record BracketRow : BaseKind
             Wrong = "No signature: a mount inside the cabin.",
         },
         new(Work.Measure, "Measure the row",
-            "Pitch and groups by a tape along the wing, thread and head by a gauge, from one screw taken out and put back. Nothing moves there: flap "
+            "Pitch and groups by a tape along the wing, thread and head by a gauge, from one screw taken out and put back. Nothing moves "
+                + "there: flap "
                 + "and aileron through their full travel, pitot tube and drains clear.")
         {
             Reads = [nameof(Pitch), nameof(Gap), nameof(HostThread)],
@@ -117,7 +121,8 @@ public sealed record BracketRow : BaseKind
             Minutes = 20,
         },
         new(Work.Bend, "Bend the brackets",
-            $"Over a block with a radius of {QuantityText.Of(BendRadius, Dimension.Length)}, all alike, foot and leg square. Fingernail over the "
+            $"Over a block with a radius of {QuantityText.Of(BendRadius, Dimension.Length)}, all alike, foot and leg square. Fingernail "
+                + $"over the "
                 + "outside of each: no crack, or it is thrown away.")
         {
             Piece = "brackets",
@@ -127,7 +132,8 @@ public sealed record BracketRow : BaseKind
             Wrong = "A crack: a new strip and a larger radius.",
         },
         new(Work.Place, "Brackets under the screws, one by one",
-            "One of the host's screws out, longer one with bracket and pad in, tight, before the next comes out: never two at once. Fly with the "
+            "One of the host's screws out, longer one with bracket and pad in, tight, before the next comes out: never two at once. Fly "
+                + "with the "
                 + "brackets alone.")
         {
             Joint = "host-screw",
@@ -138,7 +144,8 @@ public sealed record BracketRow : BaseKind
             Wrong = "A nut plate turns: stop, the mechanic looks at it.",
         },
         new(Work.Drill, "Mark the rail through the legs, and drill it",
-            "Legs first, at the bench. Brackets held on by two of the host's screws, rail clamped along them, the boom held on: looked at from afar until it is in "
+            "Legs first, at the bench. Brackets held on by two of the host's screws, rail clamped along them, the boom held on: looked "
+                + "at from afar until it is in "
                 + "line with the flight. Marked through the legs, off again, drilled at the bench.")
         {
             Joint = "rail-screw",
@@ -172,17 +179,21 @@ public sealed record BracketRow : BaseKind
             var hold = ClampParts.Place(b, $"hold-{i + 1}", $"bracket {i + 1}", strip.Height / 2, strip.Width / 2, ScrewGives, ScrewRocks,
                 s: places[i]);
             holds.Add(hold);
-            var stood = Bracket.Stand(b, hold.Top, hold.Id + "-leg", $"Bracket {i + 1}", bent, thread, hold.Top.Axis.Cross(b.Surface.U).Normalized());
+            var stood = Bracket.Stand(b, hold.Top, hold.Id + "-leg", $"Bracket {i + 1}", bent, thread, hold.Top.Axis.Cross(b.Surface.U)
+                .Normalized());
             stands.Add(stood);
             var node = b.Node(hold.Id + "-rail", b.Position(stood.End));
-            springs.Add(b.Spring(hold.Id + "-rail-screw", stood.End, node, [ScrewGives, ScrewGives, ScrewGives, ScrewTurns, ScrewTurns, ScrewTurns]));
+            springs.Add(b.Spring(hold.Id + "-rail-screw", stood.End, node,
+                [ScrewGives, ScrewGives, ScrewGives, ScrewTurns, ScrewTurns, ScrewTurns]));
             onRail.Add(node);
         }
         b.Checks.Add(new BendCracks(StationId.Base, new("bracket"), metal, strip.Height, BendRadius));
-        b.Put(Piece.Strip(new(StationId.Base, "brackets"), Bracket.Name, bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), strip,
+        b.Put(Piece.Strip(new(StationId.Base, "brackets"), Bracket.Name,
+            bent.Blank([nameof(Leg), nameof(BendRadius)], "host-screw", 1, "rail-screw"), strip,
             metal,
             places.Count, Bracket.Spare), [.. stands.SelectMany(s => s.Beams)], [.. stands.Select(s => (Hung)s.Corner)]);
-        List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond)];
+        List<StackLayer> stack = [Hardware.Washer(thread), new("Bracket", LayerRole.Clearance, strip.Height, metal.Id, strip.Width,
+            Edge: Bracket.Beyond)];
         if (Pad > 0)
             stack.Add(new("Pad", LayerRole.Soft, Pad, "rubber-hard", strip.Width, Bought: true));
         stack.Add(new("The host's thread", LayerRole.Blind, HostThread, "steel-1018", 0.02) { Ready = true });
@@ -211,7 +222,8 @@ public sealed record BracketRow : BaseKind
             Layers =
             [
                 new("Rail", LayerRole.Clearance, rail.Wall, railMetal.Id, rail.Width, Edge: rail.Width / 2),
-                new("Bracket leg", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond), Hardware.Washer(own), Hardware.LockNut(own),
+                new("Bracket leg", LayerRole.Clearance, strip.Height, metal.Id, strip.Width, Edge: Bracket.Beyond), Hardware.Washer(own),
+                    Hardware.LockNut(own),
             ],
             Load = f => ScrewRow.Worst(f, holds, springs),
             Axis = b.Surface.U.Cross(holds[0].Top.Axis).Normalized(),
@@ -221,12 +233,14 @@ public sealed record BracketRow : BaseKind
         return AddRail(b, places, holds, onRail, rail, railMetal);
     }
 
-    private Mount AddRail(RigBuilder b, IReadOnlyList<double> places, List<Hold> holds, List<NodeIndex> onRail, SectionRow rail, Material metal)
+    private Mount AddRail(RigBuilder b, IReadOnlyList<double> places, List<Hold> holds, List<NodeIndex> onRail, SectionRow rail,
+        Material metal)
     {
         var (section, axis) = (b.Stock.Section(Rail), holds[0].Top.Axis);
         var front = b.Node("rail-front", b.Position(onRail[0]) + Ahead * b.Surface.U);
         List<NodeIndex> nodes = [front, .. onRail];
-        var net = Section.Drilled(rail.Shape, rail.Width, rail.Height, rail.Wall, b.Stock.Find<Fastener>("fasteners", RailScrew).ClearanceMedium);
+        var net = Section.Drilled(rail.Shape, rail.Width, rail.Height, rail.Wall,
+            b.Stock.Find<Fastener>("fasteners", RailScrew).ClearanceMedium);
         var beams = new List<BeamPiece>();
         for (var i = 0; i + 1 < nodes.Count; i++)
         {
@@ -243,7 +257,8 @@ public sealed record BracketRow : BaseKind
         var length = Past + Ahead + places[0] - places[^1] + Behind;
         b.Put(Piece.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail", by: nameof(Ahead)).Also(c => c with
         {
-            Holes = [new(Past, "Rail", "reach-screw"), .. places.Select(p => new BarHole(Past + Ahead + places[0] - p, "Rail", "rail-screw"))],
+            Holes = [new(Past, "Rail", "reach-screw"), .. places.Select(p =>
+                new BarHole(Past + Ahead + places[0] - p, "Rail", "rail-screw"))],
         }), [.. beams], new Hung(onRail[^1]) { Share = Behind }, new Hung(front) { Share = Past });
         return new Mount(front, b.Position(front), axis, new ThroughPort("Rail",
             [new("Rail", LayerRole.Clearance, rail.Wall, metal.Id, rail.Width, Edge: rail.Width / 2)], rail.Width));

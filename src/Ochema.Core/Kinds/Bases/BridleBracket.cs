@@ -13,12 +13,13 @@ using Ochema.Core.Structure.Lines;
 namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>
-/// A short bracket hung between three shackles by a short line and two elastic legs. It is hung anew in each case; the frame stands on the tangent of its
-/// lines: along each its own stretch, across it tension over length.
+/// A short bracket hung between three shackles by a short line and two elastic legs. It is hung anew in each case; the frame stands on the
+/// tangent of its lines: along each its own stretch, across it tension over length.
 /// </summary>
 [Kind("bridle-bracket", "Bracket on three lines", "Hangs where nothing can be screwed; gives way to a wave instead of breaking.",
     Caution = "The camera's own lanyard to the shackle first. No loop or line long enough to go round a hand or a foot in a capsize.",
-    Sketch = "line 60 4 60 30; line 8 62 48 36; line 112 62 72 36; rect 46 30 28 8; circle 60 50 8; dim short 70 4 70 30; dim leg 8 70 48 44; dim width 46 "
+    Sketch = "line 60 4 60 30; line 8 62 48 36; line 112 62 72 36; rect 46 30 28 8; circle 60 50 8; dim short 70 4 70 30; dim leg 8 70 "
+        + "48 44; dim width 46 "
         + "22 74 22")]
 public sealed record BridleBracket : OnBridle
 {
@@ -88,7 +89,8 @@ public sealed record BridleBracket : OnBridle
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         var elastic = IsElastic(b.Stock);
         yield return new(Work.Measure, "Measure the three shackles",
-            "Upper to left, upper to right, left to right: three lengths by tape make the triangle. Sail up, sheeted in both ways: what the foresail sweeps "
+            "Upper to left, upper to right, left to right: three lengths by tape make the triangle. Sail up, sheeted in both ways: what "
+                + "the foresail sweeps "
                 + "stays clear.")
         {
             Reads = [nameof(Apart), nameof(Below), nameof(Ahead)],
@@ -112,14 +114,16 @@ public sealed record BridleBracket : OnBridle
             Minutes = 5,
         };
         yield return new(Work.Drill, "Drill the eyes",
-            $"{QuantityText.Of(EyeDrill, Dimension.Drill)}, {Size(Past)} from either end for the hooks of the legs, and a third {Size(Eye)} beside the middle, "
+            $"{QuantityText.Of(EyeDrill, Dimension.Drill)}, {Size(Past)} from either end for the hooks of the legs, and a third "
+                + $"{Size(Eye)} beside the middle, "
                 + "clear of the head's screw, for the short line's shackle. Edges rounded: they cut line.")
         {
             Tools = ["punch", "drill", "bits", "file"],
             Minutes = 10,
         };
         yield return new(Work.Place, "Hook it in",
-            "Lanyard first. Middle hook to the upper shackle, then one side, then the other, one hand on the camera all the time. Keepers shut. Push it "
+            "Lanyard first. Middle hook to the upper shackle, then one side, then the other, one hand on the camera all the time. "
+                + "Keepers shut. Push it "
                 + "every way and let go: "
                 + "it comes back and does not spin.")
         {
@@ -145,7 +149,8 @@ public sealed record BridleBracket : OnBridle
         Vec3[] eyes = [Eye * Vec3.UnitZ, Width / 2 * Vec3.UnitY, -Width / 2 * Vec3.UnitY];
         Vec3[] ends = [upper, upper + side, upper + side with { Y = -side.Y }];
         StrapRow[] rows = [shortRow, legRow, legRow];
-        var held = new HeldByLines([.. ids.Select((_, i) => new HeldBy(ends[i] - eyes[i], i == 0 ? Short : Leg, rows[i].AxialStiffness))], rows, ids);
+        var held = new HeldByLines([.. ids.Select((_, i) => new HeldBy(ends[i] - eyes[i], i == 0 ? Short : Leg, rows[i].AxialStiffness))],
+            rows, ids);
         // What hangs there is known once all is built; camera, head and bracket are about this much.
         var about = b.Rig.Camera.OnScale(b.Stock) + 0.15;
         var guess = held.AtRest(about * MotionProfile.Gravity, upper - (Short + Eye) * Vec3.UnitZ) ?? upper - (Short + Eye) * Vec3.UnitZ;
@@ -160,15 +165,19 @@ public sealed record BridleBracket : OnBridle
                 b.Rig.Site.Damping ?? Damping);
             hooks.Add(eye);
             b.Holds.Add(new Hold(new(ids[i]), StationId.Base, names[i], springs[i], eye, new Mount(eye, b.Position(eye), -Vec3.UnitZ)));
-            b.Shape(ids[i], StationId.Base, "strap", [b.Point(i == 0 ? middle : eye), new FigurePoint("", ends[i].ToArray())], [rows[i].Width]);
+            b.Shape(ids[i], StationId.Base, "strap", [b.Point(i == 0 ? middle : eye), new FigurePoint("", ends[i].ToArray())],
+                [rows[i].Width]);
             if (i == 0)
                 b.Rigid(middle, eye);
             else
             {
-                var half = b.Beam(StationId.Base, ids[i] + "-half", $"{(i == 1 ? "left" : "right")} half of the bracket", middle, eye, section, metal,
+                var half = b.Beam(StationId.Base, ids[i] + "-half", $"{(i == 1 ? "left" : "right")} half of the bracket", middle, eye,
+                    section, metal,
                     Vec3.UnitZ);
-                b.Checks.Add(new SectionStrength(b, StationId.Base, new(ids[i] + "-half"), $"Bracket bends, {(i == 1 ? "left" : "right")}", half,
-                    Section.Drilled(bar.Shape, bar.Width, bar.Height, bar.Wall, b.Stock.Find<Fastener>("fasteners", "1-4-20").ClearanceMedium)));
+                b.Checks.Add(new SectionStrength(b, StationId.Base, new(ids[i] + "-half"), $"Bracket bends, {(i == 1 ? "left" : "right")}",
+                    half,
+                    Section.Drilled(bar.Shape, bar.Width, bar.Height, bar.Wall,
+                        b.Stock.Find<Fastener>("fasteners", "1-4-20").ClearanceMedium)));
                 halves.Add(half);
                 b.Shape(ids[i] + "-half", StationId.Base, "tube", [b.Point(middle), b.Point(eye)], [bar.Width * 0.6]);
             }
@@ -184,10 +193,12 @@ public sealed record BridleBracket : OnBridle
                 new(c.Length - Past, "Bracket") { Own = eyed },
             ],
         }), [.. halves], hooks[1], hooks[2]);
-        b.Put(Piece.Length(new(StationId.Base, "short-line"), shortRow, Short + 2 * own.Allowance(shortRow.Thickness), shortRow.MassPerMetre,
+        b.Put(Piece.Length(new(StationId.Base, "short-line"), shortRow, Short + 2 * own.Allowance(shortRow.Thickness),
+            shortRow.MassPerMetre,
             shortRow.PricePerMetre,
             Aisle.Rigging, "Short line:", by: nameof(Short)), middle);
-        b.Put(Piece.Length(new(StationId.Base, "legs"), legRow, Leg + 2 * knot.Allowance(legRow.Thickness), legRow.MassPerMetre, legRow.PricePerMetre,
+        b.Put(Piece.Length(new(StationId.Base, "legs"), legRow, Leg + 2 * knot.Allowance(legRow.Thickness), legRow.MassPerMetre,
+            legRow.PricePerMetre,
             Aisle.Rigging,
             "Leg:", by: nameof(Leg), quantity: 2), middle);
         var (rest, turns) = (guess, new Vec3(1, 1, 1));
@@ -201,7 +212,8 @@ public sealed record BridleBracket : OnBridle
                 if (i > 0 && rows[i].IsElastic)
                     b.Checks.Add(new LegRange(new(ids[i]), $"{Words.Capital(names[i])} is drawn as far as it goes", held, i));
                 if (i > 0)
-                    b.Checks.Add(StationId.Base, new(ids[i]), _ => new LegSlack(new(ids[line]), $"{Words.Capital(names[line])} goes slack", held, line, Rests(line)));
+                    b.Checks.Add(StationId.Base, new(ids[i]), _ => new LegSlack(new(ids[line]), $"{Words.Capital(names[line])} goes slack",
+                        held, line, Rests(line)));
             }
             b.Checks.Add(StationId.Base, new("bracket"), rig => new BridleDroops(rig, held, upper.Z, guess.Z - Extent.Lowest(rig.Figure)));
             b.Checks.Add(StationId.Base, new("bracket"), _ => new BridleTurns([.. springs.Select((s, i) => (s, eyes[i]))], turns));
@@ -230,7 +242,8 @@ public sealed record BridleBracket : OnBridle
                     {
                         var moves = axis.Cross(lever);
                         var drawn = moves.Dot(way);
-                        return (eye + back) * axis.PerpendicularTo(way).Dot(axis) + along * drawn * drawn + across * (moves.Dot(moves) - drawn * drawn);
+                        return (eye + back) * axis.PerpendicularTo(way).Dot(axis) + along * drawn * drawn + across
+                            * (moves.Dot(moves) - drawn * drawn);
                     }
                 }
                 turns = sum;
@@ -255,7 +268,8 @@ public sealed record BridleBracket : OnBridle
         var camera = b.Stock.Find<CameraRow>("cameras", b.Rig.Camera.Body);
         if (camera.Stabilisation is "none")
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The {Words.Inside(camera.Name)} has no stabiliser and this mount needs a strong one: another camera, or a block bolted to the wire."));
+                $"The {Words.Inside(camera.Name)} has no stabiliser and this mount needs a strong one: another camera, or a block bolted "
+                    + $"to the wire."));
         if (Lashing.Fault(Lashing.Knots.First(k => k.Id == End), IsElastic(b.Stock)) is { } fault)
             b.Findings.Add(new ReportFinding(StationId.Base, $"Legs: {fault}.", true));
     }

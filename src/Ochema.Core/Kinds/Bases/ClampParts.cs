@@ -37,7 +37,8 @@ internal static class ClampParts
     /// screw face, <paramref name="radius"/> half the footprint, m.
     /// </summary>
     public static Hold Place(RigBuilder b, string id, string label, double height, double radius,
-        double stiffness = Stiffness, double rocking = Rocking, double? friction = null, string type = "clamp", double s = 0, double t = 0) =>
+        double stiffness = Stiffness, double rocking = Rocking, double? friction = null, string type = "clamp", double s = 0,
+            double t = 0) =>
         PanelHold.Place(b, b.Spot(id, StationId.Base, label, b.Rig.At[0] + s, b.Rig.At[1] + t), stiffness, stiffness, rocking, radius,
             height, friction ?? Metal(b), type);
 
@@ -60,7 +61,8 @@ internal static class ClampParts
         var section = Section.Of(SectionShape.Round, diameter, diameter, 0);
         var piece = b.Beam(StationId.Base, id, label, from.Node, top, section, steel, Vec3.UnitX, density: row is null ? 0 : null);
         if (row is not null)
-            b.Put(Piece.Bought(new(StationId.Base, id), row, mass: piece.Mass, name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}"),
+            b.Put(Piece.Bought(new(StationId.Base, id), row, mass: piece.Mass,
+                name: $"{Words.Capital(label)}, {QuantityText.Of(height, Dimension.Length)}"),
                 [piece]);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"{Words.Capital(label)} bends", piece));
         b.Shape(id, StationId.Base, "tube", [b.Point(from.Node), b.Point(top)], [diameter]);
@@ -68,7 +70,8 @@ internal static class ClampParts
     }
 
     /// <summary>A bolt through two parts with a washer and a lock nut: clamps on tubes, brackets on bars.</summary>
-    public static ScrewJoint Through(RigBuilder b, string id, StationId station, string title, string thread, StackLayer first, StackLayer second)
+    public static ScrewJoint Through(RigBuilder b, string id, StationId station, string title, string thread, StackLayer first,
+        StackLayer second)
     {
         var f = b.Stock.Find<Fastener>("fasteners", thread);
         return new ScrewJoint

@@ -43,7 +43,8 @@ public sealed record FoamRest : HandHeld
 
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
-        new(Work.Cut, "Cut and slit the foam", "A hand longer than the lens is across; slit along one side with a knife against a rule. Most are slit already.")
+        new(Work.Cut, "Cut and slit the foam",
+            "A hand longer than the lens is across; slit along one side with a knife against a rule. Most are slit already.")
         {
             Reads = [nameof(Wall)],
             Takes = ["pipe-foam"],
@@ -78,9 +79,11 @@ public sealed record FoamRest : HandHeld
                 "what lies on it only" + b.Site.RubsWhy));
         });
         if (b.Host.Kind != "hide")
-            b.Findings.Add(new ReportFinding(StationId.Base, "A rest on glass is for a parked car only: choose the car parked as a hide.", true));
+            b.Findings.Add(new ReportFinding(StationId.Base, "A rest on glass is for a parked car only: choose the car parked as a hide.",
+                true));
         var ends = Lies / 2 * b.Surface.U;
-        b.Shape("foam", StationId.Base, "tube", [b.Point(hold.Node, b.Position(hold.Node) - 2 * ends), b.Point(hold.Node, b.Position(hold.Node) + 2 * ends)],
+        b.Shape("foam", StationId.Base, "tube", [b.Point(hold.Node, b.Position(hold.Node) - 2 * ends),
+            b.Point(hold.Node, b.Position(hold.Node) + 2 * ends)],
             [2 * Wall + 0.006]);
         b.Shape("handle", StationId.Base, "tube", [b.Point(handle), b.Point(handle, b.Position(handle) - 0.1 * Vec3.UnitZ)], [0.034]);
         return new Mount(handle, b.Position(handle), hold.Top.Axis, new GraspPort("Handle"));
@@ -88,7 +91,8 @@ public sealed record FoamRest : HandHeld
 }
 
 /// <summary>What a soft rest presses on a pane's edge.</summary>
-internal sealed class PaneRests(SpringIndex spring, Vec3 up, double takes) : Check("glass.rests", StationId.Site, new("base-hold"), "Pane is leaned on")
+internal sealed class PaneRests(SpringIndex spring, Vec3 up, double takes)
+    : Check("glass.rests", StationId.Site, new("base-hold"), "Pane is leaned on")
 {
     public override SpringIndex? Joint => spring;
 

@@ -11,7 +11,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>A padded clamp on the top edge of a raised pane.</summary>
 [Kind("glass-clamp", "Clamp on raised glass", "For a light camera in a parked car; glass carries little and breaks without a word.",
     Caution = "Parked only, a hand's breadth of glass showing, padded jaws, finger-tight. Toughened glass bursts from one scratch.",
-    Sketch = "rect 57 28 6 40; rect 42 24 14 24; rect 64 24 14 24; rect 56 8 8 16; dim height 84 8 84 28; dim padRadius 36 36 36 48; dim force 20 36 40 36")]
+    Sketch = "rect 57 28 6 40; rect 42 24 14 24; rect 64 24 14 24; rect 56 8 8 16; dim height 84 8 84 28; dim padRadius 36 36 36 48; dim "
+        + "force 20 36 40 36")]
 public sealed record GlassClamp : BaseKind
 {
     [Measure("Jaw force", Dimension.Force, 5, 300, HowTo = "finger-tight {force:30} to {force:60}", UsualTo = 120)]
@@ -23,7 +24,8 @@ public sealed record GlassClamp : BaseKind
     [Measure("Height", Dimension.Length, 0.01, 0.1, HowTo = "glass edge to the head's seat")]
     public double Height { get; init; } = 0.03;
 
-    /// <summary>Moment that a pane's edge takes from a padded clamp, N·m, and the weight (judgement: 2–5 N·m, 10–25 N; glass carries no designed load).</summary>
+    /// <summary>Moment that a pane's edge takes from a padded clamp, N·m, and the weight (judgement: 2–5 N·m, 10–25 N; glass carries no
+    /// designed load).</summary>
     private const double EdgeMoment = 3;
     private const double EdgeWeight = 15;
 
@@ -35,7 +37,8 @@ public sealed record GlassClamp : BaseKind
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Clamp it on the raised pane",
-            "Pane down until a hand's breadth of it shows above the door: short, it is stiff. Both pads clean, closed by fingers only: glass is never loaded "
+            "Pane down until a hand's breadth of it shows above the door: short, it is stiff. Both pads clean, closed by fingers only: "
+                + "glass is never loaded "
                 + "hard. Engine off; off the door before driving.")
         {
             Tools = ["cloth"],
@@ -57,7 +60,8 @@ public sealed record GlassClamp : BaseKind
                 null, "Jaw on the glass", "jaw force as you set it; rubber on glass 0.3–0.6, judgement" + b.Site.RubsWhy);
         });
         if (b.Host.Kind != "hide")
-            b.Findings.Add(new ReportFinding(StationId.Base, "A clamp on glass is for a parked car only: choose the car parked as a hide.", true));
+            b.Findings.Add(new ReportFinding(StationId.Base, "A clamp on glass is for a parked car only: choose the car parked as a hide.",
+                true));
         b.Put(Piece.Bought(new(StationId.Base, "clamp"), row), hold.Body);
         var top = ClampParts.Stem(b, hold.Top, Height, 0.014, "stem", "clamp neck");
         b.Checks.Add(StationId.Site, new("glass"), rig => new GlassWeight(rig, EdgeWeight));
@@ -73,8 +77,10 @@ internal sealed class GlassWeight(BuiltRig b, double allowed) : Check("glass.wei
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
         var w = b.Mass * Loads.MotionProfile.Gravity;
-        sheet?.Formula("{W} ÷ {a}", "what a window's lift and edge are not hurt by (judgement)", "Slammed doors; a window that is not quite up.")
-            .Term("W", "weight of all of it", w, Dimension.Force, "parts as listed").Term("a", "allowed", allowed, Dimension.Force, "judgement, 10–25 N");
+        sheet?.Formula("{W} ÷ {a}", "what a window's lift and edge are not hurt by (judgement)",
+            "Slammed doors; a window that is not quite up.")
+            .Term("W", "weight of all of it", w, Dimension.Force, "parts as listed")
+                .Term("a", "allowed", allowed, Dimension.Force, "judgement, 10–25 N");
         return Ratio(w, allowed);
     }
 }

@@ -29,12 +29,14 @@ public abstract record HandHeld : BaseKind
     /// <summary>Hands as springs, with the couple of two of them apart, and what they hold for a moment.</summary>
     /// <param name="apart">Hands apart along the host's vertical or what they hold, m; 0 for side by side.</param>
     /// <param name="steadied">Along a pole that its butt carries: hands slide on it before they lift it; null where hands carry.</param>
-    internal Hold Grasped(RigBuilder b, PartId id, NodeIndex node, Mount top, (double Arm, double Wrist) hand, double apart, double? damping = null,
+    internal Hold Grasped(RigBuilder b, PartId id, NodeIndex node, Mount top, (double Arm, double Wrist) hand, double apart,
+        double? damping = null,
         Vec3? steadied = null)
     {
         var here = Count;
         var turn = hand.Wrist + (Count == 2 ? hand.Arm * apart * apart / 4 : 0);
-        var spring = b.SpringAlong(steadied ?? Vec3.UnitZ, id, node, null, here * (steadied is null ? 1 : Slides) * hand.Arm, here * hand.Arm,
+        var spring = b.SpringAlong(steadied ?? Vec3.UnitZ, id, node, null, here * (steadied is null ? 1 : Slides) * hand.Arm, here
+            * hand.Arm,
             here * hand.Wrist, here * turn, damping ?? Flesh);
         var hold = new Hold(id, StationId.Base, Count == 1 ? "hand" : "hands", spring, node, top);
         b.Holds.Add(hold);

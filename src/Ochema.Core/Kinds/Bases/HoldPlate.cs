@@ -14,7 +14,8 @@ namespace Ochema.Core.Kinds.Bases;
 
 /// <summary>A plate on two to six cups or magnets, with eye bolts at its corners.</summary>
 [Kind("hold-plate", "Plate with several holds", "Spreads the load, survives one lost hold, takes straps; heavier and wider.",
-    Sketch = "host 62; rect 18 18 84 7; rect 26 25 4 22; rect 90 25 4 22; rect 16 47 24 15; rect 80 47 24 15; dim length 18 10 102 10; dim thickness 110 18 110 25; dim spacer 60 25 60 47")]
+    Sketch = "host 62; rect 18 18 84 7; rect 26 25 4 22; rect 90 25 4 22; rect 16 47 24 15; rect 80 47 24 15; dim length 18 10 102 10; "
+        + "dim thickness 110 18 110 25; dim spacer 60 25 60 47")]
 public sealed record HoldPlate : BaseKind
 {
     [Part("Holds", Except = "pad")]
@@ -105,7 +106,8 @@ public sealed record HoldPlate : BaseKind
         var (hx, hy) = (Math.Max(0.02, Length / 2 - inset), Math.Max(0.02, Width / 2 - inset));
         var material = b.Stock.Material(Material);
         var holds = Layout(n).Select((p, i) => Hold.Build(b,
-            b.Spot($"hold-{i + 1}", StationId.Base, $"{Name(p.Name, surface)} {Hold.Noun}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy))).ToList();
+            b.Spot($"hold-{i + 1}", StationId.Base, $"{Name(p.Name, surface)} {Hold.Noun}", b.Rig.At[0] + p.X * hx, b.Rig.At[1] + p.Y * hy)))
+                .ToList();
 
         // The plate is flat and parallel to the panel at its middle; spacers and pads take up the crown.
         var normal = surface.NormalAt(b.Rig.At[0], b.Rig.At[1]);
@@ -118,7 +120,8 @@ public sealed record HoldPlate : BaseKind
         var centre = b.Node("plate", middle);
         var spacerSection = Section.Of(SectionShape.Round, SpacerDiameter, SpacerDiameter, 0);
         var steel = b.Stock.Material("steel-1018");
-        // Bending from the middle to each hold: strips of half the plate's smaller side (judgement: a plate on point holds bends over about that width).
+        // Bending from the middle to each hold: strips of half the plate's smaller side (judgement: a plate on point holds bends over about
+        // that width).
         var strip = Section.Rectangle(Math.Min(Length, Width) / 2, Thickness);
         var corners = new List<NodeIndex>();
         var spacers = new List<BeamPiece>();
@@ -126,7 +129,8 @@ public sealed record HoldPlate : BaseKind
         {
             var corner = b.Node(hold.Id + "-plate", middle + place.X * hx * forward + place.Y * hy * left);
             corners.Add(corner);
-            var spacer = b.Beam(StationId.Base, hold.Id + "-spacer", $"{hold.Label} spacer", hold.Top.Node, corner, spacerSection, steel, forward);
+            var spacer = b.Beam(StationId.Base, hold.Id + "-spacer", $"{hold.Label} spacer", hold.Top.Node, corner, spacerSection, steel,
+                forward);
             spacers.Add(spacer);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(hold.Id + "-spacer"), $"Spacer bends, {hold.Label}", spacer));
             if ((b.Position(corner) - middle).Length > 0.01)
@@ -182,7 +186,8 @@ public sealed record HoldPlate : BaseKind
         }
         foreach (var (point, x, y) in new[] { (RigPoint.BaseFrontLeft, 1, 1), (RigPoint.BaseFrontRight, 1, -1), (RigPoint.BaseRearLeft, -1, 1), (RigPoint.BaseRearRight, -1, -1) })
         {
-            var eye = b.Node($"eye-{(x > 0 ? "front" : "rear")}-{(y > 0 ? "left" : "right")}", middle + x * (Length / 2 - 0.02) * forward + y * (Width / 2 - 0.02) * left);
+            var eye = b.Node($"eye-{(x > 0 ? "front" : "rear")}-{(y > 0 ? "left" : "right")}", middle + x * (Length / 2 - 0.02) * forward
+                + y * (Width / 2 - 0.02) * left);
             b.Rigid(corners.OrderBy(c => (b.Position(c) - b.Position(eye)).Length).ThenBy(c => c.Value).First(), eye);
             b.Offer(point, eye);
         }
@@ -197,7 +202,8 @@ public sealed record HoldPlate : BaseKind
             Holes =
             [
                 .. Layout(n).Select(p => new SheetHole(Length / 2 + p.X * hx, Width / 2 + p.Y * hy, "Plate", "spacer-bolt")),
-                .. eyes.Select(c => new SheetHole(Length / 2 + c.X * (Length / 2 - 0.02), Width / 2 + c.Y * (Width / 2 - 0.02), "Plate", "eye-bolt")),
+                .. eyes.Select(c => new SheetHole(Length / 2 + c.X * (Length / 2 - 0.02), Width / 2 + c.Y * (Width / 2 - 0.02), "Plate",
+                    "eye-bolt")),
                 new(Length / 2, Width / 2, "Plate"),
             ],
         }, material), new Hung(centre) { PerMass = Inertia(1, forward, left, normal) });
@@ -224,7 +230,8 @@ public sealed record HoldPlate : BaseKind
 
     /// <summary>On upright panels the second direction is up, not left.</summary>
     private static string Name(string name, Hosts.PanelSurface surface) =>
-        surface.V.Z > 0.5 ? name.Replace("left", "upper", StringComparison.Ordinal).Replace("right", "lower", StringComparison.Ordinal) : name;
+        surface.V.Z > 0.5 ? name.Replace("left", "upper", StringComparison.Ordinal).Replace("right", "lower", StringComparison.Ordinal)
+            : name;
 
     /// <summary>Where n holds go, in shares of the half-spacing; x forward, y left.</summary>
     private static (double X, double Y, string Name)[] Layout(int n) => n switch
@@ -233,7 +240,8 @@ public sealed record HoldPlate : BaseKind
         3 => [(1, 0, "front"), (-1, 1, "rear left"), (-1, -1, "rear right")],
         4 => [(1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right")],
         5 => [(1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right"), (0, 0, "middle")],
-        _ => [(1, 1, "front left"), (1, -1, "front right"), (0, 1, "middle left"), (0, -1, "middle right"), (-1, 1, "rear left"), (-1, -1, "rear right")],
+        _ => [(1, 1, "front left"), (1, -1, "front right"), (0, 1, "middle left"), (0, -1, "middle right"), (-1, 1, "rear left"),
+            (-1, -1, "rear right")],
     };
 
     private double[] Inertia(double m, Vec3 forward, Vec3 left, Vec3 normal)

@@ -45,11 +45,13 @@ public sealed record HolderStub : BaseKind
     [Measure("Comes out at", Dimension.Force, 1, 500, HowTo = "luggage scale, pulled straight up, wet; leave empty for the usual", Measured = true, Of = "tape")]
     public double? ComesOut { get; init; }
 
-    /// <summary>What wet tape pressed in by hand holds, N (judgement, 10–60), a slot turned under a cross-pin of 6 mm, N (judgement, 300–800).</summary>
+    /// <summary>What wet tape pressed in by hand holds, N (judgement, 10–60), a slot turned under a cross-pin of 6 mm, N (judgement,
+    /// 300–800).</summary>
     private const double TapeHolds = 25;
     private const double PinKeeps = 400;
 
-    /// <summary>A moulded holder in a thin deck, N/m and N·m/rad (judgement, 0.3–3 ×), and what its flange takes, N·m (judgement, 30–80).</summary>
+    /// <summary>A moulded holder in a thin deck, N/m and N·m/rad (judgement, 0.3–3 ×), and what its flange takes, N·m (judgement,
+    /// 30–80).</summary>
     private const double Gives = 2e5;
     private const double Rocks = 900;
     private const double FlangeTakes = 40;
@@ -72,7 +74,8 @@ public sealed record HolderStub : BaseKind
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         yield return new(Work.Cut, "Slot the foot of the stub",
             Kept == StubKept.CrossPin ? "A slot across its foot, 7 mm wide and a finger deep, that drops over the holder's cross-pin: "
-                + "it cannot turn; a hook filed into one side of it, so that a twist keeps it down." : "Its foot filed round: it goes in without catching.")
+                + "it cannot turn; a hook filed into one side of it, so that a twist keeps it down."
+                    : "Its foot filed round: it goes in without catching.")
         {
             Piece = "stub",
             Reads = [nameof(Deep)],
@@ -80,7 +83,8 @@ public sealed record HolderStub : BaseKind
             Minutes = 15,
         };
         yield return new(Work.Pad, "Tape it up to the bore",
-            $"{Size(Tape)} a side in two bands, one at the rim and one at the foot: it slides in with a twist and does not rock. No metal on the moulding.")
+            $"{Size(Tape)} a side in two bands, one at the rim and one at the foot: it slides in with a twist and does not rock. No "
+                + $"metal on the moulding.")
         {
             Reads = [nameof(Tape)],
             Tools = ["tape"],
@@ -121,10 +125,12 @@ public sealed record HolderStub : BaseKind
             b.Checks.Add(new PlayInSocket(Math.Max(0, play), Deep, "stub", "Stub rattles in its holder"));
             if (Kept == StubKept.Tape)
                 b.Checks.Add(new TurnsByFriction(b, StationId.Base, new("base-hold"), "Stub turns in its holder", spring, spot.Normal,
-                    keeps * TapeFriction * row.Width / 2, "what draws it out, at half its width", "the stub", "A slot over the cross-pin ends it.", "turns"));
+                    keeps * TapeFriction * row.Width / 2, "what draws it out, at half its width", "the stub",
+                        "A slot over the cross-pin ends it.", "turns"));
         });
         if (play < 0)
-            b.Findings.Add(new ReportFinding(StationId.Base, $"The stub with its tape is {QuantityText.Of(row.Width + 2 * Tape, Dimension.Length)} across, "
+            b.Findings.Add(new ReportFinding(StationId.Base,
+                $"The stub with its tape is {QuantityText.Of(row.Width + 2 * Tape, Dimension.Length)} across, "
                 + $"the bore {QuantityText.Of(bore, Dimension.Length)}: it does not go in.", true));
         return new Mount(top, b.Position(top), spot.Normal, new Joints.TubePort("Stub", row));
     }

@@ -86,7 +86,8 @@ public sealed record HoseClampBracket : BaseKind
                 (one.Slide * Bands, one.Torque * Bands), "a band presses with T ÷ r all round, Coulomb friction",
                 "half of the tension that you pulled once the rubber has relaxed; its friction 0.3–0.5, judgement" + b.Site.RubsWhy));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Band is prised off the tube", hold.Spring, b.Surface.U, hold.Top.Axis,
-                2 * kept * Bands, Math.Max(0.006, Foot / 2), "two ends of each band pull it on; half of the tension once the rubber has relaxed"));
+                2 * kept * Bands, Math.Max(0.006, Foot
+                    / 2), "two ends of each band pull it on; half of the tension once the rubber has relaxed"));
         });
         b.Put(Piece.Bought(new(StationId.Base, "bands"), band, Math.Round(Bands), name: $"{band.Name}, for {Holes.Size(d)}"), hold.Body);
         return Bracket.Build(b, hold.Top, "bracket", Bar, Foot, Leg, BendRadius, screw, b.Surface.U,

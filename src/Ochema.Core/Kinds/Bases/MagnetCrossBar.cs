@@ -15,7 +15,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>A bar with a magnet glued in each angled end, across two steel bolt heads.</summary>
 [Kind("magnet-cross-bar", "Cross-bar with magnet ends", "On and off in a second, clears key and gauges; a bolt head gives a magnet little to hold.",
     Caution = "What lets go lands in the rider's lap: tether it. Keys and cards away from the ends.",
-    Sketch = "host 62; rect 24 54 14 8; rect 82 54 14 8; line 31 54 36 30; line 89 54 84 30; line 36 30 84 30; dim span 31 67 89 67; dim rise 106 30 106 62; dim glueDepth 18 46 18 54")]
+    Sketch = "host 62; rect 24 54 14 8; rect 82 54 14 8; line 31 54 36 30; line 89 54 84 30; line 36 30 84 30; dim span 31 67 89 67; dim "
+        + "rise 106 30 106 62; dim glueDepth 18 46 18 54")]
 public sealed record MagnetCrossBar : BaseKind
 {
     [Measure("Span", Dimension.Length, 0.04, 0.5, HowTo = "bolt head to bolt head, middle to middle")]
@@ -137,10 +138,13 @@ public sealed record MagnetCrossBar : BaseKind
             // In a tube's bore the glue holds round the magnet; on a bar's end only on its face.
             var bore = PartFit.Bore(bar);
             var area = bore > 0 ? Math.PI * row.Diameter * GlueDepth : Math.PI / 4 * Math.Pow(Math.Min(row.Diameter, bar.Width), 2);
-            if (side > 0 && bore > 0 && PartFit.Fault($"a {row.Diameter * 1000:0} mm magnet", row.Diameter, bore, "the bar's end") is { } misfit)
+            if (side > 0 && bore > 0 && PartFit.Fault($"a {row.Diameter * 1000:0} mm magnet", row.Diameter, bore, "the bar's end")
+                is { } misfit)
                 b.Findings.Add(new ReportFinding(StationId.Base, Words.Capital(misfit) + ".", true));
-            b.Checks.Add(new HoldPullOff(b, spot with { Id = new(id + "-glue") }, hold.Spring, $"Glue of the {name} magnet lets go", FactorTable.Adhesive,
-                area * glue.Shear * glue.Share(7 * 86400, b.Rig.Run.Skin), row.Diameter, $"{glue.Name}, {GlueDepth * 1000:0.#} mm deep; {glue.Source}"));
+            b.Checks.Add(new HoldPullOff(b, spot with { Id = new(id + "-glue") }, hold.Spring, $"Glue of the {name} magnet lets go",
+                FactorTable.Adhesive,
+                area * glue.Shear * glue.Share(7 * 86400, b.Rig.Run.Skin), row.Diameter,
+                    $"{glue.Name}, {GlueDepth * 1000:0.#} mm deep; {glue.Source}"));
             if (glue.Fault("metal", Glues.Family(metal), b.Rig.Run.Skin) is { } fault)
                 b.Findings.Add(new ReportFinding(StationId.Base, $"The {name} magnet's glue: {fault}.", true));
             var piece = b.Beam(StationId.Base, id + "-bar", "cross-bar", hold.Top.Node, middle, section, metal, Vec3.UnitX);
@@ -151,7 +155,8 @@ public sealed record MagnetCrossBar : BaseKind
         }
         var mitre = Math.Atan2(Rise, Span / 2) / 2;
         // Cut long for its mitres, with felt and glue.
-        b.Put(Piece.Cut(new(StationId.Base, "cross-bar"), bar, metal, CutLong * beams.Sum(p => p.Length), what: "Cross-bar", mitres: [mitre, mitre]),
+        b.Put(Piece.Cut(new(StationId.Base, "cross-bar"), bar, metal, CutLong * beams.Sum(p => p.Length), what: "Cross-bar",
+            mitres: [mitre, mitre]),
             [.. beams], middle);
         b.Put(Piece.Bought(new(StationId.Base, "glue"), b.Fitting(Supplies.Glue), name: glue.Name), middle);
         b.Beside(Piece.Used(new(StationId.Base, "film"), b.Fitting(Supplies.Film)));

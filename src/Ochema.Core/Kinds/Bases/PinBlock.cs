@@ -28,13 +28,14 @@ public enum PinKeeper
 }
 
 /// <summary>
-/// Two cheeks bolted on the fitting in which a bridle's wires meet; below it they leave a slot for a tongue, which a quick pin holds. The fitting itself
-/// stands
+/// Two cheeks bolted on the fitting in which a bridle's wires meet; below it they leave a slot for a tongue, which a quick pin holds. The
+/// fitting itself stands
 /// on its three wires, drawn tight.
 /// </summary>
 [Kind("pin-block", "Block with a quick pin", "Points where it is aimed, comes off in a second; takes every slam and trembles with the rig.",
     Caution = "The camera's own lanyard to the shackle first. Pin in its elastic before the hand leaves it.",
-    Sketch = "line 60 2 60 14; rect 46 10 28 34; circle 60 17 2; circle 60 27 2; rect 57 30 6 28; circle 60 37 3; line 60 58 78 58; dim boltsApart 36 17 36 "
+    Sketch = "line 60 2 60 14; rect 46 10 28 34; circle 60 17 2; circle 60 27 2; rect 57 30 6 28; circle 60 37 3; line 60 58 78 58; dim "
+        + "boltsApart 36 17 36 "
         + "27; "
         + "dim depth 84 31 84 44; dim drop 92 44 92 58; dim width 46 64 74 64")]
 public sealed record PinBlock : OnBridle
@@ -93,7 +94,8 @@ public sealed record PinBlock : OnBridle
     /// <summary>Cheek past a bolt, and from the lower bolt to the slot's upper end, m (common practice: twice the bolt).</summary>
     private const double Edge = 0.014;
 
-    /// <summary>Where the wires take hold of the fitting, over and under its middle and aside, m (judgement: holes of a common fitting).</summary>
+    /// <summary>Where the wires take hold of the fitting, over and under its middle and aside, m (judgement: holes of a common
+    /// fitting).</summary>
     private const double Eye = 0.02;
     private const double Aside = 0.008;
 
@@ -129,7 +131,8 @@ public sealed record PinBlock : OnBridle
     {
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         yield return new(Work.Measure, "Measure fitting and wires",
-            "Two free holes of the fitting, one above the other; its thickness by calipers. Sail up and drawn tight: the forestay pushed aside in its "
+            "Two free holes of the fitting, one above the other; its thickness by calipers. Sail up and drawn tight: the forestay pushed "
+                + "aside in its "
                 + "middle with a "
                 + "luggage scale gives its pull.")
         {
@@ -137,7 +140,8 @@ public sealed record PinBlock : OnBridle
             Tools = ["calipers", "tape", "scale"],
             Minutes = 10,
         };
-        yield return new(Work.Cut, "Cut two cheeks", $"{Size(Width)} × {Size(Height)}, both alike, edges broken: sails and hands pass here.")
+        yield return new(Work.Cut, "Cut two cheeks",
+            $"{Size(Width)} × {Size(Height)}, both alike, edges broken: sails and hands pass here.")
         {
             Piece = "cheeks",
             Tools = ["hacksaw", "file", "rule"],
@@ -161,7 +165,8 @@ public sealed record PinBlock : OnBridle
             Minutes = 20,
             Wrong = "The pin binds: the hole was drilled in two goes; a reamer, or the next size of pin.",
         };
-        yield return new(Work.Bend, "Bend the tongue's foot", $"Square, round a rod of {Size(BendRadius)} radius; fingernail over the outside: no crack.")
+        yield return new(Work.Bend, "Bend the tongue's foot",
+            $"Square, round a rod of {Size(BendRadius)} radius; fingernail over the outside: no crack.")
         {
             Piece = "tongue",
             Reads = [nameof(Drop), nameof(BendRadius)],
@@ -172,7 +177,8 @@ public sealed record PinBlock : OnBridle
             "Cheeks on the fitting, lock nuts. Tongue up until it meets the bolt, pin through, "
                 + Keeper switch
                 {
-                    PinKeeper.Elastic => "its elastic round the block and back onto the ring. What is left of the elastic goes through the camera's loop "
+                    PinKeeper.Elastic => "its elastic round the block and back onto the ring. What is left of the elastic goes through "
+                        + "the camera's loop "
                         + "and back onto the pin.",
                     PinKeeper.Clip => "its clip through the hole in its end, closed.",
                     PinKeeper.Ball => "pulled: its ball clicks and it stays.",
@@ -205,7 +211,8 @@ public sealed record PinBlock : OnBridle
             var node = b.Node(id, upper + eye);
             b.Rigid(fitting, node);
             var (way, length) = ((end - eye).Normalized(), (end - eye).Length);
-            b.SpringAlong(way, id, node, null, wire.AxialStiffness / length, pull / length, 1e-3, pull * Math.Max(1e-4, eye.Dot(way)), Damping);
+            b.SpringAlong(way, id, node, null, wire.AxialStiffness / length, pull / length, 1e-3, pull * Math.Max(1e-4, eye.Dot(way)),
+                Damping);
         }
         var head = b.Node("block", upper);
         var bolts = b.Spring("block-bolts", fitting, head, [BoltsGive, BoltsGive, BoltsGive, BoltsRock, BoltsRock, BoltsRock], Damping);
@@ -240,7 +247,8 @@ public sealed record PinBlock : OnBridle
         {
             WidthBy = nameof(Width),
             ThicknessBy = nameof(Cheek),
-            Holes = [new(Edge + BoltsApart / 2, Width / 2, "Cheek", "block-bolts"), new(Height - Depth / 2, Width / 2, "Cheek") { Own = pinned }],
+            Holes = [new(Edge + BoltsApart / 2, Width / 2, "Cheek", "block-bolts"),
+                new(Height - Depth / 2, Width / 2, "Cheek") { Own = pinned }],
         };
         b.Put(Piece.Sheet(new(StationId.Base, "cheeks"), "Cheek", cheek, plastic, 2), pinAt);
         b.Put(Piece.Bought(new(StationId.Base, "pin"), b.Fitting("quick-pin")), pinAt);
@@ -282,18 +290,21 @@ public sealed record PinBlock : OnBridle
         if (b.Rig.Site.Thickness + Shim < bar.Height)
             b.Findings.Add(new ReportFinding(StationId.Base, $"The tongue is {Holes.Size(bar.Height)} thick and the slot "
                 + $"{Holes.Size(b.Rig.Site.Thickness + Shim)}: "
-                + $"a shim of {Holes.Size(bar.Height - b.Rig.Site.Thickness + 0.0003)} between cheeks and fitting, or a thinner bar.", true));
+                + $"a shim of {Holes.Size(bar.Height - b.Rig.Site.Thickness + 0.0003)} between cheeks and fitting, or a thinner bar.",
+                    true));
         if (bar.Width > Width)
             b.Findings.Add(new ReportFinding(StationId.Base, "The tongue is wider than the block: it catches sails and fingers."));
         if (lower < Slackest)
-            b.Findings.Add(new ReportFinding(StationId.Base, $"The wires are all but slack ({QuantityText.Of(lower, Dimension.Force)} in each of the lower "
+            b.Findings.Add(new ReportFinding(StationId.Base,
+                $"The wires are all but slack ({QuantityText.Of(lower, Dimension.Force)} in each of the lower "
                 + $"two): "
                 + "the block swings with the fitting. Draw the rig tight first."));
         b.Shape("block", StationId.Base, "plate", [b.Point(head, 0.5 * (b.Position(head) + b.Position(pinAt)))],
             [Width, 2 * Cheek + b.Rig.Site.Thickness, Height], Vec3.UnitZ, Vec3.UnitY);
         b.Shape("tongue-down", StationId.Base, "tube", [b.Point(top), b.Point(corner)], [bar.Width * 0.5]);
         b.Shape("tongue-out", StationId.Base, "tube", [b.Point(corner), b.Point(seat)], [bar.Width * 0.5]);
-        b.Shape("pin", StationId.Base, "tube", [b.Point(top, b.Position(top) - 0.03 * Vec3.UnitY), b.Point(top, b.Position(top) + 0.03 * Vec3.UnitY)], [Pin]);
+        b.Shape("pin", StationId.Base, "tube", [b.Point(top, b.Position(top) - 0.03 * Vec3.UnitY),
+            b.Point(top, b.Position(top) + 0.03 * Vec3.UnitY)], [Pin]);
         return new Mount(seat, b.Position(seat), -Vec3.UnitZ,
             new ThroughPort("Tongue", [new("Tongue", LayerRole.Clearance, bar.Height, bar.Material, bar.Width, Edge: Past)], bar.Width)
             { Underside = Underside.OutOfReach });

@@ -14,7 +14,8 @@ namespace Ochema.Core.Kinds.Bases;
 [Kind("pole-butt", "Butt on the ground, hands on the pole",
     "The ground carries, hands only steady: higher, and for longer, than a pole held free. Nobody walks with it.",
     Caution = "Poles and power lines: 3 m and the pole's own length away. Nobody under it; two people to put it up and to take it down.",
-    Sketch = "host 58; line 56 58 66 4; circle 60 35 5; circle 62 23 5; rect 40 52 14 6; rect 60 52 14 6; dim up 20 58 20 35; dim apart 86 35 86 23; "
+    Sketch = "host 58; line 56 58 66 4; circle 60 35 5; circle 62 23 5; rect 40 52 14 6; rect 60 52 14 6; dim up 20 58 20 35; dim apart "
+        + "86 35 86 23; "
         + "dim foot 50 63 60 63")]
 public sealed record PoleButt : HandHeld
 {
@@ -54,8 +55,10 @@ public sealed record PoleButt : HandHeld
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Place, "Foot on the butt, the hands' places marked",
-            $"Rubber foot pressed home. Tape round the pole at {QuantityText.Of(Up, Dimension.Length)} and {QuantityText.Of(Up + Apart, Dimension.Length)} "
-                + $"from the butt: there the hands go. Stand where it will stand, {(Boots == Answer.Yes ? "a boot on either side" : "nothing beside it")}, "
+            $"Rubber foot pressed home. Tape round the pole at {QuantityText.Of(Up, Dimension.Length)} and "
+                + $"{QuantityText.Of(Up + Apart, Dimension.Length)} "
+                + $"from the butt: there the hands go. Stand where it will stand, "
+                    + $"{(Boots == Answer.Yes ? "a boot on either side" : "nothing beside it")}, "
                 + "and press a heel in: ground that gives wants a lid or a board under the butt.")
         {
             Reads = [nameof(Up), nameof(Apart), nameof(Foot)],
@@ -82,7 +85,8 @@ public sealed record PoleButt : HandHeld
         void Grasp(NodeIndex node, Vec3 along)
         {
             Grasped(b, new("hands"), node, new Mount(node, b.Position(node), along), Free, Apart, steadied: along);
-            b.Shape("hands", StationId.Base, "tube", [b.Point(node, b.Position(node) - 0.05 * along), b.Point(node, b.Position(node) + 0.05 * along)], [0.05]);
+            b.Shape("hands", StationId.Base, "tube", [b.Point(node, b.Position(node) - 0.05 * along),
+                b.Point(node, b.Position(node) + 0.05 * along)], [0.05]);
         }
         if (!b.Rig.Reach.IsPole)
         {

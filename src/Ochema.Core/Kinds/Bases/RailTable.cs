@@ -27,7 +27,8 @@ public enum TableTop
 /// <summary>Two parallel tubes on four short posts with a hold each, a cross-bar clamped on top.</summary>
 [Kind("rail-table", "Rail table on posts", "Finds four flat spots on any bonnet, takes four straps and heavy heads; big, and slow to fit.",
     Caution = "Hooks into rings, not onto hooks; tails tied. Where a cup does not seal it is a stand under the straps, no more.",
-    Sketch = "host 64; rect 10 24 100 6; rect 24 30 5 20; rect 92 30 5 20; circle 26 56 8; circle 94 56 8; dim length 10 16 110 16; dim postsApart 26 40 94 40; dim post 108 30 108 50")]
+    Sketch = "host 64; rect 10 24 100 6; rect 24 30 5 20; rect 92 30 5 20; circle 26 56 8; circle 94 56 8; dim length 10 16 110 16; dim "
+        + "postsApart 26 40 94 40; dim post 108 30 108 50")]
 public sealed record RailTable : BaseKind
 {
     [Part("Feet", Except = "pad")]
@@ -78,7 +79,8 @@ public sealed record RailTable : BaseKind
 
     internal override BaseKind? OnLargerHold(Catalogue stock) => Hold.Larger(stock) is { } larger ? this with { Hold = larger } : null;
 
-    private IEnumerable<Move> Larger(Catalogue stock) => OnLargerHold(stock) is { } larger ? [new("larger-hold", "The next larger hold", larger)] : [];
+    private IEnumerable<Move> Larger(Catalogue stock) => OnLargerHold(stock) is { } larger
+        ? [new("larger-hold", "The next larger hold", larger)] : [];
 
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) => form != SiteForm.Panel ? []
         : [new(SchoolQuestion.Hold, 2, "Rails on posts", "Bigger feet further apart.", this, own)];
@@ -129,7 +131,8 @@ public sealed record RailTable : BaseKind
     /// <summary>How long which post is, where they differ.</summary>
     private static string Lengths(BuiltRig b)
     {
-        var posts = b.Holds.Where(h => h.Station == StationId.Base).Select(h => (Hold: h, Post: b.Pieces.FirstOrDefault(p => p.Id == PostOf(h.Id))))
+        var posts = b.Holds.Where(h => h.Station == StationId.Base).Select(h =>
+            (Hold: h, Post: b.Pieces.FirstOrDefault(p => p.Id == PostOf(h.Id))))
             .Where(p => p.Post is not null)
             .Select(p => (Name: p.Hold.Label, Text: QuantityText.Of(Math.Round(p.Post!.Length, 4), Dimension.Length))).ToList();
         return posts.Select(p => p.Text).Distinct().Count() == 1 ? $"to {posts[0].Text}"
@@ -148,11 +151,13 @@ public sealed record RailTable : BaseKind
         var post = Section.Of(SectionShape.Round, 0.016, 0.016, 0);
         var spots = new[] { (1, 1, "front left"), (1, -1, "front right"), (-1, 1, "rear left"), (-1, -1, "rear right") };
         var holds = spots.Select((p, i) => Hold.Build(b, b.Spot($"hold-{i + 1}", StationId.Base,
-            $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2))).ToList();
+            $"{p.Item3} {(Hold is Magnet ? "magnet" : "cup")}", b.Rig.At[0] + p.Item1 * Apart / 2, b.Rig.At[1] + p.Item2 * PostsApart / 2)))
+                .ToList();
         // Above the highest hold, square to the panel or upright.
         var up = Top == TableTop.Level && normal.Z > Steepest ? Vec3.UnitZ : normal;
         if (Top == TableTop.Level && up != Vec3.UnitZ)
-            b.Findings.Add(new ReportFinding(StationId.Base, "So steep a panel takes no level table: the posts would stand in the way. It lies along the "
+            b.Findings.Add(new ReportFinding(StationId.Base,
+                "So steep a panel takes no level table: the posts would stand in the way. It lies along the "
                 + "panel."));
         (forward, left) = (forward.PerpendicularTo(up).Normalized(), up.Cross(forward.PerpendicularTo(up).Normalized()));
         var foot = surface.Point(b.Rig.At[0], b.Rig.At[1]);
@@ -192,7 +197,14 @@ public sealed record RailTable : BaseKind
                 tubes.Add(piece);
                 b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"{Words.Capital(rail)} tube bends", piece));
                 b.Shape(id, StationId.Base, "tube", [b.Point(centre), b.Point(tops[(x, y)])], [row.Width]);
-                b.Offer((x, y) switch { (1, 1) => RigPoint.BaseFrontLeft, (1, -1) => RigPoint.BaseFrontRight, (-1, 1) => RigPoint.BaseRearLeft, _ => RigPoint.BaseRearRight }, tops[(x, y)]);
+                b.Offer((x, y) switch
+                {
+                    (1, 1) => RigPoint.BaseFrontLeft,
+                    (1, -1) => RigPoint.BaseFrontRight,
+                    (-1, 1) =>
+                    RigPoint.BaseRearLeft,
+                    _ => RigPoint.BaseRearRight
+                }, tops[(x, y)]);
             }
         }
         var seat = b.Node("cross-bar", middle);
@@ -215,13 +227,15 @@ public sealed record RailTable : BaseKind
             new("Other half", LayerRole.Clearance, 0.010, "steel-s235", 0.04) { Ready = true }) with
         { Usual = ClampTorque, Included = true });
         // Beyond its posts a tube only hangs there.
-        b.Put(Piece.Cut(new(StationId.Base, "tubes"), row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length) : nameof(PostsApart)),
+        b.Put(Piece.Cut(new(StationId.Base, "tubes"), row, metal, tube, 2, "Tube of the table", by: Length >= tube ? nameof(Length)
+            : nameof(PostsApart)),
             [.. tubes], [.. tops.Select(t => new Hung(t.Value) { Share = tube - Span(t.Key.Item1) })]);
         b.Put(Piece.Cut(new(StationId.Base, "cross-bar"), row, metal, apart + 2 * ClampParts.Past, what: "Cross-bar",
             by: Math.Abs(apart - Apart) < 1e-6 ? nameof(Apart) : null), [.. crosses], clamps[0], clamps[1]);
         // What is cut alike is one line of the list: nothing but what adding rounds off tells those apart.
         foreach (var (piece, n) in posts.Select((p, n) => (p, n + 1)))
-            b.Put(Piece.Cut(new(StationId.Base, $"post-{n}"), b.Stock.Find<SectionRow>("sections", Rod), steel, Math.Round(piece.Length, 9), what: "Post")
+            b.Put(Piece.Cut(new(StationId.Base, $"post-{n}"), b.Stock.Find<SectionRow>("sections", Rod), steel, Math.Round(piece.Length, 9),
+                what: "Post")
                 .Also(c => c with { Tapped = new("The posts", b.Stock.Find<Fastener>("fasteners", PinThread), PinDepth) }), [piece]);
         b.Put(Piece.Bought(new(StationId.Base, "clamps"), clampRow, 6), [.. tops.Values.Concat(clamps).Select(n => (Hung)n)]);
         // What stands on it wants a flat place: a plate on the cross-bar, held by two U-bolts.

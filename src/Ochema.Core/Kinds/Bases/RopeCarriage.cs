@@ -23,8 +23,8 @@ public enum RopeDrive
 }
 
 /// <summary>
-/// A carriage of boards under pulleys on one rope or two between two anchors. The ropes are large-displacement lines: they are hung anew in each case, and
-/// the
+/// A carriage of boards under pulleys on one rope or two between two anchors. The ropes are large-displacement lines: they are hung anew in
+/// each case, and the
 /// frame stands on their tangent.
 /// </summary>
 [Kind("rope-carriage", "Carriage on a rope", "Glides over what no wheel crosses; two ropes for slow and steady, one for speed.",
@@ -124,7 +124,8 @@ public sealed record RopeCarriage : BaseKind
         if (!own)
             yield break;
         yield return new(SchoolQuestion.Ropes, 0, "Two ropes", "Slow and steady; either may part.", this with { Ropes = 2 }, Two);
-        yield return new(SchoolQuestion.Ropes, 1, "One rope", "Fast and light; a slack one beside it keeps what falls.", this with { Ropes = 1 }, !Two);
+        yield return new(SchoolQuestion.Ropes, 1, "One rope", "Fast and light; a slack one beside it keeps what falls.",
+            this with { Ropes = 1 }, !Two);
     }
 
     internal override (int Least, int Most, int Now)? HoldCounts => (1, 2, Two ? 2 : 1);
@@ -136,7 +137,8 @@ public sealed record RopeCarriage : BaseKind
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         var strap = b.Stock.Find<StrapRow>("straps", Ratchet);
         yield return new(Work.Measure, "Pace out the run",
-            $"Anchor to anchor by tape; height where the slings go; what stands below. Trunks thicker than a thigh, alive, no loose bark; posts only if "
+            $"Anchor to anchor by tape; height where the slings go; what stands below. Trunks thicker than a thigh, alive, no loose "
+                + $"bark; posts only if "
                 + $"they are "
                 + $"set deep. Each anchor pulled on at that height. {Size(Clear)} stay clear under the lowest place.")
         {
@@ -153,7 +155,8 @@ public sealed record RopeCarriage : BaseKind
             Minutes = 20,
         };
         yield return new(Work.Fit, "Hang the pulleys",
-            "Eye, board, wide washer, lock nut: only snug, so that each finds its own line. Side plates open, rope in, plates shut and pinned.")
+            "Eye, board, wide washer, lock nut: only snug, so that each finds its own line. Side plates open, rope in, plates shut and "
+                + "pinned.")
         {
             Joint = PulleyBolts,
             Tools = ["spanners"],
@@ -161,9 +164,11 @@ public sealed record RopeCarriage : BaseKind
             Wrong = "A wheel runs askew and rubs: the bolt is too tight.",
         };
         yield return new(Work.Place, Two ? "Hang both ropes" : "Hang the rope",
-            $"Pad and sling round the first anchor{(Two ? ", spreader board in it, eyes as far apart as the pulleys" : "")}. Rope through the carriage, "
+            $"Pad and sling round the first anchor{(Two ? ", spreader board in it, eyes as far apart as the pulleys" : "")}. Rope "
+                + $"through the carriage, "
                 + $"tied off at the far end, ratchet at the near "
-                + $"one. Two people. Drawn until the carriage with a bag of its weight sags {Size(Sag)} in the middle: tape against a taut cord from anchor "
+                + $"one. Two people. Drawn until the carriage with a bag of its weight sags {Size(Sag)} in the middle: tape against a "
+                    + $"taut cord from anchor "
                     + $"to anchor"
                 + $"{(Two ? ", both ropes alike" : "")}. Then stop drawing.")
         {
@@ -178,8 +183,10 @@ public sealed record RopeCarriage : BaseKind
         };
         if (b.Tethers.Any(t => t.Anchor.Hung))
             yield return new(Work.Place, "Hang the second rope beside it, slack",
-                $"Same slings, a hand's breadth above the other and to its side, tied off at both ends so that it hangs {Size(Sag)} in the middle by "
-                    + "itself: no ratchet. The carriage's line runs along it on its own ring; walk the carriage from end to end: the ring follows and "
+                $"Same slings, a hand's breadth above the other and to its side, tied off at both ends so that it hangs {Size(Sag)} in "
+                    + $"the middle by "
+                    + "itself: no ratchet. The carriage's line runs along it on its own ring; walk the carriage from end to end: the "
+                        + "ring follows and "
                     + "never pulls.")
             {
                 Piece = "second-rope",
@@ -190,7 +197,8 @@ public sealed record RopeCarriage : BaseKind
                 Wrong = "The ring catches: the ropes cross; further apart at the ends.",
             };
         yield return new(Work.Place, "End stop at both ends",
-            $"Loop of {Words.Inside(b.Stock.Find<StrapRow>("straps", StopCord).Name)} tied to the anchor, so long that the carriage stands before the "
+            $"Loop of {Words.Inside(b.Stock.Find<StrapRow>("straps", StopCord).Name)} tied to the anchor, so long that the carriage "
+                + $"stands before the "
                 + $"boards do. Bag of the same "
                 + $"weight let run into it: it gives {Size(Stop)} and does not throw it back hard.")
         {
@@ -200,7 +208,8 @@ public sealed record RopeCarriage : BaseKind
             Crew = 2,
         };
         yield return new(Work.Set, "Bring it level, then pluck the rope",
-            "Camera on, level along the board: weight moved until it is. Pluck the empty rope in its middle and count its swings for ten seconds: the "
+            "Camera on, level along the board: weight moved until it is. Pluck the empty rope in its middle and count its swings for ten "
+                + "seconds: the "
                 + "number goes "
                 + "on the card. Fewer tomorrow: it has crept.")
         {
@@ -214,7 +223,8 @@ public sealed record RopeCarriage : BaseKind
 
     /// <summary>The same rope once more, as deep as the one that carries.</summary>
     internal override SlackLine? HungBeside(RigSetting b) =>
-        new(b.Stock.Find<StrapRow>("straps", Rope), Chord(b.Rig.Site), Sag, Lashing.Knots.First(k => k.Id == End), b.Rig.Site.EndsHold, Tail);
+        new(b.Stock.Find<StrapRow>("straps", Rope), Chord(b.Rig.Site), Sag, Lashing.Knots.First(k => k.Id == End), b.Rig.Site.EndsHold,
+            Tail);
 
     /// <summary>Anchor to anchor, m.</summary>
     private static double Chord(Site site) => Math.Sqrt(Math.Pow(site.Span ?? 12, 2) + Math.Pow(site.Rise ?? 0, 2));
@@ -222,7 +232,8 @@ public sealed record RopeCarriage : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var (site, surface) = (b.Rig.Site, b.Surface);
-        var (row, ratchet, cord) = (b.Stock.Find<StrapRow>("straps", Rope), b.Stock.Find<StrapRow>("straps", Ratchet), b.Stock.Find<StrapRow>("straps",
+        var (row, ratchet, cord) = (b.Stock.Find<StrapRow>("straps", Rope), b.Stock.Find<StrapRow>("straps", Ratchet),
+            b.Stock.Find<StrapRow>("straps",
             StopCord));
         var knot = Lashing.Knots.First(k => k.Id == End);
         var timber = b.Stock.Find<SectionRow>("sections", Timber);
@@ -232,7 +243,8 @@ public sealed record RopeCarriage : BaseKind
         var chord = Chord(site);
         var (s, _) = surface.Clamp(b.Rig.At[0], 0);
         var share = 0.5 + s / chord;
-        var (near, far, here) = (surface.Origin - chord / 2 * surface.U, surface.Origin + chord / 2 * surface.U, surface.Origin + s * surface.U);
+        var (near, far, here) = (surface.Origin - chord / 2 * surface.U, surface.Origin + chord / 2 * surface.U, surface.Origin + s
+            * surface.U);
         var point = here - 4 * share * (1 - share) * Sag * Vec3.UnitZ;
         var boardLength = Wheelbase + 2 * Past;
         var pulley = b.Fitting("rope-pulley");
@@ -265,14 +277,17 @@ public sealed record RopeCarriage : BaseKind
             b.WhileHeld(() =>
             {
                 b.Checks.Add(new RopeStrength(b, rope, $"{title} parts", knot, Pulley));
-                b.Checks.Add(StationId.Base, rope.Id, rig => new RopeClearance(rope, Two ? $"Hits what is below, {label}" : "Hits what is below", here.Z, Clear,
+                b.Checks.Add(StationId.Base, rope.Id, rig => new RopeClearance(rope, Two ? $"Hits what is below, {label}"
+                    : "Hits what is below", here.Z, Clear,
                     point.Z - Extent.Lowest(rig.Figure), Extent.Farthest(rig.Figure, point + aside)));
                 b.Checks.Add(new RopePulley(rope, $"Pulley of the {label} overloaded", Wheelbase, Stamped));
                 b.Checks.Add(new BoardBends(b, rope, $"Board under the {label} breaks", Wheelbase, net, wood));
                 b.Checks.Add(new RopeOverdrawn(rope, $"Ratchet alone breaks the {label}", knot));
             });
-            b.Shape(id, StationId.Base, "strap", [b.Point(ends[0], near + aside), b.Point(node), b.Point(ends[1], far + aside)], [row.Width]);
-            b.Shape(id + "-board", StationId.Base, "plate", [b.Point(board)], [boardLength, timber.Width, timber.Height], Vec3.UnitZ, Vec3.UnitY);
+            b.Shape(id, StationId.Base, "strap", [b.Point(ends[0], near + aside), b.Point(node), b.Point(ends[1], far + aside)],
+                [row.Width]);
+            b.Shape(id + "-board", StationId.Base, "plate", [b.Point(board)], [boardLength, timber.Width, timber.Height], Vec3.UnitZ,
+                Vec3.UnitY);
             foreach (var way in new[] { -1, 1 })
                 b.Shape($"{id}-pulley-{(way < 0 ? "rear" : "front")}", StationId.Base, "joint", [b.Point(node,
                     point + aside + way * Wheelbase / 2 * Vec3.UnitX + Pulley / 2 * Vec3.UnitZ)], [Pulley],
@@ -280,10 +295,11 @@ public sealed record RopeCarriage : BaseKind
         }
         var count = names.Length;
         b.Put(Piece.Bought(new(StationId.Base, "pulleys"), pulley, 2 * count), [.. hung.Select(n => (Hung)n)]);
-        b.Put(Piece.Cut(new(StationId.Base, "boards"), timber, wood, boardLength, count, what: "Board", by: nameof(Wheelbase)).Also(c => c with
-        {
-            Holes = [new(c.Length / 2, "Board", PulleyBolts), new(c.Length / 2, Two ? "Board" : "Carriage", Two ? BeamBolts : null)],
-        }), [.. boards.Select(n => new Hung(n) { PerMass = Slender(boardLength) })]);
+        b.Put(Piece.Cut(new(StationId.Base, "boards"), timber, wood, boardLength, count, what: "Board", by: nameof(Wheelbase))
+            .Also(c => c with
+            {
+                Holes = [new(c.Length / 2, "Board", PulleyBolts), new(c.Length / 2, Two ? "Board" : "Carriage", Two ? BeamBolts : null)],
+            }), [.. boards.Select(n => new Hung(n) { PerMass = Slender(boardLength) })]);
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,
@@ -295,7 +311,8 @@ public sealed record RopeCarriage : BaseKind
             Layers =
             [
                 new("Pulley's eye", LayerRole.Clearance, 0.006, "steel-s235", 0.03) { Ready = true },
-                new("Board", LayerRole.Clearance, timber.Height, timber.Material, timber.Width), Hardware.WideWasher(bolt), Hardware.LockNut(bolt),
+                new("Board", LayerRole.Clearance, timber.Height, timber.Material, timber.Width), Hardware.WideWasher(bolt),
+                    Hardware.LockNut(bolt),
             ],
             Count = 2,
             Places = [(-Wheelbase / 2, 0), (Wheelbase / 2, 0)],
@@ -325,7 +342,8 @@ public sealed record RopeCarriage : BaseKind
             b.Checks.Add(StationId.Base, new("carriage"), rig =>
             {
                 var (mass, centre) = rig.MassOf(Runs);
-                return new RopeLevel((mass * MotionProfile.Gravity * (centre.X - point.X), ropes.Sum(r => Nods(r, chord)) + Brings(mass, centre, point)));
+                return new RopeLevel((mass * MotionProfile.Gravity * (centre.X - point.X), ropes.Sum(r => Nods(r, chord))
+                    + Brings(mass, centre, point)));
             });
             if (MovedBy == RopeDrive.Slope)
                 b.Checks.Add(StationId.Base, new("carriage"), _ => new RopeRolls(Path(ropes[0], chord)));
@@ -338,15 +356,18 @@ public sealed record RopeCarriage : BaseKind
         };
     }
 
-    /// <summary>The two anchors: spreader boards, slings, and the lengths of rope between them; they stand, and weigh what is carried home.</summary>
-    private IReadOnlyList<NodeIndex> Ends(RigBuilder b, Vec3 near, Vec3 far, StrapRow row, StrapRow ratchet, StrapRow cord, Knot knot, double chord,
+    /// <summary>The two anchors: spreader boards, slings, and the lengths of rope between them; they stand, and weigh what is carried
+    /// home.</summary>
+    private IReadOnlyList<NodeIndex> Ends(RigBuilder b, Vec3 near, Vec3 far, StrapRow row, StrapRow ratchet, StrapRow cord, Knot knot,
+        double chord,
         SectionRow timber, Material wood)
     {
         var count = Two ? 2 : 1;
         var rope = Math.Round(chord + 2 * (Tail + knot.Allowance(row.Thickness)), 2);
         var (atNear, atFar) = (b.Node("anchor-near", near), b.Node("anchor-far", far));
         void Lines(string piece, StrapRow line, double length, int quantity, string what) =>
-            b.Put(Piece.Length(new(StationId.Base, piece), line, length, line.MassPerMetre, line.PricePerMetre, Aisle.Rigging, what, quantity: quantity),
+            b.Put(Piece.Length(new(StationId.Base, piece), line, length, line.MassPerMetre, line.PricePerMetre, Aisle.Rigging, what,
+                quantity: quantity),
                 atNear, atFar);
         b.Beside(Piece.Used(new(StationId.Base, "sling-pads"), b.Fitting(Supplies.StrapPad), 2));
         Lines("rope", row, rope, count, "Rope:");
@@ -354,7 +375,8 @@ public sealed record RopeCarriage : BaseKind
         Lines("sling", ratchet, Sling, 1, "Sling round the far anchor:");
         Lines("stop", cord, Math.Round(2 * Stop + 0.5, 2), 2, "End stop:");
         if (Two)
-            b.Put(Piece.Cut(new(StationId.Base, "spreader-boards"), timber, wood, Apart + 4 * Past, 2, what: "Spreader board", by: nameof(Apart)),
+            b.Put(Piece.Cut(new(StationId.Base, "spreader-boards"), timber, wood, Apart + 4 * Past, 2, what: "Spreader board",
+                by: nameof(Apart)),
                 atNear, atFar);
         foreach (var (id, node, at) in new[] { ("anchor-near", atNear, near), ("anchor-far", atFar, far) })
         {
@@ -366,7 +388,8 @@ public sealed record RopeCarriage : BaseKind
                     [b.Point(node, at + (Apart / 2 + 2 * Past) * Vec3.UnitY), b.Point(node, at - (Apart / 2 + 2 * Past) * Vec3.UnitY)], [timber.Height]);
         }
         var below = b.Host.GroundHeight;
-        b.Shape("keep-clear", StationId.Base, "strip", [b.Point(atNear, new(near.X, near.Y, below)), b.Point(atFar, new(far.X, far.Y, below))],
+        b.Shape("keep-clear", StationId.Base, "strip", [b.Point(atNear, new(near.X, near.Y, below)),
+            b.Point(atFar, new(far.X, far.Y, below))],
             [Two ? Apart + 2 * Beside : 2 * Beside]);
         return [atNear, atFar];
     }
@@ -395,14 +418,19 @@ public sealed record RopeCarriage : BaseKind
             b.Rigid(boards[i], end);
             var piece = b.Beam(StationId.Base, id, label, end, middle, section, wood, Vec3.UnitZ);
             halves.Add(piece);
-            b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"Beam of the carriage breaks, {(i == 0 ? "left" : "right")}", piece, net));
+            b.Checks.Add(new SectionStrength(b, StationId.Base, new(id), $"Beam of the carriage breaks, {(i == 0 ? "left" : "right")}",
+                piece, net));
             outer.Add(end);
             b.Shape(id, StationId.Base, "plate", [b.Point(end, 0.5 * (b.Position(end) + b.Position(middle)))],
                 [timber.Width, (b.Position(end) - b.Position(middle)).Length, timber.Height], Vec3.UnitZ, Vec3.UnitY);
         }
         var apart = (b.Position(boards[0]) - b.Position(boards[1])).Length;
         b.Put(Piece.Cut(new(StationId.Base, "beam"), timber, wood, apart + 2 * Past, what: "Beam across", by: nameof(Apart))
-            .Also(c => c with { Holes = [new(Past, "Beam", BeamBolts), new(c.Length / 2, "Carriage"), new(c.Length - Past, "Beam", BeamBolts)] }),
+            .Also(c => c with
+            {
+                Holes = [new(Past, "Beam", BeamBolts), new(c.Length / 2, "Carriage"),
+                new(c.Length - Past, "Beam", BeamBolts)]
+            }),
             [.. halves], outer[0], outer[1]);
         b.Joint(new ScrewJoint
         {
@@ -415,7 +443,8 @@ public sealed record RopeCarriage : BaseKind
             Layers =
             [
                 Hardware.WideWasher(bolt), new("Board", LayerRole.Clearance, timber.Height, timber.Material, timber.Width),
-                new("Beam", LayerRole.Clearance, timber.Height, timber.Material, timber.Width), Hardware.WideWasher(bolt), Hardware.LockNut(bolt),
+                new("Beam", LayerRole.Clearance, timber.Height, timber.Material, timber.Width), Hardware.WideWasher(bolt),
+                    Hardware.LockNut(bolt),
             ],
             Screws = 2,
             Load = f => Worst(halves.Select(h => b.EndLoad(h.First)(f))),
@@ -435,7 +464,8 @@ public sealed record RopeCarriage : BaseKind
         var piece = b.Beam(StationId.Base, "counterweight-arm", "arm of the counterweight", mount.Node, arm, section, wood, Vec3.UnitZ);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("counterweight-arm"), "Arm of the counterweight breaks", piece));
         b.Put(Piece.Own(new(StationId.Base, "counterweight"), "Counterweight", Counterweight), arm);
-        b.Put(Piece.Cut(new(StationId.Base, "counterweight-arm"), timber, wood, Math.Abs(Back) + Past, what: "Arm of the counterweight"), [piece], arm);
+        b.Put(Piece.Cut(new(StationId.Base, "counterweight-arm"), timber, wood, Math.Abs(Back) + Past, what: "Arm of the counterweight"),
+            [piece], arm);
         b.Shape("counterweight", StationId.Base, "magnet", [b.Point(arm)], [0.09, 0.05], Vec3.UnitZ);
         b.Shape("counterweight-arm", StationId.Base, "tube", [b.Point(mount.Node), b.Point(arm)], [timber.Height]);
     }
@@ -444,7 +474,8 @@ public sealed record RopeCarriage : BaseKind
     private double Nods(HungRope rope, double chord) => (rope.Rest?.Tension ?? 0) * Wheelbase * (1 + Wheelbase / (chord - Wheelbase));
 
     /// <summary>What weight below the rope brings back, N·m/rad.</summary>
-    private static double Brings(double mass, Vec3 centre, Vec3 point) => Math.Max(0.01, mass * MotionProfile.Gravity * (point.Z - centre.Z));
+    private static double Brings(double mass, Vec3 centre, Vec3 point) =>
+        Math.Max(0.01, mass * MotionProfile.Gravity * (point.Z - centre.Z));
 
     /// <summary>From where it is let go to the lowest place of its path, m: how deep, and how far along.</summary>
     private static (double Fall, double Way) Path(HungRope rope, double chord)
@@ -478,7 +509,8 @@ public sealed record RopeCarriage : BaseKind
             rope.Settle(count == 1 ? all : all * (0.5 + (i == 0 ? lean : -lean)), all);
             if (rope.Rest is null)
             {
-                b.Findings.Add(new ReportFinding(StationId.Base, $"No {Words.Inside(rope.Row.Name)} hangs {Holes.Size(Sag)} deep under this weight. More "
+                b.Findings.Add(new ReportFinding(StationId.Base,
+                    $"No {Words.Inside(rope.Row.Name)} hangs {Holes.Size(Sag)} deep under this weight. More "
                     + $"sag, or another rope.", true));
                 b.Restate(rope.Spring, [1, 1, 1, 1, 1, 1]);
                 continue;
@@ -502,16 +534,21 @@ public sealed record RopeCarriage : BaseKind
         // What a rope stretches by is known to half or twice (its row's range): so much the ratchet has to take up.
         var stretch = rest.Most * span.Length / first.Row.AxialStiffness;
         b.Findings.Add(new ReportFinding(StationId.Base,
-            $"{(count == 1 ? "The rope" : "Each rope")} stands at {Force(rest.Tension)} with the carriage on it, {Force(empty.Most)} empty: plucked then, it "
-                + $"swings {10 * pitch:0} times in ten seconds. It stretches by {Holes.Size(stretch)}, half or twice that by its make: the ratchet takes up so much."));
+            $"{(count == 1 ? "The rope" : "Each rope")} stands at {Force(rest.Tension)} with the carriage on it, {Force(empty.Most)} "
+                + $"empty: plucked then, it "
+                + $"swings {10 * pitch:0} times in ten seconds. It stretches by {Holes.Size(stretch)}, half or twice that by its make: "
+                    + $"the ratchet takes up so much."));
         if (Math.Max(rest.Most, empty.Most) * b.Factors[FactorTable.Rope] > ratchet.BreakingStrength)
-            b.Findings.Add(new ReportFinding(StationId.Base, $"The {Words.Inside(ratchet.Name)} is too weak to draw it: a wider one.", true));
+            b.Findings.Add(new ReportFinding(StationId.Base, $"The {Words.Inside(ratchet.Name)} is too weak to draw it: a wider one.",
+                true));
         if (Pulley < 6 * first.Row.Thickness)
-            b.Findings.Add(new ReportFinding(StationId.Base, $"Pulleys of {Holes.Size(Pulley)} wear a rope of {Holes.Size(first.Row.Thickness)}: six times "
+            b.Findings.Add(new ReportFinding(StationId.Base,
+                $"Pulleys of {Holes.Size(Pulley)} wear a rope of {Holes.Size(first.Row.Thickness)}: six times "
                 + $"its thickness at least."));
         if (count == 2 && span.Under(first.Place, new(0, 0, -first.Catches * all)) is { } caught)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"Should one rope part, the other catches {FormattableString.Invariant($"{first.Catches:0.0}")} times the weight, {Force(caught.Most)}; the "
+                $"Should one rope part, the other catches {FormattableString.Invariant($"{first.Catches:0.0}")} times the weight, "
+                    + $"{Force(caught.Most)}; the "
                     + $"carriage swings under it and comes down to "
                     + $"{Holes.Size(Math.Max(0, caught.At.Z - Extent.Farthest(b.Figure, point + Apart / 2 * Vec3.UnitY) - b.Host.GroundHeight))} over the ground."));
         if (MovedBy == RopeDrive.Slope)

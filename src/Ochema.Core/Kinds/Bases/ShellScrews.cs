@@ -13,7 +13,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>A short L-bracket on two small screws tapped into a helmet's shell, flush inside.</summary>
 [Kind("shell-screws", "Screws tapped in the shell", "Stiff and small; the helmet is a filming prop from then on.",
     Caution = "A drilled helmet has lost its protective life: never for riding, skiing or climbing at risk. Nothing may enter the liner.",
-    Sketch = "host 44; rect 30 36 60 6; rect 86 8 5 30; rect 42 30 5 18; rect 66 30 5 18; dim apart 44 26 68 26; dim leg 102 8 102 42; dim bendRadius 74 34 88 34")]
+    Sketch = "host 44; rect 30 36 60 6; rect 86 8 5 30; rect 42 30 5 18; rect 66 30 5 18; dim apart 44 26 68 26; dim leg 102 8 102 42; "
+        + "dim bendRadius 74 34 88 34")]
 public sealed record ShellScrews : BaseKind
 {
     [StockChoice("Screws", "fasteners")]
@@ -89,7 +90,8 @@ public sealed record ShellScrews : BaseKind
             AllowedProtrusion = 0,
             Layers =
             [
-                new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2), new("Shell", LayerRole.Tapped, site.Thickness, site.Material, 0.05),
+                new("Bracket", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2),
+                    new("Shell", LayerRole.Tapped, site.Thickness, site.Material, 0.05),
                 new("Liner", LayerRole.KeepOut, Math.Max(0.005, site.Liner), "", 0.05),
             ],
             Load = f => ScrewRow.Worst(f, holds),

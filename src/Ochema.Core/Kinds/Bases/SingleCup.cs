@@ -68,6 +68,8 @@ internal static class SingleHold
         b.Put(Piece.Bought(new(StationId.Base, "stem"), b.Fitting("stem-16"), mass: stem.Mass), [stem]);
         b.Shape("stem", StationId.Base, "tube", [b.Point(hold.Top.Node), b.Point(top)], [StemDiameter]);
         return new Mount(top, b.Position(top), hold.Top.Axis,
-            new SocketPort("Thread in the stem", null, Math.Min(ThreadDepth, 0.8 * stemHeight), steel.Id, Width: StemDiameter) { Sold = true });
+            new SocketPort("Thread in the stem", null, Math.Min(ThreadDepth, 0.8 * stemHeight), steel.Id,
+                Width: StemDiameter)
+            { Sold = true });
     }
 }

@@ -34,7 +34,8 @@ public sealed record SingleMagnet : BaseKind
         yield return new("plate-of-magnets", "Four such magnets under a plate", new HoldPlate { Hold = Magnet });
     }
 
-    internal override BaseKind? OnLargerHold(Catalogue stock) => Magnet.Larger(stock) is Magnet larger ? this with { Magnet = larger } : null;
+    internal override BaseKind? OnLargerHold(Catalogue stock) => Magnet.Larger(stock) is Magnet larger ? this with { Magnet = larger }
+        : null;
 
     internal override (int Least, int Most, int Now)? HoldCounts => (1, 6, 1);
 

@@ -11,10 +11,12 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Kinds.Bases;
 
-/// <summary>A length of plastic pipe slit along its side and drawn together round a pole by hose clamps: what is cemented to it hangs below.</summary>
+/// <summary>A length of plastic pipe slit along its side and drawn together round a pole by hose clamps: what is cemented to it hangs
+/// below.</summary>
 [Kind("slit-sleeve", "Slit sleeve on a pole", "On and off a pole with a wing nut, one hand, no tools; it slides and turns before it breaks.",
     Caution = "Tether first: it is fitted leaning over the side. No hand or line between pole and guide when the pole comes up.",
-    Sketch = "line 56 2 56 70; line 66 2 66 70; rect 52 14 18 44; line 48 24 76 24; line 48 48 76 48; dim length 84 14 84 58; dim slit 60 64 63 64; dim "
+    Sketch = "line 56 2 56 70; line 66 2 66 70; rect 52 14 18 44; line 48 24 76 24; line 48 48 76 48; dim length 84 14 84 58; dim slit "
+        + "60 64 63 64; dim "
         + "tension 18 24 48 24")]
 public sealed record SlitSleeve : BaseKind
 {
@@ -73,9 +75,11 @@ public sealed record SlitSleeve : BaseKind
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Cut, "Cut and slit the sleeve",
-            $"{QuantityText.Of(Length, Dimension.Length)} of pipe and what its coupler takes, ends square. Strip round it, both lines of the slit on "
+            $"{QuantityText.Of(Length, Dimension.Length)} of pipe and what its coupler takes, ends square. Strip round it, both lines of "
+                + $"the slit on "
                 + $"the pipe; sawn along both from the open end, "
-                + $"{QuantityText.Of(Slit, Dimension.Length)} out, stopping short of the coupler by a finger. Edges broken with the knife: they cut the "
+                + $"{QuantityText.Of(Slit, Dimension.Length)} out, stopping short of the coupler by a finger. Edges broken with the "
+                    + $"knife: they cut the "
                     + $"pole and the hand.")
         {
             Piece = "sleeve",
@@ -85,7 +89,8 @@ public sealed record SlitSleeve : BaseKind
             Wrong = "It splits on at the slit's end: drill a hole there first, as wide as the slit.",
         },
         new(Work.Place, "Sleeve on the pole",
-            $"Tether on first. Sleeve pushed on over the side, to its mark, wing nuts by one hand, {QuantityText.Of(Tension, Dimension.Force)} each: as "
+            $"Tether on first. Sleeve pushed on over the side, to its mark, wing nuts by one hand, "
+                + $"{QuantityText.Of(Tension, Dimension.Force)} each: as "
                 + $"hard as wet fingers go. A pencil line on pole and "
                 + "sleeve. Pole down and up once, empty: nothing moves.")
         {
@@ -105,11 +110,13 @@ public sealed record SlitSleeve : BaseKind
         var closes = Math.PI * (bore - 2 * Thick - d);
         if (closes < -0.0005)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The sleeve does not go over the pole: {Holes.Size(bore - 2 * Thick)} inside{(Thick > 0 ? " with its rubber" : "")}, the pole is "
+                $"The sleeve does not go over the pole: {Holes.Size(bore - 2 * Thick)} inside{(Thick > 0 ? " with its rubber" : "")}, "
+                    + $"the pole is "
                     + $"{Holes.Size(d)} across.", true));
         else if (closes > Slit)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The slit of {Holes.Size(Slit)} is closed before the sleeve grips: from {Holes.Size(bore - 2 * Thick)} to {Holes.Size(d)} it closes by "
+                $"The slit of {Holes.Size(Slit)} is closed before the sleeve grips: from {Holes.Size(bore - 2 * Thick)} to "
+                    + $"{Holes.Size(d)} it closes by "
                     + $"{Holes.Size(closes)}. A wider slit, or rubber inside.", true));
         var friction = Lining == ClampLining.Rubber ? Lined : Bare;
         var hold = ClampParts.Place(b, "base-hold", "sleeve", row.Width / 2, d / 2, 1e6, 1e6 * Length * Length / 12, friction);
@@ -117,7 +124,8 @@ public sealed record SlitSleeve : BaseKind
         {
             var (slide, torque) = FrictionGrip.Band(Tension, d, friction);
             var how = $"{n} clamps at your tension; wet friction {friction:0.00}, judgement";
-            b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Sleeve slides or turns on the pole", hold.Spring, b.Surface.U, (n * slide, n * torque),
+            b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Sleeve slides or turns on the pole", hold.Spring, b.Surface.U,
+                (n * slide, n * torque),
                 "a band presses with T ÷ r all round, Coulomb friction", how));
             b.Checks.Add(new GripPrise(b, new("base-hold"), "Sleeve is prised off the pole", hold.Spring, b.Surface.U, hold.Top.Axis,
                 2 * Tension * n, Length / 3, how));
@@ -143,9 +151,11 @@ public sealed record SlitSleeve : BaseKind
         if (Deep < Shown)
         {
             Vec3 bottom = new(b.Position(end).X, b.Position(end).Y, -Deep);
-            b.Shape("bottom", StationId.Base, "strip", [new("", (bottom - Vec3.UnitX).ToArray()), new("", (bottom + Vec3.UnitX).ToArray())], [1.6]);
+            b.Shape("bottom", StationId.Base, "strip", [new("", (bottom - Vec3.UnitX).ToArray()), new("", (bottom + Vec3.UnitX).ToArray())],
+                [1.6]);
         }
-        b.Shape("sleeve", StationId.Base, "tube", [b.Point(hold.Node, b.Position(hold.Node) - Length / 2 * down), b.Point(end)], [row.Width]);
+        b.Shape("sleeve", StationId.Base, "tube", [b.Point(hold.Node, b.Position(hold.Node) - Length / 2 * down), b.Point(end)],
+            [row.Width]);
         return new Mount(end, b.Position(end), down, new TubePort("Sleeve's end", row));
     }
 

@@ -13,7 +13,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>Two halves of a hard rubber block round a ring, drawn together by one bolt that is also the camera's stud.</summary>
 [Kind("split-block", "Split block on a ring", "Cheap, strong, legal where cups are refused; needs a closed ring, and turns if it is not tight.",
     Caution = "Tighten with a tool, mark the bolt, look at the mark after the first run.",
-    Sketch = "rect 36 18 48 17; rect 36 35 48 17; circle 48 35 7; line 70 6 70 62; dim thickness 94 18 94 52; dim width 36 66 84 66; dim holeOffset 55 58 70 58; dim stud 78 6 78 18")]
+    Sketch = "rect 36 18 48 17; rect 36 35 48 17; circle 48 35 7; line 70 6 70 62; dim thickness 94 18 94 52; dim width 36 66 84 66; dim "
+        + "holeOffset 55 58 70 58; dim stud 78 6 78 18")]
 public sealed record SplitBlock : BaseKind
 {
     [Measure("Block thickness, both halves", Dimension.Length, 0.015, 0.12, HowTo = "across the two halves and the ring bar, squeezed")]
@@ -113,10 +114,13 @@ public sealed record SplitBlock : BaseKind
         var squeeze = joint.Preload * Math.Max(0.01, heel) / (Math.Max(0.01, heel) + arm);
         b.WhileHeld(() =>
         {
-            const string source = "bolt's preload, half of it left once the rubber has relaxed, by its lever on the bar; hard rubber 0.3–0.5, judgement";
+            const string source = "bolt's preload, half of it left once the rubber has relaxed, by its lever on the bar; hard rubber "
+                + "0.3–0.5, judgement";
             b.Checks.Add(GripTurn.Of(b, new("base-hold"), "Block turns on the ring", hold.Spring, b.Surface.U,
-                FrictionGrip.Halves(squeeze, d, ClampParts.Rubber(b)), "two halves squeezed round a bar, Coulomb friction", source + b.Site.RubsWhy));
-            b.Checks.Add(new GripPrise(b, new("base-hold"), "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width / 3, source));
+                FrictionGrip.Halves(squeeze, d, ClampParts.Rubber(b)), "two halves squeezed round a bar, Coulomb friction", source
+                    + b.Site.RubsWhy));
+            b.Checks.Add(new GripPrise(b, new("base-hold"), "Block is prised open", hold.Spring, b.Surface.U, hold.Top.Axis, squeeze, Width
+                / 3, source));
         });
         b.Put(Piece.Sheet(new(StationId.Base, "half-blocks"), "Half block", new(Width, Width, Thickness / 2, rubber.Id, [])
         {
@@ -130,10 +134,13 @@ public sealed record SplitBlock : BaseKind
     private IEnumerable<string> Faults(Fastener thread, double d, double heel)
     {
         if (HoleOffset < thread.ClearanceClose / 2)
-            yield return $"The bolt's hole meets the ring bar: its middle has to be {Holes.Size(thread.ClearanceClose / 2)} and more from it, it is {Holes.Size(HoleOffset)}.";
+            yield return $"The bolt's hole meets the ring bar: its middle has to be {Holes.Size(thread.ClearanceClose / 2)} and more "
+                + $"from it, it is {Holes.Size(HoleOffset)}.";
         if (heel < 1.5 * thread.MajorDiameter)
-            yield return $"A block {Holes.Size(Width)} wide does not take the bar of {Holes.Size(d)} beside the bolt: it needs {Holes.Size(HoleOffset + d + Cover + 1.5 * thread.MajorDiameter)}.";
+            yield return $"A block {Holes.Size(Width)} wide does not take the bar of {Holes.Size(d)} beside the bolt: it needs "
+                + $"{Holes.Size(HoleOffset + d + Cover + 1.5 * thread.MajorDiameter)}.";
         if ((Thickness - d) / 2 < Skin)
-            yield return $"A bar of {Holes.Size(d)} leaves {Holes.Size(Math.Max(0, (Thickness - d) / 2))} of rubber above and below it in a block of {Holes.Size(Thickness)}: {Holes.Size(Skin)} at the least.";
+            yield return $"A bar of {Holes.Size(d)} leaves {Holes.Size(Math.Max(0, (Thickness - d) / 2))} of rubber above and below it "
+                + $"in a block of {Holes.Size(Thickness)}: {Holes.Size(Skin)} at the least.";
     }
 }

@@ -12,7 +12,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>A padded spring clamp on an edge, rail or branch.</summary>
 [Kind("spring-clamp", "Padded spring clamp", "Goes on anything in a second; holds a light camera, turns under a heavy one.",
     Caution = "Not over anybody's head without a tether.",
-    Sketch = "circle 60 46 10; line 44 30 44 62; line 76 30 76 62; rect 57 10 6 20; dim opens 44 66 76 66; dim height 86 10 86 36; dim force 22 46 42 46; dim padRadius 34 46 34 56")]
+    Sketch = "circle 60 46 10; line 44 30 44 62; line 76 30 76 62; rect 57 10 6 20; dim opens 44 66 76 66; dim height 86 10 86 36; dim "
+        + "force 22 46 42 46; dim padRadius 34 46 34 56")]
 public sealed record SpringClamp : BaseKind
 {
     [Measure("Jaw force", Dimension.Force, 5, 400, HowTo = "luggage scale on one jaw until it opens; {force:40} to {force:90} are usual", UsualTo = 150)]
@@ -53,13 +54,17 @@ public sealed record SpringClamp : BaseKind
     public override Mount Build(RigBuilder b)
     {
         if (b.Rig.Site.Diameter is { } d && d > Opens)
-            b.Findings.Add(new ReportFinding(StationId.Base, $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.", true));
+            b.Findings.Add(new ReportFinding(StationId.Base, $"The jaw opens to {Holes.Size(Opens)}; the rail is {Holes.Size(d)} across.",
+                true));
         var row = b.Fitting("spring-clamp");
         var hold = ClampParts.Place(b, "base-hold", "jaw", 0.01, PadRadius, 6e4, 25, ClampParts.Rubber(b));
-        b.WhileHeld(() => JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b), b.Rig.Site.Form == SiteForm.Tube
+        b.WhileHeld(() => JawGrip.Add(b, hold, b.Surface.U, b.Surface.V, Force, PadRadius, ClampParts.Rubber(b), b.Rig.Site.Form
+            == SiteForm.Tube
                 ? ClampParts.Diameter(b) : null, "Jaw", "jaw force as you set it; rubber 0.3–0.5, judgement" + b.Site.RubsWhy));
         b.Put(Piece.Bought(new(StationId.Base, "clamp"), row), hold.Body);
         b.Beside(Piece.Used(new(StationId.Base, "jaw-rubber"), b.Fitting(Supplies.RubberStrip)));
-        return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem", "stud") with { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
+        return ClampParts.Stem(b, hold.Top, Height, 0.0055, "stem",
+            "stud") with
+        { Offers = new StudPort("Clamp's stud", "1-4-20", null, true) };
     }
 }

@@ -23,7 +23,8 @@ internal static class Standing
         {
             var (u, v) = (b.Surface.U, b.Surface.V);
             b.Checks.Add(new StandsUp(b, spot, hold.Spring, foot.On(u, v)));
-            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, $"{Words.Capital(label)} slides or turns", 0, grips, foot.Friction, "weight only"));
+            b.Checks.Add(new HoldSlide(b, spot, hold.Spring, $"{Words.Capital(label)} slides or turns", 0, grips, foot.Friction,
+                "weight only"));
             if (b.Rig.Site.Form == SiteForm.Ground)
                 b.Checks.Add(new GroundBears(b, spot, hold.Spring, foot, u, v));
         });

@@ -12,7 +12,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>A base held by a strap that lets go in a snag: through a helmet's vents, or round a tube.</summary>
 [Kind("strap-base", "Strap base that releases", "No hole, no glue, comes off before it wrenches the neck; slips and rocks more than the others.",
     Caution = "Hook-and-loop or a clip that opens: not a knot, not a buckle, and no line from the camera to the body.",
-    Sketch = "host 60; rect 36 50 48 8; rect 52 28 16 22; line 36 52 12 60; line 84 52 108 60; dim foot 36 64 84 64; dim height 76 28 76 50; dim tension 90 44 112 52")]
+    Sketch = "host 60; rect 36 50 48 8; rect 52 28 16 22; line 36 52 12 60; line 84 52 108 60; dim foot 36 64 84 64; dim height 76 28 76 "
+        + "50; dim tension 90 44 112 52")]
 public sealed record StrapBase : BaseKind
 {
     [Measure("Strap pulled to", Dimension.Force, 5, 400, HowTo = "by hand {force:20} to {force:60}", UsualTo = 150)]
@@ -63,7 +64,8 @@ public sealed record StrapBase : BaseKind
         b.WhileHeld(() =>
         {
             b.Checks.Add(new HoldPullOff(b, spot, hold.Spring, "Strap base lets go", FactorTable.Friction,
-                Math.Min(press + 2 * Tension * Math.Cos(Angle), Releases), Foot / 2, "strap tension and where it releases, as you set them"));
+                Math.Min(press + 2 * Tension * Math.Cos(Angle), Releases), Foot / 2,
+                    "strap tension and where it releases, as you set them"));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Strap base slides or twists", press,
                 ClampParts.Rubber(b), Foot / 3, "2 × tension × sine of the strap angle"));
         });

@@ -11,11 +11,13 @@ using Ochema.Core.Structure;
 
 namespace Ochema.Core.Kinds.Bases;
 
-/// <summary>Two battens bolted at right angles: the upright strapped to a trunk, a levelling screw below the strap, the nose out from it.</summary>
+/// <summary>Two battens bolted at right angles: the upright strapped to a trunk, a levelling screw below the strap, the nose out from
+/// it.</summary>
 [Kind("timber-bracket", "Timber bracket, strapped to a trunk",
     "Holds on any trunk or post for the price of a strap; creeps a little, and is levelled by one screw.",
     Caution = "Nobody under it. Look at strap and level again after a quarter of an hour, and each time before you let go of it.",
-    Sketch = "line 12 4 12 68; line 26 4 26 68; rect 34 14 10 50; rect 44 14 56 10; line 8 28 44 28; line 26 56 48 56; dim height 54 14 54 64; dim nose "
+    Sketch = "line 12 4 12 68; line 26 4 26 68; rect 34 14 10 50; rect 44 14 56 10; line 8 28 44 28; line 26 56 48 56; dim height 54 14 "
+        + "54 64; dim nose "
         + "44 8 100 8; dim lever 66 28 66 56; dim screw 26 67 34 67")]
 public sealed record TimberBracket : BaseKind
 {
@@ -51,7 +53,8 @@ public sealed record TimberBracket : BaseKind
     /// <summary>Bark and wood under the edges of a notch, N/m (judgement, 0.3–3 ×).</summary>
     private const double Bark = 4e5;
 
-    /// <summary>Out of plumb by more than this, an arm on it drifts and is worth a turn of the screw, rad (judgement: half a bubble).</summary>
+    /// <summary>Out of plumb by more than this, an arm on it drifts and is worth a turn of the screw, rad (judgement: half a
+    /// bubble).</summary>
     private const double Level = 0.01;
 
     private const string LevellingThread = "m8";
@@ -79,7 +82,8 @@ public sealed record TimberBracket : BaseKind
     }
 
     internal override IEnumerable<Stance> Stances(SiteForm form, bool own, Catalogue stock) =>
-        form == SiteForm.Trunk ? [new(SchoolQuestion.Hold, 0, "Timber bracket and strap", "No trace on the tree, level by a screw.", this, own)] : [];
+        form == SiteForm.Trunk ? [new(SchoolQuestion.Hold, 0, "Timber bracket and strap", "No trace on the tree, level by a screw.", this,
+            own)] : [];
 
     /// <summary>A strap that keeps less of its pull than this creeps and is drawn again: cam buckles (judgement).</summary>
     private const double Settles = 0.85;
@@ -87,7 +91,8 @@ public sealed record TimberBracket : BaseKind
     private bool Creeps(Catalogue stock) => stock.Find<StrapRow>("straps", Strap).Keeps < Settles;
 
     /// <summary>
-    /// Half the width that it touches a trunk by, m: the edges of its notch, or on a trunk thinner than the timber where a notch of 45° meets the round.
+    /// Half the width that it touches a trunk by, m: the edges of its notch, or on a trunk thinner than the timber where a notch of 45°
+    /// meets the round.
     /// </summary>
     private static double Touches(double radius, SectionRow timber) => Math.Min(timber.Width / 2, radius * Math.Sqrt(0.5));
 
@@ -98,7 +103,8 @@ public sealed record TimberBracket : BaseKind
     private static double Face(Site site) => site.Slope - TrunkForm.Flare(site);
 
     /// <summary>
-    /// Share of the strap's pull on each side that presses: it leaves the upright's corners for the round of the trunk at γ from straight inwards.
+    /// Share of the strap's pull on each side that presses: it leaves the upright's corners for the round of the trunk at γ from straight
+    /// inwards.
     /// </summary>
     /// <param name="radius">Of the trunk, m.</param>
     private static double Presses(double radius, SectionRow timber)
@@ -114,14 +120,17 @@ public sealed record TimberBracket : BaseKind
         var thread = b.Stock.Find<Fastener>("fasteners", LevellingThread);
         var turns = Face(site) > 0 ? Lever * Math.Tan(Face(site)) / thread.Pitch : 0;
         yield return new(Work.Measure, "Measure trunk and lean",
-            "A cord round the trunk where the strap goes: its length over 3.14 is the diameter; again half a metre higher, for the taper. Phone "
-                + "against the bark ahead and behind, left and right: the lean is the middle of each pair. Loose bark, ivy and ants: another place.")
+            "A cord round the trunk where the strap goes: its length over 3.14 is the diameter; again half a metre higher, for the "
+                + "taper. Phone "
+                + "against the bark ahead and behind, left and right: the lean is the middle of each pair. Loose bark, ivy and ants: "
+                    + "another place.")
         {
             Tools = ["tape", "level"],
             Minutes = 5,
         };
         yield return new(Work.Cut, "Saw upright and nose",
-            "Ends square. Down the back of the upright a shallow V, a saw's depth in its middle: it sits on the round of the trunk by its two edges and "
+            "Ends square. Down the back of the upright a shallow V, a saw's depth in its middle: it sits on the round of the trunk by "
+                + "its two edges and "
                 + "does not rock.")
         {
             Piece = "upright",
@@ -130,7 +139,8 @@ public sealed record TimberBracket : BaseKind
             Minutes = 15,
         };
         yield return new(Work.Drill, "Drill for the corner bracket",
-            "Nose flat on the upright's head, corner bracket in the angle below it, held by a clamp: all its holes marked through, those in the nose "
+            "Nose flat on the upright's head, corner bracket in the angle below it, held by a clamp: all its holes marked through, those "
+                + "in the nose "
                 + "drilled now, a hair "
                 + "towards the corner, so that "
                 + "the bolts pull the faces together as they are tightened.")
@@ -141,7 +151,8 @@ public sealed record TimberBracket : BaseKind
             Wrong = "The faces gape: turn the bracket round and drill beside the first holes.",
         };
         yield return new(Work.Pad, "Sink the levelling screw's nut",
-            $"{QuantityText.Of(Lever, Dimension.Length)} below the strap's line: a hole for the screw, on the back a recess for its nut, pressed in "
+            $"{QuantityText.Of(Lever, Dimension.Length)} below the strap's line: a hole for the screw, on the back a recess for its nut, "
+                + $"pressed in "
                 + $"with the vice. A cap or a "
                 + "wooden disc under the screw's tip: it must not drill into the bark.")
         {
@@ -164,10 +175,12 @@ public sealed record TimberBracket : BaseKind
             Wrong = "It turns round the trunk: wetter bark needs a rubber mat under the upright, not more ratchet.",
         };
         yield return new(Work.Set, "Bring the pivot upright",
-            turns > 0 ? $"Level on the nose along it: the trunk leans forward, so screw out, about {turns:0} turns from lying flat. Across: turn the "
+            turns > 0 ? $"Level on the nose along it: the trunk leans forward, so screw out, about {turns:0} turns from lying flat. "
+                + $"Across: turn the "
                 + $"bracket in the strap. An arm swung "
                 + "to either side and let go must stay."
-                : "Level on the nose along it and across; the screw tips it back, the strap lets it be turned. An arm swung to either side and let go "
+                : "Level on the nose along it and across; the screw tips it back, the strap lets it be turned. An arm swung to either "
+                    + "side and let go "
                     + "must stay.")
         {
             Reads = [nameof(Screw)],
@@ -193,7 +206,8 @@ public sealed record TimberBracket : BaseKind
         var press = 2 * Tension * strap.Keeps * steep;
         b.WhileHeld(() =>
         {
-            var source = $"2 × {QuantityText.Of(Tension, Dimension.Force)}, {strap.Keeps:P0} of it after an hour ({strap.Source}), {steep:P0} of it inwards";
+            var source = $"2 × {QuantityText.Of(Tension, Dimension.Force)}, {strap.Keeps:P0} of it after an hour ({strap.Source}), "
+                + $"{steep:P0} of it inwards";
             // Above the strap the ends of the notch, below it the screw.
             var (up, side) = (surface.U, surface.V);
             var (head, half) = ((Height - Lever) / 2 * up, Touches(radius, timber));
@@ -205,7 +219,8 @@ public sealed record TimberBracket : BaseKind
         });
         if (Height < Lever + 0.04)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The upright is {Holes.Size(Height)} long and the screw sits {Holes.Size(Lever)} below the strap: {Holes.Size(Lever + 0.04)} at "
+                $"The upright is {Holes.Size(Height)} long and the screw sits {Holes.Size(Lever)} below the strap: "
+                    + $"{Holes.Size(Lever + 0.04)} at "
                     + $"least.", true));
         var (forward, left) = OffPlumb(site);
         if (Math.Abs(forward) > Level || Math.Abs(left) > Level)
@@ -223,13 +238,14 @@ public sealed record TimberBracket : BaseKind
         var end = b.Node("bracket-nose", b.Position(corner) + Nose * away);
         var nose = b.Beam(StationId.Base, "bracket-nose", "nose", corner, end, section, wood, axis);
         b.Checks.Add(new SectionStrength(b, StationId.Base, new("bracket-nose"), "Nose of the bracket breaks", nose));
-        b.Put(Piece.Cut(new(StationId.Base, "nose"), timber, wood, Nose + timber.Height + ClampParts.Past, what: "Nose", by: nameof(Nose)).Also(c => c with
-        {
-            Holes =
+        b.Put(Piece.Cut(new(StationId.Base, "nose"), timber, wood, Nose + timber.Height + ClampParts.Past, what: "Nose", by: nameof(Nose))
+            .Also(c => c with
+            {
+                Holes =
             [
                 new(timber.Height + (CornerNear + CornerFar) / 2, "Nose", Bolted), new(c.Length - ClampParts.Past, "Nose"),
             ],
-        }), [nose], new Hung(corner) { Share = timber.Height }, new Hung(end) { Share = ClampParts.Past });
+            }), [nose], new Hung(corner) { Share = timber.Height }, new Hung(end) { Share = ClampParts.Past });
         b.Put(Piece.Bought(new(StationId.Base, "corner-bracket"), b.Fitting("corner-bracket")), corner);
         if (Nose < CornerFar + FacePlate / 2 + 0.005)
             b.Findings.Add(new ReportFinding(StationId.Base,
@@ -248,7 +264,8 @@ public sealed record TimberBracket : BaseKind
                 Layers =
                 [
                     new("Corner bracket", LayerRole.Clearance, 0.003, "steel-s235", 0.04) { Ready = true },
-                    new(leg, LayerRole.Clearance, timber.Height, timber.Material, timber.Width), Hardware.WideWasher(bolt), Hardware.LockNut(bolt),
+                    new(leg, LayerRole.Clearance, timber.Height, timber.Material, timber.Width), Hardware.WideWasher(bolt),
+                        Hardware.LockNut(bolt),
                 ],
                 Count = 2,
                 Places = [((CornerNear - CornerFar) / 2, 0), ((CornerFar - CornerNear) / 2, 0)],
@@ -264,7 +281,8 @@ public sealed record TimberBracket : BaseKind
             [
                 .. new[] { -1.0, 1 }.SelectMany(way => Enumerable.Range(0, 6).Select(i =>
                     way < 0 ? (radius + 0.003) * spot.Normal.RotatedAbout(surface.U, Math.PI * (0.25 + 0.15 * i))
-                        : (radius + 0.003) * spot.Normal.RotatedAbout(surface.U, Math.PI * (1 + 0.15 * i)))).Select(p => b.Point(hold.Node, heart + p)),
+                        : (radius + 0.003) * spot.Normal.RotatedAbout(surface.U, Math.PI * (1 + 0.15 * i))))
+                            .Select(p => b.Point(hold.Node, heart + p)),
                 .. new[] { -1.0, 1, 1 }.Select((side, i) => b.Point(hold.Node, i == 2
                     ? heart + (radius + 0.003) * spot.Normal.RotatedAbout(surface.U, Math.PI * 0.25)
                     : spot.Point + timber.Height * spot.Normal + side * timber.Width / 2 * surface.V)),
@@ -294,7 +312,8 @@ public sealed record TimberBracket : BaseKind
                 : $"levelling screw {(turns > 0 ? "out" : "in")} by {Math.Abs(turns):0.#} turns";
         }
         if (Math.Abs(left) > Level)
-            yield return $"bracket {QuantityText.Of(Math.Abs(left), Dimension.Angle)} further to the {(left > 0 ? "right" : "left")} in its strap";
+            yield return $"bracket {QuantityText.Of(Math.Abs(left), Dimension.Angle)} further to the {(left > 0 ? "right" : "left")} in "
+                + $"its strap";
     }
 
     /// <summary>

@@ -13,7 +13,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>One or two clamps with jaws round a tube.</summary>
 [Kind("tube-clamp", "Tube clamp", "Grips bars, racks and roll hoops without traces; turns on the tube before it bends.",
     Caution = "A clamp that turns drops the camera into the wind: mark it against the tube, and look at the mark.",
-    Sketch = "circle 40 44 14; rect 22 26 36 36; rect 34 12 12 14; circle 92 44 14; dim height 66 12 66 30; dim apart 40 66 92 66; dim largest 78 32 106 32")]
+    Sketch = "circle 40 44 14; rect 22 26 36 36; rect 34 12 12 14; circle 92 44 14; dim height 66 12 66 30; dim apart 40 66 92 66; dim "
+        + "largest 78 32 106 32")]
 public sealed record TubeClamp : BaseKind
 {
     [Measure("Clamps side by side", Dimension.Count, 1, 2, HowTo = "two, apart along the tube, for anything tall")]
@@ -67,7 +68,8 @@ public sealed record TubeClamp : BaseKind
             Minutes = 3,
         },
         new(Work.Place, "Clamp it on the bar",
-            $"Wipe the bar dry. {(Lining == ClampLining.Rubber ? "Rubber all the way round, clamp" : "Clamp bare on the bar,")} closed evenly, "
+            $"Wipe the bar dry. {(Lining == ClampLining.Rubber ? "Rubber all the way round, clamp" : "Clamp bare on the bar,")} closed "
+                + $"evenly, "
                 + $"{QuantityText.Of(Torque, Dimension.Torque)}{(Lining == ClampLining.Rubber ? ", again after the first minutes" : "")}. Mark a line over "
                 + "clamp and bar: it tells whether it has turned.")
         {
@@ -97,10 +99,12 @@ public sealed record TubeClamp : BaseKind
         {
             b.WhileHeld(() =>
             {
-                var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}" + (soft ? ", half of it once the rubber has relaxed" : "");
+                var how = $"closed by an M8 screw at your torque, K = {Threads.NutFactor}"
+                    + (soft ? ", half of it once the rubber has relaxed" : "");
                 b.Checks.Add(GripTurn.Of(b, h.Id, $"{Words.Capital(h.Label)} turns on the tube", h.Spring, b.Surface.U,
                     capacity, "two jaws on a tube, Coulomb friction", $"{how}; friction {friction:0.00}, judgement{b.Site.RubsWhy}"));
-                b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing, Jaw / 3, how));
+                b.Checks.Add(new GripPrise(b, h.Id, $"{Words.Capital(h.Label)} is prised open", h.Spring, b.Surface.U, h.Top.Axis, closing,
+                    Jaw / 3, how));
             });
             b.Put(Piece.Bought(new(StationId.Base, h.Id), clamp, name: $"{clamp.Name}, for {Holes.Size(d)}"), h.Body);
             if (soft)
@@ -130,23 +134,26 @@ public sealed record TubeClamp : BaseKind
         var beams = new List<BeamPiece>();
         foreach (var h in holds)
         {
-            var piece = b.Beam(StationId.Base, h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, b.Stock.Section(Rail), metal, h.Top.Axis);
+            var piece = b.Beam(StationId.Base, h.Id + "-rail", "rail between the clamps", h.Top.Node, middle, b.Stock.Section(Rail), metal,
+                h.Top.Axis);
             beams.Add(piece);
             b.Checks.Add(new SectionStrength(b, StationId.Base, new(h.Id + "-rail"), "Rail bends", piece, net));
             b.Shape(h.Id + "-rail", StationId.Base, "tube", [b.Point(h.Top.Node), b.Point(middle)], [rail.Width]);
         }
         var length = Apart + 2 * ClampParts.Past;
-        b.Put(Piece.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail between the clamps", by: nameof(Apart)).Also(c => c with
-        {
-            Holes =
+        b.Put(Piece.Cut(new(StationId.Base, "rail"), rail, metal, length, what: "Rail between the clamps", by: nameof(Apart))
+            .Also(c => c with
+            {
+                Holes =
             [
                 new(ClampParts.Past, "Rail", holds[0].Id + "-rail-nut"), new(length / 2, "Rail"),
                 new(length - ClampParts.Past, "Rail", holds[1].Id + "-rail-nut"),
             ],
-        }), [.. beams], holds[0].Top.Node, holds[1].Top.Node);
+            }), [.. beams], holds[0].Top.Node, holds[1].Top.Node);
         // Each end of the rail stands on a clamp's stud, with a nut.
         foreach (var h in holds)
-            b.StandsOn(h.Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) }, new(h.Id + "-rail-nut", StationId.Base, $"rail on the {h.Label}",
+            b.StandsOn(h.Top with { Offers = new StudPort("Clamp's stud", stud.Id, null) },
+                new(h.Id + "-rail-nut", StationId.Base, $"rail on the {h.Label}",
                 new ThroughPort("Rail", [Wall(rail)], rail.Width), f => f.Spring(h.Spring), rail.Width / 2));
         return new Mount(middle, b.Position(middle), holds[0].Top.Axis, new ThroughPort("Rail", [Wall(rail)], rail.Width));
     }

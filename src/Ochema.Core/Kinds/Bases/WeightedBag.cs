@@ -48,7 +48,8 @@ public sealed record WeightedBag : BaseKind
     public override Mount Build(RigBuilder b)
     {
         var k = FillModulus * Length * Width / Height;
-        var hold = Standing.Build(b, "bag", Footprint.Rectangle(Length, Width), Math.Min(Length, Width) / 2, Height, k, k * Width * Width / 12, 0.5);
+        var hold = Standing.Build(b, "bag", Footprint.Rectangle(Length, Width), Math.Min(Length, Width) / 2, Height, k, k * Width * Width
+            / 12, 0.5);
         b.Put(Piece.Bought(new(StationId.Base, "bag"), b.Fitting("bag"), mass: Bag), hold.Body);
         b.Shape("bag", StationId.Base, "plate", [b.Point(hold.Node, b.Position(hold.Node) + Height / 2 * hold.Top.Axis)],
             [Length, Width, Height], hold.Top.Axis, b.Surface.V);

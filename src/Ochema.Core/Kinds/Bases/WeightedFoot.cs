@@ -48,8 +48,10 @@ public sealed record WeightedFoot : BaseKind
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Drill, "Drill the pan upside down",
-            "It stands on its rim, bottom up, the block inside under its middle: sheet alone flexes. Middle found by two lines across; pilot, then the "
-                + "size in the table through both at once, outdoors. Recess in the block from below, by hole saw or flat bit, so that the bolt's head sits "
+            "It stands on its rim, bottom up, the block inside under its middle: sheet alone flexes. Middle found by two lines across; "
+                + "pilot, then the "
+                + "size in the table through both at once, outdoors. Recess in the block from below, by hole saw or flat bit, so that "
+                    + "the bolt's head sits "
                 + "in it: one that stands out scratches the floor and rocks. Bolt length from the stack, not by buying three.")
         {
             Joint = "head-screw",
@@ -70,7 +72,8 @@ public sealed record WeightedFoot : BaseKind
         var steel = b.Stock.Material("steel-s235");
         var flex = 4 * PanelStiffness.Rocking(steel, Thickness, Across / 2, 0.02);
         var hold = Standing.Build(b, "foot", Footprint.Round(Flat * Across), Flat * Across / 2, Block + Thickness, 2e5, flex, 0.4);
-        b.Put(Piece.Bought(new(StationId.Base, "pan"), b.Fitting("pan"), mass: Mass, name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast"),
+        b.Put(Piece.Bought(new(StationId.Base, "pan"), b.Fitting("pan"), mass: Mass,
+            name: $"Pan {QuantityText.Of(Across, Dimension.Length)} with ballast"),
             hold.Body);
         b.Shape("pan", StationId.Base, "magnet", [b.Point(hold.Node)], [Across, 0.012], hold.Top.Axis);
         return hold.Top with
@@ -78,7 +81,8 @@ public sealed record WeightedFoot : BaseKind
             Offers = new ThroughPort("Pan",
             [
                 // From the bolt's head upwards: it is let into the block, the pan lies on that.
-                new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech", 0.07) { Recess = Math.Min(Recess, Block - 0.001), Flush = true },
+                new("Block", LayerRole.Clearance, Math.Max(0.001, Block - Recess), "beech",
+                    0.07) { Recess = Math.Min(Recess, Block - 0.001), Flush = true },
                 new("Pan", LayerRole.Clearance, Thickness, "steel-s235", 0.08),
                 new("Rubber washer", LayerRole.Soft, 0.0015, "rubber-soft", 0.016, Bought: true),
             ], 0.04),

@@ -14,7 +14,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>A bent flat bar hooked into the slot beside a lowered window, levelled by a wedge.</summary>
 [Kind("window-slot-plate", "Window-slot plate", "No tool, no trace, level in a minute; stays by its weight, so steel stays put where aluminium travels well.",
     Caution = "Window down and its switch off. Glass is never loaded. Off before you drive away.",
-    Sketch = "rect 40 40 10 28; line 30 20 30 48; line 30 20 92 20; line 92 20 92 62; dim hook 22 20 22 48; dim shelf 30 12 92 12; dim leg 104 20 104 62; dim slot 30 54 40 54")]
+    Sketch = "rect 40 40 10 28; line 30 20 30 48; line 30 20 92 20; line 92 20 92 62; dim hook 22 20 22 48; dim shelf 30 12 92 12; dim "
+        + "leg 104 20 104 62; dim slot 30 54 40 54")]
 public sealed record WindowSlotPlate : BaseKind
 {
     [StockChoice("Bar", "sections", Only = "flat")]
@@ -48,7 +49,8 @@ public sealed record WindowSlotPlate : BaseKind
         if (!own)
             yield break;
         bool Of(MaterialGrade metal) => stock.MaterialOf(Bar).Grade == metal;
-        yield return new(SchoolQuestion.Weight, 0, "Aluminium", "Travels well.", this with { Bar = "flat-al-40x5" }, Of(MaterialGrade.Aluminium));
+        yield return new(SchoolQuestion.Weight, 0, "Aluminium", "Travels well.", this with { Bar = "flat-al-40x5" },
+            Of(MaterialGrade.Aluminium));
         yield return new(SchoolQuestion.Weight, 1, "Steel", "Stays put.", this with { Bar = "flat-steel-50x6" }, Of(MaterialGrade.Steel));
     }
 
@@ -102,13 +104,15 @@ public sealed record WindowSlotPlate : BaseKind
         b.Checks.Add(new BendCracks(StationId.Base, new("plate"), metal, row.Height, BendRadius));
         if (row.Height > Slot)
             b.Findings.Add(new ReportFinding(StationId.Base,
-                $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the glass.", true));
+                $"The bar is {Holes.Size(row.Height)} thick and the slot {Holes.Size(Slot)} wide: it does not go in without forcing the "
+                    + $"glass.", true));
         var flat = Hook + Shelf + Leg + 2 * Bend.Allowance(Math.PI / 2, BendRadius, row.Height);
         // It leans on the slot's edge and, by its leg, on the door: outwards the leg
         // braces it, inwards only the hook; along the car the wedge doubles the bar's width.
         b.WhileHeld(() =>
         {
-            var corners = new[] { (1, 1), (1, -1), (-1, -1), (-1, 1) }.Select(c => c.Item1 * row.Width * b.Surface.U + (c.Item2 > 0 ? Shelf + Leg : Hook * 0.5) * c.Item2 * outward).ToList();
+            var corners = new[] { (1, 1), (1, -1), (-1, -1), (-1, 1) }.Select(c => c.Item1 * row.Width * b.Surface.U
+                + (c.Item2 > 0 ? Shelf + Leg : Hook * 0.5) * c.Item2 * outward).ToList();
             b.Checks.Add(new StandsUp(b, spot, hold.Spring, corners));
             b.Checks.Add(new HoldSlide(b, spot, hold.Spring, "Plate slides along the door", 40, b.Site.Rubs(0.5),
                 Math.Max(row.Width, Shelf) / 2, "wedge pushed in by hand, about 40 N; judgement"));
@@ -127,6 +131,7 @@ public sealed record WindowSlotPlate : BaseKind
         b.Shape("leg", StationId.Base, "tube", [b.Point(seat, b.Position(seat) + Shelf / 2 * outward),
             b.Point(seat, b.Position(seat) + Shelf / 2 * outward - Leg * hold.Top.Axis)], [row.Height * 2]);
         return new Mount(seat, b.Position(seat), hold.Top.Axis,
-            new ThroughPort("Shelf", [new("Shelf", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)], row.Width));
+            new ThroughPort("Shelf", [new("Shelf", LayerRole.Clearance, row.Height, row.Material, row.Width, Edge: row.Width / 2)],
+                row.Width));
     }
 }

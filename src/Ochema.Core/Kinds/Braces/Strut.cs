@@ -105,7 +105,8 @@ public sealed record Strut : BraceKind
         if (length < ShortestRod)
         {
             // Nothing to build: said by name, not refused as a document.
-            b.Findings.Add(new ReportFinding(station, $"{Words.Named("Strut", Id)}'s foot stands where the strut begins: move it away.", true));
+            b.Findings.Add(new ReportFinding(station, $"{Words.Named("Strut", Id)}'s foot stands where the strut begins: move it away.",
+                true));
             b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
             b.Put(Piece.Bought(new(station, "foot-clamp"), b.Fitting("strut-clamp")), upper);
             return;
@@ -113,7 +114,8 @@ public sealed record Strut : BraceKind
         b.Rods.Add(new(this, At, b.SurfaceOf(Site), (b.Position(pivot) - spot.Point).Length, b.Position(clamped)));
         // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
         var clamp = b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
-        var piece = b.Beam(station, name + "-rod", b.Rig.Braces.Count > 1 ? Words.Named("strut", Id) : "strut", foot, upper, section, material, Vec3.UnitX);
+        var piece = b.Beam(station, name + "-rod", b.Rig.Braces.Count > 1 ? Words.Named("strut", Id) : "strut", foot, upper, section,
+            material, Vec3.UnitX);
         b.Checks.Add(new RodSlip(b, station, new(name), piece, Holds));
         b.Checks.Add(new StrutBuckling(b, station, new(name), piece));
         b.Checks.Add(new SectionStrength(b, station, new(name), "Rod bends", piece));

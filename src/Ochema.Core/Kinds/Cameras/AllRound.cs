@@ -21,7 +21,8 @@ internal static class AllRound
             ? "What carries it is thicker than the camera from glass to glass: it shows as a strip however it is turned."
             : stands <= most + 1e-9
             ? $"What carries it hides between both lenses: {Fine(stands)} out of their plane, up to {Fine(most)} it stays hidden."
-            : $"What carries it shows: it stands {Fine(stands)} out of the plane between both lenses, hidden up to {Fine(most)} only. Turn the camera until "
+            : $"What carries it shows: it stands {Fine(stands)} out of the plane between both lenses, hidden up to {Fine(most)} only. "
+                + $"Turn the camera until "
                 + "both lenses look square to it."));
     }
 }

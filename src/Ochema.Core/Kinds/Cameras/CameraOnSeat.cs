@@ -44,16 +44,19 @@ internal static class CameraOnSeat
         var front = Math.Max(body.Width * body.Height, Math.PI / 4 * lens.Diameter * lens.Diameter);
         var side = body.Length * body.Height + lens.Length * lens.Diameter;
         var spread = new Hung(node) { PerMass = Inertia(1, body, lens, view, left, up, lensShare, lensAhead) };
-        var (face, clings) = b.Body(b.Path.Camera, spread, (view, Drag.Cube * front), (left, Drag.Cube * side), (up, Drag.Cube * body.Length * body.Width));
+        var (face, clings) = b.Body(b.Path.Camera, spread, (view, Drag.Cube * front), (left, Drag.Cube * side),
+            (up, Drag.Cube * body.Length * body.Width));
         b.Put(Piece.Own(new(b.Path.Camera, "camera"), lens.Mass > 0 ? $"{body.Name}, {lens.Name}" : body.Name, mass),
             spread);
         var above = Shoe(b, c, body, node, middle, view, left, up);
         b.Shape(b.Own("camera"), b.Path.Camera, "camera", [b.Point(node, middle)], [body.Length, body.Width, body.Height], view, left);
         var eye = middle + (body.Length / 2 + lens.Length) * view;
         if (lens.Length > 0)
-            b.Shape(b.Own("lens"), b.Path.Camera, "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)], [lens.Diameter]);
+            b.Shape(b.Own("lens"), b.Path.Camera, "lens", [b.Point(node, middle + body.Length / 2 * view), b.Point(node, eye)],
+                [lens.Diameter]);
         // Who is on the host is as near as they are; a distance that was measured beats it.
-        var near = c.Subject ?? (b.Host.People.FirstOrDefault(p => p.Id == c.Who) is { } who ? Math.Max(Nearest, (who.Head - eye).Length) : null);
+        var near = c.Subject ?? (b.Host.People.FirstOrDefault(p => p.Id == c.Who) is { } who ? Math.Max(Nearest, (who.Head - eye).Length)
+            : null);
         mass += clings;
         var all = mass + (above?.Mass ?? 0);
         var camera = new CameraBuild(node, seat.Node, all, view, up, eye, pivot, near, body, lens, c.Mass is not null, above);
@@ -66,7 +69,8 @@ internal static class CameraOnSeat
         var together = above is null ? centre : centre + above.Mass / all * (above.Centre - centre);
         var path = b.Path;
         b.Checks.Add(path.Camera, new(path.Camera + "-screw"),
-            rig => new CameraScrew(rig, path.Camera, seat.Position, together, all, face, rig.Stock.Find<Fastener>("fasteners", socket), above));
+            rig => new CameraScrew(rig, path.Camera, seat.Position, together, all, face, rig.Stock.Find<Fastener>("fasteners", socket),
+                above));
         if (above is not null)
             b.Checks.Add(path.Camera, new(path.Camera), rig => new ShoeGives(rig, path.Camera, above));
         Say(b, seat, camera, footed is not null);
@@ -74,17 +78,19 @@ internal static class CameraOnSeat
         return camera;
     }
 
-    /// <summary>A lens on the camera's mount alone that is heavier than this strains it, kg (judgement; from about there makers give lenses a
-    /// foot).</summary>
+    /// <summary>A lens on the camera's mount alone that is heavier than this strains it, kg (judgement; from about there makers give lenses
+    /// a foot).</summary>
     private const double HeavyLens = 1.2;
 
     private static void Say(RigBuilder b, Mount seat, CameraBuild camera, bool footed)
     {
         void Finding(string text, bool blocks = false) => b.Findings.Add(new ReportFinding(b.Own("camera"), text, blocks));
         if (!footed && camera.Lens is { Foot: not null, Mass: > HeavyLens } heavy)
-            Finding($"The {Words.Inside(heavy.Name)} hangs {QuantityText.Of(heavy.Mass, Dimension.Mass)} on the camera's mount: it stands on its own foot.");
+            Finding($"The {Words.Inside(heavy.Name)} hangs {QuantityText.Of(heavy.Mass, Dimension.Mass)} on the camera's mount: it "
+                + $"stands on its own foot.");
         if (seat.Axis.Z < -0.5 && b.HeadOfPath.TurnsOver && camera.Body is { Makes: Makes.Picture, TurnsItself: false })
-            Finding($"The {Words.Inside(camera.Body.Name)} hangs upside down and does not turn its picture: set it to, or turn it in the cut.");
+            Finding($"The {Words.Inside(camera.Body.Name)} hangs upside down and does not turn its picture: set it to, or turn it in the "
+                + $"cut.");
         if (camera.InShoe is not null && !b.HeadOfPath.LeavesTopFree)
             Finding("The head closes over the top of the camera: nothing goes into its shoe.", true);
         b.Later(() =>
@@ -96,7 +102,8 @@ internal static class CameraOnSeat
         });
     }
 
-    /// <summary>Its shoe over the top of a body, m (ISO 518: the foot of what goes in is 2 mm thick; over it its clamp, judgement).</summary>
+    /// <summary>Its shoe over the top of a body, m (ISO 518: the foot of what goes in is 2 mm thick; over it its clamp,
+    /// judgement).</summary>
     private const double ShoeHeight = 0.012;
 
     private static InShoe? Shoe(RigBuilder b, CameraChoice c, CameraRow body, NodeIndex camera, Vec3 middle, Vec3 view, Vec3 left, Vec3 up)
@@ -111,7 +118,8 @@ internal static class CameraOnSeat
         static double Box(double a, double d) => (a * a + d * d) / 12;
         var least = Box(row.Width, Math.Min(row.Height, row.Length));
         var spread = new Hung(node) { PerMass = [least, least, least, 0, 0, 0] };
-        var (face, clings) = b.Body(b.Path.Camera, spread, (view, Drag.Cube * row.Width * row.Height), (left, Drag.Cube * row.Length * row.Height),
+        var (face, clings) = b.Body(b.Path.Camera, spread, (view, Drag.Cube * row.Width * row.Height),
+            (left, Drag.Cube * row.Length * row.Height),
             (up, Drag.Cube * row.Length * row.Width));
         b.Put(Piece.Own(new(b.Path.Camera, "in-shoe"), row.Name, row.Mass), spread);
         b.Shape(b.Own("in-shoe"), b.Path.Camera, "camera", [b.Point(node)], [row.Length, row.Width, row.Height], view, left);
@@ -119,8 +127,8 @@ internal static class CameraOnSeat
     }
 
     /// <summary>
-    /// The captive screw of the head's plate in the socket of the camera, or of its lens's foot: a 1/4-20 socket takes about 4.5 mm of screw (ISO 1222),
-    /// and is
+    /// The captive screw of the head's plate in the socket of the camera, or of its lens's foot: a 1/4-20 socket takes about 4.5 mm of
+    /// screw (ISO 1222), and is
     /// driven out by a longer one.
     /// </summary>
     private static ScrewJoint Socket(RigBuilder b, string where, string screw)

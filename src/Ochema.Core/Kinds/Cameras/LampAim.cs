@@ -20,7 +20,8 @@ internal static class LampAim
         string Length(double v) => QuantityText.Of(v, Dimension.Length);
         if (camera.Subject is not { } far)
         {
-            b.Findings.Add(new ReportFinding(path.Camera, "How near the subject is decides where this lamp is turned: enter it at the camera."));
+            b.Findings.Add(new ReportFinding(path.Camera,
+                "How near the subject is decides where this lamp is turned: enter it at the camera."));
             return;
         }
         var subject = camera.Eye + far * camera.View;
@@ -28,19 +29,21 @@ internal static class LampAim
         b.Checks.Add(check);
         var (pan, tilt, _) = lamp.Aim(subject);
         const double level = 0.5 * Math.PI / 180;
-        var to = $"to {Angle(pan)} {(pan >= 0 ? "left" : "right")}" + (Math.Abs(tilt) < level ? "" : $" and {Angle(tilt)} {(tilt > 0 ? "up" : "down")}");
+        var to = $"to {Angle(pan)} {(pan >= 0 ? "left" : "right")}"
+            + (Math.Abs(tilt) < level ? "" : $" and {Angle(tilt)} {(tilt > 0 ? "up" : "down")}");
         b.Findings.Add(new ReportFinding(path.Camera, check.Off < 2 * level ? $"The lamp looks at the subject, {Length(far)} from the lens."
             : $"The lamp's middle passes the subject, {Length(far)} from the lens, by {Angle(check.Off)}: turned {to} it meets it."));
         if (b.Host.Motion.Wet && Math.Max(camera.Eye.Z, lamp.Eye.Z) < 0 && Glows(camera, lamp) is { } from)
             b.Findings.Add(new ReportFinding(path.Camera, from < camera.Body.Length
                 ? "Its light fills the water right before the lens: what floats there glows as snow. Further aside, or turned outwards."
-                : $"Its light enters the picture {Length(from)} before the lens: what floats from there on glows; further aside, or turned outwards, moves "
+                : $"Its light enters the picture {Length(from)} before the lens: what floats from there on glows; further aside, or "
+                    + $"turned outwards, moves "
                     + $"that away."));
     }
 
     /// <summary>
-    /// How far before the lens the inner edge of the beam crosses the edge of the picture on the lamp's side, m: (o + z·tan e) ÷ (tan φ + tan e), lamp o
-    /// aside and z ahead, its inner edge at e to the camera's line, the picture's at φ; null where it never does.
+    /// How far before the lens the inner edge of the beam crosses the edge of the picture on the lamp's side, m: (o + z·tan e) ÷ (tan φ +
+    /// tan e), lamp o aside and z ahead, its inner edge at e to the camera's line, the picture's at φ; null where it never does.
     /// </summary>
     internal static double? Glows(CameraBuild camera, CameraBuild lamp)
     {

@@ -24,10 +24,13 @@ internal static class UnderWater
         void Finding(string text, bool blocks) => b.Findings.Add(new ReportFinding(b.Own("camera"), text, blocks));
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         if (z >= 0 && rated <= 0)
-            Finding($"Waves come over it, and the {Words.Inside(row.Name)} is not tight: a housing, or a bag over all but its lens.", false);
+            Finding($"Waves come over it, and the {Words.Inside(row.Name)} is not tight: a housing, or a bag over all but its lens.",
+                false);
         else if (z < 0 && rated < deep)
             Finding(rated > 0
-                ? $"The {Words.Inside(row.Name)} goes down to {Size(deep)} under a crest, and is rated to {Size(rated)}: a housing for that depth, or less deep."
-                : $"The {Words.Inside(row.Name)} is under water and not tight: a housing that is rated to {Size(Math.Ceiling(deep))} or more.", true);
+                ? $"The {Words.Inside(row.Name)} goes down to {Size(deep)} under a crest, and is rated to {Size(rated)}: a housing for "
+                    + $"that depth, or less deep."
+                : $"The {Words.Inside(row.Name)} is under water and not tight: a housing that is rated to {Size(Math.Ceiling(deep))} or "
+                    + $"more.", true);
     }
 }

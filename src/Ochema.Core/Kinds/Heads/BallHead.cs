@@ -28,5 +28,6 @@ public sealed record BallHead : HeadKind
         },
     ];
 
-    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Ball turns");
+    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque,
+        "Ball turns");
 }

@@ -7,10 +7,12 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Kinds.Heads;
 
-/// <summary>A ball head made by hand: the ball and plate of a broken one between two plates with a hole each, drawn together by four screws.</summary>
+/// <summary>A ball head made by hand: the ball and plate of a broken one between two plates with a hole each, drawn together by four
+/// screws.</summary>
 [Kind("ball-in-plates", "Ball between two plates", "Out of a broken head and an offcut; strong for its price, slow to set.",
     Caution = "Wood and plastic give: draw the screws again after the first run, a mark line on each.",
-    Sketch = "rect 24 52 72 8; rect 24 42 72 6; rect 24 22 72 6; circle 60 35 11; line 60 24 60 8; line 46 8 74 8; line 32 18 32 62; line 88 18 88 62; "
+    Sketch = "rect 24 52 72 8; rect 24 42 72 6; rect 24 22 72 6; circle 60 35 11; line 60 24 60 8; line 46 8 74 8; line 32 18 32 62; "
+        + "line 88 18 88 62; "
         + "dim ball 108 24 108 46; dim side 24 68 96 68; dim thick 14 22 14 28")]
 public sealed record BallInPlatesHead : HeadKind
 {
@@ -60,9 +62,11 @@ public sealed record BallInPlatesHead : HeadKind
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Drill, "Drill plates and foot board as one",
-            $"Clamped together: four holes in the corners. Then the plates alone: {QuantityText.Of(Hole, Dimension.Length)} through the middle, hole saw or "
+            $"Clamped together: four holes in the corners. Then the plates alone: {QuantityText.Of(Hole, Dimension.Length)} through the "
+                + $"middle, hole saw or "
                 + $"Forstner bit; "
-                + "the rims that touch the ball broken with sandpaper round the ball itself. Under the plates a recess in the foot board for the ball's "
+                + "the rims that touch the ball broken with sandpaper round the ball itself. Under the plates a recess in the foot board "
+                    + "for the ball's "
                     + "lower side.")
         {
             Joint = "ball-screws",
@@ -73,7 +77,8 @@ public sealed record BallInPlatesHead : HeadKind
             Wrong = "The ball drops through: a new plate, the next smaller saw.",
         },
         new(Work.Set, "Aim, then draw the four screws crosswise",
-            $"A little at each, round and round, to {QuantityText.Of(Tightened, Dimension.Torque)}. A mark line over each nut. Push on the lens by two "
+            $"A little at each, round and round, to {QuantityText.Of(Tightened, Dimension.Torque)}. A mark line over each nut. Push on "
+                + $"the lens by two "
                 + $"fingers: it must not move.")
         {
             Reads = [nameof(Tightened)],
@@ -88,16 +93,19 @@ public sealed record BallInPlatesHead : HeadKind
         var preload = Threads.Preload(Tightened, thread.MajorDiameter) * Kept(of);
         var grip = new PlateGrip(4 * preload, Ball, Hole, Friction(of));
         if (Hole > Widest * Ball)
-            b.Findings.Add(new ReportFinding(head, $"A hole of {Holes.Size(Hole)} lets a ball of {Holes.Size(Ball)} wedge and slip through: "
+            b.Findings.Add(new ReportFinding(head,
+                $"A hole of {Holes.Size(Hole)} lets a ball of {Holes.Size(Ball)} wedge and slip through: "
                 + $"{Holes.Size(0.7 * Ball)} is right.", true));
         if (Hole < Narrowest * Ball)
-            b.Findings.Add(new ReportFinding(head, $"A hole of {Holes.Size(Hole)} holds a ball of {Holes.Size(Ball)} on a dot: {Holes.Size(0.7 * Ball)} is "
+            b.Findings.Add(new ReportFinding(head,
+                $"A hole of {Holes.Size(Hole)} holds a ball of {Holes.Size(Ball)} on a dot: {Holes.Size(0.7 * Ball)} is "
                 + $"right."));
         var edge = (of.Family is MaterialFamily.Wood ? 4 : 2) * thread.MajorDiameter;
         var apart = Side - 2 * edge;
         // Screws pass beside the ball, at its corners.
         if (apart * Math.Sqrt(2) < Ball + thread.ClearanceMedium)
-            b.Findings.Add(new ReportFinding(head, $"Plates of {Holes.Size(Side)} leave no room for screws beside a ball of {Holes.Size(Ball)}.", true));
+            b.Findings.Add(new ReportFinding(head,
+                $"Plates of {Holes.Size(Side)} leave no room for screws beside a ball of {Holes.Size(Ball)}.", true));
         SheetPiece Square(double thick, bool hole) => new(Side, Side, thick, Plates, [])
         {
             LengthBy = nameof(Side),
@@ -148,7 +156,8 @@ public sealed record BallInPlatesHead : HeadKind
             ],
             Count = 4,
             Screws = 4,
-            Places = [.. from along in new[] { -apart / 2, apart / 2 } from across in new[] { -apart / 2, apart / 2 } select (along, across)],
+            Places = [.. from along in new[] { -apart / 2, apart / 2 } from across in new[] { -apart / 2, apart / 2 } select (along,
+                across)],
             Lever = apart / 2,
         }, seat.Node);
         return seat;

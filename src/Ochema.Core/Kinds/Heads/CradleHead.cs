@@ -11,7 +11,8 @@ namespace Ochema.Core.Kinds.Heads;
 /// <summary>A cradle bent from sheet round a small camera.</summary>
 [Kind("cradle-head", "Sheet-metal cradle", "Holds a camera that has no socket; made in an hour, to its size plus the pads.",
     Caution = "Edges filed and taped; a band over the top, or it jumps out on a bump.",
-    Sketch = "rect 34 50 52 4; rect 30 20 4 34; rect 86 20 4 34; rect 38 24 44 26; dim wall 98 20 98 54; dim lip 20 42 20 54; dim pad 34 16 38 16; dim "
+    Sketch = "rect 34 50 52 4; rect 30 20 4 34; rect 86 20 4 34; rect 38 24 44 26; dim wall 98 20 98 54; dim lip 20 42 20 54; dim pad 34 "
+        + "16 38 16; dim "
         + "thickness 24 54 30 54; dim bendRadius 30 62 38 62")]
 public sealed record CradleHead : HeadKind
 {
@@ -51,8 +52,10 @@ public sealed record CradleHead : HeadKind
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Bend, "Bend the cradle round the camera",
-            "Pattern on the sheet: device plus twice the liner. The two bends as marked, one after the other, the second over a block of the camera's width "
-                + $"and its liner: it has to go between the flanges.{(Lip > 0 ? " Then the lips, over the same block stood between the walls." : "")} "
+            "Pattern on the sheet: device plus twice the liner. The two bends as marked, one after the other, the second over a block of "
+                + "the camera's width "
+                + $"and its liner: it has to go between the "
+                    + $"flanges.{(Lip > 0 ? " Then the lips, over the same block stood between the walls." : "")} "
                 + "Fingernail over the outside of each: no crack. Liner in, camera in and out without force.")
         {
             Piece = "cradle",
@@ -83,7 +86,8 @@ public sealed record CradleHead : HeadKind
             var lens = b.Stock.Find<LensRow>("lenses", b.CameraOfPath.Lens);
             var below = body.CentreHeight - (lens.Diameter > 0 ? lens.Diameter / 2 : body.Height / 4);
             if (Lip <= BendRadius)
-                b.Findings.Add(new ReportFinding(head, $"A lip of {QuantityText.Of(Lip, Dimension.Length)} is all bend: nothing is left of it above a "
+                b.Findings.Add(new ReportFinding(head,
+                    $"A lip of {QuantityText.Of(Lip, Dimension.Length)} is all bend: nothing is left of it above a "
                     + $"radius of "
                     + $"{QuantityText.Of(BendRadius, Dimension.Length)}.", true));
             else if (Lip > below)

@@ -29,5 +29,6 @@ public sealed record FluidHead : HeadKind
         },
     ];
 
-    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Tilt slips");
+    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque,
+        "Tilt slips");
 }

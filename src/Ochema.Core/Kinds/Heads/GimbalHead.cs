@@ -42,13 +42,14 @@ public sealed record GimbalHead : HeadKind
     private const double Gyration = 0.07;
 
     /// <summary>
-    /// Its bearings pass little of its seat's turning, but what hangs out of balance is turned by being shaken: θ = a·e ÷ (ρ²·ω²); its motors
-    /// take out what is slow.
+    /// Its bearings pass little of its seat's turning, but what hangs out of balance is turned by being shaken: θ = a·e ÷ (ρ²·ω²); its
+    /// motors take out what is slow.
     /// </summary>
     internal override HeadPasses Passes(double frequency)
     {
         var fast = StabiliserShare.Left(frequency, Corner);
-        return new(fast * Bearings * Bearings, fast * Math.Pow(Imbalance / (Gyration * Gyration * Math.Pow(2 * Math.PI * frequency, 2)), 2));
+        return new(fast * Bearings * Bearings, fast * Math.Pow(Imbalance / (Gyration * Gyration * Math.Pow(2 * Math.PI * frequency, 2)),
+            2));
     }
 
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>

@@ -15,16 +15,18 @@ internal static class HeadParts
     /// <summary>Depth of thread in the foot of a head, m (judgement: 3/8-16 sockets 8–12 mm, 1/4-20 5–7 mm).</summary>
     private static double SocketDepth(bool large) => large ? 0.010 : 0.0058;
 
-    /// <summary>Thread in the foot of a head: 3/8-16 for what carries more than 5 kg, 1/4-20 for the rest (common practice, no source).</summary>
+    /// <summary>Thread in the foot of a head: 3/8-16 for what carries more than 5 kg, 1/4-20 for the rest (common practice, no
+    /// source).</summary>
     public static string FootThread(HeadRow row) => row.RatedLoad > 5 ? "3-8-16" : "1-4-20";
 
     /// <summary>The thread in a head's foot.</summary>
-    public static SocketPort Socket(HeadRow row) => new("Head's socket", FootThread(row), SocketDepth(row.RatedLoad > 5), "al-6061-t6", Width: 0.04);
+    public static SocketPort Socket(HeadRow row) => new("Head's socket", FootThread(row), SocketDepth(row.RatedLoad > 5), "al-6061-t6",
+        Width: 0.04);
 
     /// <param name="turns">Title of the check of its joint.</param>
     /// <param name="underneath">What it stands on the reach with; null for the socket of a bought head.</param>
-    /// <param name="made">The check of a joint that is made by hand, by its spring; null for a bought head, which has a torque and a load on its
-    /// label.</param>
+    /// <param name="made">The check of a joint that is made by hand, by its spring; null for a bought head, which has a torque and a load
+    /// on its label.</param>
     /// <param name="pieces">What it is made of; null: bought as its row.</param>
     /// <param name="carried">What is on its seat.</param>
     public static Mount Build(RigBuilder b, Mount from, HeadRow row, double? measuredTorque, string turns, Port? underneath = null,
@@ -56,7 +58,8 @@ internal static class HeadParts
             b.Put(piece, seat);
         foreach (var piece in pieces ?? [Piece.Bought(new(head, "head"), row)])
             b.Put(piece, new Hung(lower) { Offset = (0.5 - JointAt) * row.Height * axis });
-        b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height], axis);
+        b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height],
+            axis);
         return new Mount(seat, b.Position(seat), axis);
     }
 }

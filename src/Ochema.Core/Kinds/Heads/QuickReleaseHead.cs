@@ -23,5 +23,6 @@ public sealed record QuickReleaseHead : HeadKind
 
     internal override bool IsClosedByHand => true;
 
-    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Plate slips in its clamp");
+    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque,
+        "Plate slips in its clamp");
 }

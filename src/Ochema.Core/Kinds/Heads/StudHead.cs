@@ -18,5 +18,6 @@ public sealed record StudHead : HeadKind
 
     internal override string Row => Stock;
 
-    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque, "Stud turns loose");
+    public override Mount Build(RigBuilder b, Mount from) => HeadParts.Build(b, from, b.Stock.Find<HeadRow>("heads", Stock), HoldingTorque,
+        "Stud turns loose");
 }

@@ -24,8 +24,10 @@ public enum TiltedBy
 
 /// <summary>A frame bent round the camera that tilts in a frame bent round the first.</summary>
 [Kind("tilt-frame", "Tilt frame, built to the camera", "Tilts about the camera's own balance, by hand or from afar; made of two strips and two bolts.",
-    Caution = "Bench trial before it goes up: through its whole swing, one picture taken. Its cable tied so that the swing does not pull it.",
-    Sketch = "line 24 64 96 64; line 24 64 24 14; line 96 64 96 14; line 36 50 84 50; line 36 50 36 14; line 84 50 84 14; circle 30 20 4; circle 90 20 "
+    Caution = "Bench trial before it goes up: through its whole swing, one picture taken. Its cable tied so that the swing does not pull "
+        + "it.",
+    Sketch = "line 24 64 96 64; line 24 64 24 14; line 96 64 96 14; line 36 50 84 50; line 36 50 36 14; line 84 50 84 14; circle 30 20 "
+        + "4; circle 90 20 "
         + "4; rect 44 26 32 24; dim room 36 9 44 9; dim beside 84 9 96 9; dim pivots 104 20 104 50")]
 public sealed record TiltFrame : HeadKind
 {
@@ -66,13 +68,14 @@ public sealed record TiltFrame : HeadKind
     [Measure("It stays up for", Dimension.Duration, 60, 86400, HowTo = "until somebody gets at its batteries again")]
     public double Up { get; init; } = 1800;
 
-    /// <summary>What a servo that holds and now and then moves draws, one that rests on a button, and their receiver, W (judgement, 0.5–3, 0.1–0.5,
-    /// 0.3–0.8).</summary>
+    /// <summary>What a servo that holds and now and then moves draws, one that rests on a button, and their receiver, W (judgement, 0.5–3,
+    /// 0.1–0.5, 0.3–0.8).</summary>
     private const double ServoDraws = 1.2;
     private const double ButtonDraws = 0.3;
     private const double ReceiverDraws = 0.5;
 
-    /// <summary>Strip past the middle of a pivot, m; air that what swings wants, m; nylon spacer between the frames, m (judgement).</summary>
+    /// <summary>Strip past the middle of a pivot, m; air that what swings wants, m; nylon spacer between the frames, m
+    /// (judgement).</summary>
     private const double Past = 0.012;
     private const double Air = 0.006;
     private const double Spacer = 0.006;
@@ -111,7 +114,8 @@ public sealed record TiltFrame : HeadKind
         // What is beyond the pivots swings by: the camera's lower corner, or its upper one where it hangs in the frame.
         var beyond = hangs ? Math.Max(0, camera.Height - up) : up + bar.Height;
         var drop = Math.Min(beyond / Math.Max(0.05, Math.Cos(Swing)), Math.Sqrt(beyond * beyond + camera.Length * camera.Length / 4)) + Air;
-        return new(wide, wide + 2 * bar.Height + 2 * Spacer + (By == TiltedBy.Hand ? 0 : Beside), up, Math.Max(drop, (boards ? 0 : BendRadius) + Air));
+        return new(wide, wide + 2 * bar.Height + 2 * Spacer + (By == TiltedBy.Hand ? 0 : Beside), up,
+            Math.Max(drop, (boards ? 0 : BendRadius) + Air));
     }
 
     /// <summary>Flat length of a strip bent to a U, m, and the middles of its bends from either end.</summary>
@@ -132,8 +136,10 @@ public sealed record TiltFrame : HeadKind
         if (boards)
             yield return new(Work.Cut, "Saw both boxes",
                 $"Inner one {Size(s.Inner)} inside: camera "
-                    + $"{Size(camera.Width)}{(Screen == ScreenState.Open ? $", its open screen {Size(camera.ScreenOpen)}" : "")} and twice {Size(Room)}. "
-                    + $"Outer one {Size(s.Outer)} inside. Sides in pairs, clamped, holes for the pivots through both at once. Corners glued and two screws "
+                    + $"{Size(camera.Width)}{(Screen == ScreenState.Open ? $", its open screen {Size(camera.ScreenOpen)}" : "")} and "
+                        + $"twice {Size(Room)}. "
+                    + $"Outer one {Size(s.Outer)} inside. Sides in pairs, clamped, holes for the pivots through both at once. Corners "
+                        + $"glued and two screws "
                         + $"each, 4 × 40 mm, "
                     + "piloted: plywood splits along its edge.")
             {
@@ -146,8 +152,11 @@ public sealed record TiltFrame : HeadKind
             };
         else
             yield return new(Work.Bend, "Bend both frames",
-            $"Inner one {Size(s.Inner)} inside: camera {Size(camera.Width)}{(Screen == ScreenState.Open ? $", its open screen {Size(camera.ScreenOpen)}" : "")} and twice {Size(Room)}. "
-                + $"Outer one {Size(s.Outer)} inside. Bends at the marks, legs square; fingernail over the outside of each. Holes for the pivots after "
+            $"Inner one {Size(s.Inner)} inside: camera "
+                + $"{Size(camera.Width)}{(Screen == ScreenState.Open ? $", its open screen {Size(camera.ScreenOpen)}" : "")} and twice "
+                    + $"{Size(Room)}. "
+                + $"Outer one {Size(s.Outer)} inside. Bends at the marks, legs square; fingernail over the outside of each. Holes for "
+                    + $"the pivots after "
                     + $"bending, both legs "
                 + "clamped together, so that they are at one height.")
             {
@@ -159,7 +168,8 @@ public sealed record TiltFrame : HeadKind
                 Wrong = "Legs of two heights: file the longer one's hole up to a slot, a washer over it.",
             };
         yield return new(Work.Set, "Balance the camera between its pivots",
-            "Pivot nuts loose, camera in as it will run, card and battery in. It must stay at every tilt: falls forward: further back; swings like a "
+            "Pivot nuts loose, camera in as it will run, card and battery in. It must stay at every tilt: falls forward: further back; "
+                + "swings like a "
                 + "pendulum: pivots lower. Then the "
                 + "nuts just so that it holds, nylon between, and a lock nut.")
         {
@@ -169,7 +179,8 @@ public sealed record TiltFrame : HeadKind
         };
         if (By != TiltedBy.Hand)
             yield return new(Work.Fit, By == TiltedBy.Servo ? "Servo on its pivot" : "Servo on its pivot, the other over the button",
-                "Horn screwed to the inner frame in the middle of its travel with the camera level, servo on the outer frame. Through the whole swing "
+                "Horn screwed to the inner frame in the middle of its travel with the camera level, servo on the outer frame. Through "
+                    + "the whole swing "
                     + "by its control before "
                     + "anything goes up: no cable pulls, nothing grates."
                         + (By == TiltedBy.Servo ? "" : $" Button servo on a strip over the button, {Size(Math.Abs(camera.ButtonAcross))} "
@@ -186,10 +197,12 @@ public sealed record TiltFrame : HeadKind
     {
         if (By != TiltedBy.Hand)
             b.Checks.Add(new BatteryLasts(b.Path.Head, "servos", "Servos stop before it comes down",
-                ServoDraws + ReceiverDraws + (By == TiltedBy.ServoAndButton ? ButtonDraws : 0), Pack, Up, "judgement, 0.8–3.5 W while it holds",
+                ServoDraws + ReceiverDraws + (By == TiltedBy.ServoAndButton ? ButtonDraws : 0), Pack, Up,
+                    "judgement, 0.8–3.5 W while it holds",
                     Origin.Measures));
         if (By != TiltedBy.Hand && b.Stock.Find<CameraRow>("cameras", b.CameraOfPath.Body) is { Lasts: not null } own)
-            b.Checks.Add(new BatteryLasts(b.Path.Head, "camera", "Camera stops before it comes down", own.Draws, own.Battery, Up, own.Source, own.Source));
+            b.Checks.Add(new BatteryLasts(b.Path.Head, "camera", "Camera stops before it comes down", own.Draws, own.Battery, Up,
+                own.Source, own.Source));
         var (row, bar) = (b.Stock.Find<HeadRow>("heads", Row), b.Stock.Find<SectionRow>("sections", Bar));
         var (section, metal) = (b.Stock.Section(Bar), b.Stock.MaterialOf(Bar));
         var camera = b.Stock.Find<CameraRow>("cameras", b.CameraOfPath.Body);
@@ -199,7 +212,8 @@ public sealed record TiltFrame : HeadKind
         var axis = from.Axis.Z > 0.5 ? Vec3.UnitZ : hangs ? -Vec3.UnitZ : from.Axis;
         var up = hangs ? Vec3.UnitZ : axis;
         var (sin, cos) = Math.SinCos(b.CameraOfPath.Pan);
-        var left = new Vec3(-sin, cos, 0).PerpendicularTo(axis) is { Length: > 0.3 } l ? l.Normalized() : Vec3.UnitX.PerpendicularTo(axis).Normalized();
+        var left = new Vec3(-sin, cos, 0).PerpendicularTo(axis) is { Length: > 0.3 } l ? l.Normalized() : Vec3.UnitX.PerpendicularTo(axis)
+            .Normalized();
         var ahead = left.Cross(up);
         var boards = OfBoards(b);
         var s = Of(camera, bar, hangs, boards);
@@ -246,7 +260,8 @@ public sealed record TiltFrame : HeadKind
             // A pivot carries forces and holds half of the torque about its own axis.
             var spring = b.SpringAlong(left, b.Own($"tilt-{way}"), gap, of, 2e6, 2e6, Rocking, Rocking);
             b.Links.Add((b.Own($"tilt-{way}"), head, $"the {way} pivot of the frame"));
-            b.Checks.Add(new TurnsByFriction(b, head, new(b.Own($"tilt-{way}")), $"Frame tilts by itself, {way} pivot", spring, left, Torque / 2,
+            b.Checks.Add(new TurnsByFriction(b, head, new(b.Own($"tilt-{way}")), $"Frame tilts by itself, {way} pivot", spring, left, Torque
+                / 2,
                 By == TiltedBy.Hand ? "half of what both hold, as you set it" : "half of the servo's, as stamped"));
         }
         var aheadOf = Ahead(camera, lens) - SetBack;
@@ -254,24 +269,28 @@ public sealed record TiltFrame : HeadKind
         var mass = b.CameraOfPath.Mass ?? camera.Mass + lens.Mass;
         b.Checks.Add(new TiltBalance(b, head, mass, aheadOf, offset, Swing, Torque));
         var (flatInner, flatOuter) = boards
-            ? ((Flat: s.Inner + 2 * bar.Height + 2 * (s.Up + Past), Bend: 0.0), (Flat: s.Outer + 2 * bar.Height + 2 * (s.Drop + Past), Bend: 0.0))
+            ? ((Flat: s.Inner + 2 * bar.Height + 2 * (s.Up + Past), Bend: 0.0),
+                (Flat: s.Outer + 2 * bar.Height + 2 * (s.Drop + Past), Bend: 0.0))
             : (U(s.Inner, s.Up + Past, bar.Height), U(s.Outer, s.Drop + Past, bar.Height));
         // The camera stands in the middle: its screw is where its socket is. Strips are marked from the right.
         foreach (var (name, flat, aside, layer, joint) in new[]
         {
-            ("Inner frame", flatInner, camera.SocketAcross, Floor, b.Own("camera-screw")), ("Outer frame", flatOuter, 0, "Outer frame's floor", (string?)null),
+            ("Inner frame", flatInner, camera.SocketAcross, Floor, b.Own("camera-screw")),
+                ("Outer frame", flatOuter, 0, "Outer frame's floor", (string?)null),
         })
         {
             if (boards)
             {
-                Box(b, head, name, bar, metal, flat == flatInner ? (s.Inner, s.Up) : (s.Outer, s.Drop), aside, layer, joint, layer == Floor ? seat : foot);
+                Box(b, head, name, bar, metal, flat == flatInner ? (s.Inner, s.Up) : (s.Outer, s.Drop), aside, layer, joint, layer == Floor
+                    ? seat : foot);
                 continue;
             }
             b.Put(Piece.Cut(new(head, layer == Floor ? "inner-frame" : "outer-frame"), bar, metal, flat.Flat, what: name,
                 by: layer != Floor && By != TiltedBy.Hand ? nameof(Beside) : null).Also(c => c with
                 {
                     Bends = [new(flat.Bend, Math.PI / 2, BendRadius), new(c.Length - flat.Bend, Math.PI / 2, BendRadius)],
-                    Holes = [new(Past, name, b.Own("tilt-pivot")), new(c.Length / 2 + aside, layer, joint), new(c.Length - Past, name, b.Own("tilt-pivot"))],
+                    Holes = [new(Past, name, b.Own("tilt-pivot")), new(c.Length / 2 + aside, layer, joint),
+                        new(c.Length - Past, name, b.Own("tilt-pivot"))],
                 }), layer == Floor ? seat : foot);
         }
         b.Put(Piece.Bought(new(head, "hinge"), row), foot);
@@ -311,7 +330,8 @@ public sealed record TiltFrame : HeadKind
             { Bolt = "1-4-20" },
             outer.Load, bar.Width / 2, 4));
         if (Screen == ScreenState.Open && camera.ScreenOpen <= 0)
-            b.Findings.Add(new ReportFinding(head, $"The {Words.Inside(camera.Name)} has no screen that opens, as listed: enter how far yours stands out."));
+            b.Findings.Add(new ReportFinding(head,
+                $"The {Words.Inside(camera.Name)} has no screen that opens, as listed: enter how far yours stands out."));
         return new Mount(seat, floorAt - SetBack * ahead, up);
     }
 
@@ -320,18 +340,21 @@ public sealed record TiltFrame : HeadKind
 
     /// <summary>A frame of boards: its floor, which goes over the ends of the sides, and the two sides.</summary>
     /// <param name="size">Inside, and its pivots over the floor, m.</param>
-    private static void Box(RigBuilder b, StationId head, string name, SectionRow bar, Material wood, (double Inside, double Up) size, double aside,
+    private static void Box(RigBuilder b, StationId head, string name, SectionRow bar, Material wood, (double Inside, double Up) size,
+        double aside,
         string layer, string? joint, NodeIndex at)
     {
         var box = name.Replace("frame", "box", StringComparison.Ordinal);
-        b.Put(Piece.Cut(new(head, layer == Floor ? "inner-floor" : "outer-floor"), bar, wood, size.Inside + 2 * bar.Height, what: $"{box}, floor")
+        b.Put(Piece.Cut(new(head, layer == Floor ? "inner-floor" : "outer-floor"), bar, wood, size.Inside + 2 * bar.Height,
+            what: $"{box}, floor")
             .Also(c => c with { Holes = [new(c.Length / 2 + aside, layer, joint)] }), at);
         b.Put(Piece.Cut(new(head, layer == Floor ? "inner-sides" : "outer-sides"), bar, wood, size.Up + Past, 2, what: $"{box}, side")
             .Also(c => c with { Holes = [new(c.Length - Past, name, b.Own("tilt-pivot"))] }), at);
     }
 
     /// <summary>Centre of camera and lens ahead of the middle of its body, m.</summary>
-    private static double Ahead(CameraRow camera, LensRow lens) => lens.Mass / (camera.Mass + lens.Mass) * (camera.Length + lens.Length) / 2;
+    private static double Ahead(CameraRow camera, LensRow lens) => lens.Mass / (camera.Mass + lens.Mass) * (camera.Length + lens.Length)
+        / 2;
 }
 
 /// <summary>A screen of a camera.</summary>

@@ -25,7 +25,8 @@ public sealed record Cup : HoldKind
     public double Since { get; init; } = 1800;
 
     [Measure("Loses half its vacuum in", Dimension.Duration, 60, 1e6,
-        HowTo = "two readings of the gauge; leave empty for the usual: a day clean and dry, two hours in dust", Measured = true, Of = "stock,site")]
+        HowTo = "two readings of the gauge; leave empty for the usual: a day clean and dry, two hours in dust", Measured = true,
+            Of = "stock,site")]
     public double? HalfLife { get; init; }
 
     [JsonIgnore]
@@ -70,7 +71,8 @@ public sealed record Cup : HoldKind
     {
         var row = b.Stock.Find<SuctionCupRow>("cups", Stock);
         var suction = new Suction(b, row, spot.Site.Surface, Vacuum, Since, HalfLife);
-        var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height, suction.Friction,
+        var hold = PanelHold.Place(b, spot, row.NormalStiffness, row.ShearStiffness, row.RockingStiffness, row.LipDiameter / 2, row.Height,
+            suction.Friction,
             "cup");
         b.WhileHeld(() =>
         {

@@ -83,7 +83,8 @@ public sealed record Magnet : HoldKind
         if (spot.Site.PlateBehind is > 0 and var plate)
         {
             var across = row.Diameter + 2 * PlateBeyond;
-            b.Beside(Piece.Sheet(new(StationId.Site, spot.Id + "-plate"), "Plate behind the sheet", new(across, across, plate, "steel-s235", []),
+            b.Beside(Piece.Sheet(new(StationId.Site, spot.Id + "-plate"), "Plate behind the sheet",
+                new(across, across, plate, "steel-s235", []),
                 b.Stock.Material("steel-s235")));
         }
         else if (!spot.Material.Magnetic)

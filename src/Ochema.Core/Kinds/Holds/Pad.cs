@@ -31,7 +31,8 @@ public sealed record Pad : HoldKind
     public override HoldKind? Larger(Catalogue stock)
     {
         var own = Diameter(stock);
-        return stock.Adhesives.Where(a => a.Width > own).OrderBy(a => a.Width).FirstOrDefault() is { } next ? this with { Stock = next.Id } : null;
+        return stock.Adhesives.Where(a => a.Width > own).OrderBy(a => a.Width).FirstOrDefault() is { } next ? this with { Stock = next.Id }
+            : null;
     }
 
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
@@ -54,7 +55,8 @@ public sealed record Pad : HoldKind
         var area = row.Width * row.Height;
         // A thin rubbery layer: shear G·A/t, across about three times that, confined.
         var ks = row.ShearModulus * area / row.Thickness;
-        var hold = PanelHold.Place(b, spot, 3 * ks, ks, 3 * ks * row.Width * row.Width / 12, row.Width / 2, 0.012, spot.Site.Rubs(0.4), "pad");
+        var hold = PanelHold.Place(b, spot, 3 * ks, ks, 3 * ks * row.Width * row.Width / 12, row.Width / 2, 0.012, spot.Site.Rubs(0.4),
+            "pad");
         b.WhileHeld(() => b.Checks.Add(new AdhesiveStrength(b, spot, hold.Spring, row, Cure)));
         b.Put(Piece.Bought(new(spot.Station, spot.Id), row), hold.Body);
         return hold;

@@ -21,13 +21,15 @@ internal static class PanelHold
     /// <param name="rocking">Against rocking, N·m/rad.</param>
     /// <param name="radius">Effective radius b, m.</param>
     /// <param name="height">Panel to the screw face, m.</param>
-    public static Hold Place(RigBuilder b, HoldSpot spot, double normal, double shear, double rocking, double radius, double height, double friction,
+    public static Hold Place(RigBuilder b, HoldSpot spot, double normal, double shear, double rocking, double radius, double height,
+        double friction,
         string type)
     {
         var site = spot.Site;
         var node = b.Node(spot.Id, spot.Point);
         var host = SiteStiffness.Of(site, spot.Material, radius);
-        var (kn, ks, kr) = (PanelStiffness.Series(normal, host.Normal), PanelStiffness.Series(shear, host.InPlane), PanelStiffness.Series(rocking, host.Rocking));
+        var (kn, ks, kr) = (PanelStiffness.Series(normal, host.Normal), PanelStiffness.Series(shear, host.InPlane),
+            PanelStiffness.Series(rocking, host.Rocking));
         var spin = Math.Max(ks * radius * radius, kr);
         var spring = b.SpringAlong(spot.Normal, spot.Id, node, null, kn, ks, spin, kr, site.Damping ?? Damping(type));
         b.Foot(spot, spring, node, radius, kn, friction);

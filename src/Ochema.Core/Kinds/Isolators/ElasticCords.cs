@@ -7,7 +7,8 @@ namespace Ochema.Core.Kinds.Isolators;
 
 /// <summary>Elastic cords between reach and head.</summary>
 [Kind("elastic-cords", "Elastic cords", "Very soft and cheap; sways, ages in the sun, and is not tied with rope's knots.",
-    Sketch = "rect 14 12 92 50; rect 46 28 28 16; line 20 18 46 28; line 100 18 74 28; line 20 56 46 44; line 100 56 74 44; dim spread 60 50 74 50")]
+    Sketch = "rect 14 12 92 50; rect 46 28 28 16; line 20 18 46 28; line 100 18 74 28; line 20 56 46 44; line 100 56 74 44; dim spread "
+        + "60 50 74 50")]
 public sealed record ElasticCords : IsolatorKind
 {
     [StockChoice("Mounts", "isolators", Only = "cord")]
@@ -34,5 +35,6 @@ public sealed record ElasticCords : IsolatorKind
         },
     ];
 
-    public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count, Spread);
+    public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count,
+        Spread);
 }

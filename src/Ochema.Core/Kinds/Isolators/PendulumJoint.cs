@@ -10,7 +10,8 @@ namespace Ochema.Core.Kinds.Isolators;
 /// <summary>A joint that lets the head swing, brought back to the middle by springs.</summary>
 [Kind("pendulum-joint", "Soft pendulum joint", "Keeps the head level while the boom nods; swings on in bends when its springs are soft.",
     Caution = "Lock it before you drive to the set, and before you take the camera off.",
-    Sketch = "rect 40 6 40 5; circle 60 18 5; line 60 18 60 46; rect 50 46 20 10; dim height 76 18 76 46; dim stop 60 60 84 54; dim centring 36 14 52 18")]
+    Sketch = "rect 40 6 40 5; circle 60 18 5; line 60 18 60 46; rect 50 46 20 10; dim height 76 18 76 46; dim stop 60 60 84 54; dim "
+        + "centring 36 14 52 18")]
 public sealed record PendulumJoint : IsolatorKind
 {
     [Measure("Centring stiffness", Dimension.RotationalStiffness, 1, 800, HowTo = "scale × lever over the angle, or spring rate × its arm²")]
@@ -56,7 +57,8 @@ public sealed record PendulumJoint : IsolatorKind
         b.Put(Piece.Bought(new(StationId.Isolator, "joint"), joint), pivot);
         b.Shape("isolator", StationId.Isolator, "joint", [b.Point(pivot)], [0.05], Vec3.UnitX);
         ThroughPort Of(string half) => new(half, [new(half, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.05);
-        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the soft joint", Of("Joint's upper half"), f => f.Spring(spring), 0.025));
+        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the soft joint", Of("Joint's upper half"), f =>
+            f.Spring(spring), 0.025));
         return new Mount(seat, b.Position(seat), from.Axis, Of("Joint's lower half"));
     }
 }

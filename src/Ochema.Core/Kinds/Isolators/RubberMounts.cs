@@ -32,5 +32,6 @@ public sealed record RubberMounts : IsolatorKind
         },
     ];
 
-    public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count, Spread);
+    public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count,
+        Spread);
 }

@@ -19,7 +19,8 @@ internal static class SoftMount
         where row.Type == type
         from count in new[] { 3.0, 4, 6, 8 }
         from spread in new[] { 0.04, 0.07, 0.11 }
-        select ($"{row.Id}-{count:0}-{spread * 1000:0}", $"{count:0} × {Words.Inside(row.Name)}, {spread * 1000:0} mm out", kind(row.Id, count, spread));
+        select ($"{row.Id}-{count:0}-{spread * 1000:0}", $"{count:0} × {Words.Inside(row.Name)}, {spread * 1000:0} mm out",
+            kind(row.Id, count, spread));
 
     /// <param name="count">How many carry together.</param>
     /// <param name="spread">Middle of the plate to each, m: what keeps a tall load from tipping.</param>
@@ -48,8 +49,10 @@ internal static class SoftMount
         b.Put(Piece.Bought(new(StationId.Isolator, "mounts"), row, n), top);
         b.Put(Piece.Bought(new(StationId.Isolator, "plates"), plate, 2), top);
         b.Shape("isolator", StationId.Isolator, "cup", [b.Point(foot, from.Position)], [2 * spread, row.Height], from.Axis);
-        var through = new ThroughPort("Soft mount's plate", [new("Soft mount's plate", LayerRole.Clearance, Plate, "al-6061-t6", 0.05)], 2 * spread);
-        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw under the soft mount", through, f => f.Spring(spring), Math.Max(0.015, spread)));
+        var through = new ThroughPort("Soft mount's plate", [new("Soft mount's plate", LayerRole.Clearance, Plate, "al-6061-t6", 0.05)], 2
+            * spread);
+        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw under the soft mount", through, f => f.Spring(spring),
+            Math.Max(0.015, spread)));
         return new Mount(seat, b.Position(seat), from.Axis, through);
     }
 }

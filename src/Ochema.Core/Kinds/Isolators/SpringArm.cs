@@ -12,7 +12,8 @@ namespace Ochema.Core.Kinds.Isolators;
 /// <summary>A sprung parallelogram arm, with or without a damper.</summary>
 [Kind("spring-arm", "Sprung parallelogram arm", "Floats a heavy gimbal over rough roads; every lens wants its own spring setting.",
     Caution = "Loaded springs bite: unload before you unpin, fingers out of the links.",
-    Sketch = "rect 14 8 6 56; line 20 20 100 20; line 20 44 100 44; rect 98 16 6 32; line 20 10 76 42; dim link 20 52 100 52; dim pivots 110 20 110 44; dim along 20 62 76 62; dim above 8 10 8 44")]
+    Sketch = "rect 14 8 6 56; line 20 20 100 20; line 20 44 100 44; rect 98 16 6 32; line 20 10 76 42; dim link 20 52 100 52; dim pivots "
+        + "110 20 110 44; dim along 20 62 76 62; dim above 8 10 8 44")]
 public sealed record SpringArm : IsolatorKind
 {
     [Measure("Link length", Dimension.Length, 0.1, 0.8, HowTo = "pivot to pivot")]
@@ -50,7 +51,8 @@ public sealed record SpringArm : IsolatorKind
     {
         var row = stock.Find<SpringRow>("springs", Spring);
         var cut = Math.Min(Math.Round(Cut), row.Coils - 5);
-        return new(Link, Along, Above, Math.Round(Count) * HelicalSpring.Trimmed(row.Rate, row.Coils, cut), row.FreeLength - cut * row.Wire, Math.Round(Count) * row.InitialTension);
+        return new(Link, Along, Above, Math.Round(Count) * HelicalSpring.Trimmed(row.Rate, row.Coils, cut), row.FreeLength - cut * row.Wire,
+            Math.Round(Count) * row.InitialTension);
     }
 
     /// <summary>A link with its bearings, kg/m (judgement, 0.6–1.4).</summary>
@@ -60,14 +62,16 @@ public sealed record SpringArm : IsolatorKind
     private double Links => LinkMass * Link * 2;
 
     /// <summary>Mass at its end: camera, lens, head and half of the links, kg.</summary>
-    public double Payload(RigDocument rig, Catalogue stock) => rig.Camera.OnScale(stock) + stock.Find<HeadRow>("heads", rig.Head.Row).Mass + Links / 2;
+    public double Payload(RigDocument rig, Catalogue stock) => rig.Camera.OnScale(stock) + stock.Find<HeadRow>("heads", rig.Head.Row).Mass
+        + Links / 2;
 
     internal override IEnumerable<Move> Moves(Catalogue stock) =>
         Damping < 0.3 ? [new("damper", "A damper on the arm, set to 40 %", this with { Damping = 0.4 }, Stiffens: false)] : [];
 
     internal override Stance? Stance => new(SchoolQuestion.Soft, 2, "Sprung arm", "Heavy camera with a gimbal.", this);
 
-    /// <summary>Damping ratios of an arm: its pivots' friction alone with little, and a damper set for rough roads (common practice, no source).</summary>
+    /// <summary>Damping ratios of an arm: its pivots' friction alone with little, and a damper set for rough roads (common practice, no
+    /// source).</summary>
     private static readonly double[] Dampings = [0.08, 0.4];
 
     /// <summary>An arm this near to level needs no more trimming, rad.</summary>
@@ -143,13 +147,15 @@ public sealed record SpringArm : IsolatorKind
         b.Checks.Add(new SpringStress(arm, row, Math.Round(Count), Stop));
         foreach (var f in Advice(b.Stock, arm, row, payload, rest))
             b.Findings.Add(f);
-        b.Soft = rig => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI), angle, Link,
+        b.Soft = rig => new SoftState(payload, -Link * Math.Sin(angle), Link * Math.Sin(Stop), Math.Sqrt(rate / payload) / (2 * Math.PI),
+            angle, Link,
             Along, Above, arm.LevelMass, arm.LevelRate(payload), arm.Rate, Damper(arm, Math.Clamp(angle, -Stop, Stop), rate, payload));
         b.Put(Piece.Bought(new(StationId.Isolator, "arm"), frame,
             name: $"Parallelogram arm {QuantityText.Of(Link, Dimension.Length)}, {Words.Inside(frame.Name)}"),
             from.Node);
         b.Put(Piece.Bought(new(StationId.Isolator, "springs"), row, Math.Round(Count)), from.Node);
-        b.Put(Piece.Length(new(StationId.Isolator, "links"), link, Link, LinkMass, link.PricePerMetre, Aisle.Metal, "Link of the arm:", nameof(Link), 2),
+        b.Put(Piece.Length(new(StationId.Isolator, "links"), link, Link, LinkMass, link.PricePerMetre, Aisle.Metal, "Link of the arm:",
+            nameof(Link), 2),
             end, from.Node);
         foreach (var up in new[] { 0.5, -0.5 })
             b.Shape(up > 0 ? "arm-upper" : "arm-lower", StationId.Isolator, "tube",
@@ -157,13 +163,14 @@ public sealed record SpringArm : IsolatorKind
         b.Shape("arm-coil", StationId.Isolator, "strap", [b.Point(from.Node, from.Position + Above * Vec3.UnitZ),
             b.Point(end, from.Position + Along / Link * (b.Position(end) - from.Position))], [0.03]);
         ThroughPort Of(string post) => new(post, [new(post, LayerRole.Clearance, 0.006, "al-6061-t6", 0.05)], 0.06);
-        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the arm's inner post", Of("Arm's inner post"), f => f.Spring(spring), 0.03));
+        b.StandsOn(from, new("soft-mount-screw", StationId.Isolator, "screw of the arm's inner post", Of("Arm's inner post"), f =>
+            f.Spring(spring), 0.03));
         return new Mount(end, b.Position(end), from.Axis.Z < -0.5 ? -Vec3.UnitZ : Vec3.UnitZ, Of("Arm's outer post"));
     }
 
     /// <summary>
-    /// Rate of a damper beside the spring, between the same points, that gives the damping ratio, N·s/m: 2ζ·√(k·m)·(s·L ÷ (a·c))². The damper's speed is
-    /// the end's times a·c ÷ (s·L), and so is its force at the end.
+    /// Rate of a damper beside the spring, between the same points, that gives the damping ratio, N·s/m: 2ζ·√(k·m)·(s·L ÷ (a·c))². The
+    /// damper's speed is the end's times a·c ÷ (s·L), and so is its force at the end.
     /// </summary>
     private double Damper(ParallelogramArm arm, double angle, double rate, double payload) =>
         2 * Damping * Math.Sqrt(rate * payload) * Math.Pow(arm.SpringLength(angle) * Link / (Along * Above), 2);
@@ -172,7 +179,10 @@ public sealed record SpringArm : IsolatorKind
     {
         var degrees = (rest ?? (arm.LevelMass > payload ? Stop : -Stop)) * 180 / Math.PI;
         var frequency = Math.Sqrt(Math.Max(0, arm.VerticalRate(rest ?? 0)) / payload) / (2 * Math.PI);
-        yield return new ReportFinding(StationId.Isolator, $"With this camera and lens the arm rests {Math.Abs(degrees):0.#}° {(degrees < 0 ? "below" : "above")} level and floats at {QuantityText.Of(frequency, Dimension.Frequency)}; level it carries {QuantityText.Of(arm.LevelMass, Dimension.Mass)}, on it are {QuantityText.Of(payload, Dimension.Mass)}.");
+        yield return new ReportFinding(StationId.Isolator,
+            $"With this camera and lens the arm rests {Math.Abs(degrees):0.#}° {(degrees < 0 ? "below" : "above")} level and floats at "
+                + $"{QuantityText.Of(frequency, Dimension.Frequency)}; level it carries "
+                    + $"{QuantityText.Of(arm.LevelMass, Dimension.Mass)}, on it are {QuantityText.Of(payload, Dimension.Mass)}.");
         if (Math.Abs(degrees) < 4)
             yield break;
         if (degrees < 0)
@@ -187,7 +197,8 @@ public sealed record SpringArm : IsolatorKind
         }
         else
             yield return new ReportFinding(StationId.Isolator,
-                $"To level it: {QuantityText.Of(arm.LevelMass - payload, Dimension.Mass)} of ballast at the head, or hook the spring nearer to the pivot: {QuantityText.Of(Along * payload / arm.LevelMass, Dimension.Length)} along the link.");
+                $"To level it: {QuantityText.Of(arm.LevelMass - payload, Dimension.Mass)} of ballast at the head, or hook the spring "
+                    + $"nearer to the pivot: {QuantityText.Of(Along * payload / arm.LevelMass, Dimension.Length)} along the link.");
     }
 }
 
@@ -199,14 +210,17 @@ internal sealed class ArmTravel(SpringIndex spring, double rate, double link, do
 
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {
-        // What moves it is what the case adds to the weight it rests under. It is slow: a bump of a tenth of a second is over before it has followed.
+        // What moves it is what the case adds to the weight it rests under. It is slow: a bump of a tenth of a second is over before it has
+        // followed.
         var extra = Math.Abs(f.Spring(spring).Force.Z) - payload * Loads.MotionProfile.Gravity;
         var there = link * (Math.Sin(stop) - Math.Abs(Math.Sin(rest)));
         var frequency = Math.Sqrt(rate / payload) / (2 * Math.PI);
         // A jolt and the shaking come with the arm's own movement counted in.
         var follows = f.Case.Dynamic ? 1 : Math.Min(1, Math.Pow(Math.PI * frequency * Bump, 2));
         var moves = Math.Abs(extra) / rate * follows;
-        sheet?.Formula("{x} ÷ {k} × {φ} ÷ {t}", "linear about its rest; a pulse shorter than the period moves a soft mount by about (π·f·τ)² of the static", "Damping; two bumps in its own rhythm.")
+        sheet?.Formula("{x} ÷ {k} × {φ} ÷ {t}",
+            "linear about its rest; a pulse shorter than the period moves a soft mount by about (π·f·τ)² of the static",
+                "Damping; two bumps in its own rhythm.")
             .Term("x", "more than its weight", Math.Abs(extra), Dimension.Force, Origin.Frame)
             .Term("k", "vertical rate", rate, Dimension.Stiffness, "spring, hook point and links as they stand")
             .Term("φ", "share that follows", follows, Dimension.Ratio, "pulse of 100 ms, judgement 50–150")
@@ -217,7 +231,8 @@ internal sealed class ArmTravel(SpringIndex spring, double rate, double link, do
     private const double Bump = 0.1;
 }
 
-/// <summary>A spring drawn out to the arm's lower stop: shear in the wire, by Wahl's factor, against what hard-drawn wire takes again and again.</summary>
+/// <summary>A spring drawn out to the arm's lower stop: shear in the wire, by Wahl's factor, against what hard-drawn wire takes again and
+/// again.</summary>
 internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double count, double stop)
     : Check("isolator.spring", StationId.Isolator, new("isolator"), "Spring is drawn out too far")
 {
@@ -229,7 +244,9 @@ internal sealed class SpringStress(ParallelogramArm arm, SpringRow row, double c
         var index = row.CoilDiameter / row.Wire;
         var wahl = HelicalSpring.Wahl(index);
         var allowed = HelicalSpring.ShearAllowed(row.Wire);
-        sheet?.Formula("{W} × 8 × {F} × {D} ÷ (π × {d}³) ÷ {τ}", "Wahl's factor (Shigley ch. 10); hard-drawn wire ASTM A227, 45 % of its tensile strength", "Hooks, which break before the coils.")
+        sheet?.Formula("{W} × 8 × {F} × {D} ÷ (π × {d}³) ÷ {τ}",
+            "Wahl's factor (Shigley ch. 10); hard-drawn wire ASTM A227, 45 % of its tensile strength",
+                "Hooks, which break before the coils.")
             .Term("W", "Wahl's factor", wahl, Dimension.Factor, "Shigley ch. 10")
             .Term("F", "in one spring at the lower stop", force, Dimension.Force, "rate × stretch there, with its initial tension")
             .Term("D", "coil across, middle of the wire", row.CoilDiameter, Dimension.Length, row.Source)

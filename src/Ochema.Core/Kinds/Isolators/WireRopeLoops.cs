@@ -33,5 +33,6 @@ public sealed record WireRopeLoops : IsolatorKind
         },
     ];
 
-    public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count, Spread);
+    public override Mount Build(RigBuilder b, Mount from) => SoftMount.Build(b, from, b.Stock.Find<IsolatorRow>("isolators", Stock), Count,
+        Spread);
 }

@@ -42,7 +42,8 @@ internal static class StrapLine
         if ((strap.AnchorHolds ?? closed.Holds) is { } anchored)
             b.Checks.Add(new AnchorLoad(b, new(name), strap, station, line, closed, anchored));
         else
-            b.Unmeasured.Add($"What does the {Words.Inside(closed.Name)} hold, that {Words.Inside(called)} ends at? Pull on it with a scale, "
+            b.Unmeasured.Add($"What does the {Words.Inside(closed.Name)} hold, that {Words.Inside(called)} ends at? Pull on it with a "
+                + $"scale, "
                 + "twice what the strap is drawn with.");
         if (strap.Fitting == StrapFitting.OpenHook)
             b.Findings.Add(new ReportFinding(station,

@@ -20,7 +20,8 @@ internal static class TetherLine
             n++;
             if (tether.From == TetherPoint.SecondCamera && b.SecondCamera is null)
             {
-                b.Findings.Add(new ReportFinding(StationId.Tether, "A tether is tied to a second camera that is not there: it keeps nothing."));
+                b.Findings.Add(new ReportFinding(StationId.Tether,
+                    "A tether is tied to a second camera that is not there: it keeps nothing."));
                 continue;
             }
             var row = b.Stock.Find<StrapRow>("straps", tether.Stock);
@@ -60,7 +61,8 @@ internal static class TetherLine
             if (row.Asks is { } asks)
                 b.Findings.Add(new ReportFinding(StationId.Tether, $"{built.Name}: {asks}."));
             b.Findings.Add((rig, speed) => Said(rig, built, swings, speed));
-            b.Beside(Piece.Length(new(StationId.Tether, id), row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre, Aisle.Rigging));
+            b.Beside(Piece.Length(new(StationId.Tether, id), row, Math.Round(built.Cut, 2), row.MassPerMetre, row.PricePerMetre,
+                Aisle.Rigging));
             b.Shape(id, StationId.Tether, "tether", [b.Point(node), .. BodyLine.Over(b.Host, from, end)], [row.Width]);
         }
     }
@@ -77,7 +79,8 @@ internal static class TetherLine
         else if (swings.Count > 0)
             yield return new(StationId.Tether,
                 $"If it comes off, {Words.Inside(built.Name)} lets it fall "
-                + (built.IsTooLong(b, speed) ? "all the way" : QuantityText.Of(built.Fall(b, built.Keeps(b), speed).Drop, Quantities.Dimension.Length))
+                + (built.IsTooLong(b, speed) ? "all the way" : QuantityText.Of(built.Fall(b, built.Keeps(b), speed).Drop,
+                    Quantities.Dimension.Length))
                 + $", and it swings as far as {string.Join(", ", swings.Take(4).Select(s => s.Name))}. As short as aiming allows.");
     }
 }

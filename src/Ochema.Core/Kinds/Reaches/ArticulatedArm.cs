@@ -10,7 +10,8 @@ namespace Ochema.Core.Kinds.Reaches;
 /// <summary>Two links with a joint at the foot and one at the elbow, all locked by one knob.</summary>
 [Kind("articulated-arm", "Articulated arm", "Goes anywhere; its joints turn before its links bend.",
     Caution = "Tighten with the camera's weight taken off, then push on the camera: nothing may creep.",
-    Sketch = "rect 44 60 30 6; line 58 60 44 36; line 44 36 64 12; circle 58 58 4; circle 44 36 4; circle 64 12 4; dim length 84 12 84 58; dim lowerLean 30 60 44 44; dim upperLean 30 26 50 26")]
+    Sketch = "rect 44 60 30 6; line 58 60 44 36; line 44 36 64 12; circle 58 58 4; circle 44 36 4; circle 64 12 4; dim length 84 12 84 "
+        + "58; dim lowerLean 30 60 44 44; dim upperLean 30 26 50 26")]
 public sealed record ArticulatedArm : ReachKind
 {
     [StockChoice("Arm", "arms")]
@@ -59,7 +60,8 @@ public sealed record ArticulatedArm : ReachKind
         var density = row.MassPerMetre / section.Area;
         var upright = from.Axis.Z > 0.5 ? Vec3.UnitZ : from.Axis;
         // On a pole the arm may point along it: what lies ahead stands at right angles to that.
-        var ahead = (from.Axis.Z > 0.5 ? Vec3.UnitX : Math.Abs(b.Surface.U.Dot(upright)) < 0.9 ? b.Surface.U : b.Surface.V).RotatedAbout(upright, Heading);
+        var ahead = (from.Axis.Z > 0.5 ? Vec3.UnitX : Math.Abs(b.Surface.U.Dot(upright)) < 0.9 ? b.Surface.U : b.Surface.V)
+            .RotatedAbout(upright, Heading);
         Vec3 Link(double lean) => Math.Cos(lean) * upright + Math.Sin(lean) * ahead;
         var torque = JointTorque ?? row.JointTorque;
         var node = from.Node;
@@ -79,9 +81,11 @@ public sealed record ArticulatedArm : ReachKind
             }
             at += Length / 2 * Link(lean);
             node = b.Node(b.Own($"{name}-link"), at);
-            var piece = b.Beam(b.Path.Reach, b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead, density: density);
+            var piece = b.Beam(b.Path.Reach, b.Own($"{name}-arm"), $"{name} link", turned, node, section, material, ahead,
+                density: density);
             links.Add(piece);
-            b.Checks.Add(new SectionStrength(b, b.Path.Reach, new(b.Own($"{name}-arm")), $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
+            b.Checks.Add(new SectionStrength(b, b.Path.Reach, new(b.Own($"{name}-arm")),
+                $"{char.ToUpperInvariant(name[0])}{name[1..]} link bends", piece));
             b.Shape(b.Own($"{name}-arm"), b.Path.Reach, "tube", [b.Point(turned), b.Point(node)], [row.LinkDiameter]);
             b.Shape(b.Own($"{name}-joint"), b.Path.Reach, "joint", [b.Point(turned)], [row.LinkDiameter * 1.7], upright.Cross(ahead));
         }

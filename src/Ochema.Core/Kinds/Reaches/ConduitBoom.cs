@@ -35,7 +35,8 @@ public sealed record ConduitBoom : ReachKind
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Fit, "Boom under the rail",
-            "Front bolt in, the boom in line with the flight as seen from afar, then the rear bolt; lock nuts, a mark line on both. Fly without the camera, "
+            "Front bolt in, the boom in line with the flight as seen from afar, then the rear bolt; lock nuts, a mark line on both. Fly "
+                + "without the camera, "
                 + "then with it. Cones under it on the ground.")
         {
             Joint = path.Own("boom-bolt"),
@@ -69,7 +70,8 @@ public sealed record ConduitBoom : ReachKind
         b.Checks.Add(new SectionStrength(b, reach, new(b.Own("boom")), "Boom bends at its front bolt", ahead, net));
         b.Shape(b.Own("boom"), reach, "tube", [b.Point(front), b.Point(tip)], [row.Width]);
         var through = HollowWall.Through("Boom", row);
-        b.StandsOn(from, new(b.Own("reach-screw"), reach, "front bolt of the boom", new ThroughPort("Boom", [through], row.Width) { Bolt = Bolt },
+        b.StandsOn(from, new(b.Own("reach-screw"), reach, "front bolt of the boom",
+            new ThroughPort("Boom", [through], row.Width) { Bolt = Bolt },
             f => f.Spring(first), row.Width / 2));
         var (tail, beams, end) = (0.0, new List<BeamPiece> { ahead }, front);
         if (length > 0.05)
@@ -87,7 +89,8 @@ public sealed record ConduitBoom : ReachKind
         }
         b.Put(Piece.Cut(new(reach, "boom"), row, metal, StickOut + length + tail, what: "Boom", by: nameof(StickOut)).Also(c => c with
         {
-            Holes = [.. tail > 0 ? [new BarHole(tail, "Boom", b.Own("boom-bolt"))] : (BarHole[])[], new(tail + length, "Boom", b.Own("reach-screw"))],
+            Holes = [.. tail > 0 ? [new BarHole(tail, "Boom", b.Own("boom-bolt"))] : (BarHole[])[],
+                new(tail + length, "Boom", b.Own("reach-screw"))],
         }), [.. beams], end);
         return new Mount(tip, b.Position(tip), along, new TubePort("Boom", row));
     }
@@ -103,7 +106,8 @@ public sealed record ConduitBoom : ReachKind
             Title = "rear bolt of the boom",
             Thread = thread,
             Means = Loosening.LockNut,
-            Layers = [through, new("Rail behind", LayerRole.Clearance, RailWall, "al-6061-t6", 0.025), Hardware.Washer(thread), Hardware.LockNut(thread)],
+            Layers = [through, new("Rail behind", LayerRole.Clearance, RailWall, "al-6061-t6", 0.025), Hardware.Washer(thread),
+                Hardware.LockNut(thread)],
             Load = f => f.Spring(spring),
             Axis = Vec3.UnitZ,
             Lever = through.Width / 2,

@@ -53,10 +53,12 @@ public sealed record CrossBar : ReachKind
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own("cross")), "Cross-bar bends at its bolt", bent.Piece,
                 Stock.Section.Drilled(row.Shape, row.Width, row.Height, row.Wall, hole)));
         }
-        b.Put(Piece.Cut(new(reach, "cross-bar"), row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null).Also(c => c with
-        {
-            Holes = [new(Lap / 2, "Cross-bar", b.Own("cross-bar-bolt")), .. Math.Abs(Offset) > 0.004 ? [new(c.Length - Lap / 2, "Cross-bar")] : (BarHole[])[]],
-        }), bar is { } beam ? [beam.Piece] : [], foot);
+        b.Put(Piece.Cut(new(reach, "cross-bar"), row, metal, Math.Abs(Offset) + Lap, by: Offset > 0 ? nameof(Offset) : null)
+            .Also(c => c with
+            {
+                Holes = [new(Lap / 2, "Cross-bar", b.Own("cross-bar-bolt")), .. Math.Abs(Offset) > 0.004
+                ? [new(c.Length - Lap / 2, "Cross-bar")] : (BarHole[])[]],
+            }), bar is { } beam ? [beam.Piece] : [], foot);
         return new Mount(end, b.Position(end), from.Axis, through);
     }
 

@@ -14,7 +14,8 @@ namespace Ochema.Core.Kinds.Reaches;
 [Kind("folding-arm", "Folding arm of links", "Swings anywhere on a level and folds into a bag; droops a little at each joint, and turns where the "
     + "friction is least.",
     Caution = "Let go of it slowly, and stand aside of its swing.",
-    Sketch = "rect 6 56 18 8; line 14 54 52 54; line 52 46 84 32; line 84 24 108 12; circle 14 54 4; circle 52 50 4; circle 84 28 4; dim first 14 68 52 "
+    Sketch = "rect 6 56 18 8; line 14 54 52 54; line 52 46 84 32; line 84 24 108 12; circle 14 54 4; circle 52 50 4; circle 84 28 4; dim "
+        + "first 14 68 52 "
         + "68; dim apart 60 46 60 54; dim past 84 44 92 44")]
 public sealed record FoldingArm : ReachKind
 {
@@ -115,7 +116,8 @@ public sealed record FoldingArm : ReachKind
     {
         var lengths = Lengths;
         yield return new(Work.Drill, "Drill the links",
-            "Marked by a square over the tube from the template, punched, pilot, then the size in the table through both walls, from each side to the "
+            "Marked by a square over the tube from the template, punched, pilot, then the size in the table through both walls, from "
+                + "each side to the "
                 + "middle: a bit that "
                 + "runs off makes a link that stands askew.")
         {
@@ -135,9 +137,11 @@ public sealed record FoldingArm : ReachKind
         };
         yield return new(Work.Set, "Tighten from the tree outwards",
             string.Join(" ", Enumerable.Range(0, Count).Select(i =>
-                $"{Joint(i)}: {QuantityText.Of(Holds(i), Dimension.Torque)}, {QuantityText.Of(Holds(i) / lengths[i], Dimension.Force)} on a scale at "
+                $"{Joint(i)}: {QuantityText.Of(Holds(i), Dimension.Torque)}, {QuantityText.Of(Holds(i) / lengths[i], Dimension.Force)} "
+                    + $"on a scale at "
                     + $"the link's end.")) + " Each looser than the one "
-                + "before it: else the joint at the tree turns first. Swing it all round and listen: a knock is metal on metal, another washer.")
+                + "before it: else the joint at the tree turns first. Swing it all round and listen: a knock is metal on metal, another "
+                    + "washer.")
         {
             Reads = [nameof(Torque), nameof(Falls)],
             Tools = ["spanners", "scale"],
@@ -158,10 +162,18 @@ public sealed record FoldingArm : ReachKind
     private double[] Stops(RigSetting b)
     {
         var (row, bolt, lengths) = (b.Stock.Find<SectionRow>("sections", Tube), b.Stock.Find<Fastener>("fasteners", Bolt), Lengths);
-        return [.. Enumerable.Range(1, Count - 1).Select(i => FoldedLinks.Stops(bolt, lengths[i - 1], lengths[i], row.Width, Past, Apart, i == Count - 1))];
+        return [.. Enumerable.Range(1, Count - 1).Select(i => FoldedLinks.Stops(bolt, lengths[i - 1], lengths[i], row.Width, Past, Apart, i
+            == Count - 1))];
     }
 
-    private static string Joint(int i) => i switch { 0 => "Joint at the tree", 1 => "Second joint", 2 => "Third joint", _ => "Fourth joint" };
+    private static string Joint(int i) => i switch
+    {
+        0 => "Joint at the tree",
+        1 => "Second joint",
+        2 => "Third joint",
+        _ =>
+        "Fourth joint"
+    };
 
     public override Mount Build(RigBuilder b, Mount from)
     {
@@ -191,18 +203,22 @@ public sealed record FoldingArm : ReachKind
             if (holds < Holds(i) - 1e-9)
                 b.Findings.Add(new ReportFinding(reach, $"{title}: the tube's wall dents before it is as tight as "
                     + $"{QuantityText.Of(Holds(i), Dimension.Torque)}: "
-                    + $"counted as {QuantityText.Of(holds, Dimension.Torque)}. A sleeve round the bolt inside the tube lets it be drawn tighter.", false));
+                    + $"counted as {QuantityText.Of(holds, Dimension.Torque)}. A sleeve round the bolt inside the tube lets it be drawn "
+                        + $"tighter.", false));
             b.Links.Add((b.Own($"pivot-{i + 1}-spring"), reach, Words.Inside(title)));
-            b.Checks.Add(new TurnsByFriction(b, reach, new(pivot), $"{title} turns", spring, axis, holds, "as you set it: scale × link when it turns"));
-            b.Checks.Add(new PivotBolt(b, reach, new(pivot), $"Bolt of the {Words.Inside(title)} gives", spring, axis, bolt, drawn, row.Width));
+            b.Checks.Add(new TurnsByFriction(b, reach, new(pivot), $"{title} turns", spring, axis, holds,
+                "as you set it: scale × link when it turns"));
+            b.Checks.Add(new PivotBolt(b, reach, new(pivot), $"Bolt of the {Words.Inside(title)} gives", spring, axis, bolt, drawn,
+                row.Width));
             b.Checks.Add(new PivotGapes(reach, new(pivot), $"{title} gapes and droops", spring, axis, drawn, row.Width));
             b.Checks.Add(new SectionStrength(b, reach, new(b.Own($"link-{i + 1}")), $"Link {i + 1} bends", piece));
             var (own, last) = (i, i == Count - 1);
-            b.Put(Piece.Cut(new(reach, $"link-{i + 1}"), row, metal, lengths[i] + 2 * Past, what: $"Link {i + 1}", by: Names[i]).Also(c => c with
-            {
-                Holes = [new(Past, $"Link {own + 1}", Screw(own)),
+            b.Put(Piece.Cut(new(reach, $"link-{i + 1}"), row, metal, lengths[i] + 2 * Past, what: $"Link {i + 1}", by: Names[i])
+                .Also(c => c with
+                {
+                    Holes = [new(Past, $"Link {own + 1}", Screw(own)),
                 new(c.Length - Past, $"Link {own + 1}", last ? null : Screw(own + 1))]
-            }), [piece], foot, end);
+                }), [piece], foot, end);
             b.Put(Piece.Bought(new(reach, $"washer-{i + 1}"), washer), foot);
             b.Shape(b.Own($"link-{i + 1}"), reach, "tube", [b.Point(foot), b.Point(end)], [row.Width]);
             b.Shape(pivot, reach, "joint", [b.Point(foot)], [row.Width * 1.2], axis);
@@ -211,11 +227,13 @@ public sealed record FoldingArm : ReachKind
                 // Through a plate the pivot is its own bolt, judged above; on a stud, a ball or in a tube's plug that has to bear it.
                 var ownBolt = from.Offers is ThroughPort;
                 b.StandsOn(from, new(Foot, reach, "bolt of the joint at the tree",
-                    new ThroughPort("Link 1", [Nylon(Apart), Link(0)], row.Width) { Bolt = Bolt }, ownBolt ? null : f => f.Spring(spring), row.Width / 2,
+                    new ThroughPort("Link 1", [Nylon(Apart), Link(0)], row.Width) { Bolt = Bolt }, ownBolt ? null : f => f.Spring(spring),
+                        row.Width / 2,
                     Torque: ownBolt ? Threads.NutFactor * drawn * bolt.MajorDiameter : null));
             }
             else
-                b.Joint(ClampParts.Through(b, $"pivot-{i + 1}", reach, $"bolt of the {Words.Inside(title)}", Bolt, Link(i), Link(i - 1)) with
+                b.Joint(ClampParts.Through(b, $"pivot-{i + 1}", reach, $"bolt of the {Words.Inside(title)}", Bolt, Link(i),
+                    Link(i - 1)) with
                 {
                     Layers = [Hardware.Washer(bolt), Link(i), Nylon(Apart), Link(i - 1), Hardware.Washer(bolt), Hardware.LockNut(bolt)],
                     Usual = Threads.NutFactor * drawn * bolt.MajorDiameter,
@@ -226,9 +244,11 @@ public sealed record FoldingArm : ReachKind
         {
             var folded = Math.PI - Math.Abs(Math.IEEERemainder(Bend, 2 * Math.PI));
             if (stop > 0 && folded < stop)
-                b.Findings.Add(new ReportFinding(reach, $"Link {i + 2} cannot lie there: it stops {QuantityText.Of(stop, Dimension.Angle)} short of the "
+                b.Findings.Add(new ReportFinding(reach,
+                    $"Link {i + 2} cannot lie there: it stops {QuantityText.Of(stop, Dimension.Angle)} short of the "
                     + $"link below, at a bolt's head or nut. "
-                    + $"Shorter by {Holes.Size(FoldedLinks.Shorter(bolt, Past))} with {Holes.Size(FoldedLinks.Apart(bolt))} between them it folds "
+                    + $"Shorter by {Holes.Size(FoldedLinks.Shorter(bolt, Past))} with {Holes.Size(FoldedLinks.Apart(bolt))} between them "
+                        + $"it folds "
                         + $"flat.", true));
         }
         var top = b.Node(b.Own("arm-end"), b.Position(node) + row.Width / 2 * axis);

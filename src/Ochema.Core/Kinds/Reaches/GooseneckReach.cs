@@ -53,19 +53,23 @@ public sealed record GooseneckReach : ReachKind
         var spring = b.Spring(b.Own("neck-root-spring"), from.Node, root, [2e7, 2e7, 2e7, 5000, 5000, 5000]);
         b.Links.Add((b.Own("neck-root-spring"), reach, "the gooseneck's root"));
         var top = b.Node(b.Own("neck"), from.Position + Length * direction);
-        var neck = b.Beam(reach, b.Own("neck"), "gooseneck", root, top, section, steel, Vec3.UnitY, density: row.MassPerMetre / section.Area);
-        b.Checks.Add(new JointTorque(b, reach, new(b.Own("neck-root")), "Gooseneck gives way", spring, row.HoldingMoment, row.Source + ", 0.6–1.4 ×"));
+        var neck = b.Beam(reach, b.Own("neck"), "gooseneck", root, top, section, steel, Vec3.UnitY, density: row.MassPerMetre
+            / section.Area);
+        b.Checks.Add(new JointTorque(b, reach, new(b.Own("neck-root")), "Gooseneck gives way", spring, row.HoldingMoment, row.Source
+            + ", 0.6–1.4 ×"));
         var mass = row.MassPerMetre * Length;
         var head = b.Path.Head;
         b.Later(() =>
         {
             var load = b.MassFrom(head);
             b.Findings.Add(new ReportFinding(reach,
-                $"Held level, this gooseneck carries {QuantityText.Of(Gooseneck.LimitMass(row.HoldingMoment, Length, mass), Dimension.Mass)} at the most; "
+                $"Held level, this gooseneck carries "
+                    + $"{QuantityText.Of(Gooseneck.LimitMass(row.HoldingMoment, Length, mass), Dimension.Mass)} at the most; "
                 + $"with {QuantityText.Of(load, Dimension.Mass)} on it, "
                 + $"it droops {QuantityText.Of(Gooseneck.Droop(row.BendingStiffness, Length, load, mass), Dimension.Length)}."));
         });
-        b.Put(Piece.Length(new(reach, "gooseneck"), row, Length, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging, by: nameof(Length)), [neck]);
+        b.Put(Piece.Length(new(reach, "gooseneck"), row, Length, row.MassPerMetre, row.PricePerMetre, Aisle.Rigging, by: nameof(Length)),
+            [neck]);
         b.Shape(b.Own("neck"), reach, "tube", [b.Point(root), b.Point(top)], [row.Diameter]);
         var stud = new StudPort("Gooseneck's stud", "1-4-20", null);
         b.StandsOn(from, new(b.Own("reach-screw"), reach, "stud at the gooseneck's root", stud, f => f.Spring(spring), 0.008));

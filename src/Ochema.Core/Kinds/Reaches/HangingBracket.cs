@@ -32,7 +32,8 @@ public sealed record HangingBracket : ReachKind
     internal override IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) =>
     [
         new(Work.Join, "Join arm and drop at the corner",
-            "Both mitres on each other, square by a steel rule. Welding is a skill: a workshop does it in ten minutes, with your two pieces and the angle "
+            "Both mitres on each other, square by a steel rule. Welding is a skill: a workshop does it in ten minutes, with your two "
+                + "pieces and the angle "
                 + "drawn on them. Without it: a gusset of 3 mm on each side, four bolts each.")
         {
             Tools = ["clamps", "rule"],
@@ -61,10 +62,12 @@ public sealed record HangingBracket : ReachKind
             Stock.Section.Drilled(row.Shape, row.Width, row.Height, row.Wall, hole)));
         b.Put(Piece.Cut(new(reach, "arm"), row, metal, Out + Past, what: "Arm of the bracket", mitres: [0, Math.PI / 4], by: nameof(Out))
             .Also(c => c with { Holes = [new(Past, "Bracket", b.Own("bracket-bolt"))] }), [arm], from.Node);
-        b.Put(Piece.Cut(new(reach, "drop"), row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0], by: nameof(Down)), [drop]);
+        b.Put(Piece.Cut(new(reach, "drop"), row, metal, Down, what: "Drop of the bracket", mitres: [Math.PI / 4, 0], by: nameof(Down)),
+            [drop]);
         b.Shape(b.Own("bracket-arm"), reach, "tube", [b.Point(from.Node), b.Point(corner)], [row.Width]);
         b.Shape(b.Own("bracket-drop"), reach, "tube", [b.Point(corner), b.Point(seat)], [row.Width]);
         // A flat bar ends in a foot bent under the drop; a tube in a plug.
-        return new Mount(seat, b.Position(seat), -Vec3.UnitZ, row.Shape == SectionShape.Flat ? through : new TubePort("Drop of the bracket", row));
+        return new Mount(seat, b.Position(seat), -Vec3.UnitZ, row.Shape == SectionShape.Flat ? through
+            : new TubePort("Drop of the bracket", row));
     }
 }

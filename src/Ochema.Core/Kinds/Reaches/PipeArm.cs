@@ -11,7 +11,8 @@ namespace Ochema.Core.Kinds.Reaches;
 /// <summary>Plastic pipe and two elbows: up, out and up again, cemented.</summary>
 [Kind("pipe-arm", "Arm of pipe and elbows", "Any shape for a few coins from the plumber's shelf; bends more than metal and softens in the sun.",
     Caution = "Cement joins its own plastic only, and is a joint after a day, not after a minute.",
-    Sketch = "host 64; line 30 64 30 40; line 30 40 90 40; line 90 40 90 14; circle 30 40 4; circle 90 40 4; dim rise 18 40 18 64; dim out 30 48 90 48; dim up 104 14 104 40")]
+    Sketch = "host 64; line 30 64 30 40; line 30 40 90 40; line 90 40 90 14; circle 30 40 4; circle 90 40 4; dim rise 18 40 18 64; dim "
+        + "out 30 48 90 48; dim up 104 14 104 40")]
 public sealed record PipeArm : ReachKind
 {
     [StockChoice("Pipe", "sections", Only = "pipe")]
@@ -46,8 +47,10 @@ public sealed record PipeArm : ReachKind
     {
         var (glue, elbow) = (Glues.Find(Cement), Elbow(b.Stock));
         yield return new(Work.Pad, "Push the arm together dry",
-            $"Each pipe home on the bottom of its socket, {QuantityText.Of(elbow.Socket, Dimension.Length)} deep: dry it stops short of that by a finger's "
-                + "width, so sizes are taken by the marks. Turn the elbows as they shall stand. A pencil line across every joint, and one round the pipe at the "
+            $"Each pipe home on the bottom of its socket, {QuantityText.Of(elbow.Socket, Dimension.Length)} deep: dry it stops short of "
+                + $"that by a finger's "
+                + "width, so sizes are taken by the marks. Turn the elbows as they shall stand. A pencil line across every joint, and "
+                    + "one round the pipe at the "
                 + "socket's depth.")
         {
             Tools = ["marker", "rule"],
@@ -55,7 +58,8 @@ public sealed record PipeArm : ReachKind
             Wrong = "The camera stands off: another length of pipe is cut before anything is cemented.",
         };
         yield return new(Work.Glue, "Cement the arm to its pencil lines",
-            $"{glue.Name}: {glue.Preparation}. One joint after the other, from the foot upwards: primer on both, cement on both, pushed home with a quarter "
+            $"{glue.Name}: {glue.Preparation}. One joint after the other, from the foot upwards: primer on both, cement on both, pushed "
+                + $"home with a quarter "
                 + "turn until the lines meet, held for half a minute; that is how long it can be moved.")
         {
             Takes = [elbow.Row, "glue-pack"],
@@ -64,7 +68,8 @@ public sealed record PipeArm : ReachKind
             Minutes = 15,
             Wait = glue.Cure,
             Beware = "Its fumes: outdoors, no flame, gloves.",
-            Wrong = $"Set crooked: saw the pipe beside the elbow, a coupling and {QuantityText.Of(2 * elbow.Socket, Dimension.Length)} of pipe between mend it.",
+            Wrong = $"Set crooked: saw the pipe beside the elbow, a coupling and {QuantityText.Of(2 * elbow.Socket, Dimension.Length)} "
+                + $"of pipe between mend it.",
         };
     }
 
@@ -97,7 +102,8 @@ public sealed record PipeArm : ReachKind
                 b.Findings.Add(new ReportFinding(reach, $"{called} of {Holes.Size(length)}: the elbows take up {Holes.Size(least)}, "
                     + $"each {Holes.Size(elbow.TakeOff)} to the bottom of its socket and {Holes.Size(elbow.Socket)} of pipe in it.", true));
             else
-                pieces.Add(Piece.Cut(new(reach, $"pipe-{name}"), row, plastic, PipeFitting.Cut(length, lower, upper), what: called, by: by));
+                pieces.Add(Piece.Cut(new(reach, $"pipe-{name}"), row, plastic, PipeFitting.Cut(length, lower, upper), what: called,
+                    by: by));
             if (name == "rise")
                 b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pipe's foot", new TubePort("Pipe", row),
                     b.EndLoad(piece.First), row.Width / 2));

@@ -27,8 +27,8 @@ internal static class Poles
         Math.Cos(lean) * Up(from) + Math.Sin(lean) * new Vec3(Math.Cos(heading), Math.Sin(heading), 0);
 
     /// <summary>
-    /// True for one so steep that its weight keeps its tubes in each other, where nothing throws it up by more than its weight: a lock that opens lets it
-    /// slide down, not off (judgement: 60°).
+    /// True for one so steep that its weight keeps its tubes in each other, where nothing throws it up by more than its weight: a lock that
+    /// opens lets it slide down, not off (judgement: 60°).
     /// </summary>
     public static bool SlidesIn(RigBuilder b, Vec3 direction)
     {
@@ -39,7 +39,8 @@ internal static class Poles
     /// <summary>A tube that turns in its lock.</summary>
     /// <param name="torque">That the lock holds, N·m, as it was set.</param>
     public static void LockTurns(RigBuilder b, string id, string title, SpringIndex spring, Vec3 direction, double torque) =>
-        b.Checks.Add(new TurnsByFriction(b, b.Path.Reach, new(id), title, spring, direction, torque, "as you set it; twist locks 3–8 N·m, judgement",
+        b.Checks.Add(new TurnsByFriction(b, b.Path.Reach, new(id), title, spring, direction, torque,
+            "as you set it; twist locks 3–8 N·m, judgement",
             "the pole", "Grit and water in the lock; a set screw through both tubes holds better."));
 
     /// <summary>
@@ -81,6 +82,7 @@ internal static class Poles
             return;
         Vec3 middle = new(from.Position.X, from.Position.Y, b.Host.GroundHeight);
         var way = length * Vec3.UnitX;
-        b.Shape(b.Own("keep-clear"), b.Path.Reach, "strip", [new("", (middle - way).ToArray()), new("", (middle + way).ToArray())], [2 * length]);
+        b.Shape(b.Own("keep-clear"), b.Path.Reach, "strip", [new("", (middle - way).ToArray()), new("", (middle + way).ToArray())],
+            [2 * length]);
     }
 }

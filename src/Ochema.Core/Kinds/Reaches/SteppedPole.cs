@@ -11,7 +11,8 @@ namespace Ochema.Core.Kinds.Reaches;
 /// <summary>A tall pole of tubes that slide into each other, with a threaded cap pressed on its end.</summary>
 [Kind("stepped-pole", "Tall pole of several tubes", "Looks over roofs and crowns from the ground; sways, and each joint adds its play.",
     Caution = "No power line within its length, its reach and 3 m. Up and down by two people, nobody under it, and not in gusts.",
-    Sketch = "line 20 66 50 46; line 46 48 76 28; line 72 30 100 12; rect 96 4 12 10; rect 45 44 6 6; rect 71 27 6 6; dim length 14 58 90 6; dim "
+    Sketch = "line 20 66 50 46; line 46 48 76 28; line 72 30 100 12; rect 96 4 12 10; rect 45 44 6 6; rect 71 27 6 6; dim length 14 58 "
+        + "90 6; dim "
         + "overlap 46 58 56 52; dim lean 20 66 20 36")]
 public sealed record SteppedPole : ReachKind
 {
@@ -89,12 +90,14 @@ public sealed record SteppedPole : ReachKind
             yield return new("set-screws", "Two set screws in the cap", this with { SetScrews = 2 });
     }
 
-    /// <summary>The tubes from the foot up: each the largest of the same metal that slides into the one below; as many as there are.</summary>
+    /// <summary>The tubes from the foot up: each the largest of the same metal that slides into the one below; as many as there
+    /// are.</summary>
     private List<SectionRow> Nested(Catalogue stock)
     {
         List<SectionRow> rows = [stock.Find<SectionRow>("sections", Lowest)];
         while (rows.Count < Count && stock.Sections.Where(s => s.Shape == SectionShape.RoundTube && s.Material == rows[^1].Material
-            && s.Width <= PartFit.Bore(rows[^1]) + 0.00005).OrderByDescending(s => s.Width).ThenByDescending(s => s.Wall).FirstOrDefault() is { } next)
+            && s.Width <= PartFit.Bore(rows[^1]) + 0.00005).OrderByDescending(s => s.Width).ThenByDescending(s => s.Wall).FirstOrDefault()
+                is { } next)
             rows.Add(next);
         return rows;
     }
@@ -104,7 +107,8 @@ public sealed record SteppedPole : ReachKind
         var (cap, last) = (CapRow(b.Stock), Nested(b.Stock)[^1]);
         var layers = Math.Max(0, (int)Math.Ceiling((cap.Bore - last.Width) / 2 / Tape));
         yield return new(Work.Drill, "Drill the cap's plug",
-            $"Its middle by the corners: lines from corner to corner of the octagon cross in it, or print its face. Clearance for the bolt right "
+            $"Its middle by the corners: lines from corner to corner of the octagon cross in it, or print its face. Clearance for the "
+                + $"bolt right "
                 + $"through; from below a counterbore "
                 + $"of {QuantityText.Of(cap.Counterbore, Dimension.Length)}, so that more thread stands out on top.")
         {
@@ -114,7 +118,8 @@ public sealed record SteppedPole : ReachKind
             Wrong = "Off the middle: the camera swings round a circle as the pole is turned; a new plug costs less than a new idea.",
         };
         yield return new(Work.Glue, "Bolt through, plug into the coupler",
-            "Bolt up through the plug, wide washer and lock nut on top, tight: a broad face for what is screwed on. What stands out is cut to what that "
+            "Bolt up through the plug, wide washer and lock nut on top, tight: a broad face for what is screwed on. What stands out is "
+                + "cut to what that "
                 + "takes. Then plug and coupler: cleaner on both, cement on both, pressed home with a quarter turn. A pin "
                 + "through both beside: a plug that is only pressed drops the camera.")
         {
@@ -138,7 +143,8 @@ public sealed record SteppedPole : ReachKind
             Wrong = "The screws turn on and on: the plastic is stripped. Next size up, or a nut melted in.",
         };
         yield return new(Work.Set, "Draw out and lock, from the top down",
-            $"Last tube first, each to its mark, {QuantityText.Of(Overlap, Dimension.Length)} still inside. Twist hard. One holds the foot, the other "
+            $"Last tube first, each to its mark, {QuantityText.Of(Overlap, Dimension.Length)} still inside. Twist hard. One holds the "
+                + $"foot, the other "
                 + $"walks it up; look up before it goes "
                 + "up. Down again in the same way.")
         {
@@ -146,7 +152,8 @@ public sealed record SteppedPole : ReachKind
             Tools = ["tapemark"],
             Minutes = 5,
             Crew = 2,
-            Beware = "Power lines: its length, its reach and 3 m away. Nobody under it. A lock that opens lets the camera down by a tube's length.",
+            Beware = "Power lines: its length, its reach and 3 m away. Nobody under it. A lock that opens lets the camera down by a "
+                + "tube's length.",
         };
     }
 
@@ -158,7 +165,8 @@ public sealed record SteppedPole : ReachKind
         var side = direction.Cross(Vec3.UnitZ) is var s && s.Length > 0.1 ? s.Normalized() : Vec3.UnitY;
         var (reach, rows) = (b.Path.Reach, Nested(b.Stock));
         if (rows.Count < Count)
-            b.Findings.Add(new ReportFinding(reach, $"Nothing on the shelf slides into the {Words.Inside(rows[^1].Name)}: {rows.Count} tubes are "
+            b.Findings.Add(new ReportFinding(reach,
+                $"Nothing on the shelf slides into the {Words.Inside(rows[^1].Name)}: {rows.Count} tubes are "
                 + $"computed.", true));
         if (Overlap < 3 * rows[0].Width)
             b.Findings.Add(new ReportFinding(reach, $"The tubes overlap by {Holes.Size(Overlap)}; three diameters of the widest are "
@@ -193,10 +201,12 @@ public sealed record SteppedPole : ReachKind
             b.Shape(id, reach, "tube", [b.Point(foot), b.Point(node)], [rows[i].Width]);
             pieces.Add(piece);
         }
-        b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lowest tube", rows[0]), b.EndLoad(pieces[0].First),
+        b.StandsOn(from, new(b.Own("reach-screw"), reach, "screw in the pole's foot", new TubePort("Lowest tube", rows[0]),
+            b.EndLoad(pieces[0].First),
             rows[0].Width / 2, Axis: direction));
         if (tip > Length / 100)
-            b.Findings.Add(new ReportFinding(reach, $"The joints' play lets its tip knock to and fro by {Holes.Size(tip)} before anything bends: tape "
+            b.Findings.Add(new ReportFinding(reach,
+                $"The joints' play lets its tip knock to and fro by {Holes.Size(tip)} before anything bends: tape "
                 + $"under each lock, or more overlap."));
         Poles.Bows(b, from, b.Own("pole-1"), pieces, direction, Length);
         return WithCap(b, node, direction, up, rows[^1]);
@@ -226,14 +236,17 @@ public sealed record SteppedPole : ReachKind
         var bite = 2 * SetFriction * screws * Threads.Preload(SetTorque, set.MajorDiameter);
         var own = PullsOff is { } p ? Taken.Origin(b.Rig, "your measurement", "pullsOff", p) : "judgement, 20–150 N over tape";
         b.Checks.Add(new CapHolds(b, reach, new(b.Own("cap")), spring, direction, PullsOff ?? UsualPull, own, bite,
-            $"their tips at {QuantityText.Of(SetTorque, Dimension.Torque)} and a friction of {SetFriction:0.00} on both sides, judgement", last.Width));
+            $"their tips at {QuantityText.Of(SetTorque, Dimension.Torque)} and a friction of {SetFriction:0.00} on both sides, judgement",
+                last.Width));
         b.Checks.Add(new CapSplits(b, reach, new(b.Own("cap")), spring, direction, cap, pvc));
         b.Put(Piece.Bought(new(reach, "coupler"), b.Fitting("pvc-coupler"),
             name: $"Coupler for {Words.Inside(b.Stock.Find<SectionRow>("sections", Cap).Name)}"), foot);
         b.Put(Piece.Bought(new(reach, "cap-plug"), b.Fitting(cap.Row)), foot);
         b.Put(Piece.Bought(new(reach, "cement"), b.Fitting("glue-pack"), name: Glues.Find("pvc-cement").Name), foot);
         var bolt = b.Stock.Find<Fastener>("fasteners", CapThread);
-        var layer = new StackLayer(PipeCap.Face, LayerRole.Clearance, cap.Floor - cap.Counterbore, "pvc", cap.Across) { Recess = cap.Counterbore };
+        var layer = new StackLayer(PipeCap.Face, LayerRole.Clearance, cap.Floor - cap.Counterbore, "pvc",
+            cap.Across)
+        { Recess = cap.Counterbore };
         b.Joint(new ScrewJoint
         {
             Stock = b.Stock,
@@ -244,7 +257,8 @@ public sealed record SteppedPole : ReachKind
             Means = Loosening.LockNut,
             Usual = 2,
             Layers = [Hardware.Washer(bolt), layer, Hardware.WideWasher(bolt), Hardware.LockNut(bolt)],
-            Length = Hardware.Washer(bolt).Thickness + layer.Thickness + Hardware.WideWasher(bolt).Thickness + Hardware.LockNut(bolt).Thickness + StandsOut,
+            Length = Hardware.Washer(bolt).Thickness + layer.Thickness + Hardware.WideWasher(bolt).Thickness
+                + Hardware.LockNut(bolt).Thickness + StandsOut,
             Screw = "Bolt",
         }, top);
         if (screws > 0)

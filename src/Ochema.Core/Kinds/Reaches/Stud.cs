@@ -38,7 +38,8 @@ public sealed record Stud : ReachKind
         var top = b.Node(b.Own("stud"), from.Position + Length * from.Axis);
         var piece = b.Beam(b.Path.Reach, b.Own("stud"), "stud", from.Node, top, section, steel, Vec3.UnitX);
         b.Checks.Add(new SectionStrength(b, b.Path.Reach, new(b.Own("stud")), "Stud bends at its thread", piece));
-        b.Put(Piece.Length(new(b.Path.Reach, "stud"), thread, Length + 2 * End, piece.Mass / Length, 6, Aisle.Screws, "Threaded rod", by: nameof(Length)),
+        b.Put(Piece.Length(new(b.Path.Reach, "stud"), thread, Length + 2 * End, piece.Mass / Length, 6, Aisle.Screws, "Threaded rod",
+            by: nameof(Length)),
             [piece], from.Node, top);
         b.Shape(b.Own("stud"), b.Path.Reach, "tube", [b.Point(from.Node), b.Point(top)], [thread.MajorDiameter]);
         var rod = new StudPort("Stud", thread.Id, null);

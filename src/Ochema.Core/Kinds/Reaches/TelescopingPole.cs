@@ -43,7 +43,8 @@ public sealed record TelescopingPole : ReachKind
         Chosen = true)]
     public double? Overlap { get; init; }
 
-    /// <summary>Overlap in diameters of the tube that slides in: less, and the lock works loose and the tubes wear oval (common practice, no source).</summary>
+    /// <summary>Overlap in diameters of the tube that slides in: less, and the lock works loose and the tubes wear oval (common practice,
+    /// no source).</summary>
     private const double Diameters = 3;
 
     [Measure("Pushed in", Dimension.Length, 0.1, 7.5, HowTo = "foot to head, as short as it goes; leave empty where it stays as it is", UsualTo = 4)]
@@ -58,7 +59,8 @@ public sealed record TelescopingPole : ReachKind
     internal override IEnumerable<Stance> Stances => Shortest is not { } least || Longest is not { } most || least >= most ? [] :
     [
         new(SchoolQuestion.Reach, 0, "Pushed in", "Steady, seldom caught.", this with { Length = least }, Length <= least),
-        new(SchoolQuestion.Reach, 1, "Drawn right out", "More of the host in the picture; everything droops and turns sooner.", this with { Length = most }, Length >= most),
+        new(SchoolQuestion.Reach, 1, "Drawn right out", "More of the host in the picture; everything droops and turns sooner.",
+            this with { Length = most }, Length >= most),
     ];
 
     [System.Text.Json.Serialization.JsonIgnore]
@@ -89,10 +91,12 @@ public sealed record TelescopingPole : ReachKind
         var cut = (farthest + (Overlap ?? least)) / 2;
         var overlap = 2 * cut - Length;
         if (Shortest is { } pushed && pushed < cut - 1e-6 && Longest is not null)
-            b.Findings.Add(new ReportFinding(reach, $"Two tubes that are drawn out to {Holes.Size(farthest)} are {Holes.Size(cut)} long each: pushed in it is "
+            b.Findings.Add(new ReportFinding(reach,
+                $"Two tubes that are drawn out to {Holes.Size(farthest)} are {Holes.Size(cut)} long each: pushed in it is "
                 + $"no shorter than that, not {Holes.Size(pushed)}. Drawn out to {Holes.Size(2 * pushed - least)} at the most it would be."));
         if (Overlap is { } own && own < least - 1e-6)
-            b.Findings.Add(new ReportFinding(reach, $"The tubes overlap by {Holes.Size(own)}: {Holes.Size(least)} at the least, three diameters; less works "
+            b.Findings.Add(new ReportFinding(reach,
+                $"The tubes overlap by {Holes.Size(own)}: {Holes.Size(least)} at the least, three diameters; less works "
                 + "loose in its lock."));
         if (Overlap >= Length)
             b.Findings.Add(new ReportFinding(reach, $"Drawn out to {Holes.Size(Length)} the tubes would lie all in one another: "
@@ -109,8 +113,11 @@ public sealed record TelescopingPole : ReachKind
         }
         if (PartFit.Bore(outer) - inner.Width is < -0.00005 or > MostPlay)
             b.Findings.Add(new ReportFinding(reach, inner.Width > PartFit.Bore(outer) + 0.00005
-                ? $"The upper tube does not slide into the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}."
-                : $"The upper tube rattles in the lower: {Holes.Size(inner.Width)} across, the bore is {Holes.Size(PartFit.Bore(outer))}; a sleeve of tape or the next size.", inner.Width > PartFit.Bore(outer) + 0.00005));
+                ? $"The upper tube does not slide into the lower: {Holes.Size(inner.Width)} across, the bore is "
+                    + $"{Holes.Size(PartFit.Bore(outer))}."
+                : $"The upper tube rattles in the lower: {Holes.Size(inner.Width)} across, the bore is "
+                    + $"{Holes.Size(PartFit.Bore(outer))}; a sleeve of tape or the next size.", inner.Width > PartFit.Bore(outer)
+                        + 0.00005));
         // A tenth of it is seen of either tube at the least, whatever is entered.
         var low = Math.Clamp(cut, 0.1 * Length, 0.9 * Length);
         var middle = b.Node(b.Own("pole-lock"), from.Position + low * direction);

@@ -23,11 +23,14 @@ internal static class BendingSteps
         string Room(IReadOnlyList<BendLine> bends, string between) => BendOrder.Between(bends, sheet.Thickness) is { } room
             ? $" The next over a block no wider than {QuantityText.Of(room, Dimension.Length)}: it has to go between {between}." : "";
         string Each(IReadOnlyList<BendLine> bends, string from, bool counted) => string.Join("; ", bends.OrderBy(x => x.Turn).Select(x =>
-            $"{(counted ? $"{x.Turn}: " : "")}{QuantityText.Of(x.Angle, Dimension.Angle)} at {QuantityText.Of(x.At, Dimension.Mark)} from the {from}, "
+            $"{(counted ? $"{x.Turn}: " : "")}{QuantityText.Of(x.Angle, Dimension.Angle)} at {QuantityText.Of(x.At, Dimension.Mark)} "
+                + $"from the {from}, "
                 + $"inside radius {QuantityText.Of(x.Radius, Dimension.Length)}"));
-        var walls = along.Count == 0 ? "" : $" Then the other way: {Each(along, "first edge", true)}.{Room(along, "the walls that are up")}";
+        var walls = along.Count == 0 ? ""
+            : $" Then the other way: {Each(along, "first edge", true)}.{Room(along, "the walls that are up")}";
         return $"{(across.Count == 1 ? "One bend" : $"{across.Count} bends, from the ends inwards")}: "
-            + $"{Each(across, "first end", across.Count + along.Count > 1)}. Round a rod or block of that radius, slowly.{Room(across, "the flanges")}{walls}"
+            + $"{Each(across, "first end", across.Count + along.Count > 1)}. Round a rod or block of that radius, "
+                + $"slowly.{Room(across, "the flanges")}{walls}"
             + " Fingernail over the outside: no crack.";
     }
 }

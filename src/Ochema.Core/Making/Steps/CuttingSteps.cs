@@ -4,13 +4,14 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>Pieces taken off, cut, deburred and trimmed: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
-/// source).</summary>
+/// <summary>Pieces taken off, cut, deburred and trimmed: steps that follow from pieces and joints, whatever kinds they are of (common
+/// practice, no source).</summary>
 internal static class CuttingSteps
 {
     /// <summary>A part is taken off the thing that it is part of.</summary>
     public static StationStep Stripped(PartLine line) => new(line.Station, new(Work.Strip, $"Take off its donor: {Words.Inside(line.Name)}",
-        "Measure it before anything else is cut for it: thread, holes, play. Keep its screws. What has a cord is unplugged first, the cord cut off and "
+        "Measure it before anything else is cut for it: thread, holes, play. Keep its screws. What has a cord is unplugged first, the "
+            + "cord cut off and "
             + "thrown away: the rest is never to be plugged in again.")
     {
         Tools = ["calipers", "spanners", "pliers"],
@@ -24,7 +25,8 @@ internal static class CuttingSteps
     {
         WorkStep? Step() => part switch
         {
-            { Sort: PieceSort.Cut, Cut: { Length: > 0 } cut, Row: { } row } when stock.Has("sections", row) => OfBar(part, cut, stock.MaterialOf(row)),
+            { Sort: PieceSort.Cut, Cut: { Length: > 0 } cut, Row: { } row } when stock.Has("sections", row) =>
+                OfBar(part, cut, stock.MaterialOf(row)),
             { Sort: PieceSort.Cut, Row: { } row, Aisle: Aisle.Screws } when stock.Has("fasteners", row) => new(Work.Cut, "Cut "
                 + $"{Named(part)}",
                 "Run two nuts on first. Saw, file the end to a chamfer, run the nuts off over it: they clean the thread.")
@@ -39,9 +41,11 @@ internal static class CuttingSteps
     {
         var mitred = cut.Mitres.Any(a => Math.Abs(a) > 0.01);
         var ends = mitred ? $" Ends at {QuantityText.Of(cut.Mitres[0], Dimension.Angle)} and "
-            + $"{QuantityText.Of(cut.Mitres[1], Dimension.Angle)} from square, the length over the long side; print the strip for a round end."
+            + $"{QuantityText.Of(cut.Mitres[1], Dimension.Angle)} from square, the length over the long side; print the strip for a "
+                + $"round end."
             : " Both ends square.";
-        var long_ = cut.Long > 0 ? $" Leave {QuantityText.Of(cut.Long, Dimension.Length)} on, so {QuantityText.Of(cut.Length + cut.Long, Dimension.Length)}: "
+        var long_ = cut.Long > 0 ? $" Leave {QuantityText.Of(cut.Long, Dimension.Length)} on, so "
+            + $"{QuantityText.Of(cut.Length + cut.Long, Dimension.Length)}: "
             + "it is trimmed when it has been tried." : "";
         return new(Work.Cut, $"Cut {Named(part)}{(cut.Long > 0 ? ", long" : "")}",
             $"Mark all round, saw on the waste side of the line, turn it as you go.{ends}{long_}")
@@ -60,7 +64,8 @@ internal static class CuttingSteps
 
     private static WorkStep OfSheet(RigPart part, SheetPiece sheet, Material m) => new(Work.Cut, $"Cut {Named(part)}",
         "Square one edge, mark from it, saw outside the line, file to it."
-            + (FlatOutline.Corner(sheet) is > 0 and var round ? $" Corners round: {QuantityText.Of(round, Dimension.Length)} at the least." : "")
+            + (FlatOutline.Corner(sheet) is > 0 and var round ? $" Corners round: {QuantityText.Of(round, Dimension.Length)} at the least."
+                : "")
             + (FlatOutline.Of(sheet).Reliefs.Count is > 0 and var corners
                 ? $" Where the folds of both ways end, centre-punch and drill {corners} × "
                     + $"{QuantityText.Of(FlatOutline.Relief(sheet.Thickness), Dimension.Drill)} "
@@ -81,8 +86,10 @@ internal static class CuttingSteps
     public static StationStep? Trimmed(RigPart part, int index) => part.Cut is not { Long: > 0 } cut ? null
         : new(part.Station, new(Work.Trim, $"Trim {Named(part)}", "To the witness marks of the trial, not to the drawing: "
             + (part.Sheet is null
-                ? $"{QuantityText.Of(cut.Length, Dimension.Length)} is what was reckoned between its ends. Leave a finger's width past each clamp."
-                : $"the leg's end past its hole; laid flat it was reckoned at {QuantityText.Of(cut.Length, Dimension.Length)}. Round the corners.")
+                ? $"{QuantityText.Of(cut.Length, Dimension.Length)} is what was reckoned between its ends. Leave a finger's width past "
+                    + $"each clamp."
+                : $"the leg's end past its hole; laid flat it was reckoned at {QuantityText.Of(cut.Length, Dimension.Length)}. Round the "
+                    + $"corners.")
             + " Deburr.")
         {
             Tools = ["rule", "vice", "hacksaw", "file"],

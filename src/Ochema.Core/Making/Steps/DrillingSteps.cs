@@ -4,7 +4,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>Holes drilled, tapped and recessed: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+/// <summary>Holes drilled, tapped and recessed: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
+/// source).</summary>
 internal static class DrillingSteps
 {
     /// <summary>Drills above this are piloted, m.</summary>
@@ -16,7 +17,8 @@ internal static class DrillingSteps
         if (holes.Count == 0)
             yield break;
         var count = holes.Sum(h => h.Count);
-        var pair = holes.Count > 1 && joint.Plug is null ? " What lies on each other is drilled as a pair, clamped, or marked through the part that is "
+        var pair = holes.Count > 1 && joint.Plug is null
+            ? " What lies on each other is drilled as a pair, clamped, or marked through the part that is "
             + "drilled already." : "";
         var pilot = holes.Any(h => h.Diameter > Pilot) ? " Pilot at 3 mm first." : "";
         // A plug has no edge to measure from.
@@ -26,7 +28,8 @@ internal static class DrillingSteps
             Sizes(holes) + $"{middle} Mark, centre-punch.{pilot}{pair} Deburr both sides.")
         {
             Joint = joint.Id,
-            Tools = ["marker", "punch", "clamps", "drill", "bits", .. holes.Any(h => h.Countersink > 0) ? ["countersink"] : Array.Empty<string>()],
+            Tools = ["marker", "punch", "clamps", "drill", "bits", .. holes.Any(h => h.Countersink > 0) ? ["countersink"]
+                : Array.Empty<string>()],
             Minutes = 4 + 3 * count,
             Wrong = "Up to 1 mm off: next clearance size up and a wide washer. More: fill it or turn the part, and drill anew.",
         })
@@ -54,12 +57,14 @@ internal static class DrillingSteps
         : $", recess {QuantityText.Of(h.RecessAcross, Dimension.Drill)} across, {QuantityText.Of(h.Recess, Dimension.Length)} deep";
 
     /// <summary>Holes that are of no screwed joint: for the legs of U-bolts.</summary>
-    public static StationStep DrilledApart(HoleRow row) => new(row.Station, new(Work.Drill, $"Drill {row.Count} holes, {Words.Inside(row.Title)}",
-        $"{row.Layer}: {row.Count} × {QuantityText.Of(row.Diameter, Dimension.Drill)}, clear for {row.Thread}. Lay the U-bolts on and mark through them. "
+    public static StationStep DrilledApart(HoleRow row) => new(row.Station,
+        new(Work.Drill, $"Drill {row.Count} holes, {Words.Inside(row.Title)}",
+        $"{row.Layer}: {row.Count} × {QuantityText.Of(row.Diameter, Dimension.Drill)}, clear for {row.Thread}. Lay the U-bolts on and "
+            + $"mark through them. "
         + "Centre-punch, pilot at 3 mm. Deburr both sides.")
-    {
-        Tools = ["marker", "punch", "clamps", "drill", "bits"],
-        Minutes = 4 + 3 * row.Count,
-        Wrong = "A leg does not meet: open that hole by a file, not the leg.",
-    });
+        {
+            Tools = ["marker", "punch", "clamps", "drill", "bits"],
+            Minutes = 4 + 3 * row.Count,
+            Wrong = "A leg does not meet: open that hole by a file, not the leg.",
+        });
 }

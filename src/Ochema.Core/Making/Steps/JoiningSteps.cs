@@ -4,7 +4,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>Joints put together: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+/// <summary>Joints put together: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
+/// source).</summary>
 internal static class JoiningSteps
 {
     /// <summary>Torque up to which fingers do, and a knob, N·m.</summary>
@@ -25,7 +26,8 @@ internal static class JoiningSteps
             return null;
         var count = Math.Max(joint.Count, joint.Screws);
         return new(joint.Station, new(Work.Cut, $"Saw {(count > 1 ? $"{count} screws" : "the screw")} shorter, {joint.Title}",
-            $"{r.Thread}, bought {QuantityText.Of(buy, Dimension.Length)} long: {QuantityText.Of(r.Length, Dimension.Length)} stay. Run two nuts on first. Saw, "
+            $"{r.Thread}, bought {QuantityText.Of(buy, Dimension.Length)} long: {QuantityText.Of(r.Length, Dimension.Length)} stay. Run "
+                + $"two nuts on first. Saw, "
                 + "file the end to a chamfer, run the nuts off over it: they clean the thread.")
         {
             Joint = joint.Id,

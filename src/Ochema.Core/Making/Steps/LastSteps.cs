@@ -4,7 +4,8 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>The last look, and paint: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+/// <summary>The last look, and paint: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
+/// source).</summary>
 internal static class LastSteps
 {
     /// <summary>The last look before it is proved: at what is on this rig.</summary>

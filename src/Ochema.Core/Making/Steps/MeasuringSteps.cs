@@ -5,8 +5,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>What is read off instead of trusting lists: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
-/// source).</summary>
+/// <summary>What is read off instead of trusting lists: steps that follow from pieces and joints, whatever kinds they are of (common
+/// practice, no source).</summary>
 internal static class MeasuringSteps
 {
     /// <summary>What is read off of the conditions.</summary>
@@ -16,11 +16,12 @@ internal static class MeasuringSteps
         return Asked($"run.{d.Name}", d.Measure!, value);
     }
 
-    internal static Reading Asked(string path, MeasureAttribute m, double? value) => new(path, m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, value)
-    {
-        UsualFrom = double.IsFinite(m.UsualFrom) ? m.UsualFrom : null,
-        UsualTo = double.IsFinite(m.UsualTo) ? m.UsualTo : null,
-    };
+    internal static Reading Asked(string path, MeasureAttribute m, double? value) =>
+        new(path, m.Label, m.HowTo, m.Dimension, m.Minimum, m.Maximum, value)
+        {
+            UsualFrom = double.IsFinite(m.UsualFrom) ? m.UsualFrom : null,
+            UsualTo = double.IsFinite(m.UsualTo) ? m.UsualTo : null,
+        };
 
     /// <summary>What may be measured, with what was.</summary>
     public static StationStep? Measured(RigDocument rig)
@@ -29,7 +30,8 @@ internal static class MeasuringSteps
         void Of(string path, object record)
         {
             foreach (var d in MeasureReader.Declared(record.GetType()))
-                if (d.Measure is { Measured: true, Chosen: false } m && (record is not Site site || KindDescriptors.IsAsked(d.Property, site.Form)))
+                if (d.Measure is { Measured: true, Chosen: false } m && (record is not Site site
+                    || KindDescriptors.IsAsked(d.Property, site.Form)))
                     readings.Add(Asked($"{path}.{d.Name}", m, (double?)d.Property.GetValue(record)));
                 else if (d.Part is not null && d.Property.GetValue(record) is Kind part)
                     Of($"{path}.{d.Name}", part);

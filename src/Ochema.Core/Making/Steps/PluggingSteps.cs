@@ -5,7 +5,8 @@ using Ochema.Core.Stock;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>Ends of tubes plugged and sleeved: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+/// <summary>Ends of tubes plugged and sleeved: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
+/// source).</summary>
 internal static class PluggingSteps
 {
     /// <summary>How the plug of a tube's end is kept in it.</summary>
@@ -20,7 +21,8 @@ internal static class PluggingSteps
                 $"Rock it in the tube first: more than a hair of play is for glue, not for a pin. Plug in "
                     + $"{QuantityText.Of(plug.Depth, Dimension.Length)} deep, its thread straight. Drill "
                     + $"{QuantityText.Of(TubePlug.Pin, Dimension.Drill)} from both sides through the wall into the plug, no deeper than "
-                    + $"{QuantityText.Of(plug.PinDepth(joint.Thread.MajorDiameter), Dimension.Length)}: not into its thread, where the screw goes. A short pin in each, "
+                    + $"{QuantityText.Of(plug.PinDepth(joint.Thread.MajorDiameter), Dimension.Length)}: not into its thread, where the "
+                        + $"screw goes. A short pin in each, "
                     + "filed flush.")
             {
                 Tools = ["vice", "drill", "bits", "mallet", "file"],
@@ -28,19 +30,23 @@ internal static class PluggingSteps
                 Wrong = "The pin is loose: the next pin up, not glue on it.",
             },
             PlugKept.Keyed => new(Work.Glue, $"Key and glue the end plug, {joint.Title}",
-                $"Saw a slot of {QuantityText.Of(TubePlug.Pin, Dimension.Drill)} into the tube's end, {QuantityText.Of(TubePlug.KeyLength, Dimension.Length)} "
+                $"Saw a slot of {QuantityText.Of(TubePlug.Pin, Dimension.Drill)} into the tube's end, "
+                    + $"{QuantityText.Of(TubePlug.KeyLength, Dimension.Length)} "
                     + "long; a short pin in the plug's side, not into its thread, that just goes into the slot. "
-                    + $"Dry fit: it may not turn. Then {glue.Name}: {glue.Preparation}; no glue in the thread: a greased screw keeps it clear. It cures "
+                    + $"Dry fit: it may not turn. Then {glue.Name}: {glue.Preparation}; no glue in the thread: a greased screw keeps it "
+                        + $"clear. It cures "
                     + "standing on its end.")
             {
                 Tools = ["vice", "hacksaw", "file", "drill", "bits", "mallet", "sandpaper", "spirit", "mixing"],
                 Minutes = 22,
                 Wait = glue.Cure,
-                Wrong = "The slot is too wide: a thicker pin, filed flat on two sides. Set too early: warm the tube's end to 80 °C, draw the "
+                Wrong = "The slot is too wide: a thicker pin, filed flat on two sides. Set too early: warm the tube's end to 80 °C, draw "
+                    + "the "
                     + "plug, clean, again.",
             },
             PlugKept.Glued => new(Work.Glue, $"Glue the end plug, {joint.Title}",
-                $"Rock it in the tube dry and note its play: epoxy fills {QuantityText.Of(TubePlug.Bridged, Dimension.Length)} a side, no more. "
+                $"Rock it in the tube dry and note its play: epoxy fills {QuantityText.Of(TubePlug.Bridged, Dimension.Length)} a side, "
+                    + $"no more. "
                     + $"{glue.Name}: {glue.Preparation}. Roughen bore and plug; no glue in the thread: a greased screw keeps it clear. It "
                     + "cures standing on its end.")
             {
@@ -63,7 +69,8 @@ internal static class PluggingSteps
             return null;
         return new(joint.Station, new(Work.Pad, $"Cut the {(tubes.Count == 1 ? "sleeve" : "sleeves")}, {joint.Title}",
             string.Join(" ", tubes.Select(t => $"{t.Name}: {QuantityText.Of(t.Hollow!.Inside, Dimension.Length)} long, from wall to wall."))
-            + " Ends square, a hair over rather than under. Slid in from the tube's end on a rod, the screw put through both walls and the sleeve; "
+            + " Ends square, a hair over rather than under. Slid in from the tube's end on a rod, the screw put through both walls and "
+                + "the sleeve; "
             + "a drop of glue or a ball of paper holds it meanwhile.")
         {
             Tools = ["calipers", "hacksaw", "vice", "file"],

@@ -3,7 +3,8 @@ using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making.Steps;
 
-/// <summary>Straps and tethers tied: steps that follow from pieces and joints, whatever kinds they are of (common practice, no source).</summary>
+/// <summary>Straps and tethers tied: steps that follow from pieces and joints, whatever kinds they are of (common practice, no
+/// source).</summary>
 internal static class TyingSteps
 {
     public static StationStep Strapped(BuiltRig b, Strap strap, string station)
@@ -32,7 +33,8 @@ internal static class TyingSteps
 
     public static StationStep Tethered(TetherBuilt tether) => new("tether", new(Work.Tether, $"{Words.Capital(tether.Name)}: on first, "
         + "off last",
-        $"Made fast {Words.To(tether.Anchor.Name)} now, before anything that it keeps goes on; its other end goes to the {Of(tether)} itself, not to its "
+        $"Made fast {Words.To(tether.Anchor.Name)} now, before anything that it keeps goes on; its other end goes to the {Of(tether)} "
+            + $"itself, not to its "
             + "clip, as soon as that is there. "
             + $"{QuantityText.Of(tether.Length, Dimension.Length)} between its ends, "
             + (tether.Knot.Takes > 0 ? $"cut {QuantityText.Of(tether.Cut, Dimension.Length)}: each {Words.Inside(tether.Knot.Name)} takes "

@@ -1,8 +1,9 @@
 namespace Ochema.Core.Structure.Lines;
 
 /// <summary>
-/// A stretch of heavy elastic rope between two points: t(s) = t₀ − q·s, dx/ds = t/|t|·(1 + |t|/EA) (Irvine, "Cable Structures", 1981, §1.4). The tension at
-/// its start is sought as the least of a convex function, so that any start ends at the one answer, taut or hanging far down.
+/// A stretch of heavy elastic rope between two points: t(s) = t₀ − q·s, dx/ds = t/|t|·(1 + |t|/EA) (Irvine, "Cable Structures", 1981,
+/// §1.4). The tension at its start is sought as the least of a convex function, so that any start ends at the one answer, taut or hanging
+/// far down.
 /// </summary>
 /// <param name="q">Weight and wind, N per unstretched metre.</param>
 /// <param name="near">Share of its size by which it may miss its end; rounding unless said.</param>
@@ -85,7 +86,8 @@ internal sealed class Catenary(Vec3 q, double near = 2e-15)
 
     private static Vec3 Aside(Vec3 v) => v.Cross(Math.Abs(v.X) < 0.9 ? Vec3.UnitX : Vec3.UnitY).Normalized();
 
-    /// <summary>Start tension along the weight of a rope that hangs in a line: from one end, from the other, or as a bight between both.</summary>
+    /// <summary>Start tension along the weight of a rope that hangs in a line: from one end, from the other, or as a bight between
+    /// both.</summary>
     private double Upright(double fall, double length, double stiffness)
     {
         var all = weight * length;
@@ -142,8 +144,8 @@ internal sealed class Catenary(Vec3 q, double near = 2e-15)
     }
 
     /// <summary>
-    /// How far a rope gets with a start tension of h across and a along its weight, and how that grows: dh, da of each, and of a tension out of the plane.
-    /// Differences are written as quotients, so that a taut light rope keeps its digits.
+    /// How far a rope gets with a start tension of h across and a along its weight, and how that grows: dh, da of each, and of a tension
+    /// out of the plane. Differences are written as quotients, so that a taut light rope keeps its digits.
     /// </summary>
     private (double Reach, double Fall, double HH, double HA, double AA, double Off) Of(double h, double a, double length, double stiffness)
     {

@@ -4,7 +4,8 @@ using static Ochema.Core.Structure.DocumentNumbers;
 
 namespace Ochema.Core.Structure.Lines;
 
-/// <summary>A net of ropes to be hung up, all SI. Only fixed nodes are places; a free node's position is a guess that changes nothing.</summary>
+/// <summary>A net of ropes to be hung up, all SI. Only fixed nodes are places; a free node's position is a guess that changes
+/// nothing.</summary>
 public sealed record HangTask
 {
     public required IReadOnlyList<HangNode> Nodes { get; init; }
@@ -29,7 +30,8 @@ public sealed record HangNode(string Id, double X, double Y, double Z, bool Fixe
 /// <param name="Length">Unstretched, m.</param>
 /// <param name="EA">Force per unit strain, N.</param>
 /// <param name="Mass">kg per unstretched metre.</param>
-public sealed record HangRope(string Id, string From, string To, double Length, [property: JsonPropertyName("EA")] double EA, double Mass = 0)
+public sealed record HangRope(string Id, string From, string To, double Length, [property: JsonPropertyName("EA")] double EA,
+    double Mass = 0)
 {
     /// <summary>Nodes that are pulleys without size or friction, in the order in which the rope runs over them.</summary>
     public IReadOnlyList<string> Via { get; init; } = [];

@@ -3,9 +3,9 @@ using System.Globalization;
 namespace Ochema.Core.Structure.Lines;
 
 /// <summary>
-/// Finds the shape in which a net of ropes hangs still: the least of its energy, which is convex in the places of the nodes (ropes carry no push), by
-/// Newton's method with a search along each step for where it stops falling. It begins from a soft net, as springs of no length would hang, and stiffens
-/// the ropes step by step: no guess of the user's has a say in the answer.
+/// Finds the shape in which a net of ropes hangs still: the least of its energy, which is convex in the places of the nodes (ropes carry no
+/// push), by Newton's method with a search along each step for where it stops falling. It begins from a soft net, as springs of no length
+/// would hang, and stiffens the ropes step by step: no guess of the user's has a say in the answer.
 /// </summary>
 public sealed class HangingNet
 {
@@ -39,7 +39,8 @@ public sealed class HangingNet
     {
         this.task = task;
         var index = task.Nodes.Select((n, i) => (n.Id, i)).ToDictionary(p => p.Id, p => p.i);
-        var (gravity, wind) = (task.Gravity is { } g ? Vec3.From(g) : new Vec3(0, 0, -9.80665), task.Wind is { } w ? Vec3.From(w) : Vec3.Zero);
+        var (gravity, wind) = (task.Gravity is { } g ? Vec3.From(g) : new Vec3(0, 0, -9.80665), task.Wind is { } w ? Vec3.From(w)
+            : Vec3.Zero);
         at = [.. task.Nodes.Select(n => n.Position)];
         loads = new Vec3[at.Length];
         foreach (var l in task.Loads)
@@ -169,7 +170,8 @@ public sealed class HangingNet
 
     private string Names(IEnumerable<int> nodes) => string.Join(", ", nodes.Select(n => $"'{task.Nodes[n].Id}'"));
 
-    /// <summary>Where springs of no length, as stiff as the loads are heavy, would carry the free nodes; what nothing holds stays round its guess.</summary>
+    /// <summary>Where springs of no length, as stiff as the loads are heavy, would carry the free nodes; what nothing holds stays round its
+    /// guess.</summary>
     private void Begin()
     {
         if (unknowns == 0)
@@ -239,7 +241,8 @@ public sealed class HangingNet
         var rows = Enumerable.Range(0, unknowns).ToArray();
         for (var r = 0; r < ropes.Count; r++)
         {
-            var mine = Enumerable.Range(0, 3 * ropes[r].Nodes.Length + ropes[r].Lengths).Select(l => Unknown(r, l)).Where(u => u >= 0).ToList();
+            var mine = Enumerable.Range(0, 3 * ropes[r].Nodes.Length + ropes[r].Lengths).Select(l => Unknown(r, l)).Where(u => u >= 0)
+                .ToList();
             foreach (var u in mine)
                 rows[u] = Math.Min(rows[u], mine.Min());
         }
@@ -443,7 +446,8 @@ public sealed class HangingNet
         .Select(s => Math.Abs(r.Tensions[s - 1].End.Length - r.Tensions[s].Start.Length))).DefaultIfEmpty(0).Max();
 
     /// <summary>Largest tension, or load where nothing is taut, N.</summary>
-    private double Largest() => ropes.SelectMany(r => r.Tensions).Select(t => Math.Max(t.Start.Length, t.End.Length)).DefaultIfEmpty(0).Max();
+    private double Largest() => ropes.SelectMany(r => r.Tensions).Select(t => Math.Max(t.Start.Length, t.End.Length)).DefaultIfEmpty(0)
+        .Max();
 
     /// <summary>A node that ran along its rope onto the next, where no shape is left in which the rope runs freely.</summary>
     private string? Drawn()

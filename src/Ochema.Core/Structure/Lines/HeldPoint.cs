@@ -16,8 +16,8 @@ public readonly record struct HeldBy(Vec3 End, double Length, double Stiffness)
 }
 
 /// <summary>
-/// A point held by a few elastic lines: where it hangs under a load, however far that is from where it hung before. Its energy is convex, so that there is
-/// one
+/// A point held by a few elastic lines: where it hangs under a load, however far that is from where it hung before. Its energy is convex,
+/// so that there is one
 /// answer; what no line holds has none.
 /// </summary>
 public static class HeldPoint

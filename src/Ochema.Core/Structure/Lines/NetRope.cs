@@ -1,8 +1,8 @@
 namespace Ochema.Core.Structure.Lines;
 
 /// <summary>
-/// A rope of a net with the pulleys it runs over, as part of an energy that is least at rest. Its unknowns are the positions of its nodes and, where it is
-/// heavy, the unstretched lengths of all stretches but the last.
+/// A rope of a net with the pulleys it runs over, as part of an energy that is least at rest. Its unknowns are the positions of its nodes
+/// and, where it is heavy, the unstretched lengths of all stretches but the last.
 /// </summary>
 internal abstract class NetRope
 {
@@ -26,10 +26,12 @@ internal abstract class NetRope
     /// <summary>Works out tensions for nodes at these places and these lengths of the stretches.</summary>
     public abstract void Hang(IReadOnlyList<Vec3> at, ReadOnlySpan<double> lengths);
 
-    /// <summary>How much more a stretch would gain by a metre of rope than the last, N: nought where tensions are equal on both sides of each pulley.</summary>
+    /// <summary>How much more a stretch would gain by a metre of rope than the last, N: nought where tensions are equal on both sides of
+    /// each pulley.</summary>
     public virtual double Gain(int stretch) => 0;
 
-    /// <summary>Second derivatives of the energy: (unknown, unknown, value); unknowns are 3·place + axis of <see cref="Nodes"/>, then lengths.</summary>
+    /// <summary>Second derivatives of the energy: (unknown, unknown, value); unknowns are 3·place + axis of <see cref="Nodes"/>, then
+    /// lengths.</summary>
     public abstract void Curvature(Action<int, int, double> add);
 
     /// <summary>Unstretched length of a stretch, m.</summary>
@@ -50,10 +52,12 @@ internal abstract class NetRope
     }
 }
 
-/// <summary>A rope that nothing pulls at along the way: straight between its nodes, one tension, slack where they are nearer than it is long.</summary>
+/// <summary>A rope that nothing pulls at along the way: straight between its nodes, one tension, slack where they are nearer than it is
+/// long.</summary>
 internal sealed class StraightRope : NetRope
 {
-    /// <summary>Share of the length below which two nodes are taken as touching, so that the direction between them stays defined.</summary>
+    /// <summary>Share of the length below which two nodes are taken as touching, so that the direction between them stays
+    /// defined.</summary>
     private const double Touching = 1e-9;
 
     private Vec3[] runs = [];
@@ -139,7 +143,8 @@ internal sealed class HeavyRope(Vec3 q, int stretches, double near = 2e-15) : Ne
                 continue;
             // K·g, and what a metre more of rope in this stretch does to its start and end.
             var g = h.Running;
-            var kg = new Vec3(k[0] * g.X + k[1] * g.Y + k[2] * g.Z, k[3] * g.X + k[4] * g.Y + k[5] * g.Z, k[6] * g.X + k[7] * g.Y + k[8] * g.Z);
+            var kg = new Vec3(k[0] * g.X + k[1] * g.Y + k[2] * g.Z, k[3] * g.X + k[4] * g.Y + k[5] * g.Z, k[6] * g.X + k[7] * g.Y + k[8]
+                * g.Z);
             var curve = g.Dot(kg) + g.Dot(q);
             // The last stretch gets what the others give.
             foreach (var (own, sign) in s < Lengths ? [(s, 1.0)] : Enumerable.Range(0, Lengths).Select(i => (i, -1.0)))

@@ -1,10 +1,10 @@
 namespace Ochema.Core.Structure.Lines;
 
 /// <summary>
-/// One elastic rope between two fixed ends, and a carriage on it at a given distance along: the rope runs through it with one tension, whatever holds it
-/// there
-/// (a hand line, a stop) takes what is along. What <see cref="HangingNet"/> finds for any net, found for this one in microseconds, so that every load case
-/// may
+/// One elastic rope between two fixed ends, and a carriage on it at a given distance along: the rope runs through it with one tension,
+/// whatever holds it there
+/// (a hand line, a stop) takes what is along. What <see cref="HangingNet"/> finds for any net, found for this one in microseconds, so that
+/// every load case may
 /// ask anew; the two are tested against each other.
 /// </summary>
 /// <param name="from">One end, m.</param>
@@ -16,7 +16,8 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
 {
     private const int Rounds = 80;
 
-    /// <summary>Unbalanced force that counts as none, as a share of the largest there is, and what may be left where rounding leaves more.</summary>
+    /// <summary>Unbalanced force that counts as none, as a share of the largest there is, and what may be left where rounding leaves
+    /// more.</summary>
     private const double Balanced = 1e-10;
     private const double Passable = 1e-5;
 
@@ -39,7 +40,8 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
     {
         var c = new Catenary(mass * Weight);
         c.Hang(to - from, Length, stiffness);
-        return new(from, to, OnChord(0.5), c.Start, c.End, Math.Max(c.Start.Length, c.End.Length), Math.Sqrt(Math.Pow(c.Start.X, 2) + Math.Pow(c.Start.Y,
+        return new(from, to, OnChord(0.5), c.Start, c.End, Math.Max(c.Start.Length, c.End.Length),
+            Math.Sqrt(Math.Pow(c.Start.X, 2) + Math.Pow(c.Start.Y,
             2)), 0);
     }
 
@@ -110,8 +112,8 @@ public sealed class RopeSpan(Vec3 from, Vec3 to, double length, double stiffness
     }
 
     /// <summary>
-    /// From a neighbouring answer by Newton's method on the tensions at the carriage and the length up to it, in which both stretches are written out: no
-    /// search within a search. Null where that does not come to rest at once; then it is hung step by step.
+    /// From a neighbouring answer by Newton's method on the tensions at the carriage and the length up to it, in which both stretches are
+    /// written out: no search within a search. Null where that does not come to rest at once; then it is hung step by step.
     /// </summary>
     private RopeHung? Quick(Vec3 at, Vec3 load, Vec3 q, RopeHung near)
     {
