@@ -1,4 +1,3 @@
-using System.Buffers;
 using Ochema.Core.Responses;
 using Ochema.Core.Structure;
 

@@ -1,13 +1,11 @@
 using System.Security.Cryptography;
 using System.Text;
 using Ochema.Core.Analysis;
-using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Kinds;
 using Ochema.Core.Loads;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
-using Ochema.Core.Sharpness;
 using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 

@@ -1,6 +1,5 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Hosts;
-using Ochema.Core.Loads;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Structure;

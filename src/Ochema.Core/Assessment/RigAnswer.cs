@@ -1,4 +1,3 @@
-using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;

@@ -2,7 +2,9 @@
   import { verdictWord } from '../parts/verdict';
   import { onMount } from 'svelte';
   import { number, quantity } from '../parts/quantity';
-  import { SceneView, type DragTo, type Label } from '../scene/view';
+  import type { DragTo } from '../scene/dragging';
+  import type { Label } from '../scene/labels';
+  import { SceneView } from '../scene/view';
   import { catalogue } from '../state/catalogue.svelte';
   import { getSession } from '../state/session.svelte';
   import { settings } from '../state/settings.svelte';

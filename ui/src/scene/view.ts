@@ -1,8 +1,11 @@
 import * as THREE from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { Figure, Handle, Host, LetGo } from '../api/client';
+import type { Host, LetGo } from '../api/client';
 import type { Answer } from '../state/answer';
 import { verdictOf } from '../parts/verdict';
+import { Dragging, type DragTo } from './dragging';
+import { lensFrame, ownPoints, standBack, wayToLook } from './framing';
+import { apart, type Label } from './labels';
 import {
   arrow,
   carGroup,
@@ -17,15 +20,6 @@ import {
   zoneGroup,
 } from './meshes';
 
-/** A text pinned to a place of the scene, in pixels. */
-export interface Label {
-  key: string;
-  text: string;
-  x: number;
-  y: number;
-  tone: 'plain' | 'load' | 'handle';
-}
-
 /** What the scene is asked to show. */
 export interface SceneInput {
   host: Host;
@@ -37,51 +31,6 @@ export interface SceneInput {
   /** A mode shape to swing through, by node. */
   movement?: Record<string, number[]>;
   forceText: (newton: number) => string;
-}
-
-/** What dragging a handle wants to change. */
-export type DragTo =
-  | { handle: Handle; site: string; at: [number, number] }
-  | { handle: Handle; anchor: string; t: number }
-  | { handle: Handle; value: number };
-
-const HANDLE_REACH = 18;
-/** Share of the picture's height and width that the rig fills when it is opened. */
-const [FILLS, FILLS_ACROSS] = [0.45, 0.76];
-/** Share of the height that the frame takes through the lens, when that is the large picture. */
-const FRAME = 0.86;
-
-/** A label's line and the width of a letter in it, px. */
-const [LINE, LETTER] = [18, 6.6];
-
-/** Labels that would lie over each other are moved below each other. */
-function apart(labels: Label[]): Label[] {
-  const placed: Label[] = [];
-  const wide = (l: Label) => LETTER * l.text.length + LINE / 2;
-  for (const l of [...labels].sort((a, b) => a.y - b.y)) {
-    const over = placed.filter((o) => Math.abs(o.x - l.x) < (wide(o) + wide(l)) / 2);
-    const y = over.reduce((at, o) => (Math.abs(o.y - at) < LINE ? o.y + LINE : at), l.y);
-    placed.push({ ...l, y });
-  }
-  return placed;
-}
-
-/** Points round the rig's own parts, straps and tethers left out: their middles and how far they reach to each side. */
-function ownPoints(f: Figure) {
-  const axes = [new THREE.Vector3(1, 0, 0), new THREE.Vector3(0, 1, 0), new THREE.Vector3(0, 0, 1)];
-  return f.shapes
-    .filter((s) => !['tether', 'strap', 'post', 'strip'].includes(s.type))
-    .flatMap((s) => {
-      const [axis, side] = [s.axis && vec(s.axis), s.side && vec(s.side)];
-      const box = (s.type === 'camera' || s.type === 'plate') && axis && side;
-      const across = box ? side.clone().cross(axis) : null;
-      const reaches = !box
-        ? axes.map((a) => a.clone().multiplyScalar(s.size[0]! / 2))
-        : (s.type === 'camera' ? [axis, side, across!] : [across!, side, axis]).map((a, i) =>
-            a.clone().multiplyScalar(s.size[i]! / 2),
-          );
-      return s.points.flatMap((q) => reaches.flatMap((r) => [vec(q.p).add(r), vec(q.p).sub(r)]));
-    });
 }
 
 /** A picture that takes longer than this, ms, waits for the answers. */
@@ -111,9 +60,6 @@ export class SceneView {
   private aimed = false;
   /** Size of what is drawn beside the rig (arrows, handles): 1 for a rig of about half a metre. */
   private near = 1;
-  private dragged: Handle | null = null;
-  private startValue = 0;
-  private startPointer = new THREE.Vector2();
   private frame = 0;
   private lensRect: DOMRect | null = null;
   /** What is looked through above the ground, and under water where there is any. */
@@ -128,8 +74,12 @@ export class SceneView {
   /** A drag begins or ends. */
   onhold: (on: boolean) => void = () => {};
   onselect: (station: string) => void = () => {};
+  private readonly dragging: Dragging;
+
   /** Grid that dragging snaps to, m. */
-  snap = 0.01;
+  set snap(grid: number) {
+    this.dragging.snap = grid;
+  }
 
   constructor(private readonly canvas: HTMLCanvasElement) {
     this.renderer = new THREE.WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true });
@@ -140,11 +90,15 @@ export class SceneView {
     this.controls.maxPolarAngle = Math.PI / 2 - 0.03;
     this.controls.minDistance = 0.5;
     this.controls.addEventListener('change', () => this.invalidate());
-    canvas.addEventListener('pointerdown', this.down);
-    canvas.addEventListener('pointermove', this.move);
-    canvas.addEventListener('pointerup', this.up);
-    canvas.addEventListener('pointercancel', this.up);
-    canvas.addEventListener('pointercancel', this.up);
+    this.dragging = new Dragging(canvas, {
+      input: () => this.input,
+      cast: (at) => this.cast(at),
+      rowAt: () => this.rowAt(),
+      panelAt: (may) => this.panelAt(may),
+      ondrag: (to) => this.ondrag(to),
+      onhold: (on) => ((this.controls.enabled = !on), this.onhold(on)),
+      onselect: (row) => this.onselect(row),
+    });
   }
 
   dispose() {
@@ -201,30 +155,8 @@ export class SceneView {
   /** Looks at the rig from ahead and to the side. */
   aim() {
     const f = this.input!.report.figure;
-    const outward = vec(f.frame.normal);
-    const from =
-      outward.z > 0.5
-        ? new THREE.Vector3(1.55, 3.1, 0.95)
-        : outward.z < -0.5
-          ? new THREE.Vector3(2.0, 2.6, -0.45)
-          : outward.x < -0.5
-            ? new THREE.Vector3(-3.1, 2.0, 1.0)
-            : new THREE.Vector3(1.7, 3.2, 0.8);
-    // As near as fills a good part of the picture with the rig itself; straps and tethers may run out of it.
-    const points = ownPoints(f);
-    const middle = new THREE.Box3().setFromPoints(points).getCenter(new THREE.Vector3());
-    const direction = from.normalize();
-    this.controls.target.copy(middle);
-    let far = 3 * Math.max(0.1, ...points.map((q) => q.distanceTo(middle)));
-    for (let round = 0; round < 6; round++) {
-      this.eye.position.copy(middle).addScaledVector(direction, far);
-      this.eye.lookAt(middle);
-      this.eye.updateMatrixWorld();
-      const seen = points.map((q) => q.clone().project(this.eye));
-      const span = (axis: 'x' | 'y') =>
-        (Math.max(...seen.map((q) => q[axis])) - Math.min(...seen.map((q) => q[axis]))) / 2;
-      far = Math.max(0.2, far * Math.max(span('y') / FILLS, span('x') / FILLS_ACROSS, 0.2));
-    }
+    const direction = wayToLook(vec(f.frame.normal));
+    const { middle, far } = standBack(this.eye, ownPoints(f), direction);
     // A tall pole is stepped back from further than a bonnet.
     this.controls.maxDistance = Math.max(12, 2 * far);
     // The headline stands above and the let-go cases below: the rig sits a little under the middle.
@@ -368,10 +300,7 @@ export class SceneView {
 
   /** The edge of the picture in a view of a given size, pixels. */
   lensFrame(width: number, height: number) {
-    const l = this.input!.report.figure.lens;
-    const aspect = Math.tan(l.horizontalField / 2) / Math.tan(l.verticalField / 2);
-    const tall = Math.min(height * FRAME, (width * FRAME) / aspect);
-    return { width: tall * aspect, height: tall };
+    return lensFrame(this.input!.report.figure.lens, width, height);
   }
 
   private draw(camera: THREE.PerspectiveCamera, r: { x: number; y: number; w: number; h: number }, through: boolean) {
@@ -451,96 +380,25 @@ export class SceneView {
     return (Math.max(...ys) - Math.min(...ys)) / 2;
   }
 
-  private pointer(e: PointerEvent) {
-    const box = this.canvas.getBoundingClientRect();
-    return new THREE.Vector2(e.clientX - box.left, e.clientY - box.top);
-  }
-
   private cast(at: THREE.Vector2) {
     const size = this.renderer.getSize(new THREE.Vector2());
     this.eye.aspect = size.x / size.y;
     this.eye.updateProjectionMatrix();
     this.raycaster.setFromCamera(new THREE.Vector2((at.x / size.x) * 2 - 1, 1 - (at.y / size.y) * 2), this.eye);
-    return size;
+    return (p: THREE.Vector3) => this.toScreen(p, size);
   }
 
-  private down = (e: PointerEvent) => {
-    if (!this.input || this.input.lensLarge) return;
-    const at = this.pointer(e);
-    const size = this.cast(at);
-    let nearest: [Handle, number] | null = null;
-    for (const h of this.input.report.figure.handles) {
-      const s = this.toScreen(vec(h.p), size);
-      const d = Math.hypot(s.x - at.x, s.y - at.y) - (h.station === this.input.selected ? 6 : 0);
-      if (d < HANDLE_REACH && (!nearest || d < nearest[1])) nearest = [h, d];
-    }
-    if (nearest) {
-      this.dragged = nearest[0];
-      this.startValue = nearest[0].value[0]!;
-      this.startPointer = at;
-      this.controls.enabled = false;
-      this.canvas.setPointerCapture(e.pointerId);
-      this.onselect(nearest[0].station);
-      this.onhold(true);
-      return;
-    }
-    const hit = this.raycaster.intersectObjects(this.rig.children, true)[0];
-    let o: THREE.Object3D | null = hit?.object ?? null;
+  /** The row that is seen at a place that was cast at. */
+  private rowAt(): string | null {
+    let o: THREE.Object3D | null = this.raycaster.intersectObjects(this.rig.children, true)[0]?.object ?? null;
     while (o && !o.userData.station) o = o.parent;
-    if (o) this.onselect(o.userData.station as string);
-  };
+    return (o?.userData.station as string | undefined) ?? null;
+  }
 
-  private move = (e: PointerEvent) => {
-    if (!this.dragged) return;
-    const at = this.pointer(e);
-    const size = this.cast(at);
-    const grid = (v: number) => (e.altKey ? v : Math.round(v / this.snap) * this.snap);
-    const h = this.dragged;
-    if (h.mode === 'panel') this.dragOnPanel(h, grid);
-    else if (h.mode === 'anchor') this.dragToAnchor(h, at, size);
-    else {
-      const axis = vec(h.axis!);
-      const a = this.toScreen(vec(h.p), size);
-      const b = this.toScreen(vec(h.p).addScaledVector(axis, 0.1), size);
-      const along = new THREE.Vector2(b.x - a.x, b.y - a.y);
-      const by = (at.clone().sub(this.startPointer).dot(along) / along.lengthSq()) * 0.1;
-      this.ondrag({ handle: h, value: Math.min(h.maximum, Math.max(h.minimum, grid(this.startValue + by))) });
-    }
-  };
-
-  private dragOnPanel(h: Handle, grid: (v: number) => number) {
-    const { host, report } = this.input!;
-    const panels = this.car!.children.filter(
-      (c) => c.userData.site && (h.station.startsWith('brace') || c.userData.site === h.site),
-    );
+  /** Where a panel of the host is hit, and which; only those that a handle may go to. */
+  private panelAt(may: (site: string) => boolean): { site: string; point: THREE.Vector3 } | null {
+    const panels = this.car!.children.filter((c) => c.userData.site && may(c.userData.site as string));
     const hit = this.raycaster.intersectObjects(panels, false)[0];
-    if (!hit) return;
-    const site = hit.object.userData.site as string;
-    const frame = site === report.figure.frame.site ? report.figure.frame : host.frames.find((f) => f.site === site)!;
-    const d = hit.point.clone().sub(vec(frame.origin));
-    const clamp = (v: number, half: number) => Math.min(half, Math.max(-half, grid(v)));
-    this.ondrag({
-      handle: h,
-      site,
-      at: [clamp(d.dot(vec(frame.u)), frame.halfU), clamp(d.dot(vec(frame.v)), frame.halfV)],
-    });
+    return hit ? { site: hit.object.userData.site as string, point: hit.point } : null;
   }
-
-  private dragToAnchor(h: Handle, at: THREE.Vector2, size: THREE.Vector2) {
-    let best = { d: Infinity, anchor: '', t: 0 };
-    for (const a of this.input!.host.anchors)
-      for (let i = 0; i <= 40; i++) {
-        const t = i / 40;
-        const s = this.toScreen(vec(a.a).lerp(vec(a.b), t), size);
-        const d = Math.hypot(s.x - at.x, s.y - at.y);
-        if (d < best.d) best = { d, anchor: a.id, t };
-      }
-    this.ondrag({ handle: h, anchor: best.anchor, t: best.t });
-  }
-
-  private up = () => {
-    if (this.dragged) this.onhold(false);
-    this.dragged = null;
-    this.controls.enabled = true;
-  };
 }
