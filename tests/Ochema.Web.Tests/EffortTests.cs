@@ -75,6 +75,9 @@ public sealed class EffortTests : IDisposable
         var (parses, builds, frames) = await Of(() => host.Put(id, rig.ToJsonString(), "\"1\""));
         Assert.True(parses <= 2, $"{parses} readings");
         Assert.Equal((0, 0), (builds, frames));
+        // Dragged along the tape since: the design is the same.
+        rig["run"]!["speed"] = 13.5;
+        Assert.Equal((0, 0), await Of(() => host.Put(id, rig.ToJsonString(), "\"2\"")) is var later ? (later.Builds, later.Factorisations) : default);
         // And the list shows what was judged then.
         Assert.Equal((0, 0, 0), await Of(() => host.Client.GetAsync("/api/films")));
     }

@@ -91,12 +91,17 @@ public sealed class Design
     }
 
     /// <summary>The same as one report, at the speed of the document it was made of.</summary>
-    public AssessmentReport Whole(bool workings = true)
+    public AssessmentReport Whole(bool workings = true) => Report(Speed, workings)!;
+
+    /// <summary>The same at a speed, m/s; null where the host trembles otherwise there.</summary>
+    public AssessmentReport? Report(double speed, bool workings = true)
     {
         lock (gate)
         {
-            Ask(Speed);
-            return Assessor.Both(this, Speed, workings, Intact).Report;
+            if (!Answers(speed))
+                return null;
+            Ask(speed);
+            return Assessor.Both(this, speed, workings, Intact).Report;
         }
     }
 

@@ -24,11 +24,7 @@ internal sealed class Designs
         Of(rig, stock, keep: true).Answer(rig.Run.Speed, workings, letGo)!;
 
     /// <summary>The whole report of a rig that nobody works on: a list of rigs does not push out the one that is open.</summary>
-    public AssessmentReport Report(RigDocument rig, Catalogue stock)
-    {
-        var design = Of(rig, stock, keep: false);
-        return design.Speed == rig.Run.Speed ? design.Whole(workings: false) : new Design(rig, stock).Whole(workings: false);
-    }
+    public AssessmentReport Report(RigDocument rig, Catalogue stock) => Of(rig, stock, keep: false).Report(rig.Run.Speed, workings: false)!;
 
     /// <summary>What a kept design does at a speed, m/s; null where it is not kept any more.</summary>
     /// <param name="letGo">The let-go case whose shape is wanted.</param>
