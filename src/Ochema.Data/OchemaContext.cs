@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
+using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 
 namespace Ochema.Data;
 
@@ -10,6 +11,12 @@ public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbC
     public DbSet<RigRecord> Rigs => Set<RigRecord>();
     public DbSet<VersionRecord> Versions => Set<VersionRecord>();
     public DbSet<ShelfRecord> Shelf => Set<ShelfRecord>();
+
+    /// <summary>The file keeps times without their zone; all of them are UTC.</summary>
+    protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
+        configurationBuilder.Properties<DateTime>().HaveConversion<Utc>();
+
+    private sealed class Utc() : ValueConverter<DateTime, DateTime>(v => v.ToUniversalTime(), v => DateTime.SpecifyKind(v, DateTimeKind.Utc));
 
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {

@@ -75,4 +75,17 @@ public sealed class FilmTests : IDisposable
         Assert.Equal(HttpStatusCode.NotFound, r.StatusCode);
         Assert.Equal("application/problem+json", r.Content.Headers.ContentType!.MediaType);
     }
+
+    [Fact] // the file keeps them without a zone
+    public async Task TimesSayThatTheyAreUtc()
+    {
+        var rig = (await host.Films()).SelectMany(f => f!["rigs"]!.AsArray()).First()!;
+        var version = (await host.Get($"/api/rigs/{rig["id"]}/versions")).AsArray()[0]!;
+        foreach (var time in new[] { (string)rig["updatedAt"]!, (string)version["savedAt"]! })
+        {
+            Assert.EndsWith("Z", time);
+            Assert.InRange(DateTime.Parse(time, System.Globalization.CultureInfo.InvariantCulture).ToUniversalTime(),
+                DateTime.UtcNow.AddDays(-2), DateTime.UtcNow.AddMinutes(1));
+        }
+    }
 }

@@ -2,7 +2,7 @@ import { settings } from '../state/settings.svelte';
 
 /** A moment of the server (UTC), written as people with the chosen units write it. */
 export function moment(utc: string) {
-  return new Date(utc.endsWith('Z') ? utc : utc + 'Z').toLocaleString(settings.system === 'inch' ? 'en-US' : 'en-GB', {
+  return new Date(utc).toLocaleString(settings.system === 'inch' ? 'en-US' : 'en-GB', {
     day: 'numeric',
     month: 'short',
     year: 'numeric',
