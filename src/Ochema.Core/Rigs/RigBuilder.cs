@@ -151,9 +151,10 @@ public sealed partial class RigBuilder : RigSetting
     /// <summary>What is built meanwhile can fail only while the holds hold: with all of them gone it is not asked any more.</summary>
     public void WhileHeld(Action build)
     {
+        var before = Checks.OfHolds;
         Checks.OfHolds = true;
         build();
-        Checks.OfHolds = false;
+        Checks.OfHolds = before;
     }
 
     /// <summary>The rig as built; nothing is added any more.</summary>
