@@ -1,7 +1,6 @@
 using Ochema.Core.Analysis;
 using Ochema.Core.Checks;
 using Ochema.Core.Kinds;
-using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Core.Tests.Support;
 
