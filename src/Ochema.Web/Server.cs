@@ -134,7 +134,7 @@ public static class Server
         app.UseStatusCodePages();
         app.UseResponseCompression();
         Resources(app);
-        app.MapOpenApi("/api/openapi.json");
+        app.MapOpenApi("/api/openapi.json").WithMetadata(Resource);
         Interface(app, settings);
         return app;
     }
@@ -142,7 +142,7 @@ public static class Server
     private static void Resources(WebApplication app)
     {
         app.MapGet("/healthz", () => Results.Text("ready")).ExcludeFromDescription();
-        var api = app.MapGroup("/api").AddEndpointFilter(Problems.Answering);
+        var api = app.MapGroup("/api").WithMetadata(Resource).AddEndpointFilter(Problems.Answering);
         FilmsApi.Map(api);
         RigsApi.Map(api);
         VersionsApi.Map(api);
@@ -153,13 +153,15 @@ public static class Server
         QuantitiesApi.Map(api);
     }
 
+    /// <summary>What marks a resource of the API among all that the server answers.</summary>
+    private static readonly object Resource = new();
+
     /// <summary>No such resource, or one that is used in another way.</summary>
     private static IResult Otherwise(HttpContext context, EndpointDataSource all)
     {
         var ways = all.Endpoints.OfType<RouteEndpoint>()
-            .Where(e => e.RoutePattern.PathSegments.Count > 0 && e.RoutePattern.RawText is { } text
-                && text.StartsWith("/api/", StringComparison.Ordinal)
-                && text != "/api/{**rest}" && new TemplateMatcher(new RouteTemplate(e.RoutePattern), []).TryMatch(context.Request.Path, []))
+            .Where(e => e.Metadata.Contains(Resource)
+                && new TemplateMatcher(new RouteTemplate(e.RoutePattern), []).TryMatch(context.Request.Path, []))
             .SelectMany(e => e.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? []).Distinct().Order(StringComparer.Ordinal)
                 .ToList();
         if (ways.Count == 0)

@@ -87,7 +87,11 @@ public sealed class Shots
         Shot("schools");
         browser.OpenRig("demo-2-bonnet-close-up-braced");
         Shot("rig");
+        var loads = browser.Find("[data-scene]").Text;
         new Actions(browser.Driver).SendKeys("l").SendKeys("l").Perform();
+        // Without a graphics card the scene is drawn a while after the answer.
+        Browser.Until("the case's own loads in the scene", () => browser.Find("[data-letgo=left]").GetAttribute("aria-checked") == "true"
+            && browser.Find("[data-scene]").Text is var now && now != loads && now.Contains("14 N", StringComparison.Ordinal));
         Shot("let-go");
         new Actions(browser.Driver).SendKeys("L").SendKeys("L").Perform();
         browser.Find("[data-row=reach]").Click();

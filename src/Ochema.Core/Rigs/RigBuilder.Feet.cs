@@ -5,6 +5,7 @@ namespace Ochema.Core.Rigs;
 /// <content>What is left of the holds when all of them have let go: it is no rig of its own, but data of that case.</content>
 public sealed partial class RigBuilder
 {
+    /// <summary>How far under the panel the line of a rim point ends, m; its EA goes with it, so that only its direction is said by it.</summary>
     private const double PadDepth = 0.02;
 
     /// <summary>A foot that only rubs gives about a millimetre before its friction is all there, N/m (judgement, 0.5–5 ×).</summary>
@@ -22,7 +23,9 @@ public sealed partial class RigBuilder
     /// </summary>
     /// <param name="spring">The hold's own.</param>
     /// <param name="radius">Of its foot, m.</param>
+    /// <param name="node">Its foot.</param>
     /// <param name="presses">Stiffness of panel and foot along the normal, N/m.</param>
+    /// <param name="friction">Of the foot on its panel.</param>
     public void Foot(HoldSpot spot, SpringIndex spring, NodeIndex node, double radius, double presses, double friction) =>
         loose.Add(new(spot, spring, node, radius, presses, friction,
             [.. Enumerable.Range(0, 4).Select(i => (Free(nodeNames, $"{spot.Id}-rim-{i}"), Free(elementNames, $"{spot.Id}-pad-{i}")))]));
@@ -31,8 +34,7 @@ public sealed partial class RigBuilder
     private (ModelDocument Model, IReadOnlyList<FrictionFoot> Feet) Loose(ModelDocument whole)
     {
         var (rims, rigid, rests, pads, feet) = (whole.Nodes.ToList(), whole.RigidLinks.ToList(), whole.Springs.ToList(),
-            whole.Lines.ToList(),
-            new List<FrictionFoot>());
+            whole.Lines.ToList(), new List<FrictionFoot>());
         foreach (var hold in Holds)
             rests[hold.Spring] = rests[hold.Spring] with { K = new double[6] };
         foreach (var foot in loose)
