@@ -42,7 +42,7 @@ public static class DemoFilm
         foreach (var joint in new[] { "reach-screw", "head-screw" })
             keyed[joint] = (keyed.GetValueOrDefault(joint) ?? new()) with { Plug = PlugKept.Keyed };
         var day = Taken.DayOf(DateOnly.FromDateTime(now.AddHours(-27)));
-        rig = AsBuilt.Put(rig with { Joints = keyed }, Catalogue.Shipped, "reach.height", 0.106, day);
+        rig = AsBuilt.Put(rig with { Joints = keyed }, Catalogue.Shipped, "paths.[first].reach.height", 0.106, day);
         rig = AsBuilt.Put(rig, Catalogue.Shipped, "joints.spacer-bolt.layers.[plate].off", 0.0004, day);
         return Done(rig, now, (Work.Cut, 2, "clamp the tube by the mark: it slipped in the vice"), new()
         {

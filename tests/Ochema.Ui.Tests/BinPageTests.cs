@@ -56,7 +56,7 @@ public sealed class BinPageTests
         {
             c.Open();
             using var command = c.CreateCommand();
-            command.CommandText = """UPDATE "Rigs" SET "Document" = replace("Document", '"schema":2', '"schema":2,"wheels":5') WHERE "Id" = $id;""";
+            command.CommandText = """UPDATE "Rigs" SET "Document" = replace("Document", '"schema":3', '"schema":3,"wheels":5') WHERE "Id" = $id;""";
             command.Parameters.AddWithValue("$id", Helmet);
             Assert.Equal(1, command.ExecuteNonQuery());
         }

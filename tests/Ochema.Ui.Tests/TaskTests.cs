@@ -117,14 +117,14 @@ public sealed class TaskTests(SharedBrowser shared)
         Type("Exposure", "1/100");
         Browser.Until("10 ms", () => Field("Exposure").GetAttribute("value")!.StartsWith("10", StringComparison.Ordinal));
         Saved();
-        Assert.Equal(0.68039, (double)Stored(id)["camera"]!["mass"]!, 4);
+        Assert.Equal(0.68039, (double)Stored(id)["paths"]![0]!["camera"]!["mass"]!, 4);
         // Another body: the weighing was of the one before, and the lens has to fit.
         Choose("Body", "Action camera");
         Browser.Until("it is said", () => Said.Contains("measured of the one before", StringComparison.Ordinal));
         Browser.Until("not measured", () => Field("Weighed").GetAttribute("value") == "");
         Saved();
-        Assert.Null(Stored(id)["camera"]!["mass"]);
-        Assert.StartsWith("built-in", (string)Stored(id)["camera"]!["lens"]!);
+        Assert.Null(Stored(id)["paths"]![0]!["camera"]!["mass"]);
+        Assert.StartsWith("built-in", (string)Stored(id)["paths"]![0]!["camera"]!["lens"]!);
         Assert.DoesNotContain("Refused", Verdict);
     }
 
@@ -205,7 +205,7 @@ public sealed class TaskTests(SharedBrowser shared)
         Type("Zoomed to", "85 mm");
         Browser.Until("85 mm", () => browser.Body.Contains("85 mm lens", StringComparison.Ordinal));
         Saved();
-        Assert.Equal(0.085, (double)Stored(id)["camera"]!["focalLength"]!, 6);
+        Assert.Equal(0.085, (double)Stored(id)["paths"]![0]!["camera"]!["focalLength"]!, 6);
     }
 
     [Fact]
@@ -218,12 +218,12 @@ public sealed class TaskTests(SharedBrowser shared)
             StringComparison.Ordinal)
             && browser.Find("[data-person=passenger]").Text.Contains(", in the", StringComparison.Ordinal));
         Saved();
-        Assert.Equal("passenger", (string)Stored(id)["camera"]!["who"]!);
-        Assert.Null(Stored(id)["camera"]!["subject"]);
+        Assert.Equal("passenger", (string)Stored(id)["paths"]![0]!["camera"]!["who"]!);
+        Assert.Null(Stored(id)["paths"]![0]!["camera"]!["subject"]);
         browser.Find("[data-person=passenger] button").Click();
         Browser.Until("nobody", () => !browser.Find("[data-people]").Text.Contains("the subject", StringComparison.Ordinal));
         Saved();
-        Assert.Null(Stored(id)["camera"]!["who"]);
+        Assert.Null(Stored(id)["paths"]![0]!["camera"]!["who"]);
     }
 
     [Fact]

@@ -179,7 +179,7 @@ public sealed class TypingTests
         browser.OpenRig(Rig);
         Saved();
         var bad = Stored();
-        bad["camera"]!["length"] = 0.2;
+        bad["paths"]![0]!["camera"]!["length"] = 0.2;
         browser.Script<object>("localStorage.setItem(arguments[0], arguments[1])", $"ochema.unsaved.{Rig}.closed-window",
             $$"""{"version":1,"document":{{bad.ToJsonString()}}}""");
         browser.OpenRig(Rig);

@@ -59,7 +59,7 @@ public sealed class BinTests(Host host) : IClassFixture<Host>
         {
             c.Open();
             using var command = c.CreateCommand();
-            command.CommandText = """UPDATE "Rigs" SET "Document" = replace("Document", '"schema":2', '"schema":2,"wheels":5') WHERE "Id" = $id;""";
+            command.CommandText = """UPDATE "Rigs" SET "Document" = replace("Document", '"schema":3', '"schema":3,"wheels":5') WHERE "Id" = $id;""";
             command.Parameters.AddWithValue("$id", id);
             Assert.Equal(1, command.ExecuteNonQuery());
         }

@@ -199,7 +199,7 @@ public sealed class CommandTests : IDisposable
 
     [Theory]
     [InlineData("no-such-file.json", "cannot be opened")]
-    [InlineData("-", "tether.slack")]
+    [InlineData("-", "tethers[0].slack")]
     public void WhatCannotBeReadIsOneLine(string file, string says)
     {
         var (code, output, error) = Run(System.Text.RegularExpressions.Regex.Replace(Host.DemoDocument(0), "\"slack\":[0-9.]+",

@@ -64,9 +64,9 @@ public sealed class KeptVerdictTests : IDisposable
         var id = await host.Create();
         var rig = JsonNode.Parse(Host.DemoDocument())!;
         rig["run"]!["speed"] = 12.5;
-        rig["camera"]!["pan"] = 0.5;
+        rig["paths"]![0]!["camera"]!["pan"] = 0.5;
         (await host.Put(id, rig.ToJsonString(), "\"1\"")).EnsureSuccessStatusCode();
-        rig["head"] = new JsonObject { ["kind"] = "ball-head" };
+        rig["paths"]![0]!["head"] = new JsonObject { ["kind"] = "ball-head" };
         rig["braces"] = new JsonArray();
         (await host.Put(id, rig.ToJsonString(), "\"2\"")).EnsureSuccessStatusCode();
         var versions = (await host.Get($"/api/rigs/{id}/versions")).AsArray();

@@ -19,7 +19,7 @@ public sealed class RefusalTests : IDisposable
     [InlineData("{\"schema\":\"1\"}", "schema", "is not a whole number")]
     [InlineData("{\"name\":null}", "name", "is null")]
     [InlineData("{\"at\":5}", "at", "is not a list")]
-    [InlineData("{\"camera\":5}", "camera", "is not an object with fields")]
+    [InlineData("{\"run\":5}", "run", "is not an object with fields")]
     [InlineData("{\"base\":{\"kind\":\"nope\"}}", "base", "known: adhesive-base")]
     [InlineData("{\"base\":{}}", "base", "names no kind; known: adhesive-base")]
     [InlineData("{\"run\":{\"speed\":1,\"road\":\"bad\"}}", "run.road", "is none of smooth, average, rough")]
@@ -40,10 +40,10 @@ public sealed class RefusalTests : IDisposable
     public async Task AFocalLengthIsOfAZoom(string field, double value, string body, string lens, string says)
     {
         var rig = JsonNode.Parse(Host.DemoDocument())!;
-        (rig["camera"]!["body"], rig["camera"]!["lens"], rig["camera"]![field]) = (body, lens, value);
+        (rig["paths"]![0]!["camera"]!["body"], rig["paths"]![0]!["camera"]!["lens"], rig["paths"]![0]!["camera"]![field]) = (body, lens, value);
         var problem = (await (await host.Client.PostAsync("/api/assess",
             Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
-        Assert.Equal("camera.focalLength", (string)problem["path"]!);
+        Assert.Equal("paths[0].camera.focalLength", (string)problem["path"]!);
         Assert.Contains(says, (string)problem["reason"]!);
     }
 
@@ -51,7 +51,7 @@ public sealed class RefusalTests : IDisposable
     public async Task ALensThatDoesNotGoOnABodyIsAVerdictThatSaysSo()
     {
         var rig = JsonNode.Parse(Host.DemoDocument())!;
-        (rig["camera"]!["body"], rig["camera"]!["lens"]) = ("action", "prime-24");
+        (rig["paths"]![0]!["camera"]!["body"], rig["paths"]![0]!["camera"]!["lens"]) = ("action", "prime-24");
         var report = (await (await host.Client.PostAsync("/api/assess?advice=false",
             Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>())!;
         Assert.Equal(("lets-go", "refused"), ((string)report["drive"]!["verdict"]!["word"]!, (string)report["drive"]!["verdict"]!["why"]!));

@@ -14,7 +14,7 @@ internal static class Cautions
         var said = kinds.SelectMany(k => (Kind[])[k, .. Parts(k)]).Select(k => Kind.InfoOf(k.GetType()).Caution).ToList();
         if (rig.Straps.Count > 0)
             said.Add("Straps: hooks into closed eyes, keepers shut, tails wound and tied; looked at again after the first minutes.");
-        if (rig.AllTethers.Any())
+        if (rig.Tethers.Count > 0)
             said.Add("The tether goes on first and comes off last, from the camera itself, to something that cannot come along.");
         var host = HostLibrary.Find(rig.Host)!;
         said.AddRange(host.CautionsAt(rig.Site));

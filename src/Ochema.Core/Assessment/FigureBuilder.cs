@@ -97,7 +97,7 @@ internal static class FigureBuilder
         var camera = b.Position(b.Camera.Node);
         foreach (var (property, measure, value) in MeasureReader.Of(rig.Reach))
             if (property is "height" or "length")
-                list.Add(new("camera", "reach", "camera", "reach." + property, "measure", camera.ToArray(), [value], "",
+                list.Add(new("camera", "reach", "camera", $"{rig.Paths[0].At}.reach.{property}", "measure", camera.ToArray(), [value], "",
                     (camera - s.Point(rig.At[0], rig.At[1])).Normalized().ToArray(), measure.Minimum, measure.Maximum));
         return list;
     }

@@ -228,7 +228,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var holds = b.Holds.Select(h => h.Id.Name).ToList();
         var c = new LetGoCase("straps-alone", "straps-alone", "Straps alone", holds);
         if (rig.Straps.Count == 0)
-            return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.AllTethers.Any()
+            return new(c.Id, c.Kind, "All holds gone", holds, Check.MostUse, Verdict.LetsGo, 0, rig.Tethers.Count > 0
                 ? "only the tether keeps the camera" : $"nothing keeps it on {b.Host.Called}", "", new Dictionary<string, double>());
         var rest = alone!.GetAwaiter().GetResult();
         return Judged(rest, rest.State([]), c, Carrying(rest.Built),

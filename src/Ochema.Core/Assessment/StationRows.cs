@@ -33,7 +33,7 @@ internal static class StationRows
         {
             var id = path.Own(family);
             return Row(id, label, made?.Called(Part(id)) ?? Part(id), family,
-                path.IsSecond ? $"second.{family}" : family, path.IsSecond);
+                $"{b.Rig.Paths[path.IsSecond ? 1 : 0].At}.{family}", path.IsSecond);
         }
         StationReport Helper(string family, string id, string label, string part) =>
             Row($"{family}:{id}", label, part, family, $"{family}s.[{id}]", true, b.NameOf($"{family}:{id}"));
@@ -51,7 +51,7 @@ internal static class StationRows
         var holds = b.Holds.Where(h => h.Station == StationId.Base).ToList();
         rows.Add(Row("base", "Base", b.Rig.Base.Called(holds.Count, Part("base")), "base", "base"));
         rows.AddRange(b.Rig.Straps.Select(s => Helper("strap", s.Id, Words.Named("Strap", s.Id), Part(StationId.Strap(s.Id)))));
-        if (b.Rig.AllTethers.Any())
+        if (b.Rig.Tethers.Count > 0)
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether"), "tether", null, true));
         var site = b.Rig.Site;
         rows.Add(Row("site", "Place",

@@ -52,7 +52,7 @@ internal static class TetherPlan
             where taken.TrueForAll(t => t.Anchor.Id != end.Anchor.Id || (t.End - end.End).Length > Apart)
             let length = (end.End - at).Length + Slack
             where length < Longest
-            let tether = new Tether { Stock = row.Id, Slack = Slack, From = tied, To = new AnchorEnd(end.Anchor.Id, end.T) }
+            let tether = new Tether { Id = Tether.FreeId(b.Rig.Tethers), Stock = row.Id, Slack = Slack, From = tied, To = new AnchorEnd(end.Anchor.Id, end.T) }
             let built = new TetherBuilt("", "", tether, at, end.Anchor, end.End, length, row)
             // Judged as its own check will judge it: with all that hangs on it when its own piece comes off.
             where !built.IsTooLong(b, speed)
@@ -71,8 +71,8 @@ internal static class TetherPlan
     {
         var rig = b.Rig;
         var idle = b.Tethers.FirstOrDefault(t => t.KeepsNothing(b, b.Rig.Run.Speed) is not null)?.Choice;
-        return rig.Tether is null || ReferenceEquals(rig.Tether, idle) ? rig with { Tether = tether }
-            : idle is not null ? rig with { Tethers = [.. rig.Tethers.Select(t => ReferenceEquals(t, idle) ? tether : t)] }
-            : rig with { Tethers = [.. rig.Tethers, tether] };
+        return idle is not null
+            ? rig with { Tethers = [.. rig.Tethers.Select(t => t.Id == idle.Id ? tether with { Id = t.Id } : t)] }
+            : rig with { Tethers = [.. rig.Tethers, tether with { Id = Tether.FreeId(rig.Tethers) }] };
     }
 }

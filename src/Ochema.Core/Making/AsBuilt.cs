@@ -24,7 +24,7 @@ public static class AsBuilt
         /// <summary>The piece whose saw cut it is; null for what is read as the document keeps it.</summary>
         public PieceId? Piece { get; init; }
 
-        /// <summary>One meaning a path: "reach.stickOut" is that, "pieces.[reach/boom].length" what the saw leaves of the boom.</summary>
+        /// <summary>One meaning a path: "paths.[first].reach.stickOut" is that, "pieces.[reach/boom].length" what the saw leaves of the boom.</summary>
         public string Path => Piece is { } piece && More != 0 ? $"pieces.[{piece}].length" : Place;
     }
 
@@ -180,12 +180,11 @@ public static class AsBuilt
                     yield return asked;
         if (step.Step == CameraSteps.Level)
             foreach (var name in new[] { nameof(CameraChoice.Tilt), nameof(CameraChoice.Pan) })
-                yield return Of("camera", b.Rig.Camera, name)!;
+                yield return Of(b.Rig.Paths[0].At + ".camera", b.Rig.Camera, name)!;
         if (step.Step.Work == Work.Strap && b.Rig.Straps.FirstOrDefault(s => Responses.StationId.Strap(s.Id) == step.Station) is { } strap)
             yield return Of($"straps.[{strap.Id}]", strap, nameof(Strap.Pretension))!;
         if (step.Step.Work == Work.Tether && step.Tether is { } tether)
-            yield return Of(ReferenceEquals(tether.Choice, b.Rig.Tether) ? "tether" : $"tethers.{Enumerable.Range(0, b.Rig.Tethers.Count)
-                .First(i => ReferenceEquals(b.Rig.Tethers[i], tether.Choice))}", tether.Choice, nameof(Tether.Slack))!;
+            yield return Of($"tethers.[{tether.Choice.Id}]", tether.Choice, nameof(Tether.Slack))!;
     }
 
     /// <summary>A measurement of a kind; null where it has none of that name.</summary>

@@ -41,7 +41,7 @@ public static class DocumentChanges
             Part(name, a, b, stock, said);
         Several("strut", before.Braces, after.Braces, b => b.Id, stock, said);
         Several("strap", before.Straps, after.Straps, s => s.Id, stock, said);
-        Several("tether", [.. before.AllTethers], [.. after.AllTethers], t => t.From.ToString(), stock, said);
+        Several("tether", before.Tethers, after.Tethers, t => t.Id, stock, said);
         Values("", before.Run, after.Run, stock, said);
         Values("survey", before.Survey, after.Survey, stock, said);
         Table("factor", before.Factors, after.Factors, said);

@@ -9,7 +9,7 @@ using Ochema.Core.Stock;
 namespace Ochema.Core.Rigs;
 
 /// <summary>
-/// Places in rig documents as they are called everywhere: "reach.length", "at.0", "braces.[left].length". A number is a place in a list,
+/// Places in rig documents as they are called everywhere: "run.speed", "at.0", "braces.[left].length". A number is a place in a list,
 /// from 0; a name in brackets is the one of a list with that id, or of a joint's layers the one so called.
 /// </summary>
 public static partial class DocumentPath
@@ -19,15 +19,15 @@ public static partial class DocumentPath
     {
         if (rig.Braces.FirstOrDefault(x => StationId.Brace(x.Id) == station) is { } brace)
             return ($"braces.[{brace.Id}]", brace);
-        var path = RigPath.Of(station);
-        return (RigPath.Kind(station), path.IsSecond ? rig.Second : null) switch
+        if (StationId.Base == station)
+            return ("base", rig.Base);
+        if ((RigPath.Of(station).IsSecond ? rig.Second : rig.Paths[0]) is not { } path)
+            return null;
+        return RigPath.Kind(station) switch
         {
-            ("base", _) => ("base", rig.Base),
-            ("isolator", _) => ("isolator", rig.Isolator),
-            ("reach", { } second) => ("second.reach", second.Reach),
-            ("head", { } second) => ("second.head", second.Head),
-            ("reach", null) when !path.IsSecond => ("reach", rig.Reach),
-            ("head", null) when !path.IsSecond => ("head", rig.Head),
+            "reach" => (path.At + ".reach", path.Reach),
+            "isolator" => (path.At + ".isolator", path.Isolator),
+            "head" => (path.At + ".head", path.Head),
             _ => null,
         };
     }

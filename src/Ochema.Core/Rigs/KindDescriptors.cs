@@ -57,7 +57,7 @@ public static class KindDescriptors
         Plain("joint", "Joint", typeof(JointChoice), stock),
         Plain("layer", "Layer", typeof(LayerChoice), stock),
         Plain("added", "Put between", typeof(AddedLayer), stock),
-        Plain("second", "Second camera", typeof(SecondPath), stock),
+        Plain("second", "Second camera", typeof(CameraPath), stock),
     ];
 
     /// <summary>The measurements of a list's rows.</summary>

@@ -53,20 +53,19 @@ public static class Relocation
             At = [0, 0],
             Survey = new(),
             Base = Measured(rig.Base),
-            Reach = Measured(rig.Reach),
-            Isolator = Measured(rig.Isolator),
-            Head = Measured(rig.Head),
+            Paths =
+            [
+                .. rig.Paths.Select(p => p with
+                {
+                    Reach = Measured(p.Reach),
+                    Isolator = Measured(p.Isolator),
+                    Head = Measured(p.Head),
+                    Camera = Seeing(p.Camera),
+                }),
+            ],
             Braces = [.. stays[true].Select(b => OnTheOld(b) ? Measured(b).StandingOn(place.Id) : host != rig.Host ? Measured(b) : b)],
             Straps = [.. rig.Straps.Select(s => s with { To = Near(s.To), AnchorHolds = Pulled(s.AnchorHolds, s.To) })],
-            Tether = rig.Tether is { } first ? Tied(first) : null,
             Tethers = [.. rig.Tethers.Select(Tied)],
-            Camera = Seeing(rig.Camera),
-            Second = rig.Second is { } second ? second with
-            {
-                Reach = Measured(second.Reach),
-                Head = Measured(second.Head),
-                Camera = Seeing(second.Camera),
-            } : null,
             Run = rig.Run with
             {
                 Speed = Math.Min(rig.Run.Speed, to.Drive.Top),

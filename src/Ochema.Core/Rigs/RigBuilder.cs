@@ -196,7 +196,7 @@ public sealed partial class RigBuilder : RigSetting
     private readonly Dictionary<string, string> userNames = [];
 
     /// <summary>Names of let-go cases that are no part's.</summary>
-    private static readonly string[] CaseNames = ["intact", "holds-alone", "straps-alone", "tether"];
+    private static readonly string[] CaseNames = ["intact", "holds-alone", "straps-alone"];
 
     /// <summary>
     /// What the model, the checks and the let-go cases call a strut or strap of the user's: its own id, or its whole row ("strap:reach")
@@ -208,12 +208,15 @@ public sealed partial class RigBuilder : RigSetting
     {
         if (userNames.TryGetValue(row, out var known))
             return known;
-        var taken = nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id)
-            || Enumerable.Range(2, Rig.Tethers.Count + 1).Any(n => id == $"tether-{n}")
-            || Holds.Exists(h => h.Id == id || h.Station == id) || Checks.Names(id) || Parts.Any(p => p.Station == id)
-            || Links.Exists(l => l.Spring == id || l.Station == id) || Figure.Exists(f => f.Id == id);
-        return userNames[row] = taken ? row : id;
+        return userNames[row] = IsTaken(id) || id == StationId.Tether || Rig.Tethers.Any(t => t.Id == id) ? row : id;
     }
+
+    /// <summary>What they call a tether: its own id, or with its row before it where something of this rig is called so.</summary>
+    public string NameOf(Tether tether) => IsTaken(tether.Id) ? $"{StationId.Tether}:{tether.Id}" : tether.Id;
+
+    private bool IsTaken(string id) => nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id)
+        || Holds.Exists(h => h.Id == id || h.Station == id) || Checks.Names(id) || Parts.Any(p => p.Station == id)
+        || Links.Exists(l => l.Spring == id || l.Station == id) || Figure.Exists(f => f.Id == id);
 
     /// <summary>Adds a node; its name is made unique.</summary>
     public NodeIndex Node(string id, Vec3 p)

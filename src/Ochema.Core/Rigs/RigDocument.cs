@@ -1,4 +1,5 @@
 using System.ComponentModel;
+using System.Text.Json.Serialization;
 using Ochema.Core.Hosts;
 using Ochema.Core.Joints;
 using Ochema.Core.Loads;
@@ -14,7 +15,7 @@ namespace Ochema.Core.Rigs;
 public sealed record RigDocument
 {
     /// <summary>The schema number this version writes.</summary>
-    public const int CurrentSchema = 2;
+    public const int CurrentSchema = 3;
 
     public required int Schema { get; init; }
     public required string Name { get; init; }
@@ -30,24 +31,37 @@ public sealed record RigDocument
     public required double[] At { get; init; }
 
     public required BaseKind Base { get; init; }
-    public required ReachKind Reach { get; init; }
-    public IsolatorKind Isolator { get; init; } = new NoIsolator();
-    public required HeadKind Head { get; init; }
-    public required CameraChoice Camera { get; init; }
-    /// <summary>A second camera on the same base, with a path of its own.</summary>
-    public SecondPath? Second { get; init; }
+
+    /// <summary>The ways from the base to a camera: one, or two.</summary>
+    public required IReadOnlyList<CameraPath> Paths { get; init; }
+
+    /// <summary>Reach of the first path.</summary>
+    [JsonIgnore]
+    public ReachKind Reach { get => Paths[0].Reach; init => Paths = [Paths[0] with { Reach = value }, .. Paths.Skip(1)]; }
+
+    /// <summary>Soft mount of the first path.</summary>
+    [JsonIgnore]
+    public IsolatorKind Isolator { get => Paths[0].Isolator; init => Paths = [Paths[0] with { Isolator = value }, .. Paths.Skip(1)]; }
+
+    /// <summary>Head of the first path.</summary>
+    [JsonIgnore]
+    public HeadKind Head { get => Paths[0].Head; init => Paths = [Paths[0] with { Head = value }, .. Paths.Skip(1)]; }
+
+    /// <summary>Camera of the first path.</summary>
+    [JsonIgnore]
+    public CameraChoice Camera { get => Paths[0].Camera; init => Paths = [Paths[0] with { Camera = value }, .. Paths.Skip(1)]; }
+
+    /// <summary>The path of a second camera on the same base; null where there is none.</summary>
+    [JsonIgnore]
+    public CameraPath? Second
+    {
+        get => Paths.Count > 1 ? Paths[1] : null;
+        init => Paths = value is null ? [Paths[0]] : [Paths[0], value];
+    }
 
     public IReadOnlyList<BraceKind> Braces { get; init; } = [];
     public IReadOnlyList<Strap> Straps { get; init; } = [];
-    /// <summary>The first tether.</summary>
-    public Tether? Tether { get; init; }
-
-    /// <summary>Further tethers, from the same or another place of the rig.</summary>
     public IReadOnlyList<Tether> Tethers { get; init; } = [];
-
-    /// <summary>All tethers, the first one first.</summary>
-    [System.Text.Json.Serialization.JsonIgnore]
-    public IEnumerable<Tether> AllTethers => Tether is { } first ? [first, .. Tethers] : Tethers;
     public required RunConditions Run { get; init; }
 
     /// <summary>Required factors the user set, by name of <see cref="FactorTable"/>; the rest follow from the consequence class.</summary>
@@ -192,15 +206,31 @@ public enum Delivery
     Uhd,
 }
 
-/// <summary>A second camera on the base, beside or under the first.</summary>
-public sealed record SecondPath
+/// <summary>The way from the base to a camera.</summary>
+public sealed record CameraPath
 {
+    /// <summary>What the first path of a rig is called where nobody gave it a name.</summary>
+    public const string FirstId = "first";
+
+    /// <summary>What the second is called.</summary>
+    public const string SecondId = "second";
+
+    /// <summary>Unique within the rig: "paths.[first].reach.length" is a place in a document.</summary>
+    public required string Id { get; init; }
+
     public required ReachKind Reach { get; init; }
+
+    /// <summary>The soft mount between reach and head; on the first path only.</summary>
+    public IsolatorKind Isolator { get; init; } = new NoIsolator();
+
     public required HeadKind Head { get; init; }
     public required CameraChoice Camera { get; init; }
 
     [Option("Second camera stands", HowTo = "underneath: on the far side of the same bolt")]
     public SecondPlace Where { get; init; }
+
+    /// <summary>Where it stands in the document.</summary>
+    internal string At => $"paths.[{Id}]";
 }
 
 /// <summary>Where a strap or a brace takes hold of the rig.</summary>
@@ -284,6 +314,18 @@ public enum StrapEdge
 /// <summary>A slack line that only matters after something lets go.</summary>
 public sealed record Tether
 {
+    /// <summary>Unique among the tethers.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>What another one is called: "tether", "tether-2" and so on, none of those that there are.</summary>
+    internal static string FreeId(IReadOnlyList<Tether> tethers)
+    {
+        var free = "tether";
+        for (var n = 2; tethers.Any(t => t.Id == free); n++)
+            free = $"tether-{n}";
+        return free;
+    }
+
     [StockChoice("Tether", "straps")]
     public required string Stock { get; init; }
 
@@ -368,11 +410,11 @@ public sealed record RunConditions
     public Sun Sun { get; init; }
 
     /// <summary>Temperature of what lies in the sun, K: 55 °C for a light panel, 70 °C for a dark one (judgement, ±10 K).</summary>
-    [System.Text.Json.Serialization.JsonIgnore]
+    [JsonIgnore]
     public double Skin => Math.Max(Temperature, Sun switch { Sun.LightPanel => 328.15, Sun.DarkPanel => 343.15, _ => 0 });
 
     /// <summary>Where <see cref="Skin"/> comes from.</summary>
-    [System.Text.Json.Serialization.JsonIgnore]
+    [JsonIgnore]
     public string SkinSource => Sun == Sun.Shade ? "air of the day" : "a panel in the sun, judgement ±10 K";
 
     [Option("Rain", HowTo = "steady: 10 mm an hour; a downpour: 50. What it stands on counts as wet then")]

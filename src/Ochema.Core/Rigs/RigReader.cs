@@ -21,9 +21,12 @@ public static class RigReader
     /// <exception cref="DocumentException">The text is no rig document; the message names the path and the reason.</exception>
     public static RigDocument Read(string json, Catalogue stock)
     {
-        var rig = Parse<RigDocument>(json);
-        Check(rig, stock);
-        return rig;
+        return Upgrades.AsWritten(json, "", () =>
+        {
+            var rig = Parse<RigDocument>(json);
+            Check(rig, stock);
+            return rig;
+        });
     }
 
     /// <summary>Reads a document, or what carries one in its field <c>document</c>, of this schema or an earlier one; nothing of it is
@@ -40,8 +43,7 @@ public static class RigReader
     public static void Check(RigDocument rig, Catalogue stock)
     {
         if (rig.Schema != RigDocument.CurrentSchema)
-            throw new DocumentException("schema",
-                $"{rig.Schema} is not a schema this version reads (it reads {string.Join(" and ", Upgrades.Read)})");
+            throw new DocumentException("schema", Upgrades.Unread(rig.Schema));
         PlainText.Name(rig.Name, "name", 1, LongestName);
         PlainText.Note(rig.Notes, "notes", LongestNotes);
         if (rig.Stock is { } own)
@@ -56,24 +58,11 @@ public static class RigReader
         Record(rig.Site, "site", stock);
         Pair(rig.At, "at");
         Record(rig.Base, "base", stock);
-        Record(rig.Reach, "reach", stock);
-        Record(rig.Head, "head", stock);
-        Record(rig.Camera, "camera", stock);
-        Zoom(rig.Camera, "camera", stock);
-        Who(rig.Camera, "camera", host);
+        Paths(rig.Paths, host, stock);
         Record(rig.Run, "run", stock);
-        Record(rig.Isolator, "isolator", stock);
         Record(rig.Survey, "survey", stock);
         if (rig.Run.Speed > host.Drive.Top)
             throw new DocumentException("run.speed", $"{host.Drive.Name} goes up to {Said(host.Drive.Top, Dimension.Speed)} here");
-        if (rig.Second is { } second)
-        {
-            Record(second.Reach, "second.reach", stock);
-            Record(second.Head, "second.head", stock);
-            Record(second.Camera, "second.camera", stock);
-            Zoom(second.Camera, "second.camera", stock);
-            Who(second.Camera, "second.camera", host);
-        }
         if (rig.Joints.Count > MostJoints)
             throw new DocumentException("joints", $"has {rig.Joints.Count} entries; at most {MostJoints} are read");
         foreach (var (id, joint) in rig.Joints)
@@ -111,15 +100,12 @@ public static class RigReader
             Record(s, path, stock);
             End(s.To, path + ".to", host);
         });
-        if (rig.Tether is { } t)
+        var tethers = new HashSet<string>();
+        List(rig.Tethers, "tethers", (t, path) =>
         {
-            Record(t, "tether", stock);
-            TetherEnd(t.To, "tether.to", host);
-        }
-        List(rig.Tethers, "tethers", (x, path) =>
-        {
-            Record(x, path, stock);
-            TetherEnd(x.To, path + ".to", host);
+            Id(t.Id, path + ".id", tethers);
+            Record(t, path, stock);
+            TetherEnd(t.To, path + ".to", host);
         });
         if (rig.Made is { Count: > MostMade } steps)
             throw new DocumentException("made", $"has {steps.Count} entries; at most {MostMade} are read");
@@ -165,6 +151,31 @@ public static class RigReader
                 throw new DocumentException($"factors.{name}",
                     $"must be between {factor.Floor:0.##} and {factor.Ceiling:0.##} ({factor.Reason})");
         }
+    }
+
+    /// <summary>Cameras that are computed on one base.</summary>
+    private const int MostPaths = 2;
+
+    private static void Paths(IReadOnlyList<CameraPath> paths, Host host, Catalogue stock)
+    {
+        if (paths.Count is < 1 or > MostPaths)
+            throw new DocumentException("paths", $"has {paths.Count} entries; a rig carries one or two cameras");
+        var ids = new HashSet<string>();
+        List(paths, "paths", (p, at) =>
+        {
+            Id(p.Id, at + ".id", ids);
+            Record(p, at, stock);
+            Record(p.Reach, at + ".reach", stock);
+            Record(p.Isolator, at + ".isolator", stock);
+            Record(p.Head, at + ".head", stock);
+            Record(p.Camera, at + ".camera", stock);
+            Zoom(p.Camera, at + ".camera", stock);
+            Who(p.Camera, at + ".camera", host);
+        });
+        if (paths[0].Where != SecondPlace.OnTop)
+            throw new DocumentException("paths[0].where", "is asked of a second camera only: where it stands beside the first");
+        if (paths.Count > 1 && paths[1].Isolator is not NoIsolator)
+            throw new DocumentException("paths[1].isolator", "a soft mount is computed under the first camera only");
     }
 
     private static string Said(double si, Dimension dimension) => QuantityFormatter.Format(si, dimension, UnitSystem.Metric);

@@ -12,7 +12,10 @@ namespace Ochema.Core.Rigs;
 public static partial class Upgrades
 {
     /// <summary>What each schema's documents go through to become the next one's.</summary>
-    private static readonly Dictionary<int, Action<JsonObject>> Steps = new() { [1] = DaysOfMeasuring };
+    private static readonly Dictionary<int, Action<JsonObject>> Steps = new()
+    {
+        [1] = DaysOfMeasuring, [2] = PathsAndTethersAsLists,
+    };
 
     /// <summary>Schemas that are read.</summary>
     public static IEnumerable<int> Read => Steps.Keys.Append(RigDocument.CurrentSchema);
@@ -45,7 +48,7 @@ public static partial class Upgrades
             Rename(rig);
             return root!.ToJsonString(StrictJson.Options);
         }
-        catch (Exception e) when (e is JsonException or InvalidOperationException or FormatException)
+        catch (Exception e) when (e is JsonException or InvalidOperationException or FormatException or ArgumentException)
         {
             return json; // What is wrong with it is said when it is read.
         }
@@ -62,6 +65,148 @@ public static partial class Upgrades
         foreach (var name in new[] { "stiffnessFactor", "damping" })
             if (site[name] is JsonValue value)
                 measured[$"site.{name}"] = new JsonObject { ["value"] = value.DeepClone(), ["on"] = day.DeepClone() };
+    }
+
+    /// <summary>Fields of the one path that documents had before there were lists.</summary>
+    private static readonly string[] OfPath = ["reach", "isolator", "head", "camera"];
+
+    /// <summary>
+    /// 2 to 3: the ways to the cameras are a list, and so are all tethers; each has a name by which its measurements are called. Whatever
+    /// is called by its place goes along: the days of measuring, and what the steps were made to.
+    /// </summary>
+    private static void PathsAndTethersAsLists(JsonObject rig)
+    {
+        // Words of today are none of then: they stay unknown, and are refused as such.
+        if (rig["paths"] is not null)
+            throw new DocumentException("", "has a field 'paths' that is not known here");
+        var first = new JsonObject { ["id"] = CameraPath.FirstId };
+        foreach (var field in OfPath)
+            Take(rig, field, first, field);
+        var paths = new JsonArray(first);
+        if (Cut(rig, "second") is { } second)
+        {
+            if (second is JsonObject path)
+                foreach (var field in new[] { "id", "isolator" })
+                    if (path.ContainsKey(field))
+                        throw new DocumentException("paths[1]", $"has a field '{field}' that is not known here");
+            (second as JsonObject)?.Insert(0, "id", CameraPath.SecondId);
+            paths.Add(second);
+        }
+        var one = Cut(rig, "tether");
+        var tethers = new List<JsonNode?>();
+        if (one is not null)
+            tethers.Add(one);
+        var more = Cut(rig, "tethers");
+        tethers.AddRange(more is JsonArray several ? several.Select(t => t?.DeepClone()) : []);
+        for (var n = 1; n <= tethers.Count; n++)
+            if (tethers[n - 1] is JsonObject tether)
+            {
+                if (tether.ContainsKey("id"))
+                    throw new DocumentException($"tethers[{n - 1}]", "has a field 'id' that is not known here");
+                tether.Insert(0, "id", TetherId(n));
+            }
+        rig["paths"] = paths;
+        rig["tethers"] = more is null or JsonArray ? new JsonArray([.. tethers]) : more;
+        string Now(string key) => Places(one is not null).Where(p => Leads(key, p.Was)).Select(p => p.Is + key[p.Was.Length..])
+            .FirstOrDefault() ?? key;
+        Rekey(rig["measured"], Now);
+        foreach (var (_, made) in rig["made"] as JsonObject ?? [])
+            Rekey((made as JsonObject)?["as"], Now);
+    }
+
+    /// <summary>What a tether is called that had no name: by its place, the first without a number.</summary>
+    private static string TetherId(int n) => n == 1 ? "tether" : $"tether-{n}";
+
+    /// <summary>True where a place is the other or in it.</summary>
+    private static bool Leads(string path, string of) => path.StartsWith(of, StringComparison.Ordinal)
+        && (path.Length == of.Length || path[of.Length] is '.' or '[');
+
+    /// <summary>Tethers that a document of schema 2 may have beside the first.</summary>
+    private const int MostTethers = 12;
+
+    /// <summary>How places were called in schema 2, and how they are now.</summary>
+    private static IEnumerable<(string Was, string Is)> Places(bool one) =>
+    [
+        .. OfPath.Select(f => (f, $"paths.[{CameraPath.FirstId}].{f}")), ("second", $"paths.[{CameraPath.SecondId}]"),
+        .. one ? [("tether", $"tethers.[{TetherId(1)}]")] : (IEnumerable<(string, string)>)[],
+        .. Enumerable.Range(0, MostTethers).Select(i => ($"tethers.{i}", $"tethers.[{TetherId(i + (one ? 2 : 1))}]")),
+    ];
+
+    private static void Rekey(JsonNode? table, Func<string, string> now)
+    {
+        if (table is not JsonObject of)
+            return;
+        foreach (var key in of.Select(p => p.Key).Where(k => now(k) != k).ToList())
+            Take(of, key, of, now(key));
+    }
+
+    private static JsonNode? Cut(JsonObject from, string field)
+    {
+        var node = from[field];
+        from.Remove(field);
+        return node;
+    }
+
+    private static void Take(JsonObject from, string field, JsonObject to, string called)
+    {
+        if (from.ContainsKey(field))
+            to[called] = Cut(from, field);
+    }
+
+    /// <summary>
+    /// What reads a document; where that fails, the place is said as the text has it, whatever it is called by now.
+    /// </summary>
+    /// <param name="json">As it was written.</param>
+    /// <param name="within">Where the document is in it, with a dot: "document."; empty where it is all of it.</param>
+    /// <exception cref="DocumentException">That of <paramref name="read"/>, with the path of the text's own schema.</exception>
+    public static T AsWritten<T>(string json, string within, Func<T> read)
+    {
+        try
+        {
+            return read();
+        }
+        catch (DocumentException e) when (Rig(json, within) is { } rig && rig["schema"] is JsonValue v
+            && v.TryGetValue<int>(out var schema) && schema != RigDocument.CurrentSchema)
+        {
+            throw Steps.ContainsKey(schema) ? new DocumentException(Then(rig, within, e.Path), e.Reason)
+                : new DocumentException(within + "schema", Unread(schema));
+        }
+    }
+
+    /// <summary>Why a document of a schema is refused that is none of <see cref="Read"/>.</summary>
+    public static string Unread(int schema) => $"{schema} is not a schema this version reads (it reads {string.Join(", ", Read)})";
+
+    /// <summary>What a place of the present schema was called in an earlier rig's own.</summary>
+    private static string Then(JsonObject rig, string within, string path)
+    {
+        if (!path.StartsWith(within, StringComparison.Ordinal))
+            return path;
+        var one = rig["tether"] is not null;
+        var at = path[within.Length..];
+        const string measured = "measured.";
+        if (at.StartsWith(measured, StringComparison.Ordinal))
+            return within + measured + (Places(one).Where(p => Leads(at[measured.Length..], p.Is))
+                .Select(p => p.Was + at[(measured.Length + p.Is.Length)..]).FirstOrDefault() ?? at[measured.Length..]);
+        (string Is, string Was)[] places =
+        [
+            ("paths[0]", ""), ("paths[1]", "second"), .. one ? [("tethers[0]", "tether")] : ((string, string)[])[],
+            .. Enumerable.Range(one ? 1 : 0, MostTethers).Select(i => ($"tethers[{i}]", $"tethers[{i - (one ? 1 : 0)}]")),
+        ];
+        return within + (places.Where(p => Leads(at, p.Is)).Select(p => (p.Was + at[p.Is.Length..]).TrimStart('.')).FirstOrDefault() ?? at);
+    }
+
+    /// <summary>The rig of a text, not read yet; null where there is none.</summary>
+    private static JsonObject? Rig(string json, string within)
+    {
+        try
+        {
+            var root = JsonNode.Parse(json) as JsonObject;
+            return (within.Length > 0 ? root?["document"] : root) as JsonObject;
+        }
+        catch (Exception e) when (e is JsonException or ArgumentException)
+        {
+            return null;
+        }
     }
 
     private static void Rename(JsonObject rig)
@@ -82,11 +227,11 @@ public static partial class Upgrades
     }
 
     private static IEnumerable<JsonObject> Lines(JsonObject rig) =>
-        new[] { "straps", "tethers" }.SelectMany(list => rig[list] as JsonArray ?? []).Append(rig["tether"]).OfType<JsonObject>();
+        new[] { "straps", "tethers" }.SelectMany(list => rig[list] as JsonArray ?? []).OfType<JsonObject>();
 
     private static string? Text(JsonNode? node) => node is JsonValue v && v.TryGetValue<string>(out var text) ? text : null;
 
     /// <summary>Schemas before the present one, or a name of before, as a document has them.</summary>
-    [GeneratedRegex("\"schema\"\\s*:\\s*1\\s*[,}]|\"form\"\\s*:\\s*\"edge\"|\"safety-rope\"")]
+    [GeneratedRegex("\"schema\"\\s*:\\s*[12]\\s*[,}]|\"form\"\\s*:\\s*\"edge\"|\"safety-rope\"")]
     private static partial Regex EarlierPattern();
 }

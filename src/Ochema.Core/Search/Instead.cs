@@ -146,7 +146,7 @@ internal static class Instead
         BuiltRig b;
         try
         {
-            b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, stock);
+            b = RigAssembly.Build(rig with { Straps = [], Tethers = [] }, stock);
         }
         catch (DocumentException)
         {

@@ -44,7 +44,7 @@ public static class Moved
     private static RigDocument Tethered(RigDocument rig, Catalogue stock, List<string> said)
     {
         // As many as there were, each that keeps nothing there put where one does.
-        for (var n = rig.AllTethers.Count(); n > 0; n--)
+        for (var n = rig.Tethers.Count; n > 0; n--)
         {
             var now = rig;
             var b = Trials.Each([now], r => RigAssembly.Build(r, stock), default).FirstOrDefault();

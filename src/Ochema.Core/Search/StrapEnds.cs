@@ -31,7 +31,7 @@ public static class StrapEnds
     /// <exception cref="OperationCanceledException">Whoever asked has gone on.</exception>
     public static IReadOnlyList<StrapEnd> Of(RigDocument rig, double pretension, Catalogue stock, CancellationToken stop = default)
     {
-        var b = RigAssembly.Build(rig with { Straps = [], Tether = null, Tethers = [] }, stock);
+        var b = RigAssembly.Build(rig with { Straps = [], Tethers = [] }, stock);
         var ends = b.Host.Anchors.Where(a => !a.Hung).Select(a => (Anchor: a, Best: Best(b, a))).ToList();
         return [.. Trials.Each(ends, e => Tried(rig, b, e.Anchor, e.Best, pretension, stock, stop), stop)
             .OrderBy(e => e.Change is null).ThenByDescending(e => e.Change is null ? 0 : Presses(e.Change))

@@ -31,11 +31,19 @@ internal sealed class Posted<T>(string text) : IBindableFromHttpContext<Posted<T
     public T Read()
     {
         var rigged = typeof(T) == typeof(RigDocument) || typeof(IAboutRig).IsAssignableFrom(typeof(T));
-        var value = rigged ? RigReader.Parse<T>(text) : StrictJson.Read<T>(text);
+        return rigged ? Upgrades.AsWritten(text, typeof(T) == typeof(RigDocument) ? "" : Within, Rigged) : StrictJson.Read<T>(text);
+    }
+
+    /// <summary>Where a request has its rig.</summary>
+    private const string Within = "document.";
+
+    private T Rigged()
+    {
+        var value = RigReader.Parse<T>(text);
         if (value is RigDocument rig)
             RigReader.Check(rig, Catalogue.Shipped);
         if (value is IAboutRig about)
-            CheckWithin("document.", about.Document);
+            CheckWithin(Within, about.Document);
         return value;
     }
 

@@ -36,7 +36,7 @@ public sealed class ClassOfTheDropTests
         var rig = RigFiles.Named(name);
         Assert.Equal(Consequence.DeepWater, rig.Run.Consequence);
         Assert.NotEqual(Verdict.LetsGo, Assess(rig).Verdict.Word);
-        var untied = Assess(rig with { Tether = null, Tethers = [] });
+        var untied = Assess(rig with { Tethers = [] });
         Assert.Equal((Verdict.LetsGo, Why.Missing), (untied.Verdict.Word, untied.Verdict.Why));
     }
 

@@ -37,7 +37,7 @@ public sealed class EndsUpTests
     public void WhatALineBreaksUnderIsOnTheGround()
     {
         var rig = RigFiles.Named("cup-and-arm");
-        var weak = rig with { Tether = rig.Tether! with { AnchorHolds = 5 } };
+        var weak = rig with { Tethers = [rig.Tethers[0] with { AnchorHolds = 5 }, .. rig.Tethers.Skip(1)] };
         var b = RigAssembly.Build(weak, Catalogue.Shipped);
         foreach (var l in Assessor.Assess(weak, Catalogue.Shipped).LetGo.Where(l => l.Goes is not null))
             Assert.Equal(b.Host.GroundHeight, l.Goes![^1][2], 9);

@@ -29,7 +29,7 @@ public class RetentionVerdictTests
     [InlineData(Consequence.InsideHost, Verdict.Holds)]
     public void WhatIsKeptByTooLittleIsNeverSaidToHold(Consequence c, Verdict word)
     {
-        var rig = Recipe("bolted-roof") with { Tether = null };
+        var rig = Recipe("bolted-roof") with { Tethers = [] };
         var verdict = Assess(In(rig, c)).Verdict;
         Assert.Equal(word, verdict.Word);
         if (word == Verdict.Holds)
@@ -49,7 +49,7 @@ public class RetentionVerdictTests
     [InlineData("bolted-roof", Consequence.OnPeople)]
     public void WhatIsAskedForCanBeDone(string recipe, Consequence c)
     {
-        var rig = In(Recipe(recipe) with { Tether = null, Tethers = [] }, c);
+        var rig = In(Recipe(recipe) with { Tethers = [] }, c);
         for (var i = 0; i < 4 && Assess(rig).Retentions.FirstOrDefault(r => r.Has < r.Needs) is { } few; i++)
         {
             var b = RigAssembly.Build(rig, Catalogue.Shipped);
@@ -65,7 +65,7 @@ public class RetentionVerdictTests
     {
         var rig = Recipe("cup-plate-low-head");
         Assert.Contains("tether", Assess(rig).Retentions.Single(r => r.Piece == "Camera").By);
-        var wire = rig with { Tether = rig.Tether! with { Stock = "wire-2" } };
+        var wire = rig with { Tethers = [rig.Tethers[0] with { Stock = "wire-2" }, .. rig.Tethers.Skip(1)] };
         var camera = Assess(wire).Retentions.Single(r => r.Piece == "Camera");
         Assert.Equal(["its screw"], camera.By);
         Assert.Contains("does not count", camera.Add);
@@ -77,7 +77,7 @@ public class RetentionVerdictTests
     {
         var rig = Recipe("cup-plate-riser");
         RetentionReport Piece(TetherPoint from, string piece) =>
-            Assess(rig with { Tether = rig.Tether! with { From = from } }).Retentions.Single(r => r.Piece == piece);
+            Assess(rig with { Tethers = [rig.Tethers[0] with { From = from }, .. rig.Tethers.Skip(1)] }).Retentions.Single(r => r.Piece == piece);
         Assert.Contains("tether", Piece(TetherPoint.Camera, "Reach").By);
         Assert.Contains("tether", Piece(TetherPoint.Head, "Head").By);
         Assert.DoesNotContain("tether", Piece(TetherPoint.Head, "Camera").By);
@@ -141,7 +141,7 @@ public class RetentionVerdictTests
     [Fact] // deep water: it floats or it is tethered
     public void WhatFloatsIsNotLostInDeepWater()
     {
-        var rig = In(Recipe("foredeck-cup") with { Tether = null }, Consequence.DeepWater);
+        var rig = In(Recipe("foredeck-cup") with { Tethers = [] }, Consequence.DeepWater);
         Assert.Equal(Verdict.LetsGo, Assess(rig).Verdict.Word);
         Assert.Equal(Verdict.Holds, Assess(rig with { Survey = rig.Survey with { Floats = Answer.Yes } }).Verdict.Word);
     }

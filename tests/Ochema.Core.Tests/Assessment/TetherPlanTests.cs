@@ -12,7 +12,7 @@ public class TetherPlanTests
     [MemberData(nameof(RigFiles.Names), MemberType = typeof(RigFiles))]
     public void WhatIsAdvisedReachesItsEndAndCatches(string name)
     {
-        var rig = RigFiles.Named(name) with { Tether = null, Tethers = [] };
+        var rig = RigFiles.Named(name) with { Tethers = [] };
         if (TetherPlan.For(RigAssembly.Build(rig, Catalogue.Shipped), "camera", rig.Run.Speed) is not { } plan)
             return;
         var tied = TetherPlan.With(RigAssembly.Build(rig, Catalogue.Shipped), plan.Tether);

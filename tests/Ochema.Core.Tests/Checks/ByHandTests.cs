@@ -119,11 +119,11 @@ public class ByHandTests
     {
         var rig = RigFiles.Named("1-bonnet-close-up");
         var builder = new RigModel(rig, Stock).Built;
-        var row = Stock.Find<StrapRow>("straps", rig.Tether!.Stock);
+        var row = Stock.Find<StrapRow>("straps", rig.Tethers[0].Stock);
         var host = HostLibrary.Find(rig.Host)!;
         var camera = builder.Position(builder.Camera.Node);
-        var end = host.Anchors.First(a => a.Id == rig.Tether.To.Anchor).At(rig.Tether.To.T);
-        var length = (end - camera).Length + rig.Tether.Slack;
+        var end = host.Anchors.First(a => a.Id == rig.Tethers[0].To.Anchor).At(rig.Tethers[0].To.T);
+        var length = (end - camera).Length + rig.Tethers[0].Slack;
         var mass = builder.Camera.Mass + Stock.Find<HeadRow>("heads", "stud-quarter").Mass;
         // Wind at 1.1 times the speed on the camera's face; weight and drag pull along one line, and the line is taut where that leaves the
         // sphere.
@@ -144,7 +144,7 @@ public class ByHandTests
         }
         // It may come off at any speed on the way: swept back it falls less far than slowly.
         var peak = Enumerable.Range(0, 200).Max(i => Caught(i / 199.0 * rig.Run.Speed).Peak);
-        var holds = Math.Min(row.BreakingStrength, host.Anchors.First(a => a.Id == rig.Tether.To.Anchor).Holds!.Value);
+        var holds = Math.Min(row.BreakingStrength, host.Anchors.First(a => a.Id == rig.Tethers[0].To.Anchor).Holds!.Value);
         Near.Share(2 * peak / holds, Assess(rig).Checks.Single(c => c.Id == "tether.catch").Use, 3e-3);
         Assert.True(Caught(rig.Run.Speed).Drop > camera.Z - end.Z, "it falls below the anchor, not by its slack alone");
     }

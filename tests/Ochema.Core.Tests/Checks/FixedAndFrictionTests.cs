@@ -175,7 +175,7 @@ public class FixedAndFrictionTests
         var rig = RigFiles.CupAndArm();
         var report = Assessor.Assess(rig with { Run = rig.Run with { Consequence = consequence } }, Stock);
         Assert.Equal(needs, report.Retentions.Single(r => r.Piece == "Camera").Needs);
-        var bare = Assessor.Assess(rig with { Tether = null, Run = rig.Run with { Consequence = consequence } }, Stock);
+        var bare = Assessor.Assess(rig with { Tethers = [], Run = rig.Run with { Consequence = consequence } }, Stock);
         // Above people what a hand has tightened does not count.
         var own = consequence == Consequence.OnPeople ? 0 : 1;
         Assert.Equal(own, bare.Retentions.Single(r => r.Piece == "Camera").Has);

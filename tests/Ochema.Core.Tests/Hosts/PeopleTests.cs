@@ -113,7 +113,7 @@ public sealed class PeopleTests
         var rig = RigFiles.Named("1-bonnet-close-up");
         var wrong = Assert.Throws<DocumentException>(() => RigReader.Check(rig with { Camera = rig.Camera with { Who = "rider" } },
             Catalogue.Shipped));
-        Assert.Equal("camera.who", wrong.Path);
+        Assert.Equal("paths[0].camera.who", wrong.Path);
         Assert.Contains("driver", wrong.Reason);
         var moved = Relocation.To(rig with { Camera = rig.Camera with { Who = "driver" } },
             HostLibrary.All.First(h => h.Kind == "bicycle").Id, "").Document;

@@ -164,7 +164,7 @@ public class WaterAirAndHandTests
     [InlineData("cup-and-arm", "the car")]
     public void TextsNameTheHost(string recipe, string called)
     {
-        var rig = Recipe(recipe) with { Tether = null, Tethers = [] };
+        var rig = Recipe(recipe) with { Tethers = [] };
         Assert.Contains(Assess(rig).LetGo, l => l.Says == $"nothing keeps it on {called}");
     }
 

@@ -45,7 +45,7 @@ public sealed class WayRoundTests
         var rig = RecipeLibrary.All.First(r => r.Id == "cup-and-arm").Document;
         var b = RigAssembly.Build(rig, Catalogue.Shipped);
         Assert.Null(Assert.Single(b.Tethers).KeepsNothing(b, b.Rig.Run.Speed));
-        var edge = rig with { Tether = rig.Tether! with { To = new("bonnet-edge-left", 0.3) } };
+        var edge = rig with { Tethers = [rig.Tethers[0] with { To = new("bonnet-edge-left", 0.3) }, .. rig.Tethers.Skip(1)] };
         var report = Assessor.Assess(edge, Catalogue.Shipped);
         Assert.Equal((Verdict.LetsGo, Why.Missing), (report.Verdict.Word, report.Verdict.Why));
         Assert.All(report.Retentions, r => Assert.DoesNotContain("tether", r.By));

@@ -85,8 +85,9 @@ public class AnythingGetsAVerdictTests
                     Judge(Plain(host, site) with
                     {
                         Base = b,
-                        Second = new SecondPath
+                        Second = new CameraPath
                         {
+                            Id = CameraPath.SecondId,
                             Reach = reach,
                             Head = new ClipHead(),
                             Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" },
@@ -129,7 +130,7 @@ public class AnythingGetsAVerdictTests
             Braces = [.. Enumerable.Range(0, 12).Select(i =>
                 new Core.Kinds.Braces.Strut { Id = $"b{i}", Site = "bonnet", At = [0.4 * Math.Cos(i), 0.5 * Math.Sin(i)] })],
             Tethers = [.. Enumerable.Range(0, 12).Select(i =>
-                new Tether { Stock = "cord-4", From = (TetherPoint)(i % 4), To = new AnchorEnd("bonnet-edge-left", i / 12.0) })],
+                new Tether { Id = $"t{i}", Stock = "cord-4", From = (TetherPoint)(i % 4), To = new AnchorEnd("bonnet-edge-left", i / 12.0) })],
         }, "twelve");
     }
 
@@ -155,9 +156,16 @@ public class AnythingGetsAVerdictTests
         Site = site,
         At = [0, 0],
         Base = new SingleCup(),
-        Reach = new NoReach(),
-        Head = new StudHead(),
-        Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" },
+        Paths =
+        [
+            new CameraPath
+            {
+                Id = CameraPath.FirstId,
+                Reach = new NoReach(),
+                Head = new StudHead(),
+                Camera = new CameraChoice { Body = "action", Lens = "built-in-wide" },
+            },
+        ],
         Run = new RunConditions { Speed = Math.Min(8, host.Drive.Top) },
     };
 }

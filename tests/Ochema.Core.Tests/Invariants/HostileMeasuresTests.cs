@@ -20,10 +20,11 @@ namespace Ochema.Core.Tests.Invariants;
 public sealed class HostileMeasuresTests
 {
     private static readonly TimeSpan Longest = TimeSpan.FromSeconds(10);
-    private static readonly string[] Parts = ["base", "reach", "isolator", "head", "camera", "site", "run", "tether"];
+    private static readonly string[] Parts = ["base", "paths[0].reach", "paths[0].isolator", "paths[0].head", "paths[0].camera", "site",
+        "run", "tethers[0]"];
 
     /// <summary>What is bounded by more than its own range: by the lens, by the host.</summary>
-    private static readonly string[] Bounded = ["camera.focalLength", "run.speed"];
+    private static readonly string[] Bounded = ["paths[0].camera.focalLength", "run.speed"];
 
     public static TheoryData<string> Recipes => [.. RecipeLibrary.All.Select(r => r.Id)];
 
@@ -46,7 +47,7 @@ public sealed class HostileMeasuresTests
             var document = JsonNode.Parse(StrictJson.Write(rig))!;
             document["run"]!["speed"] = HostLibrary.Find(rig.Host)!.Drive.Top * random.NextDouble();
             foreach (var (at, name, measure) in places.OrderBy(_ => random.Next()).Take(random.Next(2, places.Count)).ToList())
-                document[at]![name] = Hostile(measure, random);
+                RigFiles.Place(document, at)[name] = Hostile(measure, random);
             try
             {
                 var text = document.ToJsonString();
@@ -66,13 +67,13 @@ public sealed class HostileMeasuresTests
     private static object? Part(RigDocument rig, string at) => at switch
     {
         "base" => rig.Base,
-        "reach" => rig.Reach,
-        "isolator" => rig.Isolator,
-        "head" => rig.Head,
-        "camera" => rig.Camera,
+        "paths[0].reach" => rig.Reach,
+        "paths[0].isolator" => rig.Isolator,
+        "paths[0].head" => rig.Head,
+        "paths[0].camera" => rig.Camera,
         "site" => rig.Site,
         "run" => rig.Run,
-        _ => rig.Tether,
+        _ => rig.Tethers.FirstOrDefault(),
     };
 
     /// <summary>An end of what may be entered, next to one, or anything between.</summary>

@@ -22,16 +22,15 @@ public sealed class MeasuresAtTheirEndsTests
         var tried = 0;
         foreach (var (at, part) in new (string, object?)[]
         {
-            ("base", rig.Base), ("reach", rig.Reach), ("isolator", rig.Isolator), ("head", rig.Head), ("camera", rig.Camera),
-                ("site", rig.Site),
-            ("run", rig.Run), ("tether", rig.Tether),
+            ("base", rig.Base), ("paths[0].reach", rig.Reach), ("paths[0].isolator", rig.Isolator), ("paths[0].head", rig.Head),
+            ("paths[0].camera", rig.Camera), ("site", rig.Site), ("run", rig.Run), ("tethers[0]", rig.Tethers.FirstOrDefault()),
         })
             foreach (var declared in part is null ? [] : MeasureReader.Declared(part.GetType()))
                 if (declared.Measure is { } measure)
                     foreach (var end in new[] { measure.Minimum, measure.Maximum })
                     {
                         var document = JsonNode.Parse(StrictJson.Write(rig))!;
-                        document[at]![declared.Name] = end;
+                        RigFiles.Place(document, at)[declared.Name] = end;
                         try
                         {
                             var report = Assessor.Assess(RigReader.Read(document.ToJsonString(), Catalogue.Shipped), Catalogue.Shipped);

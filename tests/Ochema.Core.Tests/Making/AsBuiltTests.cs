@@ -54,12 +54,12 @@ public sealed class AsBuiltTests
     {
         var rig = RigFiles.Named(name);
         var asked = Maker.Of(rig, Stock).Steps.Where(s => s.Work == Work.Tether).Select(s => Assert.Single(s.Built)).ToList();
-        Assert.Equal(rig.AllTethers.Select(t => t.Slack).Order(), asked.Select(r => r.Planned!.Value).Order());
+        Assert.Equal(rig.Tethers.Select(t => t.Slack).Order(), asked.Select(r => r.Planned!.Value).Order());
         Assert.Equal(asked.Count, asked.Select(r => r.Path).Distinct().Count());
         foreach (var r in asked)
         {
             var own = Put(rig, r.Path, r.Planned + 0.02);
-            Assert.Equal(r.Planned + 0.02, Assert.Single(own.AllTethers.Zip(rig.AllTethers), p => p.First.Slack
+            Assert.Equal(r.Planned + 0.02, Assert.Single(own.Tethers.Zip(rig.Tethers), p => p.First.Slack
                 != p.Second.Slack).First.Slack);
         }
     }
@@ -127,13 +127,13 @@ public sealed class AsBuiltTests
     public void ARiserCutLongMovesTheVerdictAndTheBars()
     {
         var rig = RigFiles.Named("cup-plate-riser");
-        var (step, asked) = Asked(rig).Single(a => a.Asked.Path == "reach.height");
+        var (step, asked) = Asked(rig).Single(a => a.Asked.Path == "paths.[first].reach.height");
         Assert.Equal(Work.Cut, step.Work);
-        var built = Put(rig, "reach.height", asked.Planned + 0.02);
+        var built = Put(rig, "paths.[first].reach.height", asked.Planned + 0.02);
         Assert.Equal(RiserOf(rig) + 0.02, RiserOf(built), 9);
         Assert.Equal(Cut(rig) + 0.02, Cut(built), 9);
         var did = Assert.IsType<BuiltEffect>(AsBuilt.Did(built, Stock));
-        Assert.Equal(["reach.height"], did.Paths);
+        Assert.Equal(["paths.[first].reach.height"], did.Paths);
         Assert.Equal(Assessor.Assess(rig, Stock).Verdict.Use, did.Drawn.Use, 12);
         Assert.Equal(Assessor.Assess(built, Stock).Verdict.Use, did.Built.Use, 12);
         Assert.True(did.Built.Use > did.Drawn.Use + 0.002, $"{did.Drawn.Use} {did.Built.Use}");
@@ -150,7 +150,7 @@ public sealed class AsBuiltTests
     {
         var rig = RigFiles.Named("magnet-and-stud");
         var free = Assert.IsType<Kinds.Reaches.Stud>(rig.Reach).Length;
-        var rod = Asked(rig).Single(a => a.Asked.Place == "reach.length").Asked;
+        var rod = Asked(rig).Single(a => a.Asked.Place == "paths.[first].reach.length").Asked;
         Assert.Equal("Cut to", rod.Label);
         Assert.Equal(free + 0.03, rod.Planned!.Value, 9);
         var built = Put(rig, rod.Path, free + 0.04);
@@ -191,19 +191,19 @@ public sealed class AsBuiltTests
             Assert.Throws<DocumentException>(() => AsBuilt.Put(rig, Stock, path, value, on));
         Assert.Equal("path", Refused("run.speed", 10).Path);
         Assert.Equal("path", Refused("", 10).Path);
-        Assert.Equal("value", Refused("reach.height", 100).Path);
-        Assert.Equal("value", Refused("reach.height", double.NaN).Path);
-        Assert.Equal("on", Refused("reach.height", 0.2, "yesterday").Path);
-        Assert.Same(rig, Put(rig, "reach.height", null));
+        Assert.Equal("value", Refused("paths.[first].reach.height", 100).Path);
+        Assert.Equal("value", Refused("paths.[first].reach.height", double.NaN).Path);
+        Assert.Equal("on", Refused("paths.[first].reach.height", 0.2, "yesterday").Path);
+        Assert.Same(rig, Put(rig, "paths.[first].reach.height", null));
     }
 
     [Fact] // changed on the drawing afterwards, it is a drawing again: what was read off does not count for it
     public void ADrawingChangedAfterwardsIsADrawing()
     {
-        var built = Put(RigFiles.Named("cup-plate-riser"), "reach.height", 0.2);
-        var drawn = DocumentPath.With(built, Stock, "reach.height", 0.15);
+        var built = Put(RigFiles.Named("cup-plate-riser"), "paths.[first].reach.height", 0.2);
+        var drawn = DocumentPath.With(built, Stock, "paths.[first].reach.height", 0.15);
         Assert.Null(AsBuilt.Did(drawn, Stock));
-        var asked = Asked(drawn).Single(a => a.Asked.Path == "reach.height").Asked;
+        var asked = Asked(drawn).Single(a => a.Asked.Path == "paths.[first].reach.height").Asked;
         Assert.Equal((null, 0.15), (asked.Value, asked.Planned));
     }
 
@@ -231,7 +231,7 @@ public sealed class AsBuiltTests
             Stock = new OwnStock { Sections = [own] },
         };
         var stock = Stock.With(rig.Stock);
-        var built = AsBuilt.Put(rig, stock, "reach.height", 0.27, Day);
+        var built = AsBuilt.Put(rig, stock, "paths.[first].reach.height", 0.27, Day);
         Assert.Equal(0.27, Assert.IsType<Kinds.Reaches.Riser>(built.Reach).Height);
         Assert.NotNull(AsBuilt.Did(built, stock));
     }

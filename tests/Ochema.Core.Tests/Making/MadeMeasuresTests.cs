@@ -71,7 +71,7 @@ public sealed class MadeMeasuresTests
     public void WhatCameOutOtherwiseIsDone()
     {
         var rig = AllDone(RigFiles.Named("cup-plate-riser"));
-        var built = AsBuilt.Put(rig, Stock, "reach.height", Assert.IsType<Riser>(rig.Reach).Height + 0.004, Day);
+        var built = AsBuilt.Put(rig, Stock, "paths.[first].reach.height", Assert.IsType<Riser>(rig.Reach).Height + 0.004, Day);
         Assert.True(Maker.Of(built, Stock).Steps.Single(s => s.Id == "cut.reach.riser.riser").IsDone);
     }
 

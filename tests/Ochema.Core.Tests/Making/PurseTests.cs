@@ -195,16 +195,16 @@ public sealed class PurseTests
         var rig = RigFiles.Named("cup-plate-riser");
         double Line(string end)
         {
-            var b = Kinds.RigAssembly.Build(rig with { Tether = rig.Tether! with { End = end } }, Stock);
+            var b = Kinds.RigAssembly.Build(rig with { Tethers = [rig.Tethers[0] with { End = end }, .. rig.Tethers.Skip(1)] }, Stock);
             var tether = b.Tethers[0];
             Assert.Equal(Math.Round(tether.Cut, 2), b.Parts.First(p => p.Station == "tether").Cut!.Length, 9);
             return tether.Cut - tether.Length;
         }
-        var row = Stock.Find<StrapRow>("straps", rig.Tether!.Stock);
+        var row = Stock.Find<StrapRow>("straps", rig.Tethers[0].Stock);
         Assert.Equal(0, Line("sewn"), 12);
         Assert.Equal(90 * row.Thickness, Line("bowline"), 12);
         Assert.Equal(40 * row.Thickness, Line("crimp"), 12);
-        var step = Maker.Of(rig with { Tether = rig.Tether with { End = "bowline" } }, Stock).Steps.Single(s => s.Work == Work.Tether);
+        var step = Maker.Of(rig with { Tethers = [rig.Tethers[0] with { End = "bowline" }, .. rig.Tethers.Skip(1)] }, Stock).Steps.Single(s => s.Work == Work.Tether);
         Assert.Contains("each bowline takes", step.How, StringComparison.Ordinal);
         Assert.Equal(0.012, Stock.Find<StrapRow>("straps", "ratchet-25").Thickness);
     }

@@ -147,7 +147,7 @@ public sealed class GroundTests
         var site = host.Sites.Single(s => s.Id == place);
         var source = RecipeLibrary.All.Select(r => r.Document).First(d =>
             NamedKind(d) == kind && (d.Host == "open-field" || d.Host == "orchard-tree" || kind != "weighted-foot"));
-        var rig = source with { Host = host.Id, Site = site, At = [0, 0], Straps = [], Tether = null, Tethers = [], Braces = [] };
+        var rig = source with { Host = host.Id, Site = site, At = [0, 0], Straps = [], Tethers = [], Braces = [] };
         var report = Assessor.Assess(rig, Stock);
         Assert.DoesNotContain(report.Findings, f => f.Blocks);
         Assert.True(report.Checks.Count(c => c.Station == "base") >= 2);

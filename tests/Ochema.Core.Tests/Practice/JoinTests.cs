@@ -41,8 +41,9 @@ public sealed class JoinTests
         var rig = RigFiles.Named(name);
         var b = RigAssembly.Build(rig with
         {
-            Second = new SecondPath
+            Second = new CameraPath
             {
+                Id = CameraPath.SecondId,
                 Camera = rig.Camera,
                 Head = rig.Head,
                 Reach = rig.Reach,

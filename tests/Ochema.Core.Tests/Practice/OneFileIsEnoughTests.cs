@@ -31,7 +31,6 @@ public sealed class OneFileIsEnoughTests
             Survey = new SiteSurvey(),
             Straps = [],
             Braces = [],
-            Tether = null,
             Tethers = [],
             Run = rig.Run with { Speed = 1 },
         };

@@ -116,8 +116,9 @@ public sealed class PayloadTests
     private static RigDocument Diver(double pan, double tilt = 0) => RigFiles.Named("low-arm") is var rig ? rig with
     {
         Camera = rig.Camera with { Subject = 1 },
-        Second = new SecondPath
+        Second = new CameraPath
         {
+            Id = CameraPath.SecondId,
             Reach = new CrossBar { Offset = -0.2, Height = 0.02, Section = "square-al-20x2" },
             Head = new BallHead(),
             Camera = new CameraChoice { Body = "lamp-dive", Lens = "no-lens", Pan = pan, Tilt = tilt },

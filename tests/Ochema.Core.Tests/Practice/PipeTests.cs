@@ -52,7 +52,7 @@ public sealed class PipeTests
             plan.Steps.Single(s => s.Work == Work.Glue && s.Station == "reach"));
         Assert.True(dry.Number < glue.Number);
         Assert.Equal(24 * 3600, glue.Wait);
-        Assert.Contains(glue.Built, r => r.Path == "reach.out");
+        Assert.Contains(glue.Built, r => r.Path == "paths.[first].reach.out");
     }
 
     [Fact] // what is no pipe any more is said by name, not built

@@ -170,7 +170,7 @@ public class RoadRecipeTests
     public void AClampOnGlassIsForAParkedCarOnly()
     {
         var rig = Recipe("window-clamp");
-        var road = rig with { Host = "estate", Tether = null };
+        var road = rig with { Host = "estate", Tethers = [] };
         Assert.Contains(Assess(road).Findings, f => f.Blocks && f.Text.Contains("parked"));
     }
 
@@ -192,8 +192,9 @@ public class RoadRecipeTests
     {
         var rig = Recipe("split-block") with
         {
-            Second = new SecondPath
+            Second = new CameraPath
             {
+                Id = CameraPath.SecondId,
                 Reach = new NoReach(),
                 Head = new ClipHead { Stock = "clip-steel" },
                 Camera = new CameraChoice { Body = "action-cube", Lens = "built-in-wide", Pan = Math.PI },
@@ -216,7 +217,7 @@ public class RoadRecipeTests
         var rig = Recipe("split-block");
         var tied = Assess(rig).Retentions.Single(r => r.Piece == "Camera");
         Assert.Equal("the tether", tied.CaughtBy);
-        var loose = Assess(rig with { Tether = null });
+        var loose = Assess(rig with { Tethers = [] });
         Assert.Contains(loose.Retentions, r => r.Piece == "Camera" && r.Single && r.By.Contains("its clip"));
         Assert.Contains(loose.Findings, f => f.Text.StartsWith("Camera: 1 of 2", StringComparison.Ordinal)
             && f.Text.Contains("A tether from the camera"));

@@ -136,7 +136,7 @@ public sealed class TallPoleTests
     [Fact] // a line to the foot of a pole is taut once what it keeps lies on the ground
     public void ALineToTheFootOfAPoleKeepsNothing()
     {
-        RigDocument Tied(string end) => Rig with { Tether = Rig.Tether! with { To = new(end, 0) } };
+        RigDocument Tied(string end) => Rig with { Tethers = [Rig.Tethers[0] with { To = new(end, 0) }, .. Rig.Tethers.Skip(1)] };
         var (foot, top) = (Assess(Tied(AnchorEnd.OnRig)), Assess(Tied(AnchorEnd.OnReach)));
         Assert.Contains(foot.Findings, f => f.Text.Contains("on the ground before it is taut", StringComparison.Ordinal));
         Assert.Equal(1, foot.Retentions.First(r => r.Station == "camera").Has);
@@ -145,7 +145,7 @@ public sealed class TallPoleTests
         Assert.Equal(Verdict.LetsGo, foot.LetGo.Single(l => l.Title == "Without the pole's cap").Verdict);
         Assert.NotEqual(Verdict.LetsGo, top.LetGo.Single(l => l.Title == "Without the pole's cap").Verdict);
         // Proposed, where none is there: to the pole, close to its end.
-        var proposed = TetherPlan.For(Kinds.RigAssembly.Build(Rig with { Tether = null }, Catalogue.Shipped), "camera", Rig.Run.Speed);
+        var proposed = TetherPlan.For(Kinds.RigAssembly.Build(Rig with { Tethers = [] }, Catalogue.Shipped), "camera", Rig.Run.Speed);
         Assert.Equal(AnchorEnd.OnReach, proposed?.Tether.To.Anchor);
         // The same over water falls in and is pulled up again.
         Assert.DoesNotContain(Assess(RigFiles.Named("gear-rail-boom")).Findings, f =>

@@ -151,7 +151,7 @@ public sealed class TreeTests
     [Fact] // on a stud or in a tube's plug the arm's foot is a joint like any other
     public void WhatTheArmStandsOnHasToBearIt()
     {
-        var post = Rig with { Base = new SingleMagnet(), Host = "estate", Site = RigFiles.CupAndArm().Site, At = [0, 0], Tether = null };
+        var post = Rig with { Base = new SingleMagnet(), Host = "estate", Site = RigFiles.CupAndArm().Site, At = [0, 0], Tethers = [] };
         Assert.Contains(Assess(post).Checks, c => c.Id == "reach-screw.strength");
         Assert.DoesNotContain(Assess(Rig).Checks, c => c.Id == "reach-screw.slip");
     }

@@ -42,8 +42,9 @@ public sealed class MassTests
         foreach (var (_, rig) in RigFiles.All)
             Weigh(rig with
             {
-                Second = new SecondPath
+                Second = new CameraPath
                 {
+                    Id = CameraPath.SecondId,
                     Camera = rig.Camera,
                     Head = rig.Head,
                     Reach = rig.Reach,

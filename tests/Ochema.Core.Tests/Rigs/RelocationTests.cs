@@ -37,7 +37,7 @@ public class RelocationTests
                 Assert.Equal(host.Id, back.Host);
                 Assert.Contains(host.Sites, s => s.Id == back.Site.Id);
                 Assert.All(back.Straps, s => Assert.Contains(host.Anchors, a => a.Id == s.To.Anchor));
-                Assert.All(back.AllTethers.Where(t => t.To.Anchor is not (AnchorEnd.OnRig or AnchorEnd.OnReach)),
+                Assert.All(back.Tethers.Where(t => t.To.Anchor is not (AnchorEnd.OnRig or AnchorEnd.OnReach)),
                     t => Assert.Contains(host.Anchors, a => a.Id == t.To.Anchor));
                 Assert.All(back.Braces, b => Assert.Contains(host.Sites, s => s.Id == b.Footing!.Site));
                 Assert.True(back.Run.Speed <= host.Drive.Top);

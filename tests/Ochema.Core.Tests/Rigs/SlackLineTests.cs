@@ -48,7 +48,7 @@ public sealed class SlackLineTests
         Near.Share(((RopeCarriage)rig.Base).HungBeside(b)!.Holds, tether.Anchor.Holds!.Value, 1e-12);
         Assert.Contains(b.Parts, p => p.Id == new PieceId(StationId.Tether, "second-rope"));
         Assert.Contains(Maker.Of(rig, Stock).Steps, s => s.Id.EndsWith("second-rope", StringComparison.Ordinal));
-        var without = rig with { Tethers = [], Tether = null };
+        var without = rig with { Tethers = [] };
         Assert.DoesNotContain(RigAssembly.Build(without, Stock).Parts, p => p.Id.Name == "second-rope");
         Assert.DoesNotContain(Maker.Of(without, Stock).Steps, s => s.Id.EndsWith("second-rope", StringComparison.Ordinal));
     }

@@ -13,19 +13,89 @@ public class UpgradeTests
 
     public static TheoryData<string> All => RigFiles.Names;
 
+    /// <summary>A rig as the schema before this one wrote it: one path on its own, a second and further tethers beside it.</summary>
+    private static JsonObject Before(RigDocument of)
+    {
+        var rig = JsonNode.Parse(StrictJson.Write(of))!.AsObject();
+        rig["schema"] = 2;
+        static JsonObject Without(JsonNode? node, params string[] fields)
+        {
+            var copy = node!.DeepClone().AsObject();
+            foreach (var field in fields)
+                copy.Remove(field);
+            return copy;
+        }
+        var (paths, tethers) = (rig["paths"]!.AsArray(), rig["tethers"]!.AsArray());
+        rig.Remove("paths");
+        rig.Remove("tethers");
+        foreach (var (field, part) in Without(paths[0], "id", "where"))
+            rig[field] = part?.DeepClone();
+        if (paths.Count > 1)
+            rig["second"] = Without(paths[1], "id", "isolator");
+        if (tethers.Count > 0)
+            rig["tether"] = Without(tethers[0], "id");
+        rig["tethers"] = new JsonArray([.. tethers.Skip(1).Select(t => Without(t, "id"))]);
+        string Then(string key) => key.Replace("paths.[first].", "", StringComparison.Ordinal).Replace("paths.[second]", "second",
+            StringComparison.Ordinal).Replace("tethers.[tether].", "tether.", StringComparison.Ordinal);
+        void Keys(JsonNode? table)
+        {
+            foreach (var (key, value) in (table as JsonObject)?.ToList() ?? [])
+                if (table!.AsObject().Remove(key))
+                    table[Then(key)] = value;
+        }
+        Keys(rig["measured"]);
+        foreach (var (_, made) in rig["made"] as JsonObject ?? [])
+            Keys(made?["as"]);
+        return rig;
+    }
+
     private static JsonObject Old(string name)
     {
-        var rig = JsonNode.Parse(StrictJson.Write(RigFiles.Named(name)))!.AsObject();
+        var rig = Before(RigFiles.Named(name));
         rig["schema"] = 1;
         return rig;
     }
 
     [Theory, MemberData(nameof(All))]
-    public void AnOldDocumentKeepsItsVerdict(string name)
+    public void AnOldDocumentSaysTheSame(string name)
     {
-        var rig = RigReader.Read(Old(name).ToJsonString(), Stock);
-        Assert.Equal(RigDocument.CurrentSchema, rig.Schema);
+        var (now, before) = (RigFiles.Named(name), Before(RigFiles.Named(name)));
+        foreach (var schema in new[] { 1, 2 })
+        {
+            before["schema"] = schema;
+            var rig = RigReader.Read(before.ToJsonString(), Stock);
+            // All of it, days of measuring and ticks too; and once upgraded it stays as it is.
+            Assert.True(JsonNode.DeepEquals(JsonNode.Parse(StrictJson.Write(now)), JsonNode.Parse(StrictJson.Write(rig))), name);
+            Assert.Equal(StrictJson.Write(rig), StrictJson.Write(RigReader.Read(StrictJson.Write(rig), Stock)));
+        }
+    }
+
+    [Theory] // as they lay in folders before there were lists
+    [InlineData("ferry-schema-2", "11-ferry-from-below")]
+    [InlineData("wing-schema-2", "13-wing-looking-home")]
+    public void AFileOfThenKeepsItsVerdict(string file, string name)
+    {
+        var rig = RigReader.Read(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Rigs/Earlier", file + ".json")), Stock);
         Assert.Equal(StrictJson.Write(Assessor.Assess(RigFiles.Named(name), Stock)), StrictJson.Write(Assessor.Assess(rig, Stock)));
+    }
+
+    [Theory] // in the words of the file, not of what it was made into
+    [InlineData("reach", "{\"kind\":\"riser\",\"height\":99}", "reach.height")]
+    [InlineData("camera", "{\"body\":\"none\",\"lens\":\"none\"}", "camera.body")]
+    [InlineData("second", "{\"reach\":{\"kind\":\"none\"},\"head\":{\"kind\":\"anvil\"},\"camera\":{}}", "second.")]
+    [InlineData("tether", "{\"stock\":\"wire-2\",\"to\":{\"anchor\":\"moon\",\"t\":0}}", "tether.to.anchor")]
+    [InlineData("tethers", "[{\"stock\":\"wire-2\",\"to\":{\"anchor\":\"moon\",\"t\":0}}]", "tethers[0].to.anchor")]
+    [InlineData("tethers", "[{\"id\":\"a\",\"stock\":\"wire-2\",\"to\":{\"anchor\":\"moon\",\"t\":0}}]", "tethers[0]")]
+    [InlineData("tethers", "7", "tethers")]
+    [InlineData("second", "5", "second")]
+    [InlineData("paths", "[]", "")]
+    [InlineData("measured", "{\"reach.length\":{\"value\":1,\"on\":\"today\"}}", "measured.reach.length.on")]
+    public void WhatIsWrongWithAnOldOneIsNamedAsItHasIt(string field, string value, string path)
+    {
+        var rig = Before(RigFiles.Named("1-bonnet-close-up"));
+        rig[field] = JsonNode.Parse(value);
+        Assert.StartsWith(path, Assert.Throws<DocumentException>(() => RigReader.Read(rig.ToJsonString(), Stock)).Path,
+            StringComparison.Ordinal);
     }
 
     [Fact]
@@ -58,8 +128,7 @@ public class UpgradeTests
     {
         var old = JsonNode.Parse(StrictJson.Write(RigFiles.Named(recipe)))!.AsObject();
         var at = of == "site" ? old["site"]!.AsObject()
-            : new[] { old["tether"], old["tethers"]?.AsArray().FirstOrDefault(t => (string?)t?["to"]?["anchor"] == now) }
-                .Select(t => t?["to"]?.AsObject()).First(t => (string?)t?["anchor"] == now)!;
+            : old["tethers"]!.AsArray().Select(t => t!["to"]!.AsObject()).First(t => (string?)t["anchor"] == now);
         Assert.Equal(now, (string)at[field]!);
         at[field] = was;
         Assert.Equal(StrictJson.Write(RigFiles.Named(recipe)), StrictJson.Write(RigReader.Read(old.ToJsonString(), Stock)));
@@ -71,7 +140,7 @@ public class UpgradeTests
 
     [Theory]
     [InlineData(0)]
-    [InlineData(3)]
+    [InlineData(4)]
     [InlineData(-1)]
     public void OtherSchemasAreRefusedByName(int schema)
     {
@@ -79,7 +148,7 @@ public class UpgradeTests
         rig["schema"] = schema;
         var e = Assert.Throws<DocumentException>(() => RigReader.Read(rig.ToJsonString(), Stock));
         Assert.Equal("schema", e.Path);
-        Assert.Contains("1 and 2", e.Reason);
+        Assert.Contains("1, 2, 3", e.Reason);
     }
 
     [Theory] // what is wrong with an old document is said as of any other

@@ -9,13 +9,13 @@ namespace Ochema.Core.Tests.Sharpness;
 /// <summary>A second camera has a picture of its own, and parts that fit it.</summary>
 public sealed class SecondCameraTests
 {
-    private static RigDocument With(RigDocument rig, SecondPath second) => rig with { Second = second };
+    private static RigDocument With(RigDocument rig, CameraPath second) => rig with { Second = second };
 
     [Fact]
     public void ATwinOnTheSamePlaceHasTheSamePicture()
     {
         var rig = RigFiles.Named("3-roof-road-ahead");
-        var report = Assessor.Assess(With(rig, new SecondPath { Camera = rig.Camera, Head = rig.Head, Reach = rig.Reach }),
+        var report = Assessor.Assess(With(rig, new CameraPath { Id = CameraPath.SecondId, Camera = rig.Camera, Head = rig.Head, Reach = rig.Reach }),
             Catalogue.Shipped);
         Assert.Equal(report.Sharpness.Word, report.SecondSharpness!.Word);
         foreach (var (a, b) in report.Sharpness.Numbers.Zip(report.SecondSharpness.Numbers))
@@ -26,8 +26,9 @@ public sealed class SecondCameraTests
     public void ALongerLensBesideItSeesMore()
     {
         var rig = RigFiles.Named("3-roof-road-ahead");
-        var report = Assessor.Assess(With(rig, new SecondPath
+        var report = Assessor.Assess(With(rig, new CameraPath
         {
+            Id = CameraPath.SecondId,
             Camera = rig.Camera with { Lens = "prime-85" },
             Head = rig.Head,
             Reach = rig.Reach
@@ -44,7 +45,7 @@ public sealed class SecondCameraTests
     public void ItsCradleIsBentToItsOwnSize()
     {
         var rig = RigFiles.Named("bar-magnets");
-        var second = new SecondPath { Camera = rig.Camera with { Body = "phone" }, Head = new CradleHead(), Reach = rig.Reach };
+        var second = new CameraPath { Id = CameraPath.SecondId, Camera = rig.Camera with { Body = "phone" }, Head = new CradleHead(), Reach = rig.Reach };
         var parts = Assessor.Assess(With(rig, second), Catalogue.Shipped).Parts.Where(p => p.Sheet is not null
             && p.Name.StartsWith("Cradle", StringComparison.Ordinal)).ToList();
         Assert.Equal(2, parts.Count);

@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using Ochema.Core.Hosts;
 using Ochema.Core.Kinds.Bases;
 using Ochema.Core.Kinds.Braces;
@@ -21,16 +22,23 @@ internal static class RigFiles
 
     public static Site Panel(string site, string host = "estate") => Car.Sites(Car.Find(host)!).First(s => s.Id == site);
 
+    /// <summary>What stands at a place of a written document, as "paths[0].reach".</summary>
+    public static JsonNode Place(JsonNode document, string at) => at.Split('.', '[').Aggregate(document, (node, step) =>
+        (step.EndsWith(']') ? node[int.Parse(step[..^1])] : node[step]) ?? throw new KeyNotFoundException(at));
+
     /// <summary>The same with its camera tied to the host, as a public way asks for.</summary>
     public static RigDocument Tied(RigDocument rig) => rig with
     {
-        Tether = new Tether
-        {
-            Stock = "lanyard-stretch",
-            Slack = 0.06,
-            To = rig.Site.Id is "bonnet"
-            ? new("bonnet-gap", 0.5) : new("door-frame-left", 0.4)
-        },
+        Tethers =
+        [
+            new Tether
+            {
+                Id = "tether",
+                Stock = "lanyard-stretch",
+                Slack = 0.06,
+                To = rig.Site.Id is "bonnet" ? new("bonnet-gap", 0.5) : new("door-frame-left", 0.4),
+            },
+        ],
     };
 
     /// <summary>A cup with an arm on a bonnet of 0.75 mm steel: camera about 0.28 m above the panel.</summary>
@@ -42,9 +50,16 @@ internal static class RigFiles
         Site = Panel("bonnet"),
         At = [-0.1, 0],
         Base = new SingleCup { StemHeight = 0.03 },
-        Reach = new ArticulatedArm { Length = 0.16, LowerLean = -0.3, UpperLean = 0.3 },
-        Head = new StudHead(),
-        Camera = new CameraChoice { Body = "compact", Lens = "built-in-24", Mass = 0.45, Pan = Math.PI },
+        Paths =
+        [
+            new CameraPath
+            {
+                Id = CameraPath.FirstId,
+                Reach = new ArticulatedArm { Length = 0.16, LowerLean = -0.3, UpperLean = 0.3 },
+                Head = new StudHead(),
+                Camera = new CameraChoice { Body = "compact", Lens = "built-in-24", Mass = 0.45, Pan = Math.PI },
+            },
+        ],
         Braces = [.. feet.Select((f, i) => new Strut { Id = $"strut-{i}", Site = "bonnet", At = [f.S, f.T],
             Foot = new Magnet { Stock = "magnet-88-rubber" } })],
         Run = new RunConditions { Speed = 80 / 3.6 },
@@ -60,9 +75,16 @@ internal static class RigFiles
             Site = Panel(site),
             At = [0, 0],
             Base = new HoldPlate { Hold = hold, Count = 4 },
-            Reach = riser > 0 ? new Riser { Height = riser, Section = "tube-al-50x3" } : new NoReach(),
-            Head = new FluidHead { Stock = mass > 4 ? "fluid-75" : "fluid-small" },
-            Camera = new CameraChoice { Body = "cine-small", Lens = "prime-24", Mass = mass },
+            Paths =
+            [
+                new CameraPath
+                {
+                    Id = CameraPath.FirstId,
+                    Reach = riser > 0 ? new Riser { Height = riser, Section = "tube-al-50x3" } : new NoReach(),
+                    Head = new FluidHead { Stock = mass > 4 ? "fluid-75" : "fluid-small" },
+                    Camera = new CameraChoice { Body = "cine-small", Lens = "prime-24", Mass = mass },
+                },
+            ],
             Run = new RunConditions { Speed = speed },
         };
 }

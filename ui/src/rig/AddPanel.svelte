@@ -12,7 +12,7 @@
 <Alternatives station="straps" title="A pair of straps" />
 <OneStrap />
 <Alternatives station="isolator" title="Something soft" />
-{#if !session.doc.second}
+{#if session.doc.paths.length < 2}
   <Alternatives station="second" title="A second camera on the same base" />
 {/if}
 <Alternatives station="tether" title="Tethers" />

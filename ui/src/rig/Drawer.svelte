@@ -3,7 +3,7 @@
   import type { Kind, Schemas } from '../api/client';
   import { capital, fill, uncapital } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
-  import { valueAt } from '../state/document';
+  import { pathOf, valueAt } from '../state/document';
   import { getSession } from '../state/session.svelte';
   import AddPanel from './AddPanel.svelte';
   import Alternatives from './Alternatives.svelte';
@@ -35,7 +35,7 @@
     if (!value) return null;
     return { path: row.at, value, kind: catalogue.kind(row.family, value.kind ?? row.family), family: row.family };
   });
-  let second = $derived(subject?.path.startsWith('second.') ?? false);
+  let second = $derived(subject ? pathOf(session.doc, subject.path) > 0 : false);
 
   /** What the title calls a row's family. */
   const families: Record<string, string> = { brace: 'strut', isolator: 'soft mount' };
@@ -60,7 +60,7 @@
   function remove() {
     const s = session.selected;
     if (!subject) return;
-    if (second) session.setPath('second', undefined);
+    if (second) session.setPath('paths', session.doc.paths.slice(0, 1));
     else {
       const list = subject.family === 'brace' ? session.doc.braces! : session.doc.straps!;
       session.setPath(

@@ -2,6 +2,7 @@
   import type { Schemas } from '../api/client';
   import { capital, quantity } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
+  import { pathOf } from '../state/document';
   import { getSession } from '../state/session.svelte';
 
   interface Props {
@@ -12,7 +13,7 @@
   const session = getSession();
   let { path, camera }: Props = $props();
   let figure = $derived(session.report!.figure);
-  let people = $derived((path === 'camera' ? figure.people : figure.secondPeople) ?? []);
+  let people = $derived((pathOf(session.doc, path) === 0 ? figure.people : figure.secondPeople) ?? []);
 
   /** The camera turned to somebody, who is its subject from then on. */
   const film = (who: Schemas['PersonSeen']) =>

@@ -34,7 +34,8 @@
   let worst = $derived(report ? sharpWords[report.picture.word] : null);
   let shown = $derived(report?.modes[mode] ?? report?.modes[0]);
   let going = $derived(catalogue.host(session.doc.host)?.going);
-  let isolator = $derived(session.doc.isolator as unknown as (Record<string, unknown> & { kind: string }) | undefined);
+  let path = $derived(session.doc.paths[0]!);
+  let isolator = $derived(path.isolator as unknown as (Record<string, unknown> & { kind: string }) | undefined);
 </script>
 
 {#if problem && !report}
@@ -151,8 +152,8 @@
           'stabiliser',
           'delivery',
         ])}
-        value={session.doc.camera as unknown as Record<string, unknown>}
-        path="camera"
+        value={path.camera as unknown as Record<string, unknown>}
+        path="paths.[{path.id}].camera"
       />
       <h3 class="mt-4">{going ? `${going.label} and engine` : 'Road and engine'}</h3>
       <Fields
@@ -164,7 +165,7 @@
       {#if report.soft}<SoftBench soft={report.soft} />{/if}
       <IsolatorFinder />
       {#if isolator && isolator.kind !== 'no-isolator'}
-        <Fields kind={catalogue.kind('isolator', isolator.kind)} value={isolator} path="isolator" />
+        <Fields kind={catalogue.kind('isolator', isolator.kind)} value={isolator} path="paths.[{path.id}].isolator" />
       {/if}
     </aside>
   </main>

@@ -54,6 +54,12 @@ export function withValue<T extends object>(
 /** What stands at a path. */
 export const valueAt = (doc: unknown, path: string) => steps(path).reduce(down, doc);
 
+/** Which of the ways to a camera a place belongs to: 0 for the first; −1 for what belongs to none. */
+export function pathOf(doc: RigDocument, at: string): number {
+  const [list, own] = steps(at);
+  return list === 'paths' && own ? doc.paths.findIndex((p) => p === down(doc.paths, own)) : -1;
+}
+
 /** Whether two documents, or parts of them, say the same, in whatever order; what is undefined is not there. */
 export function alike(a: unknown, b: unknown): boolean {
   if (a === b || typeof a !== 'object' || typeof b !== 'object' || !a || !b) return a === b;

@@ -53,7 +53,7 @@ public sealed record AdhesiveBase : BaseKind
         var width = Pad.Diameter(b.Stock);
         b.Checks.Add(new PadCurve(spot, width, Radius));
         // Worn, it has to come off; anywhere else glue is never the only thing.
-        if (b.Host.BreakawayLimit is null && b.Rig.Straps.Count == 0 && !b.Rig.AllTethers.Any())
+        if (b.Host.BreakawayLimit is null && b.Rig.Straps.Count == 0 && b.Rig.Tethers.Count == 0)
             b.Findings.Add(new ReportFinding(StationId.Base, "Glue alone is refused: a strap, or a tether from the camera, goes with it.",
                 true));
         HelmetRules.Add(b, spot.Id, Height + 0.02, true, Holding(b), "the pad torn off, strength × area");

@@ -15,7 +15,7 @@ internal static class TetherLine
     public static void Build(RigBuilder b)
     {
         var n = 0;
-        foreach (var tether in b.Rig.AllTethers)
+        foreach (var tether in b.Rig.Tethers)
         {
             n++;
             if (tether.From == TetherPoint.SecondCamera && b.SecondCamera is null)
@@ -25,12 +25,11 @@ internal static class TetherLine
                 continue;
             }
             var row = b.Stock.Find<StrapRow>("straps", tether.Stock);
-            var path = n == 1 && b.Rig.Tether is not null ? "tether.to" : $"tethers[{n - (b.Rig.Tether is null ? 1 : 2)}].to";
             var end = tether.To.Anchor switch
             {
                 AnchorEnd.OnRig => b.Position(b.At(RigPoint.BaseTop)),
                 AnchorEnd.OnReach => b.Position(b.At(RigPoint.ReachTop)),
-                _ => b.Anchor(tether.To, path),
+                _ => b.Anchor(tether.To, $"tethers[{n - 1}].to"),
             };
             var node = tether.From switch
             {
@@ -42,7 +41,7 @@ internal static class TetherLine
             };
             var from = b.Position(node);
             var length = (end - from).Length + tether.Slack;
-            var id = n == 1 ? "tether" : $"tether-{n}";
+            var id = b.NameOf(tether);
             var built = new TetherBuilt(id, n == 1 ? "Tether" : $"Tether {n}", tether, from, tether.To.Anchor switch
             {
                 AnchorEnd.OnRig => Hosts.HostDrawing.At(AnchorEnd.OnRig, "The rig's own base", end),
