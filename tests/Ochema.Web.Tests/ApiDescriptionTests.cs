@@ -41,15 +41,18 @@ public sealed partial class ApiDescriptionTests
                 (of["parameters"]?.AsArray() ?? []).Any(p => (string)p!["name"]! == "If-Match"));
     }
 
-    [Fact] // docs/api.md: each line is sent as it stands there, and answered with what it says
-    public async Task TheLinesOfTheDocumentationWork()
+    [Theory] // each line is sent as it stands there, and answered with what it says
+    [InlineData("docs/api.md", 20)]
+    [InlineData("docs/formats.md", 20)]
+    public async Task TheLinesOfTheDocumentationWork(string page, int atLeast)
     {
         using var host = new Host();
-        var text = File.ReadAllText(Path.Combine(Root(), "docs/api.md"));
-        // Values and files that a line takes from the answers before.
-        var (values, files) = (new Dictionary<string, string> { ["OCHEMA"] = "" }, new Dictionary<string, JsonNode>());
+        var text = File.ReadAllText(Path.Combine(Root(), page));
+        // Values and files that a line takes from the answers before, or from the page itself.
+        var values = new Dictionary<string, string> { ["OCHEMA"] = "" };
+        var files = Files().Matches(text).ToDictionary(m => m.Groups[1].Value, m => JsonNode.Parse(m.Groups[2].Value)!);
         var lines = Blocks().Matches(text).SelectMany(b => b.Groups[1].Value.Split('\n')).Where(l => l.Length > 0).ToList();
-        Assert.True(lines.Count >= 20, $"only {lines.Count} lines");
+        Assert.True(lines.Count >= atLeast, $"only {lines.Count} lines");
         JsonNode At(string path, string file) =>
             path.Split('.').Aggregate(files[file], (at, step) => (int.TryParse(step, out var i) ? at[i] : at[step])!);
         foreach (var line in lines)
@@ -57,6 +60,13 @@ public sealed partial class ApiDescriptionTests
                 values[value.Groups[1].Value] = At(value.Groups[2].Value, value.Groups[3].Value).ToString();
             else if (Cut().Match(line) is { Success: true } cut)
                 files[cut.Groups[3].Value] = At(cut.Groups[1].Value, cut.Groups[2].Value);
+            else if (Command().Match(line) is { Success: true } command)
+            {
+                var (code, output, error) = CommandTests.Run(files[command.Groups[2].Value].ToJsonString(),
+                    [command.Groups[1].Value, "-", .. command.Groups[3].Value.Split(' ', StringSplitOptions.RemoveEmptyEntries)]);
+                Assert.True(code == 0, $"{line}: {error}");
+                Assert.Contains(command.Groups[4].Value, output);
+            }
             else
             {
                 var said = Answered().Match(line);
@@ -73,6 +83,11 @@ public sealed partial class ApiDescriptionTests
                     files[into] = JsonNode.Parse(body)!;
             }
     }
+
+    [Fact] // one heading a resource: none without an example
+    public void EveryHeadingOfTheFormatsHasAnExample() =>
+        Assert.Empty(File.ReadAllText(Path.Combine(Root(), "docs/formats.md")).Split("\n## ").Skip(1)
+            .Where(part => !Blocks().IsMatch(part)).Select(part => part.Split('\n')[0]));
 
     /// <summary>A word as a shell reads it.</summary>
     private static string Word(Match word, Dictionary<string, string> values) => word.Groups[1].Success ? word.Groups[1].Value
@@ -101,7 +116,7 @@ public sealed partial class ApiDescriptionTests
                 case "-H":
                     break;
                 case "-d":
-                    request.Content = Host.Json(words[++i] is ['@', .. var file] ? files[file].ToJsonString() : words[i]);
+                    request.Content = Host.Json(Inside().Replace(words[++i], m => files[m.Groups[1].Value + m.Groups[2].Value].ToJsonString()));
                     request.Method = request.Method == HttpMethod.Get ? HttpMethod.Post : request.Method;
                     break;
                 default:
@@ -113,6 +128,18 @@ public sealed partial class ApiDescriptionTests
 
     [GeneratedRegex(@"```sh\n(.*?)```", RegexOptions.Singleline)]
     private static partial Regex Blocks();
+
+    /// <summary>A file that the page gives.</summary>
+    [GeneratedRegex(@"```json ([\w.-]+)\n(.*?)```", RegexOptions.Singleline)]
+    private static partial Regex Files();
+
+    /// <summary>A file's text in what is sent.</summary>
+    [GeneratedRegex(@"^@([\w.-]+)$|\$\(cat ([\w.-]+)\)")]
+    private static partial Regex Inside();
+
+    /// <summary>ochema command file --options, and a part of what it prints.</summary>
+    [GeneratedRegex(@"^ochema (\w+) ([\w.-]+)((?: --\w+)*) +# (.+)$")]
+    private static partial Regex Command();
 
     /// <summary>NAME=$(jq -r .step.step file).</summary>
     [GeneratedRegex(@"^([A-Z]+)=\$\(jq -r \.([\w.]+) ([\w.]+)\)$")]

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using Ochema.Core.Json;
+using Ochema.Core.Stock;
 
 namespace Ochema.Web.Api;
 
@@ -60,9 +61,26 @@ internal static class ApiDescription
         document.Info.Version = "1";
         document.Info.Description = "Rig documents in, assessments out. All numbers SI; axes x forward, y left, z up.";
         document.Servers?.Clear();
+        Rows(document);
         document.Tags = Tags.Select(t => new OpenApiTag { Name = t.Key, Description = t.Value }).ToHashSet();
         return Task.CompletedTask;
     });
+
+    /// <summary>A row of the user's own is a row of one of the lists that take one.</summary>
+    private static void Rows(OpenApiDocument document)
+    {
+        var schemas = document.Components?.Schemas ?? throw new InvalidOperationException("nothing is described");
+        OpenApiSchema Any(string says) => new()
+        {
+            Description = says,
+            AnyOf = [.. StockList.All.Where(l => l.Own).Select(l => l.Row.Name).Distinct().Where(schemas.ContainsKey)
+                .Select(n => new OpenApiSchemaReference(n, document))],
+        };
+        ((OpenApiSchema)schemas[nameof(ShelfRow)]).Properties!["row"] = Any("As documents carry it; where it has a fault, its text.");
+        foreach (var operation in document.Paths.Values.SelectMany(item => item.Operations?.Values.ToArray() ?? []))
+            if (operation.OperationId == ShelfApi.PutRow && operation.RequestBody is OpenApiRequestBody body)
+                body.Content!["application/json"] = new OpenApiMediaType { Schema = Any("A row of that list.") };
+    }
 
     /// <summary>What any resource of its sort refuses besides what it says itself, and the version that a change has to name.</summary>
     private static void Refusals(OpenApiOperation operation, string resource)

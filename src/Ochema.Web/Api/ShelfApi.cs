@@ -23,10 +23,13 @@ internal static class ShelfApi
         var shelf = api.MapGroup("/shelf");
         shelf.MapGet("/lists", () => Answer.Of(Lists)).Named("listShelfLists", "Lists of the shelf: fields of their rows, and what ships.");
         shelf.MapGet("/", All).Named("listShelf", "Own rows.");
-        shelf.MapPut("/{list}/{id}", Put).Refuses(400, 409, 412, 428).Named("putShelfRow", "Puts an own row on the shelf, or changes it.");
+        shelf.MapPut("/{list}/{id}", Put).Refuses(400, 409, 412, 428).Named(PutRow, "Puts an own row on the shelf, or changes it.");
         shelf.MapDelete("/{list}/{id}", Delete).Refuses(404, 412, 428)
             .Named("deleteShelfRow", "Takes an own row from the shelf; rigs keep their copy.");
     }
+
+    /// <summary>What puts a row on the shelf is called in the description.</summary>
+    internal const string PutRow = "putShelfRow";
 
     /// <summary>Why a stored row cannot be used; null when it can.</summary>
     public static string? Fault(ShelfRecord r)
