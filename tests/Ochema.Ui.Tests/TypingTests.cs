@@ -59,10 +59,10 @@ public sealed class TypingTests
     [Theory]
     [InlineData("brace:left", "brace:right", "/braces/left/")]
     [InlineData("brace:right", "brace:left", "/braces/right/")]
-    [InlineData("reach", "camera", "/reach/")]
-    [InlineData("camera", "reach", "/camera/")]
+    [InlineData("reach", "camera", "/paths/first/reach/")]
+    [InlineData("camera", "reach", "/paths/first/camera/")]
     [InlineData("base", "head", "/base/ /at/")]
-    [InlineData("tether", "base", "/tether/")]
+    [InlineData("tether", "base", "/tethers/tether/")]
     [InlineData("site", "base", "/site/")]
     public void EveryFieldKeepsItsValueToItsOwnPart(string row, string next, string belongs)
     {
@@ -106,8 +106,8 @@ public sealed class TypingTests
 
     /// <summary>The field is gone, and with it what it was drawn from: a panel of the whole rig has taken its place.</summary>
     [Theory]
-    [InlineData("reach", "/reach/length")]
-    [InlineData("camera", "/camera/")]
+    [InlineData("reach", "/paths/first/reach/length")]
+    [InlineData("camera", "/paths/first/camera/")]
     public void AValueLandsAlsoWhenAPanelTakesTheFieldsPlace(string row, string belongs)
     {
         browser.OpenRig(Rig);

@@ -6,7 +6,7 @@ namespace Ochema.Core.Analysis;
 
 /// <summary>One way in which something is gone.</summary>
 /// <param name="Station">Spine row whose piece comes off, for links of the path and struts; empty for the others.</param>
-internal sealed record LetGoCase(string Id, string Kind, string Title, IReadOnlyList<string> Gone, string Station = "");
+internal sealed record LetGoCase(string Id, string Kind, string Title, IReadOnlyList<string> Gone, StationId Station = default);
 
 /// <summary>Each hold, link of the path, brace and strap taken away in turn; then all straps. (Straps alone is a model of its
 /// own.)</summary>

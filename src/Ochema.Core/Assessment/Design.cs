@@ -226,7 +226,7 @@ public sealed class Design
             findings.Add(new ReportFinding(StationId.Base, refused, true));
         findings.AddRange(Questions.Of(b.Rig, b.Host).Where(q => q.Answer == Hosts.Answer.No)
             .Select(q => new ReportFinding(StationId.Site, q.Refused, true)));
-        findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding("rig", m)));
+        findings.AddRange(Verdicts.Missing(b, retentions).Missing.Select(m => new ReportFinding(StationId.Rig, m)));
         var verdict = Verdicts.Overall(b, reports, findings, retentions, states, moves is not null ? null
             : KeptTo(states, retentions, speed), speed);
         verdict = Verdicts.Bounded(b, verdict, speed, moves is not null ? 0 : forWord ? null
@@ -270,7 +270,7 @@ public sealed class Design
         var counts = check.Counts(worst);
         double? limit = check.Sort == CheckSort.Service || check.Reserve ? null : check.Fixed ? (counts >= 1 ? 0 : null)
             : LimitOf(check, speed);
-        return new CheckReport(check.Id, check.Station, check.Part, check.Title, worst, counts, check.Sort, Assessment.Judge.Of(counts),
+        return new CheckReport(check.Id, check.Station.ToString(), check.Part, check.Title, worst, counts, check.Sort, Assessment.Judge.Of(counts),
             check.Fixed
             ? "" : driving[at].Label, limit, working, loads);
     }

@@ -86,12 +86,12 @@ internal static class FigureBuilder
         list.Add(new("base", "base", "base", "at", "panel", s.Point(rig.At[0], rig.At[1]).ToArray(), rig.At, rig.Site.Id, null, 0, 0));
         for (var i = 0; i < rig.Braces.Count; i++)
             if (rig.Braces[i] is { Id: var id, Footing: { } foot })
-                list.Add(new(StationId.Brace(id), StationId.Brace(id), "foot", $"braces.{i}.at", "panel",
+                list.Add(new(StationId.Brace(id).ToString(), StationId.Brace(id).ToString(), "foot", $"braces.{i}.at", "panel",
                     b.Position(b.Holds.First(h => h.Station == StationId.Brace(id)).Node).ToArray(), foot.At, foot.Site, null, 0, 0));
         for (var i = 0; i < rig.Straps.Count; i++)
         {
             var end = b.Anchor(rig.Straps[i].To, $"straps[{i}].to");
-            list.Add(new(StationId.Strap(rig.Straps[i].Id), StationId.Strap(rig.Straps[i].Id), "strap end", $"straps.{i}.to", "anchor",
+            list.Add(new(StationId.Strap(rig.Straps[i].Id).ToString(), StationId.Strap(rig.Straps[i].Id).ToString(), "strap end", $"straps.{i}.to", "anchor",
                 end.ToArray(), [rig.Straps[i].To.T], rig.Straps[i].To.Anchor, null, 0, 1));
         }
         var camera = b.Position(b.Camera.Node);

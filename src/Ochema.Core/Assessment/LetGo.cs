@@ -119,7 +119,8 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         var each = limits.Each(checks, speed);
         foreach (var (check, use) in checks.Zip(each))
         {
-            uses[check.Station] = Math.Max(use.Use, uses.GetValueOrDefault(check.Station));
+            var row = check.Station.ToString();
+            uses[row] = Math.Max(use.Use, uses.GetValueOrDefault(row));
             if (c.Kind == "hold" && check.Station == StationId.Base)
                 governing[use.Case] = true;
         }

@@ -117,7 +117,7 @@ public sealed record PictureReport(double? FirstFrequency, string Text);
 /// <param name="Station">Spine row it belongs to.</param>
 /// <param name="Single">True when one thing alone keeps it.</param>
 /// <param name="Add">What to add when it has too few; empty when it has enough.</param>
-public sealed record RetentionReport(string Piece, string Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy,
+public sealed record RetentionReport(string Piece, StationId Station, int Has, int Needs, IReadOnlyList<string> By, string CaughtBy,
     bool Single, string Add = "")
 {
     /// <summary>Lines that it has and that do not count, each with why, in words.</summary>

@@ -26,13 +26,13 @@ internal static class Retention
         var needs = FactorTable.Retentions(rig.Run.Consequence);
         var list = new List<RetentionReport>();
         // What a tether cannot keep is said with what else could.
-        void Kept(string piece, string station, IReadOnlyList<string> by, int asks, string rest, string missing, bool alone,
+        void Kept(string piece, StationId station, IReadOnlyList<string> by, int asks, string rest, string missing, bool alone,
             IEnumerable<string>? weak = null) =>
             list.Add(new(piece, station, by.Count, asks, by, rest, alone, by.Count >= asks ? "" : missing)
             {
                 NotCounted = [.. weak ?? [], .. Reaching(b, station).Select(t => t.KeepsNothing(b, speed)).OfType<string>()],
             });
-        void Piece(string piece, string station, IEnumerable<string> means, int asks, string add)
+        void Piece(string piece, StationId station, IEnumerable<string> means, int asks, string add)
         {
             var caught = Catching(b, station, speed);
             var weak = Weak(b, station);
@@ -47,7 +47,7 @@ internal static class Retention
                         + $"may. Better: {Plan(b, station, speed) ?? "a shorter or softer one"}"
                 : Plan(b, station, speed) is { } plan && add.Length > 0 ? $"{add}: {plan}" : add;
             Kept(piece, station, by, asks, caught.Any(c => c.Use <= 1) ? "the tether"
-                : station == "base" && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1,
+                : station == StationId.Base && rig.Straps.Count > 0 ? "the straps" : "nothing", missing, by.Count == 1,
                 weak is null ? [] : means.Select(m => $"{m}: {weak}"));
         }
         foreach (var (head, reach, camera, path) in new[] { (rig.Head, rig.Reach, b.Camera.Body.Called(second: false),
@@ -55,22 +55,22 @@ internal static class Retention
             ? [(s.Head, s.Reach, b.SecondCamera!.Body.Called(second: true), RigPath.Second)] : []))
         {
             var tether = needs > 2 ? "One more tether from it, to a point of its own" : $"A tether from the {camera.ToLowerInvariant()}";
-            Piece(camera, path.Own("camera"), head.Keeps, needs, tether);
+            Piece(camera, path.Camera, head.Keeps, needs, tether);
             if ((path.IsSecond ? b.SecondCamera : b.Camera)?.InShoe is { } shoe)
             {
                 // A tether from the camera does not keep what slides out of its shoe.
                 var looped = (path.IsSecond ? rig.Second!.Camera : rig.Camera).ShoeLoop == ShoeLoop.Looped;
                 List<string> by = looped ? ["its shoe", "its loop"] : ["its shoe"];
-                Kept($"{shoe.Row.Name}, in the shoe", path.Own("camera"), by, needs, looped ? "its loop" : "nothing", looped
+                Kept($"{shoe.Row.Name}, in the shoe", path.Camera, by, needs, looped ? "its loop" : "nothing", looped
                     ? "Take it out of the shoe: above people it wants a screw of its own" : "A loop of cord from it to the camera's eye",
                         by.Count == 1);
             }
             if (head.Joins is var (piece, how))
-                Piece(piece ?? (path.IsSecond ? "Its head" : "Head"), path.Own("head"), [how], needs, tether);
+                Piece(piece ?? (path.IsSecond ? "Its head" : "Head"), path.Head, [how], needs, tether);
             if (!path.IsSecond && rig.Isolator.Floats)
-                Piece("What hangs on the soft mount", "isolator", ["its mounts"], needs, tether);
+                Piece("What hangs on the soft mount", StationId.Isolator, ["its mounts"], needs, tether);
             if (reach.Stands)
-                Piece(path.IsSecond ? "Its reach" : "Reach", path.Own("reach"), rig.Braces.Count > 1
+                Piece(path.IsSecond ? "Its reach" : "Reach", path.Reach, rig.Braces.Count > 1
                     && !path.IsSecond ? [.. reach.Keeps, "its struts"] : reach.Keeps, needs, tether);
         }
         foreach (var brace in rig.Braces)
@@ -84,14 +84,14 @@ internal static class Retention
     /// Above people: why what screws or clips a piece on does not count, in words; null where it does. What a hand has tightened, rubber
     /// and glue let go without a sign (common practice, no source).
     /// </summary>
-    private static string? Weak(BuiltRig b, string station)
+    private static string? Weak(BuiltRig b, StationId station)
     {
-        if (b.Rig.Run.Consequence != Consequence.OnPeople || RigPath.Kind(station) == "base")
+        if (b.Rig.Run.Consequence != Consequence.OnPeople || station.Family == "base")
             return null;
         var path = RigPath.Of(station);
         var head = path.IsSecond ? b.Rig.Second!.Head : b.Rig.Head;
         // A clip closes on the camera, a lever on the plate under it.
-        if (head.IsClosedByHand && RigPath.Kind(station) == (head.Joins is null ? "camera" : "head"))
+        if (head.IsClosedByHand && station.Family == (head.Joins is null ? "camera" : "head"))
             return "what a hand closes does not count above people";
         foreach (var joint in b.Joints.Where(j => j.Station == station))
             if (joint.Means is Loosening.HandTight or Loosening.RubberWasher)
@@ -101,10 +101,10 @@ internal static class Retention
         return null;
     }
 
-    private static string? Plan(BuiltRig b, string station, double speed) =>
+    private static string? Plan(BuiltRig b, StationId station, double speed) =>
         TetherPlan.For(b, station, speed)?.Says;
 
-    private static void Base(BuiltRig b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, string, IEnumerable<string>, int,
+    private static void Base(BuiltRig b, IReadOnlyList<LetGoReport>? letGo, int needs, Action<string, StationId, IEnumerable<string>, int,
         string> piece)
     {
         var rig = b.Rig;
@@ -125,11 +125,11 @@ internal static class Retention
         // On a head it must come off: a second retention there is a hazard.
         if (b.Host.BreakawayLimit is not null)
         {
-            piece("The rig on the helmet (it must come off in a snag)", "base", own, 1, "");
+            piece("The rig on the helmet (it must come off in a snag)", StationId.Base, own, 1, "");
             return;
         }
         var asks = Math.Max(needs, rig.Camera.Worth switch { >= VeryCostly => 3, >= Costly => 2, _ => 1 });
-        piece("The rig on its place", "base", own, asks, count == 1
+        piece("The rig on its place", StationId.Base, own, asks, count == 1
             ? "Straps or a second hold, or a tether that holds all of it" : "Straps, or a tether that holds all of it");
     }
 
@@ -149,14 +149,14 @@ internal static class Retention
     }
 
     /// <summary>Tethers that would catch what comes off at a station, each with the share of what it holds that this takes.</summary>
-    internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(BuiltRig b, string station, double speed) =>
+    internal static IReadOnlyList<(TetherBuilt Tether, double Use)> Catching(BuiltRig b, StationId station, double speed) =>
         [.. Reaching(b, station).Where(t => t.KeepsNothing(b, speed) is null).Select(t => (t, t.Catches(b, b.MassFrom(station), speed)))];
 
     /// <summary>Tethers that are tied to what comes off at a station, whether they catch it or not.</summary>
-    private static IEnumerable<TetherBuilt> Reaching(BuiltRig b, string station)
+    private static IEnumerable<TetherBuilt> Reaching(BuiltRig b, StationId station)
     {
         var path = RigPath.Of(station);
-        int Rank(string s) => RigPath.Kind(s) switch
+        var rank = station.Family switch
         {
             "camera" => 3,
             "head" => 2,
@@ -166,8 +166,8 @@ internal static class Retention
         // One that ends on the rig itself keeps what lies beyond that place.
         int Ends(TetherBuilt t) => t.Choice.To.Anchor switch { AnchorEnd.OnRig => 1, AnchorEnd.OnReach => 2, _ => 0 };
         int Of(TetherPoint p) => p switch { TetherPoint.Camera or TetherPoint.SecondCamera => 3, TetherPoint.Head => 2, _ => 1 };
-        return b.Tethers.Where(t => Rank(station) >= Ends(t)
-            && (Rank(station) == 0 || (t.Choice.From == TetherPoint.SecondCamera) == path.IsSecond)
-            && Of(t.Choice.From) >= Rank(station));
+        return b.Tethers.Where(t => rank >= Ends(t)
+            && (rank == 0 || (t.Choice.From == TetherPoint.SecondCamera) == path.IsSecond)
+            && Of(t.Choice.From) >= rank);
     }
 }

@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -21,8 +22,8 @@ internal static class TetherPlan
 
     /// <summary>The best tether for a piece of either path, from its camera; null when none on the shelf catches what hangs
     /// there.</summary>
-    public static (Tether Tether, string Says)? For(BuiltRig b, string station, double speed) =>
-        Best(b, RigPath.Of(station).CameraPoint, b.MassFrom(station), speed, RigPath.Kind(station) is "head" or "camera");
+    public static (Tether Tether, string Says)? For(BuiltRig b, StationId station, double speed) =>
+        Best(b, RigPath.Of(station).CameraPoint, b.MassFrom(station), speed, station.Family is "head" or "camera");
 
     /// <summary>The best tether that catches a mass, kg, from a place; null when none on the shelf does.</summary>
     /// <param name="own">True where a knot on the pole itself, close to its end, keeps what comes off.</param>

@@ -116,7 +116,7 @@ internal static class Verdicts
                 + $"{QuantityText.Of(first.LimitSpeed!.Value, Dimension.Speed)}."
             : $"Nothing gives up to {QuantityText.Of(b.Host.Drive.Top, Dimension.Speed)}, as far as it was looked at.";
         if (word == Verdict.Tight && worst.Sort == CheckSort.Service)
-            says += worst.Station == StationId.Tether ? worst.Use <= 1 ? ""
+            says += StationId.Tether.Is(worst.Station) ? worst.Use <= 1 ? ""
                 : " The tether would not hold its catch: a shorter or softer one." : $" {worst.Title}: it holds, and is awkward.";
         var straps = letGo[^1];
         var bad = letGo.Where(l => l.Kind is "hold" or "brace" or "strap" or "link" && l.Verdict == Verdict.LetsGo).ToList();

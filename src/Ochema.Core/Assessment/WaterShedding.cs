@@ -36,7 +36,7 @@ internal static class WaterShedding
             yield break;
         var wave = b.Host.Motion.Wave(b.Rig.Run.Road, b.Rig.Base.WaterDepth);
         var said = new HashSet<string>();
-        foreach (var piece in b.Pieces.Where(p => p.Section.Round && !said.Contains(p.Station)))
+        foreach (var piece in b.Pieces.Where(p => p.Section.Round && !said.Contains(p.Station.ToString())))
         {
             var (from, to) = (b.Position(b.StartOf(piece.First)), b.Position(b.EndOf(piece.Last)));
             if (Water.Share(from.Z, to.Z, 0) is not (> 0 and var share) || piece.Length * share < 3 * piece.Section.DragWidth)
@@ -49,7 +49,7 @@ internal static class WaterShedding
                     continue;
                 var mass = piece.Mass / piece.Length + Water.AddedMass(d);
                 var swing = Swing(2 * m.Damping * Math.Pow(2 * Math.PI * Strouhal, 2) * mass / (Water.Density * d * d)) * d;
-                said.Add(piece.Station);
+                said.Add(piece.Station.ToString());
                 yield return new ReportFinding(piece.Station, $"Between {Speed(From * m.Frequency * d)} and {Speed(To * m.Frequency * d)} "
                     + $"through the water the {piece.Label} sheds near {QuantityText.Of(m.Frequency, Dimension.Frequency)} "
                     + $"and swings by up to {QuantityText.Of(swing, Dimension.Length)} across the stream: "

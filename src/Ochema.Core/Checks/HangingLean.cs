@@ -7,7 +7,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>A hanging gimbal that leans in the wind: tan θ = q·Cd·A/(m·g), against what its motors level out.</summary>
 public sealed class HangingLean(BuiltRig b, StationId station, HeadRow gimbal, double area)
-    : Check(station + ".lean", station, new(station), "Gimbal leans in the wind")
+    : Check(station + ".lean", station, new(station.ToString()), "Gimbal leans in the wind")
 {
     /// <summary>Drag coefficient of a camera in a frame (judgement, 1–1.3).</summary>
     public const double Coefficient = 1.1;
@@ -46,7 +46,7 @@ public sealed class HangingLean(BuiltRig b, StationId station, HeadRow gimbal, d
 
 /// <summary>Room for a gimbal to turn: half the camera's diagonal against what is there.</summary>
 public sealed class GimbalRoom(BuiltRig b, StationId station, double room)
-    : Check(station + ".room", station, new(station), "Gimbal hits something as it turns")
+    : Check(station + ".room", station, new(station.ToString()), "Gimbal hits something as it turns")
 {
     public override bool Fixed => true;
 

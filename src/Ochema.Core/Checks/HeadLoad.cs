@@ -7,7 +7,7 @@ namespace Ochema.Core.Checks;
 
 /// <summary>The camera's weight against the head's rated load, which is given for standing still.</summary>
 public sealed class HeadLoad(BuiltRig b, StationId station, HeadRow row)
-    : Check(station + ".load", station, new(station), "Head carries more than its rating")
+    : Check(station + ".load", station, new(station.ToString()), "Head carries more than its rating")
 {
     public override bool Fixed => true;
 

@@ -11,7 +11,7 @@ namespace Ochema.Core.Checks;
 /// gives a shoe's sizes, no load: what it takes is judgement.
 /// </summary>
 public sealed class ShoeGives(BuiltRig b, StationId station, InShoe on)
-    : Check(station + ".shoe", station, new(station), "Shoe gives under what is in it")
+    : Check(station + ".shoe", station, new(station.ToString()), "Shoe gives under what is in it")
 {
     private readonly double factor = b.Factors[FactorTable.Plastic];
     private readonly Vec3 ahead = on.Face.BoxForce(MotionProfile.WindDirection(0));

@@ -511,7 +511,7 @@ public sealed record ScrewJoint
                     && x.Item == HardwareItem.None && x.Thread is null, x.IsFixed));
             from += x.Thickness;
         }
-        return new JointReport(Id, Station, Title, Thread.Name, Major, Headless ? Major : Countersunk ? 2 * Major : Thread.AcrossFlats,
+        return new JointReport(Id, Station.ToString(), Title, Thread.Name, Major, Headless ? Major : Countersunk ? 2 * Major : Thread.AcrossFlats,
             Headless ? 0 : Countersunk ? Hardware.CountersunkDepth(Thread) : Thread.HeadHeight, Countersunk, drawn, screw, grip, Engagement,
                 wanted, protrusion,
             sale?.Buy, sale?.CutOff ?? 0, Thread.ClearanceClose, l.Role == LayerRole.Tapped ? Thread.TapDrill : 0, Preload, Means,

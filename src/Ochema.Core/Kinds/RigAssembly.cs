@@ -50,7 +50,7 @@ public static class RigAssembly
         TetherLine.Build(b);
         b.AfterAll();
         b.Findings.AddRange(rig.Joints.Keys.Where(id => b.Joints.TrueForAll(j => j.Id != id)).Order(StringComparer.Ordinal)
-            .Select(id => new ReportFinding("rig", $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
+            .Select(id => new ReportFinding(StationId.Rig, $"What you chose for the joint “{id}” is not used: this rig has no such joint.")));
         b.Findings.AddRange(Survey.Findings(rig, b.Host, b.Stock));
         b.Findings.Add(StrapPull.Findings);
         Supplies.AddTo(b);

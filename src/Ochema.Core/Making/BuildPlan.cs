@@ -73,7 +73,7 @@ internal static class BuildPlan
         all.AddRange(own.Where(s => s.Step.Work is Work.Drill && !b.Joints.Any(j => j.Id == s.Step.Joint)));
         all.AddRange(Sorted(own, Work.Tap, Work.Pad));
         if (all.Exists(s => s.Step.Work is >= Work.Cut and <= Work.Pad))
-            all.Add(new("rig", JoiningSteps.DryFit));
+            all.Add(new(StationId.Rig, JoiningSteps.DryFit));
         if (PlaceSteps.Behind(b) is { } behind)
             all.Add(behind);
         all.AddRange(own.Exists(s => s.Step.Work == Work.TryOn) ? Sorted(own, Work.TryOn) : [PlaceSteps.TryOn(b)]);
@@ -135,7 +135,7 @@ internal static class BuildPlan
                     yield return JoiningSteps.Snapped(join);
                 foreach (var step in own.Where(s => s.Station == station && s.Step.Work is Work.Place or Work.Fit))
                     yield return step.Step.Joint.Length > 0 ? step with { Joints = [step.Step.Joint] } : step;
-                if (!path.IsSecond && RigPath.Kind(station) == "reach")
+                if (!path.IsSecond && station.Family == "reach")
                     foreach (var tether in b.Tethers.Where(t => t.Choice.To.Anchor == AnchorEnd.OnReach))
                         yield return TyingSteps.Tethered(tether);
             }
@@ -158,23 +158,23 @@ internal static class BuildPlan
             yield return balanced;
         foreach (var step in own.Where(s => s.Step.Work == Work.Set))
             yield return step;
-        yield return new("rig", CameraSteps.Level);
-        yield return new("rig", LastSteps.Check(b));
+        yield return new(StationId.Rig, CameraSteps.Level);
+        yield return new(StationId.Rig, LastSteps.Check(b));
         if (Supplies.IsPainted(b.Parts))
-            yield return new("rig", LastSteps.Paint);
+            yield return new(StationId.Rig, LastSteps.Paint);
     }
 
     /// <summary>What the rig's kinds say of themselves.</summary>
     private static IEnumerable<StationStep> OfKinds(BuiltRig b)
     {
-        IEnumerable<StationStep> Of(string station, StationKind kind) => kind.Steps(b, RigPath.Of(station))
+        IEnumerable<StationStep> Of(StationId station, StationKind kind) => kind.Steps(b, RigPath.Of(station))
             .Select(s => new StationStep(station, s));
         var rig = b.Rig;
         return
         [
-            .. Of("base", rig.Base), .. Of("reach", rig.Reach), .. Of("isolator", rig.Isolator), .. Of("head", rig.Head),
+            .. Of(StationId.Base, rig.Base), .. Of(RigPath.First.Reach, rig.Reach), .. Of(StationId.Isolator, rig.Isolator), .. Of(RigPath.First.Head, rig.Head),
             .. rig.Second is not { } second ? (StationStep[])[]
-                : [.. Of(RigPath.Second.Own("reach"), second.Reach), .. Of(RigPath.Second.Own("head"), second.Head)],
+                : [.. Of(RigPath.Second.Reach, second.Reach), .. Of(RigPath.Second.Head, second.Head)],
             .. rig.Braces.SelectMany(x => Of(StationId.Brace(x.Id), x)),
         ];
     }
@@ -182,7 +182,7 @@ internal static class BuildPlan
     private static IEnumerable<StationStep> Sorted(List<StationStep> own, params Work[] works) =>
         works.SelectMany(w => own.Where(s => s.Step.Work == w));
 
-    private static bool IsCamera(string station) => RigPath.Kind(station) == "camera";
+    private static bool IsCamera(StationId station) => station.Family == "camera";
 
     /// <summary>Nothing goes on before these are right.</summary>
     private static bool IsHoldPoint(Work w) => w is Work.DryFit or Work.TryOn or Work.Check;
@@ -204,7 +204,7 @@ internal static class BuildPlan
     {
         var kind = DocumentPath.Of(b.Rig, s.Station)?.Kind is { } of ? Kind.InfoOf(of.GetType()).Id : "";
         var what = s.Part >= 0 ? b.Parts[s.Part].Id.Name : s.Tether?.Id ?? (s.Step.Piece.Length > 0 ? s.Step.Piece : s.Step.Joint);
-        return string.Join('.', new[] { JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString()), s.Station.Replace(':', '.'),
+        return string.Join('.', new[] { JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString()), s.Station.ToString().Replace(':', '.'),
             kind, what }
             .Where(w => w.Length > 0));
     }
@@ -218,7 +218,7 @@ internal static class BuildPlan
         {
             var s = all[i];
             var name = NameOf(b, s);
-            var earlier = $"{JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString())}.{s.Station.Replace(':', '.')}";
+            var earlier = $"{JsonNamingPolicy.KebabCaseLower.ConvertName(s.Step.Work.ToString())}.{s.Station.ToString().Replace(':', '.')}";
             placed.Add(new(Counted(counts, name), Counted(before, earlier), s, Before(all, i)));
         }
         return placed;
@@ -233,7 +233,7 @@ internal static class BuildPlan
         bool Precedes(int i)
         {
             var (other, w) = (all[i], all[i].Step.Work);
-            var same = other.Station == step.Station || step.Station == "rig" || other.Station == "rig"
+            var same = other.Station == step.Station || step.Station == StationId.Rig || other.Station == StationId.Rig
                 || other.Joints.Any(step.Joints.Contains);
             return work switch
             {
@@ -362,7 +362,7 @@ internal static class BuildPlan
             var tools = step.Tools.Distinct().Select(t => b.Stock.Find<ToolRow>("tools", t)).ToList();
             string[] bars = p.Of.Part >= 0 && b.Parts[p.Of.Part].Row is { } row && cuts.Any(c => c.Row == row) && work == Work.Cut ? [row]
                 : [];
-            return new(p.Id, p.Of.Station, work, KindDescriptors.LabelOf(typeof(Work), work.ToString()), step.Title, step.How,
+            return new(p.Id, p.Of.Station.ToString(), work, KindDescriptors.LabelOf(typeof(Work), work.ToString()), step.Title, step.How,
                 OnHost(steps, p) ? WorkPlace.Host : WorkPlace.Bench,
                 work is Work.TryOn or Work.Camera or Work.Set or Work.Check, IsHoldPoint(work), step.Crew, step.Minutes, step.Wait,
                 [.. tools.Select(t => new ToolUse(t.Id, t.Name, b.Rig.Bench?.Tools?.GetValueOrDefault(t.Id) ?? ToolFrom.Own))],

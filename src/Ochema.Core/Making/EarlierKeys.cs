@@ -25,7 +25,7 @@ internal static class EarlierKeys
     private static string KeyOf(PartLine line) =>
         string.Join(' ', new[]
         {
-            line.Station, line.Row ?? Before(line.Name, '{', ',').Trim(), line.Joint ?? "",
+            line.Station.ToString(), line.Row ?? Before(line.Name, '{', ',').Trim(), line.Joint ?? "",
             line.Sort == Rigs.PieceSort.Bought ? "" : Before(line.Name, '{', ',', ':').Trim(),
         }.Where(w => w.Length > 0));
 

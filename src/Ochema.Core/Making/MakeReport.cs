@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Ochema.Core.Quantities;
@@ -96,7 +97,7 @@ public sealed record PartShare(string Step, double Quantity);
 /// <param name="Joint">Joint that it belongs to; null for all else.</param>
 /// <param name="Step">Id of the step that it, or the first of it, goes in at.</param>
 public sealed record PartLine(
-    string Id, string Station, string Name, PieceSort Sort, Aisle Aisle, double Quantity, double Mass, double Cost, string? Row,
+    string Id, StationId Station, string Name, PieceSort Sort, Aisle Aisle, double Quantity, double Mass, double Cost, string? Row,
         string? Joint, string Step)
 {
     /// <summary>What is cut to a length, m; null for all else.</summary>
@@ -188,7 +189,7 @@ public enum HoleSort
 /// <param name="Edge">Middle to the nearest edge, m; null when far or not known.</param>
 /// <param name="Countersink">Depth of a countersink, m; 0 without one.</param>
 public sealed record HoleRow(
-    string Joint, string Station, string Title, string Layer, int Count, double Diameter, HoleSort Sort, string Thread, double Depth,
+    string Joint, StationId Station, string Title, string Layer, int Count, double Diameter, HoleSort Sort, string Thread, double Depth,
         double? Edge,
     double Countersink)
 {

@@ -80,7 +80,7 @@ public static class Maker
             if (joint.Plug is { } plug && lines.FirstOrDefault(l => l.Joint == joint.Id && l.Row == PlugRow) is { } line)
             {
                 var tapped = holes.FirstOrDefault(h => h.Joint == joint.Id && h.Sort == HoleSort.Tapped);
-                yield return new(line.Id, line.Station, line.Name, plug.Inside, plug.Depth, tapped?.Diameter ?? 0,
+                yield return new(line.Id, line.Station.ToString(), line.Name, plug.Inside, plug.Depth, tapped?.Diameter ?? 0,
                     tapped?.Thread ?? "")
                 { Square = plug.Square };
             }
@@ -91,7 +91,7 @@ public static class Maker
         from l in lines
         from cap in PipeCap.All
         where l.Row == cap.Row
-        select Centres.Octagon(l.Id, l.Station, l.Name, cap.Across,
+        select Centres.Octagon(l.Id, l.Station.ToString(), l.Name, cap.Across,
             holes.FirstOrDefault(h => h.Station == l.Station && h.Layer == PipeCap.Face));
 
     internal const string PlugRow = TubePlug.Row;

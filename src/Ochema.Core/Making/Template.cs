@@ -114,7 +114,7 @@ public static class Templates
            where sheet is not null
            let holes = sheet.Holes.SelectMany(h => Drilled(b, drilled, sheet, h)).ToList()
            let bends = BendOrder.Of(sheet)
-           select new Template(l.Id, l.Station, l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, bends.Across,
+           select new Template(l.Id, l.Station.ToString(), l.Name, sheet.Length, sheet.Width, sheet.Thickness, l.Quantity, bends.Across,
                Numbered([.. holes, .. Reliefs(sheet)]), [.. Faults(sheet, holes)])
            {
                Walls = bends.Along,

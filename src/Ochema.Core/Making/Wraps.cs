@@ -29,7 +29,7 @@ public static class Wraps
             var round = (plug.Square ? 4 : Math.PI) * (plug.Inside + 2 * plug.Wall);
             TemplateHole Pin(double share) => new(share * round, plug.Depth / 2, TubePlug.Pin, HoleSort.Clearance, "the pin", j.Id,
                 "pin through the wall");
-            return new Template($"{line.Id}-wrap", line.Station, $"Strip round the tube's end, lower edge flush with it: {j.Title}", round,
+            return new Template($"{line.Id}-wrap", line.Station.ToString(), $"Strip round the tube's end, lower edge flush with it: {j.Title}", round,
                 plug.Depth + Beyond, Paper, 1, [],
                 [Pin(0.25), Pin(0.75)], [])
             { Flat = false };
@@ -49,7 +49,7 @@ public static class Wraps
     internal static Template Slit(PartLine line, PipeSlit slit, SectionRow row)
     {
         var (round, half) = (Math.PI * row.Width, slit.Width / 2);
-        return new($"{line.Id}-slit", line.Station, $"Strip for the slit, lower edge at the end that stays whole: "
+        return new($"{line.Id}-slit", line.Station.ToString(), $"Strip for the slit, lower edge at the end that stays whole: "
             + $"{Quantities.Words.Inside(line.Name.Split(':')[0])}", round,
             slit.To, Paper, 1, [], [], [])
         {
@@ -79,7 +79,7 @@ public static class Wraps
             ? (Math.PI * w, Enumerable.Range(0, Round + 1).Select(i => (double[])[Math.PI * w * i / Round, rise / 2
                 * (1 - Math.Cos(2 * Math.PI * i / Round))]))
             : (4 * w, [[0, 0], [w / 2, 0], [1.5 * w, rise], [2.5 * w, rise], [3.5 * w, 0], [4 * w, 0]]);
-        return new($"{line.Id}-mitre{(n > 0 ? $"-{n + 1}" : "")}", line.Station,
+        return new($"{line.Id}-mitre{(n > 0 ? $"-{n + 1}" : "")}", line.Station.ToString(),
             $"Mitre strip, lower edge at the tip, ends meet on the long side: {Quantities.Words.Inside(line.Name.Split(':')[0])}", length,
                 rise + Beyond, Paper, 1, [], [], [])
         {

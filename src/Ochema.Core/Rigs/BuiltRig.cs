@@ -113,7 +113,7 @@ public sealed class BuiltRig : RigSetting
     public CameraBuild? SecondCamera { get; }
 
     /// <summary>The camera of the path that the named station belongs to.</summary>
-    public CameraBuild CameraOf(string station) => RigPath.Of(station).IsSecond ? SecondCamera! : Camera;
+    public CameraBuild CameraOf(StationId station) => RigPath.Of(station).IsSecond ? SecondCamera! : Camera;
 
     /// <summary>How the soft mount stands, where there is one.</summary>
     public SoftState? Soft { get; }
@@ -128,7 +128,7 @@ public sealed class BuiltRig : RigSetting
     public double Isolated => Camera.Mass + Parts.Where(p => p.Station == RigPath.First.Head).Sum(p => p.Mass * p.Quantity);
 
     /// <summary>Mass from a station up to its camera, kg; the base's is that of all.</summary>
-    public double MassFrom(string station) => MassesFrom.Of(Parts, station) ?? Mass;
+    public double MassFrom(StationId station) => MassesFrom.Of(Parts, station) ?? Mass;
 
     /// <summary>Mass, kg, and its middle, m, of what is at nodes that count.</summary>
     /// <param name="counts">By the node's name; a member counts with both its ends.</param>
@@ -142,7 +142,7 @@ public sealed class BuiltRig : RigSetting
 
     /// <summary>What the model, the checks and the let-go cases call a strut or strap of the user's.</summary>
     /// <param name="row">Its row on the spine.</param>
-    public string NameOf(string row) => frame.UserNames[row];
+    public string NameOf(StationId row) => frame.UserNames[row];
 
     /// <summary>Where a node stands, m.</summary>
     public Vec3 Position(NodeIndex node) => frame.Model.Nodes[node].Position;

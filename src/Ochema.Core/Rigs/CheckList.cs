@@ -29,7 +29,7 @@ public sealed class CheckList
     public void Add(StationId station, PartId part, Func<BuiltRig, Check> make) => all.Add(new(station, part, null, make, OfHolds));
 
     /// <summary>True where a part or row is called so.</summary>
-    internal bool Names(string id) => all.Exists(e => e.Part == id || e.Station == id);
+    internal bool Names(string id) => all.Exists(e => e.Part == id || e.Station.Is(id));
 
     /// <summary>The checks of a rig as built, and those that count only as long as its holds hold.</summary>
     internal (IReadOnlyList<Check> All, IReadOnlySet<Check> OfHolds) Of(BuiltRig rig)

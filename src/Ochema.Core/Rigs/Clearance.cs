@@ -105,5 +105,5 @@ public static class Clearance
 
     private static string What(RigDocument rig, FigureShape s) => s.Type is "camera" or "lens" or "strap" or "plate" or "head" ? s.Type
         : rig.Braces.Any(x => StationId.Brace(x.Id) == s.Station) ? "strut" : s.Station == StationId.Isolator ? "soft mount"
-            : RigPath.Kind(s.Station);
+            : s.Station.Family;
 }

@@ -15,7 +15,7 @@ namespace Ochema.Core.Rigs;
 public static partial class DocumentPath
 {
     /// <summary>Where the kind of a spine row stands, and the kind; null for rows without one.</summary>
-    internal static (string At, Kind Kind)? Of(RigDocument rig, string station)
+    internal static (string At, Kind Kind)? Of(RigDocument rig, StationId station)
     {
         if (rig.Braces.FirstOrDefault(x => StationId.Brace(x.Id) == station) is { } brace)
             return ($"braces.[{brace.Id}]", brace);
@@ -23,7 +23,7 @@ public static partial class DocumentPath
             return ("base", rig.Base);
         if ((RigPath.Of(station).IsSecond ? rig.Second : rig.Paths[0]) is not { } path)
             return null;
-        return RigPath.Kind(station) switch
+        return station.Family switch
         {
             "reach" => (path.At + ".reach", path.Reach),
             "isolator" => (path.At + ".isolator", path.Isolator),

@@ -22,4 +22,4 @@ public sealed record Foot(
 /// <param name="Station">Spine row of the upper one.</param>
 /// <param name="Joint">Id of its screwed joint; null where it has none.</param>
 /// <param name="Says">In words.</param>
-public sealed record JoinReport(string Station, JoinSort Sort, string? Joint, string Says);
+public sealed record JoinReport(StationId Station, JoinSort Sort, string? Joint, string Says);

@@ -1,10 +1,11 @@
+using Ochema.Core.Responses;
 namespace Ochema.Core.Rigs;
 
 /// <summary>What hangs on a station.</summary>
 internal static class MassesFrom
 {
     /// <summary>Mass from a station up to its camera, kg; null for one that is on no path: all hangs there.</summary>
-    public static double? Of(IEnumerable<RigPart> parts, string station)
+    public static double? Of(IEnumerable<RigPart> parts, StationId station)
     {
         var chain = RigPath.Of(station).Stations.ToList();
         var at = chain.FindIndex(s => s == station);

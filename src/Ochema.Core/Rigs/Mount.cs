@@ -74,5 +74,5 @@ public sealed record FigurePoint(string Node, double[] P);
 /// <param name="Size">m; by type: tube [diameter], plate [length, width, thickness], cup [diameter, height], camera [length, width,
 /// height], lens [diameter], strap [width].</param>
 /// <param name="Axis">Normal or viewing direction where the type needs one.</param>
-public sealed record FigureShape(string Id, string Station, string Type, IReadOnlyList<FigurePoint> Points, double[] Size,
+public sealed record FigureShape(string Id, StationId Station, string Type, IReadOnlyList<FigurePoint> Points, double[] Size,
     double[]? Axis = null, double[]? Side = null);

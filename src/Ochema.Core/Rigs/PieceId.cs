@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Ochema.Core.Responses;
 
 namespace Ochema.Core.Rigs;
 
@@ -10,7 +11,7 @@ namespace Ochema.Core.Rigs;
 /// <param name="Station">Row of the spine.</param>
 /// <param name="Name">As its kind calls it, small letters and dashes: "plate", "link-2".</param>
 [JsonConverter(typeof(AsText))]
-public readonly record struct PieceId(string Station, string Name)
+public readonly record struct PieceId(StationId Station, string Name)
 {
     /// <summary>As documents and reports write it: "base/plate".</summary>
     public override string ToString() => $"{Station}/{Name}";
@@ -19,7 +20,7 @@ public readonly record struct PieceId(string Station, string Name)
     private sealed class AsText : JsonConverter<PieceId>
     {
         public override PieceId Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
-            reader.GetString()!.Split('/', 2) is [var station, var name] ? new(station, name) : throw new JsonException("is no piece");
+            throw new JsonException("is published only");
 
         public override void Write(Utf8JsonWriter writer, PieceId value, JsonSerializerOptions options) =>
             writer.WriteStringValue(value.ToString());

@@ -70,7 +70,7 @@ public sealed partial class RigBuilder : RigSetting
     public CameraBuild? SecondCamera { get; internal set; }
 
     /// <summary>The camera of the path that the named station belongs to.</summary>
-    public CameraBuild CameraOf(string station) => RigPath.Of(station).IsSecond ? SecondCamera! : Camera;
+    public CameraBuild CameraOf(StationId station) => RigPath.Of(station).IsSecond ? SecondCamera! : Camera;
 
     /// <summary>How the soft mount stands, where there is one; taken once the camera is on it.</summary>
     public Func<BuiltRig, SoftState>? Soft { get; set; }
@@ -119,7 +119,7 @@ public sealed partial class RigBuilder : RigSetting
     }
 
     /// <summary>Mass from a station up to its camera, kg, of what is built so far; the base's is that of all.</summary>
-    public double MassFrom(string station) => MassesFrom.Of(Parts, station) ?? Parts.Mass;
+    public double MassFrom(StationId station) => MassesFrom.Of(Parts, station) ?? Parts.Mass;
 
     /// <summary>The path that is being built.</summary>
     public RigPath Path { get; private set; } = RigPath.First;
@@ -178,8 +178,8 @@ public sealed partial class RigBuilder : RigSetting
     internal bool HasHostBar { get; set; }
 
     /// <summary>The holds of a station, which slide together.</summary>
-    public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station, out var g) ? g
-        : slideGroups[station] = new SlideGroup();
+    public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station.ToString(), out var g) ? g
+        : slideGroups[station.ToString()] = new SlideGroup();
 
     private readonly HashSet<string> nodeNames = [];
     private readonly HashSet<string> elementNames = [];
@@ -193,7 +193,7 @@ public sealed partial class RigBuilder : RigSetting
         return free;
     }
 
-    private readonly Dictionary<string, string> userNames = [];
+    private readonly Dictionary<StationId, string> userNames = [];
 
     /// <summary>Names of let-go cases that are no part's.</summary>
     private static readonly string[] CaseNames = ["intact", "holds-alone", "straps-alone"];
@@ -204,19 +204,19 @@ public sealed partial class RigBuilder : RigSetting
     /// </summary>
     /// <param name="row">Its row on the spine.</param>
     /// <param name="id">The user's id.</param>
-    public string NameOf(string row, string id)
+    public string NameOf(StationId row, string id)
     {
         if (userNames.TryGetValue(row, out var known))
             return known;
-        return userNames[row] = IsTaken(id) || id == StationId.Tether || Rig.Tethers.Any(t => t.Id == id) ? row : id;
+        return userNames[row] = IsTaken(id) || StationId.Tether.Is(id) || Rig.Tethers.Any(t => t.Id == id) ? row.ToString() : id;
     }
 
     /// <summary>What they call a tether: its own id, or with its row before it where something of this rig is called so.</summary>
     public string NameOf(Tether tether) => IsTaken(tether.Id) ? $"{StationId.Tether}:{tether.Id}" : tether.Id;
 
     private bool IsTaken(string id) => nodeNames.Contains(id) || elementNames.Contains(id) || CaseNames.Contains(id)
-        || Holds.Exists(h => h.Id == id || h.Station == id) || Checks.Names(id) || Parts.Any(p => p.Station == id)
-        || Links.Exists(l => l.Spring == id || l.Station == id) || Figure.Exists(f => f.Id == id);
+        || Holds.Exists(h => h.Id == id || h.Station.Is(id)) || Checks.Names(id) || Parts.Any(p => p.Station.Is(id))
+        || Links.Exists(l => l.Spring == id || l.Station.Is(id)) || Figure.Exists(f => f.Id == id);
 
     /// <summary>Adds a node; its name is made unique.</summary>
     public NodeIndex Node(string id, Vec3 p)

@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Rigs;
@@ -14,7 +15,7 @@ namespace Ochema.Core.Rigs;
 /// <param name="Clings">What clings to each member, as density of its own, kg/m³.</param>
 internal sealed record RigFrame(ModelDocument Model, ModelDocument Loose, IReadOnlyList<FrictionFoot> Feet, IReadOnlyDictionary<RigPoint,
     NodeIndex> Points,
-    IReadOnlyList<double> Dampings, Range Soft, IReadOnlyDictionary<string, string> UserNames, IReadOnlyList<double> Dry,
+    IReadOnlyList<double> Dampings, Range Soft, IReadOnlyDictionary<StationId, string> UserNames, IReadOnlyList<double> Dry,
         IReadOnlyList<double> Clings)
 {
     /// <summary>Mass, kg, and its middle, m, of what is at nodes that count.</summary>

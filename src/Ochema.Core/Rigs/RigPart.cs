@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using System.Text.Json.Serialization;
 using Ochema.Core.Stock;
 
@@ -170,7 +171,7 @@ public sealed record RigPart(
     CutPiece? Cut = null, SheetPiece? Sheet = null, string? Joint = null)
 {
     /// <summary>Row of the spine.</summary>
-    public string Station => Id.Station;
+    public StationId Station => Id.Station;
 
     /// <summary>A part's name without its sizes.</summary>
     public static string Short(string name) => name.Split('{', ',')[0].TrimEnd();

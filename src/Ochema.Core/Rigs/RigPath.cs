@@ -20,7 +20,7 @@ public readonly record struct RigPath
     public static RigPath Second => new(true);
 
     /// <summary>The path that a station's row belongs to; the base, the place and the helpers belong to the first.</summary>
-    public static RigPath Of(string station) => new(station is "camera" + SecondMark or "head" + SecondMark or "reach" + SecondMark);
+    public static RigPath Of(StationId station) => new(station.IsOfSecond);
 
     /// <summary>True for the way to the second camera.</summary>
     public bool IsSecond => second;
@@ -29,16 +29,15 @@ public readonly record struct RigPath
     public string Own(string name) => second ? name + SecondMark : name;
 
     /// <summary>The row of its camera.</summary>
-    public StationId Camera => StationId.OnPath(Own("camera"));
+    public StationId Camera => Row("camera");
 
     /// <summary>The row of its head.</summary>
-    public StationId Head => StationId.OnPath(Own("head"));
+    public StationId Head => Row("head");
 
     /// <summary>The row of its reach.</summary>
-    public StationId Reach => StationId.OnPath(Own("reach"));
+    public StationId Reach => Row("reach");
 
-    /// <summary>Which station of a path a row is: "head" for the second camera's head as well.</summary>
-    public static string Kind(string station) => Of(station).second ? station[..^SecondMark.Length] : station;
+    private StationId Row(string family) => StationId.OnPath(family, Own(family), second);
 
     /// <summary>Rows from the camera down to where its path begins on the base.</summary>
     public IReadOnlyList<StationId> Stations => second ? [Camera, Head, Reach] : [Camera, Head, StationId.Isolator, Reach];

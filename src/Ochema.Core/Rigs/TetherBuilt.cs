@@ -26,9 +26,9 @@ public sealed record TetherBuilt(string Id, string Name, Tether Choice, Structur
     /// <summary>What it keeps when its own piece comes off, kg: camera and head for one tied to the camera.</summary>
     public double Keeps(BuiltRig b) => b.MassFrom(Choice.From switch
     {
-        TetherPoint.Reach or TetherPoint.ReachFoot => "reach",
-        TetherPoint.SecondCamera => RigPath.Second.Own("head"),
-        _ => "head"
+        TetherPoint.Reach or TetherPoint.ReachFoot => RigPath.First.Reach,
+        TetherPoint.SecondCamera => RigPath.Second.Head,
+        _ => RigPath.First.Head
     });
 
     /// <summary>The fall of a mass, kg, on it at a speed, m/s.</summary>

@@ -42,7 +42,7 @@ public sealed record Weather(Rain Rain, Coat Coat)
         var weather = b.Weather;
         var mass = b.Parts.Where(p => p.Sort == PieceSort.Caught).Sum(p => p.Mass);
         if (weather.Coat.Ice is > 0 and var ice)
-            yield return new("rig", $"{QuantityText.Of(ice, Dimension.Length)} of ice all round put "
+            yield return new(StationId.Rig, $"{QuantityText.Of(ice, Dimension.Length)} of ice all round put "
                 + $"{QuantityText.Of(mass, Dimension.Mass)} on it and make "
                 + "it wider to the wind. Ice that wedges under a foot, or falls off in one piece, is not counted: build it dry, look "
                     + "often, "
@@ -50,7 +50,7 @@ public sealed record Weather(Rain Rain, Coat Coat)
         if (weather.Rain == Rain.None)
             yield break;
         var seen = 100 * Math.Round(Rainfall.Seen(weather.Rain)!.Value / 100);
-        yield return new("rig", $"In this rain one sees {QuantityText.Of(seen, Dimension.Altitude)} far, and what it stands on counts as "
+        yield return new(StationId.Rig, $"In this rain one sees {QuantityText.Of(seen, Dimension.Altitude)} far, and what it stands on counts as "
             + $"wet.");
         foreach (var (camera, choice, station) in Cameras(b))
             if (camera.Body.Makes == Stock.Makes.Picture && camera.Lens.Diameter > 0)

@@ -94,12 +94,12 @@ public static class Adviser
     private static IEnumerable<Change> Tethers(RigDocument rig, Catalogue stock, CancellationToken stop)
     {
         var b = RigAssembly.Build(rig, stock);
-        foreach (var (point, station, name) in new[] { (TetherPoint.Camera, "camera", "the camera"),
-            (TetherPoint.SecondCamera, RigPath.Second.Own("camera"), "the second camera"), (TetherPoint.Head, "head", "the head"),
-                (TetherPoint.Reach, "reach", "the reach") })
+        foreach (var (point, station, name) in new[] { (TetherPoint.Camera, RigPath.First.Camera, "the camera"),
+            (TetherPoint.SecondCamera, RigPath.Second.Camera, "the second camera"), (TetherPoint.Head, RigPath.First.Head, "the head"),
+                (TetherPoint.Reach, RigPath.First.Reach, "the reach") })
             if ((point != TetherPoint.SecondCamera || rig.Second is not null)
                 && TetherPlan.Best(b, point, b.MassFrom(station), rig.Run.Speed) is { } plan
-                && Compare(rig, TetherPlan.With(b, plan.Tether), "tether-" + station, "tether", $"From {name}: {plan.Says}", stock, stop)
+                && Compare(rig, TetherPlan.With(b, plan.Tether), $"tether-{station}", "tether", $"From {name}: {plan.Says}", stock, stop)
                     is { } change)
                 yield return change;
     }

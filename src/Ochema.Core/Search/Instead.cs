@@ -68,7 +68,7 @@ internal static class Instead
     private static RigDocument Tethered(RigDocument rig, Catalogue stock)
     {
         var b = RigAssembly.Build(rig, stock);
-        return TetherPlan.For(b, RigPath.Second.Own("camera"), rig.Run.Speed) is { } plan ? TetherPlan.With(b, plan.Tether) : rig;
+        return TetherPlan.For(b, RigPath.Second.Camera, rig.Run.Speed) is { } plan ? TetherPlan.With(b, plan.Tether) : rig;
     }
 
     /// <summary>The camera with its lens, or with the first that goes on this body.</summary>

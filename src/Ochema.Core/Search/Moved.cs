@@ -50,7 +50,7 @@ public static class Moved
             var b = Trials.Each([now], r => RigAssembly.Build(r, stock), default).FirstOrDefault();
             if (b?.Tethers.FirstOrDefault(t => t.KeepsNothing(b, rig.Run.Speed) is not null) is not { } idle)
                 return rig;
-            if (TetherPlan.For(b, "camera", rig.Run.Speed) is { } plan)
+            if (TetherPlan.For(b, RigPath.First.Camera, rig.Run.Speed) is { } plan)
             {
                 rig = TetherPlan.With(b, plan.Tether);
                 var end = b.Host.Anchors.FirstOrDefault(a => a.Id == plan.Tether.To.Anchor)?.Name ?? "the rig itself";

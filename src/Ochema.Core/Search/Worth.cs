@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Assessment;
 using Ochema.Core.Quantities;
 using Ochema.Core.Sharpness;
@@ -77,7 +78,7 @@ internal sealed record Worth(IReadOnlyList<string> Gains, IReadOnlyList<string> 
         Compare(now.Cost, with.Cost, (x, y) => $"{QuantityText.Of(Math.Abs(y - x), Dimension.Money)} {(y < x ? "cheaper" : "dearer")}",
             with.Cost < now.Cost - Price ? 1 : with.Cost > now.Cost + Price ? -1 : 0);
         var before = now.Findings.Select(f => Bare(f.Text)).ToHashSet();
-        var told = with.Findings.Where(f => f.Station != "rig" && !before.Contains(Bare(f.Text))).Select(f => First(f.Text)).Distinct()
+        var told = with.Findings.Where(f => f.Station != StationId.Rig && !before.Contains(Bare(f.Text))).Select(f => First(f.Text)).Distinct()
             .ToList();
         trades.AddRange(told);
         return new(gains, trades)

@@ -36,7 +36,7 @@ internal static class MemberLives
                     (strongest, at) = (s, model.Modes[n].Frequency);
             }
             if (square > 0)
-                list.Add(new MemberLife(p.Station, p.Label, Math.Sqrt(square), Fatigue.Hours(p.Material, Math.Sqrt(square), at)));
+                list.Add(new MemberLife(p.Station.ToString(), p.Label, Math.Sqrt(square), Fatigue.Hours(p.Material, Math.Sqrt(square), at)));
         }
         return [.. list.OrderBy(m => m.Hours).ThenByDescending(m => m.Stress).Take(Most)];
     }

@@ -2,6 +2,8 @@ using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using Ochema.Core.Json;
+using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
 namespace Ochema.Web.Api;
@@ -48,6 +50,9 @@ internal static class ApiDescription
         // What documents carry as a name of a list.
         if (NamedChoices.Names(context.JsonTypeInfo.Type.FullName ?? "") is { } names)
             (schema.Type, schema.Enum) = (JsonSchemaType.String, [.. names.Select(n => (JsonNode)n)]);
+        // What is published as its text.
+        if (context.JsonTypeInfo.Type == typeof(StationId) || context.JsonTypeInfo.Type == typeof(PieceId))
+            schema.Type = JsonSchemaType.String;
         return Task.CompletedTask;
     }).AddOperationTransformer((operation, context, _) =>
     {

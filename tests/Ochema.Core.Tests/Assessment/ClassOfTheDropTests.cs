@@ -15,16 +15,16 @@ public sealed class ClassOfTheDropTests
     public void AbovePeopleWhatAHandClosesDoesNotCount()
     {
         var rig = RigFiles.Named("strut-clamps");
-        var camera = Assess(rig).Retentions.Single(r => r.Station == "camera");
+        var camera = Assess(rig).Retentions.Single(r => r.Station.Is("camera"));
         Assert.Equal(["tether", "tether 2", "tether 3"], camera.By);
         Assert.Contains(camera.NotCounted, n => n.StartsWith("its clip: ", StringComparison.Ordinal));
         // On own ground the same clip does.
         var ground = rig with { Run = rig.Run with { Consequence = Consequence.OwnGround } };
-        Assert.Contains("its clip", Assess(ground).Retentions.Single(r => r.Station == "camera").By);
+        Assert.Contains("its clip", Assess(ground).Retentions.Single(r => r.Station.Is("camera")).By);
         var screwed = RigFiles.Named("bridle");
-        Assert.Contains("its screw", Assess(screwed).Retentions.Single(r => r.Station == "camera").By);
+        Assert.Contains("its screw", Assess(screwed).Retentions.Single(r => r.Station.Is("camera")).By);
         Assert.DoesNotContain("its screw", Assess(screwed with { Run = screwed.Run with { Consequence = Consequence.OnPeople } })
-            .Retentions.Single(r => r.Station == "camera").By);
+            .Retentions.Single(r => r.Station.Is("camera")).By);
     }
 
     [Theory] // nothing rides over deep water on one hold

@@ -84,7 +84,7 @@ public class ReportAgreesTests
                 0.5 * Math.Pow(m.Transfer(2 * Math.PI * e.Shake.Frequency).Magnitude, 2) * e.Forces.Sum(f => f[n] * f[n]));
         }
         var worst = MemberLives.Of(model).MaxBy(l => l.Stress)!;
-        Near.Share(model.Built.Pieces.Where(p => p.Label == worst.Label && p.Station == worst.Station).Max(Stress), worst.Stress, 0.1,
+        Near.Share(model.Built.Pieces.Where(p => p.Label == worst.Label && p.Station.Is(worst.Station)).Max(Stress), worst.Stress, 0.1,
             name);
 
         double Stress(Ochema.Core.Rigs.BeamPiece piece)

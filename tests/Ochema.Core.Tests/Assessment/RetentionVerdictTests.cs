@@ -89,7 +89,7 @@ public class RetentionVerdictTests
     {
         var report = Assess(Recipe("hand-pole"));
         Assert.Contains("tether", report.Retentions.Single(r => r.Piece == "Camera").By);
-        Assert.DoesNotContain("tether", report.Retentions.Single(r => r.Station == "base").By);
+        Assert.DoesNotContain("tether", report.Retentions.Single(r => r.Station.Is("base")).By);
     }
 
     [Fact]
@@ -150,9 +150,9 @@ public class RetentionVerdictTests
     public void AStrutOverPeopleNeedsALanyard()
     {
         var rig = In(RigFiles.CupAndArm((0.24, 0.34)), Consequence.OnPeople);
-        Assert.Equal(2, Assess(rig).Retentions.Single(r => r.Station.StartsWith("brace", StringComparison.Ordinal)).Has);
+        Assert.Equal(2, Assess(rig).Retentions.Single(r => r.Station.IsBrace).Has);
         var tied = rig with { Braces = [.. rig.Braces.OfType<Strut>().Select(s => s with { Lanyard = Answer.Yes })] };
-        Assert.Equal(3, Assess(tied).Retentions.Single(r => r.Station.StartsWith("brace", StringComparison.Ordinal)).Has);
+        Assert.Equal(3, Assess(tied).Retentions.Single(r => r.Station.IsBrace).Has);
     }
 
     [Fact]

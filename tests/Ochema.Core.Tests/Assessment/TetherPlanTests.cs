@@ -1,3 +1,4 @@
+using Ochema.Core.Rigs;
 using Ochema.Core.Assessment;
 using Ochema.Core.Kinds;
 using Ochema.Core.Stock;
@@ -13,7 +14,7 @@ public class TetherPlanTests
     public void WhatIsAdvisedReachesItsEndAndCatches(string name)
     {
         var rig = RigFiles.Named(name) with { Tethers = [] };
-        if (TetherPlan.For(RigAssembly.Build(rig, Catalogue.Shipped), "camera", rig.Run.Speed) is not { } plan)
+        if (TetherPlan.For(RigAssembly.Build(rig, Catalogue.Shipped), RigPath.First.Camera, rig.Run.Speed) is not { } plan)
             return;
         var tied = TetherPlan.With(RigAssembly.Build(rig, Catalogue.Shipped), plan.Tether);
         var built = Assert.Single(RigAssembly.Build(tied, Catalogue.Shipped).Tethers);

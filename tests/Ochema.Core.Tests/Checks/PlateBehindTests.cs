@@ -32,7 +32,7 @@ public sealed class PlateBehindTests
         Assert.Equal(Why.Refused, Assessor.Assess(On("al-body", null), Catalogue.Shipped).Verdict.Why);
         // It is bought, cut, and put there.
         Assert.Contains(Maker.Of(rig, Catalogue.Shipped).Steps, s => s.Title.StartsWith("Plates behind", StringComparison.Ordinal));
-        Assert.Contains(RigAssembly.Build(rig, Catalogue.Shipped).Parts, p => p.Station == "site" && p.Sheet is not null);
+        Assert.Contains(RigAssembly.Build(rig, Catalogue.Shipped).Parts, p => p.Station.Is("site") && p.Sheet is not null);
     }
 
     [Fact]

@@ -195,8 +195,8 @@ public class TwistAndJawTests
         var rig = Recipe("bolted-roof");
         var report = Assessor.Assess(rig, Stock);
         Assert.Equal(2, report.LetGo.Count(l => l.Kind == "hold"));
-        Assert.Contains("a spare hold", report.Retentions.Single(r => r.Station == "base").By);
+        Assert.Contains("a spare hold", report.Retentions.Single(r => r.Station.Is("base")).By);
         var one = Assessor.Assess(rig with { Base = ((BoltedBracket)rig.Base) with { Count = 1 } }, Stock);
-        Assert.Equal(["one hold"], one.Retentions.Single(r => r.Station == "base").By.Take(1));
+        Assert.Equal(["one hold"], one.Retentions.Single(r => r.Station.Is("base")).By.Take(1));
     }
 }

@@ -53,7 +53,7 @@ public sealed class WayRoundTests
         Assert.Contains(report.Findings, f => f.Text.Contains("keeps nothing", StringComparison.Ordinal));
         // And the one that is advised in its place counts.
         var built = RigAssembly.Build(edge, Catalogue.Shipped);
-        var mended = TetherPlan.With(built, TetherPlan.For(built, "camera", built.Rig.Run.Speed)!.Value.Tether);
+        var mended = TetherPlan.With(built, TetherPlan.For(built, RigPath.First.Camera, built.Rig.Run.Speed)!.Value.Tether);
         Assert.Empty(mended.Tethers);
         Assert.Equal(Verdict.Holds, Assessor.Assess(mended, Catalogue.Shipped).Verdict.Word);
     }

@@ -53,7 +53,7 @@ public sealed partial class BuildPlanTests
         // What nobody gets at later is screwed on at the bench, before the base has its place.
         var placed = steps.Where(s => s.Work == Work.Place && s.Station == "base").Select(s => s.Number).DefaultIfEmpty(0).Max();
         if (b.Tethers.Any(t => t.Choice.To.Anchor != AnchorEnd.OnReach))
-            Assert.All(steps.Where(s => s.Work == Work.Fit && s.Number > placed && RigPath.Kind(s.Station) is "reach" or "head"),
+            Assert.All(steps.Where(s => s.Work == Work.Fit && s.Number > placed && new[] { RigPath.First, RigPath.Second }.Any(x => x.Reach.Is(s.Station) || x.Head.Is(s.Station))),
                 s => Assert.True(s.Number > first, s.Title));
         if (b.Tethers.Count == 0)
             Assert.DoesNotContain(steps.Where(s => s.Work == Work.Camera), s => s.How.Contains("tether", StringComparison.Ordinal));
@@ -98,7 +98,7 @@ public sealed partial class BuildPlanTests
             if (part.Sort == PieceSort.Sheet || (part is { Sort: PieceSort.Cut, Row: { } row } && Stock.Has("sections", row)))
                 Assert.True(at.Work == Work.Cut, $"{part.Name} goes in at {at.Id}");
             if (part.Sheet is { Bends.Count: > 0 })
-                Assert.Contains(steps, s => s.Work == Work.Bend && s.Station == part.Station);
+                Assert.Contains(steps, s => s.Work == Work.Bend && part.Station.Is(s.Station));
         }
         foreach (var group in plan.Cuts)
         {
@@ -117,7 +117,7 @@ public sealed partial class BuildPlanTests
             // A pin's or a ball's: its kind tells how, and how wide.
             if (hole.Sort == HoleSort.Own)
             {
-                Assert.Contains(steps, s => s.Work == Work.Drill && s.Station == hole.Station
+                Assert.Contains(steps, s => s.Work == Work.Drill && hole.Station.Is(s.Station)
                     && new[] { Dimension.Drill, Dimension.Length }.Any(d => s.How.Contains(QuantityText.Of(hole.Diameter, d),
                         StringComparison.Ordinal)));
                 continue;
@@ -132,7 +132,7 @@ public sealed partial class BuildPlanTests
                 Assert.True(hole.Diameter > fastener.MajorDiameter);
         }
         // A joint that is made up has a step at which that is done; a head's own screw in the camera goes with the camera.
-        foreach (var joint in b.Joints.Where(j => !j.Included || RigPath.Kind(j.Station) == "camera"))
+        foreach (var joint in b.Joints.Where(j => !j.Included || j.Station.Family == "camera"))
             Assert.Contains(steps, s => s.Work is Work.Fit or Work.Place or Work.Camera or Work.Brace or Work.Glue
                 && s.Joints.Contains(joint.Id));
         // What comes with its hole is nobody's to drill.
@@ -355,8 +355,8 @@ public sealed partial class BuildPlanTests
         var second = Core.Search.Adviser.Alternatives(rig, "second", Stock)[0].Document;
         var plan = Maker.Of(second, Stock);
         Assert.Equal(2, plan.Steps.Count(s => s.Work == Work.Camera));
-        var its = RigPath.Second.Own("head");
-        Assert.Contains(plan.Steps, s => s.Station == its || s.Parts.Any(p => plan.Parts.Single(l => l.Id == p).Station == its));
+        var its = RigPath.Second.Head;
+        Assert.Contains(plan.Steps, s => its.Is(s.Station) || s.Parts.Any(p => plan.Parts.Single(l => l.Id == p).Station == its));
     }
 
     [Fact]

@@ -197,7 +197,7 @@ public sealed class PurseTests
         {
             var b = Kinds.RigAssembly.Build(rig with { Tethers = [rig.Tethers[0] with { End = end }, .. rig.Tethers.Skip(1)] }, Stock);
             var tether = b.Tethers[0];
-            Assert.Equal(Math.Round(tether.Cut, 2), b.Parts.First(p => p.Station == "tether").Cut!.Length, 9);
+            Assert.Equal(Math.Round(tether.Cut, 2), b.Parts.First(p => p.Station.Is("tether")).Cut!.Length, 9);
             return tether.Cut - tether.Length;
         }
         var row = Stock.Find<StrapRow>("straps", rig.Tethers[0].Stock);

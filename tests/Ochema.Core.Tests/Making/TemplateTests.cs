@@ -92,7 +92,7 @@ public sealed class TemplateTests
     public void TheStripOfAMitreRollsUpIntoAPlane(string section, double angle)
     {
         var row = Stock.Find<SectionRow>("sections", section);
-        var line = new PartLine("p", "reach", "Arm", PieceSort.Cut, Aisle.Metal, 1, 1, 1, section, null, "s");
+        var line = new PartLine("p", RigPath.First.Reach, "Arm", PieceSort.Cut, Aisle.Metal, 1, 1, 1, section, null, "s");
         var strip = Wraps.Mitre(line, 0, row, angle)!;
         var (w, points) = (row.Width, Assert.Single(strip.Lines).Points);
         var round = row.Shape != SectionShape.SquareTube;

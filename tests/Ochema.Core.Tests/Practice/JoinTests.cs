@@ -23,8 +23,8 @@ public sealed class JoinTests
         var b = RigAssembly.Build(rig, Stock);
         foreach (var station in Stations(rig))
         {
-            Assert.Contains(b.Joins, j => j.Station == station);
-            foreach (var join in b.Joins.Where(j => j.Station == station && j.Sort == JoinSort.Screwed))
+            Assert.Contains(b.Joins, j => j.Station.Is(station));
+            foreach (var join in b.Joins.Where(j => j.Station.Is(station) && j.Sort == JoinSort.Screwed))
                 Assert.Contains(b.Joints, j => j.Id == join.Joint);
         }
         foreach (var joint in b.Joints)
@@ -51,7 +51,7 @@ public sealed class JoinTests
             }
         }, Stock);
         foreach (var station in Stations(rig).Except(["isolator"]))
-            Assert.Contains(b.Joins, j => j.Station == station + "-2");
+            Assert.Contains(b.Joins, j => j.Station.Is(station + "-2"));
     }
 
     /// <summary>Every kind of the family in a rig that it goes with.</summary>
@@ -79,7 +79,7 @@ public sealed class JoinTests
                         };
                         var b = RigAssembly.Build(rig, Stock);
                         foreach (var station in Stations(rig))
-                            Assert.True(b.Joins.Any(j => j.Station == station),
+                            Assert.True(b.Joins.Any(j => j.Station.Is(station)),
                                 $"{on.GetType().Name} {reach.GetType().Name} {soft.GetType().Name} {head.GetType().Name}: {station}");
                         Assert.Equal(b.Joints.Count, b.Joints.Select(j => j.Id).Distinct().Count());
                         foreach (var joint in b.Joints.Where(j => !j.Included && j.Screw is not null))

@@ -61,7 +61,7 @@ public sealed class OneFileIsEnoughTests
         Assert.Contains(report.Parts, p => p.Name == "Brick");
         // A dowel is tapped in its end: a plug is for tubes.
         Assert.DoesNotContain(report.Parts, p => p.Row == "end-plug");
-        Assert.Contains(report.Joins, j => j.Station == "reach" && j.Joint == "broom-screw");
+        Assert.Contains(report.Joins, j => j.Station.Is("reach") && j.Joint == "broom-screw");
         Assert.Contains(report.Joints, j => j.Id == "head-screw" && j.Layers[0].Name.StartsWith("End of the broomstick",
             StringComparison.Ordinal));
         Assert.Contains(report.Checks, c => c.Id == "broom.strength");

@@ -193,7 +193,7 @@ public sealed class PayloadTests
         {
             var lens = Stock.Lenses.First(l => MeasureReader.Fit(l, body));
             var b = Built(With("magnet-plate-straps", c => c with { Body = body.Id, Lens = lens.Id }));
-            Assert.DoesNotContain(b.Findings, f => f.Blocks && f.Station == "camera");
+            Assert.DoesNotContain(b.Findings, f => f.Blocks && f.Station.Is("camera"));
             Assert.True(b.Camera.Mass > 0);
             Assert.True(body.Makes == Makes.Picture == !lens.None);
         }

@@ -93,7 +93,7 @@ public class RoadRecipeTests
     {
         var rig = Recipe("pan-rig");
         var light = Assess(rig with { Camera = rig.Camera with { Body = "mirrorless-small", Lens = "prime-16" } });
-        Assert.Contains(light.Findings, f => f.Station == "isolator" && f.Text.Contains("above level"));
+        Assert.Contains(light.Findings, f => f.Station.Is("isolator") && f.Text.Contains("above level"));
         Assert.Contains(light.Findings, f => f.Text.Contains("ballast"));
         var heavy = Assess(rig with { Camera = rig.Camera with { Mass = 2.4 } });
         Assert.Contains(heavy.Findings, f => f.Text.Contains("below level"));

@@ -198,7 +198,7 @@ public class SanityTests
         Assert.DoesNotContain(Assess(rig).Findings, f => f.Blocks);
         var eye = HostLibrary.Find("estate")!.Sites.First(s => s.Form == SiteForm.Ring);
         var onARing = rig with { Braces = [.. rig.Braces.OfType<Strut>().Select(s => s with { Site = eye.Id, At = [0, 0] })] };
-        Assert.Contains(Assess(onARing).Findings, f => f.Blocks && f.Station == "brace:strut-0" && f.Text.Contains("needs a panel"));
+        Assert.Contains(Assess(onARing).Findings, f => f.Blocks && f.Station.Is("brace:strut-0") && f.Text.Contains("needs a panel"));
         var refused = rig with { Survey = rig.Survey with { MagnetSticks = Answer.No } };
         Assert.Contains(Assess(refused).Findings, f => f.Blocks && f.Text.Contains("a magnet does not stick there"));
     }

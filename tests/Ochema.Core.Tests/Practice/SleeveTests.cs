@@ -27,8 +27,8 @@ public sealed class SleeveTests
     {
         var row = Catalogue.Shipped.Find<SectionRow>("sections", "pvc-1");
         var closes = Math.PI * (row.Width - 2 * row.Wall - 0.002 - Rig.Site.Diameter!.Value);
-        string? Refused(SlitSleeve sleeve) => Assess(Rig with { Base = sleeve }).Findings.FirstOrDefault(f => f.Blocks && f.Station
-            == "base")?.Text;
+        string? Refused(SlitSleeve sleeve) => Assess(Rig with { Base = sleeve }).Findings.FirstOrDefault(f => f.Blocks && f.Station.Is("base"))
+            ?.Text;
         Assert.Contains("closed before the sleeve grips", Refused(Sleeve with { Slit = closes - 0.0005 }));
         Assert.Null(Refused(Sleeve with { Slit = closes + 0.0005 }));
         // Nominal sizes are names: half-inch pipe does not go over a pole of 22 mm.

@@ -139,13 +139,13 @@ public sealed class TallPoleTests
         RigDocument Tied(string end) => Rig with { Tethers = [Rig.Tethers[0] with { To = new(end, 0) }, .. Rig.Tethers.Skip(1)] };
         var (foot, top) = (Assess(Tied(AnchorEnd.OnRig)), Assess(Tied(AnchorEnd.OnReach)));
         Assert.Contains(foot.Findings, f => f.Text.Contains("on the ground before it is taut", StringComparison.Ordinal));
-        Assert.Equal(1, foot.Retentions.First(r => r.Station == "camera").Has);
-        Assert.Equal(2, top.Retentions.First(r => r.Station == "camera").Has);
-        Assert.Equal(1, top.Retentions.First(r => r.Station == "reach").Has);
+        Assert.Equal(1, foot.Retentions.First(r => r.Station.Is("camera")).Has);
+        Assert.Equal(2, top.Retentions.First(r => r.Station.Is("camera")).Has);
+        Assert.Equal(1, top.Retentions.First(r => r.Station.Is("reach")).Has);
         Assert.Equal(Verdict.LetsGo, foot.LetGo.Single(l => l.Title == "Without the pole's cap").Verdict);
         Assert.NotEqual(Verdict.LetsGo, top.LetGo.Single(l => l.Title == "Without the pole's cap").Verdict);
         // Proposed, where none is there: to the pole, close to its end.
-        var proposed = TetherPlan.For(Kinds.RigAssembly.Build(Rig with { Tethers = [] }, Catalogue.Shipped), "camera", Rig.Run.Speed);
+        var proposed = TetherPlan.For(Kinds.RigAssembly.Build(Rig with { Tethers = [] }, Catalogue.Shipped), RigPath.First.Camera, Rig.Run.Speed);
         Assert.Equal(AnchorEnd.OnReach, proposed?.Tether.To.Anchor);
         // The same over water falls in and is pulled up again.
         Assert.DoesNotContain(Assess(RigFiles.Named("gear-rail-boom")).Findings, f =>
@@ -200,7 +200,7 @@ public sealed class TallPoleTests
     [Fact]
     public void EachTubeSlidesIntoTheOneBelow()
     {
-        var pieces = Kinds.RigAssembly.Build(Rig, Catalogue.Shipped).Parts.Where(p => p.Cut is not null && p.Station == "reach").ToList();
+        var pieces = Kinds.RigAssembly.Build(Rig, Catalogue.Shipped).Parts.Where(p => p.Cut is not null && p.Station.Is("reach")).ToList();
         var rows = pieces.Select(p => Catalogue.Shipped.Find<SectionRow>("sections", p.Row!)).ToList();
         Assert.Equal(3, rows.Count);
         for (var i = 1; i < rows.Count; i++)
@@ -235,7 +235,7 @@ public sealed class TallPoleTests
         double Under(double g) => check.Use(model.Forces(model.State([]), new("field", "", new(0, 0, g), -1, default), 0)!);
         Assert.Equal(0, Under(-9.80665), 6);
         // Cap, frame, camera and what is screwed between them; two set screws of 0.3 N·m at K = 0.2 on 60 N of tape.
-        var hung = model.Built.MassFrom("head");
+        var hung = model.Built.MassFrom(RigPath.First.Head);
         var holds = 60 + 2 * 0.15 * 2 * 0.3 / (0.2 * 0.004826);
         Assert.InRange(Under(9.80665), 2 * 9.80665 * hung / holds, 2 * 9.80665 * (hung + 0.12) / holds);
     }

@@ -26,7 +26,7 @@ public sealed class TelescopeTests
         };
 
     private static double[] Cuts(RigDocument rig) =>
-        [.. Maker.Of(rig, Stock).Parts.Where(p => p.Station == "reach" && p.Sort == PieceSort.Cut).SelectMany(p => Enumerable.Repeat(p.Length!.Value, (int)p.Quantity))];
+        [.. Maker.Of(rig, Stock).Parts.Where(p => p.Station.Is("reach") && p.Sort == PieceSort.Cut).SelectMany(p => Enumerable.Repeat(p.Length!.Value, (int)p.Quantity))];
 
     [Theory] // two of 1.2 m are no pole of 2.4 m: together they are as much longer as they are in each other, three diameters of the inner one
     [InlineData(null, 0.075)]

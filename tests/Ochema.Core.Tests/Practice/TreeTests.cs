@@ -43,10 +43,10 @@ public sealed class TreeTests
     public void AnArmFoldedPastItsStopIsRefused()
     {
         var flat = Rig with { Reach = Arm with { Bend = Math.PI } };
-        Assert.DoesNotContain(Assess(flat).Findings, f => f.Blocks && f.Station == "reach");
+        Assert.DoesNotContain(Assess(flat).Findings, f => f.Blocks && f.Station.Is("reach"));
         var thin = Rig with { Reach = Arm with { Bend = Math.PI, Apart = 0.001 } };
         Assert.Contains(Assess(thin).Findings, f => f.Blocks && f.Text.Contains("Link 2 cannot lie there", StringComparison.Ordinal));
-        Assert.DoesNotContain(Assess(Rig with { Reach = Arm with { Apart = 0.001 } }).Findings, f => f.Blocks && f.Station == "reach");
+        Assert.DoesNotContain(Assess(Rig with { Reach = Arm with { Apart = 0.001 } }).Findings, f => f.Blocks && f.Station.Is("reach"));
     }
 
     [Fact] // common practice, no source: an arm of 0.86 m with 1 kg at its end, 3° out of plumb, turns with 0.44 N·m
@@ -70,7 +70,7 @@ public sealed class TreeTests
         // Mass × arm, of all that is beyond the pivot.
         var b = model.Built;
         var tube = b.Pieces.Single(p => p.Label == "link 1");
-        var end = b.Mass - b.Parts.Where(p => p.Station == "base" || p.Station == "tether").Sum(p => p.Mass * p.Quantity) - tube.Mass;
+        var end = b.Mass - b.Parts.Where(p => p.Station.Is("base") || p.Station.Is("tether")).Sum(p => p.Mass * p.Quantity) - tube.Mass;
         Near.Share(9.80665 * (end * 0.8 + tube.Mass * 0.4) * Math.Sin(lean), turning, 0.1);
     }
 

@@ -41,12 +41,12 @@ public sealed class WingRowTests
         double[] Forces(params string[] gone)
         {
             var f = model.Forces(model.State(gone), still, 0)!;
-            return [.. model.Built.Holds.Where(h => h.Station == "base")
+            return [.. model.Built.Holds.Where(h => h.Station.Is("base"))
                 .Select(h => gone.Contains(h.Id.ToString()) ? 0 : f.Spring(h.Spring).Force.Z)];
         }
         var whole = Forces();
         // Tethers hang slack: their weight is nobody's but their own ends'.
-        var hangs = model.Built.Mass - model.Built.Parts.Where(p => p.Station == "tether").Sum(p => p.Mass * p.Quantity);
+        var hangs = model.Built.Mass - model.Built.Parts.Where(p => p.Station.Is("tether")).Sum(p => p.Mass * p.Quantity);
         Near.Share(9.80665 * hangs, whole.Sum(), 1e-3);
         Assert.Equal(0, Array.IndexOf(whole, whole.Max()));
         var without = Forces("hold-1");

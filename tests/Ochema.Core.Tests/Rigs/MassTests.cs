@@ -116,7 +116,7 @@ public sealed class MassTests
         // Every beam is made of something that is on the list; what is there beside the frame weighs nothing, is a line, or none of the
         // rig.
         Assert.True(!b.Unmade.Any(), $"{named}: {string.Join(", ", b.Unmade.Select(p => p.Id))} is made of nothing");
-        string[] lines = [StationId.Site, StationId.Tether, .. rig.Straps.Select(s => StationId.Strap(s.Id).ToString())];
+        StationId[] lines = [StationId.Site, StationId.Tether, .. rig.Straps.Select(s => StationId.Strap(s.Id))];
         Assert.All(b.Parts.Where(p => b.NotCarried.Contains(p.Id) && p.Mass > 0), p =>
             Assert.True(lines.Contains(p.Station), $"{named}: {p.Name}"));
         Near.Share(b.Parts.Where(p => !b.NotCarried.Contains(p.Id)).Sum(p => p.Mass * p.Quantity), frame, 1e-9, named);

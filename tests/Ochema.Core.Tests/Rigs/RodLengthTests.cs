@@ -55,7 +55,7 @@ public sealed class RodLengthTests
         Assert.Same(rig, RodLength.With(before, id, rod.Length));
     }
 
-    private static string Responses(string id) => Core.Responses.StationId.Brace(id);
+    private static Core.Responses.StationId Responses(string id) => Core.Responses.StationId.Brace(id);
 
     [Fact] // no bend in the panel: Pythagoras, with the foot's own height
     public void OnAFlatPlaceItIsPythagoras()

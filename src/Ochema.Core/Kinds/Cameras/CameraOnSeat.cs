@@ -19,7 +19,7 @@ internal static class CameraOnSeat
         var body = b.Stock.Find<CameraRow>("cameras", c.Body);
         var lens = b.Stock.Find<LensRow>("lenses", c.Lens).At(c.FocalLength);
         if (!MeasureReader.Fit(lens, body))
-            b.Findings.Add(new ReportFinding(b.Own("camera"), body.Makes != Makes.Picture
+            b.Findings.Add(new ReportFinding(b.Path.Camera, body.Makes != Makes.Picture
                 ? $"The {Words.Inside(body.Name)} takes no lens."
                 : lens.None ? $"The {Words.Inside(body.Name)} sees nothing without a lens."
                 : body.BuiltIn ? $"The {Words.Inside(lens.Name)} does not go on the {Words.Inside(body.Name)}: its lens is built in."
@@ -64,15 +64,15 @@ internal static class CameraOnSeat
         var socket = footed is null ? body.Socket : lens.FootSocket;
         if (head.ScrewsIn)
             b.Joint(Socket(b, footed is null ? "Camera's socket" : "Socket in the lens's foot", socket), seat.Node);
-        b.Joins.Add(head.ScrewsIn ? new(b.Own("camera"), JoinSort.Screwed, b.Own("camera-screw"), "screw in the camera")
-            : new(b.Own("camera"), JoinSort.Snapped, null, $"Camera held by {string.Join(" and ", head.Keeps)}"));
+        b.Joins.Add(head.ScrewsIn ? new(b.Path.Camera, JoinSort.Screwed, b.Own("camera-screw"), "screw in the camera")
+            : new(b.Path.Camera, JoinSort.Snapped, null, $"Camera held by {string.Join(" and ", head.Keeps)}"));
         var together = above is null ? centre : centre + above.Mass / all * (above.Centre - centre);
         var path = b.Path;
         b.Checks.Add(path.Camera, new(path.Camera + "-screw"),
             rig => new CameraScrew(rig, path.Camera, seat.Position, together, all, face, rig.Stock.Find<Fastener>("fasteners", socket),
                 above));
         if (above is not null)
-            b.Checks.Add(path.Camera, new(path.Camera), rig => new ShoeGives(rig, path.Camera, above));
+            b.Checks.Add(path.Camera, new(path.Camera.ToString()), rig => new ShoeGives(rig, path.Camera, above));
         Say(b, seat, camera, footed is not null);
         UnderWater.Judge(b, camera, c.Housing);
         return camera;
@@ -84,7 +84,7 @@ internal static class CameraOnSeat
 
     private static void Say(RigBuilder b, Mount seat, CameraBuild camera, bool footed)
     {
-        void Finding(string text, bool blocks = false) => b.Findings.Add(new ReportFinding(b.Own("camera"), text, blocks));
+        void Finding(string text, bool blocks = false) => b.Findings.Add(new ReportFinding(b.Path.Camera, text, blocks));
         if (!footed && camera.Lens is { Foot: not null, Mass: > HeavyLens } heavy)
             Finding($"The {Words.Inside(heavy.Name)} hangs {QuantityText.Of(heavy.Mass, Dimension.Mass)} on the camera's mount: it "
                 + $"stands on its own foot.");

@@ -21,7 +21,7 @@ internal static class UnderWater
     {
         var crest = b.Host.Motion.Crest(b.Rig.Run.Road);
         var deep = crest - z;
-        void Finding(string text, bool blocks) => b.Findings.Add(new ReportFinding(b.Own("camera"), text, blocks));
+        void Finding(string text, bool blocks) => b.Findings.Add(new ReportFinding(b.Path.Camera, text, blocks));
         string Size(double v) => QuantityText.Of(v, Dimension.Length);
         if (z >= 0 && rated <= 0)
             Finding($"Waves come over it, and the {Words.Inside(row.Name)} is not tight: a housing, or a bag over all but its lens.",

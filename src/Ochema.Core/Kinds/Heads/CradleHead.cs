@@ -109,7 +109,7 @@ public sealed record CradleHead : HeadKind
 
 /// <summary>The band over a cradle against what throws the camera up.</summary>
 internal sealed class CradleBand(RigBuilder b, StationId station, double band)
-    : Check(station + ".band", station, new(station), "Camera jumps out of its cradle")
+    : Check(station + ".band", station, new(station.ToString()), "Camera jumps out of its cradle")
 {
     public override double Use(CaseForces f, Worksheet? sheet = null)
     {

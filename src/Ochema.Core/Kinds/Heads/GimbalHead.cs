@@ -67,7 +67,7 @@ public sealed record GimbalHead : HeadKind
         var row = b.Stock.Find<HeadRow>("heads", Stock);
         var seat = HeadParts.Build(b, from, row, null, "Gimbal's mount turns");
         var head = b.Path.Head;
-        b.Checks.Add(head, new(head), rig => new GimbalRoom(rig, head, Room));
+        b.Checks.Add(head, new(head.ToString()), rig => new GimbalRoom(rig, head, Room));
         // The wind sees all that was measured: what camera and gimbal do not account for is its frame, round the camera.
         b.Later(() =>
         {
@@ -75,7 +75,7 @@ public sealed record GimbalHead : HeadKind
                 b.Body(head, seat.Node, (Vec3.UnitX, HangingLean.Coefficient * frame), (Vec3.UnitY, HangingLean.Coefficient * frame));
         });
         if (from.Axis.Z < -0.5)
-            b.Checks.Add(head, new(head), rig => new HangingLean(rig, head, row, Area));
+            b.Checks.Add(head, new(head.ToString()), rig => new HangingLean(rig, head, row, Area));
         return seat;
     }
 }

@@ -37,7 +37,7 @@ internal static class HeadParts
         var joint = from.Position + JointAt * row.Height * axis;
         var lower = b.Node(b.Own("head-lower"), joint);
         var upper = b.Node(b.Own("head-upper"), joint);
-        var seat = b.Node(head, from.Position + row.Height * axis);
+        var seat = b.Node(head.ToString(), from.Position + row.Height * axis);
         b.Rigid(from.Node, lower);
         b.Rigid(upper, seat);
         var k = row.RotationalStiffness;
@@ -51,14 +51,14 @@ internal static class HeadParts
             b.Checks.Add(new JointTorque(b, head, new(b.Own("head-joint")), turns, spring, measuredTorque ?? row.HoldingTorque,
                 measuredTorque is { } own ? Taken.Origin(b.Rig, "your measurement", "holdingTorque", own) : row.Source));
         if (made is null)
-            b.Checks.Add(head, new(head), rig => new HeadLoad(rig, head, row));
+            b.Checks.Add(head, new(head.ToString()), rig => new HeadLoad(rig, head, row));
         b.StandsOn(from, new(head + "-screw", head, "screw under the head", underneath ?? Socket(row), f => f.Spring(spring),
             Math.Max(0.02, Math.Sqrt(row.FrontalArea) * 0.3), row.RatedLoad > 5 ? 8 : 4));
         foreach (var piece in carried ?? [])
             b.Put(piece, seat);
         foreach (var piece in pieces ?? [Piece.Bought(new(head, "head"), row)])
             b.Put(piece, new Hung(lower) { Offset = (0.5 - JointAt) * row.Height * axis });
-        b.Shape(head, head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height],
+        b.Shape(head.ToString(), head, "head", [b.Point(from.Node), b.Point(lower), b.Point(seat)], [Math.Sqrt(row.FrontalArea) * 0.8, row.Height],
             axis);
         return new Mount(seat, b.Position(seat), axis);
     }

@@ -249,7 +249,7 @@ public sealed record TiltFrame : HeadKind
         }
         var foot = b.Node(b.Own("head-lower"), from.Position);
         b.Rigid(from.Node, foot);
-        var seat = b.Node(head, floorAt);
+        var seat = b.Node(head.ToString(), floorAt);
         var outer = Frame("outer-frame", "outer frame", foot, from.Position, axis, s.Outer / 2, s.Drop);
         var inner = Frame("inner-frame", "inner frame", seat, floorAt, up, s.Inner / 2, s.Up);
         foreach (var (way, on, of) in new[] { ("left", outer.Left, inner.Left), ("right", outer.Right, inner.Right) })

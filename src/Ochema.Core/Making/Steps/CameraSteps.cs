@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Joints;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
@@ -16,7 +17,7 @@ internal static class CameraSteps
             + $"the cold." : "";
 
     /// <summary>What goes into a camera's shoe.</summary>
-    public static StationStep InShoe(string station, CameraRow of, CameraChoice camera) => new(station, new(Work.Camera, "Into the shoe: "
+    public static StationStep InShoe(StationId station, CameraRow of, CameraChoice camera) => new(station, new(Work.Camera, "Into the shoe: "
         + $"{Words.Inside(of.Name)}",
         "Home to the shoe's stop, its ring drawn tight by fingers, pull on it." + (camera.ShoeLoop == ShoeLoop.Looped
             ? " A loop of cord from it through the camera's eye, short: it must not reach the lens." : "") + Full(of))
@@ -27,7 +28,7 @@ internal static class CameraSteps
 
     /// <summary>The camera, or what stands in its place, goes on; by its screw, or into what snaps round it.</summary>
     /// <param name="tied">True where a tether waits for it.</param>
-    public static StationStep Camera(string station, string name, ScrewJoint? screw, CameraRow body, bool tied) =>
+    public static StationStep Camera(StationId station, string name, ScrewJoint? screw, CameraRow body, bool tied) =>
         new(station, new(Work.Camera,
         (body.Makes == Makes.Picture ? "Camera on: " : "On goes the ") + $"{Words.Inside(name)}",
         (screw is null ? $"One hand on it until {(tied ? "the tether and " : "")}its clip hold{(tied ? "" : "s")} it. In until it snaps, "

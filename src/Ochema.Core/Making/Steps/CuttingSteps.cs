@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
@@ -100,7 +101,7 @@ internal static class CuttingSteps
         { Part = index };
 
     /// <summary>Edges of all that was cut of metal.</summary>
-    public static StationStep Deburr(int pieces) => new("rig", new(Work.Deburr, "Deburr every cut edge",
+    public static StationStep Deburr(int pieces) => new(StationId.Rig, new(Work.Deburr, "Deburr every cut edge",
         "File outside and inside, then a finger along it: nothing catches. Burrs crack bends, cut straps and hands.")
     { Tools = ["file", "sandpaper"], Minutes = 2 * pieces });
 

@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Hosts;
 using Ochema.Core.Json;
 using Ochema.Core.Quantities;
@@ -38,13 +39,16 @@ internal static class MeasuringSteps
         }
         Of("site", rig.Site);
         Of("base", rig.Base);
-        Of("reach", rig.Reach);
-        Of("isolator", rig.Isolator);
-        Of("head", rig.Head);
-        Of("camera", rig.Camera);
+        foreach (var path in rig.Paths)
+        {
+            Of(path.At + ".reach", path.Reach);
+            Of(path.At + ".isolator", path.Isolator);
+            Of(path.At + ".head", path.Head);
+            Of(path.At + ".camera", path.Camera);
+        }
         foreach (var brace in rig.Braces)
             Of($"braces.[{brace.Id}]", brace);
-        return readings.Count == 0 ? null : new("site", new(Work.Measure, "Measure what you can instead of trusting lists",
+        return readings.Count == 0 ? null : new(StationId.Site, new(Work.Measure, "Measure what you can instead of trusting lists",
             "Each value that you read off beats the list's and is kept with its day. None is a must; pulls and weights gain most.")
         { Tools = ["tape", "calipers", "scale", "kitchen-scale"], Minutes = 3 * Math.Min(5, readings.Count) })
         { Readings = readings };

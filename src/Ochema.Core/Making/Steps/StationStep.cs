@@ -1,9 +1,10 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Making.Steps;
 
 /// <summary>A step with the spine row it belongs to and what it is about.</summary>
-internal sealed record StationStep(string Station, WorkStep Step)
+internal sealed record StationStep(StationId Station, WorkStep Step)
 {
     /// <summary>Index of the part it makes; −1 for none.</summary>
     public int Part { get; init; } = -1;

@@ -1,3 +1,4 @@
+using Ochema.Core.Responses;
 using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 
@@ -7,7 +8,7 @@ namespace Ochema.Core.Making.Steps;
 /// source).</summary>
 internal static class TyingSteps
 {
-    public static StationStep Strapped(BuiltRig b, Strap strap, string station)
+    public static StationStep Strapped(BuiltRig b, Strap strap, StationId station)
     {
         var end = b.Host.Anchors.FirstOrDefault(a => a.Id == strap.To.Anchor)?.Name ?? strap.To.Anchor;
         var by = strap.Fitting == StrapFitting.SoftLoop ? "by a soft loop" : "hook into a closed eye, keeper shut, never hook on hook";
@@ -31,7 +32,7 @@ internal static class TyingSteps
         });
     }
 
-    public static StationStep Tethered(TetherBuilt tether) => new("tether", new(Work.Tether, $"{Words.Capital(tether.Name)}: on first, "
+    public static StationStep Tethered(TetherBuilt tether) => new(StationId.Tether, new(Work.Tether, $"{Words.Capital(tether.Name)}: on first, "
         + "off last",
         $"Made fast {Words.To(tether.Anchor.Name)} now, before anything that it keeps goes on; its other end goes to the {Of(tether)} "
             + $"itself, not to its "
