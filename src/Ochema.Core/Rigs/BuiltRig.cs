@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Ochema.Core.Responses;
 using Ochema.Core.Structure;
 
@@ -128,7 +129,10 @@ public sealed class BuiltRig : RigSetting
     public double Isolated => Camera.Mass + Parts.Where(p => p.Station == RigPath.First.Head).Sum(p => p.Mass * p.Quantity);
 
     /// <summary>Mass from a station up to its camera, kg; the base's is that of all.</summary>
-    public double MassFrom(StationId station) => MassesFrom.Of(Parts, station) ?? Mass;
+    public double MassFrom(StationId station) => massesFrom.GetOrAdd(station, s => MassesFrom.Of(Parts, s) ?? Mass);
+
+    /// <summary>Added up once: every tether that might serve is asked what it would keep.</summary>
+    private readonly ConcurrentDictionary<StationId, double> massesFrom = new();
 
     /// <summary>Mass, kg, and its middle, m, of what is at nodes that count.</summary>
     /// <param name="counts">By the node's name; a member counts with both its ends.</param>
