@@ -14,10 +14,13 @@ public sealed class Browser : IDisposable
 {
     private readonly string data = Directory.CreateTempSubdirectory("ochema-ui-").FullName;
     private readonly int port = FreePort();
+    private readonly string languages;
     private Process server;
 
-    public Browser(int width = 1280, int height = 800)
+    /// <param name="languages">The reader's languages, the first preferred.</param>
+    public Browser(int width = 1280, int height = 800, string languages = "en-GB,en")
     {
+        this.languages = languages;
         Address = $"http://127.0.0.1:{port}/";
         server = Serve();
         try
@@ -40,6 +43,7 @@ public sealed class Browser : IDisposable
             "--disable-component-update", "--disable-sync", "--force-prefers-reduced-motion",
             "--use-angle=swiftshader", "--enable-unsafe-swiftshader", "--hide-scrollbars", $"--window-size={width},{height}",
                 "--user-data-dir=" + Path.Combine(data, "profile"));
+        options.AddUserProfilePreference("intl.accept_languages", languages);
         var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         try
         {

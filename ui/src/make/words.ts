@@ -1,3 +1,5 @@
+import { locale } from '../parts/locale';
+
 /** Minutes as people say them. */
 export function spell(minutes: number) {
   const m = Math.round(minutes);
@@ -8,7 +10,7 @@ export function spell(minutes: number) {
 
 /** A time of the day, with its weekday. */
 export const clock = (time: Date, weekday = true) =>
-  time.toLocaleString('en-GB', { ...(weekday ? { weekday: 'short' } : {}), hour: '2-digit', minute: '2-digit' });
+  time.toLocaleString(locale, { ...(weekday ? { weekday: 'short' } : {}), hour: '2-digit', minute: '2-digit' });
 
 /** A time as documents carry it. */
 export const stamp = (time: Date) => time.toISOString().slice(0, 19) + 'Z';

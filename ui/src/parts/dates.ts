@@ -1,8 +1,8 @@
-import { settings } from '../state/settings.svelte';
+import { locale } from './locale';
 
-/** A moment of the server (UTC), written as people with the chosen units write it. */
+/** A moment of the server (UTC), written as the reader writes it. */
 export function moment(utc: string) {
-  return new Date(utc).toLocaleString(settings.system === 'inch' ? 'en-US' : 'en-GB', {
+  return new Date(utc).toLocaleString(locale, {
     day: 'numeric',
     month: 'short',
     year: 'numeric',
@@ -11,10 +11,10 @@ export function moment(utc: string) {
   });
 }
 
-/** A day given as YYYY-MM-DD, written as people with the chosen units write it. */
+/** A day given as YYYY-MM-DD, written as the reader writes it. */
 export function day(iso: string) {
   const [y, m, d] = iso.split('-').map(Number) as [number, number, number];
-  return new Date(y, m - 1, d).toLocaleDateString(settings.system === 'inch' ? 'en-US' : 'en-GB', {
+  return new Date(y, m - 1, d).toLocaleDateString(locale, {
     day: 'numeric',
     month: 'short',
     year: 'numeric',

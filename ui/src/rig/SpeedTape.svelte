@@ -7,6 +7,8 @@
   const session = getSession();
 
   const [LEFT, PITCH, BELOW] = [34, 25, 46];
+  /** Between two figures of the scale, at the least. */
+  const TICK = 64;
   let width = $state(1200);
   /** On a phone the tape is low: one row of flags, the others as marks. */
   let rows = $derived(width < 640 ? 1 : 3);
@@ -26,8 +28,8 @@
     return Math.min(Math.ceil(most / step) * step, Math.floor(unit.shown(report.topSpeed) + 0.01));
   });
   let x = $derived(scaleLinear([0, end], [LEFT, width - LEFT]).clamp(false));
-  let tickStep = $derived(unit.symbol === 'mph' ? 10 : 20);
-  let ticks = $derived(Array.from({ length: Math.floor(end / tickStep) + 1 }, (_, i) => i * tickStep));
+  /** As many as have room beside each other. */
+  let ticks = $derived(x.ticks(Math.max(3, Math.floor(width / TICK))));
 
   /** Flags in order; equal wording at nearly the same speed stands as one; what has no room is a short mark. */
   let flags = $derived.by(() => {

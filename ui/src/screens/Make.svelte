@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Tabs } from 'bits-ui';
   import { api, ask, type Schemas } from '../api/client';
   import AsBuilt from '../make/AsBuilt.svelte';
   import AtHand from '../make/AtHand.svelte';
@@ -173,21 +174,22 @@
         {/if}
       </div>
     </section>
-    <section class="flex min-h-0 min-w-0 flex-col" aria-label="On the bench">
+    <Tabs.Root bind:value={view} class="flex min-h-0 min-w-0 flex-col" aria-label="On the bench" role="region">
       <div class="flex gap-1 px-5 pt-3">
-        <div class="flex flex-wrap gap-1" role="tablist" aria-label="What is shown">
+        <Tabs.List class="flex flex-wrap gap-1" aria-label="What is shown">
           {#each views as v (v)}
-            <button
-              role="tab"
-              aria-selected={view === v}
-              class="btn btn-sm {view === v ? 'btn-primary' : 'btn-ghost border-rule'}"
-              onclick={() => (view = v)}>{v}</button
+            <Tabs.Trigger value={v} class="btn btn-sm {view === v ? 'btn-primary' : 'btn-ghost border-rule'}"
+              >{v}</Tabs.Trigger
             >
           {/each}
-        </div>
+        </Tabs.List>
         <PrintMenu {report} />
       </div>
-      <div class="min-h-0 flex-1 overflow-y-auto px-5 py-3 max-[900px]:overflow-visible">
+      <Tabs.Content
+        value={view}
+        tabindex={-1}
+        class="min-h-0 flex-1 overflow-y-auto px-5 py-3 max-[900px]:overflow-visible"
+      >
         {#if view === 'Parts'}
           <h2 class="mb-1 text-2xl">What to buy, cut and bring</h2>
           <PartTable {report} />
@@ -309,7 +311,7 @@
             </div>
           {/if}
         {/if}
-      </div>
+      </Tabs.Content>
       {#if view === 'Steps'}
         <form
           class="border-rule flex items-end gap-3 border-t px-5 py-3 max-sm:flex-wrap"
@@ -353,7 +355,7 @@
           {/if}
         </form>
       {/if}
-    </section>
+    </Tabs.Root>
     <AtHand {step} {report} onselect={pick} />
   </main>
   <TimeLine {report} {now} selected={step.id} onselect={pick} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Tabs } from 'bits-ui';
   import type { RigDocument, Schemas } from '../api/client';
   import FigureCard from '../figure/FigureCard.svelte';
   import Dialog from '../parts/Dialog.svelte';
@@ -14,55 +15,58 @@
   let { recipes, onpick, onclose }: Props = $props();
 
   let groups = $derived([...new Set(recipes.map((r) => r.recipe.group))]);
-  let group = $state('');
-  let shown = $derived(recipes.filter((r) => r.recipe.group === (group || groups[0])));
+  let picked = $state('');
+  /** None while the recipes are on their way. */
+  let group = $derived(picked || (groups[0] ?? ''));
+  let shown = $derived(recipes.filter((r) => r.recipe.group === group));
 </script>
 
 <Dialog title="Start from a recipe" {onclose} wide>
   <p class="text-quiet text-sm">
     A recipe is a whole rig with sensible measurements. Take the nearest one, then measure and change it.
   </p>
-  <div class="my-2 flex flex-wrap gap-1" role="tablist" aria-label="Hosts">
-    {#each groups as g (g)}
-      <button
-        role="tab"
-        aria-selected={g === (group || groups[0])}
-        class="btn btn-sm {g === (group || groups[0]) ? 'btn-primary' : 'border-rule bg-base-100'}"
-        onclick={() => (group = g)}>{g}</button
-      >
-    {/each}
-  </div>
-  <ul class="grid gap-2 sm:grid-cols-2">
-    {#each shown as { recipe, card } (recipe.id)}
-      <li>
-        <button
-          class="border-rule hover:border-base-content grid h-full w-full grid-cols-[7rem_1fr] gap-2 rounded-md border p-2 text-left"
-          data-recipe={recipe.id}
-          onclick={() => onpick(recipe.document)}
+  <Tabs.Root bind:value={() => group, (g) => (picked = g)}>
+    <Tabs.List class="my-2 flex flex-wrap gap-1" aria-label="Hosts">
+      {#each groups as g (g)}
+        <Tabs.Trigger value={g} class="btn btn-sm {g === group ? 'btn-primary' : 'border-rule bg-base-100'}"
+          >{g}</Tabs.Trigger
         >
-          <span class="bg-base-200 h-24 rounded-sm">
-            {#if card}<FigureCard hostId={recipe.document.host} figure={card.figure} aspect={1.17} />{/if}
-          </span>
-          <span class="min-w-0 text-xs leading-snug">
-            <b class="block text-base leading-tight">{recipe.name}</b>
-            {#if card}
-              <span class="block text-sm">
-                <b class="word-{card.verdict.word}">{verdictWord(card.verdict)}</b>{verdictRest(
-                  card.verdict,
-                  recipe.document.host,
-                )} · {recipe.minutes} min ·
-                {quantity(card.cost, 'money')}
-              </span>
-            {/if}
-            <span class="block"><b>Good:</b> {recipe.good}</span>
-            <span class="block"><b>Bad:</b> {recipe.bad}</span>
-            <span class="text-quiet block"><b>Measure:</b> {recipe.measure.join('; ')}.</span>
-            <span class="text-quiet block"
-              >{catalogue.name(recipe.document.host)?.name}, {recipe.document.site.name.toLowerCase()}</span
+      {/each}
+    </Tabs.List>
+    <Tabs.Content value={group} tabindex={-1}>
+      <ul class="grid gap-2 sm:grid-cols-2">
+        {#each shown as { recipe, card } (recipe.id)}
+          <li>
+            <button
+              class="border-rule hover:border-base-content grid h-full w-full grid-cols-[7rem_1fr] gap-2 rounded-md border p-2 text-left"
+              data-recipe={recipe.id}
+              onclick={() => onpick(recipe.document)}
             >
-          </span>
-        </button>
-      </li>
-    {:else}<li class="text-quiet" aria-busy="true">Fetching the recipes …</li>{/each}
-  </ul>
+              <span class="bg-base-200 h-24 rounded-sm">
+                {#if card}<FigureCard hostId={recipe.document.host} figure={card.figure} aspect={1.17} />{/if}
+              </span>
+              <span class="min-w-0 text-xs leading-snug">
+                <b class="block text-base leading-tight">{recipe.name}</b>
+                {#if card}
+                  <span class="block text-sm">
+                    <b class="word-{card.verdict.word}">{verdictWord(card.verdict)}</b>{verdictRest(
+                      card.verdict,
+                      recipe.document.host,
+                    )} · {recipe.minutes} min ·
+                    {quantity(card.cost, 'money')}
+                  </span>
+                {/if}
+                <span class="block"><b>Good:</b> {recipe.good}</span>
+                <span class="block"><b>Bad:</b> {recipe.bad}</span>
+                <span class="text-quiet block"><b>Measure:</b> {recipe.measure.join('; ')}.</span>
+                <span class="text-quiet block"
+                  >{catalogue.name(recipe.document.host)?.name}, {recipe.document.site.name.toLowerCase()}</span
+                >
+              </span>
+            </button>
+          </li>
+        {:else}<li class="text-quiet" aria-busy="true">Fetching the recipes …</li>{/each}
+      </ul>
+    </Tabs.Content>
+  </Tabs.Root>
 </Dialog>

@@ -34,7 +34,8 @@
   let logLine = $derived(log ? curve(log.frequencies, log.density, scale(log.density, TOP, MIDDLE - 12)) : '');
   /** One dash for each source of shaking, as in the key below. */
   const dashes = ['1 2', '5 2', '8 2 1 2', '3 3', '10 3', '2 5'];
-  const ticks = [0.5, 1, 2, 5, 10, 20, 50, 100, 200];
+  /** Of the ten between two powers of ten, those that have room. */
+  let ticks = $derived(x.ticks().filter((t) => [1, 2, 5].includes(Number(t.toExponential()[0]))));
   /** Names above their lines, pushed apart: to the right first, and back from the right end where they would run over it. */
   let labels = $derived.by(() => {
     const shown = report.modes.map((m, i) => ({ m, i })).filter(({ m }) => m.frequency > low && m.frequency < high);

@@ -1,11 +1,12 @@
 import type { UnitSystem } from '../api/client';
+import { usualSystem } from '../parts/locale';
 import { read, write } from './kept';
 
 const stored = (key: string, fallback: string) => read('ochema.' + key) ?? fallback;
 
 /** What the user chose for this browser: units, fractions of inches, theme. */
 class Settings {
-  system = $state<UnitSystem>(stored('system', 'metric') as UnitSystem);
+  system = $state<UnitSystem>(stored('system', usualSystem) as UnitSystem);
   fractions = $state(stored('fractions', 'yes') === 'yes');
   /** Paper that is printed on; while nobody said, what is sold where one measures so. */
   private chosenPaper = $state(stored('paper', ''));

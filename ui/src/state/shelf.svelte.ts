@@ -26,7 +26,13 @@ class ShelfState {
   async put(list: string, row: OwnRow) {
     const known = this.own.find((r) => r.list === list && r.id === row.id);
     const headers = known ? { 'If-Match': `"${known.version}"` } : { 'If-None-Match': '*' };
-    await ask(api.PUT('/api/shelf/{list}/{id}', { params: { path: { list, id: row.id } }, body: row as unknown as Schemas['ShelfRow']['row'], headers }));
+    await ask(
+      api.PUT('/api/shelf/{list}/{id}', {
+        params: { path: { list, id: row.id } },
+        body: row as unknown as Schemas['ShelfRow']['row'],
+        headers,
+      }),
+    );
     await this.loadOwn();
   }
 
