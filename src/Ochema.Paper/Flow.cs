@@ -23,7 +23,7 @@ internal sealed class Flow : IDisposable
     public double Y { get; private set; }
 
     /// <summary>Left edge, mm.</summary>
-    public double Left => Margin;
+    public static double Left => Margin;
 
     /// <summary>Width of the text, mm.</summary>
     public double Width => paper.Width - 2 * Margin;

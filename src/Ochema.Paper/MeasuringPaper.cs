@@ -47,8 +47,8 @@ public static class MeasuringPaper
         var (top, width) = (flow.Y + 1, Math.Floor(flow.Width / Square) * Square);
         height -= Square;
         for (var x = 0.0; x <= width + 1e-6; x += Square)
-            flow.Page.Line(flow.Left + x, top, flow.Left + x, top + height, Stroke.Faint);
+            flow.Page.Line(Flow.Left + x, top, Flow.Left + x, top + height, Stroke.Faint);
         for (var y = 0.0; y <= height + 1e-6; y += Square)
-            flow.Page.Line(flow.Left, top + y, flow.Left + width, top + y, Stroke.Faint);
+            flow.Page.Line(Flow.Left, top + y, Flow.Left + width, top + y, Stroke.Faint);
     }
 }

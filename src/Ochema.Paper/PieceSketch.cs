@@ -31,7 +31,7 @@ internal static class PieceSketch
     public static void Draw(Flow flow, Template? flat, PartLine? bar, PlanStep step, UnitSystem units, double indent)
     {
         string Size(double m) => Sheet.Printed(QuantityText.Of(m, Dimension.Mark), units);
-        var (left, top) = (flow.Left + indent, flow.Y + 2);
+        var (left, top) = (Flow.Left + indent, flow.Y + 2);
         var page = flow.Page;
         if (flat is null)
         {

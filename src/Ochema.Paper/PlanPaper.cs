@@ -78,13 +78,13 @@ public static class PlanPaper
         // A hold point has a shape of its own: nothing goes on before it is right.
         var y = top + Sheet.LineOf(Sheet.Small) + 0.6;
         if (step.HoldPoint)
-            flow.Page.Diamond(flow.Left, y, Tick);
+            flow.Page.Diamond(Flow.Left, y, Tick);
         else
-            flow.Page.Rectangle(flow.Left, y, Tick, Tick, Stroke.Thick);
+            flow.Page.Rectangle(Flow.Left, y, Tick, Tick, Stroke.Thick);
         if (step.IsDone)
         {
-            flow.Page.Line(flow.Left + 0.6, y + Tick / 2, flow.Left + Tick / 2, y + Tick - 0.6, Stroke.Thick);
-            flow.Page.Line(flow.Left + Tick / 2, y + Tick - 0.6, flow.Left + Tick + 0.8, y - 0.6, Stroke.Thick);
+            flow.Page.Line(Flow.Left + 0.6, y + Tick / 2, Flow.Left + Tick / 2, y + Tick - 0.6, Stroke.Thick);
+            flow.Page.Line(Flow.Left + Tick / 2, y + Tick - 0.6, Flow.Left + Tick + 0.8, y - 0.6, Stroke.Thick);
         }
         flow.Text(head, Sheet.Head, bold: true, indent: Indent);
         foreach (var (text, bold) in below)
@@ -109,7 +109,7 @@ public static class PlanPaper
     {
         flow.Room(7);
         var known = reading.Value is { } v ? Sheet.Printed(QuantityText.Of(v, reading.Dimension), units) : "";
-        flow.Page.Text(flow.Left + indent, flow.Y + 4.5, reading.Label);
+        flow.Page.Text(Flow.Left + indent, flow.Y + 4.5, reading.Label);
         flow.Page.Line(flow.Right - 45, flow.Y + 5.2, flow.Right, flow.Y + 5.2);
         if (known.Length > 0)
             flow.Page.Text(flow.Right - 44, flow.Y + 4.2, known);
@@ -139,12 +139,12 @@ public static class PlanPaper
         var names = flow.Page.Wrap(name, flow.Width - 70, Sheet.Body, bold);
         flow.Room(names.Count * Sheet.LineOf(Sheet.Body) + 0.6);
         if (!bold)
-            flow.Page.Rectangle(flow.Left, flow.Y + 0.6, 3, 3);
+            flow.Page.Rectangle(Flow.Left, flow.Y + 0.6, 3, 3);
         var y = flow.Y + Sheet.LineOf(Sheet.Body) * 0.75;
         foreach (var (text, at, right) in new[] { (count, flow.Right - 44, true), (mass, flow.Right - 22, true), (cost, flow.Right, true) })
             flow.Page.Text(at, y, text, bold: bold, right: right);
         foreach (var (line, i) in names.Select((n, i) => (n, i)))
-            flow.Page.Text(flow.Left + (bold ? 0 : 5), y + i * Sheet.LineOf(Sheet.Body), line, bold: bold);
+            flow.Page.Text(Flow.Left + (bold ? 0 : 5), y + i * Sheet.LineOf(Sheet.Body), line, bold: bold);
         flow.Space(names.Count * Sheet.LineOf(Sheet.Body) + 0.6);
     }
 
@@ -169,14 +169,14 @@ public static class PlanPaper
                 flow.Room(16);
                 var length = group.Stock.First(s => s.Id == bar.Stock).Length;
                 var scale = flow.Width / group.Stock.Where(s => bars.Any(b => b.Stock == s.Id)).Max(s => s.Length);
-                flow.Page.Rectangle(flow.Left, flow.Y + 1, length * scale, 6, filled: true);
+                flow.Page.Rectangle(Flow.Left, flow.Y + 1, length * scale, 6, filled: true);
                 var at = group.Squaring;
                 foreach (var id in bar.Pieces)
                 {
                     var piece = group.Pieces.First(p => p.Id == id).Length;
-                    flow.Page.Rectangle(flow.Left + at * scale, flow.Y + 1, piece * scale, 6, Stroke.Thick);
+                    flow.Page.Rectangle(Flow.Left + at * scale, flow.Y + 1, piece * scale, 6, Stroke.Thick);
                     if (flow.Page.Width(Size(piece), Sheet.Small) < piece * scale - 1)
-                        flow.Page.Text(flow.Left + at * scale + 1, flow.Y + 5.2, Size(piece), Sheet.Small);
+                        flow.Page.Text(Flow.Left + at * scale + 1, flow.Y + 5.2, Size(piece), Sheet.Small);
                     at += piece + group.Kerf;
                 }
                 flow.Space(8);

@@ -32,7 +32,7 @@ internal static class RigFigure
             return;
         flow.Headline("What it becomes");
         flow.Room(Height + 4);
-        var (left, top, wide) = (flow.Left, flow.Y + 2, flow.Width * Share);
+        var (left, top, wide) = (Flow.Left, flow.Y + 2, flow.Width * Share);
         var lines = shapes.SelectMany(s => Lines(s).Select(l => (Shape: s, Line: l))).ToList();
         // Long lines to the host are cut off at the figure's edge: what stands on the base is what is built.
         var built = lines.Where(l => l.Shape.Type is not ("strap" or "tether")).ToList();

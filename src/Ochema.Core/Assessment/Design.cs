@@ -247,7 +247,7 @@ public sealed class Design
 
     private StateShape WholeShape(IReadOnlyList<CheckReport> reports, double speed, bool moves)
     {
-        var at = Math.Max(0, driving.FindIndex(c => c.Label == reports.FirstOrDefault()?.Case));
+        var at = Math.Max(0, driving.FindIndex(c => reports is [var worst, ..] && c.Label == worst.Case));
         return moves || limits.At(at, speed) is not { } f ? FigureBuilder.None(Intact) : FigureBuilder.Shape(Intact, Model, state, f);
     }
 

@@ -84,15 +84,18 @@ internal static class FigureBuilder
         var list = new List<DragHandle>();
         var s = b.Surface;
         list.Add(new("base", "base", "base", "at", "panel", s.Point(rig.At[0], rig.At[1]).ToArray(), rig.At, rig.Site.Id, null, 0, 0));
-        for (var i = 0; i < rig.Braces.Count; i++)
-            if (rig.Braces[i] is { Id: var id, Footing: { } foot })
-                list.Add(new(StationId.Brace(id).ToString(), StationId.Brace(id).ToString(), "foot", $"braces.{i}.at", "panel",
-                    b.Position(b.Holds.First(h => h.Station == StationId.Brace(id)).Node).ToArray(), foot.At, foot.Site, null, 0, 0));
-        for (var i = 0; i < rig.Straps.Count; i++)
+        foreach (var brace in rig.Braces)
+            if (brace.Footing is { } foot)
+            {
+                var row = StationId.Brace(brace.Id);
+                list.Add(new(row.ToString(), row.ToString(), "foot", $"braces.[{brace.Id}].at", "panels",
+                    b.Position(b.Holds.First(h => h.Station == row).Node).ToArray(), foot.At, foot.Site, null, 0, 0));
+            }
+        foreach (var (strap, i) in rig.Straps.Select((x, i) => (x, i)))
         {
-            var end = b.Anchor(rig.Straps[i].To, $"straps[{i}].to");
-            list.Add(new(StationId.Strap(rig.Straps[i].Id).ToString(), StationId.Strap(rig.Straps[i].Id).ToString(), "strap end", $"straps.{i}.to", "anchor",
-                end.ToArray(), [rig.Straps[i].To.T], rig.Straps[i].To.Anchor, null, 0, 1));
+            var row = StationId.Strap(strap.Id).ToString();
+            list.Add(new(row, row, "strap end", $"straps.[{strap.Id}].to", "anchor", b.Anchor(strap.To, $"straps[{i}].to").ToArray(),
+                [strap.To.T], strap.To.Anchor, null, 0, 1));
         }
         var camera = b.Position(b.Camera.Node);
         foreach (var (property, measure, value) in MeasureReader.Of(rig.Reach))

@@ -92,7 +92,7 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
         new("view", "pilot's view ahead", [0.6, -0.35, 1.45], [1.9, 0.35, 1.95], "The pilot has to see.", Sight: true),
     ];
 
-    private Vec3 StrutFoot => new(0.15, Fuselage, 0.95);
+    private static Vec3 StrutFoot => new(0.15, Fuselage, 0.95);
 
     /// <summary>Middle of the left wheel's fairing.</summary>
     private static readonly Vec3 FairingLeft = new(-0.34, 1.15, 0.27);

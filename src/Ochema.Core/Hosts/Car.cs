@@ -173,11 +173,14 @@ public static class Car
     internal static List<HostWheel> Wheels(CarShape c) =>
         [.. from x in new[] { c.Wheelbase / 2, -c.Wheelbase / 2 } from side in new[] { 1, -1 } select new HostWheel([x, side * (c.HalfWidth - 0.10), c.WheelRadius], c.WheelRadius, 0.20)];
 
+    /// <summary>Places that are drawn as surfaces of their own.</summary>
+    private static readonly string[] Panels = ["bonnet", "roof", "boot", "door"];
+
     internal static List<HostSurface> Drawing(CarShape c)
     {
         var sites = Sites(c).ToDictionary(s => s.Id, s => Surface(c, s));
         var (bonnet, roof, boot) = (sites["bonnet"], sites["roof"], sites["boot"]);
-        var list = new[] { "bonnet", "roof", "boot", "door" }.Select(s => new HostSurface(s, s, sites[s].Grid(13, 13))).ToList();
+        var list = Panels.Select(s => new HostSurface(s, s, sites[s].Grid(13, 13))).ToList();
         list.AddRange(CarPlaces.Drawing(c));
         var across = Enumerable.Range(0, 13).Select(j => 2.0 * j / 12 - 1).ToArray();
         Vec3[] Edge(PanelSurface p, double u) => [.. across.Select(w => p.Point(u * p.HalfU, w * p.HalfV))];

@@ -188,7 +188,7 @@ internal static class BuildPlan
     private static bool IsHoldPoint(Work w) => w is Work.DryFit or Work.TryOn or Work.Check;
 
     /// <summary>Each once, and none that another begins with.</summary>
-    private static IReadOnlyList<string> Cautions(IEnumerable<string> said)
+    private static List<string> Cautions(IEnumerable<string> said)
     {
         var all = said.Where(t => t.Length > 0).Distinct().ToList();
         return all.FindAll(t => !all.Exists(o => o != t && o.StartsWith(t.TrimEnd('.'), StringComparison.Ordinal)));

@@ -126,7 +126,7 @@ public static class TapTest
         double Heard(RigDocument r)
         {
             var modes = new RigModel(r, stock).Modes;
-            return (modes.FirstOrDefault(m => axis is null || AxisOf(m.Move) == axis) ?? modes.FirstOrDefault())?.Frequency ?? 0;
+            return (modes.FirstOrDefault(m => axis is null || AxisOf(m.Move) == axis) ?? (modes is [var first, ..] ? first : null))?.Frequency ?? 0;
         }
         double First(double factor) => Heard(With(factor));
         var before = Heard(rig);

@@ -133,6 +133,9 @@ public static class Adviser
     /// <summary>Beyond this in all a bag more is not thought of, kg (judgement).</summary>
     private const double MostWeighs = 100;
 
+    private static readonly bool[] Both = [true, false];
+    private static readonly int[] Signs = [1, -1];
+
     /// <summary>How far it is tried to be moved on its place, m.</summary>
     private static readonly double[] Shifts = [0.1, 0.2, 0.3, 0.45];
 
@@ -147,7 +150,7 @@ public static class Adviser
         var built = RigAssembly.Build(rig, stock);
         // What is refused where it stands may go a little further along.
         if (built.Findings.Any(f => f.Blocks))
-            foreach (var (along, by) in from far in Shifts from along in new[] { true, false } from sign in new[] { 1, -1 } select (along, sign * far))
+            foreach (var (along, by) in from far in Shifts from along in Both from sign in Signs select (along, sign * far))
             {
                 double[] at = [rig.At[0] + (along ? by : 0), rig.At[1] + (along ? 0 : by)];
                 if (Math.Abs(at[0]) > built.Surface.HalfU || Math.Abs(at[1]) > built.Surface.HalfV)

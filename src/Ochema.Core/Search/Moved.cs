@@ -47,7 +47,7 @@ public static class Moved
         for (var n = rig.Tethers.Count; n > 0; n--)
         {
             var now = rig;
-            var b = Trials.Each([now], r => RigAssembly.Build(r, stock), default).FirstOrDefault();
+            var b = Trials.Each([now], r => RigAssembly.Build(r, stock), default) is [var one, ..] ? one : null;
             if (b?.Tethers.FirstOrDefault(t => t.KeepsNothing(b, rig.Run.Speed) is not null) is not { } idle)
                 return rig;
             if (TetherPlan.For(b, RigPath.First.Camera, rig.Run.Speed) is { } plan)

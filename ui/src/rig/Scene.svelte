@@ -103,7 +103,7 @@
     const d = { ArrowUp: [1, 0], ArrowDown: [-1, 0], ArrowLeft: [0, 1], ArrowRight: [0, -1] }[e.key];
     if (!d || !handle) return;
     const step = (e.shiftKey ? 5 : 1) * (settings.system === 'metric' ? 0.01 : 0.0127);
-    if (handle.mode === 'panel')
+    if (handle.mode === 'panel' || handle.mode === 'panels')
       drag({ handle, site: handle.site, at: [handle.value[0]! + d[0]! * step, handle.value[1]! + d[1]! * step] });
     else if (handle.mode === 'anchor') {
       const anchors = host!.anchors;

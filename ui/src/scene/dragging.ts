@@ -77,7 +77,7 @@ export class Dragging {
     const seen = this.of.cast(at);
     const grid = (v: number) => (e.altKey ? v : Math.round(v / this.snap) * this.snap);
     const h = this.dragged;
-    if (h.mode === 'panel') this.onPanel(h, grid);
+    if (h.mode === 'panel' || h.mode === 'panels') this.onPanel(h, grid);
     else if (h.mode === 'anchor') this.toAnchor(h, at, seen);
     else {
       const [a, b] = [seen(vec(h.p)), seen(vec(h.p).addScaledVector(vec(h.axis!), 0.1))];
@@ -90,7 +90,7 @@ export class Dragging {
   private onPanel(h: Handle, grid: (v: number) => number) {
     const { host, report } = this.of.input()!;
     const own = report.figure.frame;
-    const hit = this.of.panelAt((site) => h.station.startsWith('brace') || site === h.site);
+    const hit = this.of.panelAt((site) => h.mode === 'panels' || site === h.site);
     if (!hit) return;
     const frame = hit.site === own.site ? own : host.frames.find((f) => f.site === hit.site)!;
     const d = hit.point.clone().sub(vec(frame.origin));

@@ -50,7 +50,7 @@ public sealed record BallInPlatesHead : HeadKind
     internal override string Row => "ball-in-plates";
 
     /// <summary>A ball of metal or hard plastic on a rim of wood, plastic, metal (judgement, 0.2–0.4, 0.15–0.25, 0.12–0.2).</summary>
-    private double Friction(Material of) => of.Family switch { MaterialFamily.Wood => 0.3, MaterialFamily.Plastic => 0.2, _ => 0.15 };
+    private static double Friction(Material of) => of.Family switch { MaterialFamily.Wood => 0.3, MaterialFamily.Plastic => 0.2, _ => 0.15 };
 
     /// <summary>Preload that wood and plastic keep (judgement, 0.4–0.7), and metal.</summary>
     private static double Kept(Material of) => of.Family is MaterialFamily.Metal ? 1 : 0.5;

@@ -12,13 +12,16 @@ internal static class SoftMount
     /// <summary>Its plates, m.</summary>
     private const double Plate = 0.003;
 
+    /// <summary>How far out they are tried, m.</summary>
+    private static readonly double[] Spreads = [0.04, 0.07, 0.11];
+
     /// <summary>Every row of a type in several numbers and spreads.</summary>
     public static IEnumerable<(string Id, string Title, IsolatorKind Kind)> Tried(
         Catalogue stock, string type, Func<string, double, double, IsolatorKind> kind) =>
         from row in stock.Isolators
         where row.Type == type
         from count in new[] { 3.0, 4, 6, 8 }
-        from spread in new[] { 0.04, 0.07, 0.11 }
+        from spread in Spreads
         select ($"{row.Id}-{count:0}-{spread * 1000:0}", $"{count:0} × {Words.Inside(row.Name)}, {spread * 1000:0} mm out",
             kind(row.Id, count, spread));
 

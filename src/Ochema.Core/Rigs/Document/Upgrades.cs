@@ -226,8 +226,10 @@ public static partial class Upgrades
             of[field] = now;
     }
 
+    private static readonly string[] Tied = ["straps", "tethers"];
+
     private static IEnumerable<JsonObject> Lines(JsonObject rig) =>
-        new[] { "straps", "tethers" }.SelectMany(list => rig[list] as JsonArray ?? []).OfType<JsonObject>();
+        Tied.SelectMany(list => rig[list] as JsonArray ?? []).OfType<JsonObject>();
 
     private static string? Text(JsonNode? node) => node is JsonValue v && v.TryGetValue<string>(out var text) ? text : null;
 
