@@ -19,6 +19,7 @@ internal static class ApiDescription
         ["bin"] = "Rigs that were deleted.",
         ["shelf"] = "The user's own rows beside those that ship.",
         ["recipes"] = "Whole rigs to start from.",
+        ["document"] = "Rig documents of earlier schemas in the words of the present one.",
         ["kinds"] = "What may stand at each station of a rig.",
         ["stock"] = "Rows that ship.",
         ["hosts"] = "What a rig is mounted on.",

@@ -21,6 +21,8 @@ internal static class CatalogueApi
             .Named("getLimits", "How long searches take at the most.");
         api.MapGet("/factors", () => Answer.Of(FactorTable.All))
             .Named("listFactors", "Required factors by consequence, with their sources.");
+        api.MapPost("/document", (Posted<RigDocument> rig) => Answer.Of(rig.Read())).Refuses(400)
+            .Named("readDocument", "A rig document of any schema that is read, in the words of the present one.");
         api.MapGet("/schema/rig.json", () => Results.Text(DocumentSchema.Create().ToJsonString(), "application/schema+json"))
             .ExcludeFromDescription();
         var hosts = api.MapGroup("/hosts");

@@ -3,7 +3,7 @@ import { Answers } from './answers.svelte';
 import { catalogue } from './catalogue.svelte';
 import { alike, carried, newerOnShelf, today, valueAt, withValue, type Node, type OwnRow } from './document';
 import { History } from './history.svelte';
-import { findHistory, findUnsaved, keepHistory } from './kept';
+import { findHistory, findUnsaved, keepHistory, type Unsaved } from './kept';
 import { Looking } from './looking.svelte';
 import { shelf } from './shelf.svelte';
 import { notices } from './notices.svelte';
@@ -101,7 +101,7 @@ export class RigSession extends Looking {
     this.filmName = rig.filmName;
     this.doc = rig.document;
     await this.saving.begin(rig.version, rig.document);
-    let kept = await findUnsaved<RigDocument>(this.id);
+    let kept = await this.present(await findUnsaved<RigDocument>(this.id), rig.document.schema);
     if (kept && alike(kept.document, rig.document)) {
       // It did reach the server: only the answer did not come back before the window closed.
       this.saving.forget();
@@ -129,6 +129,19 @@ export class RigSession extends Looking {
       this.answers.problem = null;
       notices.say(`Your last change cannot be used and was left out: ${left.text}`);
       await this.answers.ask(this.doc);
+    }
+  }
+
+  /** A change that a window kept, in the words of the schema that is written now: the application may have been renewed since. */
+  private async present(kept: Unsaved<RigDocument> | null, schema: number): Promise<Unsaved<RigDocument> | null> {
+    if (!kept || kept.document.schema === schema) return kept;
+    try {
+      return { ...kept, document: await ask(api.POST('/api/document', { body: kept.document })) };
+    } catch (e) {
+      if (!(e instanceof ApiError) || e.status !== 400) throw e;
+      this.saving.forget();
+      notices.say(`Your last change cannot be used and was left out: ${e.message}`);
+      return null;
     }
   }
 

@@ -21,6 +21,8 @@ class Server {
   kept: Record<string, string> = {};
   /** Questions about the rig. */
   asked: string[] = [];
+  /** It cannot read a document of before. */
+  unread = false;
   /** It keeps no design. */
   forgets = false;
 
@@ -79,6 +81,10 @@ vi.mock('../api/client', async (real) => ({
         return answer(200, server.stored);
       }
       if (path.endsWith('advice')) return answer(200, []);
+      if (path === '/api/document')
+        return server.unread
+          ? answer(400, { detail: 'reach: misses kind' })
+          : answer(200, { ...(call.body as object), schema: 3 });
       server.asked.push(path);
       if (path.endsWith('/drive'))
         return server.forgets
@@ -121,6 +127,28 @@ describe('saving', () => {
     expect(server.document.name).toBe('B');
     expect([session.saving.state, session.saving.version]).toEqual(['saved', 2]);
   });
+
+  test.each([false, true])(
+    'what a window kept of an earlier schema is read in the words of the present one',
+    async (unread) => {
+      const first = await opened();
+      server.broken = true;
+      renamed(first, 'A');
+      await vi.advanceTimersByTimeAsync(2000);
+      first.close();
+      await vi.advanceTimersByTimeAsync(1);
+      const key = Object.keys(server.kept).find((k) => k.startsWith('ochema.unsaved.r1'))!;
+      server.kept[key] = JSON.stringify({ document: { ...server.document, schema: 2, name: 'Of before' }, version: 1 });
+      server.document = { ...server.document, schema: 3 };
+      [server.broken, server.unread] = [false, unread];
+      const second = await opened();
+      expect(second.doc.name).toBe(unread ? 'Roof' : 'Of before');
+      expect(second.doc.schema).toBe(3);
+      await vi.advanceTimersByTimeAsync(20000);
+      expect(server.document).toMatchObject({ schema: 3, name: unread ? 'Roof' : 'Of before' });
+      if (unread) expect(Object.keys(server.kept).filter((k) => k.startsWith('ochema.unsaved'))).toEqual([]);
+    },
+  );
 
   test('a change made while a slow save is under way waits for it and does not meet its own save', async () => {
     const session = await opened();
