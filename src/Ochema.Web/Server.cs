@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.StaticFiles;
 using System.Globalization;
 using System.IO.Compression;
@@ -157,7 +158,7 @@ public static class Server
     private static readonly object Resource = new();
 
     /// <summary>No such resource, or one that is used in another way.</summary>
-    private static IResult Otherwise(HttpContext context, EndpointDataSource all)
+    private static ProblemHttpResult Otherwise(HttpContext context, EndpointDataSource all)
     {
         var ways = all.Endpoints.OfType<RouteEndpoint>()
             .Where(e => e.Metadata.Contains(Resource)

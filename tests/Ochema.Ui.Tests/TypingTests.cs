@@ -38,7 +38,7 @@ public sealed class TypingTests
 
     private List<IWebElement> Fields() => [.. browser.Driver.FindElements(By.CssSelector("aside input.input"))];
 
-    private void Type(IWebElement field, string text)
+    private static void Type(IWebElement field, string text)
     {
         field.Click();
         field.SendKeys(Keys.Control + "a");

@@ -1,3 +1,4 @@
+using Microsoft.AspNetCore.Http.HttpResults;
 using System.Reflection;
 using System.Text;
 using Microsoft.AspNetCore.Http.Features;
@@ -76,7 +77,7 @@ internal sealed class PostedLog : IBindableFromHttpContext<PostedLog>, IEndpoint
         return posted?.Refusal is { } refusal ? new() { Refusal = refusal } : new() { within = posted };
     }
 
-    private static IResult TooLarge() => Problems.Of(413, "Too large",
+    private static ProblemHttpResult TooLarge() => Problems.Of(413, "Too large",
         $"Within JSON a log has {Server.LargestRequest >> 20} MB at the most: send it as text/csv, up to {Server.LargestLog >> 20} MB, "
             + $"its units in the "
             + "query.");

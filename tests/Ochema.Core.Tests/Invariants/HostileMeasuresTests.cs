@@ -73,7 +73,7 @@ public sealed class HostileMeasuresTests
         "paths[0].camera" => rig.Camera,
         "site" => rig.Site,
         "run" => rig.Run,
-        _ => rig.Tethers.FirstOrDefault(),
+        _ => rig.Tethers is [var tether, ..] ? tether : null,
     };
 
     /// <summary>An end of what may be entered, next to one, or anything between.</summary>

@@ -23,7 +23,7 @@ public sealed class MeasuresAtTheirEndsTests
         foreach (var (at, part) in new (string, object?)[]
         {
             ("base", rig.Base), ("paths[0].reach", rig.Reach), ("paths[0].isolator", rig.Isolator), ("paths[0].head", rig.Head),
-            ("paths[0].camera", rig.Camera), ("site", rig.Site), ("run", rig.Run), ("tethers[0]", rig.Tethers.FirstOrDefault()),
+            ("paths[0].camera", rig.Camera), ("site", rig.Site), ("run", rig.Run), ("tethers[0]", rig.Tethers is [var tether, ..] ? tether : null),
         })
             foreach (var declared in part is null ? [] : MeasureReader.Declared(part.GetType()))
                 if (declared.Measure is { } measure)

@@ -14,7 +14,8 @@ public static partial class Upgrades
     /// <summary>What each schema's documents go through to become the next one's.</summary>
     private static readonly Dictionary<int, Action<JsonObject>> Steps = new()
     {
-        [1] = DaysOfMeasuring, [2] = PathsAndTethersAsLists,
+        [1] = DaysOfMeasuring,
+        [2] = PathsAndTethersAsLists,
     };
 
     /// <summary>Schemas that are read.</summary>
