@@ -9,6 +9,15 @@ internal static class Words
     public static string Inside(string s) => s.Length < 2 || !char.IsUpper(s[0]) || char.IsUpper(s[1])
         || char.IsDigit(s[1]) || s[1] == '-' ? s : char.ToLowerInvariant(s[0]) + s[1..];
 
+    /// <summary>The name itself, or with a number behind it where it is taken: "tether", "tether-2" and so on.</summary>
+    public static string Free(string name, Func<string, bool> taken)
+    {
+        var free = name;
+        for (var n = 2; taken(free); n++)
+            free = $"{name}-{n}";
+        return free;
+    }
+
     /// <summary>A part that the user calls by a name of their own, as "strut left ahead": marks between words of an id are no dashes in a
     /// sentence.</summary>
     public static string Named(string noun, string id) => $"{noun} {id.Replace('-', ' ')}";

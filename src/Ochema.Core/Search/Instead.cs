@@ -195,13 +195,8 @@ internal static class Instead
     }
 
     /// <summary>What a new strut or strap is called: the name itself, or with a number where one of the rig's has it.</summary>
-    internal static string FreeId(RigDocument rig, string name)
-    {
-        var free = name;
-        for (var n = 2; rig.Straps.Any(s => s.Id == free) || rig.Braces.Any(x => x.Id == free); n++)
-            free = $"{name}-{n}";
-        return free;
-    }
+    internal static string FreeId(RigDocument rig, string name) =>
+        Words.Free(name, id => rig.Straps.Any(s => s.Id == id) || rig.Braces.Any(x => x.Id == id));
 
     /// <summary>The kind in every size of its one catalogue list.</summary>
     private static IEnumerable<(string Id, string Name, Kind Kind)> Sizes(Kind kind, Catalogue stock)

@@ -318,13 +318,7 @@ public sealed record Tether
     public required string Id { get; init; }
 
     /// <summary>What another one is called: "tether", "tether-2" and so on, none of those that there are.</summary>
-    internal static string FreeId(IReadOnlyList<Tether> tethers)
-    {
-        var free = "tether";
-        for (var n = 2; tethers.Any(t => t.Id == free); n++)
-            free = $"tether-{n}";
-        return free;
-    }
+    internal static string FreeId(IReadOnlyList<Tether> tethers) => Words.Free("tether", id => tethers.Any(t => t.Id == id));
 
     [StockChoice("Tether", "straps")]
     public required string Stock { get; init; }
