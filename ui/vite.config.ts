@@ -5,6 +5,8 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   plugins: [tailwindcss(), svelte()],
   build: { target: 'es2022', chunkSizeWarningLimit: 900, rolldownOptions: { checks: { bundlerTimings: false } } },
-  test: { environment: 'node', include: ['src/**/*.test.ts'] },
+  test: { environment: './vitest.env.ts', server: { deps: { inline: ['svelte'] } }, include: ['src/**/*.test.ts'] },
+  // Tests run effects as a browser does, not as a server that renders once.
+  resolve: process.env.VITEST ? { conditions: ['browser', 'module', 'import', 'default'] } : {},
   server: { proxy: { '/api': 'http://127.0.0.1:5080' } },
 });

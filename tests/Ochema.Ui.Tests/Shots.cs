@@ -16,6 +16,9 @@ public sealed class Shots
         void Shot(string name)
         {
             Thread.Sleep(900);
+            // A scene that is drawn in software may be behind what was pressed.
+            Browser.Until("the scene as it is", () => !browser.Script<bool>("return window.ochemaPending?.() ?? false"));
+            Thread.Sleep(300);
             var picture = browser.Driver.GetScreenshot();
             Assert.True(picture.AsByteArray.Length > 20_000, name);
             if (folder is { Length: > 0 })

@@ -348,7 +348,7 @@ public sealed class ApiTests : IDisposable
         var later = await Make("?now=2026-05-01T10:00:00Z");
         Assert.True((bool)later["steps"]![0]!["isDone"]!);
         Assert.Equal(-3600, (double)later["steps"]![0]!["end"]!);
-        Assert.Equal((double)plain["handsOn"]! - 60 * (double)plain["steps"]![0]!["minutes"]!, (double)later["handsOn"]!, 6);
+        Assert.Equal((double)plain["handsOn"]! - 60 * (double)plain["steps"]![0]!["minutes"]!, (double)later["handsOn"]!, 1e-6);
         foreach (var (wrong, path) in new[] { ("?kerf=0.5", "kerf"), ("?squaring=-1", "squaring"), ("?now=soon", "now") })
         {
             var r = await host.Client.PostAsync("/api/make" + wrong, Host.Json(rig.ToJsonString()));
@@ -442,7 +442,7 @@ public sealed class ApiTests : IDisposable
             var alone = await Ask($"/api/assess/working?check={Uri.EscapeDataString((string)check!["id"]!)}", speed);
             Assert.Equal(check["working"]!.ToJsonString(), alone["working"]!.ToJsonString());
             Assert.Equal(check["loads"]!.ToJsonString(), alone["loads"]!.ToJsonString());
-            Assert.Equal((double)check["use"]!, (double)alone["use"]!, 9);
+            Assert.Equal((double)check["use"]!, (double)alone["use"]!, 1e-9);
         }
         var none = await host.Client.PostAsync("/api/assess/working?check=nothing", Host.Json(rig.ToJsonString()));
         Assert.Equal(HttpStatusCode.NotFound, none.StatusCode);
@@ -496,7 +496,7 @@ public sealed class ApiTests : IDisposable
         var report = await (await host.Client.PostAsync("/api/assess?advice=false",
             Host.Json(rig.ToJsonString()))).Content.ReadFromJsonAsync<JsonNode>();
         var joint = report!["design"]!["joints"]!.AsArray().Single(j => (string)j!["id"]! == "clamp-stud")!;
-        Assert.Equal(0.012, (double)joint["length"]!, 9);
+        Assert.Equal(0.012, (double)joint["length"]!, 1e-9);
         Assert.Equal(0, (int)joint["looseningGrade"]!);
         Assert.NotEmpty(joint["findings"]!.AsArray());
         rig["joints"] = JsonNode.Parse("""{"clamp-stud":{"thread":"m7"}}""");
@@ -538,7 +538,7 @@ public sealed class ApiTests : IDisposable
     {
         var body = new JsonObject { ["text"] = text, ["dimension"] = dimension, ["system"] = "inch" }.ToJsonString();
         var p = await (await host.Client.PostAsync("/api/quantities", Host.Json(body))).Content.ReadFromJsonAsync<JsonNode>();
-        Assert.Equal(si, (double)p!["value"]!, 6);
+        Assert.Equal(si, (double)p!["value"]!, 1e-6);
     }
 
     [Fact]

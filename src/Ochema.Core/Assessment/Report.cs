@@ -163,7 +163,8 @@ public sealed record LensReport(double[] Eye, double[] View, double[] Up, double
 /// <summary>Something that can be dragged.</summary>
 /// <param name="Path">Where its numbers stand in the document: <c>at</c>, <c>braces.[left].at</c>, <c>straps.[a].to</c>,
 /// <c>paths.[first].reach.height</c>.</param>
-/// <param name="Mode">panel (two numbers on its site), panels (two numbers on whatever panel it is drawn over), anchor (closed point and share), measure (one number along an axis).</param>
+/// <param name="Mode">panel (two numbers on its site), panels (two numbers on whatever panel it is drawn over), anchor (closed point
+/// and share), measure (one number along an axis).</param>
 public sealed record DragHandle(string Id, string Station, string Label, string Path, string Mode, double[] P, double[] Value, string Site,
     double[]? Axis, double Minimum, double Maximum);
 

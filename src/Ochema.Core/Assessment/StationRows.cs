@@ -50,7 +50,8 @@ internal static class StationRows
             Rod(b, x.Id))));
         var holds = b.Holds.Where(h => h.Station == StationId.Base).ToList();
         rows.Add(Row("base", "Base", b.Rig.Base.Called(holds.Count, Part("base")), "base", "base"));
-        rows.AddRange(b.Rig.Straps.Select(s => Helper("strap", s.Id, StationId.Strap(s.Id), Words.Named("Strap", s.Id), Part(StationId.Strap(s.Id).ToString()))));
+        rows.AddRange(b.Rig.Straps.Select(s => Helper("strap", s.Id, StationId.Strap(s.Id), Words.Named("Strap", s.Id),
+            Part(StationId.Strap(s.Id).ToString()))));
         if (b.Rig.Tethers.Count > 0)
             rows.Add(Row("tether", b.Tethers.Count > 1 ? $"{b.Tethers.Count} tethers" : "Tether", Part("tether"), "tether", null, true));
         var site = b.Rig.Site;

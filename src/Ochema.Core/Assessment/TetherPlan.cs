@@ -47,13 +47,21 @@ internal static class TetherPlan
             var pole = b.Position(b.At(RigPoint.ReachTop));
             ends = [.. ends, (Hosts.HostDrawing.At(AnchorEnd.OnReach, "The pole, close to its end", pole), 0.0, pole)];
         }
+        var id = Tether.FreeId(b.Rig.Tethers);
         var best = (
             from row in b.Stock.Straps.Where(Line)
             from end in ends
             where taken.TrueForAll(t => t.Anchor.Id != end.Anchor.Id || (t.End - end.End).Length > Apart)
             let length = (end.End - at).Length + Slack
             where length < Longest
-            let tether = new Tether { Id = Tether.FreeId(b.Rig.Tethers), Stock = row.Id, Slack = Slack, From = tied, To = new AnchorEnd(end.Anchor.Id, end.T) }
+            let tether = new Tether
+            {
+                Id = id,
+                Stock = row.Id,
+                Slack = Slack,
+                From = tied,
+                To = new AnchorEnd(end.Anchor.Id, end.T),
+            }
             let built = new TetherBuilt("", "", tether, at, end.Anchor, end.End, length, row)
             // Judged as its own check will judge it: with all that hangs on it when its own piece comes off.
             where !built.IsTooLong(b, speed)

@@ -24,7 +24,8 @@ public static class AsBuilt
         /// <summary>The piece whose saw cut it is; null for what is read as the document keeps it.</summary>
         public PieceId? Piece { get; init; }
 
-        /// <summary>One meaning a path: "paths.[first].reach.stickOut" is that, "pieces.[reach/boom].length" what the saw leaves of the boom.</summary>
+        /// <summary>One meaning a path: "paths.[first].reach.stickOut" is that, "pieces.[reach/boom].length" what the saw leaves of the
+        /// boom.</summary>
         public string Path => Piece is { } piece && More != 0 ? $"pieces.[{piece}].length" : Place;
     }
 

@@ -172,7 +172,8 @@ internal static class BuildPlan
         var rig = b.Rig;
         return
         [
-            .. Of(StationId.Base, rig.Base), .. Of(RigPath.First.Reach, rig.Reach), .. Of(StationId.Isolator, rig.Isolator), .. Of(RigPath.First.Head, rig.Head),
+            .. Of(StationId.Base, rig.Base), .. Of(RigPath.First.Reach, rig.Reach),
+            .. Of(StationId.Isolator, rig.Isolator), .. Of(RigPath.First.Head, rig.Head),
             .. rig.Second is not { } second ? (StationStep[])[]
                 : [.. Of(RigPath.Second.Reach, second.Reach), .. Of(RigPath.Second.Head, second.Head)],
             .. rig.Braces.SelectMany(x => Of(StationId.Brace(x.Id), x)),

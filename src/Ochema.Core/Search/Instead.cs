@@ -40,7 +40,10 @@ internal static class Instead
         }
         if (station == "second" && rig.Second is null)
             foreach (var (id, title, path) in SecondCamera.Proposed(rig.Camera))
-                yield return (id, station, title, Tethered(rig with { Second = path }, stock));
+                yield return (id, station, title, Tethered(rig with
+                {
+                    Second = path with { Id = Words.Free(path.Id, taken => taken == rig.Paths[0].Id) },
+                }, stock));
         if (station is "braces" or "straps")
             foreach (var (id, title, changed) in station == "braces" ? Braces(rig, stock) : Straps(rig, stock))
                 yield return (id, station, title, changed);

@@ -21,7 +21,7 @@ public class InverseTests
         {
             var use = Assessor.Quick(a.Document!, Catalogue.Shipped, modes: false).Use;
             Assert.True(use <= Judge.TightFrom + 1e-9, $"{name} {a.Id}: {use}");
-            Assert.Equal(use, a.Use, 9);
+            Assert.Equal(use, a.Use, 1e-9);
         }
     }
 
@@ -31,7 +31,7 @@ public class InverseTests
         var rig = RigFiles.Named("cup-plate-riser");
         var height = Inverse.Of(rig, Catalogue.Shipped).Single(a => a.Id == "reach.height");
         var riser = Assert.IsType<Core.Kinds.Reaches.Riser>(height.Document!.Reach);
-        Assert.Equal(height.Value!.Value, riser.Height, 12);
+        Assert.Equal(height.Value!.Value, riser.Height, 1e-12);
         var more = Assessor.Quick(rig with { Reach = riser with { Height = riser.Height + 0.005 } }, Catalogue.Shipped, modes: false).Use;
         Assert.True(more > Judge.TightFrom, $"{riser.Height}: {more}");
         Assert.NotEqual("", height.By);

@@ -17,7 +17,7 @@ public sealed class LockNutTests
     [InlineData("m10", 11.9)]
     [InlineData("m12", 14.9)]
     public void HeightsAreThoseOfTheStandard(string thread, double millimetres) =>
-        Assert.Equal(millimetres / 1000, Hardware.LockNut(Stock.Find<Fastener>("fasteners", thread)).Thickness, 9);
+        Assert.Equal(millimetres / 1000, Hardware.LockNut(Stock.Find<Fastener>("fasteners", thread)).Thickness, 1e-9);
 
     [Fact]
     public void EveryThreadHasALockNutHigherThanItsNut() =>
@@ -41,7 +41,7 @@ public sealed class LockNutTests
             Thickness = thread.NutHeight,
             Carries = null
         }));
-        Assert.Equal(0.01 + 0.0095 + 2 * thread.Pitch, locked.Range.Least, 9);
+        Assert.Equal(0.01 + 0.0095 + 2 * thread.Pitch, locked.Range.Least, 1e-9);
         Near.Share(plain.StripLoad, locked.StripLoad, 1e-9);
     }
 }

@@ -30,7 +30,7 @@ public sealed class RecessTests
     public void TheStackIsShorterByWhatIsLetIn()
     {
         var (shallow, deep) = (Joint(0.010), Joint(0.012));
-        Assert.Equal(0.002, shallow.Grip - deep.Grip, 9);
+        Assert.Equal(0.002, shallow.Grip - deep.Grip, 1e-9);
         Assert.True(shallow.LetInAcross >= shallow.Layers[0].Width);
     }
 }

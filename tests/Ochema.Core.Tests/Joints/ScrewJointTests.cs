@@ -23,7 +23,7 @@ public class ScrewJointTests
     private static string[] Texts(ScrewJoint j) => [.. j.Report().Findings.Select(f => f.Text)];
 
     [Fact]
-    public void GripIsWhatLiesBeforeTheThread() => Assert.Equal(0.011, Nut("m6", Sheet(4), Sheet(7)).Grip, 9);
+    public void GripIsWhatLiesBeforeTheThread() => Assert.Equal(0.011, Nut("m6", Sheet(4), Sheet(7)).Grip, 1e-9);
 
     [Fact]
     public void TheLengthToBuyShowsTwoTurnsPastTheNut()
@@ -31,7 +31,7 @@ public class ScrewJointTests
         var r = Nut("m6", Sheet(6), Sheet(3)).Report();
         Assert.Empty(r.Findings);
         Assert.True(r.Buy >= 0.009 + 0.0052 + 2 * 0.001, $"{r.Buy}");
-        Assert.Equal(0.020, r.Buy!.Value, 6);
+        Assert.Equal(0.020, r.Buy!.Value, 1e-6);
     }
 
     [Fact]
@@ -80,7 +80,7 @@ public class ScrewJointTests
             new("Liner", LayerRole.KeepOut, 0.025, "")];
         var joint = Joint(Thread("m4"), shell) with { AllowedProtrusion = 0 };
         Assert.DoesNotContain(joint.Report().Findings, f => f.Blocks);
-        Assert.Equal(0.006, joint.ScrewLength, 6);
+        Assert.Equal(0.006, joint.ScrewLength, 1e-6);
         Assert.Contains((joint with { Length = 0.008 }).Report().Findings, f => f.Blocks && f.Layer == 2 && f.Text.Contains("liner"));
     }
 
@@ -91,7 +91,7 @@ public class ScrewJointTests
         var host = Joint(Thread("m6"), stack) with { Length = 0.010 };
         Assert.Empty(host.Report().Findings);
         var padded = host.With(new JointChoice { Pad = 0.003 });
-        Assert.Equal(host.Engagement - 0.003, padded.Engagement, 9);
+        Assert.Equal(host.Engagement - 0.003, padded.Engagement, 1e-9);
         Assert.Contains(padded.Report().Findings, f => f.Text.Contains("only"));
         Assert.Contains(padded.Report().Notes, n => n.Contains("creep"));
         Assert.True(padded.Preload < host.Preload);

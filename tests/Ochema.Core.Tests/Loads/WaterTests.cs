@@ -21,7 +21,7 @@ public class WaterTests
     [InlineData(0.2, 1.0, 1.5, 1)]
     [InlineData(0.2, 1.0, 0.1, 0)]
     public void AMemberIsWetAsFarAsItGoesUnder(double from, double to, double height, double share) =>
-        Assert.Equal(share, Water.Share(from, to, height), 12);
+        Assert.Equal(share, Water.Share(from, to, height), 1e-12);
 
     [Fact]
     public void RougherThanATableKnowsCountsAsItsRoughest()

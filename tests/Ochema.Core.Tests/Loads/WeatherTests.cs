@@ -65,10 +65,10 @@ public sealed class WeatherTests
             var b = RigAssembly.Build(In(RigFiles.Named(name), rain, ice), Catalogue.Shipped);
             var frame = b.MassOf(_ => true).Mass - dry.MassOf(_ => true).Mass;
             var listed = b.Parts.Where(p => p.Sort == PieceSort.Caught).Sum(p => p.Mass);
-            Assert.Equal(frame, listed, 9);
+            Assert.Equal(frame, listed, 1e-9);
             // A counterweight, which is none of the rig, grows with what it is against.
             double Own(BuiltRig x) => x.Parts.Where(p => p.Station != StationId.Site).Sum(p => p.Mass * p.Quantity);
-            Assert.Equal(Own(b) - Own(dry), listed, 9);
+            Assert.Equal(Own(b) - Own(dry), listed, 1e-9);
             Assert.Equal(b.Weather.Coat.IsNone, listed == 0);
             // The camera's own checks know it as well.
             if (!b.Weather.Coat.IsNone)
@@ -133,7 +133,7 @@ public sealed class WeatherTests
         var (bare, iced) = (RigAssembly.Build(rig, Catalogue.Shipped), RigAssembly.Build(In(rig, Rain.None, 0.01), Catalogue.Shipped));
         foreach (var (one, other) in bare.Faces.Zip(iced.Faces).Where(f => f.First.Member >= 0))
         {
-            Assert.Equal(one.Width + 0.02, other.Width, 12);
+            Assert.Equal(one.Width + 0.02, other.Width, 1e-12);
             Assert.True(other.Rough);
         }
     }
@@ -145,7 +145,7 @@ public sealed class WeatherTests
         var weather = RigAssembly.Build(In(RigFiles.CupAndArm(), Rain.Steady), Catalogue.Shipped).Weather;
         foreach (var surface in Enum.GetValues<SurfaceState>())
         {
-            Assert.Equal(0.3, weather.Today(site with { Surface = surface }).Rubs(0.5), 12);
+            Assert.Equal(0.3, weather.Today(site with { Surface = surface }).Rubs(0.5), 1e-12);
             Assert.NotEmpty(weather.Today(site with { Surface = surface }).RubsWhy);
         }
     }

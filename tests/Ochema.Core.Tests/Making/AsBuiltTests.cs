@@ -38,12 +38,12 @@ public sealed class AsBuiltTests
                 value = planned * 0.98;
             var built = Put(rig, reading.Path, value);
             var shown = Asked(built).First(a => a.Asked.Path == reading.Path).Asked;
-            Assert.Equal(value, shown.Value!.Value, 9);
-            Assert.Equal(planned, shown.Planned!.Value, 9);
+            Assert.Equal(value, shown.Value!.Value, 1e-9);
+            Assert.Equal(planned, shown.Planned!.Value, 1e-9);
             Assert.Equal(Day, built.Measured![reading.Place!].On);
             // A second reading is of the same drawing; taking it back is the drawing.
             var again = Put(built, reading.Path, planned);
-            Assert.Equal(planned, Asked(again).First(a => a.Asked.Path == reading.Path).Asked.Planned!.Value, 9);
+            Assert.Equal(planned, Asked(again).First(a => a.Asked.Path == reading.Path).Asked.Planned!.Value, 1e-9);
             Assert.Equal(StrictJson.Write(rig), StrictJson.Write(Put(again, reading.Path, null)));
             Assert.Equal(step.Id, Asked(built).First(a => a.Asked.Path == reading.Path).Step.Id);
         }
@@ -106,8 +106,8 @@ public sealed class AsBuiltTests
         IEnumerable<ReportFinding> Says(RigDocument r) => Assessor.Assess(r, Stock).Findings.Where(f =>
             f.Text.Contains("plug", StringComparison.Ordinal));
         // A film is as strong as none; half of it is left at half a millimetre a side, none beyond.
-        Assert.Equal(Plug(Kept(PlugKept.Glued, 0)), Plug(Kept(PlugKept.Glued, 0.0004)), 12);
-        Assert.Equal(2 * Plug(Kept(PlugKept.Glued, 0)), Plug(Kept(PlugKept.Glued, 0.001)), 9);
+        Assert.Equal(Plug(Kept(PlugKept.Glued, 0)), Plug(Kept(PlugKept.Glued, 0.0004)), 1e-12);
+        Assert.Equal(2 * Plug(Kept(PlugKept.Glued, 0)), Plug(Kept(PlugKept.Glued, 0.001)), 1e-9);
         Assert.True(Plug(Kept(PlugKept.Glued, 0.0012)) >= Responses.Check.MostUse);
         Assert.Contains(Says(Kept(PlugKept.Glued, 0.0012)), f => f.Blocks && f.Text.Contains("does not bridge", StringComparison.Ordinal));
         Assert.Contains(Says(Kept(PlugKept.Glued, 0.0004, 0.0002)), f => f.Blocks
@@ -120,7 +120,7 @@ public sealed class AsBuiltTests
         Assert.Equal([Work.Glue, Work.Fit], asked.Select(a => a.Step.Work));
         var built = Put(Kept(PlugKept.Glued, 0), "joints.reach-screw.play", 0.001);
         Assert.Equal(0.001, built.Joints["reach-screw"].Play);
-        Assert.Equal(2 * Plug(Kept(PlugKept.Glued, 0)), Plug(built), 9);
+        Assert.Equal(2 * Plug(Kept(PlugKept.Glued, 0)), Plug(built), 1e-9);
     }
 
     [Fact] // a riser cut 20 mm longer tips its plate more, and the bar has less left
@@ -130,12 +130,12 @@ public sealed class AsBuiltTests
         var (step, asked) = Asked(rig).Single(a => a.Asked.Path == "paths.[first].reach.height");
         Assert.Equal(Work.Cut, step.Work);
         var built = Put(rig, "paths.[first].reach.height", asked.Planned + 0.02);
-        Assert.Equal(RiserOf(rig) + 0.02, RiserOf(built), 9);
-        Assert.Equal(Cut(rig) + 0.02, Cut(built), 9);
+        Assert.Equal(RiserOf(rig) + 0.02, RiserOf(built), 1e-9);
+        Assert.Equal(Cut(rig) + 0.02, Cut(built), 1e-9);
         var did = Assert.IsType<BuiltEffect>(AsBuilt.Did(built, Stock));
         Assert.Equal(["paths.[first].reach.height"], did.Paths);
-        Assert.Equal(Assessor.Assess(rig, Stock).Verdict.Use, did.Drawn.Use, 12);
-        Assert.Equal(Assessor.Assess(built, Stock).Verdict.Use, did.Built.Use, 12);
+        Assert.Equal(Assessor.Assess(rig, Stock).Verdict.Use, did.Drawn.Use, 1e-12);
+        Assert.Equal(Assessor.Assess(built, Stock).Verdict.Use, did.Built.Use, 1e-12);
         Assert.True(did.Built.Use > did.Drawn.Use + 0.002, $"{did.Drawn.Use} {did.Built.Use}");
         Assert.NotNull(did.Most);
         Assert.Null(AsBuilt.Did(rig, Stock));
@@ -152,9 +152,9 @@ public sealed class AsBuiltTests
         var free = Assert.IsType<Kinds.Reaches.Stud>(rig.Reach).Length;
         var rod = Asked(rig).Single(a => a.Asked.Place == "paths.[first].reach.length").Asked;
         Assert.Equal("Cut to", rod.Label);
-        Assert.Equal(free + 0.03, rod.Planned!.Value, 9);
+        Assert.Equal(free + 0.03, rod.Planned!.Value, 1e-9);
         var built = Put(rig, rod.Path, free + 0.04);
-        Assert.Equal(free + 0.01, Assert.IsType<Kinds.Reaches.Stud>(built.Reach).Length, 9);
+        Assert.Equal(free + 0.01, Assert.IsType<Kinds.Reaches.Stud>(built.Reach).Length, 1e-9);
     }
 
     [Fact] // a drill too wide is refused as in the drawer of the joint; and the template shows it
@@ -164,7 +164,7 @@ public sealed class AsBuiltTests
         var hole = Asked(rig).First(a => a.Asked.Path.EndsWith("spacer-bolt.layers.[plate].hole", StringComparison.Ordinal)).Asked;
         var built = Put(rig, hole.Path, 0.0095);
         var joint = Assessor.Assess(built, Stock).Joints.Single(j => j.Id == "spacer-bolt");
-        Assert.Equal(0.0095, joint.Layers.Single(l => l.Id == "plate").Hole, 9);
+        Assert.Equal(0.0095, joint.Layers.Single(l => l.Id == "plate").Hole, 1e-9);
         Assert.Equal(4, Maker.Of(built, Stock).Templates.Single().Holes.Count(h => Math.Abs(h.Diameter - 0.0095) < 1e-9));
         var wide = Assessor.Assess(Put(rig, hole.Path, 0.02), Stock);
         Assert.Equal(Why.Refused, wide.Verdict.Why);

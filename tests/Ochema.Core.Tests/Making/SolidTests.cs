@@ -104,7 +104,7 @@ public sealed class SolidTests
         var solid = Solid.Of(new PlugPiece("p", "reach", "End plug", 0.026, 0.020, 0.0085, "M10"));
         IsClosed(solid);
         Near.Share((Disc(0.026) - Disc(0.0085)) * 0.020, solid.Volume, 1e-9);
-        Assert.Equal(-0.020, solid.Facets.Min(f => Math.Min(f.A.Z, Math.Min(f.B.Z, f.C.Z))), 9);
+        Assert.Equal(-0.020, solid.Facets.Min(f => Math.Min(f.A.Z, Math.Min(f.B.Z, f.C.Z))), 1e-9);
     }
 
     [Fact]
@@ -139,7 +139,7 @@ public sealed class SolidTests
         foreach (var (chord, line) in new[] { (finding[0].Points, finding[1].Points), (finding[2].Points, finding[3].Points) })
         {
             double[] along = [chord[1][0] - chord[0][0], chord[1][1] - chord[0][1]];
-            Assert.Equal(0, along[0] * (line[1][0] - line[0][0]) + along[1] * (line[1][1] - line[0][1]), 12);
+            Assert.Equal(0, along[0] * (line[1][0] - line[0][0]) + along[1] * (line[1][1] - line[0][1]), 1e-12);
             Assert.All(chord, p => Near.Share(0.013, Math.Sqrt(Math.Pow(p[0] - 0.013, 2) + Math.Pow(p[1] - 0.013, 2)), 1e-9));
         }
     }

@@ -70,13 +70,13 @@ public sealed class TemplateTests
     [Fact] // the long side of a mitre of 45° on 25 mm is half the width longer than the middle line
     public void AMitredPieceIsMeasuredOverItsLongSide()
     {
-        Assert.Equal(0.1625, CutPiece.LongSide(0.15, 0.025, [0, Math.PI / 4]), 12);
-        Assert.Equal(0.175, CutPiece.LongSide(0.15, 0.025, [-Math.PI / 4, Math.PI / 4]), 12);
-        Assert.Equal(0.15, CutPiece.LongSide(0.15, 0.025, []), 12);
+        Assert.Equal(0.1625, CutPiece.LongSide(0.15, 0.025, [0, Math.PI / 4]), 1e-12);
+        Assert.Equal(0.175, CutPiece.LongSide(0.15, 0.025, [-Math.PI / 4, Math.PI / 4]), 1e-12);
+        Assert.Equal(0.15, CutPiece.LongSide(0.15, 0.025, []), 1e-12);
         var rig = RigFiles.Named("rail-table") with { Reach = new Kinds.Reaches.HangingBracket { Section = "tube-al-30x2" } };
         var reach = new Kinds.Reaches.HangingBracket();
         var parts = Kinds.RigAssembly.Build(rig, Stock).Parts;
-        Assert.Equal(reach.Down + 0.015, parts.Single(p => p.Name.StartsWith("Drop", StringComparison.Ordinal)).Cut!.Length, 9);
+        Assert.Equal(reach.Down + 0.015, parts.Single(p => p.Name.StartsWith("Drop", StringComparison.Ordinal)).Cut!.Length, 1e-9);
         // Two mitres alike are one strip each; they are bodies of paper only.
         var plan = Maker.Of(rig, Stock);
         Assert.Equal(2, plan.Wraps.Count(w => w.Lines.Count == 1));
@@ -96,14 +96,14 @@ public sealed class TemplateTests
         var strip = Wraps.Mitre(line, 0, row, angle)!;
         var (w, points) = (row.Width, Assert.Single(strip.Lines).Points);
         var round = row.Shape != SectionShape.SquareTube;
-        Assert.Equal((round ? Math.PI : 4) * w, strip.Length, 9);
+        Assert.Equal((round ? Math.PI : 4) * w, strip.Length, 1e-9);
         Assert.Equal((0, strip.Length), (points[0][0], points[^1][0]));
         foreach (var p in points)
         {
             // How far from the long side's face, across the tube in the plane of the mitre.
             var s = p[0] / w;
             var across = round ? w / 2 * (1 - Math.Cos(2 * s)) : w * Math.Clamp(s <= 2 ? s - 0.5 : 3.5 - s, 0, 1);
-            Assert.Equal(across * Math.Tan(angle), p[1], 9);
+            Assert.Equal(across * Math.Tan(angle), p[1], 1e-9);
             Assert.InRange(p[1], 0, strip.Width);
         }
         // And in the files.
@@ -128,14 +128,14 @@ public sealed class TemplateTests
         var t = Of(rig, "Bent bar");
         var thick = Stock.Find<SectionRow>("sections", plate.Bar).Height;
         var bend = Bend.Allowance(Math.PI / 2, plate.BendRadius, thick);
-        Assert.Equal(plate.Hook + plate.Shelf + plate.Leg + 2 * bend, t.Length, 9);
+        Assert.Equal(plate.Hook + plate.Shelf + plate.Leg + 2 * bend, t.Length, 1e-9);
         Assert.Equal([plate.Hook, plate.Shelf, plate.Leg],
             [t.Bends[0].At - bend / 2, t.Bends[1].At - t.Bends[0].At - bend, t.Length - t.Bends[1].At - bend / 2], (a, c) => Math.Abs(a - c) < 1e-9);
         Assert.Equal([1, 2], t.Bends.Select(x => x.Turn));
-        Assert.Equal((t.Bends[0].At + t.Bends[1].At) / 2, Assert.Single(t.Holes).X, 9);
+        Assert.Equal((t.Bends[0].At + t.Bends[1].At) / 2, Assert.Single(t.Holes).X, 1e-9);
         Assert.True(t.Flat);
         // Between the flanges there is the shelf and both inside radii.
-        Assert.Equal(plate.Shelf + 2 * plate.BendRadius, BendOrder.Between(t.Bends, thick)!.Value, 9);
+        Assert.Equal(plate.Shelf + 2 * plate.BendRadius, BendOrder.Between(t.Bends, thick)!.Value, 1e-9);
         Assert.Null(BendOrder.Between([t.Bends[0]], thick));
         // A longer hook than leg is bent last.
         Assert.Equal([2, 1], Of(rig with { Base = plate with { Hook = 0.1, Leg = 0.05 } }, "Bent bar").Bends.Select(x => x.Turn));
@@ -191,8 +191,8 @@ public sealed class TemplateTests
             var svg = XDocument.Parse(TemplateFiles.Svg(t)).Root!;
             // A unit of the view is a millimetre on paper.
             var view = svg.Attribute("viewBox")!.Value.Split(' ').Select(v => double.Parse(v, CultureInfo.InvariantCulture)).ToArray();
-            Assert.Equal(view[2], Mm(svg, "width"), 3);
-            Assert.Equal(view[3], Mm(svg, "height"), 3);
+            Assert.Equal(view[2], Mm(svg, "width"), 1e-3);
+            Assert.Equal(view[3], Mm(svg, "height"), 1e-3);
             var outline = svg.Descendants().Single(e => e.Attribute("id")?.Value == "outline");
             var drawn = outline.Attribute("points")!.Value.Split(' ').Select(p =>
                 p.Split(',').Select(v => double.Parse(v, CultureInfo.InvariantCulture)).ToArray())
@@ -288,9 +288,9 @@ public sealed class TemplateTests
         var (cheek, tongue) = (Of(rig, "Cheek"), Of(rig, "Tongue"));
         var (inCheek, inTongue) = (cheek.Holes.Single(h => h.Title == "pin"), tongue.Holes.Single(h => h.Title == "pin"));
         Assert.Equal(block.Pin, inCheek.Diameter);
-        Assert.Equal(inTongue.X, inCheek.X - cheek.Holes.Where(h => h.Joint == "block-bolts").Max(h => h.X), 9);
+        Assert.Equal(inTongue.X, inCheek.X - cheek.Holes.Where(h => h.Joint == "block-bolts").Max(h => h.X), 1e-9);
         // As the step says it: half the depth above the lower edge.
-        Assert.Equal(block.Depth / 2, cheek.Length - inCheek.X, 9);
+        Assert.Equal(block.Depth / 2, cheek.Length - inCheek.X, 1e-9);
         Assert.Equal(2, Maker.Of(rig, Stock).Holes.Single(h => h.Title == "Pin through cheeks and tongue" && h.Layer == "Cheek").Count);
     }
 
@@ -313,8 +313,8 @@ public sealed class TemplateTests
         var bracket = (BoltedBracket)rig.Base;
         var t = Of(rig, "L-bracket");
         var bend = Math.PI / 2 * (0.008 + 0.4 * 0.005);
-        Assert.Equal(0.015 + 0.050 + 0.010 + bend + bracket.Leg + 0.015, t.Length, 9);
-        Assert.Equal(0.015 + 0.050 + 0.010 + bend / 2, t.Bends.Single().At, 9);
+        Assert.Equal(0.015 + 0.050 + 0.010 + bend + bracket.Leg + 0.015, t.Length, 1e-9);
+        Assert.Equal(0.015 + 0.050 + 0.010 + bend / 2, t.Bends.Single().At, 1e-9);
         Assert.Equal([0.015, 0.065], t.Holes.Where(h => h.Joint == "host-screw").Select(h => Math.Round(h.X, 9)));
         // A foot on which the last head would lie in the bend is refused with the size that it takes.
         var tight = Assessor.Assess(rig with { Base = bracket with { Foot = 0.030 } }, Stock);
@@ -331,10 +331,10 @@ public sealed class TemplateTests
         var cradle = RigFiles.Named("bar-magnets");
         var head = (Core.Kinds.Heads.CradleHead)cradle.Head;
         Assert.Empty(Of(cradle, "Cradle").Faults);
-        Assert.Equal(Of(cradle, "Cradle").Length, Of(cradle, "Cradle").Bends.Sum(b => b.At), 9);
+        Assert.Equal(Of(cradle, "Cradle").Length, Of(cradle, "Cradle").Bends.Sum(b => b.At), 1e-9);
         // By hand: the wall less the bend's radius, then half the bend.
         var bend = Bend.Allowance(Math.PI / 2, head.BendRadius, head.Thickness);
-        Assert.Equal(head.Wall - head.BendRadius + bend / 2, Of(cradle, "Cradle").Bends[0].At, 9);
+        Assert.Equal(head.Wall - head.BendRadius + bend / 2, Of(cradle, "Cradle").Bends[0].At, 1e-9);
     }
 
     [Fact] // folded both ways: inside it is the camera and its liner, the corners are out as far as both bends reach, nothing overlaps
@@ -348,10 +348,10 @@ public sealed class TemplateTests
         // Bent up, an inside corner of 90° saves 2·R − the half of the bend on each side of its flats: between the walls there is the floor
         // and both radii.
         var floor = t.Floor;
-        Assert.Equal(body.Width + 2 * head.Pad, floor.Right - floor.Left + 2 * head.BendRadius, 9);
-        Assert.Equal(body.Length + 2 * head.Pad, floor.High - floor.Low + 2 * head.BendRadius, 9);
-        Assert.Equal(head.Lip, floor.Low - bend + head.BendRadius, 9);
-        Assert.Equal(head.Wall, floor.Left - bend + head.BendRadius, 9);
+        Assert.Equal(body.Width + 2 * head.Pad, floor.Right - floor.Left + 2 * head.BendRadius, 1e-9);
+        Assert.Equal(body.Length + 2 * head.Pad, floor.High - floor.Low + 2 * head.BendRadius, 1e-9);
+        Assert.Equal(head.Lip, floor.Low - bend + head.BendRadius, 1e-9);
+        Assert.Equal(head.Wall, floor.Left - bend + head.BendRadius, 1e-9);
         Assert.Equal([1, 2], t.Bends.Select(x => x.Turn));
         Assert.Equal([3, 4], t.Walls.Select(x => x.Turn));
         // The hole at the end of each corner takes what both folds leave there.
@@ -363,8 +363,8 @@ public sealed class TemplateTests
         // Its parts: the strip that becomes floor and walls, and two lips; no more is paid for, nor weighed.
         var area = t.Length * (floor.High - floor.Low) + (floor.Right - floor.Left) * (t.Width - (floor.High - floor.Low));
         var part = Kinds.RigAssembly.Build(rig, Stock).Parts.Single(p => p.Name.StartsWith("Cradle {", StringComparison.Ordinal));
-        Assert.Equal(area, part.Sheet!.Area, 12);
-        Assert.Equal(area * head.Thickness * Stock.Material(head.Sheet).Density, part.Mass, 9);
+        Assert.Equal(area, part.Sheet!.Area, 1e-12);
+        Assert.Equal(area * head.Thickness * Stock.Material(head.Sheet).Density, part.Mass, 1e-9);
         // A lip in the lens's way is said; one that is all bend is refused.
         IEnumerable<ReportFinding> With(double lip) => Assessor.Assess(rig with { Head = head with { Lip = lip } }, Stock).Findings;
         Assert.DoesNotContain(With(head.Lip), f => f.Text.Contains("lip", StringComparison.OrdinalIgnoreCase));

@@ -148,7 +148,7 @@ public sealed class JoinTests
         Assert.Equal(4, Part("eye-bolt", "Lock nut").Quantity);
         // What comes with the camera's head is not bought again; the rubber under the camera does not come with it.
         Assert.All(b.Parts.Where(p => p.Joint == "camera-screw"), p => Assert.Equal("rubber-washer", p.Row));
-        Assert.Equal(b.Cost, b.Parts.Sum(p => p.Price * p.Quantity), 9);
+        Assert.Equal(b.Cost, b.Parts.Sum(p => p.Price * p.Quantity), 1e-9);
     }
 
     [Fact] // ISO 4014 and ISO 4032 catalogues: an M8 × 50 hexagon bolt weighs about 24 g, an M8 nut 5.2 g, an M8 washer about 2 g; from memory

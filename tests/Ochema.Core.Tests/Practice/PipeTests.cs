@@ -30,7 +30,7 @@ public sealed class PipeTests
         Assert.Equal(7 * 0.0254, PipeFitting.Cut(8 * 0.0254, half, half), 1e-9);
         Assert.Equal(7.5 * 0.0254, PipeFitting.Cut(8 * 0.0254, null, half), 1e-9);
         var least = PipeFitting.Least(half, half);
-        Assert.Equal(2 * half.Socket, PipeFitting.Cut(least, half, half), 12);
+        Assert.Equal(2 * half.Socket, PipeFitting.Cut(least, half, half), 1e-12);
         Assert.Equal(0.032, 2 * half.Socket, 0.004);
     }
 

@@ -37,12 +37,12 @@ public sealed class TiltFrameTests
     {
         var frame = new TiltFrame();
         var (inner, outer) = (Strip(On(body, lens, frame), "Inner").Cut!, Strip(On(body, lens, frame), "Outer").Cut!);
-        Assert.Equal(Camera(body).Width + 2 * frame.Room, Inside(inner, frame.BendRadius, 0.003), 9);
+        Assert.Equal(Camera(body).Width + 2 * frame.Room, Inside(inner, frame.BendRadius, 0.003), 1e-9);
         // The outer one takes in the inner, its walls and a spacer on each side.
-        Assert.Equal(Camera(body).Width + 2 * frame.Room + 2 * 0.003 + 2 * 0.006, Inside(outer, frame.BendRadius, 0.003), 9);
+        Assert.Equal(Camera(body).Width + 2 * frame.Room + 2 * 0.003 + 2 * 0.006, Inside(outer, frame.BendRadius, 0.003), 1e-9);
         // With a servo between them it is wider by that.
         var driven = Strip(On(body, lens, frame with { By = TiltedBy.Servo }), "Outer").Cut!;
-        Assert.Equal(outer.Length + frame.Beside, driven.Length, 9);
+        Assert.Equal(outer.Length + frame.Beside, driven.Length, 1e-9);
     }
 
     [Fact]
@@ -50,7 +50,7 @@ public sealed class TiltFrameTests
     {
         var shut = Strip(On("mirrorless-small", "prime-24", new()), "Inner").Cut!;
         var open = Strip(On("mirrorless-small", "prime-24", new() { Screen = ScreenState.Open }), "Inner").Cut!;
-        Assert.Equal(shut.Length + Camera("mirrorless-small").ScreenOpen, open.Length, 9);
+        Assert.Equal(shut.Length + Camera("mirrorless-small").ScreenOpen, open.Length, 1e-9);
         Assert.Contains(Assessor.Assess(On("compact", "built-in-24", new() { Screen = ScreenState.Open }), Catalogue.Shipped).Findings,
             f => f.Text.Contains("no screen that opens", StringComparison.Ordinal));
     }
@@ -66,7 +66,7 @@ public sealed class TiltFrameTests
         double Z(string node) => b.Model.Nodes.Single(n => n.Id == node).Z;
         var (drop, up) = (Z("outer-frame-left") - Z("head-lower"), Z("inner-frame-left") - Z("head"));
         var camera = Camera(body);
-        Assert.Equal(camera.CentreHeight, up, 9);
+        Assert.Equal(camera.CentreHeight, up, 1e-9);
         for (var tilt = -swing; tilt <= swing; tilt += swing / 50)
             for (var x = -camera.Length / 2; x <= camera.Length / 2; x += camera.Length / 40)
             {
@@ -85,7 +85,7 @@ public sealed class TiltFrameTests
         var ahead = lens.Mass * (body.Length / 2 + lens.Length / 2) / (body.Mass + lens.Mass);
         var frame = new TiltFrame { Torque = 1 };
         Near.Share(2 * (body.Mass + lens.Mass) * 9.80665 * ahead, Use(On("mirrorless-small", "prime-24", frame)), 1e-9);
-        Assert.Equal(0, Use(On("mirrorless-small", "prime-24", frame with { SetBack = ahead })), 9);
+        Assert.Equal(0, Use(On("mirrorless-small", "prime-24", frame with { SetBack = ahead })), 1e-9);
         var high = On("mirrorless-small", "prime-24", frame with { SetBack = ahead, Pivots = body.CentreHeight + 0.02 });
         Near.Share(2 * (body.Mass + lens.Mass) * 9.80665 * 0.02 * Math.Sin(frame.Swing), Use(high), 1e-9);
         // The pivots of the frame itself feel it too.
@@ -105,7 +105,7 @@ public sealed class TiltFrameTests
         Assert.Equal(2, inner.Bends.Count);
         // The camera's screw is where its socket is, and the servo over its button, as its record says.
         var compact = Camera("compact");
-        Assert.Equal(inner.Length / 2 + compact.SocketAcross, inner.Holes.Single(h => h.Joint == "camera-screw").X, 9);
+        Assert.Equal(inner.Length / 2 + compact.SocketAcross, inner.Holes.Single(h => h.Joint == "camera-screw").X, 1e-9);
         Assert.Contains(plan.Steps, s => s.How.Contains("{length:0.034} right of the middle and {length:0.02} behind the front",
             StringComparison.Ordinal));
         // Two pivots and the camera's screw.

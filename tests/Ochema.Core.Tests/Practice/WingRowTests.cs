@@ -26,8 +26,8 @@ public sealed class WingRowTests
     {
         var at = Row.Places();
         Assert.Equal(10, at.Count);
-        Assert.Equal(0, at[0] + at[^1], 9);
-        Assert.Equal(7 * Row.Pitch + 2 * Row.Gap, at[0] - at[^1], 9);
+        Assert.Equal(0, at[0] + at[^1], 1e-9);
+        Assert.Equal(7 * Row.Pitch + 2 * Row.Gap, at[0] - at[^1], 1e-9);
         Assert.Equal([Row.Pitch, Row.Pitch, Row.Pitch, Row.Pitch, Row.Gap, Row.Pitch, Row.Gap, Row.Pitch, Row.Pitch],
             at.Zip(at.Skip(1), (a, b) => Math.Round(a - b, 9)));
         Assert.Equal(4, (Row with { Front = 4, Middle = 0, Rear = 0 }).Places().Count);
@@ -67,7 +67,7 @@ public sealed class WingRowTests
         double Hand(double length, double mass) => Math.Sqrt(3 * steel.YoungsModulus * section.Iy
             / ((mass + 0.2357 * section.Area * steel.Density * length) * Math.Pow(length, 3))) / (2 * Math.PI);
         Assert.InRange(Hand(1.5, 0.17), 4, 6);
-        Assert.Equal(0.017932, row.Width, 6);
+        Assert.Equal(0.017932, row.Width, 1e-6);
         // On its brackets it is the softer: rail and bolts give as well.
         var rig = Rig with { Reach = new ConduitBoom { Tube = "emt-1-2", StickOut = 1.2 } };
         var model = new RigModel(rig, Stock);

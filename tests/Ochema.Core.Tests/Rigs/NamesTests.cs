@@ -71,6 +71,16 @@ public sealed class NamesTests
         Assert.All(Taken(rig), id => Assert.Equal(plain, Judged(Called(id))));
     }
 
+    [Theory, MemberData(nameof(Names))]
+    public void ATetherOfAnyNameIsJudgedAsOneOfAnother(string name)
+    {
+        var rig = RigFiles.Tied(RigFiles.Named(name));
+        var anchor = RigAssembly.Build(RigFiles.Named(name), Stock).Host.Anchors[0].Id;
+        RigDocument Called(string id) => rig with { Tethers = [rig.Tethers[0] with { Id = id, To = new AnchorEnd(anchor, 0.5) }] };
+        var plain = Judged(Called("some-tether"));
+        Assert.All(Taken(rig with { Tethers = [] }), id => Assert.Equal(plain, Judged(Called(id))));
+    }
+
     [Fact] // one helper may not be called as a piece of another either
     public void HelpersMayBeCalledAsPiecesOfEachOther()
     {

@@ -79,6 +79,16 @@ public class UpgradeTests
         Assert.Equal(StrictJson.Write(Assessor.Assess(RigFiles.Named(name), Stock)), StrictJson.Write(Assessor.Assess(rig, Stock)));
     }
 
+    [Fact] // as many as the schema before allowed: the first, and twelve in a list
+    public void AllTethersOfAnOldDocumentAreRead()
+    {
+        var rig = Before(RigFiles.Named("1-bonnet-close-up"));
+        rig["tethers"] = new JsonArray([.. Enumerable.Range(0, 12).Select(_ => rig["tether"]!.DeepClone())]);
+        Assert.Equal(13, RigReader.Read(rig.ToJsonString(), Stock).Tethers.Select(t => t.Id).Distinct().Count());
+        rig["tethers"]!.AsArray().Add(rig["tether"]!.DeepClone());
+        Assert.Equal("tethers", Assert.Throws<DocumentException>(() => RigReader.Read(rig.ToJsonString(), Stock)).Path);
+    }
+
     [Theory] // in the words of the file, not of what it was made into
     [InlineData("reach", "{\"kind\":\"riser\",\"height\":99}", "reach.height")]
     [InlineData("camera", "{\"body\":\"none\",\"lens\":\"none\"}", "camera.body")]
@@ -89,6 +99,7 @@ public class UpgradeTests
     [InlineData("tethers", "7", "tethers")]
     [InlineData("second", "5", "second")]
     [InlineData("paths", "[]", "")]
+    [InlineData("paths", "null", "")]
     [InlineData("measured", "{\"reach.length\":{\"value\":1,\"on\":\"today\"}}", "measured.reach.length.on")]
     public void WhatIsWrongWithAnOldOneIsNamedAsItHasIt(string field, string value, string path)
     {

@@ -30,7 +30,7 @@ public class RigDynamicsTests
         Gen.Double[0.005, 0.3]).Sample((f, g, a, b) =>
     {
         var (there, back) = (RigDynamics.Correlation(Mode(f, a), Mode(g, b)), RigDynamics.Correlation(Mode(g, b), Mode(f, a)));
-        Assert.Equal(there, back, 9);
+        Assert.Equal(there, back, 1e-9);
         Assert.InRange(there, 0, 1 + 1e-9);
     });
 

@@ -50,7 +50,7 @@ public sealed class SecondCameraTests
             && p.Name.StartsWith("Cradle", StringComparison.Ordinal)).ToList();
         Assert.Equal(2, parts.Count);
         var phone = Catalogue.Shipped.Find<CameraRow>("cameras", "phone");
-        Assert.Equal(phone.Length, parts.Single(p => p.Station.Is("head-2")).Sheet!.Width, 9);
+        Assert.Equal(phone.Length, parts.Single(p => p.Station.Is("head-2")).Sheet!.Width, 1e-9);
         Assert.NotEqual(parts[0].Sheet!.Width, parts[1].Sheet!.Width);
     }
 }

@@ -67,7 +67,7 @@ public class OwnStockTests
         Assert.Contains("mine", weak.Stations.First(s => s.Id == "base").Part);
         // The same numbers under another name are the same rig.
         var shipped = Roof with { Base = (HoldPlate)Roof.Base with { Hold = new Magnet { Stock = "magnet-88-rubber" } } };
-        Assert.Equal(Assess(shipped).Verdict.Use, strong.Verdict.Use, 12);
+        Assert.Equal(Assess(shipped).Verdict.Use, strong.Verdict.Use, 1e-12);
     }
 
     private static AssessmentReport Assess(RigDocument rig)

@@ -17,7 +17,7 @@
   $effect(() => {
     const [document, asked] = [session.doc, paths];
     const body = { document, paths: asked };
-    return late.ask(document, late.value ? 60 : 0, (signal) => ask(api.POST('/api/make/did', { body, signal })));
+    return late.ask(document, 60, (signal) => ask(api.POST('/api/make/did', { body, signal })), 0);
   });
   let did = $derived(late.value?.effect);
   const said = (v: Schemas['VerdictReport']) => `${verdictWord(v)}${verdictRest(v, session.doc.host)}`;

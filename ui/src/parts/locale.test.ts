@@ -9,6 +9,12 @@ test('days are written as the reader writes English', () => {
   expect(localeOf(['enm'])).toBe('en-GB');
 });
 
+test('a name that is none is passed over', () => {
+  expect(localeOf(['en-US@posix', 'en-NZ'])).toBe('en-NZ');
+  expect(systemOf(['en-US@posix'])).toBe('metric');
+  expect(systemOf(['c', 'en-US'])).toBe('inch');
+});
+
 test('inches where the region has them, else millimetres', () => {
   expect(systemOf(['en-US'])).toBe('inch');
   expect(systemOf(['es-US', 'en'])).toBe('inch');

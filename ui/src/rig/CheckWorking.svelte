@@ -10,9 +10,12 @@
 
   // Asked for when it is opened, and again for what the rig has become.
   $effect(() => {
-    const body = session.doc;
-    return answer.ask(body, answer.value ? 120 : 0, (signal) =>
-      ask(api.POST('/api/assess/working', { body, params: { query: { check } }, signal })),
+    const [body, query] = [session.doc, { check }];
+    return answer.ask(
+      body,
+      120,
+      (signal) => ask(api.POST('/api/assess/working', { body, params: { query }, signal })),
+      0,
     );
   });
 </script>

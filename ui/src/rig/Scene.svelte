@@ -54,6 +54,7 @@
       return p && { x: p.x + box.left, y: p.y + box.top };
     };
     (window as unknown as { ochemaFills: () => unknown }).ochemaFills = () => view?.fills() ?? null;
+    (window as unknown as { ochemaPending: () => boolean }).ochemaPending = () => view?.pending ?? false;
     return () => {
       resize.disconnect();
       view!.dispose();

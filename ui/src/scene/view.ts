@@ -51,6 +51,8 @@ export class SceneView {
   private delayed = 0;
   /** The last picture, ms. */
   private took = 0;
+  /** True while what was shown is not drawn yet: for tests and scripts. */
+  pending = false;
   /** Size of the host beside a car. */
   private scale = 1;
   private readonly rig = new THREE.Group();
@@ -112,7 +114,9 @@ export class SceneView {
   show(input: SceneInput, theme: string) {
     const p = palette();
     const key = `${input.host.id}/${input.report.figure.panelId}/${theme}/${JSON.stringify([input.report.figure.frame, input.report.figure.zones])}`;
-    if (key !== this.lastHost) {
+    // Words over another sky than their theme's cannot be read: a new one is drawn at once.
+    const sky = key !== this.lastHost;
+    if (sky) {
       this.lastHost = key;
       this.scene.clear();
       this.above = {
@@ -137,7 +141,7 @@ export class SceneView {
     this.zones!.visible = input.selected === 'site' || input.report.findings.some((f) => f.blocks);
     if (!this.aimed) this.aim();
     this.drawRig(p);
-    this.invalidate(true);
+    this.invalidate(!sky);
     clearTimeout(this.swinging);
     if (input.movement && !matchMedia('(prefers-reduced-motion: reduce)').matches) this.swing(p);
   }
@@ -191,6 +195,7 @@ export class SceneView {
    */
   private invalidate(afterAnswer = false) {
     clearTimeout(this.delayed);
+    this.pending = true;
     if (afterAnswer && this.took > SLOW) {
       this.delayed = window.setTimeout(() => this.invalidate(), this.took);
       return;
@@ -201,6 +206,7 @@ export class SceneView {
       this.render();
       // Seen with the frame after: the work is done elsewhere meanwhile.
       requestAnimationFrame(() => (this.took = performance.now() - began));
+      this.pending = false;
     });
   }
 

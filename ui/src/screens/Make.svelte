@@ -17,6 +17,7 @@
   import TimeLine from '../make/TimeLine.svelte';
   import { clock, localTime, spell, stamp } from '../make/words';
   import { capital, fill, quantity } from '../parts/quantity';
+  import TabRow from '../parts/TabRow.svelte';
   import { verdictRest, verdictWord } from '../parts/verdict';
   import JointSection from '../rig/JointSection.svelte';
   import TakenNote from '../rig/TakenNote.svelte';
@@ -40,9 +41,8 @@
   });
   $effect(() => {
     const [body, at] = [session.doc, stamp(now)];
-    return late.ask(body, late.value ? 60 : 0, (signal) =>
-      ask(api.POST('/api/make', { body, params: { query: { now: at, offset: -now.getTimezoneOffset() } }, signal })),
-    );
+    const query = { now: at, offset: -now.getTimezoneOffset() };
+    return late.ask(body, 60, (signal) => ask(api.POST('/api/make', { body, params: { query }, signal })), 0);
   });
 
   let report = $derived(late.value);
@@ -176,13 +176,7 @@
     </section>
     <Tabs.Root bind:value={view} class="flex min-h-0 min-w-0 flex-col" aria-label="On the bench" role="region">
       <div class="flex gap-1 px-5 pt-3">
-        <Tabs.List class="flex flex-wrap gap-1" aria-label="What is shown">
-          {#each views as v (v)}
-            <Tabs.Trigger value={v} class="btn btn-sm {view === v ? 'btn-primary' : 'btn-ghost border-rule'}"
-              >{v}</Tabs.Trigger
-            >
-          {/each}
-        </Tabs.List>
+        <TabRow label="What is shown" names={views} open={view} />
         <PrintMenu {report} />
       </div>
       <Tabs.Content

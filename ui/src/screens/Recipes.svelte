@@ -3,6 +3,7 @@
   import type { RigDocument, Schemas } from '../api/client';
   import FigureCard from '../figure/FigureCard.svelte';
   import Dialog from '../parts/Dialog.svelte';
+  import TabRow from '../parts/TabRow.svelte';
   import { quantity } from '../parts/quantity';
   import { verdictRest, verdictWord } from '../parts/verdict';
   import { catalogue } from '../state/catalogue.svelte';
@@ -26,13 +27,7 @@
     A recipe is a whole rig with sensible measurements. Take the nearest one, then measure and change it.
   </p>
   <Tabs.Root bind:value={() => group, (g) => (picked = g)}>
-    <Tabs.List class="my-2 flex flex-wrap gap-1" aria-label="Hosts">
-      {#each groups as g (g)}
-        <Tabs.Trigger value={g} class="btn btn-sm {g === group ? 'btn-primary' : 'border-rule bg-base-100'}"
-          >{g}</Tabs.Trigger
-        >
-      {/each}
-    </Tabs.List>
+    <TabRow label="Hosts" names={groups} open={group} class="my-2" />
     <Tabs.Content value={group} tabindex={-1}>
       <ul class="grid gap-2 sm:grid-cols-2">
         {#each shown as { recipe, card } (recipe.id)}
@@ -53,7 +48,7 @@
                       card.verdict,
                       recipe.document.host,
                     )} · {recipe.minutes} min ·
-                    {quantity(card.cost, 'money')}
+                    <span class="whitespace-nowrap">{quantity(card.cost, 'money')}</span>
                   </span>
                 {/if}
                 <span class="block"><b>Good:</b> {recipe.good}</span>

@@ -1,3 +1,4 @@
+import { untrack } from 'svelte';
 import { ApiError, type RigDocument } from '../api/client';
 
 /** An answer about a rig that comes a while after the rig changed: asked once the hands are still, dropped when they go on. */
@@ -16,9 +17,12 @@ export class Late<T> {
    * Asks about a document after a delay, ms. For an effect: what it hands back stops the question.
    *
    * @param call The question; the signal ends it.
+   * @param first The delay of a question where no answer stands yet, ms.
    */
-  ask(document: RigDocument, delay: number, call: (stop: AbortSignal) => Promise<T>): () => void {
+  ask(document: RigDocument, delay: number, call: (stop: AbortSignal) => Promise<T>, first = delay): () => void {
     const stop = new AbortController();
+    // That an answer came is no reason to ask again.
+    const wait = untrack(() => this.value) ? delay : first;
     const timer = setTimeout(async () => {
       try {
         const answer = await call(stop.signal);
@@ -26,7 +30,7 @@ export class Late<T> {
       } catch (e) {
         if (!stop.signal.aborted) this.problem = e instanceof ApiError ? e.message : this.failed;
       }
-    }, delay);
+    }, wait);
     return () => (clearTimeout(timer), stop.abort());
   }
 

@@ -49,7 +49,7 @@ public sealed partial class RigBuilder : RigSetting
     public List<FigureShape> Figure { get; } = [];
     public List<Hold> Holds { get; } = [];
     public List<BeamPiece> Pieces { get; } = [];
-    private readonly Dictionary<string, SlideGroup> slideGroups = [];
+    private readonly Dictionary<StationId, SlideGroup> slideGroups = [];
 
     public List<WindFace> Faces { get; } = [];
 
@@ -178,8 +178,8 @@ public sealed partial class RigBuilder : RigSetting
     internal bool HasHostBar { get; set; }
 
     /// <summary>The holds of a station, which slide together.</summary>
-    public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station.ToString(), out var g) ? g
-        : slideGroups[station.ToString()] = new SlideGroup();
+    public SlideGroup SlideGroup(StationId station) => slideGroups.TryGetValue(station, out var g) ? g
+        : slideGroups[station] = new SlideGroup();
 
     private readonly HashSet<string> nodeNames = [];
     private readonly HashSet<string> elementNames = [];

@@ -39,9 +39,10 @@ public static class DocumentChanges
             ("head", before.Head, after.Head), ("camera", before.Camera, after.Camera), ("second camera", before.Second, after.Second),
         })
             Part(name, a, b, stock, said);
-        Several("strut", before.Braces, after.Braces, b => b.Id, stock, said);
-        Several("strap", before.Straps, after.Straps, s => s.Id, stock, said);
-        Several("tether", before.Tethers, after.Tethers, t => t.Id, stock, said);
+        Several("strut", before.Braces, after.Braces, b => b.Id, b => b.Id, stock, said);
+        Several("strap", before.Straps, after.Straps, s => s.Id, s => s.Id, stock, said);
+        // Nobody names a tether: it is told by what it is tied to.
+        Several("tether", before.Tethers, after.Tethers, t => t.Id, t => t.From.ToString(), stock, said);
         Values("", before.Run, after.Run, stock, said);
         Values("survey", before.Survey, after.Survey, stock, said);
         Table("factor", before.Factors, after.Factors, said);
@@ -85,17 +86,17 @@ public static class DocumentChanges
 
     private static string? Label(object o) => o.GetType().GetCustomAttribute<KindAttribute>()?.Label;
 
-    private static void Several<T>(string name, IReadOnlyList<T> before, IReadOnlyList<T> after, Func<T, string> id, Catalogue stock,
-        List<string> said)
+    private static void Several<T>(string name, IReadOnlyList<T> before, IReadOnlyList<T> after, Func<T, string> id, Func<T, string> called,
+        Catalogue stock, List<string> said)
         where T : class
     {
         foreach (var gone in before.Where(x => after.All(y => id(y) != id(x))))
-            said.Add($"no {name} {Shown(id(gone))}");
+            said.Add($"no {name} {Shown(called(gone))}");
         foreach (var now in after)
             if (before.FirstOrDefault(x => id(x) == id(now)) is { } then)
-                Part($"{name} {Shown(id(now))}", then, now, stock, said);
+                Part($"{name} {Shown(called(now))}", then, now, stock, said);
             else
-                said.Add($"a {name} {Shown(id(now))}");
+                said.Add($"a {name} {Shown(called(now))}");
     }
 
     /// <summary>Ids as people read them.</summary>

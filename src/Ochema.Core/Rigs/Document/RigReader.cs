@@ -9,6 +9,9 @@ namespace Ochema.Core.Rigs;
 public static class RigReader
 {
     private const int MostHelpers = 12;
+    /// <summary>One more than of other helpers: earlier schemas had the first of them beside a list of as many.</summary>
+    internal const int MostTethers = MostHelpers + 1;
+
     private const int MostJoints = 60;
     private const int MostMeasured = 200;
     private const int LongestName = PlainText.LongestName;
@@ -106,7 +109,7 @@ public static class RigReader
             Id(t.Id, path + ".id", tethers);
             Record(t, path, stock);
             TetherEnd(t.To, path + ".to", host);
-        });
+        }, MostTethers);
         if (rig.Made is { Count: > MostMade } steps)
             throw new DocumentException("made", $"has {steps.Count} entries; at most {MostMade} are read");
         foreach (var (step, made) in rig.Made ?? new Dictionary<string, Made>())
@@ -251,10 +254,10 @@ public static class RigReader
         }
     }
 
-    private static void List<T>(IReadOnlyList<T> list, string path, Action<T, string> check)
+    private static void List<T>(IReadOnlyList<T> list, string path, Action<T, string> check, int most = MostHelpers)
     {
-        if (list.Count > MostHelpers)
-            throw new DocumentException(path, $"has {list.Count} entries; at most {MostHelpers} are read");
+        if (list.Count > most)
+            throw new DocumentException(path, $"has {list.Count} entries; at most {most} are read");
         for (var i = 0; i < list.Count; i++)
         {
             if (list[i] is null)

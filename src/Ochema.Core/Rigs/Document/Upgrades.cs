@@ -78,7 +78,7 @@ public static partial class Upgrades
     private static void PathsAndTethersAsLists(JsonObject rig)
     {
         // Words of today are none of then: they stay unknown, and are refused as such.
-        if (rig["paths"] is not null)
+        if (rig.ContainsKey("paths"))
             throw new DocumentException("", "has a field 'paths' that is not known here");
         var first = new JsonObject { ["id"] = CameraPath.FirstId };
         foreach (var field in OfPath)
@@ -122,15 +122,12 @@ public static partial class Upgrades
     private static bool Leads(string path, string of) => path.StartsWith(of, StringComparison.Ordinal)
         && (path.Length == of.Length || path[of.Length] is '.' or '[');
 
-    /// <summary>Tethers that a document of schema 2 may have beside the first.</summary>
-    private const int MostTethers = 12;
-
     /// <summary>How places were called in schema 2, and how they are now.</summary>
     private static IEnumerable<(string Was, string Is)> Places(bool one) =>
     [
         .. OfPath.Select(f => (f, $"paths.[{CameraPath.FirstId}].{f}")), ("second", $"paths.[{CameraPath.SecondId}]"),
         .. one ? [("tether", $"tethers.[{TetherId(1)}]")] : (IEnumerable<(string, string)>)[],
-        .. Enumerable.Range(0, MostTethers).Select(i => ($"tethers.{i}", $"tethers.[{TetherId(i + (one ? 2 : 1))}]")),
+        .. Enumerable.Range(0, RigReader.MostTethers).Select(i => ($"tethers.{i}", $"tethers.[{TetherId(i + (one ? 2 : 1))}]")),
     ];
 
     private static void Rekey(JsonNode? table, Func<string, string> now)
@@ -191,7 +188,7 @@ public static partial class Upgrades
         (string Is, string Was)[] places =
         [
             ("paths[0]", ""), ("paths[1]", "second"), .. one ? [("tethers[0]", "tether")] : ((string, string)[])[],
-            .. Enumerable.Range(one ? 1 : 0, MostTethers).Select(i => ($"tethers[{i}]", $"tethers[{i - (one ? 1 : 0)}]")),
+            .. Enumerable.Range(one ? 1 : 0, RigReader.MostTethers).Select(i => ($"tethers[{i}]", $"tethers[{i - (one ? 1 : 0)}]")),
         ];
         return within + (places.Where(p => Leads(at, p.Is)).Select(p => (p.Was + at[p.Is.Length..]).TrimStart('.')).FirstOrDefault() ?? at);
     }
