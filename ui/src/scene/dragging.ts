@@ -1,6 +1,6 @@
 import * as THREE from 'three';
 import type { Handle } from '../api/client';
-import { vec } from './meshes';
+import { vec } from './solids';
 import type { SceneInput } from './view';
 
 /** What dragging a handle wants to change. */

@@ -1,6 +1,6 @@
 import * as THREE from 'three';
 import type { Figure } from '../api/client';
-import { vec } from './meshes';
+import { vec } from './solids';
 
 /** Share of the picture's height and width that the rig fills when it is opened. */
 const [FILLS, FILLS_ACROSS] = [0.45, 0.76];

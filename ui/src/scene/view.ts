@@ -6,19 +6,12 @@ import { verdictOf } from '../parts/verdict';
 import { Dragging, type DragTo } from './dragging';
 import { lensFrame, ownPoints, standBack, wayToLook } from './framing';
 import { apart, type Label } from './labels';
-import {
-  arrow,
-  carGroup,
-  deepWater,
-  goesTo,
-  groundGroup,
-  hostScale,
-  palette,
-  shapeMesh,
-  vec,
-  VISIBLE,
-  zoneGroup,
-} from './meshes';
+import { arrow, goesTo } from './arrows';
+import { deepWater, groundGroup, VISIBLE } from './ground';
+import { carGroup, hostScale, zoneGroup } from './hosts';
+import { palette } from './palette';
+import { shapeMesh } from './shapes';
+import { vec } from './solids';
 
 /** What the scene is asked to show. */
 export interface SceneInput {
