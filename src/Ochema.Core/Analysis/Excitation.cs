@@ -95,7 +95,7 @@ internal sealed class Excitations
         var wind = MotionProfile.WindDirection(0);
         foreach (var p in b.Pieces.Where(p => p.Section.Round && p.Length > 0.15))
         {
-            var axis = model.System.Beams[p.First].AxisX;
+            var axis = model.System.Beams[p.First.Value].AxisX;
             var normal = mean * wind.PerpendicularTo(axis).Length;
             var d = p.Section.DragWidth;
             var at = Drag.SheddingFrequency(normal, d);
@@ -104,7 +104,7 @@ internal sealed class Excitations
             var load = new double[model.System.Size];
             var lift = 0.5 * model.Density * normal * normal * d * Turbulence.Lift
                 * Math.Sqrt(Math.Min(1, 2 * Turbulence.InStep * d / p.Length));
-            for (int i = p.First; i < p.First + p.Count; i++)
+            for (var i = p.First.Value; i < p.First.Value + p.Count; i++)
                 model.System.AddMemberLoad(load, i, lift * wind.Cross(axis).Normalized());
             yield return new($"wind shed off the {p.Label}",
                 "Strouhal 0.2, lift 0.35 (Blevins), bandwidth 10 % (Vickery and Clark); from memory, 0.3–2 ×",

@@ -178,7 +178,7 @@ internal sealed class RigModel
     internal (Vec3 Force, Vec3 Moment) ResponseTo(double[] load, SpringIndex spring)
     {
         Span<double> s = stackalloc double[6];
-        System.SpringForce(Solve(load), spring, s);
+        System.SpringForce(Solve(load), spring.Value, s);
         return (new(s[0], s[1], s[2]), new(s[3], s[4], s[5]));
     }
 

@@ -5,6 +5,7 @@ using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
+using Ochema.Core.Structure;
 
 namespace Ochema.Core.Assessment;
 
@@ -204,8 +205,10 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
     {
         var helpers = b.Rig.Braces.Count + b.Rig.Straps.Count;
         if (helpers > 0 && model.State(c.Gone) is { Mechanism: null } state)
-            return Judged(model, state, c, Carrying(b, x => x.Joint != SpringOf(c.Id)),
-                driving, intactLimit, intactUse);
+        {
+            var joint = SpringOf(c.Id);
+            return Judged(model, state, c, Carrying(b, x => x.Joint != joint), driving, intactLimit, intactUse);
+        }
         var mass = b.MassFrom(c.Station);
         var best = Retention.Catching(b, c.Station, speed).OrderBy(t => t.Use).FirstOrDefault();
         if (best.Tether is null)
@@ -221,7 +224,7 @@ internal sealed class LetGo(RigModel model, IReadOnlyList<RigCase> driving, Task
         { Goes = best.Use > 1 ? EndsUp.Loose(b) : EndsUp.On(b, best.Tether) };
     }
 
-    private int SpringOf(string id) => b.Model.Springs.ToList().FindIndex(s => s.Id == id);
+    private SpringIndex SpringOf(string id) => new(b.Model.Springs.ToList().FindIndex(s => s.Id == id));
 
     private LetGoReport StrapsAlone()
     {

@@ -29,7 +29,7 @@ public sealed class PoleGrows(RigSetting b, StationId station, PartId id, IReadO
         Span<double> room = stackalloc double[12];
         var (worst, bend, share) = (pieces[0], 0.0, 0.0);
         foreach (var p in pieces)
-            for (int i = p.First; i < p.First + p.Count; i++)
+            for (var i = p.First.Value; i < p.First.Value + p.Count; i++)
             {
                 var e = f.Beam(new(i), room);
                 for (var end = 4; end < 12; end += 6)

@@ -23,7 +23,7 @@ public class SectionStrength(RigSetting b, StationId station, PartId id, string 
         var (squared, at) = (0.0, (N: 0.0, V: 0.0, T: 0.0, M: 0.0, Sigma: 0.0, Tau: 0.0));
         var s = net ?? piece.Section;
         Span<double> room = stackalloc double[12];
-        for (int i = piece.First; i < piece.First + piece.Count; i++)
+        for (var i = piece.First.Value; i < piece.First.Value + piece.Count; i++)
         {
             var e = f.Beam(new(i), room);
             for (var end = 0; end < 12; end += 6)

@@ -29,7 +29,7 @@ public sealed class StrutBuckling(RigSetting b, StationId station, PartId id, Be
     {
         var compression = 0.0;
         Span<double> room = stackalloc double[12];
-        for (int i = piece.First; i < piece.First + piece.Count; i++)
+        for (var i = piece.First.Value; i < piece.First.Value + piece.Count; i++)
         {
             var e = f.Beam(new(i), room);
             compression = Math.Max(compression, Math.Max(e[0], -e[6]));

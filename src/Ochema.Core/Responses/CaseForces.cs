@@ -55,20 +55,20 @@ public sealed class CaseForces
     /// <summary>Force and moment that a spring puts on its from node.</summary>
     public (Vec3 Force, Vec3 Moment) Spring(SpringIndex spring)
     {
-        var s = Sum(6 * spring, stackalloc double[6]);
+        var s = Sum(6 * spring.Value, stackalloc double[6]);
         return (new(s[0], s[1], s[2]), new(s[3], s[4], s[5]));
     }
 
     /// <summary>End forces of a beam element in its local axes (12): N, Vy, Vz, T, My, Mz at both ends.</summary>
     /// <param name="element">Which.</param>
     /// <param name="room">Twelve numbers, where they are put if they have to be worked out.</param>
-    public ReadOnlySpan<double> Beam(BeamIndex element, Span<double> room) => Sum(state.Layout.Beam + 12 * element, room);
+    public ReadOnlySpan<double> Beam(BeamIndex element, Span<double> room) => Sum(state.Layout.Beam + 12 * element.Value, room);
 
     /// <summary>True when a hold or strap is gone in this state.</summary>
     public bool IsGone(string id) => state.Gone.Contains(id);
 
     /// <summary>Tension of a line, N (negative for a pad that is pressed).</summary>
-    public double Tension(LineIndex line) => Tensions[line];
+    public double Tension(LineIndex line) => Tensions[line.Value];
 
     /// <summary>What loads a spring, source by source; they add up to <see cref="Spring"/>.</summary>
     public IReadOnlyList<LoadShare> Split(SpringIndex spring)
@@ -81,7 +81,7 @@ public sealed class CaseForces
             var last = Math.Min(to, own.Length);
             if (from < last)
                 Coefficients.AsSpan(from, last - from).CopyTo(own.AsSpan(from));
-            state.Rows.Times(own).At(6 * spring, s);
+            state.Rows.Times(own).At(6 * spring.Value, s);
             var (force, moment) = (new Vec3(s[0], s[1], s[2]).Length, new Vec3(s[3], s[4], s[5]).Length);
             if (force > 0.05 || moment > 0.005)
                 shares.Add(new(label, force, moment));

@@ -24,7 +24,7 @@ internal static class MemberLives
             for (var n = 0; n < model.Modes.Count; n++)
             {
                 var most = 0.0;
-                for (int i = p.First; i < p.First + p.Count; i++)
+                for (var i = p.First.Value; i < p.First.Value + p.Count; i++)
                 {
                     model.System.BeamForces(model.Modes[n].Shape, i, e);
                     for (var end = 0; end < 12; end += 6)

@@ -18,7 +18,7 @@ public sealed class HoldsGoneTests
         var left = RigModel.WithoutHolds(whole).Built;
         foreach (var hold in whole.Holds)
         {
-            var spring = left.Model.Springs[hold.Spring];
+            var spring = left.Model.Springs[hold.Spring.Value];
             var foot = whole.Feet.FirstOrDefault(f => f.Spring == hold.Spring);
             if (foot is null)
                 Assert.All(spring.K, k => Assert.Equal(0, k));
@@ -29,7 +29,7 @@ public sealed class HoldsGoneTests
                 var along = spring.Axis is null ? n.X * n.X * spring.K[0] + n.Y * n.Y * spring.K[1] + n.Z * n.Z * spring.K[2] : spring.K[0];
                 Assert.Equal(0, along, 1e-2);
                 Assert.Equal(4, foot.Pads.Count);
-                Assert.All(foot.Pads, p => Assert.True(left.Model.Lines[p].Push));
+                Assert.All(foot.Pads, p => Assert.True(left.Model.Lines[p.Value].Push));
             }
         }
         // What the holds' grip could do wrong is not asked any more; all else is, and the feet are.

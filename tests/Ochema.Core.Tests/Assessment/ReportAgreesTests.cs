@@ -94,7 +94,7 @@ public class ReportAgreesTests
             for (var n = 0; n < model.Modes.Count; n++)
             {
                 var most = 0.0;
-                for (int i = piece.First; i < piece.First + piece.Count; i++)
+                for (var i = piece.First.Value; i < piece.First.Value + piece.Count; i++)
                 {
                     model.System.BeamForces(model.Modes[n].Shape, i, e);
                     most = Math.Max(most, new[] { 0, 6 }.Max(end => Math.Abs(e[end + 4]) / piece.Section.ModulusY

@@ -68,7 +68,7 @@ public sealed class PropellerWashTests
         var b = tail.Built;
         var pushed = tail.Forces(tail.State([]), tail.Cases.First(c => c.Wash), 0)!.Spring(b.Holds.Single().Spring).Force.X;
         var air = b.Host.Wash!;
-        var bodies = b.Faces.Where(f => f.Node >= 0).Sum(f => air.Share(b.Position(f.Node)) * f.BoxForce(-Vec3.UnitX).X);
+        var bodies = b.Faces.Where(f => !f.IsOnMember).Sum(f => air.Share(b.Position(f.Node)) * f.BoxForce(-Vec3.UnitX).X);
         Assert.InRange(pushed, -air.Pressure(0) * bodies, -1.6 * air.Pressure(0) * bodies);
     }
 

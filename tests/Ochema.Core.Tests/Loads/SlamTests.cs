@@ -22,9 +22,9 @@ public sealed class SlamTests
         var dunk = model.Cases.First(c => c.Dunk);
         var (slow, fast) = (model.Document(dunk with { Dunk = false }, 3, "c", []), model.Document(dunk, 3, "c", []));
         var seen = 0;
-        foreach (var face in model.Built.Faces.Where(f => f.Member >= 0))
+        foreach (var face in model.Built.Faces.Where(f => f.IsOnMember))
         {
-            var beam = model.System.Beams[face.Member];
+            var beam = model.System.Beams[face.Member.Value];
             var (from, to) = (model.Built.Position(model.Built.StartOf(face.Member)).Z,
                 model.Built.Position(model.Built.EndOf(face.Member)).Z);
             if (Math.Max(from, to) > wave.Amplitude || Math.Min(from, to) < 0)

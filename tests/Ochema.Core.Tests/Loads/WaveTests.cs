@@ -53,7 +53,7 @@ public sealed class WaveTests
         {
             var (a, b) = (model.Built.Position(from), model.Built.Position(to));
             var axis = (b - a).Normalized();
-            var forward = doc.MemberLoads.Where(l => l.Member == model.System.Beams[beam].Member.Id).Sum(l => l.W[0]);
+            var forward = doc.MemberLoads.Where(l => l.Member == model.System.Beams[beam.Value].Member.Id).Sum(l => l.W[0]);
             if (Math.Abs(axis.X) > 1e-6)
                 continue;
             // By hand in many slices.
@@ -72,9 +72,9 @@ public sealed class WaveTests
         var doc = model.Document(knock with { Knock = default }, 0, "c", []);
         foreach (var (beam, section, from, to) in model.Built.Carrying.Where(m => model.Built.Position(m.From).Z < 0 && model.Built.Position(m.To).Z < 0))
         {
-            var member = model.System.Beams[beam].Member;
+            var member = model.System.Beams[beam.Value].Member;
             var lift = doc.MemberLoads.Where(l => l.Member == member.Id).Sum(l => l.W[2]);
-            var plastic = model.Built.Pieces.First(p => beam >= p.First && beam <= p.Last).Material.Density;
+            var plastic = model.Built.Pieces.First(p => beam.Value >= p.First.Value && beam.Value <= p.Last.Value).Material.Density;
             Near.Share((plastic - Water.Density) * section.Area * MotionProfile.Gravity, member.Rho * member.A * MotionProfile.Gravity
                 - lift, 1e-6);
         }

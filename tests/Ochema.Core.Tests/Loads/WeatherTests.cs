@@ -131,7 +131,7 @@ public sealed class WeatherTests
         var rig = RigFiles.Named("wing-row");
         Assert.Contains("wing-row", RecipeLibrary.All.Select(r => r.Id));
         var (bare, iced) = (RigAssembly.Build(rig, Catalogue.Shipped), RigAssembly.Build(In(rig, Rain.None, 0.01), Catalogue.Shipped));
-        foreach (var (one, other) in bare.Faces.Zip(iced.Faces).Where(f => f.First.Member >= 0))
+        foreach (var (one, other) in bare.Faces.Zip(iced.Faces).Where(f => f.First.IsOnMember))
         {
             Assert.Equal(one.Width + 0.02, other.Width, 1e-12);
             Assert.True(other.Rough);

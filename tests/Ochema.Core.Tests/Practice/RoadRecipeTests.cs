@@ -129,7 +129,7 @@ public class RoadRecipeTests
         Vec3 Blown(double area)
         {
             var model = new RigModel(rig with { Head = (GimbalHead)rig.Head with { Area = area } }, Catalogue.Shipped);
-            return model.Built.Faces.Where(f => f.Node >= 0).Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(-Vec3.UnitX));
+            return model.Built.Faces.Where(f => !f.IsOnMember).Aggregate(Vec3.Zero, (sum, f) => sum + f.BoxForce(-Vec3.UnitX));
         }
         Near.Share(HangingLean.Coefficient * 0.02, (Blown(0.06) - Blown(0.04)).Length, 1e-9);
         // Less than the two of them is not believed.

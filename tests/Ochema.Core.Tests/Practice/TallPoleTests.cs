@@ -91,7 +91,7 @@ public sealed class TallPoleTests
         var lowest = b.Pieces.Single(p => p.Label == "lowest tube");
         Span<double> room = stackalloc double[12];
         var bends = new List<(double Z, double M)>();
-        for (int i = lowest.First; i < lowest.First + lowest.Count; i++)
+        for (var i = lowest.First.Value; i < lowest.First.Value + lowest.Count; i++)
         {
             var e = f.Beam(new(i), room);
             bends.Add((b.Model.Nodes.Single(n => n.Id == b.Model.Members[i].From).Z, Math.Sqrt(e[4] * e[4] + e[5] * e[5])));

@@ -95,7 +95,7 @@ public class TurnedSpringTests
         {
             var model = RigModel.WithoutHolds(RigAssembly.Build(recipe.Document, Catalogue.Shipped));
             Assert.All(model.Built.Model.Springs.Where(s => s.Axis is not null
-                && model.Built.Feet.Any(f => model.Built.Model.Springs[f.Spring] == s)),
+                && model.Built.Feet.Any(f => model.Built.Model.Springs[f.Spring.Value] == s)),
                 s => Assert.Equal((0, 0), (s.K[0], s.K[4])));
         }
     }

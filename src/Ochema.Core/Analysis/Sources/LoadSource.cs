@@ -11,7 +11,7 @@ namespace Ochema.Core.Analysis.Sources;
 internal readonly record struct PlacedLoad(int Member, NodeIndex Node, Vec3 Force, Vec3 Moment = default)
 {
     /// <summary>All along a member, N/m.</summary>
-    public static PlacedLoad Along(BeamIndex member, Vec3 force) => new(member, new(-1), force);
+    public static PlacedLoad Along(BeamIndex member, Vec3 force) => new(member.Value, new(-1), force);
 
     /// <summary>At a node, N and N·m.</summary>
     public static PlacedLoad At(NodeIndex node, Vec3 force, Vec3 moment = default) => new(-1, node, force, moment);

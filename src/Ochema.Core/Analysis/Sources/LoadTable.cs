@@ -127,7 +127,7 @@ internal sealed class LoadTable
             if (p.Member >= 0)
                 system.AddMemberLoad(f, p.Member, p.Force);
             else
-                system.AddLoad(f, p.Node, p.Force, p.Moment);
+                system.AddLoad(f, p.Node.Value, p.Force, p.Moment);
         return f;
     }
 }

@@ -63,13 +63,13 @@ internal sealed class WashLoads : LoadSource
     {
         var wind = MotionProfile.WindDirection(MotionProfile.Yaw[yaw]);
         foreach (var face in b.Faces)
-            if (face.Member >= 0)
+            if (face.IsOnMember)
             {
                 var (from, to) = (b.Position(b.StartOf(face.Member)), b.Position(b.EndOf(face.Member)));
                 var share = Enumerable.Range(0, Looks).Average(i => wash.Share(from + (i + 0.5) / Looks * (to - from)));
                 if (share > 0)
-                    yield return PlacedLoad.Along(face.Member, share * Drag.OnMember(wind, system.Beams[face.Member].AxisX, face.Width,
-                        face.Coefficient));
+                    yield return PlacedLoad.Along(face.Member, share
+                        * Drag.OnMember(wind, system.Beams[face.Member.Value].AxisX, face.Width, face.Coefficient));
             }
             else if (wash.Share(b.Position(face.Node)) is var share and > 0)
                 yield return PlacedLoad.At(face.Node, share * face.BoxForce(wind));

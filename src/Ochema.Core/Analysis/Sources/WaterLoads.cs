@@ -89,7 +89,7 @@ internal sealed class WaterLoads : LoadSource
     {
         var flow = MotionProfile.WindDirection(0);
         foreach (var face in b.Faces)
-            if (face.Member < 0)
+            if (!face.IsOnMember)
             {
                 // Spray and the top of a wave reach the cameras wherever they stand.
                 var z = b.Position(face.Node).Z;
@@ -106,7 +106,7 @@ internal sealed class WaterLoads : LoadSource
                 if (Water.Share(from, to, upTo) is > 0 and var share)
                     yield return PlacedLoad.Along(face.Member, share * Along(Math.Min(from, upTo), Math.Min(to, upTo), power)
                         * (slam ? (face.Round ? Water.RoundSlam : Water.FlatSlam) / face.Coefficient : 1)
-                        * Drag.OnMember(flow, system.Beams[face.Member].AxisX, face.Width, face.Coefficient));
+                        * Drag.OnMember(flow, system.Beams[face.Member.Value].AxisX, face.Width, face.Coefficient));
             }
     }
 

@@ -25,8 +25,8 @@ internal sealed class WindLoads : LoadSource
             {
                 winds.Add((yaw, group));
                 var wind = MotionProfile.WindDirection(MotionProfile.Yaw[yaw]);
-                columns.Add([.. b.Faces.Where(f => Critical(f) == group).Select(f => f.Member < 0 ? PlacedLoad.At(f.Node, f.BoxForce(wind))
-                    : PlacedLoad.Along(f.Member, Drag.OnMember(wind, system.Beams[f.Member].AxisX, f.Width, f.Coefficient)))]);
+                columns.Add([.. b.Faces.Where(f => Critical(f) == group).Select(f => !f.IsOnMember ? PlacedLoad.At(f.Node, f.BoxForce(wind))
+                    : PlacedLoad.Along(f.Member, Drag.OnMember(wind, system.Beams[f.Member.Value].AxisX, f.Width, f.Coefficient)))]);
             }
     }
 

@@ -28,7 +28,7 @@ internal static class StrapLine
             return;
         }
         var name = b.NameOf(station, strap.Id);
-        var line = b.Line(name, node, anchor, row.AxialStiffness, strap.Pretension);
+        var line = b.Line(name, node.Value, anchor, row.AxialStiffness, strap.Pretension);
         b.StrapsBuilt.Add(new(strap, line, b.Position(node), anchor));
         var knot = Lashing.Knots.First(k => k.Id == strap.End);
         if (Lashing.Fault(knot, row.IsElastic) is { } fault)

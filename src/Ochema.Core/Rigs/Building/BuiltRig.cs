@@ -149,26 +149,26 @@ public sealed class BuiltRig : RigSetting
     public string NameOf(StationId row) => frame.UserNames[row];
 
     /// <summary>Where a node stands, m.</summary>
-    public Vec3 Position(NodeIndex node) => frame.Model.Nodes[node].Position;
+    public Vec3 Position(NodeIndex node) => frame.Model.Nodes[node.Value].Position;
 
     /// <summary>A node's name.</summary>
-    public string NodeId(NodeIndex node) => frame.Model.Nodes[node].Id;
+    public string NodeId(NodeIndex node) => frame.Model.Nodes[node.Value].Id;
 
     /// <summary>Index of a node by its name; −1 for none.</summary>
     internal int NodeOf(string id) => at.GetValueOrDefault(id, -1);
 
     /// <summary>Node at the first end of a beam element.</summary>
-    public NodeIndex StartOf(BeamIndex element) => new(at[frame.Model.Members[element].From]);
+    public NodeIndex StartOf(BeamIndex element) => new(at[frame.Model.Members[element.Value].From]);
 
     /// <summary>Node at its second end.</summary>
-    public NodeIndex EndOf(BeamIndex element) => new(at[frame.Model.Members[element].To]);
+    public NodeIndex EndOf(BeamIndex element) => new(at[frame.Model.Members[element.Value].To]);
 
     /// <summary>The node of a named place; the base's top where there is no such place.</summary>
     public NodeIndex At(RigPoint point) => frame.Points.TryGetValue(point, out var n) ? n : frame.Points[RigPoint.BaseTop];
 
     /// <summary>Damping ratio of a spring.</summary>
-    public double DampingOf(SpringIndex spring) => frame.Dampings[spring];
+    public double DampingOf(SpringIndex spring) => frame.Dampings[spring.Value];
 
     /// <summary>True for a spring of the soft mount.</summary>
-    public bool IsSoft(SpringIndex spring) => spring >= frame.Soft.Start.Value && spring < frame.Soft.End.Value;
+    public bool IsSoft(SpringIndex spring) => spring.Value >= frame.Soft.Start.Value && spring.Value < frame.Soft.End.Value;
 }

@@ -58,7 +58,7 @@ public sealed record BeamPiece(
 
 
     /// <summary>The element at its second end.</summary>
-    public BeamIndex Last => new(First + Count - 1);
+    public BeamIndex Last => new(First.Value + Count - 1);
 }
 
 /// <summary>A point of the drawing that moves with a node.</summary>

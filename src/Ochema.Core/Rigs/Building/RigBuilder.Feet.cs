@@ -36,19 +36,19 @@ public sealed partial class RigBuilder
         var (rims, rigid, rests, pads, feet) = (whole.Nodes.ToList(), whole.RigidLinks.ToList(), whole.Springs.ToList(),
             whole.Lines.ToList(), new List<FrictionFoot>());
         foreach (var hold in Holds)
-            rests[hold.Spring] = rests[hold.Spring] with { K = new double[6] };
+            rests[hold.Spring.Value] = rests[hold.Spring.Value] with { K = new double[6] };
         foreach (var foot in loose)
         {
             var (spot, first) = (foot.Spot, pads.Count);
             var (k, axis) = Along(spot.Normal, 0, RubbingStiffness, RubbingStiffness * foot.Radius * foot.Radius, 0);
-            rests[foot.Spring] = rests[foot.Spring] with { K = k, Axis = axis };
+            rests[foot.Spring.Value] = rests[foot.Spring.Value] with { K = k, Axis = axis };
             var side = spot.Normal.Cross(Math.Abs(spot.Normal.X) < 0.9 ? Vec3.UnitX : Vec3.UnitY).Normalized();
             var other = spot.Normal.Cross(side);
             foreach (var (d, (rim, pad)) in new[] { side, -side, other, -other }.Zip(foot.Rims))
             {
                 var at = spot.Point + foot.Radius * d;
                 rims.Add(new(rim, at.X, at.Y, at.Z));
-                rigid.Add(new(nodes[foot.Node].Id, rim));
+                rigid.Add(new(nodes[foot.Node.Value].Id, rim));
                 pads.Add(new(pad, rim, foot.Presses / 4 * PadDepth, 0) { Anchor = (at - PadDepth * spot.Normal).ToArray(), Push = true });
             }
             feet.Add(new(spot, foot.Spring, [.. Enumerable.Range(first, 4).Select(i => new LineIndex(i))], foot.Friction));

@@ -46,14 +46,14 @@ public sealed partial class RigBuilder
     internal IReadOnlySet<PieceId> NotCarried => beside;
 
     /// <summary>Beams that weigh something and of which no piece was said to be made.</summary>
-    internal IEnumerable<BeamPiece> Unmade => Pieces.Where(p => p.Mass > 0 && !made.Contains(p.First));
+    internal IEnumerable<BeamPiece> Unmade => Pieces.Where(p => p.Mass > 0 && !made.Contains(p.First.Value));
 
     private void Carry(double mass, PieceId id, ReadOnlySpan<BeamPiece> beams, ReadOnlySpan<Hung> at)
     {
         var carried = 0.0;
         foreach (var beam in beams)
         {
-            if (!made.Add(beam.First))
+            if (!made.Add(beam.First.Value))
                 throw new InvalidOperationException($"'{beam.Id}' is made of two pieces, the second is '{id.Name}'");
             carried += beam.Mass;
         }
@@ -78,7 +78,7 @@ public sealed partial class RigBuilder
     /// <summary>Makes a beam as heavy as what it is made of; the water that it carries along stays as it is.</summary>
     private void Weigh(BeamPiece beam, double times)
     {
-        for (int i = beam.First; i < beam.First + beam.Count; i++)
+        for (var i = beam.First.Value; i < beam.First.Value + beam.Count; i++)
         {
             members[i] = members[i] with { Rho = members[i].Rho + (times - 1) * dry[i] };
             dry[i] *= times;
@@ -90,7 +90,7 @@ public sealed partial class RigBuilder
     private void PointMass(Hung at, double m)
     {
         if (m > 0)
-            masses.Add(new ModelMass(nodes[at.Node].Id, m)
+            masses.Add(new ModelMass(nodes[at.Node.Value].Id, m)
             {
                 Offset = at.Offset == Vec3.Zero ? null : at.Offset.ToArray(),
                 I = at.PerMass is { } i ? [.. i.Select(x => m * x)] : null,

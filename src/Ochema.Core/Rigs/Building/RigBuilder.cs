@@ -225,16 +225,16 @@ public sealed partial class RigBuilder : RigSetting
         return new(nodes.Count - 1);
     }
 
-    public Vec3 Position(NodeIndex node) => nodes[node].Position;
+    public Vec3 Position(NodeIndex node) => nodes[node.Value].Position;
 
     /// <summary>Node at the first end of a beam element.</summary>
-    public NodeIndex StartOf(BeamIndex element) => new(nodes.FindIndex(n => n.Id == members[element].From));
+    public NodeIndex StartOf(BeamIndex element) => new(nodes.FindIndex(n => n.Id == members[element.Value].From));
 
     /// <summary>Force and moment at the first end of a beam element, host axes.</summary>
     public Func<CaseForces, (Vec3 Force, Vec3 Moment)> EndLoad(BeamIndex element)
     {
         var x = (Position(EndOf(element)) - Position(StartOf(element))).Normalized();
-        var up = members[element].Up;
+        var up = members[element.Value].Up;
         var z = new Vec3(up[0], up[1], up[2]).PerpendicularTo(x).Normalized();
         var y = z.Cross(x);
         return f =>
@@ -245,22 +245,22 @@ public sealed partial class RigBuilder : RigSetting
     }
 
     /// <summary>Node at its second end.</summary>
-    public NodeIndex EndOf(BeamIndex element) => new(nodes.FindIndex(n => n.Id == members[element].To));
+    public NodeIndex EndOf(BeamIndex element) => new(nodes.FindIndex(n => n.Id == members[element.Value].To));
 
-    public string NodeId(NodeIndex node) => nodes[node].Id;
+    public string NodeId(NodeIndex node) => nodes[node.Value].Id;
 
-    public FigurePoint Point(NodeIndex node, Vec3 p) => new(nodes[node].Id, p.ToArray());
+    public FigurePoint Point(NodeIndex node, Vec3 p) => new(nodes[node.Value].Id, p.ToArray());
 
     public FigurePoint Point(NodeIndex node) => Point(node, Position(node));
 
-    public void Rigid(NodeIndex a, NodeIndex b) => links.Add(new ModelRigidLink(nodes[a].Id, nodes[b].Id));
+    public void Rigid(NodeIndex a, NodeIndex b) => links.Add(new ModelRigidLink(nodes[a.Value].Id, nodes[b.Value].Id));
 
     /// <summary>A spring to ground or between coincident nodes; returns its index.</summary>
     /// <param name="damping">Damping ratio that its movement goes with: 0.03 for bolted joints (judgement, 0.5–2 ×).</param>
     public SpringIndex Spring(string id, NodeIndex from, NodeIndex? to, double[] k, double damping = 0.03)
     {
         dampings.Add(damping);
-        springs.Add(new ModelSpring(Free(elementNames, id), nodes[from].Id, k) { To = to is { } t ? nodes[t].Id : null });
+        springs.Add(new ModelSpring(Free(elementNames, id), nodes[from.Value].Id, k) { To = to is { } t ? nodes[t.Value].Id : null });
         return new(springs.Count - 1);
     }
 
@@ -276,7 +276,7 @@ public sealed partial class RigBuilder : RigSetting
         var (k, own) = Along(axis, along, across, about, rocking);
         var spring = Spring(id, from, to, k, damping);
         if (own is not null)
-            springs[spring] = springs[spring] with { Axis = own };
+            springs[spring.Value] = springs[spring.Value] with { Axis = own };
         return spring;
     }
 
@@ -292,12 +292,12 @@ public sealed partial class RigBuilder : RigSetting
 
     /// <summary>Gives a spring along host axes another stiffness, N/m and N·m/rad: one that hangs on what it carries is known once all is
     /// built.</summary>
-    internal void Restate(SpringIndex spring, double[] k) => springs[spring] = springs[spring] with { K = k };
+    internal void Restate(SpringIndex spring, double[] k) => springs[spring.Value] = springs[spring.Value] with { K = k };
 
     /// <summary>The same of a spring along an axis: N/m along and across it, N·m/rad about and across it.</summary>
     /// <param name="axis">Unit vector.</param>
     internal void Restate(SpringIndex spring, Vec3 axis, double along, double across, double about, double rocking) =>
-        springs[spring] = springs[spring] with { K = [along, across, across, about, rocking, rocking], Axis = axis };
+        springs[spring.Value] = springs[spring.Value] with { K = [along, across, across, about, rocking, rocking], Axis = axis };
 
     /// <summary>Mass, kg, and its middle, m, of what is built so far at nodes that count.</summary>
     /// <param name="counts">By the node's name; a member counts with both its ends.</param>
@@ -340,8 +340,8 @@ public sealed partial class RigBuilder : RigSetting
         for (var i = 1; i <= cut; i++)
         {
             var next = i == cut ? to : ends[i - 1] == held ? through!.Value : Node($"{id}-{i}", a + ends[i - 1] * (b - a));
-            members.Add(new ModelMember(Free(elementNames, cut == 1 ? id : $"{id}.{i}"), nodes[previous].Id, nodes[next].Id, s.Area, s.Iy,
-                s.Iz, s.J,
+            members.Add(new ModelMember(Free(elementNames, cut == 1 ? id : $"{id}.{i}"), nodes[previous.Value].Id, nodes[next.Value].Id,
+                s.Area, s.Iy, s.Iz, s.J,
                 m.YoungsModulus, m.ShearModulus, (density ?? m.Density) + (windy ? Carried(s, previous, next) + on : 0), up.ToArray())
             {
                 ReleaseFrom = pinned && i == 1 ? ["ry", "rz"] : null,
@@ -367,7 +367,7 @@ public sealed partial class RigBuilder : RigSetting
     /// again by its lift.
     /// </summary>
     private double Carried(Section s, NodeIndex from, NodeIndex to) =>
-        Host.Motion.Wet ? Water.Share(nodes[from].Z, nodes[to].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
+        Host.Motion.Wet ? Water.Share(nodes[from.Value].Z, nodes[to.Value].Z, 0) * Water.AddedMass(s.DragWidth) / s.Area : 0;
 
     /// <summary>A body that the wind takes hold of, with what clings to it.</summary>
     /// <param name="at">Node at its middle, and how what clings is spread about it.</param>

@@ -17,6 +17,9 @@ public sealed record WindFace(BeamIndex Member, NodeIndex Node, double Width, do
     public static WindFace OnMember(BeamIndex member, Section s, Coat coat) =>
         new(member, new(-1), s.DragWidth + 2 * coat.Ice, s.Round ? 1.2 : Drag.SquareTube, s.Round, []) { Rough = coat.Ice > 0 };
 
+    /// <summary>True for a member along its length, false for a box at a node.</summary>
+    public bool IsOnMember => Member.Value >= 0;
+
     /// <summary>True for what is too rough to lose drag at speed.</summary>
     public bool Rough { get; init; }
 
