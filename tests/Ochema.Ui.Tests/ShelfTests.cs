@@ -88,7 +88,7 @@ public sealed class ShelfTests
         var with = browser.Find("[data-taken] input[placeholder='with what']");
         with.SendKeys("luggage scale" + Keys.Tab);
         Browser.Until("saved", () => (string?)Stored()["measured"]?["base.hold.measuredPull"]?["how"] == "luggage scale");
-        Assert.Equal(300, (double)Stored()["measured"]!["base.hold.measuredPull"]!["value"]!, 1e-3);
+        Assert.Equal(300, (double)Stored()["measured"]!["base.hold.measuredPull"]!["value"]!, 0.0005);
         Browser.Until("in the working", () =>
         {
             browser.Driver.FindElements(By.CssSelector("aside [data-check]")).First().Click();

@@ -348,7 +348,7 @@ public sealed class ApiTests : IDisposable
         var later = await Make("?now=2026-05-01T10:00:00Z");
         Assert.True((bool)later["steps"]![0]!["isDone"]!);
         Assert.Equal(-3600, (double)later["steps"]![0]!["end"]!);
-        Assert.Equal((double)plain["handsOn"]! - 60 * (double)plain["steps"]![0]!["minutes"]!, (double)later["handsOn"]!, 1e-6);
+        Assert.Equal((double)plain["handsOn"]! - 60 * (double)plain["steps"]![0]!["minutes"]!, (double)later["handsOn"]!, 5e-7);
         foreach (var (wrong, path) in new[] { ("?kerf=0.5", "kerf"), ("?squaring=-1", "squaring"), ("?now=soon", "now") })
         {
             var r = await host.Client.PostAsync("/api/make" + wrong, Host.Json(rig.ToJsonString()));
@@ -538,7 +538,7 @@ public sealed class ApiTests : IDisposable
     {
         var body = new JsonObject { ["text"] = text, ["dimension"] = dimension, ["system"] = "inch" }.ToJsonString();
         var p = await (await host.Client.PostAsync("/api/quantities", Host.Json(body))).Content.ReadFromJsonAsync<JsonNode>();
-        Assert.Equal(si, (double)p!["value"]!, 1e-6);
+        Assert.Equal(si, (double)p!["value"]!, 5e-7);
     }
 
     [Fact]

@@ -28,10 +28,10 @@ public class HostTests
         {
             // A site stands on or in the drawn host, its normal is a unit vector, and it is within its own ranges.
             var surface = host.Surface(site);
-            Assert.Equal(1, surface.Normal.Length, 1e-6);
+            Assert.Equal(1, surface.Normal.Length, 5e-7);
             Assert.True(points.Min(p => (p - surface.Origin).Length) < 0.5, $"{id}, {site.Id} hangs in the air");
             Assert.True(!site.Form.Has.Contains(nameof(Site.Diameter)) || site.Diameter > 0, site.Id);
-            Assert.Equal(0, surface.U.Dot(surface.Normal), 1e-6);
+            Assert.Equal(0, surface.U.Dot(surface.Normal), 5e-7);
         }
         foreach (var z in host.Zones)
             Assert.All(Enumerable.Range(0, 3), i => Assert.True(z.Low[i] < z.High[i], z.Id));

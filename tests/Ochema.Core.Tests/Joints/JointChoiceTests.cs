@@ -53,7 +53,7 @@ public class JointChoiceTests
         Assert.Equal(["Washer", "Rubber washer", "Plate", "Shim", "Lock nut"], joint.Layers.Select(l => l.Name));
         Assert.Equal(Plate().Grip + 0.002 + 0.001, joint.Grip, 1e-9);
         // A soft layer creeps: half of the preload stays, and the first run is followed by a spanner.
-        Assert.Equal(Plate().Preload / 2, joint.Preload, 1e-6);
+        Assert.Equal(Plate().Preload / 2, joint.Preload, 5e-7);
         Assert.Contains(joint.Report().Notes, n => n.Contains("tighten again"));
         // What lies behind the thread cannot be clamped by it.
         Assert.Contains(Texts(Joint(Layer("Plate", LayerRole.Clearance, 6), Layer("Block", LayerRole.Tapped, 12),
@@ -85,7 +85,7 @@ public class JointChoiceTests
         var wood = Joint(Layer("Plate", LayerRole.Clearance, 6), Layer("Block", LayerRole.Tapped, 12, "beech"));
         var with = wood.With(new() { Insert = Ochema.Core.Hosts.Answer.Yes });
         // By hand: half of π × 9 mm × 9 mm in shear at a tenth of beech's strength.
-        Assert.Equal(0.5 * Math.PI * 0.009 * 0.009 * 0.1 * Stock.Material("beech").UltimateStrength, with.StripLoad, 1e-3);
+        Assert.Equal(0.5 * Math.PI * 0.009 * 0.009 * 0.1 * Stock.Material("beech").UltimateStrength, with.StripLoad, 0.0005);
         Assert.NotNull(wood.Report().Reassemblies);
         Assert.Null(with.Report().Reassemblies);
         Assert.Contains(with.Report().Notes, n => n.Contains("Insert: drill", StringComparison.Ordinal));
@@ -109,11 +109,11 @@ public class JointChoiceTests
         // By hand: 5 mm mild steel sheared at one wall, π/4·25 mm²·240 MPa/√3 = 2721 N; a 1 mm wall of 6061-T6 in bearing, 5·1 mm²·240 MPa
         // = 1200 N.
         var alloy = Stock.Material("al-6061-t6");
-        Assert.Equal(2720.7, TubePlug.PinShears, 1e-1);
-        Assert.Equal(0.005 * 0.001 * alloy.YieldStrength, new TubePlug(0.02, 0.001, 0.02, alloy).WallBears, 1e-6);
+        Assert.Equal(2720.7, TubePlug.PinShears, 0.05);
+        Assert.Equal(0.005 * 0.001 * alloy.YieldStrength, new TubePlug(0.02, 0.001, 0.02, alloy).WallBears, 5e-7);
         // 300 N along and 3 N·m about a tube of 20 mm inside and 1 mm wall: hypot(150, 3/0.021).
         Assert.Equal(Math.Sqrt(150 * 150 + Math.Pow(3 / 0.021, 2)), new TubePlug(0.02, 0.001, 0.02, alloy).WallForce(300, 3), 1e-9);
-        Assert.Equal(300 / (Math.PI * 0.02 * 0.02), new TubePlug(0.02, 0.001, 0.02, alloy).GlueStress(300, 0), 1e-6);
+        Assert.Equal(300 / (Math.PI * 0.02 * 0.02), new TubePlug(0.02, 0.001, 0.02, alloy).GlueStress(300, 0), 5e-7);
     }
 
     private static AssessmentReport With(string name, string joint, JointChoice choice)

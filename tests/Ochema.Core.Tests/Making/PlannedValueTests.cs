@@ -55,7 +55,7 @@ public sealed class PlannedValueTests
                 var built = AsBuilt.Put(rig, Stock, cut.Path, cut.Planned + 0.003, "2026-05-02");
                 Assert.Equal(cut.Planned!.Value + 0.003, Maker.Of(built, Stock).Steps.First(s => s.Id == step.Id).Built.First(r => r.Path
                     == cut.Path).Value!.Value, 9);
-                Assert.Equal(line.Length!.Value + 0.003, Line(built, step.Id).Length!.Value, 1e-6);
+                Assert.Equal(line.Length!.Value + 0.003, Line(built, step.Id).Length!.Value, 5e-7);
             }
 
         static PartLine Line(RigDocument rig, string step) =>

@@ -191,8 +191,8 @@ public sealed class TemplateTests
             var svg = XDocument.Parse(TemplateFiles.Svg(t)).Root!;
             // A unit of the view is a millimetre on paper.
             var view = svg.Attribute("viewBox")!.Value.Split(' ').Select(v => double.Parse(v, CultureInfo.InvariantCulture)).ToArray();
-            Assert.Equal(view[2], Mm(svg, "width"), 1e-3);
-            Assert.Equal(view[3], Mm(svg, "height"), 1e-3);
+            Assert.Equal(view[2], Mm(svg, "width"), 0.0005);
+            Assert.Equal(view[3], Mm(svg, "height"), 0.0005);
             var outline = svg.Descendants().Single(e => e.Attribute("id")?.Value == "outline");
             var drawn = outline.Attribute("points")!.Value.Split(' ').Select(p =>
                 p.Split(',').Select(v => double.Parse(v, CultureInfo.InvariantCulture)).ToArray())

@@ -29,7 +29,7 @@ public class TableTests
     [InlineData(1e4, 1.2)]
     [InlineData(2e5, 1.2)]
     [InlineData(5e5, 0.3)]
-    public void CylinderDrag(double reynolds, double expected) => Assert.Equal(expected, Drag.Cylinder(reynolds), 1e-3);
+    public void CylinderDrag(double reynolds, double expected) => Assert.Equal(expected, Drag.Cylinder(reynolds), 0.0005);
 
     [Fact] // Hoerner ch. 3: cube 1.05, square plate 1.17
     public void BluffDrag() => Assert.Equal((1.05, 1.17), (Drag.Cube, Drag.SquarePlate));
@@ -63,7 +63,7 @@ public class TableTests
     [InlineData("3-8-16", 5 * 0.0254 / 16)]
     [InlineData("m6", 0.0050)]
     [InlineData("m8", 0.0068)]
-    public void TapDrills(string id, double drill) => Assert.Equal(drill, Stock.Find<Fastener>("fasteners", id).TapDrill, 1e-6);
+    public void TapDrills(string id, double drill) => Assert.Equal(drill, Stock.Find<Fastener>("fasteners", id).TapDrill, 5e-7);
 
     [Theory] // ANSI C80.3 (EMT outside diameters) and ASTM D1785 (pipe), inches
     [InlineData("emt-1-2", 0.706)]
@@ -72,7 +72,7 @@ public class TableTests
     [InlineData("pvc-1", 1.315)]
     [InlineData("pvc-2", 2.375)]
     public void PipesAreNotTheirNominalSize(string id, double inches) =>
-        Assert.Equal(inches * 0.0254, Stock.Find<SectionRow>("sections", id).Width, 1e-5);
+        Assert.Equal(inches * 0.0254, Stock.Find<SectionRow>("sections", id).Width, 5e-6);
 
     [Fact] // Roark table A.1 and 10.1: square a: J = 0.1406·a⁴; strip b ≫ t: J → b·t³/3
     public void RectangleTorsion()

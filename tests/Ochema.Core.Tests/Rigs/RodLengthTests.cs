@@ -38,19 +38,19 @@ public sealed class RodLengthTests
             var next = RodLength.With(before, id, wanted);
             var b = RigAssembly.Build(next, Stock);
             // Of the frame itself, of the list and of what is said.
-            Assert.Equal(wanted, b.Pieces.Where(p => p.Station == Responses(id)).Sum(p => p.Length), 1e-6);
-            Assert.Equal(wanted, b.Parts.First(p => p.Station == Responses(id) && p.Cut is not null).Cut!.Length, 1e-6);
+            Assert.Equal(wanted, b.Pieces.Where(p => p.Station == Responses(id)).Sum(p => p.Length), 5e-7);
+            Assert.Equal(wanted, b.Parts.First(p => p.Station == Responses(id) && p.Cut is not null).Cut!.Length, 5e-7);
             var now = RodLength.All(b).First(r => r.Id == id);
-            Assert.Equal(wanted, now.Length, 1e-6);
+            Assert.Equal(wanted, now.Length, 5e-7);
             // On one line with where it stood and what it is clamped to: the same line, with the same ends.
-            Assert.Equal(rod.Least, now.Least, 1e-3);
-            Assert.Equal(rod.Most, now.Most, 1e-3);
+            Assert.Equal(rod.Least, now.Least, 0.0005);
+            Assert.Equal(rod.Most, now.Most, 0.0005);
             Assert.Equal(StrictJson.Write(rig with { Braces = [] }), StrictJson.Write(next with { Braces = [] }));
             // And back again.
             var back = RodLength.With(b, id, rod.Length);
             var (at, was) = (back.Braces.First(x => x.Id == id).Footing!.At, rig.Braces.First(x => x.Id == id).Footing!.At);
-            Assert.Equal(was[0], at[0], 1e-4);
-            Assert.Equal(was[1], at[1], 1e-4);
+            Assert.Equal(was[0], at[0], 5e-5);
+            Assert.Equal(was[1], at[1], 5e-5);
         }
         Assert.Same(rig, RodLength.With(before, id, rod.Length));
     }
@@ -69,9 +69,9 @@ public sealed class RodLengthTests
         var b = collected.Build();
         var said = RodLength.All(b)[0];
         Assert.Equal(Math.Sqrt(0.3 * 0.3 + 0.4 * 0.4 + 0.5 * 0.5), said.Length, 1e-9);
-        Assert.Equal(0.5, said.Least, 1e-6);
+        Assert.Equal(0.5, said.Least, 5e-7);
         // To the panel's edge: 1.5 m forward at 2 m to the left.
-        Assert.Equal(Math.Sqrt(2.5 * 2.5 + 0.5 * 0.5), said.Most, 1e-6);
+        Assert.Equal(Math.Sqrt(2.5 * 2.5 + 0.5 * 0.5), said.Most, 5e-7);
     }
 
     [Theory, MemberData(nameof(Struts))]
@@ -85,9 +85,9 @@ public sealed class RodLengthTests
         var wanted = Math.Clamp(asked.Planned!.Value - 0.003, asked.Minimum, asked.Maximum);
         var made = RigReader.Read(StrictJson.Write(AsBuilt.Put(rig, Stock, asked.Path, wanted, "2026-05-01")), Stock);
         var now = Maker.Of(made, Stock).Steps.SelectMany(s => s.Built).First(r => r.Path == asked.Path);
-        Assert.Equal(wanted, now.Value!.Value, 1e-6);
-        Assert.Equal(asked.Planned.Value, now.Planned!.Value, 1e-6);
-        Assert.Equal(wanted, RodLength.All(RigAssembly.Build(made, Stock)).First(r => r.Id == id).Length, 1e-6);
+        Assert.Equal(wanted, now.Value!.Value, 5e-7);
+        Assert.Equal(asked.Planned.Value, now.Planned!.Value, 5e-7);
+        Assert.Equal(wanted, RodLength.All(RigAssembly.Build(made, Stock)).First(r => r.Id == id).Length, 5e-7);
         Assert.Equal([asked.Path], AsBuilt.Did(made, Stock)!.Paths);
         // Taken back it stands where it was drawn, to the last digit.
         var back = AsBuilt.Put(made, Stock, asked.Path, null, "2026-05-02");
@@ -98,7 +98,7 @@ public sealed class RodLengthTests
                 Measured = made.Measured!.ToDictionary(m => m.Key, m => m.Value with { Built = m.Value.Built! with { At = [1] } }),
             }), Stock)).Path);
         Assert.Null(AsBuilt.Did(back, Stock));
-        Assert.Equal(asked.Planned.Value, RodLength.All(RigAssembly.Build(back, Stock)).First(r => r.Id == id).Length, 1e-6);
+        Assert.Equal(asked.Planned.Value, RodLength.All(RigAssembly.Build(back, Stock)).First(r => r.Id == id).Length, 5e-7);
     }
 
     [Fact]

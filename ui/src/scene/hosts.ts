@@ -6,31 +6,29 @@ import { bar, gridMesh, gridRim, vec } from './solids';
 /** The host: surfaces, rims, wheels. Panels can be found again by their site's id. */
 export function carGroup(host: Host, p: Palette, panel: { id: string; grid: number[][][] }) {
   const group = new THREE.Group();
-  const paint = new THREE.MeshLambertMaterial({ color: p.paint, side: THREE.DoubleSide });
-  const glass = new THREE.MeshLambertMaterial({
-    color: p.glass,
-    side: THREE.DoubleSide,
-    transparent: true,
+  /** Seen from both sides; what is looked through leaves what is behind it. */
+  const matt = (color: THREE.Color, opacity = 1) =>
+    new THREE.MeshLambertMaterial({
+      color,
+      side: THREE.DoubleSide,
+      transparent: opacity < 1,
+      opacity,
+      depthWrite: opacity === 1,
+    });
+  const paint = matt(p.paint);
+  const materials: Partial<Record<string, THREE.Material>> = {
     // Who sits behind it is seen.
-    opacity: 0.4,
-    depthWrite: false,
-  });
-  const cloth = new THREE.MeshLambertMaterial({ color: p.cloth, side: THREE.DoubleSide });
-  const skin = new THREE.MeshLambertMaterial({ color: p.skin, side: THREE.DoubleSide });
-  const trim = new THREE.MeshLambertMaterial({ color: p.trim, side: THREE.DoubleSide });
-  const bark = new THREE.MeshLambertMaterial({ color: p.bark, side: THREE.DoubleSide });
-  // A crown is looked through: the rig may hang in it.
-  const leaf = new THREE.MeshLambertMaterial({
-    color: p.leaf,
-    side: THREE.DoubleSide,
-    transparent: true,
-    opacity: 0.35,
-    depthWrite: false,
-  });
+    glass: matt(p.glass, 0.4),
+    trim: matt(p.trim),
+    cloth: matt(p.cloth),
+    skin: matt(p.skin),
+    bark: matt(p.bark),
+    // A crown is looked through: the rig may hang in it.
+    leaf: matt(p.leaf, 0.35),
+  };
   for (const s of host.surfaces) {
     const onPanel = s.id === panel.id && s.kind === s.id;
     const grid = onPanel ? panel.grid : s.grid;
-    const materials: Partial<Record<string, THREE.Material>> = { glass, trim, cloth, skin, bark, leaf };
     const mesh = gridMesh(grid, materials[s.kind] ?? paint);
     mesh.name = 'panel:' + s.id;
     mesh.userData.site = host.sites.some((x) => x.id === s.id) ? s.id : undefined;

@@ -24,8 +24,9 @@ internal sealed class RainLoads : LoadSource
         {
             var way = MotionProfile.WindDirection(MotionProfile.Yaw[yaw]);
             yaws.Add(yaw);
-            columns.Add([.. b.Faces.Select(f => !f.IsOnMember ? PlacedLoad.At(f.Node, 1 / Drag.Cube * f.BoxForce(way))
-                : PlacedLoad.Along(f.Member, Drag.OnMember(way, system.Beams[f.Member.Value].AxisX, f.Width, 1)))]);
+            columns.Add([.. b.Faces.Select(f => f.IsOnMember
+                ? PlacedLoad.Along(f.Member, Drag.OnMember(way, system.Beams[f.Member.Value].AxisX, f.Width, 1))
+                : PlacedLoad.At(f.Node, 1 / Drag.Cube * f.BoxForce(way)))]);
         }
     }
 

@@ -25,8 +25,9 @@ internal sealed class WindLoads : LoadSource
             {
                 winds.Add((yaw, group));
                 var wind = MotionProfile.WindDirection(MotionProfile.Yaw[yaw]);
-                columns.Add([.. b.Faces.Where(f => Critical(f) == group).Select(f => !f.IsOnMember ? PlacedLoad.At(f.Node, f.BoxForce(wind))
-                    : PlacedLoad.Along(f.Member, Drag.OnMember(wind, system.Beams[f.Member.Value].AxisX, f.Width, f.Coefficient)))]);
+                columns.Add([.. b.Faces.Where(f => Critical(f) == group).Select(f => f.IsOnMember
+                    ? PlacedLoad.Along(f.Member, Drag.OnMember(wind, system.Beams[f.Member.Value].AxisX, f.Width, f.Coefficient))
+                    : PlacedLoad.At(f.Node, f.BoxForce(wind)))]);
             }
     }
 
