@@ -10,6 +10,7 @@ public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbC
     public DbSet<FilmRecord> Films => Set<FilmRecord>();
     public DbSet<RigRecord> Rigs => Set<RigRecord>();
     public DbSet<VersionRecord> Versions => Set<VersionRecord>();
+    public DbSet<LogRecord> Log => Set<LogRecord>();
     public DbSet<ShelfRecord> Shelf => Set<ShelfRecord>();
 
     /// <summary>The file keeps times without their zone; all of them are UTC.</summary>
@@ -31,6 +32,11 @@ public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbC
         {
             e.HasKey(r => new { r.List, r.Id });
             e.Property(r => r.Version).IsConcurrencyToken();
+        });
+        modelBuilder.Entity<LogRecord>(e =>
+        {
+            e.HasOne<RigRecord>().WithMany().HasForeignKey(l => l.RigId).OnDelete(DeleteBehavior.Cascade);
+            e.HasIndex(l => new { l.RigId, l.Key }).IsUnique();
         });
         modelBuilder.Entity<VersionRecord>(e =>
         {

@@ -64,6 +64,27 @@ public sealed class VersionRecord
     public string? Judged { get; set; }
 }
 
+/// <summary>A line of a rig's log: written once, never changed.</summary>
+public sealed class LogRecord
+{
+    /// <summary>In the order in which they came.</summary>
+    public int Id { get; set; }
+
+    public required string RigId { get; set; }
+
+    /// <summary>Made by whoever wrote it, unique within the rig: what is sent twice is kept once.</summary>
+    public required string Key { get; set; }
+
+    /// <summary>The entry as JSON.</summary>
+    public required string Entry { get; set; }
+
+    /// <summary>Version of the rig that was the newest when it came.</summary>
+    public int Version { get; set; }
+
+    /// <summary>When it came here, which may be long after it was written.</summary>
+    public DateTime ReceivedAt { get; set; }
+}
+
 /// <summary>A row of the user's own shelf.</summary>
 public sealed class ShelfRecord
 {

@@ -9,6 +9,7 @@ return args switch
     ["cut", .. var rest] => CutCommand.Run(rest, Console.In, Console.Out, Console.Error),
     ["hang", .. var rest] => HangCommand.Run(rest, Console.In, Console.Out, Console.Error),
     ["make", .. var rest] => MakeCommand.Run(rest, Console.In, Console.Out, Console.Error),
+    ["prove", .. var rest] => ProveCommand.Run(rest, Console.In, Console.Out, Console.Error),
     ["openapi"] => await OpenApiCommand.RunAsync(Console.Out),
     _ => await Server.RunAsync(args),
 };

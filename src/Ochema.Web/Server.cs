@@ -151,6 +151,7 @@ public static class Server
         CatalogueApi.Map(api);
         ShelfApi.Map(api);
         ComputeApi.Map(api);
+        ProveApi.Map(api);
         QuantitiesApi.Map(api);
     }
 

@@ -182,6 +182,63 @@ internal sealed class RigModel
         return (new(s[0], s[1], s[2]), new(s[3], s[4], s[5]));
     }
 
+    /// <summary>
+    /// The whole rig with a unit of a pull by hand as its last unit load, after lines' tensions: <see cref="Forces"/> takes how much of it as
+    /// what follows the case's own.
+    /// </summary>
+    /// <param name="node">Where it is pulled.</param>
+    /// <param name="force">Of a unit of it, N.</param>
+    internal StateResponse Pulled(NodeIndex node, Vec3 force)
+    {
+        var load = new double[System.Size];
+        System.AddLoad(load, node.Value, force, Vec3.Zero);
+        return Respond(ResponseRows.Of([.. rows[..modalLoads], Row(Solve(load))]), [], [.. Enumerable.Range(0, System.Lines.Length)],
+            apart: true);
+    }
+
+    /// <summary>A hold by itself, nothing else of the rig there: unit forces and moments at its spring, N and N·m, are its unit
+    /// loads.</summary>
+    /// <param name="spring">Of the hold.</param>
+    internal StateResponse Alone(SpringIndex spring)
+    {
+        double[][] units = [.. Enumerable.Range(0, 6).Select(i =>
+        {
+            var row = new double[layout.Length];
+            row[6 * spring.Value + i] = 1;
+            return row;
+        })];
+        return new()
+        {
+            Dynamic = false,
+            Sources = [],
+            Rows = ResponseRows.Of(units),
+            Layout = layout,
+            Gone = Built.Holds.Where(h => h.Spring != spring).Select(h => h.Id.Name).ToHashSet(),
+            Lines = [],
+            Lengthening = [],
+            Complementarity = new double[0, 0],
+            Flexibility = [],
+        };
+    }
+
+    /// <summary>Forces of such a state, or those of a line alone: nothing of the rig but what is said.</summary>
+    /// <param name="force">What the hold's spring puts on the rig, N.</param>
+    /// <param name="moment">The same, N·m.</param>
+    /// <param name="line">A line that is drawn by itself, and its tension, N.</param>
+    internal CaseForces ByHand(StateResponse alone, Vec3 force, Vec3 moment, (LineIndex Line, double Tension)? line = null)
+    {
+        var tensions = new double[System.Lines.Length];
+        if (line is { } drawn)
+            tensions[drawn.Line.Value] = drawn.Tension;
+        return new CaseForces(alone, ByHandCase, 0, 0, [force.X, force.Y, force.Z, moment.X, moment.Y, moment.Z], tensions);
+    }
+
+    /// <summary>Standing still, under its weight.</summary>
+    internal static RigCase ByHandCase { get; } = new("by-hand", "pulled by hand", new(0, 0, -MotionProfile.Gravity), -1, Vec3.Zero)
+    {
+        Lasts = true,
+    };
+
     /// <summary>Displacements in body unknowns of a case.</summary>
     public double[] Displacements(StateResponse state, CaseForces f)
     {

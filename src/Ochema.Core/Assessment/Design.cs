@@ -148,6 +148,19 @@ public sealed class Design
         }
     }
 
+    /// <summary>What is asked of the model itself, at a speed, m/s; null where its host trembles otherwise there.</summary>
+    internal T? Asked<T>(double speed, Func<RigModel, StateResponse, T> ask)
+        where T : class
+    {
+        lock (gate)
+        {
+            if (!Answers(speed))
+                return null;
+            Ask(speed);
+            return ask(Model, state);
+        }
+    }
+
     /// <summary>Speed at which the first use passes 80 % as it counts in the word, m/s; null when none does.</summary>
     private double? TightSpeed(double near)
     {

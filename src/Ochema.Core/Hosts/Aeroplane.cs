@@ -68,6 +68,10 @@ public sealed class Aeroplane(string id, string name, double chord, double span,
 
     public override Drive Drive => Drive.Travel(100, "airspeed");
 
+    public override string Travel => "Full travel of all controls with everything fitted, doors open and shut; nobody near the propeller.";
+
+    public override IReadOnlyList<Trial> Trials => Trial.Flying;
+
     public override (double Front, double Rear, double Side) Outline => (2.2, 4.8, span / 2);
 
     public override IReadOnlyList<string> Cautions =>

@@ -37,6 +37,8 @@ public sealed class Bicycle(string id, string name, double bar, double barHalf, 
 
     public override string Below => "the road";
     public override Drive Drive => Drive.Travel(25);
+
+    public override string Travel => "Handlebar from stop to stop, both brakes, pedals and front wheel turned once.";
     public override MotionProfile Motion => Riding;
 
     public override ShakeProfile Shake => Rolling;

@@ -64,6 +64,8 @@ public sealed class Boat(string id, string name, double length, double beam, dou
 
     public override Drive Drive => Drive.Travel(engine is null ? 8 : 25, "speed through the water");
 
+    public override string Travel => "Rudder or motor from stop to stop, a paddle through its whole stroke.";
+
     public override (double Front, double Rear, double Side) Outline => (length / 2, length / 2, beam / 2);
 
     public override IReadOnlyList<string> Cautions =>

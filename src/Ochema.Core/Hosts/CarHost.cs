@@ -30,6 +30,8 @@ public class CarHost(CarShape shape) : Host
 
     public override string Kind => "car";
 
+    public override string Travel => "Steering from lock to lock, bonnet, doors and hatch, wipers; the body rocked on its springs by hand.";
+
     public override MotionProfile Motion => Driving;
 
     public override ShakeProfile Shake => Rolling;
@@ -130,6 +132,8 @@ public sealed class HideHost(CarShape shape) : CarHost(shape)
     /// <summary>A wheel's middle inside the car's side, and its side over the ground, m (judgement).</summary>
     private const double Track = 0.12;
     private const double Sill = 0.25;
+
+    public override string Travel => "Doors and hatch, windows up and down.";
 
     public override Drive Drive => Drive.Wind();
 

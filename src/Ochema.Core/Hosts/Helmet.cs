@@ -46,6 +46,8 @@ public sealed class Helmet(string id, string name, double shell, double liner, d
     public override string Kind => "helmet";
 
     public override Drive Drive => Drive.Travel(top);
+
+    public override string Travel => "Strap shut; head turned, nodded and tipped as far as it goes.";
     public override MotionProfile Motion => Nodding;
 
     public override ShakeProfile Shake => Carried;

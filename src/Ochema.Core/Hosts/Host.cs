@@ -56,6 +56,13 @@ public abstract class Host
 
     public virtual Drive Drive => Drive.Travel(70);
 
+    /// <summary>What of it moves by itself and may meet the rig: gone through with the rig on and the camera out, before anything else is
+    /// tried; empty where nothing does.</summary>
+    public virtual string Travel => "";
+
+    /// <summary>How a rig on it is tried under way, one step after the other.</summary>
+    public virtual IReadOnlyList<Trial> Trials => Drive.StandsStill ? Trial.Standing : Trial.Travelling;
+
     public abstract IReadOnlyList<string> Cautions { get; }
 
     /// <summary>What is said besides of a place of it.</summary>

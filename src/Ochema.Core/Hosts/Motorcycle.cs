@@ -54,6 +54,8 @@ public sealed class Motorcycle(string id, string name, bool sidecar, double bar,
 
     public override string Below => "the road";
     public override Drive Drive => Drive.Travel(sidecar ? 45 : 80);
+
+    public override string Travel => "Handlebar from stop to stop, the fork pressed down as far as it goes, brake, clutch and stand.";
     public override MotionProfile Motion => sidecar ? Outfit : Riding;
 
     public override ShakeProfile Shake => sidecar ? Hauling : Rolling;

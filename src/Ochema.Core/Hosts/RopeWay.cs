@@ -58,6 +58,8 @@ public sealed class RopeWay : Host
 
     public override Drive Drive => Drive.Travel(12, "rope speed");
 
+    public override string Travel => "The empty carriage from end to end once, by hand line.";
+
     public override (double Front, double Rear, double Side) Outline => (Half, Half, 1);
 
     public override IReadOnlyList<string> Cautions =>

@@ -59,6 +59,8 @@ public sealed class SailingBoat : Host
 
     public override Drive Drive => Drive.Travel(15, "speed through the water");
 
+    public override string Travel => "Helm hard over both ways, boom across, every sheet that passes.";
+
     public override (double Front, double Rear, double Side) Outline => (Half, Half, Apart + 0.2);
 
     public override IReadOnlyList<string> Cautions =>

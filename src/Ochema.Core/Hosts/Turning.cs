@@ -77,6 +77,8 @@ public sealed class Turning : Host
         PerTurn = spin.Swings ? null : 2 * Math.PI * spin.Radius,
     };
 
+    public override string Travel => "One whole turn by hand, slowly.";
+
     public override (double Front, double Rear, double Side) Outline => (2, 2, 2);
 
     public override IReadOnlyList<string> Cautions =>

@@ -21,10 +21,19 @@ public static class RigAssembly
         return Collect(rig, stock).Build();
     }
 
-    /// <summary>All that it is made of, not built yet.</summary>
-    internal static RigBuilder Collect(RigDocument rig, Catalogue stock)
+    /// <summary>The same rig with no factor on what its parts can do: a use of 100 % is what they stand.</summary>
+    /// <inheritdoc cref="Build"/>
+    internal static BuiltRig Bare(RigDocument rig, Catalogue stock)
     {
-        var b = new RigBuilder(rig, stock);
+        Structure.Effort.Builds.Add(1);
+        return Collect(rig, stock, FactorTable.Bare).Build();
+    }
+
+    /// <summary>All that it is made of, not built yet.</summary>
+    /// <param name="factors">In place of what its consequence asks for.</param>
+    internal static RigBuilder Collect(RigDocument rig, Catalogue stock, FactorTable? factors = null)
+    {
+        var b = new RigBuilder(rig, stock, factors);
         Mount At(RigPoint point, Mount m)
         {
             b.Offer(point, m.Node);

@@ -51,6 +51,9 @@ public enum Dimension
 
     Power,
 
+    /// <summary>A force as a luggage scale shows it.</summary>
+    Scale,
+
     /// <summary>What a battery holds.</summary>
     Energy,
 }
@@ -103,6 +106,9 @@ public static class Units
         new("kN", Dimension.Force, 1000, 0, "kn"),
         new("lbf", Dimension.Force, Pound * StandardGravity, 0, "lbf", "lb", "lbs", "pound", "pounds"),
         new("kgf", Dimension.Force, StandardGravity, 0, "kgf", "kp", "kg"),
+        new("kg", Dimension.Scale, StandardGravity, 0, "kg", "kilo", "kilos", "kgf", "kp"),
+        new("lb", Dimension.Scale, Pound * StandardGravity, 0, "lb", "lbs", "lbf", "pound", "pounds"),
+        new("N", Dimension.Scale, 1, 0, "n", "newton", "newtons"),
         new("km/h", Dimension.Speed, 1 / 3.6, 0, "km/h", "kmh", "kph", "kmph"),
         new("mph", Dimension.Speed, 1609.344 / 3600, 0, "mph", "mi/h"),
         new("m/s", Dimension.Speed, 1, 0, "m/s", "mps"),
@@ -175,6 +181,7 @@ public static class Units
         // A screw weighs something too.
         .. Fine(Dimension.Mass, "kg", "lb", below: 0.02, digits: 3, usual: 2, step: 0.05, inchStep: 0.1),
         .. Both(Dimension.Force, "N", 0, "lbf", 0, step: 10, inchStep: 2),
+        .. Both(Dimension.Scale, "kg", 1, "lb", 1, step: 0.1, inchStep: 0.2),
         .. Both(Dimension.Speed, "km/h", 0, "mph", 0),
         .. Both(Dimension.Temperature, "°C", 0, "°F", 0),
         .. Both(Dimension.TemperatureDifference, "K", 0, "°F", 0),

@@ -20,6 +20,10 @@ public abstract record StationKind : Kind
     /// <summary>How it is made and fitted by hand: what is its own, beside what follows from its pieces and joints.</summary>
     /// <param name="b">The rig as built.</param>
     internal virtual IEnumerable<WorkStep> Steps(BuiltRig b, RigPath path) => [];
+
+    /// <summary>True for what gives way slowly under a steady pull, as glue, rubber and webbing do: a proof of it is held for a
+    /// minute.</summary>
+    internal virtual bool GivesSlowly => false;
 }
 
 /// <summary>How the rig holds on to the panel.</summary>
@@ -31,6 +35,10 @@ public abstract record BaseKind : StationKind
 
     /// <summary>True where it hangs on lines: with one gone it swings over and hangs on the others, and does not fall.</summary>
     internal virtual bool Hangs => false;
+
+    /// <summary>The same with its holds as they are some time after they were last pumped up.</summary>
+    /// <inheritdoc cref="HoldKind.Pumped"/>
+    internal virtual BaseKind Pumped(double since, double? halfLife) => this;
 
     /// <summary>The slack line that can be hung beside it, for a tether to run along; null where there is none.</summary>
     internal virtual SlackLine? HungBeside(RigSetting b) => null;
@@ -199,6 +207,10 @@ public abstract record BraceKind : StationKind
     /// proposes.</summary>
     internal virtual BraceKind? Proposed(string id, Hosts.Site site, double[] at, Stock.Catalogue stock) => null;
 
+    /// <summary>The same with its foot as it is some time after it was last pumped up.</summary>
+    /// <inheritdoc cref="HoldKind.Pumped"/>
+    internal virtual BraceKind Pumped(double since, double? halfLife) => this;
+
     /// <summary>The same with its foot on another site of the host.</summary>
     internal virtual BraceKind StandingOn(string site) => this;
 
@@ -231,6 +243,11 @@ public abstract record HoldKind : StationKind
 
     /// <summary>Outside diameter on the panel, m.</summary>
     public abstract double Diameter(Stock.Catalogue stock);
+
+    /// <summary>The same some time after it was last pumped up; itself where nothing leaks.</summary>
+    /// <param name="since">s from then to now: its own time until the next look comes on top.</param>
+    /// <param name="halfLife">Of its vacuum as measured, s; null: as it was.</param>
+    internal virtual HoldKind Pumped(double since, double? halfLife) => this;
 
     /// <summary>The same hold in the next larger size on the shelf, or null.</summary>
     public abstract HoldKind? Larger(Stock.Catalogue stock);

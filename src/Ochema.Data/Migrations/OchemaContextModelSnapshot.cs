@@ -35,6 +35,38 @@ namespace Ochema.Data.Migrations
                     b.ToTable("Films");
                 });
 
+            modelBuilder.Entity("Ochema.Data.LogRecord", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Entry")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("ReceivedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("RigId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("RigId", "Key")
+                        .IsUnique();
+
+                    b.ToTable("Log");
+                });
+
             modelBuilder.Entity("Ochema.Data.RigRecord", b =>
                 {
                     b.Property<string>("Id")
@@ -140,6 +172,15 @@ namespace Ochema.Data.Migrations
                         .IsUnique();
 
                     b.ToTable("Versions");
+                });
+
+            modelBuilder.Entity("Ochema.Data.LogRecord", b =>
+                {
+                    b.HasOne("Ochema.Data.RigRecord", null)
+                        .WithMany()
+                        .HasForeignKey("RigId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Ochema.Data.RigRecord", b =>

@@ -1,5 +1,6 @@
 using Ochema.Core.Assessment;
 using Ochema.Core.Json;
+using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -48,6 +49,10 @@ internal sealed class Designs
         var design = Of(rig, stock, keep: true);
         return (design.At(rig.Run.Speed)!.Verdict, design.Figure);
     }
+
+    /// <summary>How a rig is proved, and how far what was done with it has come.</summary>
+    public ProveReport Prove(RigDocument rig, Catalogue stock, IReadOnlyList<Entry> log) =>
+        Prover.Of(Of(rig, stock, keep: true), rig.Run.Speed, log)!;
 
     /// <summary>The kept design that answers a rig's speed, or one made now.</summary>
     private Design Of(RigDocument rig, Catalogue stock, bool keep)

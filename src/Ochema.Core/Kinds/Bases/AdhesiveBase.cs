@@ -25,6 +25,8 @@ public sealed record AdhesiveBase : BaseKind
     [Measure("Height", Dimension.Length, 0.004, 0.08, HowTo = "shell to the buckle's seat")]
     public double Height { get; init; } = 0.014;
 
+    internal override bool GivesSlowly => true;
+
     [JsonIgnore]
     public override Grip Grip => Pad.Grip;
 

@@ -164,7 +164,7 @@ public sealed record BridleBracket : OnBridle
             springs[i] = b.SpringAlong((ends[i] - b.Position(eye)).Normalized(), ids[i], eye, null, 1, 1, 0, 0,
                 b.Rig.Site.Damping ?? Damping);
             hooks.Add(eye);
-            b.Holds.Add(new Hold(new(ids[i]), StationId.Base, names[i], springs[i], eye, new Mount(eye, b.Position(eye), -Vec3.UnitZ)));
+            b.Holds.Add(new Hold(new(ids[i]), StationId.Base, names[i], springs[i], eye, new Mount(eye, b.Position(eye), -Vec3.UnitZ)) { IsLine = true });
             b.Shape(ids[i], StationId.Base, "strap", [b.Point(i == 0 ? middle : eye), new FigurePoint("", ends[i].ToArray())],
                 [rows[i].Width]);
             if (i == 0)

@@ -38,7 +38,7 @@ public abstract record HandHeld : BaseKind
         var spring = b.SpringAlong(steadied ?? Vec3.UnitZ, id, node, null, here * (steadied is null ? 1 : Slides) * hand.Arm, here
             * hand.Arm,
             here * hand.Wrist, here * turn, damping ?? Flesh);
-        var hold = new Hold(id, StationId.Base, Count == 1 ? "hand" : "hands", spring, node, top);
+        var hold = new Hold(id, StationId.Base, Count == 1 ? "hand" : "hands", spring, node, top) { ByHand = true };
         b.Holds.Add(hold);
         b.WhileHeld(() => b.Checks.Add(new HandLoad(id, spring, Count, apart)));
         return hold;

@@ -41,6 +41,8 @@ public sealed record HoldPlate : BaseKind
 
     private const double SpacerDiameter = 0.012;
 
+    internal override BaseKind Pumped(double since, double? halfLife) => this with { Hold = Hold.Pumped(since, halfLife) };
+
     [JsonIgnore]
     public override Grip Grip => Hold.Grip;
 

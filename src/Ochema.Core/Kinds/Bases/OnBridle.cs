@@ -9,6 +9,8 @@ namespace Ochema.Core.Kinds.Bases;
 /// <summary>What hangs at the upper of a bridle's three shackles: their triangle is measured once.</summary>
 public abstract record OnBridle : BaseKind
 {
+    internal override bool GivesSlowly => true;
+
     [Measure("Side shackles apart", Dimension.Length, 0.3, 4, HowTo = "one to the other, across the boat")]
     public double Apart { get; init; } = 2.2;
 

@@ -71,6 +71,8 @@ public sealed record RailTable : BaseKind
     /// <summary>U-bolts of the head plate, along the bar, m (judgement, 60–100 mm).</summary>
     private const double UBoltsApart = 0.09;
 
+    internal override BaseKind Pumped(double since, double? halfLife) => this with { Hold = Hold.Pumped(since, halfLife) };
+
     [JsonIgnore]
     public override Grip Grip => Hold.Grip;
 

@@ -271,6 +271,7 @@ public sealed record RopeCarriage : BaseKind
             ropes.Add(rope);
             b.Holds.Add(new Hold(new(id), StationId.Base, label, spring, node, new Mount(board, b.Position(board), -Vec3.UnitZ))
             {
+                IsLine = true,
                 // With this one parted the other catches.
                 Catches = () => ropes.Find(r => r.Id.Name != id)?.Catches ?? 1,
             });

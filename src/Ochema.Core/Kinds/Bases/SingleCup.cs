@@ -20,6 +20,8 @@ public sealed record SingleCup : BaseKind
     [Measure("Stem height", Dimension.Length, 0.005, 0.2, HowTo = "top of the cup to the first joint", UsualTo = 0.12)]
     public double StemHeight { get; init; } = 0.03;
 
+    internal override BaseKind Pumped(double since, double? halfLife) => this with { Cup = (Cup)Cup.Pumped(since, halfLife) };
+
     [JsonIgnore]
     public override Grip Grip => Cup.Grip;
 

@@ -56,6 +56,8 @@ public sealed record SlitSleeve : BaseKind
     /// <summary>Rubber strip inside, m.</summary>
     private const double Strip = 0.001;
 
+    internal override bool GivesSlowly => true;
+
     [JsonIgnore]
     public override Grip Grip => Needs;
 

@@ -39,6 +39,8 @@ public sealed record SplitBlock : BaseKind
     private const double Cover = 0.003;
     private const double Skin = 0.006;
 
+    internal override bool GivesSlowly => true;
+
     [JsonIgnore]
     public override Grip Grip => Needs;
 

@@ -31,6 +31,8 @@ public sealed record StrapBase : BaseKind
     [Measure("Height", Dimension.Length, 0.004, 0.08, HowTo = "shell to the buckle's seat")]
     public double Height { get; init; } = 0.016;
 
+    internal override bool GivesSlowly => true;
+
     [JsonIgnore]
     public override Grip Grip => Needs;
 

@@ -66,6 +66,8 @@ public sealed record TimberBracket : BaseKind
     private const double CornerNear = 0.022;
     private const double CornerFar = 0.058;
 
+    internal override bool GivesSlowly => true;
+
     [JsonIgnore]
     public override Grip Grip => Needs;
 

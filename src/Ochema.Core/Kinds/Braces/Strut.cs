@@ -66,6 +66,8 @@ public sealed record Strut : BraceKind
         Foot = stock.Material(site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" },
     };
 
+    internal override BraceKind Pumped(double since, double? halfLife) => this with { Foot = Foot.Pumped(since, halfLife) };
+
     internal override BraceKind StandingOn(string site) => this with { Site = site };
 
     internal override BraceKind Standing(double[] at) => this with { At = at };
@@ -111,9 +113,9 @@ public sealed record Strut : BraceKind
             b.Put(Piece.Bought(new(station, "foot-clamp"), b.Fitting("strut-clamp")), upper);
             return;
         }
-        b.Rods.Add(new(this, At, b.SurfaceOf(Site), (b.Position(pivot) - spot.Point).Length, b.Position(clamped)));
         // Both ends turn easily but not freely: a rod whose foot has let go hangs on, and its foot on it.
         var clamp = b.Spring(name + "-clamp-spring", clamped, upper, [ClampSlip, ClampSlip, ClampSlip, ClampTurn, ClampTurn, ClampTurn]);
+        b.Rods.Add(new(this, At, b.SurfaceOf(Site), (b.Position(pivot) - spot.Point).Length, b.Position(clamped), clamp));
         var piece = b.Beam(station, name + "-rod", b.Rig.Braces.Count > 1 ? Words.Named("strut", Id) : "strut", foot, upper, section,
             material, Vec3.UnitX);
         b.Checks.Add(new RodSlip(b, station, new(name), piece, Holds));

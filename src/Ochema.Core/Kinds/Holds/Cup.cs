@@ -44,6 +44,8 @@ public sealed record Cup : HoldKind
     /// <summary>Another cup in its place: what was measured of this one does not count for it.</summary>
     internal Cup Of(SuctionCupRow other) => other.Id == Stock ? this : this with { Stock = other.Id, Vacuum = null, HalfLife = null };
 
+    internal override HoldKind Pumped(double since, double? halfLife) => this with { Since = Since + since, HalfLife = halfLife ?? HalfLife };
+
     public override HoldKind? Larger(Catalogue stock)
     {
         var own = Diameter(stock);

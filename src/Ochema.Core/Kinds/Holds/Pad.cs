@@ -19,6 +19,8 @@ public sealed record Pad : HoldKind
     [Measure("Hours since it was stuck on", Dimension.Duration, 0, 3.6e6, HowTo = "72 h for full strength")]
     public double Cure { get; init; } = 72 * 3600;
 
+    internal override bool GivesSlowly => true;
+
     [JsonIgnore]
     public override Grip Grip => Needs;
 

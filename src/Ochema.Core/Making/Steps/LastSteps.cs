@@ -9,7 +9,16 @@ namespace Ochema.Core.Making.Steps;
 internal static class LastSteps
 {
     /// <summary>The last look before it is proved: at what is on this rig.</summary>
-    public static WorkStep Check(BuiltRig b)
+    public static WorkStep Check(BuiltRig b) => new(Work.Check, "Go over it by hand",
+        $"{Words.Capital(string.Join(", ", LooksAt(b)))}. Shove it from each side"
+            + (b.Host.Motion.Still ? "" : $" until {b.Host.Called} rocks") + ". Nothing runs before it is proved.")
+    {
+        Minutes = 8,
+        Wrong = "Anything that moves or clicks: back to its step.",
+    };
+
+    /// <summary>What there is to look at on a rig, before it runs and between two runs.</summary>
+    public static IReadOnlyList<string> LooksAt(BuiltRig b)
     {
         var grip = b.Rig.Base.Grip;
         List<string> of = [];
@@ -26,12 +35,7 @@ internal static class LastSteps
         if (b.Tethers.Count > 0)
             of.Add(b.Tethers.Count == 1 ? "the tether's two ends" : "both ends of each tether");
         of.Add(b.Camera.Body.Makes == Makes.Picture ? "battery door and lens" : "battery and switch");
-        return new(Work.Check, "Go over it by hand", $"{Words.Capital(string.Join(", ", of))}. Shove it from each side"
-            + (b.Host.Motion.Still ? "" : $" until {b.Host.Called} rocks") + ". Nothing runs before it is proved.")
-        {
-            Minutes = 8,
-            Wrong = "Anything that moves or clicks: back to its step.",
-        };
+        return of;
     }
 
     /// <summary>Coats dry, s.</summary>

@@ -37,6 +37,12 @@ public sealed record Hold(PartId Id, StationId Station, string Label, SpringInde
     /// <summary>Times its weight with which the rig is caught by what is left when this one goes; 1 where it does not drop.</summary>
     public Func<double> Catches { get; init; } = static () => 1;
 
+    /// <summary>True for a line or a rope: it is not peeled or twisted off.</summary>
+    public bool IsLine { get; init; }
+
+    /// <summary>True for somebody's hands: no scale proves them.</summary>
+    public bool ByHand { get; init; }
+
     /// <summary>Where its own mass hangs.</summary>
     public Hung Body { get; init; } = Node;
 }

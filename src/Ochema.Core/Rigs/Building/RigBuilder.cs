@@ -135,8 +135,8 @@ public sealed partial class RigBuilder : RigSetting
 
     /// <summary>A rig of which nothing is built yet.</summary>
     /// <exception cref="DocumentException">There is no such Host.</exception>
-    internal RigBuilder(RigDocument rig, Catalogue stock)
-        : base(rig, stock)
+    internal RigBuilder(RigDocument rig, Catalogue stock, FactorTable? factors = null)
+        : base(rig, stock, factors)
     {
     }
 

@@ -30,11 +30,12 @@ public class RigSetting
     /// <summary>Where it stands, as that is today.</summary>
     public Site Site { get; }
 
+    /// <param name="factors">In place of what its consequence asks for.</param>
     /// <exception cref="DocumentException">There is no such host.</exception>
-    private protected RigSetting(RigDocument rig, Catalogue stock)
+    private protected RigSetting(RigDocument rig, Catalogue stock, FactorTable? factors = null)
     {
         (Rig, Stock) = (rig, stock);
-        Factors = FactorTable.For(rig.Run.Consequence, rig.Factors);
+        Factors = factors ?? FactorTable.For(rig.Run.Consequence, rig.Factors);
         Host = HostLibrary.Find(rig.Host) ?? throw new DocumentException("host", $"there is no host '{rig.Host}'");
         Surface = Host.Surface(rig.Site);
         Weather = Weather.Of(rig, Host);

@@ -64,6 +64,9 @@ public sealed class FactorTable
 
     public static FactorTable For(Consequence consequence, IReadOnlyDictionary<string, double> own) => new(consequence, own);
 
+    /// <summary>Nothing asked for: with it a check's use of 100 % is what the part stands.</summary>
+    internal static FactorTable Bare { get; } = new(Consequence.OwnGround, All.ToDictionary(f => f.Name, _ => 1.0));
+
     /// <summary>The factor's name for a material family.</summary>
     public static string For(MaterialFamily family) => family switch
     {

@@ -64,7 +64,9 @@ public sealed record RodLength(string Id, double Length, double Least, double Mo
     /// <param name="At">Where its foot stands on the panel, m.</param>
     /// <param name="Rise">Panel to the rod's first end, along the panel's normal, m.</param>
     /// <param name="Clamp">Its other end, m.</param>
-    internal sealed record Rod(BraceKind Brace, double[] At, Hosts.PanelSurface Surface, double Rise, Vec3 Clamp);
+    /// <param name="Spring">Of the clamp that holds it there.</param>
+    internal sealed record Rod(BraceKind Brace, double[] At, Hosts.PanelSurface Surface, double Rise, Vec3 Clamp,
+        SpringIndex Spring);
 
     /// <summary>The line that a foot moves along on its panel.</summary>
     /// <param name="Now">Where the foot is, m from below the clamp.</param>

@@ -1,0 +1,121 @@
+using Microsoft.AspNetCore.Http.HttpResults;
+using Ochema.Core.Json;
+using Ochema.Core.Proving;
+using Ochema.Core.Rigs;
+using Ochema.Core.Running;
+using Ochema.Core.Stock;
+using Ochema.Data;
+
+namespace Ochema.Web.Api;
+
+/// <summary>Proving and running: what is to be proved of any rig and what a day allows it; the log of a stored one and what follows from
+/// it.</summary>
+internal static class ProveApi
+{
+    public static void Map(RouteGroupBuilder api)
+    {
+        api.MapPost("/prove", (Posted<RigDocument> posted, Designs designs) =>
+        {
+            var rig = posted.Read();
+            return Answer.Of(designs.Prove(rig, Catalogue.Shipped.With(rig.Stock), []));
+        }).Refuses(400).Named("prove", "Pull tests and ladder of a rig that nothing was done with yet.");
+        api.MapPost("/today", (Posted<TodayRequest> posted) =>
+        {
+            var ask = posted.Read();
+            return Answer.Of(Today.Of(ask.Document, Catalogue.Shipped.With(ask.Document.Stock), ask.Conditions.Checked()));
+        }).Refuses(400).Named("today", "What a rig may do on a day: wind, temperature, altitude, road, surface, age of the last pump-up.");
+        api.MapGet("/beaufort", () => Answer.Of(Beaufort.All)).Named("listBeaufort", "Forces of the wind by what one sees.");
+        var rigs = api.MapGroup("/rigs/{id}");
+        rigs.MapGet("/proof", Proof).Refuses(404, 409).Named("getProof", "How a stored rig is proved and how far it is.");
+        rigs.MapPost("/today", Card).Refuses(400, 404, 409).Named("getRunCard", "The card of a day: how fast, why, what to do in which order.");
+        rigs.MapGet("/log", Log).Refuses(404).Named("getLog", "What was done with a rig, in the order in which it came here.");
+        rigs.MapPost("/log", Add).Refuses(400, 404, 409).Named("addToLog",
+            "Adds a line to the log. The same line sent again is kept once; another one with its key is refused.");
+        rigs.MapPost("/simulate", Simulate).Refuses(400, 404, 409).Named("simulateReading",
+            "What a luggage scale, a gauge or a phone would read of it, made up from the model and marked so.");
+    }
+
+    private static ProblemHttpResult Missing(string id) => Problems.NotFound($"There is no rig '{id}'.");
+
+    private static async Task<Results<Answer<StoredProof>, ProblemHttpResult>> Proof(string id, OchemaContext db, Designs designs)
+    {
+        if (await RigsApi.FindAsync(db, id) is not { } stored)
+            return Missing(id);
+        var rig = RigReader.Read(stored.Document, Catalogue.Shipped);
+        var log = await LogStore.OfAsync(db, id);
+        return Answer.Of(new StoredProof(stored.Version, designs.Prove(rig, Catalogue.Shipped.With(rig.Stock), [.. log.Select(l => l.Entry)])));
+    }
+
+    private static async Task<Results<Answer<StoredCard>, ProblemHttpResult>> Card(string id, Posted<CardRequest> posted, OchemaContext db,
+        TimeProvider clock)
+    {
+        if (await RigsApi.FindAsync(db, id) is not { } stored)
+            return Missing(id);
+        var ask = posted.Read();
+        var rig = RigReader.Read(stored.Document, Catalogue.Shipped);
+        var day = (ask.Conditions ?? Conditions.Of(rig)).Checked();
+        var log = await LogStore.OfAsync(db, id);
+        return Answer.Of(new StoredCard(stored.Id, stored.Name, stored.Version, day,
+            RunCards.Of(rig, Catalogue.Shipped.With(rig.Stock), day, [.. log.Select(l => l.Entry)], clock.GetUtcNow().UtcDateTime)));
+    }
+
+    private static async Task<Results<Answer<IReadOnlyList<LogLine>>, ProblemHttpResult>> Log(string id, OchemaContext db)
+    {
+        if (await RigsApi.FindAsync(db, id) is null)
+            return Missing(id);
+        var log = await LogStore.OfAsync(db, id);
+        return Answer.Of<IReadOnlyList<LogLine>>([.. log.Select(l => new LogLine(l.Entry, l.Version))]);
+    }
+
+    private static async Task<Results<Made<LogLine>, Answer<LogLine>, ProblemHttpResult>> Add(string id, Posted<Entry> posted,
+        OchemaContext db, TimeProvider clock)
+    {
+        if (await RigsApi.FindAsync(db, id) is not { } stored)
+            return Missing(id);
+        var entry = posted.Read().Checked("");
+        var line = new LogLine(entry, stored.Version);
+        return await LogStore.AddAsync(db, stored, entry, clock.GetUtcNow().UtcDateTime) switch
+        {
+            LogStore.Added.New => Answer.MadeAs<LogLine>(line),
+            LogStore.Added.Again => Answer.Of(line),
+            LogStore.Added.Full => Problems.Of(409, "Full", $"A rig's log has {Entry.Most} lines at the most."),
+            _ => Problems.Of(409, "Another line", $"Another line has the key '{entry.Key}': give this one a key of its own."),
+        };
+    }
+
+    private static async Task<Results<Answer<SimulatedReading>, ProblemHttpResult>> Simulate(string id, Posted<SimulateRequest> posted,
+        OchemaContext db, Designs designs)
+    {
+        if (await RigsApi.FindAsync(db, id) is not { } stored)
+            return Missing(id);
+        var ask = posted.Read();
+        var rig = RigReader.Read(stored.Document, Catalogue.Shipped);
+        var report = designs.Prove(rig, Catalogue.Shipped.With(rig.Stock), []);
+        return StandIns.Read(report, ask.Of, ask.Seed) is { } reading ? Answer.Of(new SimulatedReading(reading, true))
+            : Problems.NotFound($"There is nothing to read of '{ask.Of}'.");
+    }
+}
+
+/// <summary>A rig and the day it is to run on.</summary>
+public sealed record TodayRequest(RigDocument Document, Conditions Conditions) : IAboutRig;
+
+/// <summary>The day a card is asked for; null for the one that the document says.</summary>
+public sealed record CardRequest(Conditions? Conditions = null);
+
+/// <summary>A reading to be made up.</summary>
+/// <param name="Of">Id of the pull, or "tap".</param>
+public sealed record SimulateRequest(string Of, int Seed = 1);
+
+/// <summary>A reading that was made up.</summary>
+/// <param name="Value">SI.</param>
+public sealed record SimulatedReading(double Value, bool Simulated);
+
+/// <summary>The proof of a stored rig.</summary>
+/// <param name="Version">That it is of.</param>
+public sealed record StoredProof(int Version, ProveReport Report);
+
+/// <summary>The card of a stored rig.</summary>
+public sealed record StoredCard(string Id, string Name, int Version, Conditions Conditions, RunCard Card);
+
+/// <summary>A line of the log, and the version that was the newest when it came.</summary>
+public sealed record LogLine(Entry Entry, int Version);
