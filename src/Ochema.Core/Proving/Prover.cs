@@ -213,11 +213,12 @@ public static class Prover
         if (test is null || failed?.Reading is not > 0 || test.Limit <= 0)
             return [.. Adviser.Best(b.Rig, b.Stock).Take(Changes).Select(c => c.Title)];
         var early = Math.Max(1, test.Limit / failed.Reading.Value);
-        var now = new Design(b.Rig, b.Stock).At(b.Rig.Run.Speed)!.Stations.FirstOrDefault(s => s.Id == test.Station)?.Use ?? 1;
+        double UseOf(RigDocument rig) => new Design(rig, b.Stock).At(rig.Run.Speed)!.Stations.FirstOrDefault(s => s.Id == test.Station)?.Use ?? 1;
+        var now = UseOf(b.Rig);
         return
         [
             .. Adviser.Alternatives(b.Rig, test.Station, b.Stock)
-                .Where(c => c.Verdict != Verdict.LetsGo && c.Use < now && c.Use * early <= 1)
+                .Where(c => c.Verdict != Verdict.LetsGo && UseOf(c.Document) is var use && use < now && use * early <= 1)
                 .OrderBy(c => c.Cost).ThenBy(c => c.Id, StringComparer.Ordinal).Take(Changes).Select(c => c.Title),
         ];
     }
