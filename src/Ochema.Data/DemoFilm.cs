@@ -22,7 +22,11 @@ public static class DemoFilm
             db.Films.Add(new FilmRecord { Id = Id, Name = Name, CreatedAt = now });
         var there = db.Rigs.Where(r => r.FilmId == Id).Select(r => r.Id).ToHashSet();
         foreach (var (id, document) in Rigs.Where(r => !there.Contains("demo-" + r.Id)))
-            db.Rigs.Add(RigStore.New("demo-" + id, Id, Begun.TryGetValue(id, out var built) ? built(document, now) : document, now));
+        {
+            var rig = RigStore.New("demo-" + id, Id, Begun.TryGetValue(id, out var built) ? built(document, now) : document, now);
+            db.Rigs.Add(rig);
+            db.Log.AddRange(DemoHistory.Of(id, document, now).Select(e => LogStore.Line(rig, e, now)));
+        }
         db.SaveChanges();
     }
 

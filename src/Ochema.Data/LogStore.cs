@@ -37,17 +37,20 @@ public static class LogStore
             return known;
         if (await db.Log.CountAsync(l => l.RigId == rig.Id) >= Entry.Most)
             return Added.Full;
-        db.Log.Add(new LogRecord
-        {
-            RigId = rig.Id,
-            Key = entry.Key,
-            Entry = StrictJson.Write(entry),
-            Version = rig.Version,
-            ReceivedAt = now,
-        });
+        db.Log.Add(Line(rig, entry, now));
         // Two at once with one key: the file keeps the first.
         return await RigStore.KeepAsync(db) ? Added.New : await AgainAsync(db, rig.Id, entry) ?? Added.Conflict;
     }
+
+    /// <summary>A line as it is kept.</summary>
+    internal static LogRecord Line(RigRecord rig, Entry entry, DateTime now) => new()
+    {
+        RigId = rig.Id,
+        Key = entry.Key,
+        Entry = StrictJson.Write(entry),
+        Version = rig.Version,
+        ReceivedAt = now,
+    };
 
     private static async Task<Added?> AgainAsync(OchemaContext db, string rig, Entry entry)
     {

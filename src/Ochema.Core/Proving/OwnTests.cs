@@ -2,6 +2,7 @@ using Ochema.Core.Analysis;
 using Ochema.Core.Loads;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
+using Ochema.Core.Rigs;
 using Ochema.Core.Structure;
 
 namespace Ochema.Core.Proving;
@@ -14,6 +15,23 @@ public static class OwnTests
     /// source; the lower end counts.
     /// </summary>
     public static double? Usual(OwnTest test) => test switch { OwnTest.OneHand => 150, OwnTest.TwoHands => 300, _ => null };
+
+    /// <summary>All of them. Of a vehicle that was rolled or rocked its mass is entered, of which the least rolling resistance is the
+    /// shove.</summary>
+    public static IReadOnlyList<OwnChoice> Choices { get; } =
+    [
+        .. Enum.GetValues<OwnTest>().Select(t => new OwnChoice(t, KindDescriptors.LabelOf(typeof(OwnTest), t.ToString()), t switch
+        {
+            OwnTest.Driven => Dimension.Speed,
+            OwnTest.Rolled or OwnTest.Rocked => Dimension.Mass,
+            OwnTest.Pulled or OwnTest.HungBag => Dimension.Scale,
+            _ => Dimension.Force,
+        }, Usual(t))),
+    ];
+
+    /// <summary>What an entry's number is as a force, N: a vehicle's mass is rolled by the least of its rolling resistance.</summary>
+    private static double Newtons(Entry entry) => entry.Test is OwnTest.Rolled or OwnTest.Rocked ? Rolling(entry.Value ?? 0).Least
+        : entry.Value ?? 0;
 
     /// <summary>Rolling resistance of a car's tyres on asphalt, as a share of the weight (Gillespie, Fundamentals of Vehicle Dynamics, 1992:
     /// 0.010–0.015; from memory).</summary>
@@ -40,7 +58,7 @@ public static class OwnTests
     /// <summary>An entry beside what the design asks for.</summary>
     internal static OwnResult Of(Entry entry, RigModel model, CaseLoads loads, double speed, double top)
     {
-        var value = entry.Value ?? 0;
+        var value = entry.Test == OwnTest.Driven ? entry.Value ?? 0 : Newtons(entry);
         if (entry.Test == OwnTest.Driven)
             return new(entry.Key, value, $"Driven at {QuantityText.Of(value, Dimension.Speed)}: it proves that speed on that road, with no factor "
                 + $"on it{(value < speed ? ", and nothing beyond" : "")}.");

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Assessment;
+using Ochema.Core.Quantities;
 
 namespace Ochema.Core.Proving;
 
@@ -20,6 +21,10 @@ public sealed record ProveReport(string Design, IReadOnlyList<PullTest> Pulls, I
     /// <summary>What was proved by now.</summary>
     public required Proof Proof { get; init; }
 
+    /// <summary>Tests of one's own that may be entered.</summary>
+    [JsonRequired]
+    public IReadOnlyList<OwnChoice> Tests { get; init; } = OwnTests.Choices;
+
     /// <summary>Cautions of the place where it is done.</summary>
     public required IReadOnlyList<string> Cautions { get; init; }
 }
@@ -31,15 +36,18 @@ public sealed record ProveReport(string Design, IReadOnlyList<PullTest> Pulls, I
 public sealed record Proof(IReadOnlyList<PullState> Pulls, IReadOnlyList<RungState> Rungs, string? Next)
 {
     /// <summary>Pulls that are asked for and passed.</summary>
+    [JsonRequired]
     public int Passed { get; init; }
 
     /// <summary>Speed to which the readings prove 1.5 × every load, m/s; null while a pull is missing.</summary>
     public double? ByPulls { get; init; }
 
     /// <summary>Fastest rung that was climbed, m/s; 0 for none.</summary>
+    [JsonRequired]
     public double Driven { get; init; }
 
     /// <summary>Own tests: what they come to beside the design load.</summary>
+    [JsonRequired]
     public IReadOnlyList<OwnResult> Own { get; init; } = [];
 
     /// <summary>What has stopped it, and what to do; null where nothing has.</summary>
@@ -79,6 +87,12 @@ public enum ProofState
 /// <param name="Says">What to compute anew, and what to try.</param>
 /// <param name="Changes">Changes that the search has found to gain most.</param>
 public sealed record Stopped(string Of, string Says, IReadOnlyList<string> Changes);
+
+/// <summary>A test of one's own that may be entered.</summary>
+/// <param name="Label">In words.</param>
+/// <param name="Reads">What is entered: a force, a speed, or the vehicle's mass.</param>
+/// <param name="Usual">What a hand gives without a scale, N; null where it has to be read.</param>
+public sealed record OwnChoice(OwnTest Test, string Label, Dimension Reads, double? Usual);
 
 /// <summary>A test of one's own beside what the design asks for.</summary>
 /// <param name="Key">Of its entry.</param>

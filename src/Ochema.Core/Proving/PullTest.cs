@@ -1,5 +1,7 @@
 using System.ComponentModel;
 using System.Text.Json.Serialization;
+using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Proving;
 
@@ -11,19 +13,19 @@ public enum PullSort
     Off,
 
     /// <summary>Along it.</summary>
-    [Description("along")]
+    [Description("along it")]
     Along,
 
     /// <summary>With a lever, so that one edge lifts.</summary>
-    [Description("peel")]
+    [Description("peeled")]
     Peel,
 
     /// <summary>With a lever, about its own middle.</summary>
-    [Description("twist")]
+    [Description("twisted")]
     Twist,
 
     /// <summary>Along a strut's rod, through its clamp.</summary>
-    [Description("along the rod")]
+    [Description("along its rod")]
     Rod,
 
     /// <summary>In line with a strap, at what it ends at.</summary>
@@ -31,11 +33,11 @@ public enum PullSort
     Line,
 
     /// <summary>A joint of the load path, straight.</summary>
-    [Description("at the joint")]
+    [Description("pulled")]
     Joint,
 
     /// <summary>A joint of the load path, by a pull further out.</summary>
-    [Description("turn")]
+    [Description("turned")]
     Turn,
 }
 
@@ -66,6 +68,9 @@ public sealed record PullTest(string Id, string Of, string Part, double[] Point,
     /// <summary>What is pulled, in words: "front left cup".</summary>
     public required string Label { get; init; }
 
+    /// <summary>Part and way, for lists: "Front left cup, along it".</summary>
+    public string Called => $"{Words.Capital(Label)}, {KindDescriptors.LabelOf(typeof(PullSort), Sort.ToString())}";
+
     /// <summary>What to do, as a headline without its number: "Pull the front left cup straight off".</summary>
     public required string Title { get; init; }
 
@@ -76,21 +81,27 @@ public sealed record PullTest(string Id, string Of, string Part, double[] Point,
     public required string Look { get; init; }
 
     /// <summary>True where the part is pulled by itself, before what it carries is on.</summary>
+    [JsonRequired]
     public bool Alone { get; init; }
 
     /// <summary>Largest load under way up to the design speed, jolts and shaking included, N or N·m; no knock.</summary>
+    [JsonRequired]
     public double UnderWay { get; init; }
 
     /// <summary>The case of <see cref="UnderWay"/>, in words.</summary>
+    [JsonRequired]
     public string Case { get; init; } = "";
 
     /// <summary>What to read: 1.5 × <see cref="UnderWay"/>, never above the limit, N at the scale.</summary>
+    [JsonRequired]
     public double Enough { get; init; }
 
     /// <summary>Which factor on the largest load under way that proves: 1.5, or less where the limit stops it.</summary>
+    [JsonRequired]
     public double Proves { get; init; }
 
     /// <summary>What gives at the limit, in words; empty where nothing that is looked at does.</summary>
+    [JsonRequired]
     public string Gives { get; init; } = "";
 
     /// <summary>Distance of the scale from what is turned, m; null for a straight pull.</summary>

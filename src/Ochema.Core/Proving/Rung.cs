@@ -22,6 +22,10 @@ public sealed record Rung(string Id, IReadOnlyList<string> Inspect)
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public double? Duration { get; init; }
 
+    /// <summary>In a word, where no speed names it: "Bench".</summary>
+    [JsonRequired]
+    public string Short { get; init; } = "";
+
     public required string Title { get; init; }
 
     public required string How { get; init; }
@@ -68,6 +72,7 @@ internal static class Ladder
             new("bench", all)
             {
                 Sort = RungSort.Bench,
+                Short = "Bench",
                 Title = "At the bench and on the host, by hand",
                 How = "All fitted, camera out. A mark across every clamp and joint: what moves shows.",
             },
@@ -76,12 +81,14 @@ internal static class Ladder
             rungs.Add(new("travel", ["nothing touches, on the whole way", .. all.Take(1)])
             {
                 Sort = RungSort.Travel,
+                Short = "Travel",
                 Title = "Through the host's full travel, empty",
                 How = b.Host.Travel,
             });
         rungs.Add(new("pulls", ["each part as its pull says"])
         {
             Sort = RungSort.Pulls,
+            Short = "Pulls",
             Title = "Pull tests",
             How = "Scale in line, steadily, held; stand aside of the line.",
         });
@@ -89,6 +96,7 @@ internal static class Ladder
             rungs.Add(new("tap", ["first frequency within a tenth of what is predicted"])
             {
                 Sort = RungSort.Tap,
+                Short = "Tap",
                 Title = "Tap test",
                 How = "Camera on, phone on it: one tap, let it ring out.",
             });

@@ -25,7 +25,6 @@ internal static class Fitting
         foreach (var step in steps.OrderBy(s => s.Of.Step.Work switch { Work.Tether => 1, Work.Camera => 2, Work.Set => 3, _ => 0 }))
             ticks.Add(new("step-" + step.Id, step.Of.Step.Title, step.Of.Step.Work switch
             {
-                Work.Tether => "first on, last off",
                 Work.Strap => "keepers shut, hooks in closed eyes",
                 _ => "",
             })

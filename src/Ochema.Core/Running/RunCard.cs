@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Assessment;
 using Ochema.Core.Kinds;
+using Ochema.Core.Making;
 using Ochema.Core.Proving;
 using Ochema.Core.Quantities;
 using Ochema.Core.Responses;
@@ -34,23 +35,34 @@ public sealed record RunCard(string Design, TodayReport Today, double Allowed, s
     public string? LookAgainAt { get; init; }
 
     /// <summary>Runs so far, and how long they were, s.</summary>
+    [JsonRequired]
     public int Runs { get; init; }
 
+    [JsonRequired]
     public double Hours { get; init; }
 
     /// <summary>What was seen, newest first.</summary>
+    [JsonRequired]
     public IReadOnlyList<SeenLine> Findings { get; init; } = [];
 
     /// <summary>What has to be done at it, most urgent first.</summary>
+    [JsonRequired]
     public IReadOnlyList<Due> Due { get; init; } = [];
 
     /// <summary>How its cups leak, as the gauge has it.</summary>
+    [JsonRequired]
     public IReadOnlyList<CupLeak> Leaks { get; init; } = [];
 
     /// <summary>Who does what.</summary>
+    [JsonRequired]
     public IReadOnlyList<string> Roles { get; init; } = [];
 
+    /// <summary>What may be seen, in words.</summary>
+    [JsonRequired]
+    public IReadOnlyList<Choice> Seen { get; init; } = Choice.Of<Seen>();
+
     /// <summary>If this, then that.</summary>
+    [JsonRequired]
     public IReadOnlyList<string> Ifs { get; init; } = [];
 }
 
@@ -58,8 +70,9 @@ public sealed record RunCard(string Design, TodayReport Today, double Allowed, s
 public sealed record SeenLine(string At, Seen Seen, string Note, bool Simulated);
 
 /// <summary>Something that is due.</summary>
+/// <param name="Of">What the service entry that ends it is of.</param>
 /// <param name="Now">True where it is due before the next run.</param>
-public sealed record Due(string Title, string Says, bool Now);
+public sealed record Due(string Of, string Title, string Says, bool Now);
 
 /// <summary>A cup as its gauge has it.</summary>
 /// <param name="HalfLife">s; null while it is not known.</param>
@@ -87,13 +100,15 @@ public static class RunCards
         var leaks = Leaks(b, own);
         // Measured beats the usual; the shortest of several counts.
         var known = leaks.Select(l => l.HalfLife).Where(h => h is not null).Min();
-        if (leaks.Count > 0 && day.HoursSincePump is null)
-            day = day with { HoursSincePump = leaks.Max(l => Math.Max(0, (now - Made.TimeOf(l.PumpedAt)!.Value).TotalHours)) is var h && h <= 48 ? h : 48 };
+        var ended = own.LastOrDefault(e => e.Sort == EntrySort.RunEnd)?.Time ?? DateTime.MinValue;
+        // What was pumped for an earlier run is off by now, and pumped anew for this one.
+        var pumped = leaks.Select(l => Made.TimeOf(l.PumpedAt)!.Value).Where(t => t > ended).ToList();
+        if (pumped.Count > 0 && day.HoursSincePump is null)
+            day = day with { HoursSincePump = Math.Clamp((now - pumped.Min()).TotalHours, 0, 48) };
         var today = Today.Of(rig, stock, known is { } half ? day with { HalfLife = Math.Clamp(half, 60, 1e6) } : day);
         var proved = Prover.Of(design, rig.Run.Speed, log)!;
         var (allowed, says, rung) = Allowed(today, proved);
         var since = own.LastOrDefault(e => e.Sort is EntrySort.RunStart or EntrySort.RunEnd) is { Sort: EntrySort.RunStart } start ? start : null;
-        var ended = own.LastOrDefault(e => e.Sort == EntrySort.RunEnd)?.Time ?? DateTime.MinValue;
         var on = Ticked(Fitting.On(b), own, ended);
         return new(design.Id, today, allowed, says, on, Ticked(Fitting.Off(b), own, since?.Time ?? ended))
         {
@@ -118,12 +133,12 @@ public static class RunCards
         string At(double speed) => QuantityText.Of(speed, Dimension.Speed);
         var proof = proved.Proof;
         if (today.AllowedSpeed <= 0)
-            return (0, today.Text, null);
+            return (0, today.Why, null);
         if (proof.Stopped is { } stopped)
             return (0, $"A proof has failed. {stopped.Says}", null);
         var next = proved.Ladder.FirstOrDefault(r => r.Id == proof.Next);
         if (next is null)
-            return (today.AllowedSpeed, today.Text, null);
+            return (today.AllowedSpeed, $"Proved to {At(proof.Driven)}. {today.Why}", null);
         if (next.Sort != RungSort.Trial)
             return (0, $"Prove it first: {Words.Inside(next.Title)} is the next rung.", next);
         var goes = Math.Min(today.AllowedSpeed, Math.Max(proof.Driven, next.Speed ?? proof.Driven));

@@ -26,19 +26,19 @@ internal static class ServiceLife
         var runs = own.Where(e => e.Sort == EntrySort.RunEnd).ToList();
         Entry? Done(string of) => log.Where(e => e.Sort == EntrySort.Service && e.Of == of).MaxBy(e => e.Time);
         if (b.Rig.Base.GivesSlowly && runs.Count > 0 && !(Done("tighten")?.Time > runs[0].Time))
-            due.Add(new("Tighten again", "soft layers have settled in the first run", true));
+            due.Add(new("tighten", "Tighten again", "soft layers have settled in the first run", true));
         if (b.StrapsBuilt.Count + b.Tethers.Count > 0)
         {
             var first = Done("webbing")?.Time ?? log.Select(e => e.Time).DefaultIfEmpty(now).Min();
             var left = Webbing - (now - first).TotalDays;
             if (left < Ahead)
-                due.Add(new("Straps and tethers: replace", left < 0 ? "older than three years in use" : "three years in use soon", left < 0));
+                due.Add(new("webbing", "Straps and tethers: replace", left < 0 ? "older than three years in use" : "three years in use soon", left < 0));
         }
         if (b.Joints.Select(j => j.Report().Reassemblies).Min() is { } bears)
         {
             var fitted = log.Count(e => e.Sort == EntrySort.RunStart && !(Done("insert")?.Time > e.Time));
             if (fitted >= bears - Soon)
-                due.Add(new("Tapped plastic: an insert", $"{fitted} of {bears} fittings that such a thread bears", fitted >= bears));
+                due.Add(new("insert", "Tapped plastic: an insert", $"{fitted} of {bears} fittings that such a thread bears", fitted >= bears));
         }
         return due;
     }

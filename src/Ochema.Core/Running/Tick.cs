@@ -10,12 +10,15 @@ namespace Ochema.Core.Running;
 public sealed record Tick(string Id, string Title, string Says)
 {
     /// <summary>Hands that are needed.</summary>
+    [JsonRequired]
     public Hands Hands { get; init; } = Hands.One;
 
     /// <summary>What is read and entered at it.</summary>
+    [JsonRequired]
     public Asks Asks { get; init; }
 
     /// <summary>How many of it there are; 1 for one.</summary>
+    [JsonRequired]
     public int Count { get; init; } = 1;
 
     /// <summary>When it was ticked, universal; null while it is open.</summary>

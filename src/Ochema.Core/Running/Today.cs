@@ -15,6 +15,9 @@ namespace Ochema.Core.Running;
 /// <param name="Text">The card's sentence.</param>
 public sealed record TodayReport(double AllowedSpeed, string LimitedBy, double LookAgainIn, string Text)
 {
+    /// <summary>Why no faster, in a sentence or two: what the day takes off, and what limits it.</summary>
+    public required string Why { get; init; }
+
     /// <summary>The earliest and the latest of when it has to be looked at, s, as far as the leak is known.</summary>
     public required double[] LookAgainRange { get; init; }
 
@@ -66,11 +69,14 @@ public static class Today
         var verdict = design.At(speed)!.Verdict;
         var holds = Prover.HoldsTo(verdict);
         var allowed = Math.Min(holds, speed);
-        var (by, costs) = allowed >= speed ? ("the design speed: nobody has asked for more", [])
+        var (by, costs) = allowed >= speed ? ("the design speed", [])
             : (Limits(design, verdict, allowed), Costs(rig, stock, day, holds));
         var (look, range) = allowed > 0 ? Look(rig, stock, day, allowed) : (0, [0.0, 0.0]);
-        return new(allowed, by, look, Said(allowed, by, look, costs, verdict))
+        var why = allowed <= 0 ? NotToday(by, verdict) : (costs.Count > 0
+            ? $"{costs[0].What} {QuantityText.Of(costs[0].Speed, Dimension.Speed)} off. " : "") + $"Limited by {by}.";
+        return new(allowed, by, look, Said(allowed, look, why))
         {
+            Why = why,
             LookAgainRange = range,
             Costs = costs,
             Verdict = verdict,
@@ -129,15 +135,15 @@ public static class Today
         return (Math.Min(Longest, fast * nominal), [fast * nominal, slow * nominal]);
     }
 
-    private static string Said(double allowed, string by, double look, IReadOnlyList<DayCost> costs, VerdictReport verdict)
+    private static string NotToday(string by, VerdictReport verdict) => $"{VerdictHeadline.Of(verdict)}. {Words.Capital(by)}"
+        + (by.EndsWith('.') || by.EndsWith('?') ? "" : ".");
+
+    private static string Said(double allowed, double look, string why)
     {
         if (allowed <= 0)
-            return $"Not today: {VerdictHeadline.Of(verdict)}. {by}";
+            return $"Not on such a day. {why}";
         var minutes = Math.Floor(look / 60);
-        return $"Up to {QuantityText.Of(allowed, Dimension.Speed)}. "
-            + (costs.Count > 0 ? $"{costs[0].What} {QuantityText.Of(costs[0].Speed, Dimension.Speed)} off. "
-                : "")
-            + $"Limited by {by}. Look again {(minutes >= 1 ? $"in {minutes:0} min" : "before every start")}. Planning estimate: it runs no faster "
-            + "than it was proved.";
+        return $"Up to {QuantityText.Of(allowed, Dimension.Speed)}. {why} Look again {(minutes >= 1 ? $"in {minutes:0} min" : "before every start")}. "
+            + "Planning estimate: it runs no faster than it was proved.";
     }
 }

@@ -15,7 +15,7 @@
     {@render title()}
   </div>
   <div
-    class="flex max-w-full flex-wrap items-center compact:flex-nowrap max-sm:w-full max-sm:justify-between compact:[&_.btn]:h-7 compact:[&_.btn]:min-h-7 compact:[&_.btn]:px-1.5"
+    class="flex max-w-full flex-wrap items-center short:flex-nowrap max-sm:w-full max-sm:justify-between compact:[&_.btn]:h-7 compact:[&_.btn]:min-h-7 compact:[&_.btn]:px-1.5"
   >
     {@render tools?.()}
     <button

@@ -9,9 +9,14 @@
   import { getSession } from '../state/session.svelte';
   import { settings } from '../state/settings.svelte';
 
-  /** Movement: a mode shape to swing through, by node; the rig as it stands when absent. */
+  interface Props {
+    /** A mode shape to swing through, by node; the rig as it stands when absent. */
+    movement?: Record<string, number[]>;
+    /** A pull by hand, in place of what the rig is dragged by. */
+    pull?: { point: number[]; direction: number[]; text: string };
+  }
   const session = getSession();
-  let { movement }: { movement?: Record<string, number[]> } = $props();
+  let { movement, pull }: Props = $props();
 
   let canvas: HTMLCanvasElement;
   let inset = $state<HTMLElement>();
@@ -67,12 +72,13 @@
     view.show(
       {
         host,
-        report,
+        report: pull ? { ...report, figure: { ...report.figure, handles: [] } } : report,
         shown: session.shown,
         selected: session.selected,
-        deflected: session.deflected,
-        lensLarge: session.lensLarge && !movement,
+        deflected: session.deflected && !pull,
+        lensLarge: session.lensLarge && !movement && !pull,
         movement,
+        pull,
         forceText: (n) => quantity(n, 'force'),
       },
       settings.theme,
@@ -148,7 +154,9 @@
   {/if}
   {#each movement ? [] : labels as l (l.key)}
     <span
-      class="bg-base-100/90 pointer-events-none absolute -translate-x-1/2 -translate-y-full rounded-sm px-1.5 text-xs font-semibold whitespace-nowrap"
+      class="bg-base-100/90 pointer-events-none absolute -translate-x-1/2 -translate-y-full rounded-sm px-1.5 whitespace-nowrap {pull
+        ? 'text-accent text-2xl font-bold'
+        : 'text-xs font-semibold'}"
       style:left="{l.x}px"
       style:top="{l.y}px">{l.text}</span
     >
@@ -173,7 +181,7 @@
       {/if}
     {/each}
   {/if}
-  {#if session.lensLarge && !movement && view && frame}
+  {#if session.lensLarge && !movement && !pull && view && frame}
     <div
       class="border-base-content pointer-events-none absolute top-1/2 left-1/2 -translate-x-1/2 -translate-y-1/2 border-2"
       style:width="{frame.width}px"
@@ -200,14 +208,14 @@
       >{dragText}</output
     >
   {/if}
-  {#if session.deflected && exaggeration}
+  {#if session.deflected && !pull && exaggeration}
     <p class="bg-base-100/90 absolute bottom-16 right-4 rounded-sm px-2 text-xs">
       bent shape, {Math.round(exaggeration)} × exaggerated · {session.shown?.case}
     </p>
   {/if}
   <button
     bind:this={inset}
-    hidden={!!movement}
+    hidden={!!movement || !!pull}
     class="border-base-content absolute top-3 right-3 w-44 compact:w-28 overflow-hidden rounded-xs border-2"
     style:aspect-ratio={aspect}
     onclick={() => (session.lensLarge = !session.lensLarge)}

@@ -16,6 +16,21 @@ export function goesTo(way: THREE.Vector3[], p: Palette, scale = 1) {
   return group;
 }
 
+/** An arrow for a pull: it begins in a ring at the point where the cord is and goes the way of the hand. Nothing hides it. */
+export function pullArrow(at: THREE.Vector3, way: THREE.Vector3, color: THREE.Color, scale = 1) {
+  const group = new THREE.Group();
+  const material = new THREE.MeshBasicMaterial({ color, depthTest: false });
+  const neck = at.clone().addScaledVector(way, 0.3 * scale);
+  const head = at.clone().addScaledVector(way, 0.38 * scale);
+  group.add(bar(at, neck, 0.014 * scale, material), bar(head, neck, 0.001, material, 0.06 * scale));
+  const ring = new THREE.Mesh(new THREE.TorusGeometry(0.045 * scale, 0.007 * scale, 10, 40), material);
+  ring.position.copy(at);
+  ring.quaternion.setFromUnitVectors(new THREE.Vector3(0, 0, 1), way);
+  group.add(ring);
+  group.traverse((o) => (o.renderOrder = 3));
+  return { group, tip: at.clone().addScaledVector(way, 0.52 * scale) };
+}
+
 /** An arrow for a force, ending at the point it acts on. */
 export function arrow(at: THREE.Vector3, force: THREE.Vector3, long: number, color: THREE.Color, scale = 1) {
   const length = long * scale;

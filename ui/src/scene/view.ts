@@ -6,7 +6,7 @@ import { verdictOf } from '../parts/verdict';
 import { Dragging, type DragTo } from './dragging';
 import { lensFrame, ownPoints, standBack, wayToLook } from './framing';
 import { apart, type Label } from './labels';
-import { arrow, goesTo } from './arrows';
+import { arrow, goesTo, pullArrow } from './arrows';
 import { deepWater, groundGroup, VISIBLE } from './ground';
 import { carGroup, hostScale, zoneGroup } from './hosts';
 import { palette } from './palette';
@@ -23,6 +23,8 @@ export interface SceneInput {
   lensLarge: boolean;
   /** A mode shape to swing through, by node. */
   movement?: Record<string, number[]>;
+  /** A pull by hand in place of the case's own loads: where, which way (unit vector), and what is written at it. */
+  pull?: { point: number[]; direction: number[]; text: string };
   forceText: (newton: number) => string;
 }
 
@@ -241,21 +243,28 @@ export class SceneView {
       mesh.traverse((o) => (o.userData.own = shape.type === 'camera' || shape.type === 'lens'));
       this.rig.add(mesh);
     }
-    if (report.shape.goes && !this.input!.movement) {
+    if (report.shape.goes && !this.input!.movement && !this.input!.pull) {
       const fallen = goesTo(report.shape.goes.map(vec), p, this.near);
       fallen.traverse((o) => (o.userData.own = true));
       this.rig.add(fallen);
     }
-    const loads = report.shape.arrows;
+    const { movement, pull } = this.input!;
+    const loads = movement || pull ? [] : report.shape.arrows;
     const most = Math.max(1, ...loads.map((a) => Math.hypot(...a.force)));
-    this.arrows = (this.input!.movement ? [] : loads).map((a) => {
+    this.arrows = loads.map((a) => {
       const force = vec(a.force);
       const drawn = arrow(vec(a.at), force, 0.12 + 0.2 * (force.length() / most), p.accent, this.near);
       drawn.group.traverse((o) => (o.userData.own = true));
       this.rig.add(drawn.group);
       return { at: drawn.tail, text: `${a.label} ${forceText(force.length())}` };
     });
-    for (const h of this.input!.movement ? [] : report.figure.handles) {
+    if (pull) {
+      const drawn = pullArrow(vec(pull.point), vec(pull.direction), p.accent, this.near);
+      drawn.group.traverse((o) => (o.userData.own = true));
+      this.rig.add(drawn.group);
+      this.arrows.push({ at: drawn.tip, text: pull.text });
+    }
+    for (const h of movement || pull ? [] : report.figure.handles) {
       const chosen = h.station === selected || h.id === selected;
       const ball = new THREE.Mesh(
         new THREE.SphereGeometry((chosen ? 0.022 : 0.015) * this.near, 16, 12),

@@ -119,21 +119,24 @@
         {#each rigScreens as s (s.id)}
           <a
             href={s.path(id)}
-            class="rounded-sm px-3 py-1 compact:px-2 compact:py-0.5 {screen === s
+            class="rounded-sm px-3 py-1 compact:px-1.5 compact:py-0.5 {screen === s
               ? 'bg-base-content text-base-100 font-bold'
               : 'hover:bg-base-300/60'}"
             aria-current={screen === s ? 'page' : undefined}>{s.label}</a
           >
         {/each}
       </nav>
-      <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canUndo} onclick={() => session.undo()}
-        >Undo <span class="key compact:hidden">Z</span></button
-      >
-      <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canRedo} onclick={() => session.redo()}
-        >Redo <span class="key compact:hidden">Y</span></button
-      >
-      <button class="btn btn-ghost btn-sm px-2" onclick={() => (help = true)}
-        ><span class="key">?</span><span class="sr-only"> Keys</span></button
+      {#if screen.keys.includes('z')}
+        <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canUndo} onclick={() => session.undo()}
+          >Undo <span class="key compact:hidden">Z</span></button
+        >
+        <button class="btn btn-ghost btn-sm px-2 font-medium" disabled={!session.canRedo} onclick={() => session.redo()}
+          >Redo <span class="key compact:hidden">Y</span></button
+        >
+      {/if}
+      <button
+        class="btn btn-ghost btn-sm px-2 {screen.keys.includes('z') ? '' : 'max-sm:hidden'}"
+        onclick={() => (help = true)}><span class="key">?</span><span class="sr-only"> Keys</span></button
       >
     {/snippet}
   </Header>

@@ -1,6 +1,8 @@
 import type { Component } from 'svelte';
 import Make from './Make.svelte';
+import Prove from './Prove.svelte';
 import Rig from './Rig.svelte';
+import Run from './Run.svelte';
 import Shake from './Shake.svelte';
 
 /** A screen of a rig. */
@@ -19,6 +21,8 @@ export const rigScreens: readonly RigScreen[] = [
   { id: 'rig', label: 'Rig', component: Rig, keys: '?[]lLvdzyar', path: (rig) => `#/rig/${rig}` },
   { id: 'shake', label: 'Shake', component: Shake, keys: '?[]zy', path: (rig) => `#/rig/${rig}/shake` },
   { id: 'make', label: 'Make', component: Make, keys: '?zy', path: (rig) => `#/rig/${rig}/make` },
+  { id: 'prove', label: 'Prove', component: Prove, keys: '?', path: (rig) => `#/rig/${rig}/prove` },
+  { id: 'run', label: 'Run', component: Run, keys: '?', path: (rig) => `#/rig/${rig}/run` },
 ];
 
 /** What an address of the shelf asks for: a list and one of its rows, each empty for none; null for another address. */
