@@ -129,8 +129,8 @@ public sealed class ProveApiTests(Host host) : IClassFixture<Host>
                 Assert.Equal(weak, (string)stopped["of"]!);
                 var card = (await server.Post($"/api/rigs/{id}/today", "{}"))["card"]!;
                 Assert.Equal(0, (double)card["allowed"]!);
-                // Version two: a stronger hold. What was proved of the first counts for nothing here.
-                rig["base"]!["hold"]!["stock"] = "magnet-88-rubber";
+                // Version two: six magnets. What was proved of the first counts for nothing here.
+                rig["base"]!["count"] = 6;
                 rig["name"] = "version two";
                 await server.Put($"/api/rigs/{id}", rig.ToJsonString(), 1);
                 Assert.Equal(0, (int)(await day.Proof())["passed"]!);

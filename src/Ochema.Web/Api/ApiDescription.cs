@@ -40,6 +40,9 @@ internal static class ApiDescription
         ["hang"] = "Nets of ropes.",
         ["make"] = "Plans, templates and papers of a rig.",
         ["shake"] = "The picture of a rig.",
+        ["prove"] = "Pull tests and the ladder of a rig.",
+        ["today"] = "What a day allows a rig.",
+        ["beaufort"] = "Forces of the wind.",
         ["tap"] = "Logs of a phone, and what they say of a rig.",
     };
 
