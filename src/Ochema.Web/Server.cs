@@ -110,7 +110,7 @@ public static class Server
             .Configure<BrotliCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal)
             .Configure<GzipCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal);
         builder.Services.AddSingleton<Designs>();
-        builder.Services.AddSingleton<Judgements>();
+        builder.Services.AddSingleton<Judgements>().AddSingleton<Proofs>();
         builder.Services.AddSingleton<Logs>();
         builder.Services.AddSingleton<OwnShelf>();
         builder.Services.AddOpenApi("v1", ApiDescription.Configure);

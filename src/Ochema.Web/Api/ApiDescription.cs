@@ -41,6 +41,7 @@ internal static class ApiDescription
         ["make"] = "Plans, templates and papers of a rig.",
         ["shake"] = "The picture of a rig.",
         ["prove"] = "Pull tests and the ladder of a rig.",
+        ["proved"] = "How far the proofs of stored rigs have come.",
         ["today"] = "What a day allows a rig.",
         ["beaufort"] = "Forces of the wind.",
         ["tap"] = "Logs of a phone, and what they say of a rig.",

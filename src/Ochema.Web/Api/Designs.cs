@@ -51,8 +51,9 @@ internal sealed class Designs
     }
 
     /// <summary>How a rig is proved, and how far what was done with it has come.</summary>
-    public ProveReport Prove(RigDocument rig, Catalogue stock, IReadOnlyList<Entry> log) =>
-        Prover.Of(Of(rig, stock, keep: true), rig.Run.Speed, log)!;
+    /// <param name="advise">False for a list, which says not what to change and pushes no open rig out.</param>
+    public ProveReport Prove(RigDocument rig, Catalogue stock, IReadOnlyList<Entry> log, bool advise = true) =>
+        Prover.Of(Of(rig, stock, keep: advise), rig.Run.Speed, log, advise)!;
 
     /// <summary>The kept design that answers a rig's speed, or one made now.</summary>
     private Design Of(RigDocument rig, Catalogue stock, bool keep)

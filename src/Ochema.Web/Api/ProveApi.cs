@@ -26,6 +26,9 @@ internal static class ProveApi
         }).Refuses(400).Named("today", "What a rig may do on a day: wind, temperature, altitude, road, surface, age of the last pump-up.");
         api.MapGet("/beaufort", () => Answer.Of(Beaufort.All)).Named("listBeaufort", "Forces of the wind by what one sees.");
         var rigs = api.MapGroup("/rigs/{id}");
+        api.MapGet("/proved", async (OchemaContext db, Proofs proofs) => Answer.Of(await proofs.AllAsync(db)))
+            .Named("listProved", "How far the proofs of stored rigs have come; rigs with which nothing was done are left out.");
+        rigs.MapGet("/proved", Proved).Refuses(404).Named("getProved", "How far the proof of a stored rig has come, in a few words.");
         rigs.MapGet("/proof", Proof).Refuses(404, 409).Named("getProof", "How a stored rig is proved and how far it is.");
         rigs.MapPost("/today", Card).Refuses(400, 404, 409).Named("getRunCard", "The card of a day: how fast, why, what to do in which order.");
         rigs.MapGet("/log", Log).Refuses(404).Named("getLog", "What was done with a rig, in the order in which it came here.");
@@ -36,6 +39,9 @@ internal static class ProveApi
     }
 
     private static ProblemHttpResult Missing(string id) => Problems.NotFound($"There is no rig '{id}'.");
+
+    private static async Task<Results<Answer<MaybeProved>, ProblemHttpResult>> Proved(string id, OchemaContext db, Proofs proofs) =>
+        await RigsApi.FindAsync(db, id) is { } stored ? Answer.Of(new MaybeProved(await proofs.OneAsync(db, stored))) : Missing(id);
 
     private static async Task<Results<Answer<StoredProof>, ProblemHttpResult>> Proof(string id, OchemaContext db, Designs designs)
     {
@@ -109,6 +115,10 @@ public sealed record SimulateRequest(string Of, int Seed = 1);
 /// <summary>A reading that was made up.</summary>
 /// <param name="Value">SI.</param>
 public sealed record SimulatedReading(double Value, bool Simulated);
+
+/// <summary>How far a proof has come.</summary>
+/// <param name="Proved">Null where nothing was done with the rig.</param>
+public sealed record MaybeProved(ProvedRig? Proved);
 
 /// <summary>The proof of a stored rig.</summary>
 /// <param name="Version">That it is of.</param>

@@ -2,6 +2,7 @@
   import { scaleLinear } from 'd3-scale';
   import { fill, speedOf, speedsOf } from '../parts/quantity';
   import { catalogue } from '../state/catalogue.svelte';
+  import { proved } from '../state/proved.svelte';
   import { getSession } from '../state/session.svelte';
 
   const session = getSession();
@@ -70,6 +71,19 @@
     }
     return { placed, bare };
   });
+
+  /** What is proved of it as it is saved: driven, and by pulls. */
+  let proof = $derived.by(() => {
+    const p = session.saving.state === 'saved' ? proved.of(session.id) : undefined;
+    return p?.tried && intact ? p : undefined;
+  });
+  let drivenTo = $derived(proof?.driven ? Math.min(end, unit.shown(proof.driven)) : 0);
+  let pulledTo = $derived(proof?.byPulls ? Math.min(end, unit.shown(proof.byPulls)) : 0);
+  let provedText = $derived(
+    [drivenTo && `driven to ${Math.round(drivenTo)}`, pulledTo && `pulls prove ${Math.round(pulledTo)}`]
+      .filter(Boolean)
+      .join(', '),
+  );
 
   /** Width of a letter, and of the unit at the right end with its gap. */
   const [LETTER, UNIT] = [6.8, 44];
@@ -164,6 +178,29 @@
     {/if}
     {#if limit != null && limit < end}
       <rect x={x(limit)} y={bar} width={x(end) - x(limit)} height="11" fill="url(#tape-go)" />
+    {/if}
+    {#if provedText}
+      <g data-proved>
+        <title>Proved: {provedText}</title>
+        {#if pulledTo}<path
+            d="M{x(0)} {bar + 13.5}H{x(pulledTo)}"
+            stroke="currentColor"
+            stroke-width="3"
+            stroke-dasharray="5 3"
+          />{/if}
+        {#if drivenTo}<path d="M{x(0)} {bar + 13.5}H{x(drivenTo)}" stroke="currentColor" stroke-width="5" />{/if}
+        {#if nameAt - (speedName.length * LETTER) / 2 > LEFT + provedText.length * LETTER + 12 || !flags.bare.length}
+          <text
+            x={nameAt - (speedName.length * LETTER) / 2 > LEFT + provedText.length * LETTER + 12 ? LEFT : width - UNIT}
+            y={height - 5}
+            text-anchor={nameAt - (speedName.length * LETTER) / 2 > LEFT + provedText.length * LETTER + 12
+              ? 'start'
+              : 'end'}
+            font-size="12"
+            fill="currentColor">{provedText}</text
+          >
+        {/if}
+      </g>
     {/if}
     {#each ticks as t (t)}
       <path d="M{x(t)} {bar + 11}v6" stroke="currentColor" />

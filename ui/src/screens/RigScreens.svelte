@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onDestroy } from 'svelte';
+  import { onDestroy, untrack } from 'svelte';
   import { ApiError } from '../api/client';
   import Header from '../parts/Header.svelte';
   import Keys from '../parts/Keys.svelte';
@@ -7,6 +7,7 @@
   import Trouble from '../rig/Trouble.svelte';
   import { rigScreens } from './table';
   import { notices } from '../state/notices.svelte';
+  import { proved } from '../state/proved.svelte';
   import { RigSession, setSession } from '../state/session.svelte';
   import { settings } from '../state/settings.svelte';
 
@@ -27,6 +28,11 @@
     }
   }
   void load();
+  // What is proved is what is saved; asked for once the answers are there.
+  $effect(() => {
+    void session.saving.version;
+    if (session.report && session.saving.state === 'saved') void untrack(() => proved.one(id));
+  });
   onDestroy(() => session.close());
 
   const saveWords = {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { proved } from '../state/proved.svelte';
   import { api, ApiError, ask, type Film, type RigDocument, type RigSummary, type Schemas } from '../api/client';
   import { onDestroy } from 'svelte';
   import Bin from './Bin.svelte';
@@ -72,6 +73,7 @@
   const load = (): Promise<void> =>
     guard(async () => {
       films = await ask(api.GET('/api/films'));
+      void proved.list();
       clearTimeout(again);
       if (films.some((f) => f.rigs.some((r) => !r.card))) again = setTimeout(load, 150);
     });

@@ -6,6 +6,7 @@
   import Making from './Making.svelte';
   import { sharpWords } from '../shake/words';
   import { catalogue } from '../state/catalogue.svelte';
+  import { proved } from '../state/proved.svelte';
 
   interface Props {
     rig: RigSummary;
@@ -14,6 +15,7 @@
   }
   let { rig, onduplicate, onremove }: Props = $props();
   let card = $derived(rig.card);
+  let proof = $derived(proved.of(rig.id));
 </script>
 
 <li
@@ -41,6 +43,17 @@
         v{rig.version} · {quantity(card.mass, 'mass')} · {catalogue.name(card.host)?.name}, {card.site}
       </p>
       {#if card.making}<Making making={card.making} />{/if}
+      {#if proof}
+        <p class="mt-1 text-sm" data-proved>
+          {#if proof.tried}{proof.driven ? 'Proved to ' : 'Not driven yet'}{#if proof.driven}<b
+                >{speedText(proof.driven, card.host)}</b
+              >{/if};
+            <span class={proof.stopped ? 'word-lets-go font-semibold' : ''}>{proof.says}</span>{:else}{capital(
+              proof.says,
+            )}{/if}
+          {#if proof.seen}<span class="text-quiet block">Last seen: {proof.seen}</span>{/if}
+        </p>
+      {/if}
       <p class="border-accent mt-1.5 border-l-3 pl-2 text-sm font-semibold">{card.nextThing}</p>
     {:else}
       <p class="text-quiet mt-1 text-sm" aria-busy="true">Being worked out …</p>
