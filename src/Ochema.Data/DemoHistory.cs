@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Ochema.Core.Assessment;
 using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
@@ -20,9 +21,12 @@ internal sealed class DemoHistory
     private DemoHistory(string id, RigDocument rig, DateTime from)
     {
         (this.id, this.from) = (id, from);
-        report = Prover.Of(new Design(rig, Catalogue.Shipped), rig.Run.Speed, [], advise: false)!;
+        report = Known.GetOrAdd(id, _ => new(() => Prover.Of(new Design(rig, Catalogue.Shipped), rig.Run.Speed, [], advise: false)!)).Value;
         random = new Random(id.Length);
     }
+
+    /// <summary>What ships is worked out once, however often the film is put back.</summary>
+    private static readonly ConcurrentDictionary<string, Lazy<ProveReport>> Known = [];
 
     /// <summary>The log of a rig, by the stem of its file; empty for one that nothing was done with.</summary>
     public static IReadOnlyList<Entry> Of(string id, RigDocument rig, DateTime now) =>

@@ -152,7 +152,7 @@ public sealed class Browser : IDisposable
         {
             file.Open();
             using var clear = file.CreateCommand();
-            clear.CommandText = "DELETE FROM Versions; DELETE FROM Rigs; DELETE FROM Films;";
+            clear.CommandText = "DELETE FROM Log; DELETE FROM Versions; DELETE FROM Rigs; DELETE FROM Films;";
             clear.ExecuteNonQuery();
         }
         client.PostAsync("api/films/demo", null).Result.EnsureSuccessStatusCode();

@@ -15,6 +15,8 @@ public sealed class PageTests(SharedBrowser shared)
     [InlineData("#/rig/demo-1-bonnet-close-up")]
     [InlineData("#/rig/demo-3-roof-road-ahead")]
     [InlineData("#/rig/demo-6-lane-boom/make")]
+    [InlineData("#/rig/demo-3-roof-road-ahead/prove")]
+    [InlineData("#/rig/demo-2-bonnet-close-up-braced/run")]
     public void NothingIsCutOffAndAxeFindsNothingSerious(string hash)
     {
         browser.Open(hash);
@@ -34,6 +36,8 @@ public sealed class PageTests(SharedBrowser shared)
     [InlineData("#/rig/demo-1-bonnet-close-up", "[data-row=base]")]
     [InlineData("#/rig/demo-1-bonnet-close-up", "[data-row=base]", "[data-row=base]", "[data-check]", "[data-check]")]
     [InlineData("#/rig/demo-1-bonnet-close-up/shake", "[data-shake]")]
+    [InlineData("#/rig/demo-3-roof-road-ahead/prove", "[data-rung=pulls]", "[data-rung=pulls]", "[data-pull]")]
+    [InlineData("#/rig/demo-2-bonnet-close-up-braced/run", "[data-tick]")]
     [InlineData("#/rig/demo-4-sidecar-face/make", "[data-make]", "[data-step='cut.reach.riser.riser']", "[data-did]")]
     public void APageThatIsLeftAloneAsksNothing(string hash, string there, string? press = null, string? then = null, string? last = null)
     {

@@ -79,6 +79,14 @@ public sealed class Shots
         browser.Find("[data-make]");
         browser.Button("Cuts").Click();
         Shot("cuts");
+        browser.Open("#/rig/demo-3-roof-road-ahead/prove");
+        browser.Find("[data-rung=pulls]").Click();
+        browser.Find("[data-pull-row='hold-1.along']").Click();
+        browser.Find("[data-pull='hold-1.along']");
+        Shot("prove");
+        browser.Open("#/rig/demo-2-bonnet-close-up-braced/run");
+        browser.Find("[data-tick]");
+        Shot("run");
         browser.OpenRig("demo-9-skiff-ferryman");
         Shot("water");
         browser.Open("#/rig/demo-8-orchard-from-above/shake");

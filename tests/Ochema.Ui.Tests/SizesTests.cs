@@ -19,6 +19,10 @@ public sealed class SizesTests(SharedBrowser shared)
     [InlineData("#/rig/demo-3-roof-road-ahead/shake", 390, 844)]
     [InlineData("#/rig/demo-3-roof-road-ahead/make", 768, 1024)]
     [InlineData("#/rig/demo-3-roof-road-ahead/make", 390, 844)]
+    [InlineData("#/rig/demo-3-roof-road-ahead/prove", 768, 1024)]
+    [InlineData("#/rig/demo-3-roof-road-ahead/prove", 390, 844)]
+    [InlineData("#/rig/demo-2-bonnet-close-up-braced/run", 768, 1024)]
+    [InlineData("#/rig/demo-2-bonnet-close-up-braced/run", 390, 844)]
     [InlineData("#/shelf/cups/cup-115", 390, 844)]
     [InlineData("#/shelf/cups/cup-115", 768, 1024)]
     [InlineData("", 390, 844)]
@@ -31,6 +35,8 @@ public sealed class SizesTests(SharedBrowser shared)
             if (hash.Length > 0)
                 browser.Find(hash.EndsWith("shake", StringComparison.Ordinal) ? "[data-sharp]"
                     : hash.EndsWith("make", StringComparison.Ordinal) ? "[data-title]"
+                    : hash.EndsWith("prove", StringComparison.Ordinal) ? "[data-rung]"
+                    : hash.EndsWith("run", StringComparison.Ordinal) ? "[data-tick]"
                     : hash.Contains("shelf", StringComparison.Ordinal) ? "dl" : "[data-row]");
             Thread.Sleep(500);
             Assert.Equal("", browser.Script<string>("""

@@ -47,8 +47,8 @@
       inputmode="decimal"
       autocomplete="off"
       aria-invalid={wrong}
-      bind:value={text}
-      oninput={() => (value = read(text))}
+      value={text}
+      oninput={(e) => ((text = e.currentTarget.value), (value = read(text)))}
       onkeydown={(e) => e.key === 'Enter' && value !== null && oncommit?.()}
     />
     <span class="text-quiet text-base font-normal">{unit?.symbol}</span>

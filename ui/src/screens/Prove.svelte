@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onDestroy } from 'svelte';
+  import { onDestroy, untrack } from 'svelte';
   import { api, ApiError, ask, type Schemas } from '../api/client';
   import { capital, fill, quantity } from '../parts/quantity';
   import { verdictRest, verdictWord } from '../parts/verdict';
@@ -31,7 +31,7 @@
   // What is proved is what is saved.
   $effect(() => {
     void session.saving.version;
-    if (session.saving.state === 'saved') void load();
+    if (session.saving.state === 'saved') untrack(() => void load());
   });
 
   let proof = $derived(report?.proof);

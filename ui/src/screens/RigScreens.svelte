@@ -112,7 +112,7 @@
           value={session.doc.name}
           onchange={(e) => e.currentTarget.value.trim() && session.setPath('name', e.currentTarget.value.trim())}
         />
-        <span class="text-quiet text-sm whitespace-nowrap" data-save={session.saving.state}
+        <span class="text-quiet text-sm whitespace-nowrap short:max-md:sr-only" data-save={session.saving.state}
           >v{session.saving.version} · {saveWords[session.saving.state]}{session.saving.keeps ||
           session.saving.state === 'saved'
             ? ''

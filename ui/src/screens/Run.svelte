@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onDestroy, onMount } from 'svelte';
+  import { onDestroy, onMount, untrack } from 'svelte';
   import { capital, fill, quantity, speedOf } from '../parts/quantity';
   import { verdictRest, verdictWord } from '../parts/verdict';
   import SendState from '../prove/SendState.svelte';
@@ -25,7 +25,8 @@
   onDestroy(() => book.close());
   $effect(() => {
     void session.saving.version;
-    if (session.saving.state === 'saved') void state_.ask(null);
+    // That a card came is no reason to ask again.
+    if (session.saving.state === 'saved') untrack(() => void state_.ask(null));
   });
 
   let stored = $derived(state_.card);
