@@ -114,6 +114,9 @@ public enum EntrySort
 
     RunStart,
     RunEnd,
+
+    /// <summary>A track that was read: the fastest, m/s, and before it what was allowed.</summary>
+    Track,
     Finding,
     Note,
 

@@ -43,6 +43,7 @@ internal static class ApiDescription
         ["prove"] = "Pull tests and the ladder of a rig.",
         ["proved"] = "How far the proofs of stored rigs have come.",
         ["today"] = "What a day allows a rig.",
+        ["track"] = "Tracks of a run.",
         ["beaufort"] = "Forces of the wind.",
         ["tap"] = "Logs of a phone, and what they say of a rig.",
     };

@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 using Ochema.Core.Json;
 using Ochema.Core.Proving;
 using Ochema.Core.Rigs;
@@ -25,6 +26,22 @@ internal static class ProveApi
             return Answer.Of(Today.Of(ask.Document, Catalogue.Shipped.With(ask.Document.Stock), ask.Conditions.Checked()));
         }).Refuses(400).Named("today", "What a rig may do on a day: wind, temperature, altitude, road, surface, age of the last pump-up.");
         api.MapGet("/beaufort", () => Answer.Of(Beaufort.All)).Named("listBeaufort", "Forces of the wind by what one sees.");
+        api.MapPost("/track", (Posted<TrackRequest> posted) =>
+        {
+            var ask = posted.Read();
+            return Answer.Of(GpxTrack.Of(ask.Text, ask.Allowed, ask.Proved));
+        }).WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400, 413)
+            .Named("readTrack", "A GPX track against what was allowed and proved.");
+        api.MapPost("/track/simulate", (Posted<TrackSimulation> posted, TimeProvider clock) =>
+        {
+            var ask = posted.Read();
+            if (!(ask.Speed is >= 0 and <= 120))
+                throw new DocumentException("speed", "is not between 0 and 120 m/s");
+            // Up to it, a bend, a stop, and up to it again.
+            var speeds = Enumerable.Range(0, 420).Select(i => ask.Speed * Math.Clamp(Math.Min(i % 210, 209 - i % 210) / 25.0, 0, 1)
+                * (i % 210 is > 90 and < 120 ? 0.7 : 1));
+            return Answer.Of(new LogText(GpxTrack.Simulate([.. speeds], clock.GetUtcNow().UtcDateTime.AddSeconds(-420), ask.Seed)));
+        }).Refuses(400).Named("simulateTrack", "A track as a phone would write it, made up.");
         var rigs = api.MapGroup("/rigs/{id}");
         api.MapGet("/proved", async (OchemaContext db, Proofs proofs) => Answer.Of(await proofs.AllAsync(db)))
             .Named("listProved", "How far the proofs of stored rigs have come; rigs with which nothing was done are left out.");
@@ -107,6 +124,12 @@ public sealed record TodayRequest(RigDocument Document, Conditions Conditions) :
 
 /// <summary>The day a card is asked for; null for the one that the document says.</summary>
 public sealed record CardRequest(Conditions? Conditions = null);
+
+/// <summary>A GPX track and what it is held against, m/s; null where nobody said.</summary>
+public sealed record TrackRequest(string Text, double? Allowed = null, double? Proved = null);
+
+/// <summary>A track to be made up, up to a speed, m/s.</summary>
+public sealed record TrackSimulation(double Speed, int Seed = 1);
 
 /// <summary>A reading to be made up.</summary>
 /// <param name="Of">Id of the pull, or "tap".</param>

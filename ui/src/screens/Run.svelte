@@ -5,6 +5,7 @@
   import SendState from '../prove/SendState.svelte';
   import DayForm from '../run/DayForm.svelte';
   import TickRow from '../run/TickRow.svelte';
+  import TrackPanel from '../run/TrackPanel.svelte';
   import type { Schemas } from '../api/client';
   import { Logbook } from '../state/logbook.svelte';
   import { runningSince, RunCardState, ticked, type Conditions } from '../state/runcard.svelte';
@@ -82,11 +83,11 @@
 {:else}
   {@const holds = card.today.verdict}
   <main
-    class="row-span-2 min-h-0 overflow-y-auto lg:grid lg:grid-cols-[minmax(22rem,27rem)_minmax(0,1fr)] compact:overflow-visible"
+    class="relative row-span-2 min-h-0 overflow-y-auto lg:grid lg:grid-cols-[minmax(22rem,27rem)_minmax(0,1fr)] compact:overflow-visible"
     data-run
   >
     <h1 class="sr-only">Run {session.doc.name}</h1>
-    <div class="bg-base-100 border-rule lg:border-r">
+    <div class="bg-base-100 border-rule lg:sticky lg:top-0 lg:self-start lg:border-r">
       <SendState {book} />
       {#if state_.stale}<p class="bg-base-300 px-4 py-1 text-sm" role="status">
           Offline: the card of {clock(now)} or before stands.
@@ -181,7 +182,7 @@
       </div>
     </div>
 
-    <div class="min-w-0 pb-40 lg:pb-4">
+    <div class="min-w-0 pb-52">
       <div class="bg-base-200 flex items-center gap-2 px-3.5 pt-3 pb-2" role="group" aria-label="Lists">
         {#each [['on', 'Fit, in this order'], ['off', 'Strike and stow']] as const as [id, label] (id)}
           <button
@@ -202,6 +203,10 @@
           />
         {/each}
       </ol>
+      <div class="px-4 py-3">
+        <h2 class="mb-2 text-lg">After the run: its track</h2>
+        <TrackPanel allowed={card.allowed} proved={card.proof.driven} design={card.design} {book} />
+      </div>
       <div class="px-4 py-3 lg:hidden">
         <h2 class="text-lg">Who does what</h2>
         <ul>
