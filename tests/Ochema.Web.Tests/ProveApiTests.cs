@@ -102,6 +102,60 @@ public sealed class ProveApiTests(Host host) : IClassFixture<Host>
         Assert.Single((await host.Get($"/api/rigs/{id}/log")).AsArray());
     }
 
+    /// <summary>Read back by a reader of its own: the verdict that stands everywhere, what was proved, and what the sheet is not.</summary>
+    [Fact]
+    public async Task TheSheetToHandOverSaysWhatItIsAndWhatItIsNot()
+    {
+        const string rig = "demo-2-bonnet-close-up-braced";
+        foreach (var units in new[] { "metric", "inch" })
+        {
+            var file = await host.Client.GetByteArrayAsync($"/api/rigs/{rig}/sheet?units={units}");
+            var pages = UglyToad.PdfPig.PdfDocument.Open(file).GetPages().ToList();
+            Assert.Equal(2, pages.Count);
+            var text = string.Join(' ', pages.SelectMany(p => p.GetWords()).Select(w => w.Text));
+            Assert.Contains(units == "metric" ? "Holds to 127 km/h, lets go at 149 km/h" : "Holds to 79 mph, lets go at 92 mph", text,
+                StringComparison.Ordinal);
+            Assert.Contains(units == "metric" ? "kg asked for, passed" : "lb asked for, passed", text, StringComparison.Ordinal);
+            Assert.Contains("It is no approval, no certificate", text, StringComparison.Ordinal);
+            Assert.Contains("made up by a stand-in", text, StringComparison.Ordinal);
+        }
+        Assert.Equal(HttpStatusCode.NotFound, (await host.Client.GetAsync("/api/rigs/nobody/sheet")).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await host.Client.GetAsync($"/api/rigs/{rig}/sheet?paper=a5")).StatusCode);
+        // Every rig has one, whatever was done with it.
+        foreach (var film in await host.Films())
+            foreach (var any in film!["rigs"]!.AsArray())
+                Assert.Equal(HttpStatusCode.OK, (await host.Client.GetAsync($"/api/rigs/{any!["id"]}/sheet")).StatusCode);
+    }
+
+    [Fact]
+    public async Task ATrackIsHeldAgainstWhatWasAllowed()
+    {
+        var made = await Read(await host.Client.PostAsync("/api/track/simulate", Host.Json("""{"speed":20}""")));
+        async Task<HttpResponseMessage> Ask(string text, string limits) => await host.Client.PostAsync("/api/track",
+            Host.Json($$"""{"text":{{System.Text.Json.JsonSerializer.Serialize(text)}}{{limits}}}"""));
+        var over = await Read(await Ask((string)made["text"]!, ""","allowed":12,"proved":25"""));
+        Assert.NotEmpty(over["overAllowed"]!.AsArray());
+        Assert.Empty(over["overProved"]!.AsArray());
+        var refused = await Ask("<gpx/>", "");
+        Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        Assert.Equal("track", (string?)(await Read(refused))["path"]);
+    }
+
+    /// <summary>What the yard says of each rig is what its own screen says.</summary>
+    [Fact]
+    public async Task TheListSaysWhatTheLadderSays()
+    {
+        var list = (await host.Get("/api/proved")).AsArray();
+        Assert.Equal(3, list.Count(p => (bool)p!["tried"]!));
+        foreach (var p in list)
+        {
+            var proof = (await host.Get($"/api/rigs/{p!["rig"]}/proof"))["report"]!["proof"]!;
+            Assert.Equal((double)proof["driven"]!, (double)p["driven"]!);
+            Assert.Equal(proof["stopped"] is not null, (bool)p["stopped"]!);
+            Assert.Equal((double?)proof["byPulls"], (double?)p["byPulls"]);
+        }
+    }
+
     /// <summary>Steps ticked, pulls read by the stand-in, the ladder climbed, a rung that fails, version two that passes, a run, a finding that
     /// comes late; all of it is there after a kill.</summary>
     [Fact]

@@ -50,6 +50,11 @@ public sealed record Proof(IReadOnlyList<PullState> Pulls, IReadOnlyList<RungSta
     [JsonRequired]
     public IReadOnlyList<OwnResult> Own { get; init; } = [];
 
+    /// <summary>True where something that counts was made up by a stand-in: it is a demonstration, and proves nothing of a real
+    /// rig.</summary>
+    [JsonRequired]
+    public bool Simulated { get; init; }
+
     /// <summary>What has stopped it, and what to do; null where nothing has.</summary>
     public Stopped? Stopped { get; init; }
 }

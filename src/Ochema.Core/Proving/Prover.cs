@@ -95,6 +95,7 @@ public static class Prover
             Passed = states.Count(s => s.State == ProofState.Passed),
             ByPulls = complete ? states.Min(s => s.ProvesTo) : null,
             Driven = driven,
+            Simulated = log.Any(e => e.Simulated && e.Sort is EntrySort.Pull or EntrySort.Rung or EntrySort.Tap && e.Outcome is null or Outcome.Passed),
             Own = [.. log.Where(e => e.Sort == EntrySort.Own).Select(e => OwnTests.Of(e, model, pulls.Loads, speed, top))],
             Stopped = stopped,
         };

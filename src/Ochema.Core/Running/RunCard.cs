@@ -4,7 +4,6 @@ using Ochema.Core.Kinds;
 using Ochema.Core.Making;
 using Ochema.Core.Proving;
 using Ochema.Core.Quantities;
-using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 
@@ -110,6 +109,8 @@ public static class RunCards
         var (allowed, says, rung) = Allowed(today, proved);
         var since = own.LastOrDefault(e => e.Sort is EntrySort.RunStart or EntrySort.RunEnd) is { Sort: EntrySort.RunStart } start ? start : null;
         var on = Ticked(Fitting.On(b), own, ended);
+        if (allowed > 0 && proved.Proof.Simulated)
+            says = $"With made-up readings, for a look round: prove a real rig with a real scale. {says}";
         return new(design.Id, today, allowed, says, on, Ticked(Fitting.Off(b), own, since?.Time ?? ended))
         {
             Proof = proved.Proof,
@@ -200,7 +201,7 @@ public static class RunCards
         : ["Driver: drives, and touches nothing else.", "Operator: remote and monitor, seat belt on.",
             "Ground: starts, stops, looks at the rig at every stop; nobody under it."];
 
-    private static IReadOnlyList<string> Ifs(BuiltRig b)
+    private static List<string> Ifs(BuiltRig b)
     {
         List<string> ifs = ["If the picture begins to shake otherwise than before: stop, look, then go on."];
         if (!b.Host.Drive.StandsStill)

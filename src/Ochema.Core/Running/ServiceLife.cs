@@ -1,5 +1,4 @@
 using Ochema.Core.Proving;
-using Ochema.Core.Responses;
 using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Running;

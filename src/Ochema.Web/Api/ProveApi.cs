@@ -2,10 +2,12 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 using Ochema.Core.Json;
 using Ochema.Core.Proving;
+using Ochema.Core.Quantities;
 using Ochema.Core.Rigs;
 using Ochema.Core.Running;
 using Ochema.Core.Stock;
 using Ochema.Data;
+using Ochema.Paper;
 
 namespace Ochema.Web.Api;
 
@@ -47,6 +49,8 @@ internal static class ProveApi
             .Named("listProved", "How far the proofs of stored rigs have come; rigs with which nothing was done are left out.");
         rigs.MapGet("/proved", Proved).Refuses(404).Named("getProved", "How far the proof of a stored rig has come, in a few words.");
         rigs.MapGet("/proof", Proof).Refuses(404, 409).Named("getProof", "How a stored rig is proved and how far it is.");
+        rigs.MapGet("/sheet", Sheet).Produces<string>(contentType: "application/pdf").Refuses(400, 404, 409)
+            .Named("printSheet", "The sheet to hand over: what it is, what was computed, what keeps it, what was proved.");
         rigs.MapPost("/today", Card).Refuses(400, 404, 409).Named("getRunCard", "The card of a day: how fast, why, what to do in which order.");
         rigs.MapGet("/log", Log).Refuses(404).Named("getLog", "What was done with a rig, in the order in which it came here.");
         rigs.MapPost("/log", Add).Refuses(400, 404, 409).Named("addToLog",
@@ -67,6 +71,28 @@ internal static class ProveApi
         var rig = RigReader.Read(stored.Document, Catalogue.Shipped);
         var log = await LogStore.OfAsync(db, id);
         return Answer.Of(new StoredProof(stored.Version, designs.Prove(rig, Catalogue.Shipped.With(rig.Stock), [.. log.Select(l => l.Entry)])));
+    }
+
+    /// <param name="paper">a4 or letter.</param>
+    /// <param name="units">metric or inch.</param>
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Sheet(string id, OchemaContext db, Designs designs,
+        TimeProvider clock, string paper = "a4", string units = "metric")
+    {
+        if (await RigsApi.FindAsync(db, id) is not { } stored)
+            return Missing(id);
+        if (PaperSize.Of(paper) is not { } size)
+            return Problems.BadDocument(new DocumentException("paper", "is not a4 or letter"));
+        if (units is not ("metric" or "inch"))
+            return Problems.BadDocument(new DocumentException("units", "is not metric or inch"));
+        var system = units == "inch" ? UnitSystem.Inch : UnitSystem.Metric;
+        var rig = RigReader.Read(stored.Document, Catalogue.Shipped);
+        var stock = Catalogue.Shipped.With(rig.Stock);
+        IReadOnlyList<Entry> log = [.. (await LogStore.OfAsync(db, id)).Select(l => l.Entry)];
+        var host = Core.Hosts.HostLibrary.Find(rig.Host)!;
+        var day = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+        return TypedResults.File(HandOverPaper.Print(new(rig.Name, $"{host.Name}, {rig.Site.Name}", stored.Version, Taken.DayOf(day)),
+            designs.Report(rig, stock), designs.Prove(rig, stock, log), Core.Making.Maker.Of(rig, stock), size, system), "application/pdf",
+            "sheet.pdf");
     }
 
     private static async Task<Results<Answer<StoredCard>, ProblemHttpResult>> Card(string id, Posted<CardRequest> posted, OchemaContext db,

@@ -12,7 +12,7 @@ public sealed partial class RoomOrderTests
     private static readonly string[] Order =
     [
         "Json", "Quantities", "Stock", "Structure", "Loads", "Responses", "Hosts", "Joints",
-        "Rigs", "Checks", "Kinds", "Analysis", "Sharpness", "Assessment", "Search", "Making", "Proving",
+        "Rigs", "Checks", "Kinds", "Analysis", "Sharpness", "Assessment", "Search", "Making", "Proving", "Running",
     ];
 
     [Fact]
@@ -36,7 +36,7 @@ public sealed partial class RoomOrderTests
         using var core = Compiled();
         Assert.Empty(
             from type in core.MainModule.GetTypes()
-            where RoomOf(type) is "Analysis" or "Sharpness" or "Assessment" or "Search" or "Making" or "Proving"
+            where RoomOf(type) is "Analysis" or "Sharpness" or "Assessment" or "Search" or "Making" or "Proving" or "Running"
             where NamedBy(type).Any(t => t.Name == nameof(Core.Rigs.RigBuilder))
             select type.FullName);
         // Nothing can be set on it.

@@ -11,6 +11,7 @@
   import SendState from '../prove/SendState.svelte';
   import { Logbook } from '../state/logbook.svelte';
   import { getSession } from '../state/session.svelte';
+  import { settings } from '../state/settings.svelte';
 
   const session = getSession();
   const book = new Logbook(session.id, load);
@@ -238,6 +239,18 @@
       <div class="border-accent mt-4 border-l-4 pl-3 text-sm">
         {#each report.cautions as c, i (c)}<p class={i ? 'mt-1' : 'font-bold'}>{c}</p>{/each}
       </div>
+      {#if proof.simulated}
+        <p class="border-tight mt-3 border-l-4 pl-3 text-sm">
+          <b class="word-tight">Made-up readings</b> are among these: they show how it goes and prove nothing of a real rig.
+        </p>
+      {/if}
+      <p class="mt-3">
+        <a
+          class="btn btn-sm border-rule bg-base-100"
+          href="/api/rigs/{session.id}/sheet?units={settings.system}&paper={settings.system === 'inch' ? 'letter' : 'a4'}"
+          download="sheet.pdf">Sheet to hand over, PDF</a
+        >
+      </p>
       <h3 class="mt-4">A test of your own</h3>
       <OwnTestForm tests={report.tests} design={report.design} {book} />
       <ul class="mt-2 text-sm">
