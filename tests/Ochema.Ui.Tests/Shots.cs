@@ -36,15 +36,6 @@ public sealed class Shots
         browser.OpenRig("demo-4-sidecar-face");
         browser.Find("[data-row=site]").Click();
         Shot("survey");
-        browser.OpenRig("demo-1-bonnet-close-up");
-        browser.Find("[data-row=site]").Click();
-        Browser.Until("survey", () =>
-            browser.Driver.FindElements(By.XPath("//aside//label[contains(., 'Suction cups allowed?')]"
-            + "/following-sibling::select/option[. = 'No']")).FirstOrDefault()).Click();
-        browser.Find("[data-row=base]").Click();
-        Browser.Until("instead", () => browser.Driver.FindElements(By.CssSelector("[data-change]")).Count > 3);
-        Shot("refused");
-        browser.Button("Undo").Click();
         browser.OpenRig("demo-5-courier-helmet");
         browser.Find("[data-row=base]").Click();
         Shot("helmet");
@@ -89,9 +80,6 @@ public sealed class Shots
         Shot("run");
         browser.OpenRig("demo-9-skiff-ferryman");
         Shot("water");
-        browser.Open("#/rig/demo-8-orchard-from-above/shake");
-        browser.Find("[data-shake]");
-        Shot("air");
         browser.OpenRig("demo-7-press-house-window");
         browser.Button("Two schools").Click();
         Browser.Until("schools", () => browser.Driver.FindElements(By.CssSelector("[data-school]")).Count > 1);

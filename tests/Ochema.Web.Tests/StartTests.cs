@@ -188,7 +188,7 @@ public sealed class StartTests : IDisposable
         Sql("""
             CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL CONSTRAINT "PK___EFMigrationsLock" PRIMARY KEY, "Timestamp" TEXT NOT NULL);
             INSERT INTO "__EFMigrationsLock" VALUES (1, '2026-01-01');
-            DELETE FROM "__EFMigrationsHistory"; DROP TABLE "Versions"; DROP TABLE "Rigs"; DROP TABLE "Films"; DROP TABLE "Shelf";
+            DELETE FROM "__EFMigrationsHistory"; DROP TABLE "Log"; DROP TABLE "Versions"; DROP TABLE "Rigs"; DROP TABLE "Films"; DROP TABLE "Shelf";
             """);
         await Good();
     }

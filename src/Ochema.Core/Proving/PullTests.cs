@@ -186,7 +186,7 @@ internal sealed class PullTests
                 Sort = PullSort.Joint,
                 Station = station.ToString(),
                 Label = label,
-                Title = $"Pull at {The(label)}",
+                Title = $"Pull at {Words.The(label)}",
                 How = "All fitted, the camera out: a cord round what stands on it, close by, the scale in line with the pull.",
                 Look = "Its mark may not move, and nothing below it.",
             }, f => sign * f.Spring(spring).Force.Dot(d), p => At(state, p), null, speed, Firm);
@@ -218,7 +218,7 @@ internal sealed class PullTests
             Sort = PullSort.Turn,
             Station = station.ToString(),
             Label = label,
-            Title = $"Turn {The(label)}",
+            Title = $"Turn {Words.The(label)}",
             How = "All fitted, the camera out: a cord round its plate or cage, the scale across the way from the joint.",
             Look = "Its mark may not move, and nothing below it.",
             Lever = lever,
@@ -244,8 +244,6 @@ internal sealed class PullTests
             Alone = true,
         }, f => f.Tension(strap.Line), p => model.ByHand(only, Vec3.Zero, Vec3.Zero, (strap.Line, p)), null, speed, Least);
     }
-
-    private static string The(string label) => label.StartsWith("the ", StringComparison.Ordinal) ? label : "the " + label;
 
     private static string Id(string part, PullSort sort) => $"{part}.{sort.ToString().ToLowerInvariant()}";
 

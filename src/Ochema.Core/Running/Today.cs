@@ -69,11 +69,11 @@ public static class Today
         var verdict = design.At(speed)!.Verdict;
         var holds = Prover.HoldsTo(verdict);
         var allowed = Math.Min(holds, speed);
-        var (by, costs) = allowed >= speed ? ("the design speed", [])
+        var ((by, whole), costs) = allowed >= speed ? (("the design speed", false), [])
             : (Limits(design, verdict, allowed), Costs(rig, stock, day, holds));
         var (look, range) = allowed > 0 ? Look(rig, stock, day, allowed) : (0, [0.0, 0.0]);
-        var why = allowed <= 0 ? NotToday(by, verdict) : (costs.Count > 0
-            ? $"{costs[0].What} {QuantityText.Of(costs[0].Speed, Dimension.Speed)} off. " : "") + $"Limited by {by}.";
+        var why = allowed <= 0 ? NotToday(by, whole, verdict) : (costs.Count > 0
+            ? $"{costs[0].What} {QuantityText.Of(costs[0].Speed, Dimension.Speed)} off. " : "") + (whole ? by : $"Limited by {by}.");
         return new(allowed, by, look, Said(allowed, look, why))
         {
             Why = why,
@@ -85,18 +85,16 @@ public static class Today
         };
     }
 
-    /// <summary>What is used most where the green ends.</summary>
-    private static string Limits(Design design, VerdictReport verdict, double allowed)
+    /// <summary>What is used most where the green ends, and whether that is a whole sentence.</summary>
+    private static (string By, bool Whole) Limits(Design design, VerdictReport verdict, double allowed)
     {
         if (verdict.Missing is [var missing, ..])
-            return missing;
-        if (verdict.Why != Why.Loads)
-            return verdict.Text;
-        if (design.Answer(allowed, workings: false) is not { } answer)
-            return verdict.Text;
+            return (missing, true);
+        if (verdict.Why != Why.Loads || design.Answer(allowed, workings: false) is not { } answer)
+            return (verdict.Text, true);
         var worst = answer.Drive.Checks.Where(c => c.Counts > 0).OrderByDescending(c => Ties.Level(c.Counts)).FirstOrDefault();
         var title = worst is null ? null : answer.Design.Checks.FirstOrDefault(c => c.Id == worst.Id)?.Title;
-        return title is null ? verdict.Text : Words.Inside(title) + (worst!.Case.Length > 0 ? $", {worst.Case}" : "");
+        return title is null ? (verdict.Text, true) : (Words.Inside(title) + (worst!.Case.Length > 0 ? $", {worst.Case}" : ""), false);
     }
 
     /// <summary>Each condition put back to what the rig was designed for: what it takes off by itself.</summary>
@@ -135,8 +133,8 @@ public static class Today
         return (Math.Min(Longest, fast * nominal), [fast * nominal, slow * nominal]);
     }
 
-    private static string NotToday(string by, VerdictReport verdict) => $"{VerdictHeadline.Of(verdict)}. {Words.Capital(by)}"
-        + (by.EndsWith('.') || by.EndsWith('?') ? "" : ".");
+    private static string NotToday(string by, bool whole, VerdictReport verdict) =>
+        $"{VerdictHeadline.Of(verdict)}. {Words.Capital(by)}{(whole ? "" : ".")}";
 
     private static string Said(double allowed, double look, string why)
     {

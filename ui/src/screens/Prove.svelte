@@ -241,7 +241,7 @@
       </div>
       {#if proof.simulated}
         <p class="border-tight mt-3 border-l-4 pl-3 text-sm">
-          <b class="word-tight">Made-up readings</b> are among these: they show how it goes and prove nothing of a real rig.
+          <b class="word-tight">Made-up readings.</b> They show how it goes and prove nothing of a real rig.
         </p>
       {/if}
       <p class="mt-3">
