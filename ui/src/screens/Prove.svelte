@@ -247,7 +247,9 @@
       <p class="mt-3">
         <a
           class="btn btn-sm border-rule bg-base-100"
-          href="/api/rigs/{session.id}/sheet?units={settings.system}&paper={settings.system === 'inch' ? 'letter' : 'a4'}"
+          href="/api/rigs/{session.id}/sheet?units={settings.system}&paper={settings.system === 'inch'
+            ? 'letter'
+            : 'a4'}"
           download="sheet.pdf">Sheet to hand over, PDF</a
         >
       </p>

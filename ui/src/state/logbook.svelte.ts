@@ -1,4 +1,5 @@
 import { api, ApiError, ask, type Schemas } from '../api/client';
+import { nowText } from './now';
 
 export type Entry = Schemas['Entry'];
 
@@ -52,8 +53,10 @@ export class Logbook {
 
   /** Writes a line. */
   add(entry: Partial<Entry> & Pick<Entry, 'sort'>) {
-    const at = new Date().toISOString().replace(/\.\d+Z$/, 'Z');
-    this.waiting = [...this.waiting, { key: freshKey(), at, of: '', design: '', note: '', simulated: false, ...entry }];
+    this.waiting = [
+      ...this.waiting,
+      { key: freshKey(), at: nowText(), of: '', design: '', note: '', simulated: false, ...entry },
+    ];
     this.keep();
     void this.send();
   }

@@ -18,8 +18,10 @@ class ProvedState {
   async one(rig: string) {
     const answer = await ask(api.GET('/api/rigs/{id}/proved', { params: { path: { id: rig } } })).catch(() => null);
     if (!answer) return;
-    const { [rig]: _, ...others } = this.known;
-    this.known = answer.proved ? { ...others, [rig]: answer.proved } : others;
+    const next = { ...this.known };
+    if (answer.proved) next[rig] = answer.proved;
+    else delete next[rig];
+    this.known = next;
   }
 }
 
