@@ -64,7 +64,8 @@ internal static class Verdicts
         if (verdict.Why is Why.Refused or Why.Moves)
             return verdict with { LimitSpeed = 0, TightSpeed = 0, LookedTo = b.Host.Drive.Top };
         var limit = Few(b) == Verdict.LetsGo ? Lower(verdict.LimitSpeed, verdict.KeptTo) : verdict.LimitSpeed;
-        var green = verdict.Why == Why.Unanswered ? 0 : Lower(Lower(tight, verdict.KeptTo), limit);
+        // What is not answered keeps the green away at every speed, whatever decides the word at the one that is asked about.
+        var green = Unanswered(b) ? 0 : Lower(Lower(tight, verdict.KeptTo), limit);
         // What lets go on the way to a speed never gets there: some loads are largest standing still.
         var word = limit <= speed ? Verdict.LetsGo : green <= speed && verdict.Word == Verdict.Holds ? Verdict.Tight : verdict.Word;
         return verdict with
@@ -76,6 +77,10 @@ internal static class Verdicts
             LookedTo = b.Host.Drive.Top,
         };
     }
+
+    /// <summary>True while a question waits for its answer.</summary>
+    private static bool Unanswered(BuiltRig b) => b.Unmeasured.Count > 0
+        || Questions.Of(b.Rig, b.Host).Any(q => q.Answer == Answer.NotAsked);
 
     /// <summary>The word for a piece that too little keeps, by who is below.</summary>
     private static Verdict Few(BuiltRig b) =>

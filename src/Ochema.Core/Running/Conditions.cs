@@ -87,11 +87,18 @@ public sealed record Conditions
             Sun = Sun ?? rig.Run.Sun,
             Altitude = Altitude,
             Road = Road,
-            Rain = Rain ?? rig.Run.Rain,
+            Rain = Reaches(rig) && (Rain ?? rig.Run.Rain) == Loads.Rain.None ? Loads.Rain.Steady : Rain ?? rig.Run.Rain,
         },
         Base = rig.Base.Pumped(Since, HalfLife),
         Braces = [.. rig.Braces.Select(x => x.Pumped(Since, HalfLife))],
     };
+
+    /// <summary>
+    /// True where what the surface is today reaches feet on other places than the base's, of which a document says nothing: what is wet or
+    /// dusty there is counted as rained on, which takes the same of friction.
+    /// </summary>
+    private bool Reaches(RigDocument rig) => Surface != rig.Site.Surface && Surface is SurfaceState.Wet or SurfaceState.Dusty
+        && rig.Braces.Any(x => x.Footing is { } foot && foot.Site != rig.Site.Id);
 
     /// <summary>Since cups were pumped up, s.</summary>
     [JsonIgnore]

@@ -138,8 +138,11 @@ public static class RunCards
         if (proof.Stopped is { } stopped)
             return (0, $"A proof has failed. {stopped.Says}", null);
         var next = proved.Ladder.FirstOrDefault(r => r.Id == proof.Next);
+        // Where a rung is barred the ladder ends below it: what was not driven is not run.
+        if (next is null && proved.Ladder.Any(r => r.Speed is not null))
+            return (Math.Min(today.AllowedSpeed, proof.Driven), $"Proved to {At(proof.Driven)}. {today.Why}", null);
         if (next is null)
-            return (today.AllowedSpeed, $"Proved to {At(proof.Driven)}. {today.Why}", null);
+            return (today.AllowedSpeed, $"The whole ladder is climbed. {today.Why}", null);
         if (next.Sort != RungSort.Trial)
             return (0, $"Prove it first: {Words.Inside(next.Title)} is the next rung.", next);
         var goes = Math.Min(today.AllowedSpeed, Math.Max(proof.Driven, next.Speed ?? proof.Driven));

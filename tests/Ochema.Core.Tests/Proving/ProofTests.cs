@@ -86,6 +86,20 @@ public class ProofTests
             r => Assert.True(r.Speed <= Prover.HoldsTo(higher.Verdict) + 1e-6));
     }
 
+    /// <summary>A rig that lets go at the speed asked about and waits for a signature holds to no lower speed either.</summary>
+    [Fact]
+    public void WhatIsNotAnsweredIsTriedAtNoSpeed()
+    {
+        var rig = RigFiles.Named("tie-down-block");
+        var fast = rig with { Run = rig.Run with { Speed = 100 }, Site = rig.Site with { Surface = Core.Hosts.SurfaceState.Wet } };
+        foreach (var any in new[] { rig, fast })
+        {
+            var report = new Log(any).Report();
+            Assert.Equal(0, Prover.HoldsTo(report.Verdict));
+            Assert.All(report.Ladder.Where(r => r.Speed is not null), r => Assert.NotNull(r.Barred));
+        }
+    }
+
     [Fact]
     public void TheLadderIsClimbedFromBelow()
     {
@@ -166,6 +180,9 @@ public class ProofTests
         Assert.Contains("nothing about leaking", own[0].Says, StringComparison.Ordinal);
         Assert.True((own[0].ProvesTo ?? 0) < own[1].ProvesTo);
         Assert.Equal(12, own[2].ProvesTo);
+        // A vehicle that only rocked says what the shove was not.
+        Assert.Null(new Log(rig).Add(EntrySort.Own, "s", 4536, test: OwnTest.Rocked).Report().Proof.Own[0].ProvesTo);
+        Assert.NotNull(new Log(rig).Add(EntrySort.Own, "s", 4536, test: OwnTest.Rolled).Report().Proof.Own[0].ProvesTo);
         // More proves no less.
         double? before = null;
         foreach (var newtons in new[] { 20.0, 60, 100, 140, 180, 240, 400 })

@@ -46,6 +46,29 @@ public class RunCardTests
             Assert.True(off > At(card.Off, "Camera off"), name);
     }
 
+    /// <summary>A ladder whose last rung is barred ends below it: what the day would allow beyond what was driven is not run.</summary>
+    [Fact]
+    public void NothingRunsFasterThanItWasDriven()
+    {
+        var rig = RigFiles.Named("cup-and-arm");
+        rig = rig with { Run = rig.Run with { Speed = 69 } };
+        var proved = Prover.Of(new Design(rig, Catalogue.Shipped), rig.Run.Speed, [])!;
+        Assert.NotNull(proved.Ladder[^1].Barred);
+        var log = new List<Entry>();
+        Entry Next(EntrySort sort, string of, double? value = null) => Line(rig, log.Count, log.Count, sort, of, value,
+            sort == EntrySort.Tap ? null : Outcome.Passed);
+        foreach (var rung in proved.Ladder.Where(r => r.Barred is null))
+            if (rung.Sort == RungSort.Pulls)
+                foreach (var pull in proved.Pulls.Concat(proved.Levers).Where(p => proved.Order.Contains(p.Id)))
+                    log.Add(Next(EntrySort.Pull, pull.Id, pull.Enough));
+            else
+                log.Add(rung.Sort == RungSort.Tap ? Next(EntrySort.Tap, "tap", proved.Frequency) : Next(EntrySort.Rung, rung.Id));
+        var card = Of(rig, log);
+        Assert.Null(card.Proof.Next);
+        Assert.True(card.Proof.Driven > 0 && card.Proof.Driven < card.Today.AllowedSpeed);
+        Assert.Equal(card.Proof.Driven, card.Allowed, 1e-9);
+    }
+
     [Fact]
     public void WhatIsTickedStaysTickedUntilTheRunEnds()
     {

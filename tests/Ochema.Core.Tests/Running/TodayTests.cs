@@ -40,6 +40,9 @@ public class TodayTests
         Assert.True(Of(rig, day with { Gust = day.Gust + 8 }).HoldsTo <= usual + 0.1);
         Assert.True(Of(rig, day with { Sun = Sun.DarkPanel }).HoldsTo <= usual + 0.1);
         Assert.True(Of(rig, day with { HoursSincePump = 10 }).HoldsTo <= usual + 0.1);
+        foreach (var surface in new[] { SurfaceState.Wet, SurfaceState.Dusty })
+            if (day.Surface == SurfaceState.CleanDry)
+                Assert.True(Of(rig, day with { Surface = surface }).HoldsTo <= usual + 0.1, $"{surface}");
     }
 
     [Theory]

@@ -66,6 +66,8 @@ public sealed record Strut : BraceKind
         Foot = stock.Material(site.Material).Magnetic ? new Magnet { Stock = "magnet-88-rubber" } : new Cup { Stock = "cup-57" },
     };
 
+    internal override bool GivesSlowly => Foot.GivesSlowly;
+
     internal override BraceKind Pumped(double since, double? halfLife) => this with { Foot = Foot.Pumped(since, halfLife) };
 
     internal override BraceKind StandingOn(string site) => this with { Site = site };
