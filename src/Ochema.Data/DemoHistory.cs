@@ -107,7 +107,7 @@ internal sealed class DemoHistory
     }
 
     private DemoHistory Climbed(string rung, double hours, Outcome outcome, string note) =>
-        report.Ladder.Any(r => r.Id == rung) ? Add(hours, EntrySort.Rung, rung, outcome: outcome, note: note) : this;
+        report.Ladder.FirstOrDefault(r => r.Id == rung) is { } there ? Add(hours, EntrySort.Rung, rung, there.Speed, outcome, note) : this;
 
     private DemoHistory Seen(double hours, Seen seen, string note) => Add(hours, EntrySort.Finding, seen: seen, note: note);
 

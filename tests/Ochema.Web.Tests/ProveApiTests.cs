@@ -175,7 +175,7 @@ public sealed class ProveApiTests(Host host) : IClassFixture<Host>
                 var proof = await day.Proof();
                 Assert.Equal("walk", (string)proof["next"]!);
                 Assert.True((double)proof["byPulls"]! > 0);
-                await day.Write("rung", "walk", ""","outcome":"passed" """);
+                await day.Write("rung", "walk", ""","outcome":"passed","value":1.4""");
                 // A hold gives early: the ladder stops and says what would pass.
                 var weak = (string)(await day.Report())["order"]!.AsArray()[^1]!;
                 await day.Write("pull", weak, ""","value":20,"outcome":"stop" """);
@@ -190,7 +190,8 @@ public sealed class ProveApiTests(Host host) : IClassFixture<Host>
                 Assert.Equal(0, (int)(await day.Proof())["passed"]!);
                 await day.Prove();
                 foreach (var rung in (await day.Report())["ladder"]!.AsArray().Where(r => (string)r!["sort"]! == "trial"))
-                    await day.Write("rung", (string)rung!["id"]!, ""","outcome":"passed" """);
+                    await day.Write("rung", (string)rung!["id"]!,
+                        FormattableString.Invariant($""","outcome":"passed","value":{(double)rung["speed"]!}"""));
                 proof = await day.Proof();
                 Assert.Null(proof["next"]);
                 Assert.Null(proof["stopped"]);

@@ -23,7 +23,7 @@ public sealed record Entry(string Key, string At, EntrySort Sort)
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public Outcome? Outcome { get; init; }
 
-    /// <summary>What was read, SI: N at the scale, Pa on the gauge, Hz, m/s, s.</summary>
+    /// <summary>What was read, SI: N at the scale, Pa on the gauge, Hz, m/s; of a rung under way the speed that was driven, m/s.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public double? Value { get; init; }
 
@@ -120,8 +120,11 @@ public enum EntrySort
     Finding,
     Note,
 
-    /// <summary>Tightened, pumped, padded, a strap or cord replaced.</summary>
+    /// <summary>Tightened, padded, a strap or cord replaced.</summary>
     Service,
+
+    /// <summary>Looked at, all of it, between two stretches of a run.</summary>
+    Look,
 }
 
 /// <summary>What came of a proof.</summary>

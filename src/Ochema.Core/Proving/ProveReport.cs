@@ -1,6 +1,8 @@
+using System.ComponentModel;
 using System.Text.Json.Serialization;
 using Ochema.Core.Assessment;
 using Ochema.Core.Quantities;
+using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Proving;
 
@@ -18,6 +20,9 @@ namespace Ochema.Core.Proving;
 public sealed record ProveReport(string Design, IReadOnlyList<PullTest> Pulls, IReadOnlyList<PullTest> Levers, IReadOnlyList<string> Order,
     IReadOnlyList<Rung> Ladder, IReadOnlyList<string> LeftOut, double Speed, double TopSpeed, VerdictReport Verdict, double? Frequency)
 {
+    /// <summary>End of the green, m/s: nothing is tried beyond it; 0 where it holds to no speed.</summary>
+    public required double HoldsTo { get; init; }
+
     /// <summary>What was proved by now.</summary>
     public required Proof Proof { get; init; }
 
@@ -65,11 +70,18 @@ public sealed record Proof(IReadOnlyList<PullState> Pulls, IReadOnlyList<RungSta
 /// <param name="ProvesTo">Speed to which it proves 1.5 × the load, m/s; null where not even standing still.</param>
 /// <param name="Says">What it proves, in a sentence.</param>
 /// <param name="At">When it was last tried.</param>
-public sealed record PullState(string Id, ProofState State, double? Reading, double? ProvesTo, string Says, string At);
+public sealed record PullState(string Id, ProofState State, double? Reading, double? ProvesTo, string Says, string At)
+{
+    /// <summary>Its state in a word or two.</summary>
+    public string Word => ProofWords.Of(State);
+}
 
 /// <summary>A rung as it stands.</summary>
 public sealed record RungState(string Id, ProofState State, string Says)
 {
+    /// <summary>Its state in a word or two.</summary>
+    public string Word => ProofWords.Of(State);
+
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? At { get; init; }
 }
@@ -77,14 +89,25 @@ public sealed record RungState(string Id, ProofState State, string Says)
 /// <summary>Where a proof stands.</summary>
 public enum ProofState
 {
+    [Description("open")]
     Open,
+
+    [Description("passed")]
     Passed,
 
     /// <summary>It held less than was asked for, and may be tried again.</summary>
+    [Description("not enough")]
     Short,
 
     /// <summary>It moved, or something let go: nothing above it is tried.</summary>
+    [Description("it moved")]
     Failed,
+}
+
+/// <summary>Words of a proof's states.</summary>
+internal static class ProofWords
+{
+    public static string Of(ProofState state) => KindDescriptors.LabelOf(typeof(ProofState), state.ToString());
 }
 
 /// <summary>What stops the ladder.</summary>

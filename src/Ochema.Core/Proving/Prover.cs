@@ -42,6 +42,7 @@ public static class Prover
         return new(design.Id, [.. tests.Where(t => t.Lever is null)], [.. tests.Where(t => t.Lever is not null)], [.. pulls.Asked.Select(p => p.Test.Id)],
             ladder, pulls.LeftOut, speed, design.TopSpeed, verdict, frequency)
         {
+            HoldsTo = HoldsTo(verdict),
             Proof = Proved(model, pulls, ladder, own, speed, design.TopSpeed, frequency, advise),
             Cautions =
             [
@@ -65,7 +66,6 @@ public static class Prover
         double? frequency, bool advise)
     {
         var states = pulls.Asked.Select(p => StateOf(p, pulls.Loads, log, speed, top)).ToList();
-        var by = states.ToDictionary(s => s.Id);
         var complete = states.Count > 0 && states.TrueForAll(s => s.State is ProofState.Passed or ProofState.Short && s.ProvesTo is not null);
         var rungs = new List<RungState>();
         string? next = null;
@@ -75,7 +75,7 @@ public static class Prover
         {
             var state = rung.Sort switch
             {
-                RungSort.Pulls => OfPulls(states),
+                RungSort.Pulls => OfPulls(rung, states),
                 RungSort.Tap => OfTap(rung, log, frequency),
                 _ => OfRung(rung, log),
             };
@@ -140,14 +140,14 @@ public static class Prover
         return so(top) ? top : Bisection.Between(0, top, Halvings, v => !so(v)).Low;
     }
 
-    private static RungState OfPulls(List<PullState> states)
+    private static RungState OfPulls(Rung rung, List<PullState> states)
     {
         if (states.FirstOrDefault(s => s.State == ProofState.Failed) is { } failed)
-            return new("pulls", ProofState.Failed, failed.Says) { At = failed.At };
+            return new(rung.Id, ProofState.Failed, failed.Says) { At = failed.At };
         var done = states.Count(s => s.State == ProofState.Passed);
         var said = $"{done} of {states.Count} pulls";
-        return done == states.Count ? new("pulls", ProofState.Passed, said) { At = states.Count > 0 ? states.Max(s => s.At) : null }
-            : new("pulls", ProofState.Open, said);
+        return done == states.Count ? new(rung.Id, ProofState.Passed, said) { At = states.Count > 0 ? states.Max(s => s.At) : null }
+            : new(rung.Id, ProofState.Open, said);
     }
 
     /// <summary>First frequency within a tenth; a drop by more says that a joint has let go (common practice, no source).</summary>
@@ -181,6 +181,10 @@ public static class Prover
             return new(rung.Id, ProofState.Open, barred);
         return log.LastOrDefault(e => e.Sort == EntrySort.Rung && e.Of == rung.Id) switch
         {
+            // The rungs grow with the design speed: what was driven is the speed that was driven, whatever the rung is called.
+            { Outcome: Outcome.Passed } slower when rung.Speed is { } asked && !(slower.Value >= asked * (1 - Hair)) =>
+                new(rung.Id, ProofState.Open, slower.Value is { } drove ? $"driven at {QuantityText.Of(drove, Dimension.Speed)} only"
+                    : "driven, and nobody noted how fast"),
             { Outcome: Outcome.Passed } passed => new(rung.Id, ProofState.Passed, passed.Note) { At = passed.At },
             { Outcome: Outcome.Stop } failed => new(rung.Id, ProofState.Failed, failed.Note.Length > 0 ? failed.Note : "It moved.")
             {

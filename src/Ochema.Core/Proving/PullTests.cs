@@ -26,6 +26,10 @@ internal sealed class PullTests
     /// <summary>What a luggage scale can show at all, N (its division of ten grams, ten of them).</summary>
     private const double Least = 1;
 
+    /// <summary>A joint is turned by a pull at the camera where that is further off, m, and more than so much of the way lies across what it is
+    /// turned about (judgement: eleven degrees and a half); else nobody could tell the pull from a push.</summary>
+    private const double Nearest = 0.01, Sideways = 0.2;
+
     /// <summary>Held for so long, s: what creeps, and all else (common practice, no source).</summary>
     private const double Creeping = 60, Usual = 10;
 
@@ -105,16 +109,10 @@ internal sealed class PullTests
             var state = model.Pulled(hold.Node, d);
             // What nothing of the hold itself feels goes through what it is built into.
             var itself = by && Stands(p => Only(p * d, Vec3.Zero), hold.Spring).Gives.Length > 0;
-            Add(new(Id(hold.Id.Name, sort), b.Model.Springs[hold.Spring.Value].Id, hold.Id.Name, point.ToArray(), d.ToArray(), 0, 0, 0, creeps
-                ? Creeping : Usual)
+            Add(Test(hold.Id.Name, b.Model.Springs[hold.Spring.Value].Id, sort, hold.Station, hold.Label, point, d, title,
+                itself ? "By itself, before anything stands on it: an eye or a nut in its thread, a cord, the scale in line with the pull."
+                    : "As it stands, all fitted, the camera out: a cord round its foot, the scale in line with the pull.", look, creeps) with
             {
-                Sort = sort,
-                Station = hold.Station.ToString(),
-                Label = hold.Label,
-                Title = title,
-                How = itself ? $"By itself, before anything stands on it: an eye or a nut in its thread, a cord, the scale in line with the pull."
-                    : "As it stands, all fitted, the camera out: a cord round its foot, the scale in line with the pull.",
-                Look = look,
                 Alone = itself,
             }, f => -f.Spring(hold.Spring).Force.Dot(d), p => itself ? Only(p * d, Vec3.Zero) : At(state, p), itself ? hold.Spring : null, speed, Least);
         }
@@ -128,15 +126,9 @@ internal sealed class PullTests
         // panel twists.
         var arm = n.Cross(about).Normalized();
         void Levered(PullSort sort, Vec3 axis, Vec3 d, string title, string look) =>
-            Add(new(Id(hold.Id.Name, sort), b.Model.Springs[hold.Spring.Value].Id, hold.Id.Name, (point + Bar * arm).ToArray(), d.ToArray(), 0,
-                0, 0, creeps ? Creeping : Usual)
+            Add(Test(hold.Id.Name, b.Model.Springs[hold.Spring.Value].Id, sort, hold.Station, hold.Label, point + Bar * arm, d, title,
+                $"By itself: a bar screwed on flat, the cord {QuantityText.Of(Bar, Dimension.Length)} from its middle.", look, creeps) with
             {
-                Sort = sort,
-                Station = hold.Station.ToString(),
-                Label = hold.Label,
-                Title = title,
-                How = $"By itself: a bar screwed on flat, the cord {QuantityText.Of(Bar, Dimension.Length)} from its middle.",
-                Look = look,
                 Alone = true,
                 Lever = Bar,
                 Axis = axis.ToArray(),
@@ -157,23 +149,17 @@ internal sealed class PullTests
         var label = b.Rig.Braces.Count > 1 ? Words.Named("strut", rod.Brace.Id) : "strut";
         var spring = b.Model.Springs[rod.Spring.Value].Id;
         var (state, sign) = Beyond(rod.Spring, d);
-        Add(new(Id(b.NameOf(station), PullSort.Rod), spring, b.NameOf(station), rod.Clamp.ToArray(), d.ToArray(), 0, 0, 0, Usual)
-        {
-            Sort = PullSort.Rod,
-            Station = station.ToString(),
-            Label = label,
-            Title = $"Pull the {label} along its rod",
-            How = "Foot on, clamp drawn tight: a cord knotted round the rod beside the clamp, the scale along the rod.",
-            Look = "A pencil line on the rod beside the clamp may not move.",
-        }, f => sign * f.Spring(rod.Spring).Force.Dot(d), p => At(state, p), null, speed, Least);
+        Add(Test(b.NameOf(station), spring, PullSort.Rod, station, label, rod.Clamp, d, $"Pull the {label} along its rod",
+            "Foot on, clamp drawn tight: a cord knotted round the rod beside the clamp, the scale along the rod.",
+            "A pencil line on the rod beside the clamp may not move."), f => sign * f.Spring(rod.Spring).Force.Dot(d), p => At(state, p), null, speed, Least);
     }
 
     /// <summary>A joint that everything beyond hangs on: pulled straight, and turned by a pull at the camera.</summary>
     private void Joint(SpringIndex spring, StationId station, string label, double speed)
     {
-        var model0 = b.Model.Springs[spring.Value];
+        var joint = b.Model.Springs[spring.Value];
         var camera = b.CameraOf(station);
-        var from = new NodeIndex(b.NodeOf(model0.From));
+        var from = new NodeIndex(b.NodeOf(joint.From));
         var at = b.Position(from);
         var worst = loads.Worst(f => f.Spring(spring).Force, speed);
         if (worst.Length > 1e-9)
@@ -181,23 +167,17 @@ internal sealed class PullTests
             var (_, sense) = Beyond(spring, (1 / worst.Length) * worst);
             var d = (sense / worst.Length) * worst;
             var (state, sign) = Beyond(spring, d);
-            Add(new(Id(model0.Id, PullSort.Joint), model0.Id, model0.Id, at.ToArray(), d.ToArray(), 0, 0, 0, Usual)
-            {
-                Sort = PullSort.Joint,
-                Station = station.ToString(),
-                Label = label,
-                Title = $"Pull at {Words.The(label)}",
-                How = "All fitted, the camera out: a cord round what stands on it, close by, the scale in line with the pull.",
-                Look = "Its mark may not move, and nothing below it.",
-            }, f => sign * f.Spring(spring).Force.Dot(d), p => At(state, p), null, speed, Firm);
+            Add(Test(joint.Id, joint.Id, PullSort.Joint, station, label, at, d, $"Pull at {label}",
+                "All fitted, the camera out: a cord round what stands on it, close by, the scale in line with the pull.",
+                "Its mark may not move, and nothing below it."), f => sign * f.Spring(spring).Force.Dot(d), p => At(state, p), null, speed, Firm);
         }
         var moment = loads.Worst(f => f.Spring(spring).Moment, speed);
         var reach = b.Position(camera.Node) - at;
-        if (moment.Length < 1e-9 || reach.Length < 0.01)
+        if (moment.Length < 1e-9 || reach.Length < Nearest)
             return;
         var about = (1 / moment.Length) * moment;
         var side = about.Cross(reach);
-        if (side.Length < 0.2 * reach.Length)
+        if (side.Length < Sideways * reach.Length)
             return;
         var pull = side.Normalized();
         var lever = side.Length;
@@ -213,14 +193,10 @@ internal sealed class PullTests
             pull = -pull;
             pulled = model.Pulled(camera.Node, pull);
         }
-        Add(new(Id(model0.Id, PullSort.Turn), model0.Id, model0.Id, b.Position(camera.Node).ToArray(), pull.ToArray(), 0, 0, 0, Usual)
+        Add(Test(joint.Id, joint.Id, PullSort.Turn, station, label, b.Position(camera.Node), pull, $"Turn {label}",
+            "All fitted, the camera out: a cord round its plate or cage, the scale across the way from the joint.",
+            "Its mark may not move, and nothing below it.") with
         {
-            Sort = PullSort.Turn,
-            Station = station.ToString(),
-            Label = label,
-            Title = $"Turn {Words.The(label)}",
-            How = "All fitted, the camera out: a cord round its plate or cage, the scale across the way from the joint.",
-            Look = "Its mark may not move, and nothing below it.",
             Lever = lever,
             Axis = about.ToArray(),
         }, f => f.Spring(spring).Moment.Dot(about), p => At(pulled, p), null, speed, Firm);
@@ -232,20 +208,28 @@ internal sealed class PullTests
         var name = b.Model.Lines[strap.Line.Value].Id;
         var d = (strap.Anchor - strap.From).Normalized();
         var only = model.Alone(new(0));
-        Add(new(Id(name, PullSort.Line), name, name, strap.Anchor.ToArray(), (-1 * d).ToArray(), 0, 0, 0, Creeping)
+        var label = Words.Named("strap", strap.Strap.Id);
+        Add(Test(name, name, PullSort.Line, station, label, strap.Anchor, -d, $"Pull {label} at what it ends at",
+            $"The scale between strap and {Words.Inside(b.Host.Anchors.First(a => a.Id == strap.Strap.To.Anchor).Name)}, in line; draw the buckle "
+                + "until it reads so.", "The keeper stays shut, the edge does not bend, the stitching does not open.", slowly: true) with
         {
-            Sort = PullSort.Line,
-            Station = station.ToString(),
-            Label = Words.Named("strap", strap.Strap.Id),
-            Title = $"Pull {Words.Named("strap", strap.Strap.Id)} at what it ends at",
-            How = $"The scale between strap and {Words.Inside(b.Host.Anchors.First(a => a.Id == strap.Strap.To.Anchor).Name)}, in line; draw the "
-                + "buckle until it reads so.",
-            Look = "The keeper stays shut, the edge does not bend, the stitching does not open.",
             Alone = true,
         }, f => f.Tension(strap.Line), p => model.ByHand(only, Vec3.Zero, Vec3.Zero, (strap.Line, p)), null, speed, Least);
     }
 
-    private static string Id(string part, PullSort sort) => $"{part}.{sort.ToString().ToLowerInvariant()}";
+    /// <summary>A pull whose loads are looked for yet.</summary>
+    /// <param name="slowly">True for what gives way slowly: it is held for longer.</param>
+    private static PullTest Test(string part, string of, PullSort sort, StationId station, string label, Vec3 point, Vec3 direction, string title,
+        string how, string look, bool slowly = false) =>
+        new($"{part}.{sort.ToString().ToLowerInvariant()}", of, part, point.ToArray(), direction.ToArray(), 0, 0, 0, slowly ? Creeping : Usual)
+        {
+            Sort = sort,
+            Station = station.ToString(),
+            Label = label,
+            Title = title,
+            How = how,
+            Look = look,
+        };
 
     private static Vec3 Across(Vec3 n) => Math.Abs(n.X) < 0.9 ? Vec3.UnitX.PerpendicularTo(n).Normalized()
         : Vec3.UnitY.PerpendicularTo(n).Normalized();

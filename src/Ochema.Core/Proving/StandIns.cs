@@ -6,8 +6,7 @@ namespace Ochema.Core.Proving;
 /// </summary>
 public static class StandIns
 {
-    /// <summary>A luggage scale's division, N (ten grams... fifty in the cheap ones; the coarse one), its offset and its scatter as a
-    /// share.</summary>
+    /// <summary>A cheap luggage scale: its division of fifty grams and what it is off by, N; its scatter as a share (judgement).</summary>
     private const double Division = 0.05 * Loads.MotionProfile.Gravity, Offset = 0.5, Scatter = 0.02;
 
     /// <summary>How much more than asked somebody pulls, as a share.</summary>

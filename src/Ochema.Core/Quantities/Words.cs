@@ -32,6 +32,6 @@ internal static class Words
 
     /// <summary>A place with its article where it takes one: "the bonnet", "both hands".</summary>
     public static string The(string place) => Inside(place) is var p
-        && (p.StartsWith("the ", StringComparison.Ordinal) || p.StartsWith("both ", StringComparison.Ordinal) || p.StartsWith("one ", StringComparison.Ordinal))
+        && (p.StartsWith("both ", StringComparison.Ordinal) || p.StartsWith("one ", StringComparison.Ordinal))
         ? p : "the " + Inside(place);
 }

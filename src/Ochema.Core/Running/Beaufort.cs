@@ -6,7 +6,11 @@ namespace Ochema.Core.Running;
 /// <param name="Sign">On land.</param>
 /// <param name="Least">m/s, mean over ten minutes at 10 m.</param>
 /// <param name="Most">m/s; of the last one as far as anybody goes out.</param>
-public sealed record BeaufortForce(int Force, string Name, string Sign, double Least, double Most);
+public sealed record BeaufortForce(int Force, string Name, string Sign, double Least, double Most)
+{
+    /// <summary>Gusts on top of the most, m/s.</summary>
+    public double Gust => (Beaufort.GustFactor - 1) * Most;
+}
 
 /// <summary>The Beaufort scale: limits as the World Meteorological Organization publishes them (Manual on Codes, WMO-No. 306; v = 0.836·B^1.5
 /// m/s in the middle of a force; table from memory).</summary>

@@ -1,6 +1,5 @@
 using System.Text.Json.Serialization;
 using Ochema.Core.Assessment;
-using Ochema.Core.Kinds;
 using Ochema.Core.Making;
 using Ochema.Core.Proving;
 using Ochema.Core.Quantities;
@@ -33,12 +32,13 @@ public sealed record RunCard(string Design, TodayReport Today, double Allowed, s
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public string? LookAgainAt { get; init; }
 
-    /// <summary>Runs so far, and how long they were, s.</summary>
+    /// <summary>Runs so far.</summary>
     [JsonRequired]
     public int Runs { get; init; }
 
+    /// <summary>How long they were in all, s.</summary>
     [JsonRequired]
-    public double Hours { get; init; }
+    public double Ran { get; init; }
 
     /// <summary>What was seen, newest first.</summary>
     [JsonRequired]
@@ -94,7 +94,7 @@ public static class RunCards
     public static RunCard Of(RigDocument rig, Catalogue stock, Conditions day, IReadOnlyList<Entry> log, DateTime now)
     {
         var design = new Design(rig, stock);
-        var b = RigAssembly.Build(rig, stock);
+        var b = design.Model.Built;
         var own = log.Where(e => e.Design == design.Id).OrderBy(e => e.Time).ThenBy(e => e.Key, StringComparer.Ordinal).ToList();
         var leaks = Leaks(b, own);
         // Measured beats the usual; the shortest of several counts.
@@ -118,7 +118,7 @@ public static class RunCards
             Since = since?.At,
             LookAgainAt = LookAt(own, ended, today, on),
             Runs = own.Count(e => e.Sort == EntrySort.RunEnd),
-            Hours = Spans(own).Sum(s => s.TotalSeconds),
+            Ran = Spans(own).Sum(s => s.TotalSeconds),
             Findings = [.. log.Where(e => e.Sort == EntrySort.Finding).OrderByDescending(e => e.Time).Take(Shown)
                 .Select(e => new SeenLine(e.At, e.Seen!.Value, e.Note, e.Simulated))],
             Due = ServiceLife.Of(b, log, own, now),
@@ -163,8 +163,9 @@ public static class RunCards
     {
         if (today.AllowedSpeed <= 0)
             return null;
-        var looks = own.Where(e => e.Time > ended && e.Sort is EntrySort.RunStart or EntrySort.Gauge or EntrySort.Service
-            || (e.Sort == EntrySort.Tick && e.Time > ended && on.Any(t => t.Id == e.Of))).ToList();
+        // One gauge that is read, or one strap that is replaced, is no look at all of it.
+        var looks = own.Where(e => e.Time > ended
+            && (e.Sort is EntrySort.RunStart or EntrySort.Look || (e.Sort == EntrySort.Tick && on.Any(t => t.Id == e.Of)))).ToList();
         return looks.Count == 0 ? null : Made.TextOf(looks.Max(e => e.Time).AddSeconds(today.LookAgainIn));
     }
 

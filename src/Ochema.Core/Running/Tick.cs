@@ -1,5 +1,6 @@
 using System.ComponentModel;
 using System.Text.Json.Serialization;
+using Ochema.Core.Rigs;
 
 namespace Ochema.Core.Running;
 
@@ -12,6 +13,9 @@ public sealed record Tick(string Id, string Title, string Says)
     /// <summary>Hands that are needed.</summary>
     [JsonRequired]
     public Hands Hands { get; init; } = Hands.One;
+
+    /// <summary>The same in words.</summary>
+    public string Takes => KindDescriptors.LabelOf(typeof(Hands), Hands.ToString());
 
     /// <summary>What is read and entered at it.</summary>
     [JsonRequired]

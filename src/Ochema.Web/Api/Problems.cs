@@ -73,7 +73,7 @@ internal static class Problems
             + $"screen is kept in "
         + "this browser until then.");
 
-    private static ProblemHttpResult Unreadable(DocumentException e) =>
+    public static ProblemHttpResult Unreadable(DocumentException e) =>
         Of(409, "The stored rig cannot be read", $"{e.Reason}. Save it as a file, mend it there, and open that.", e.Path);
 
     /// <summary>Last resort: a logged 500 without internals.</summary>

@@ -59,6 +59,21 @@ internal static class ProveApi
             "What a luggage scale, a gauge or a phone would read of it, made up from the model and marked so.");
     }
 
+    /// <summary>What is kept of a rig; null with the reason where it cannot be read: that is no fault of what was posted.</summary>
+    private static RigDocument? Kept(RigRecord stored, out ProblemHttpResult? unreadable)
+    {
+        unreadable = null;
+        try
+        {
+            return RigReader.Read(stored.Document, Catalogue.Shipped);
+        }
+        catch (DocumentException e)
+        {
+            unreadable = Problems.Unreadable(e);
+            return null;
+        }
+    }
+
     private static ProblemHttpResult Missing(string id) => Problems.NotFound($"There is no rig '{id}'.");
 
     private static async Task<Results<Answer<MaybeProved>, ProblemHttpResult>> Proved(string id, OchemaContext db, Proofs proofs) =>
@@ -101,7 +116,8 @@ internal static class ProveApi
         if (await RigsApi.FindAsync(db, id) is not { } stored)
             return Missing(id);
         var ask = posted.Read();
-        var rig = RigReader.Read(stored.Document, Catalogue.Shipped);
+        if (Kept(stored, out var unreadable) is not { } rig)
+            return unreadable!;
         var day = (ask.Conditions ?? Conditions.Of(rig)).Checked();
         var log = await LogStore.OfAsync(db, id);
         return Answer.Of(new StoredCard(stored.Id, stored.Name, stored.Version, day,
@@ -138,7 +154,8 @@ internal static class ProveApi
         if (await RigsApi.FindAsync(db, id) is not { } stored)
             return Missing(id);
         var ask = posted.Read();
-        var rig = RigReader.Read(stored.Document, Catalogue.Shipped);
+        if (Kept(stored, out var unreadable) is not { } rig)
+            return unreadable!;
         var report = designs.Prove(rig, Catalogue.Shipped.With(rig.Stock), []);
         return StandIns.Read(report, ask.Of, ask.Seed) is { } reading ? Answer.Of(new SimulatedReading(reading, true))
             : Problems.NotFound($"There is nothing to read of '{ask.Of}'.");

@@ -30,6 +30,9 @@ public class ProofTests
             return this;
         }
 
+        /// <summary>The same design and log, asked about another speed, m/s.</summary>
+        public ProveReport At(double speed) => Prover.Of(design, speed, entries, advise: false)!;
+
         public ProveReport Report(bool advise = false) => Prover.Of(design, rig.Run.Speed, entries, advise)!;
 
         /// <summary>All pulls read as asked for, times a share.</summary>
@@ -42,11 +45,11 @@ public class ProofTests
         }
 
         /// <summary>Everything up to the first trial.</summary>
-        public Log UpToTrials()
+        public Log UpToTrials(double share = 1)
         {
             foreach (var rung in Report().Ladder.Where(r => r.Sort is RungSort.Bench or RungSort.Travel))
                 Add(EntrySort.Rung, rung.Id, outcome: Outcome.Passed);
-            Pulled();
+            Pulled(share);
             return Report().Frequency is { } f ? Add(EntrySort.Tap, "tap", f) : this;
         }
     }
@@ -111,14 +114,35 @@ public class ProofTests
         Assert.Equal((0, "bench"), (jumped.Proof.Driven, jumped.Proof.Next));
         var up = new Log(rig).UpToTrials();
         Assert.Equal("walk", up.Report().Proof.Next);
-        var climbed = up.Add(EntrySort.Rung, "walk", outcome: Outcome.Passed).Add(EntrySort.Rung, "third", outcome: Outcome.Passed).Report();
+        var climbed = up.Add(EntrySort.Rung, "walk", 1.4, Outcome.Passed).Add(EntrySort.Rung, "third", rig.Run.Speed / 3, Outcome.Passed).Report();
         Assert.Equal(rig.Run.Speed / 3, climbed.Proof.Driven, 1e-9);
         Assert.Equal("two-thirds", climbed.Proof.Next);
+        // Nobody noted how fast: it is to be driven again.
+        Assert.Equal("two-thirds", up.Add(EntrySort.Rung, "two-thirds", outcome: Outcome.Passed).Report().Proof.Next);
         // Repeated is not passed; stop stops, and says what to change.
         Assert.Equal("two-thirds", up.Add(EntrySort.Rung, "two-thirds", outcome: Outcome.Repeat).Report().Proof.Next);
         var stopped = up.Add(EntrySort.Rung, "two-thirds", outcome: Outcome.Stop).Report(advise: true).Proof;
         Assert.Null(stopped.Next);
         Assert.Equal("two-thirds", stopped.Stopped!.Of);
+    }
+
+    /// <summary>A design is the same at every speed: what was driven at a slow one is not driven at a fast one that the same rung is called
+    /// by.</summary>
+    [Fact]
+    public void AFasterWishClimbsItsRungsAnew()
+    {
+        var slow = RigFiles.Named("magnet-plate-straps") with { };
+        slow = slow with { Run = slow.Run with { Speed = 12 } };
+        var log = new Log(slow).UpToTrials(share: 1.2);
+        foreach (var rung in log.Report().Ladder.Where(r => r.Sort == RungSort.Trial))
+            log.Add(EntrySort.Rung, rung.Id, rung.Speed, Outcome.Passed);
+        Assert.Equal(12, log.Report().Proof.Driven, 1e-9);
+        Assert.Null(log.Report().Proof.Next);
+        var fast = log.At(30);
+        Assert.True(fast.Proof.Driven <= 12, $"{fast.Proof.Driven}");
+        Assert.NotNull(fast.Proof.Next);
+        // And the other way round: what was driven fast is driven slowly, where the pulls do too (a slower joint may carry more).
+        Assert.Equal(6, log.At(6).Proof.Driven, 1e-9);
     }
 
     [Fact]

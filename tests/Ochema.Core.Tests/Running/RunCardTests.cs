@@ -62,7 +62,7 @@ public class RunCardTests
                 foreach (var pull in proved.Pulls.Concat(proved.Levers).Where(p => proved.Order.Contains(p.Id)))
                     log.Add(Next(EntrySort.Pull, pull.Id, pull.Enough));
             else
-                log.Add(rung.Sort == RungSort.Tap ? Next(EntrySort.Tap, "tap", proved.Frequency) : Next(EntrySort.Rung, rung.Id));
+                log.Add(rung.Sort == RungSort.Tap ? Next(EntrySort.Tap, "tap", proved.Frequency) : Next(EntrySort.Rung, rung.Id, rung.Speed));
         var card = Of(rig, log);
         Assert.Null(card.Proof.Next);
         Assert.True(card.Proof.Driven > 0 && card.Proof.Driven < card.Today.AllowedSpeed);
@@ -86,7 +86,7 @@ public class RunCardTests
         var after = Of(rig, log);
         Assert.Null(after.Since);
         Assert.Null(after.On[0].At);
-        Assert.Equal((1, 1800.0), (after.Runs, after.Hours));
+        Assert.Equal((1, 1800.0), (after.Runs, after.Ran));
     }
 
     /// <summary>60 kPa after pumping and 45 an hour later: half of it is gone in ln 2 ÷ ln(60/45) hours, and that is what the day is judged

@@ -11,7 +11,6 @@
     onselect: (id: string) => void;
   }
   let { ladder, states, next, selected, host, onselect }: Props = $props();
-  const words = { open: '', passed: 'passed', short: 'not enough', failed: 'failed' } as const;
   /** Highest rung on top, as a ladder stands. */
   let rungs = $derived([...ladder].reverse());
 </script>
@@ -52,7 +51,7 @@
                   : 'text-quiet'}"
           >
             {#if r.barred}barred{:else}{[
-                next === r.id && state === 'open' ? 'next' : words[state as keyof typeof words],
+                next === r.id && state === 'open' ? 'next' : state === 'open' ? '' : s?.word,
                 fill(s?.says ?? '', host),
               ]
                 .filter(Boolean)

@@ -7,11 +7,7 @@
   let { report, host }: { report: Schemas['ProveReport']; host: string } = $props();
   let width = $state(320);
   let proof = $derived(report.proof);
-  let holds = $derived(
-    report.verdict.why === 'refused' || report.verdict.why === 'moves'
-      ? 0
-      : (report.verdict.tightSpeed ?? report.topSpeed),
-  );
+  let holds = $derived(report.holdsTo);
   let far = $derived(Math.min(report.topSpeed, 1.15 * Math.max(report.speed, Math.min(holds, 1.6 * report.speed), 1)));
   let x = $derived(scaleLinear([0, far], [16, width - 48]).clamp(true));
   let own = $derived(speedsOf(host));

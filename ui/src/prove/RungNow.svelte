@@ -23,7 +23,7 @@
   let all = $derived(rung.inspect.every((i) => looked[i]));
 
   function write(outcome: Schemas['Outcome']) {
-    book.add({ sort: 'rung', of: rung.id, outcome, design, note: note.trim() });
+    book.add({ sort: 'rung', of: rung.id, outcome, value: rung.speed, design, note: note.trim() });
     note = '';
     looked = {};
     if (outcome === 'passed') ondone();

@@ -44,7 +44,7 @@
     const f = forces.find((x) => `${x.force}` === force);
     if (!f) return;
     wind = f.most;
-    gust = 0.5 * f.most;
+    gust = f.gust ?? null;
   }
 </script>
 

@@ -10,7 +10,6 @@
     onuntick: () => void;
   }
   let { tick, next, ontick, onuntick }: Props = $props();
-  const hands = { one: 'one hand', two: 'two hands', 'two-people': '2 people' } as const;
   let value = $state<number | null>(null);
   let note = $state('');
   let done = $derived(!!tick.at);
@@ -58,7 +57,7 @@
           >{/if}
       {:else}
         {tick.count > 1 ? `${tick.count} ×` : ''}
-        <span class="block">{hands[tick.hands]}</span>
+        <span class="block">{tick.takes}</span>
       {/if}
     </span>
   </button>

@@ -49,7 +49,6 @@
   let pull = $derived(
     order.find((p) => p.id === pulled) ?? order.find((p) => stateOf(p.id)?.state !== 'passed') ?? order[0],
   );
-  const words = { open: 'open', passed: 'passed', short: 'not enough', failed: 'moved' } as const;
 
   /** Goes on to the next one that is open. */
   function nextPull() {
@@ -197,7 +196,7 @@
                         ? 'word-tight'
                         : 'text-quiet'}"
                   >{s?.reading != null ? `${quantity(s.reading, 'scale')} of ` : ''}{quantity(p.enough, 'scale')}{s
-                    ? `, ${words[s.state]}`
+                    ? `, ${s.word}`
                     : ''}</span
                 >
               </button>
@@ -219,8 +218,10 @@
         <dl class="mt-1 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 gap-y-1 text-sm">
           <dt class="text-quiet">By pulls</dt>
           <dd>
-            {#if proof.byPulls != null}1.5 × every load up to <b>{quantity(proof.byPulls, 'speed')}</b>{:else}nothing
-              yet: {proof.passed}
+            {#if proof.byPulls == null && proof.passed === order.length}no speed with a factor of 1.5: what stands least
+              stopped them{:else if proof.byPulls != null}1.5 × every load up to <b
+                >{quantity(proof.byPulls, 'speed')}</b
+              >{:else}nothing yet: {proof.passed}
               of {order.length} pulls{/if}
           </dd>
           <dt class="text-quiet">Under way</dt>

@@ -63,7 +63,7 @@
     book.add({ sort: 'run-end', design: design() });
     list = 'off';
   }
-  const looked = () => book.add({ sort: 'service', of: 'look', design: design(), note: 'looked at all of it' });
+  const looked = () => book.add({ sort: 'look', design: design() });
   function seen(what: Schemas['Seen']) {
     book.add({ sort: 'finding', seen: what, note: note.trim(), design: design() });
     [note, other] = ['', false];
@@ -162,7 +162,7 @@
           {#each card.ifs as i (i)}<li class="py-0.5">{i}</li>{/each}
         </ul>
         <h2 class="mt-3 text-lg">So far</h2>
-        <p>{card.runs} {card.runs === 1 ? 'run' : 'runs'}, {Math.round(card.hours / 60)} min in all.</p>
+        <p>{card.runs} {card.runs === 1 ? 'run' : 'runs'}, {Math.round(card.ran / 60)} min in all.</p>
         <ul>
           {#each card.findings as f (f.at + f.seen)}
             <li class="border-rule border-b border-dotted py-1">
@@ -245,12 +245,12 @@
       </div>
     {/if}
     <div class="mb-2 grid grid-cols-3 gap-2">
-      <button class="btn border-rule bg-base-100 h-14 text-base leading-tight" onclick={() => seen('crept')}
-        >It crept</button
-      >
-      <button class="btn border-rule bg-base-100 h-14 text-base leading-tight" onclick={() => seen('hummed')}
-        >It hums</button
-      >
+      {#each card.seen.filter((x) => x.id === 'crept' || x.id === 'hummed') as x (x.id)}
+        <button
+          class="btn border-rule bg-base-100 h-14 text-base leading-tight"
+          onclick={() => seen(x.id as Schemas['Seen'])}>{capital(x.label)}</button
+        >
+      {/each}
       <button
         class="btn border-rule bg-base-100 h-14 text-base leading-tight"
         aria-expanded={other}

@@ -205,7 +205,7 @@ public sealed record FoldingArm : ReachKind
                     + $"{QuantityText.Of(Holds(i), Dimension.Torque)}: "
                     + $"counted as {QuantityText.Of(holds, Dimension.Torque)}. A sleeve round the bolt inside the tube lets it be drawn "
                         + $"tighter.", false));
-            b.Links.Add((b.Own($"pivot-{i + 1}-spring"), reach, Words.Inside(title)));
+            b.Links.Add((b.Own($"pivot-{i + 1}-spring"), reach, $"the {Words.Inside(title)}"));
             b.Checks.Add(new TurnsByFriction(b, reach, new(pivot), $"{title} turns", spring, axis, holds,
                 "as you set it: scale × link when it turns"));
             b.Checks.Add(new PivotBolt(b, reach, new(pivot), $"Bolt of the {Words.Inside(title)} gives", spring, axis, bolt, drawn,
