@@ -1,7 +1,9 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 using System.Net;
 using System.Net.Http.Json;
 using System.Net.Sockets;
+using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using OpenQA.Selenium;
@@ -17,6 +19,9 @@ public sealed class Browser : IDisposable
     private readonly string languages;
     private Process server;
 
+    /// <summary>The browsers that are open.</summary>
+    private static readonly ConcurrentDictionary<Browser, bool> Live = new();
+
     /// <param name="languages">The reader's languages, the first preferred.</param>
     public Browser(int width = 1280, int height = 800, string languages = "en-GB,en")
     {
@@ -27,6 +32,7 @@ public sealed class Browser : IDisposable
         {
             Ready();
             Driver = Start(width, height);
+            Live[this] = true;
         }
         catch
         {
@@ -176,13 +182,31 @@ public sealed class Browser : IDisposable
                 // Not there yet.
             }
             if (watch.Elapsed.TotalSeconds > seconds && looks > 5 * seconds)
-                throw new TimeoutException($"Waited for {what}.");
+                throw new TimeoutException($"Waited for {what}.{Seen()}");
             Thread.Sleep(50);
         }
     }
 
+    /// <summary>What stands on the pages that are open: what to look at when something did not come.</summary>
+    private static string Seen()
+    {
+        var all = new StringBuilder();
+        foreach (var browser in Live.Keys)
+            try
+            {
+                var body = browser.Body.ReplaceLineEndings(" | ");
+                all.Append($" On {browser.Driver.Url}: {body[..Math.Min(body.Length, 400)]}");
+            }
+            catch (WebDriverException e)
+            {
+                all.Append($" A page that does not answer: {e.Message}");
+            }
+        return all.ToString();
+    }
+
     public void Dispose()
     {
+        Live.TryRemove(this, out _);
         Driver.Quit();
         End();
     }

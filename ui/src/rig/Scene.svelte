@@ -35,36 +35,56 @@
   let aspect = $derived(Math.tan(lens.horizontalField / 2) / Math.tan(lens.verticalField / 2));
   let handle = $derived(report.figure.handles.find((h) => h.id === session.selected || h.station === session.selected));
 
+  /** How often a browser is asked whether it can draw, and how long it is left between, ms: one that is short of breath cannot for a while. */
+  const TRIES = 10;
+  const PAUSE = 1000;
+
   onMount(() => {
-    try {
-      view = new SceneView(canvas);
-    } catch {
-      failed = true;
-      return;
+    let again = 0;
+    let undo = () => {};
+    function start(left: number) {
+      try {
+        view = new SceneView(canvas);
+      } catch {
+        failed = true;
+        if (left > 1) again = window.setTimeout(() => start(left - 1), PAUSE);
+        return;
+      }
+      failed = false;
+      undo = listen(view);
     }
+    start(TRIES);
+    return () => {
+      clearTimeout(again);
+      undo();
+    };
+  });
+
+  /** Wires a view to the page; answers with what undoes it. */
+  function listen(view: SceneView): () => void {
     view.onlabels = (l) => (labels = l);
-    view.onview = () => (pins = view!.placesOnPage());
+    view.onview = () => (pins = view.placesOnPage());
     view.onselect = (s) => session.select(s);
     view.onhold = (on) => session.hold(on);
     view.ondrag = drag;
     const resize = new ResizeObserver(() => {
-      view!.resize(canvas.parentElement!.clientWidth, canvas.parentElement!.clientHeight);
-      view!.setLensRect(inset?.getBoundingClientRect() ?? null);
+      view.resize(canvas.parentElement!.clientWidth, canvas.parentElement!.clientHeight);
+      view.setLensRect(inset?.getBoundingClientRect() ?? null);
     });
     resize.observe(canvas.parentElement!);
     // For tests and scripts: where a handle stands on the page.
     (window as unknown as { ochemaHandle: (id: string) => unknown }).ochemaHandle = (id) => {
-      const p = view!.handleAt(id);
+      const p = view.handleAt(id);
       const box = canvas.getBoundingClientRect();
       return p && { x: p.x + box.left, y: p.y + box.top };
     };
-    (window as unknown as { ochemaFills: () => unknown }).ochemaFills = () => view?.fills() ?? null;
-    (window as unknown as { ochemaPending: () => boolean }).ochemaPending = () => view?.pending ?? false;
+    (window as unknown as { ochemaFills: () => unknown }).ochemaFills = () => view.fills();
+    (window as unknown as { ochemaPending: () => boolean }).ochemaPending = () => view.pending;
     return () => {
       resize.disconnect();
-      view!.dispose();
+      view.dispose();
     };
-  });
+  }
 
   $effect(() => {
     if (!view || !host || !session.shown) return;

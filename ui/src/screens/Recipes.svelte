@@ -10,25 +10,26 @@
 
   interface Props {
     recipes: readonly { recipe: Schemas['Recipe']; card: Schemas['RigCard'] | null }[];
+    /** The group that is looked at; the first where none is chosen yet. */
+    group: string;
     onpick: (document: RigDocument) => void;
     onclose: () => void;
   }
-  let { recipes, onpick, onclose }: Props = $props();
+  let { recipes, group = $bindable(), onpick, onclose }: Props = $props();
 
   let groups = $derived([...new Set(recipes.map((r) => r.recipe.group))]);
-  let picked = $state('');
   /** None while the recipes are on their way. */
-  let group = $derived(picked || (groups[0] ?? ''));
-  let shown = $derived(recipes.filter((r) => r.recipe.group === group));
+  let open = $derived(group || (groups[0] ?? ''));
+  let shown = $derived(recipes.filter((r) => r.recipe.group === open));
 </script>
 
 <Dialog title="Start from a recipe" {onclose} wide>
   <p class="text-quiet text-sm">
     A recipe is a whole rig with sensible measurements. Take the nearest one, then measure and change it.
   </p>
-  <Tabs.Root bind:value={() => group, (g) => (picked = g)}>
-    <TabRow label="Hosts" names={groups} open={group} class="my-2" />
-    <Tabs.Content value={group} tabindex={-1}>
+  <Tabs.Root bind:value={() => open, (g) => (group = g)}>
+    <TabRow label="Hosts" names={groups} {open} class="my-2" />
+    <Tabs.Content value={open} tabindex={-1}>
       <ul class="grid gap-2 sm:grid-cols-2">
         {#each shown as { recipe, card } (recipe.id)}
           <li>
@@ -42,15 +43,19 @@
               </span>
               <span class="min-w-0 text-xs leading-snug">
                 <b class="block text-base leading-tight">{recipe.name}</b>
-                {#if card}
-                  <span class="block text-sm">
+                <!-- As many lines before the answer as after it: nothing moves away under a finger. -->
+                <span class="block min-h-[2lh] text-sm">
+                  {#if card}
                     <b class="word-{card.verdict.word}">{verdictWord(card.verdict)}</b>{verdictRest(
                       card.verdict,
                       recipe.document.host,
-                    )} · {recipe.minutes} min ·
-                    <span class="whitespace-nowrap">{quantity(card.cost, 'money')}</span>
-                  </span>
-                {/if}
+                    )} ·
+                  {:else}
+                    <span class="text-quiet">Being worked out</span> ·
+                  {/if}
+                  {recipe.minutes} min{#if card}&nbsp;·
+                    <span class="whitespace-nowrap">{quantity(card.cost, 'money')}</span>{/if}
+                </span>
                 <span class="block"><b>Good:</b> {recipe.good}</span>
                 <span class="block"><b>Bad:</b> {recipe.bad}</span>
                 <span class="text-quiet block"><b>Measure:</b> {recipe.measure.join('; ')}.</span>

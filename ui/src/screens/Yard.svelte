@@ -79,18 +79,36 @@
     });
   void load();
 
+  /** The group of recipes that is looked at. */
+  let group = $state('');
+  /** Answers to recipes are on their way. */
+  let asking = false;
+
   function openRecipes(film = '') {
     [starting, into] = [true, film];
     void guard(async () => {
-      if (recipes.length) return;
-      const list = await ask(api.GET('/api/recipes'));
-      recipes = list.map((recipe) => ({ recipe, card: null }));
-      for (const r of list) {
-        const card = await ask(api.GET('/api/recipes/{id}/card', { params: { path: { id: r.id } } }));
-        recipes = recipes.map((x) => (x.recipe.id === r.id ? { recipe: r, card } : x));
-      }
+      if (!recipes.length) recipes = (await ask(api.GET('/api/recipes'))).map((recipe) => ({ recipe, card: null }));
+      await answer();
     });
   }
+
+  /** Asks for what the recipes hold to, those that are looked at first, and for none when nobody looks any more. */
+  async function answer() {
+    if (asking) return;
+    asking = true;
+    try {
+      for (;;) {
+        const open = recipes.filter((r) => !r.card);
+        const next = open.find((r) => r.recipe.group === group) ?? open[0];
+        if (!starting || !next) return;
+        const card = await ask(api.GET('/api/recipes/{id}/card', { params: { path: { id: next.recipe.id } } }));
+        recipes = recipes.map((r) => (r.recipe === next.recipe ? { ...r, card } : r));
+      }
+    } finally {
+      asking = false;
+    }
+  }
+  onDestroy(() => (starting = false));
 
   const create = (document: RigDocument) =>
     guard(async () => {
@@ -259,4 +277,4 @@
 </div>
 
 {#if bin}<Bin onclose={() => (bin = false)} onchanged={() => ((binned = null), load())} />{/if}
-{#if starting}<Recipes {recipes} onpick={create} onclose={() => (starting = false)} />{/if}
+{#if starting}<Recipes {recipes} bind:group onpick={create} onclose={() => (starting = false)} />{/if}
