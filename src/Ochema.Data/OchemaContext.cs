@@ -4,13 +4,14 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 
 namespace Ochema.Data;
 
-/// <summary>The one database: films, rigs, versions, shelf.</summary>
+/// <summary>The one database: films, rigs, versions, logs, shelf, paired phones.</summary>
 public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbContext(options)
 {
     public DbSet<FilmRecord> Films => Set<FilmRecord>();
     public DbSet<RigRecord> Rigs => Set<RigRecord>();
     public DbSet<VersionRecord> Versions => Set<VersionRecord>();
     public DbSet<LogRecord> Log => Set<LogRecord>();
+    public DbSet<PhoneRecord> Phones => Set<PhoneRecord>();
     public DbSet<ShelfRecord> Shelf => Set<ShelfRecord>();
 
     /// <summary>The file keeps times without their zone; all of them are UTC.</summary>
@@ -37,6 +38,17 @@ public sealed class OchemaContext(DbContextOptions<OchemaContext> options) : DbC
         {
             e.HasOne<RigRecord>().WithMany().HasForeignKey(l => l.RigId).OnDelete(DeleteBehavior.Cascade);
             e.HasIndex(l => new { l.RigId, l.Key }).IsUnique();
+        });
+        modelBuilder.Entity<PhoneRecord>(e =>
+        {
+            e.HasIndex(p => p.Token).IsUnique();
+            e.HasMany(p => p.Rigs).WithOne().HasForeignKey(r => r.PhoneId).OnDelete(DeleteBehavior.Cascade);
+        });
+        modelBuilder.Entity<PhoneRigRecord>(e =>
+        {
+            e.HasKey(r => new { r.PhoneId, r.RigId });
+            // A rig that is gone is nobody's any more.
+            e.HasOne<RigRecord>().WithMany().HasForeignKey(r => r.RigId).OnDelete(DeleteBehavior.Cascade);
         });
         modelBuilder.Entity<VersionRecord>(e =>
         {

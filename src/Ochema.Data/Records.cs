@@ -110,3 +110,30 @@ public sealed class ShelfRecord
 /// <param name="LimitSpeed">m/s.</param>
 /// <param name="Mass">kg.</param>
 public sealed record Judgement(string Stamp, string? Card, string? Word, double? LimitSpeed, double? Mass);
+
+/// <summary>A phone that is let in to prove and run some rigs.</summary>
+public sealed class PhoneRecord
+{
+    public required string Id { get; set; }
+
+    /// <summary>As its owner calls it.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>SHA-256 of its token, in hexadecimal digits: the token itself is on the phone only.</summary>
+    public required string Token { get; set; }
+
+    public DateTime PairedAt { get; set; }
+
+    /// <summary>When it last asked for something; null before that.</summary>
+    public DateTime? SeenAt { get; set; }
+
+    /// <summary>The rigs it is let in to.</summary>
+    public List<PhoneRigRecord> Rigs { get; set; } = [];
+}
+
+/// <summary>A rig that a phone is let in to.</summary>
+public sealed class PhoneRigRecord
+{
+    public required string PhoneId { get; set; }
+    public required string RigId { get; set; }
+}

@@ -1,4 +1,5 @@
 using System.Net;
+using Ochema.Web.Phone;
 
 namespace Ochema.Web;
 
@@ -14,7 +15,10 @@ internal sealed class RequestGuard(RequestDelegate next)
     public Task InvokeAsync(HttpContext context)
     {
         var host = context.Request.Host.Host;
-        if (!(host is "localhost" or "" || (IPAddress.TryParse(host.Trim('[', ']'), out var ip) && IPAddress.IsLoopback(ip))))
+        var ip = IPAddress.TryParse(host.Trim('[', ']'), out var said) ? said : null;
+        // A phone came to an address of this machine, and says that one and no name.
+        if (PhoneDoor.Through(context) ? ip is null || !ip.Equals(context.Connection.LocalIpAddress)
+            : !(host is "localhost" or "" || (ip is not null && IPAddress.IsLoopback(ip))))
             return Refuse(context, "This server answers to its own address only.");
         var headers = context.Request.Headers;
         if (!HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method)

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.StaticFiles;
 using System.Globalization;
+using System.Net;
 using System.IO.Compression;
 using System.Net.Sockets;
 using Microsoft.AspNetCore.Connections;
@@ -11,6 +12,7 @@ using Microsoft.Extensions.FileProviders;
 using Ochema.Core.Json;
 using Ochema.Data;
 using Ochema.Web.Api;
+using Ochema.Web.Phone;
 
 namespace Ochema.Web;
 
@@ -28,12 +30,15 @@ public static class Server
     /// <summary>Requests that are worked on side by side before the pool begins to ration threads.</summary>
     private const int MostAtOnce = 16;
 
-    /// <summary>Runs until stopped. Options: <c>--port N</c>, <c>--data DIR</c>, <c>--ui DIR</c>, <c>--demo</c>.</summary>
+    /// <summary>Runs until stopped. Options: <c>--port N</c>, <c>--data DIR</c>, <c>--ui DIR</c>, <c>--demo</c>, <c>--phone</c>,
+    /// <c>--phone-port N</c>.</summary>
     public static async Task<int> RunAsync(string[] args)
     {
         try
         {
             var app = Build(args);
+            if (app.Services.GetService<PhoneDoor>() is not null)
+                app.Lifetime.ApplicationStarted.Register(() => PhoneNotice.Print(app.Services, Console.Out));
             await app.RunAsync();
             return 0;
         }
@@ -63,10 +68,10 @@ public static class Server
         // there.
         var builder = WebApplication.CreateBuilder(new WebApplicationOptions
         {
-            Args = [.. args.Where(a => a != "--demo"), "--hostBuilder:reloadConfigOnChange=false"],
+            Args = [.. args.Where(a => !ServerSettings.Switches.Contains(a)), "--hostBuilder:reloadConfigOnChange=false"],
             ContentRootPath = AppContext.BaseDirectory,
         });
-        var settings = ServerSettings.From(builder.Configuration, args.Contains("--demo"));
+        var settings = ServerSettings.From(builder.Configuration, args);
         settings.Check();
         builder.WebHost.ConfigureKestrel(k =>
         {
@@ -76,7 +81,17 @@ public static class Server
         });
         // Searches keep both cores busy; an edit's request is not to wait until the pool thinks of another thread.
         ThreadPool.SetMinThreads(MostAtOnce, MostAtOnce);
-        if (settings.Port is { } port)
+        if (settings.PhoneAt is { } phoneAt)
+        {
+            var door = new PhoneDoor(phoneAt);
+            builder.Services.AddSingleton(door);
+            builder.WebHost.ConfigureKestrel(k =>
+            {
+                k.Listen(IPAddress.Loopback, settings.OwnPort);
+                door.Open(k);
+            });
+        }
+        else if (settings.Port is { } port)
             builder.WebHost.UseUrls($"http://127.0.0.1:{port}");
         builder.Logging.AddFilter("Microsoft", LogLevel.Warning);
         // Why it does not start is one sentence, said by whoever called; not a stack of names.
@@ -111,7 +126,7 @@ public static class Server
             .Configure<GzipCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal);
         builder.Services.AddSingleton<Designs>();
         builder.Services.AddSingleton<Judgements>().AddSingleton<Proofs>();
-        builder.Services.AddSingleton<Logs>();
+        builder.Services.AddSingleton<Logs>().AddSingleton<Pairings>();
         builder.Services.AddSingleton<OwnShelf>();
         builder.Services.AddOpenApi("v1", ApiDescription.Configure);
         var app = builder.Build();
@@ -130,11 +145,13 @@ public static class Server
 
         app.UseMiddleware<RequestGuard>();
         app.UseExceptionHandler(e => e.Run(Problems.Unexpected));
+        app.UseMiddleware<PhoneGuard>();
         app.UseMiddleware<TimeLimit>();
         app.UseMiddleware<QueryCheck>();
         app.UseStatusCodePages();
         app.UseResponseCompression();
         Resources(app);
+        PairPage.Map(app);
         app.MapOpenApi("/api/openapi.json").WithMetadata(Resource);
         Interface(app, settings);
         return app;
@@ -152,6 +169,7 @@ public static class Server
         ShelfApi.Map(api);
         ComputeApi.Map(api);
         ProveApi.Map(api);
+        PhoneApi.Map(api);
         QuantitiesApi.Map(api);
     }
 
@@ -193,30 +211,55 @@ public static class Server
             FileProvider = files,
             OnPrepareResponse = c =>
             c.Context.Response.Headers.CacheControl = "no-cache"
-        });
+        }).OpenToPhones();
     }
 }
 
 /// <summary>What the server was started with.</summary>
 /// <param name="Port">As it was said; null where nothing was.</param>
-public sealed record ServerSettings(string? Port, string DataFolder, string? InterfaceFolder, bool Demo)
+/// <param name="Phone">Phones are let in through a door of their own.</param>
+/// <param name="PhonePort">As it was said; the next one to the port where nothing was.</param>
+public sealed record ServerSettings(string? Port, string DataFolder, string? InterfaceFolder, bool Demo, bool Phone = false,
+    string? PhonePort = null)
 {
     private const int LastPort = 65535;
+
+    /// <summary>Where it listens when nobody says where.</summary>
+    private const int UsualPort = 5080;
+
+    /// <summary>Options that are there or not.</summary>
+    internal static readonly string[] Switches = ["--demo", "--phone"];
+
+    /// <summary>Where it listens for the computer itself.</summary>
+    internal int OwnPort => Port is { } said ? int.Parse(said, CultureInfo.InvariantCulture) : UsualPort;
+
+    /// <summary>Where phones knock; null while there is no such door.</summary>
+    internal int? PhoneAt => Phone ? PhonePort is { } said ? int.Parse(said, CultureInfo.InvariantCulture) : OwnPort + 1 : null;
 
     /// <summary>Port 0 is any that is free, as the system has it.</summary>
     /// <exception cref="StartException">What was said cannot be.</exception>
     public void Check()
     {
-        if (Port is not null && !(int.TryParse(Port, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is >= 0 and
-            <= LastPort))
-            throw new StartException($"--port takes a number from 1 to {LastPort}, not '{Port}'.", StartException.Said);
+        CheckPort("--port", Port, 0, LastPort);
+        if (Phone)
+        {
+            CheckPort("--phone-port", PhonePort, 1, LastPort);
+            if (PhoneAt is 1 or > LastPort || PhoneAt == OwnPort)
+                throw new StartException("--phone-port has to be another port than --port.", StartException.Said);
+        }
         if (string.IsNullOrWhiteSpace(DataFolder))
             throw new StartException("--data names no folder.", StartException.Said);
     }
 
-    public static ServerSettings From(IConfiguration c, bool demo) => new(
+    private static void CheckPort(string option, string? said, int least, int most)
+    {
+        if (said is not null && !(int.TryParse(said, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port >= least && port <= most))
+            throw new StartException($"{option} takes a number from 1 to {most}, not '{said}'.", StartException.Said);
+    }
+
+    public static ServerSettings From(IConfiguration c, IReadOnlyList<string> args) => new(
         c["port"],
         c["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData), "ochema"),
         c["ui"],
-        demo || c["demo"] == "true");
+        args.Contains("--demo") || c["demo"] == "true", args.Contains("--phone") || c["phone"] == "true", c["phone-port"]);
 }

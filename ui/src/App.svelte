@@ -4,7 +4,9 @@
   import { routeOf, shelfOf } from './screens/table';
   import Shelf from './screens/Shelf.svelte';
   import Yard from './screens/Yard.svelte';
+  import PhoneScreens from './phone/PhoneScreens.svelte';
   import { catalogue } from './state/catalogue.svelte';
+  import { door } from './state/door.svelte';
 
   let hash = $state(location.hash);
   let ready = $state(false);
@@ -13,6 +15,7 @@
   async function load() {
     problem = '';
     try {
+      await door.load();
       await catalogue.load();
       ready = true;
     } catch (e) {
@@ -29,7 +32,9 @@
 <svelte:window onhashchange={() => (hash = location.hash)} />
 
 {#if ready}
-  {#if route}
+  {#if door.phone}
+    <PhoneScreens {hash} />
+  {:else if route}
     {#key route.rig}<RigScreens id={route.rig} view={route.screen} />{/key}
   {:else if onShelf}
     <Shelf list={onShelf.list} row={onShelf.row} />

@@ -67,6 +67,48 @@ namespace Ochema.Data.Migrations
                     b.ToTable("Log");
                 });
 
+            modelBuilder.Entity("Ochema.Data.PhoneRecord", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime>("PairedAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTime?>("SeenAt")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Token")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Token")
+                        .IsUnique();
+
+                    b.ToTable("Phones");
+                });
+
+            modelBuilder.Entity("Ochema.Data.PhoneRigRecord", b =>
+                {
+                    b.Property<string>("PhoneId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("RigId")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("PhoneId", "RigId");
+
+                    b.HasIndex("RigId");
+
+                    b.ToTable("PhoneRigRecord");
+                });
+
             modelBuilder.Entity("Ochema.Data.RigRecord", b =>
                 {
                     b.Property<string>("Id")
@@ -183,6 +225,21 @@ namespace Ochema.Data.Migrations
                         .IsRequired();
                 });
 
+            modelBuilder.Entity("Ochema.Data.PhoneRigRecord", b =>
+                {
+                    b.HasOne("Ochema.Data.PhoneRecord", null)
+                        .WithMany("Rigs")
+                        .HasForeignKey("PhoneId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+
+                    b.HasOne("Ochema.Data.RigRecord", null)
+                        .WithMany()
+                        .HasForeignKey("RigId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("Ochema.Data.RigRecord", b =>
                 {
                     b.HasOne("Ochema.Data.FilmRecord", "Film")
@@ -204,6 +261,11 @@ namespace Ochema.Data.Migrations
                 });
 
             modelBuilder.Entity("Ochema.Data.FilmRecord", b =>
+                {
+                    b.Navigation("Rigs");
+                });
+
+            modelBuilder.Entity("Ochema.Data.PhoneRecord", b =>
                 {
                     b.Navigation("Rigs");
                 });

@@ -44,6 +44,8 @@ internal static class ApiDescription
         ["proved"] = "How far the proofs of stored rigs have come.",
         ["today"] = "What a day allows a rig.",
         ["track"] = "Tracks of a run.",
+        ["door"] = "Who asks: the computer itself, or a phone that was paired.",
+        ["phone"] = "Phones beside the vehicle.",
         ["beaufort"] = "Forces of the wind.",
         ["tap"] = "Logs of a phone, and what they say of a rig.",
     };

@@ -14,6 +14,7 @@ using Ochema.Core.Stock;
 using Ochema.Core.Structure;
 using Ochema.Core.Structure.Lines;
 using Ochema.Paper;
+using Ochema.Web.Phone;
 
 namespace Ochema.Web.Api;
 
@@ -90,7 +91,7 @@ internal static class ComputeApi
         tap.MapPost("/read", (PostedLog log, Logs logs, CancellationToken stop, string? timeUnit = null, string? accelerationUnit = null) =>
             Answer.Of(logs.Keep(log.Read(timeUnit, accelerationUnit, stop))))
             .WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400, 413)
-            .Named("readLog", "Reads a log of a phone: its spectrum and peaks.");
+            .OpenToPhones().Named("readLog", "Reads a log of a phone: its spectrum and peaks.");
         tap.MapGet("/logs/{id}", LogAgain).Refuses(400, 404).Named("readLogAgain",
             "A log that was sent before, its numbers taken in other units.");
         tap.MapPost("/simulate", (Posted<RigDocument> rig, int seed = 1) =>

@@ -8,6 +8,7 @@ using Ochema.Core.Running;
 using Ochema.Core.Stock;
 using Ochema.Data;
 using Ochema.Paper;
+using Ochema.Web.Phone;
 
 namespace Ochema.Web.Api;
 
@@ -27,13 +28,13 @@ internal static class ProveApi
             var ask = posted.Read();
             return Answer.Of(Today.Of(ask.Document, Catalogue.Shipped.With(ask.Document.Stock), ask.Conditions.Checked()));
         }).Refuses(400).Named("today", "What a rig may do on a day: wind, temperature, altitude, road, surface, age of the last pump-up.");
-        api.MapGet("/beaufort", () => Answer.Of(Beaufort.All)).Named("listBeaufort", "Forces of the wind by what one sees.");
+        api.MapGet("/beaufort", () => Answer.Of(Beaufort.All)).OpenToPhones().Named("listBeaufort", "Forces of the wind by what one sees.");
         api.MapPost("/track", (Posted<TrackRequest> posted) =>
         {
             var ask = posted.Read();
             return Answer.Of(GpxTrack.Of(ask.Text, ask.Allowed, ask.Proved));
         }).WithMetadata(new RequestSizeLimitAttribute(Server.LargestLog)).Refuses(400, 413)
-            .Named("readTrack", "A GPX track against what was allowed and proved.");
+            .OpenToPhones().Named("readTrack", "A GPX track against what was allowed and proved.");
         api.MapPost("/track/simulate", (Posted<TrackSimulation> posted, TimeProvider clock) =>
         {
             var ask = posted.Read();
@@ -43,19 +44,19 @@ internal static class ProveApi
             var speeds = Enumerable.Range(0, 420).Select(i => ask.Speed * Math.Clamp(Math.Min(i % 210, 209 - i % 210) / 25.0, 0, 1)
                 * (i % 210 is > 90 and < 120 ? 0.7 : 1));
             return Answer.Of(new LogText(GpxTrack.Simulate([.. speeds], clock.GetUtcNow().UtcDateTime.AddSeconds(-420), ask.Seed)));
-        }).Refuses(400).Named("simulateTrack", "A track as a phone would write it, made up.");
+        }).Refuses(400).OpenToPhones().Named("simulateTrack", "A track as a phone would write it, made up.");
         var rigs = api.MapGroup("/rigs/{id}");
         api.MapGet("/proved", async (OchemaContext db, Proofs proofs) => Answer.Of(await proofs.AllAsync(db)))
             .Named("listProved", "How far the proofs of stored rigs have come; rigs with which nothing was done are left out.");
-        rigs.MapGet("/proved", Proved).Refuses(404).Named("getProved", "How far the proof of a stored rig has come, in a few words.");
-        rigs.MapGet("/proof", Proof).Refuses(404, 409).Named("getProof", "How a stored rig is proved and how far it is.");
+        rigs.MapGet("/proved", Proved).Refuses(404).OpenToItsPhones().Named("getProved", "How far the proof of a stored rig has come, in a few words.");
+        rigs.MapGet("/proof", Proof).Refuses(404, 409).OpenToItsPhones().Named("getProof", "How a stored rig is proved and how far it is.");
         rigs.MapGet("/sheet", Sheet).Produces<string>(contentType: "application/pdf").Refuses(400, 404, 409)
-            .Named("printSheet", "The sheet to hand over: what it is, what was computed, what keeps it, what was proved.");
-        rigs.MapPost("/today", Card).Refuses(400, 404, 409).Named("getRunCard", "The card of a day: how fast, why, what to do in which order.");
-        rigs.MapGet("/log", Log).Refuses(404).Named("getLog", "What was done with a rig, in the order in which it came here.");
-        rigs.MapPost("/log", Add).Refuses(400, 404, 409).Named("addToLog",
+            .OpenToItsPhones().Named("printSheet", "The sheet to hand over: what it is, what was computed, what keeps it, what was proved.");
+        rigs.MapPost("/today", Card).Refuses(400, 404, 409).OpenToItsPhones().Named("getRunCard", "The card of a day: how fast, why, what to do in which order.");
+        rigs.MapGet("/log", Log).Refuses(404).OpenToItsPhones().Named("getLog", "What was done with a rig, in the order in which it came here.");
+        rigs.MapPost("/log", Add).Refuses(400, 404, 409).OpenToItsPhones().Named("addToLog",
             "Adds a line to the log. The same line sent again is kept once; another one with its key is refused.");
-        rigs.MapPost("/simulate", Simulate).Refuses(400, 404, 409).Named("simulateReading",
+        rigs.MapPost("/simulate", Simulate).Refuses(400, 404, 409).OpenToItsPhones().Named("simulateReading",
             "What a luggage scale, a gauge or a phone would read of it, made up from the model and marked so.");
     }
 

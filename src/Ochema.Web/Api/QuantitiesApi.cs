@@ -1,4 +1,5 @@
 using Ochema.Core.Quantities;
+using Ochema.Web.Phone;
 
 namespace Ochema.Web.Api;
 
@@ -8,8 +9,8 @@ internal static class QuantitiesApi
     public static void Map(RouteGroupBuilder api)
     {
         api.MapGet("/units", () => Answer.Of(new UnitsReport(Units.Display, Drills.InchDrills)))
-            .Named("getUnits", "Units and drills as they are shown.");
-        api.MapPost("/quantities", Parse).Refuses(400).Named("parseQuantity", "Reads a typed quantity, and says whether it may be.");
+            .OpenToPhones().Named("getUnits", "Units and drills as they are shown.");
+        api.MapPost("/quantities", Parse).Refuses(400).OpenToPhones().Named("parseQuantity", "Reads a typed quantity, and says whether it may be.");
     }
 
     private static Answer<ParsedQuantity> Parse(Posted<QuantityRequest> posted)

@@ -5,6 +5,7 @@ using Ochema.Core.Json;
 using Ochema.Core.Rigs;
 using Ochema.Core.Stock;
 using Ochema.Data;
+using Ochema.Web.Phone;
 
 namespace Ochema.Web.Api;
 
@@ -20,11 +21,20 @@ internal static class RigsApi
         rigs.MapGet("/", List).Named("listRigs", "All rigs that are not in the bin.");
         rigs.MapPost("/", Create).Refuses(400, 409).Named("createRig", "Stores a new rig.");
         rigs.MapGet("/{id}", Get).Refuses(404, 409).Named("getRig", "A stored rig with its document.");
+        rigs.MapGet("/{id}/card", Card).Refuses(404, 409).OpenToItsPhones().Named("getRigCard", "What a list shows of a stored rig.");
         rigs.MapPut("/{id}", Update).Refuses(400, 404, 412, 428).Named("saveRig", "Stores a change as the next version.");
         rigs.MapDelete("/{id}", Delete).Refuses(404, 412, 428).Named("deleteRig", "Puts a rig into the bin.");
         rigs.MapPost("/{id}/undelete", Undelete).Refuses(404, 412, 428).Named("undeleteRig", "Takes a rig out of the bin again.");
         rigs.MapPost("/{id}/duplicate", Duplicate).Refuses(404, 409).Named("duplicateRig", "Stores a copy.");
         rigs.MapGet("/{id}/file", Export).Refuses(404).Named("exportRig", "The document as a file, whether it can be read or not.");
+    }
+
+    private static async Task<Results<Answer<RigCard>, ProblemHttpResult>> Card(string id, OchemaContext db, Judgements judgements)
+    {
+        if (await FindAsync(db, id) is not { } rig)
+            return Missing(id);
+        await judgements.FillAsync(db, [rig]);
+        return new Answer<RigCard>(Judgements.Card(rig)!);
     }
 
     /// <summary>A rig in a list.</summary>

@@ -33,6 +33,11 @@ export class ApiError extends Error {
   get offline() {
     return this.status === 0;
   }
+
+  /** This phone is let in no more, or not here. */
+  get shut() {
+    return this.status === 401 || this.status === 403;
+  }
 }
 
 type Answer<T> = { data?: T; error?: unknown; response: Response };

@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Figure } from '../api/client';
   import { catalogue } from '../state/catalogue.svelte';
-  import { drawFigure } from './project';
+  import { drawFigure, type Pull } from './project';
 
   /** Aspect: width over height of the place for it. */
-  let { hostId, figure, aspect }: { hostId: string; figure: Figure; aspect: number } = $props();
+  let { hostId, figure, aspect, pull }: { hostId: string; figure: Figure; aspect: number; pull?: Pull } = $props();
   let seen = $state(false);
 
   /** Drawn when it is about to be seen: a yard of hundreds opens at once. */
@@ -25,7 +25,7 @@
     if (seen) void catalogue.draw(hostId);
   });
   let host = $derived(catalogue.host(hostId));
-  let drawing = $derived(seen && host ? drawFigure(host, figure, aspect) : null);
+  let drawing = $derived(seen && host ? drawFigure(host, figure, aspect, pull) : null);
   const fills = {
     paint: 'var(--paint)',
     glass: 'var(--glass)',
@@ -69,6 +69,23 @@
           stroke-opacity={o.kind === 'paint' || o.kind === 'glass' ? 0.55 : 1}
         />
       {/each}
+      {#if drawing.arrow}
+        {@const { from, to, head } = drawing.arrow}
+        {@const turn = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI}
+        {@const long = Math.hypot(to[0] - from[0], to[1] - from[1])}
+        <g transform="translate({from[0]} {from[1]}) rotate({turn})" class="text-accent" data-arrow>
+          <path
+            d="M0 0H{long - head}M{long - 2 * head} {-head}L{long} 0L{long - 2 * head} {head}"
+            fill="none"
+            stroke="var(--color-base-100)"
+            stroke-width={head * 1.1}
+            stroke-linejoin="round"
+          />
+          <path d="M0 0H{long - head}" stroke="currentColor" stroke-width={head * 0.55} fill="none" />
+          <path d="M{long - 2 * head} {-head}L{long} 0L{long - 2 * head} {head}Z" fill="currentColor" />
+          <circle r={head * 0.7} fill="currentColor" stroke="var(--color-base-100)" stroke-width={head * 0.25} />
+        </g>
+      {/if}
     </svg>
   {/if}
 </div>

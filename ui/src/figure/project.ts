@@ -91,8 +91,30 @@ function window(rig: Point[], all: Point[], pad: number, aspect: number) {
   return [slide((u0 + u1) / 2, wide, x0, x1), slide((v0 + v1) / 2, tall, y0, y1), wide, tall] as const;
 }
 
+/** A pull by hand: where, and which way (unit vector). */
+export interface Pull {
+  point: readonly number[];
+  direction: readonly number[];
+}
+
+/** Length of its arrow against the rig's, at the least; and how long it is drawn where it comes straight at the eye. */
+const [ARROW, FORESHORTENED] = [0.55, 0.3];
+
+/** The arrow of a pull from where it is taken hold of, in the drawing's units: from, to, and half the width of its head. */
+function arrowOf(pull: Pull, rig: Point[]) {
+  const long = ARROW * Math.max(...[span(rig, 0), span(rig, 1)].map(([a, b]) => b - a), 0.05);
+  const [x, y] = project(pull.point);
+  const [u, v] = project([0, 1, 2].map((i) => pull.point[i]! + pull.direction[i]! * long));
+  const seen = Math.hypot(u - x, v - y);
+  // Straight at the eye or away from it there is no arrow to see: a short one says where, the words say which way.
+  const stretch = seen > 1e-6 ? Math.max(1, (FORESHORTENED * long) / seen) : 1;
+  const to: [number, number] =
+    seen > 1e-6 ? [x + (u - x) * stretch, y + (v - y) * stretch] : [x, y - FORESHORTENED * long];
+  return { from: [x, y] as [number, number], to, head: 0.14 * long };
+}
+
 /** The host and the rig on it as outlines, with the window that a card of an aspect (width over height) shows of them. */
-export function drawFigure(host: Host, figure: Figure, aspect: number) {
+export function drawFigure(host: Host, figure: Figure, aspect: number, pull?: Pull) {
   const outlines: (Outline & { depth: number })[] = [];
   const all: Point[] = [];
   const rig: Point[] = [];
@@ -207,5 +229,7 @@ export function drawFigure(host: Host, figure: Figure, aspect: number) {
     else add(pts, 'rig', Math.max(0.022 * size, s.size[0]! * 0.9), false, 4);
   }
   outlines.sort((a, b) => a.depth - b.depth);
-  return { outlines, size, box: window(rig, all, 0.1 * size, aspect) };
+  const arrow = pull && rig.length ? arrowOf(pull, rig) : null;
+  if (arrow) rig.push([...arrow.to, 0], [...arrow.from, 0]);
+  return { outlines, size, arrow, box: window(rig, all, 0.1 * size, aspect) };
 }

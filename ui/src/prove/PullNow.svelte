@@ -2,6 +2,8 @@
   import { api, ApiError, ask, type Schemas } from '../api/client';
   import { capital, fill, quantity } from '../parts/quantity';
   import type { Logbook } from '../state/logbook.svelte';
+  import FigureCard from '../figure/FigureCard.svelte';
+  import { getAtHand } from '../state/athand';
   import { notices } from '../state/notices.svelte';
   import HoldTimer from './HoldTimer.svelte';
   import ReadField from './ReadField.svelte';
@@ -15,10 +17,12 @@
     book: Logbook;
     ondone: () => void;
   }
+  const hand = getAtHand();
   let { rig, design, pull, nth, of, book, ondone }: Props = $props();
   let value = $state<number | null>(null);
   let made = $state<number | null>(null);
-  const scene = import('../rig/Scene.svelte');
+  // Over a phone's line the drawing comes flat: it shows the same, and moves nothing.
+  const scene = hand.flat ? null : import('../rig/Scene.svelte');
   let aim = $derived(quantity(pull.enough, 'scale'));
 
   function write(outcome: Schemas['Outcome']) {
@@ -50,9 +54,20 @@
     <p class="mt-1 max-w-3xl text-sm">{capital(fill(pull.how))} {pull.look}</p>
   </div>
   <div class="relative min-h-48 compact:h-56">
-    {#await scene then module}
-      <module.default pull={{ point: pull.point, direction: pull.direction, text: aim }} />
-    {/await}
+    {#if scene}
+      {#await scene then module}
+        <module.default pull={{ point: pull.point, direction: pull.direction, text: aim }} />
+      {/await}
+    {:else if hand.flat}
+      <div class="absolute inset-0">
+        <FigureCard
+          hostId={hand.host}
+          figure={hand.flat}
+          aspect={1.7}
+          pull={{ point: pull.point, direction: pull.direction }}
+        />
+      </div>
+    {/if}
   </div>
   <div class="border-rule bg-base-200 flex flex-wrap items-center gap-x-2 gap-y-2 border-t px-5 py-3">
     <ReadField label="I read" dimension="scale" bind:value large oncommit={() => write('passed')} />
@@ -66,7 +81,7 @@
         onclick={() => write('repeat')}>Repeat</button
       >
       <button
-        class="btn border-lets-go text-lets-go bg-base-100 h-12 compact:flex-1"
+        class="btn border-lets-go text-lets-go bg-base-100 h-12 disabled:opacity-45 compact:flex-1"
         disabled={value === null}
         onclick={() => write('stop')}>It moved</button
       >

@@ -2,6 +2,7 @@
   import { api, ApiError, ask, type Schemas } from '../api/client';
   import { capital, fill, quantity, speedOf } from '../parts/quantity';
   import type { Logbook } from '../state/logbook.svelte';
+  import { getAtHand } from '../state/athand';
   import { notices } from '../state/notices.svelte';
   import ReadField from './ReadField.svelte';
 
@@ -15,6 +16,7 @@
     book: Logbook;
     ondone: () => void;
   }
+  const hand = getAtHand();
   let { rig, host, design, rung, state: stands, frequency, book, ondone }: Props = $props();
   let looked = $state<Record<string, boolean>>({});
   let note = $state('');
@@ -67,8 +69,9 @@
     </p>
   {:else if rung.sort === 'tap'}
     <p class="mt-3 text-sm">
-      Predicted {frequency ? quantity(frequency, 'frequency') : 'nothing that rings'}. A phone's log is read under
-      <a class="underline" href="#/rig/{rig}/shake">Shake</a>; its first peak goes in here.
+      Predicted {frequency ? quantity(frequency, 'frequency') : 'nothing that rings'}. A phone's log is read
+      {#if hand.whole}under <a class="underline" href="#/rig/{rig}/shake">Shake</a>{:else}at the computer, under Shake{/if};
+      its first peak goes in here.
     </p>
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <ReadField label="First peak" dimension="frequency" bind:value={hertz} large oncommit={tap} />

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
-  import { api, ApiError, ask, type Schemas } from '../api/client';
   import { capital, fill, quantity } from '../parts/quantity';
   import { verdictRest, verdictWord } from '../parts/verdict';
   import LadderList from '../prove/LadderList.svelte';
@@ -10,33 +9,26 @@
   import RungNow from '../prove/RungNow.svelte';
   import SendState from '../prove/SendState.svelte';
   import { Logbook } from '../state/logbook.svelte';
-  import { getSession } from '../state/session.svelte';
+  import { getAtHand } from '../state/athand';
+  import { ProofState } from '../state/proof.svelte';
   import { settings } from '../state/settings.svelte';
 
-  const session = getSession();
-  const book = new Logbook(session.id, load);
+  const rig = getAtHand();
+  const state_ = new ProofState(rig.id);
+  const book = new Logbook(rig.id, () => state_.ask());
   onDestroy(() => book.close());
-  let report = $state.raw<Schemas['ProveReport'] | null>(null);
-  let problem = $state('');
   let chosen = $state('');
   let pulled = $state('');
 
-  async function load() {
-    try {
-      const answer = await ask(api.GET('/api/rigs/{id}/proof', { params: { path: { id: session.id } } }));
-      [report, problem] = [answer.report, ''];
-    } catch (e) {
-      problem = e instanceof ApiError ? e.message : 'The proofs could not be computed.';
-    }
-  }
   // What is proved is what is saved.
   $effect(() => {
-    void session.saving.version;
-    if (session.saving.state === 'saved') untrack(() => void load());
+    void rig.version;
+    if (rig.saved) untrack(() => void state_.ask());
   });
 
+  let report = $derived(state_.report);
   let proof = $derived(report?.proof);
-  let host = $derived(session.doc.host);
+  let host = $derived(rig.host);
   let rung = $derived(
     report?.ladder.find((r) => r.id === chosen) ??
       report?.ladder.find((r) => r.id === proof?.stopped?.of) ??
@@ -60,11 +52,11 @@
   }
 </script>
 
-{#if problem && !report}
+{#if state_.problem && !report}
   <main class="row-span-2 grid place-items-center">
     <div class="max-w-md text-center" role="alert">
-      <p>{problem}</p>
-      <button class="btn btn-sm btn-primary mt-3" onclick={load}>Try again</button>
+      <p>{state_.problem}</p>
+      <button class="btn btn-sm btn-primary mt-3" onclick={() => state_.ask()}>Try again</button>
     </div>
   </main>
 {:else if !report || !rung || !proof}
@@ -76,7 +68,7 @@
     class="row-span-2 grid min-h-0 grid-cols-[270px_minmax(0,1fr)_320px] grid-rows-[minmax(0,1fr)_auto] compact:flex compact:flex-col max-[1100px]:grid-cols-[230px_minmax(0,1fr)_260px]"
     data-prove
   >
-    <h1 class="sr-only">Prove {session.doc.name}</h1>
+    <h1 class="sr-only">Prove {rig.name}</h1>
     {#snippet verdict()}
       <p class="text-lg leading-tight font-bold" data-proof-verdict={report!.verdict.word}>
         <span class="word-{report!.verdict.word}">{capital(verdictWord(report!.verdict))}</span>{verdictRest(
@@ -86,7 +78,7 @@
       </p>
       <p class="text-quiet pb-2 text-xs">
         Computed for {quantity(report!.speed, 'speed')}; to be proved by test.
-        {#if session.saving.state !== 'saved'}Of what was saved last.{/if}
+        {#if !rig.saved}Of what was saved last.{/if}
       </p>
     {/snippet}
     <div class="hidden px-5 pt-3 compact:block">{@render verdict()}</div>
@@ -118,8 +110,8 @@
             <p><b>Stopped.</b> {fill(proof.stopped.says, host)}</p>
             {#if proof.stopped.changes.length}
               <p class="mt-1 text-sm">
-                Would pass: {proof.stopped.changes.map((c) => fill(c, host)).join('; ')}. Try them under
-                <a class="underline" href="#/rig/{session.id}">Rig</a>.
+                Would pass: {proof.stopped.changes.map((c) => fill(c, host)).join('; ')}. Try them
+                {#if rig.whole}under <a class="underline" href="#/rig/{rig.id}">Rig</a>{:else}at the computer, under Rig{/if}.
               </p>
             {/if}
           </div>
@@ -127,7 +119,7 @@
       </div>
       {#if rung.sort === 'pulls' && pull}
         <PullNow
-          rig={session.id}
+          rig={rig.id}
           design={report.design}
           {pull}
           nth={order.indexOf(pull) + 1}
@@ -140,7 +132,7 @@
       {:else}
         {#key rung.id}
           <RungNow
-            rig={session.id}
+            rig={rig.id}
             {host}
             design={report.design}
             {rung}
@@ -248,9 +240,7 @@
       <p class="mt-3">
         <a
           class="btn btn-sm border-rule bg-base-100"
-          href="/api/rigs/{session.id}/sheet?units={settings.system}&paper={settings.system === 'inch'
-            ? 'letter'
-            : 'a4'}"
+          href="/api/rigs/{rig.id}/sheet?units={settings.system}&paper={settings.system === 'inch' ? 'letter' : 'a4'}"
           download="sheet.pdf">Sheet to hand over, PDF</a
         >
       </p>

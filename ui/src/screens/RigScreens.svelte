@@ -6,6 +6,7 @@
   import { fromUnit, inUnit, quantity } from '../parts/quantity';
   import Trouble from '../rig/Trouble.svelte';
   import { rigScreens } from './table';
+  import { setAtHand } from '../state/athand';
   import { notices } from '../state/notices.svelte';
   import { proved } from '../state/proved.svelte';
   import { RigSession, setSession } from '../state/session.svelte';
@@ -15,6 +16,28 @@
   // The screen is made anew for each rig.
   // svelte-ignore state_referenced_locally
   const session = setSession(new RigSession(id));
+  setAtHand({
+    get id() {
+      return session.id;
+    },
+    get name() {
+      return session.doc.name;
+    },
+    get host() {
+      return session.doc.host;
+    },
+    get speed() {
+      return session.doc.run.speed;
+    },
+    get version() {
+      return session.saving.version;
+    },
+    get saved() {
+      return session.saving.state === 'saved';
+    },
+    flat: null,
+    whole: true,
+  });
   let problem = $state('');
   let help = $state(false);
   let screen = $derived(rigScreens.find((s) => s.id === view) ?? rigScreens[0]!);

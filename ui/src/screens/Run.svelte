@@ -3,17 +3,18 @@
   import { capital, fill, quantity, speedOf } from '../parts/quantity';
   import { verdictRest, verdictWord } from '../parts/verdict';
   import SendState from '../prove/SendState.svelte';
+  import PhonePanel from '../run/PhonePanel.svelte';
   import DayForm from '../run/DayForm.svelte';
   import TickRow from '../run/TickRow.svelte';
   import TrackPanel from '../run/TrackPanel.svelte';
   import type { Schemas } from '../api/client';
   import { Logbook } from '../state/logbook.svelte';
   import { runningSince, RunCardState, ticked, type Conditions } from '../state/runcard.svelte';
-  import { getSession } from '../state/session.svelte';
+  import { getAtHand } from '../state/athand';
 
-  const session = getSession();
-  const state_ = new RunCardState(session.id);
-  const book = new Logbook(session.id, () => state_.ask(null));
+  const rig = getAtHand();
+  const state_ = new RunCardState(rig.id);
+  const book = new Logbook(rig.id, () => state_.ask(null));
   let now = $state(Date.now());
   let day = $state(false);
   let other = $state(false);
@@ -25,14 +26,14 @@
   });
   onDestroy(() => book.close());
   $effect(() => {
-    void session.saving.version;
+    void rig.version;
     // That a card came is no reason to ask again.
-    if (session.saving.state === 'saved') untrack(() => void state_.ask(null));
+    if (rig.saved) untrack(() => void state_.ask(null));
   });
 
   let stored = $derived(state_.card);
   let card = $derived(stored?.card);
-  let host = $derived(session.doc.host);
+  let host = $derived(rig.host);
   let ticks = $derived((card?.on ?? []).map((t) => ticked(t, book.waiting)));
   let strikes = $derived((card?.off ?? []).map((t) => ticked(t, book.waiting)));
   let shown = $derived(list === 'on' ? ticks : strikes);
@@ -86,7 +87,7 @@
     class="relative row-span-2 min-h-0 overflow-y-auto lg:grid lg:grid-cols-[minmax(22rem,27rem)_minmax(0,1fr)] compact:overflow-visible"
     data-run
   >
-    <h1 class="sr-only">Run {session.doc.name}</h1>
+    <h1 class="sr-only">Run {rig.name}</h1>
     <div class="bg-base-100 border-rule lg:sticky lg:top-0 lg:self-start lg:border-r">
       <SendState {book} />
       {#if state_.stale}<p class="bg-base-300 px-4 py-1 text-sm" role="status">
@@ -161,6 +162,10 @@
         <ul>
           {#each card.ifs as i (i)}<li class="py-0.5">{i}</li>{/each}
         </ul>
+        {#if rig.whole}
+          <h2 class="mt-3 mb-1 text-lg">Phone beside the vehicle</h2>
+          <PhonePanel rig={rig.id} />
+        {/if}
         <h2 class="mt-3 text-lg">So far</h2>
         <p>{card.runs} {card.runs === 1 ? 'run' : 'runs'}, {Math.round(card.ran / 60)} min in all.</p>
         <ul>
@@ -276,7 +281,7 @@
       </button>
     {/if}
     <p class="text-quiet pt-1 text-center text-sm">
-      driver touches nothing · {quantity(session.doc.run.speed, 'speed')} asked for
+      driver touches nothing · {quantity(rig.speed, 'speed')} asked for
     </p>
   </div>
 {/if}

@@ -41,6 +41,18 @@ class CatalogueState {
     await Promise.all([this.opened, this.fetch(hostId)]);
   }
 
+  /** What a phone needs of a host: how its day is asked for, and its drawing. */
+  async openForDay(hostId: string) {
+    await Promise.all([
+      this.fetch(hostId),
+      this.kinds.length
+        ? null
+        : ask(api.GET('/api/kinds')).then((kinds) => {
+            this.kinds = kinds;
+          }),
+    ]);
+  }
+
   /** The shelf has changed: so have the choices. */
   async restock() {
     if (this.opened) this.kinds = await ask(api.GET('/api/kinds'));

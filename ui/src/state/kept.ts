@@ -1,3 +1,5 @@
+import { fresh } from './fresh';
+
 /**
  * What the browser keeps: choices, and changes that the server does not have yet. A browser that blocks or has filled its storage keeps nothing; the
  * application goes on and says so.
@@ -5,6 +7,15 @@
 export function read(key: string): string | null {
   try {
     return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+/** What was kept as JSON; null for nothing, and for what cannot be read: this application did not write it. */
+export function readJson<T>(key: string): T | null {
+  try {
+    return JSON.parse(read(key) ?? 'null') as T | null;
   } catch {
     return null;
   }
@@ -46,9 +57,9 @@ async function claim(): Promise<string> {
   } catch {
     // A name for this visit only.
   }
-  name ??= crypto.randomUUID();
+  name ??= fresh();
   // A window that was duplicated has the other's name: it takes a new one.
-  while (navigator.locks && !(await hold(lockOf(name)))) name = crypto.randomUUID();
+  while (navigator.locks && !(await hold(lockOf(name)))) name = fresh();
   try {
     sessionStorage.setItem('ochema.window', name);
   } catch {

@@ -1,4 +1,6 @@
 import { api, ApiError, ask, type Schemas } from '../api/client';
+import { fresh } from './fresh';
+import { readJson, write } from './kept';
 import { nowText } from './now';
 
 export type Entry = Schemas['Entry'];
@@ -7,12 +9,6 @@ export type Entry = Schemas['Entry'];
 interface Kept {
   waiting: Entry[];
   refused: { entry: Entry; why: string }[];
-}
-
-/** A key of its own for a line: over plain HTTP a browser has no randomUUID. */
-function freshKey() {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
 }
 
 /** How long until it is tried again, ms. */
@@ -26,6 +22,8 @@ export class Logbook {
   waiting = $state.raw<Entry[]>([]);
   refused = $state.raw<{ entry: Entry; why: string }[]>([]);
   offline = $state(false);
+  /** Why the server lets this phone write nothing; empty while it does. */
+  shut = $state('');
   private sending = false;
   private over = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -38,12 +36,8 @@ export class Logbook {
     private readonly rig: string,
     private readonly onsent: () => unknown,
   ) {
-    try {
-      const kept = JSON.parse(localStorage.getItem(this.name) ?? '{}') as Partial<Kept>;
-      [this.waiting, this.refused] = [kept.waiting ?? [], kept.refused ?? []];
-    } catch {
-      // What cannot be read was not written by this application.
-    }
+    const kept = readJson<Partial<Kept>>(this.name);
+    [this.waiting, this.refused] = [kept?.waiting ?? [], kept?.refused ?? []];
     if (this.waiting.length) void this.send();
   }
 
@@ -55,7 +49,7 @@ export class Logbook {
   add(entry: Partial<Entry> & Pick<Entry, 'sort'>) {
     this.waiting = [
       ...this.waiting,
-      { key: freshKey(), at: nowText(), of: '', design: '', note: '', simulated: false, ...entry },
+      { key: fresh(), at: nowText(), of: '', design: '', note: '', simulated: false, ...entry },
     ];
     this.keep();
     void this.send();
@@ -73,11 +67,8 @@ export class Logbook {
   }
 
   private keep() {
-    try {
-      localStorage.setItem(this.name, JSON.stringify({ waiting: this.waiting, refused: this.refused } satisfies Kept));
-    } catch {
-      // A browser that keeps nothing still sends.
-    }
+    // A browser that keeps nothing still sends.
+    write(this.name, JSON.stringify({ waiting: this.waiting, refused: this.refused } satisfies Kept));
   }
 
   private async send() {
@@ -91,14 +82,15 @@ export class Logbook {
         await ask(api.POST('/api/rigs/{id}/log', { params: { path: { id: this.rig } }, body: entry }));
         took = true;
       } catch (e) {
-        if (!(e instanceof ApiError) || e.offline || e.status >= 500) {
-          this.offline = true;
+        const shut = e instanceof ApiError && e.shut;
+        if (!(e instanceof ApiError) || e.offline || shut || e.status >= 500) {
+          [this.offline, this.shut] = [!shut, shut ? e.message : ''];
           this.timer = setTimeout(() => ((this.sending = false), void this.send()), AGAIN);
           break;
         }
         this.refused = [...this.refused, { entry, why: e.message }];
       }
-      this.offline = false;
+      [this.offline, this.shut] = [false, ''];
       this.waiting = this.waiting.filter((w) => w.key !== entry.key);
       this.keep();
     }

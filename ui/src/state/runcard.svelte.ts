@@ -1,4 +1,5 @@
 import { api, ApiError, ask, type Schemas } from '../api/client';
+import { readJson, write } from './kept';
 import type { Entry } from './logbook.svelte';
 
 export type StoredCard = Schemas['StoredCard'];
@@ -13,12 +14,8 @@ export class RunCardState {
   private asked = 0;
 
   constructor(private readonly rig: string) {
-    try {
-      this.card = JSON.parse(localStorage.getItem(this.name) ?? 'null') as StoredCard | null;
-      this.stale = this.card !== null;
-    } catch {
-      this.card = null;
-    }
+    this.card = readJson(this.name);
+    this.stale = this.card !== null;
   }
 
   private get name() {
@@ -37,14 +34,10 @@ export class RunCardState {
       );
       if (mine !== this.asked) return;
       [this.card, this.problem, this.stale] = [card, '', false];
-      try {
-        localStorage.setItem(this.name, JSON.stringify(card));
-      } catch {
-        // A browser that keeps nothing shows what it has.
-      }
+      write(this.name, JSON.stringify(card));
     } catch (e) {
       if (mine !== this.asked) return;
-      if (e instanceof ApiError && e.offline && this.card) this.stale = true;
+      if (e instanceof ApiError && (e.offline || e.shut) && this.card) this.stale = true;
       else this.problem = e instanceof ApiError ? e.message : 'The card could not be made.';
     }
   }
