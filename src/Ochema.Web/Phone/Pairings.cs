@@ -6,10 +6,10 @@ namespace Ochema.Web.Phone;
 /// <param name="Code">As it is shown and typed.</param>
 /// <param name="Rigs">What it is let in to.</param>
 /// <param name="Until">When it is void.</param>
-internal sealed record Pairing(string Code, IReadOnlyList<string> Rigs, DateTime Until);
+public sealed record Pairing(string Code, IReadOnlyList<string> Rigs, DateTime Until);
 
 /// <summary>The codes that are open. A code serves once, for <see cref="Term"/>; whoever guesses loses them all.</summary>
-internal sealed class Pairings(TimeProvider clock)
+public sealed class Pairings(TimeProvider clock)
 {
     public static readonly TimeSpan Term = TimeSpan.FromMinutes(10);
 

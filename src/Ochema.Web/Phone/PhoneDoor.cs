@@ -11,7 +11,7 @@ namespace Ochema.Web.Phone;
 /// through, not by what it says of itself.
 /// </summary>
 /// <param name="Port">Where it listens.</param>
-internal sealed record PhoneDoor(int Port)
+public sealed record PhoneDoor(int Port)
 {
     /// <summary>Marks the connections that came in through it.</summary>
     private sealed record Entered;
