@@ -31,7 +31,7 @@ public static class Server
     private const int MostAtOnce = 16;
 
     /// <summary>Runs until stopped. Options: <c>--port N</c>, <c>--data DIR</c>, <c>--ui DIR</c>, <c>--demo</c>, <c>--phone</c>,
-    /// <c>--phone-port N</c>.</summary>
+    /// <c>--phone-port N</c>, <c>--tls</c>.</summary>
     public static async Task<int> RunAsync(string[] args)
     {
         try
@@ -83,7 +83,7 @@ public static class Server
         ThreadPool.SetMinThreads(MostAtOnce, MostAtOnce);
         if (settings.PhoneAt is { } phoneAt)
         {
-            var door = new PhoneDoor(phoneAt);
+            var door = new PhoneDoor(phoneAt, settings.Tls ? OwnAuthority.In(settings.DataFolder, TimeProvider.System) : null);
             builder.Services.AddSingleton(door);
             builder.WebHost.ConfigureKestrel(k =>
             {
@@ -219,8 +219,9 @@ public static class Server
 /// <param name="Port">As it was said; null where nothing was.</param>
 /// <param name="Phone">Phones are let in through a door of their own.</param>
 /// <param name="PhonePort">As it was said; the next one to the port where nothing was.</param>
+/// <param name="Tls">Phones come in under a certificate of one's own.</param>
 public sealed record ServerSettings(string? Port, string DataFolder, string? InterfaceFolder, bool Demo, bool Phone = false,
-    string? PhonePort = null)
+    string? PhonePort = null, bool Tls = false)
 {
     private const int LastPort = 65535;
 
@@ -228,7 +229,7 @@ public sealed record ServerSettings(string? Port, string DataFolder, string? Int
     private const int UsualPort = 5080;
 
     /// <summary>Options that are there or not.</summary>
-    internal static readonly string[] Switches = ["--demo", "--phone"];
+    internal static readonly string[] Switches = ["--demo", "--phone", "--tls"];
 
     /// <summary>Where it listens for the computer itself.</summary>
     internal int OwnPort => Port is { } said ? int.Parse(said, CultureInfo.InvariantCulture) : UsualPort;
@@ -241,6 +242,8 @@ public sealed record ServerSettings(string? Port, string DataFolder, string? Int
     public void Check()
     {
         CheckPort("--port", Port, 0, LastPort);
+        if (Tls && !Phone)
+            throw new StartException("--tls is for phones: say --phone too.", StartException.Said);
         if (Phone)
         {
             CheckPort("--phone-port", PhonePort, 1, LastPort);
@@ -261,5 +264,6 @@ public sealed record ServerSettings(string? Port, string DataFolder, string? Int
         c["port"],
         c["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData), "ochema"),
         c["ui"],
-        args.Contains("--demo") || c["demo"] == "true", args.Contains("--phone") || c["phone"] == "true", c["phone-port"]);
+        args.Contains("--demo") || c["demo"] == "true", args.Contains("--phone") || c["phone"] == "true", c["phone-port"],
+        args.Contains("--tls") || c["tls"] == "true");
 }

@@ -17,15 +17,23 @@ public sealed class Browser : IDisposable
     private readonly string data = Directory.CreateTempSubdirectory("ochema-ui-").FullName;
     private readonly int port = FreePort();
     private readonly string languages;
+    private readonly string[] more = [];
     private Process server;
 
     /// <summary>The browsers that are open.</summary>
     private static readonly ConcurrentDictionary<Browser, bool> Live = new();
 
     /// <param name="languages">The reader's languages, the first preferred.</param>
-    public Browser(int width = 1280, int height = 800, string languages = "en-GB,en")
+    /// <param name="phone">With its door for phones: "http", or "https" under a certificate of its own.</param>
+    public Browser(int width = 1280, int height = 800, string languages = "en-GB,en", string? phone = null)
     {
         this.languages = languages;
+        if (phone is not null)
+        {
+            var door = FreePort();
+            PhoneAddress = $"{phone}://127.0.0.1:{door}/";
+            more = ["--phone", "--phone-port", $"{door}", .. phone == "https" ? ["--tls"] : Array.Empty<string>()];
+        }
         Address = $"http://127.0.0.1:{port}/";
         server = Serve();
         try
@@ -49,6 +57,8 @@ public sealed class Browser : IDisposable
             "--disable-component-update", "--disable-sync", "--force-prefers-reduced-motion",
             "--use-angle=swiftshader", "--enable-unsafe-swiftshader", "--hide-scrollbars", $"--window-size={width},{height}",
                 "--user-data-dir=" + Path.Combine(data, "profile"));
+        // Its own certificate is one that this browser was not given.
+        options.AcceptInsecureCertificates = PhoneAddress is not null;
         options.AddUserProfilePreference("intl.accept_languages", languages);
         var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         try
@@ -78,7 +88,7 @@ public sealed class Browser : IDisposable
     }
 
     private Process Serve() => Process.Start(new ProcessStartInfo("dotnet",
-        [typeof(Web.Server).Assembly.Location, "--port", $"{port}", "--data", data, "--ui", Path.Combine(Root, "ui/dist"), "--demo"])
+        [typeof(Web.Server).Assembly.Location, "--port", $"{port}", "--data", data, "--ui", Path.Combine(Root, "ui/dist"), "--demo", .. more])
     {
         RedirectStandardOutput = true,
         RedirectStandardError = true,
@@ -91,6 +101,39 @@ public sealed class Browser : IDisposable
     }
 
     public string Address { get; }
+
+    /// <summary>The door for phones; null where it is shut.</summary>
+    public string? PhoneAddress { get; }
+
+    /// <summary>A window as a phone has it, touched and not pointed at.</summary>
+    public void AsPhone()
+    {
+        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
+            new() { ["width"] = 390, ["height"] = 844, ["deviceScaleFactor"] = 2, ["mobile"] = true });
+        Driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", new() { ["enabled"] = true });
+    }
+
+    /// <summary>Touched by a finger, which it must be reached by.</summary>
+    public void Tap(string css)
+    {
+        Script<object>("arguments[0].scrollIntoView({block: 'center'})", Find(css));
+        Thread.Sleep(80);
+        var at = Script<IReadOnlyCollection<object>>("""
+            const r = arguments[0].getBoundingClientRect();
+            const [x, y] = [r.x + r.width / 2, r.y + r.height / 2];
+            return [x, y, arguments[0].contains(document.elementFromPoint(x, y))];
+            """, Find(css)).ToList();
+        Assert.True((bool)at[2], css + " lies under something");
+        Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new()
+        {
+            ["type"] = "touchStart",
+            ["touchPoints"] = new object[]
+            {
+                new Dictionary<string, object> { ["x"] = Convert.ToDouble(at[0]), ["y"] = Convert.ToDouble(at[1]) },
+            },
+        });
+        Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = "touchEnd", ["touchPoints"] = Array.Empty<object>() });
+    }
 
     /// <summary>Where the server keeps its file.</summary>
     public string DataFolder => data;

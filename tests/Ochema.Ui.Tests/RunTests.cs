@@ -10,35 +10,9 @@ public sealed class RunTests : IDisposable
     private const string Rig = "demo-2-bonnet-close-up-braced";
     private readonly Browser browser = new();
 
-    public RunTests()
-    {
-        browser.Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride",
-            new() { ["width"] = 390, ["height"] = 844, ["deviceScaleFactor"] = 2, ["mobile"] = true });
-        browser.Driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", new() { ["enabled"] = true });
-    }
+    public RunTests() => browser.AsPhone();
 
     public void Dispose() => browser.Dispose();
-
-    private void Tap(string css)
-    {
-        browser.Script<object>("arguments[0].scrollIntoView({block: 'center'})", browser.Find(css));
-        Thread.Sleep(80);
-        var at = browser.Script<IReadOnlyCollection<object>>("""
-            const r = arguments[0].getBoundingClientRect();
-            const [x, y] = [r.x + r.width / 2, r.y + r.height / 2];
-            return [x, y, arguments[0].contains(document.elementFromPoint(x, y))];
-            """, browser.Find(css)).ToList();
-        Assert.True((bool)at[2], css + " lies under something");
-        browser.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new()
-        {
-            ["type"] = "touchStart",
-            ["touchPoints"] = new object[]
-            {
-                new Dictionary<string, object> { ["x"] = Convert.ToDouble(at[0]), ["y"] = Convert.ToDouble(at[1]) },
-            },
-        });
-        browser.Driver.ExecuteCdpCommand("Input.dispatchTouchEvent", new() { ["type"] = "touchEnd", ["touchPoints"] = Array.Empty<object>() });
-    }
 
     private bool Ticked(string id) => browser.Find($"[data-tick='{id}']").GetDomAttribute("data-done") == "true";
 
@@ -65,20 +39,20 @@ public sealed class RunTests : IDisposable
         {
             if (browser.Driver.FindElements(By.CssSelector($"[data-tick='{id}'] input[inputmode=decimal]")).FirstOrDefault() is { } gauge)
                 gauge.SendKeys("0.6");
-            Tap($"[data-tick='{id}'] > button");
+            browser.Tap($"[data-tick='{id}'] > button");
             Browser.Until(id, () => Ticked(id));
         }
         Browser.Until("all sent", () => Lines() == before + ids.Count);
         Browser.Until("ready", () => browser.Find("[data-start]").Enabled);
-        Tap("[data-start]");
+        browser.Tap("[data-start]");
         Browser.Until("running", () => browser.Driver.FindElements(By.CssSelector("[data-end]")).Count == 1);
         Browser.Until("a look ahead", () => browser.Find("[data-look]").Text.Contains("Look again in", StringComparison.Ordinal));
         // The server goes away; what is noted meanwhile stays here, and is sent once.
         browser.KillServer();
         browser.Script<object>("[...document.querySelectorAll('button')].find((b) => b.textContent.trim() === 'It hums').setAttribute('data-hums', '')");
-        Tap("[data-hums]");
+        browser.Tap("[data-hums]");
         Browser.Until("kept", () => browser.Find("[data-waiting]").GetDomAttribute("data-waiting") == "1");
-        Tap("[data-end]");
+        browser.Tap("[data-end]");
         Browser.Until("stopped", () => browser.Driver.FindElements(By.CssSelector("[data-start]")).Count == 1);
         Browser.Until("both kept", () => browser.Find("[data-waiting]").GetDomAttribute("data-waiting") == "2");
         browser.StartServer();
@@ -94,7 +68,7 @@ public sealed class RunTests : IDisposable
     {
         browser.Open($"#/rig/{Rig}/run");
         Browser.Until("the card", () => browser.Find("[data-allowed]").Text.Contains("up to", StringComparison.Ordinal));
-        Tap("summary");
+        browser.Tap("summary");
         browser.Find("details select option[value='10']").Click();
         Browser.Until("less", () => !browser.Find("[data-allowed]").Text.Contains("up to 90", StringComparison.Ordinal));
         Browser.Until("what took it", () => browser.Body.Contains(" takes ", StringComparison.Ordinal)

@@ -11,6 +11,8 @@
   let hash = $state(location.hash);
   let ready = $state(false);
   let problem = $state('');
+  /** This phone is let in no more. */
+  let shut = $state(false);
 
   async function load() {
     problem = '';
@@ -20,6 +22,7 @@
       ready = true;
     } catch (e) {
       problem = e instanceof ApiError ? e.message : 'The server sent something that cannot be read.';
+      shut = e instanceof ApiError && e.shut;
       setTimeout(load, 3000);
     }
   }
@@ -45,8 +48,14 @@
   <main class="grid h-full place-items-center">
     {#if problem}
       <div class="max-w-md text-center" role="alert">
-        <h1 class="text-xl">The server does not answer</h1>
-        <p class="text-quiet mt-1">Start it with <code>./ochema run</code>. This page tries again by itself.</p>
+        {#if shut}
+          <h1 class="text-xl">This phone is not let in</h1>
+          <p class="text-quiet mt-1">{problem} What it has not sent yet is kept on it until then.</p>
+          <p class="mt-3"><a class="btn btn-primary h-12" href="/pair">Pair it</a></p>
+        {:else}
+          <h1 class="text-xl">The server does not answer</h1>
+          <p class="text-quiet mt-1">Start it with <code>./ochema run</code>. This page tries again by itself.</p>
+        {/if}
       </div>
     {:else}
       <p class="text-quiet" aria-busy="true">Opening Ochema …</p>

@@ -83,6 +83,20 @@ public sealed partial record AccelerometerLog(double[] Time, double[][] Axes, Lo
     /// <summary>Samples a second, in the middle.</summary>
     public double Rate => (Time.Length - 1) / Time[^1];
 
+    /// <summary>Longest pause between two samples where the phone missed <see cref="Missed"/> or more, s; 0 where it missed none. Over a pause a
+    /// ringing is drawn straight, which reads as something slow.</summary>
+    public double Pause
+    {
+        get
+        {
+            var steps = Enumerable.Range(1, Time.Length - 1).Select(i => Time[i] - Time[i - 1]).Order().ToList();
+            return steps[^1] > (Missed + 1) * steps[steps.Count / 2] ? steps[^1] : 0;
+        }
+    }
+
+    /// <summary>Samples missed in a row that are a pause, and no unevenness as every phone has it (common practice, no source).</summary>
+    private const int Missed = 4;
+
     /// <summary>Where the four values of a row stand, and what their columns are called; empty names where there is no header.</summary>
     private sealed record Columns(int[] At, string[] Names)
     {

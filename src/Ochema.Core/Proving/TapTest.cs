@@ -13,7 +13,11 @@ namespace Ochema.Core.Proving;
 /// <param name="Density">(m/s²)²/Hz.</param>
 public sealed record LogReport(
     string Guess, LogTime TimeUnit, LogAcceleration AccelerationUnit, double Duration, double Rate, int Axis,
-        IReadOnlyList<double> Frequencies, IReadOnlyList<double> Density, IReadOnlyList<SpectrumPeak> Peaks);
+        IReadOnlyList<double> Frequencies, IReadOnlyList<double> Density, IReadOnlyList<SpectrumPeak> Peaks)
+{
+    /// <summary>Longest pause in it, s; 0 where it has none: what it says that is slower than such a pause may be the pause itself.</summary>
+    public required double Pause { get; init; }
+}
 
 /// <summary>A rig made to agree with its tap test, and what changed.</summary>
 public sealed record Calibration(RigDocument Document, double Before, double After, double Factor, double Damping);
@@ -50,7 +54,10 @@ public static class TapTest
         var (f, s) = Spectra.Welch(even[axis], rate, Math.Min(even[axis].Length, (int)(rate * 8)));
         var keep = Enumerable.Range(0, f.Length).Where(k => f[k] is >= 0.5 and <= 200).ToList();
         return new(log.Guess, log.TimeUnit, log.AccelerationUnit, log.Time[^1], log.Rate, axis, [.. keep.Select(k => f[k])],
-            [.. keep.Select(k => s[k])], Spectra.Peaks(even[axis], rate, Lowest, Math.Min(Highest, rate / 2.2)));
+            [.. keep.Select(k => s[k])], Spectra.Peaks(even[axis], rate, Lowest, Math.Min(Highest, rate / 2.2)))
+        {
+            Pause = log.Pause,
+        };
     }
 
     /// <summary>

@@ -34,7 +34,7 @@ internal static class PhoneApi
     private static async Task<Answer<PhoneState>> State(OchemaContext db, TimeProvider clock, IServiceProvider services)
     {
         var phones = await PhoneStore.AllAsync(db, clock.GetUtcNow().UtcDateTime);
-        return Answer.Of(new PhoneState(services.GetService<PhoneDoor>()?.Addresses() ?? null,
+        return Answer.Of(new PhoneState(services.GetService<PhoneDoor>()?.Addresses(), services.GetService<PhoneDoor>()?.Authority?.Fingerprint,
             [.. phones.Select(p => new PairedPhone(p.Id, p.Name, p.PairedAt, p.SeenAt, [.. p.Rigs.Select(r => r.RigId)]))]));
     }
 
@@ -73,7 +73,8 @@ public sealed record PhoneRig(string Id, string Name, string Film);
 
 /// <summary>Phones beside the vehicle.</summary>
 /// <param name="Addresses">Where they find the computer; null while they are not let in at all.</param>
-public sealed record PhoneState(IReadOnlyList<string>? Addresses, IReadOnlyList<PairedPhone> Phones);
+/// <param name="Fingerprint">Of the certificate that a phone is given, SHA-256; null where it needs none.</param>
+public sealed record PhoneState(IReadOnlyList<string>? Addresses, string? Fingerprint, IReadOnlyList<PairedPhone> Phones);
 
 /// <summary>A phone that was paired.</summary>
 /// <param name="Rigs">Ids of the rigs it is let in to.</param>

@@ -10,6 +10,9 @@ internal static class PairPage
 {
     public const string Path = "/pair";
 
+    /// <summary>Where a phone gets the authority that vouches for this door.</summary>
+    public const string CertificatePath = "/pair/certificate";
+
     private const int LongestName = 40;
 
     /// <summary>Marks the resources that need no token.</summary>
@@ -18,6 +21,9 @@ internal static class PairPage
     public static void Map(WebApplication app)
     {
         app.MapGet(Path, (HttpContext context, string code = "") => PhoneDoor.Through(context) ? Page(context, code, "") : AtTheComputer())
+            .WithMetadata(new Asks()).ExcludeFromDescription();
+        app.MapGet(CertificatePath, (IServiceProvider services) => services.GetService<PhoneDoor>()?.Authority is { } authority
+            ? Results.File(authority.Certificate, "application/x-x509-ca-cert", "ochema.crt") : Problems.NotFound("There is no certificate here."))
             .WithMetadata(new Asks()).ExcludeFromDescription();
         app.MapPost(Path, Pair).WithMetadata(new Asks(), new Microsoft.AspNetCore.Mvc.RequestSizeLimitAttribute(4096)).ExcludeFromDescription();
     }
@@ -75,6 +81,7 @@ internal static class PairPage
             #code { font-size: 1.7rem; letter-spacing: .12em; text-transform: uppercase; font-variant-numeric: tabular-nums; }
             button { width: 100%; min-height: 3.6rem; margin-top: 1.4rem; font: inherit; font-weight: 700; font-size: 1.15rem; border: 0; border-radius: .4rem; background: var(--do); color: var(--on); }
             [role=alert] { border-left: 4px solid; padding-left: .7rem; font-weight: 600; }
+            a { color: inherit; }
             small { display: block; margin-top: 1rem; }
           </style>
         </head>
@@ -90,7 +97,10 @@ internal static class PairPage
               <input id="name" name="name" maxlength="{{LongestName}}" autocomplete="off" placeholder="Phone">
               <button>Pair</button>
             </form>
-            <small>Pair on a network of your own: without a certificate, who listens on the network can read along.</small>
+            <small>{{(context.Request.IsHttps
+                ? $"First time here: <a href=\"{CertificatePath}\">put the certificate on this phone</a>, in its settings as an authority, and compare its "
+                    + "fingerprint with the one on the computer. Then it works without a warning, through breaks of the network, and with its own sensors."
+                : "Pair on a network of your own: without a certificate, who listens on the network can read along.")}}</small>
           </main>
         </body>
         </html>

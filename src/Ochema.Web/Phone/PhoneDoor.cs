@@ -10,23 +10,33 @@ namespace Ochema.Web.Phone;
 /// nothing else. The first door, on the machine's own address, is not reached from elsewhere. A request is known by the door that it came
 /// through, not by what it says of itself.
 /// </summary>
-/// <param name="Port">Where it listens.</param>
-public sealed record PhoneDoor(int Port)
+/// <param name="port">Where it listens.</param>
+/// <param name="authority">Who vouches for it; null where it speaks in the clear.</param>
+public sealed class PhoneDoor(int port, OwnAuthority? authority)
 {
+    /// <summary>Who vouches for it; null where it speaks in the clear.</summary>
+    public OwnAuthority? Authority => authority;
+
     /// <summary>Marks the connections that came in through it.</summary>
     private sealed record Entered;
 
     public static bool Through(HttpContext context) => context.Features.Get<Entered>() is not null;
 
     /// <summary>Opens it on all addresses of the machine.</summary>
-    public void Open(KestrelServerOptions kestrel) => kestrel.Listen(IPAddress.Any, Port, door => door.Use(next => connection =>
+    public void Open(KestrelServerOptions kestrel) => kestrel.Listen(IPAddress.Any, port, door =>
     {
-        connection.Features.Set(new Entered());
-        return next(connection);
-    }));
+        if (authority is not null)
+            door.UseHttps(https => https.ServerCertificateSelector = (connection, _) =>
+                authority.For(((IPEndPoint)connection!.LocalEndPoint!).Address));
+        door.Use(next => connection =>
+        {
+            connection.Features.Set(new Entered());
+            return next(connection);
+        });
+    });
 
     /// <summary>Where a phone finds it: an address a line, those of the local network only.</summary>
-    public IReadOnlyList<string> Addresses() => [.. LocalAddresses().Select(a => $"http://{a}:{Port}/")];
+    public IReadOnlyList<string> Addresses() => [.. LocalAddresses().Select(a => $"{(authority is null ? "http" : "https")}://{a}:{port}/")];
 
     /// <summary>The machine's addresses on local networks, IPv4.</summary>
     private static IEnumerable<IPAddress> LocalAddresses() => NetworkInterface.GetAllNetworkInterfaces()
@@ -42,6 +52,7 @@ public sealed record PhoneDoor(int Port)
         return IPAddress.IsLoopback(address) || Local.Any(n => n.Contains(address));
     }
 
-    private static readonly IPNetwork[] Local =
+    /// <summary>Local networks (RFC 1918, RFC 3927).</summary>
+    public static readonly IReadOnlyList<IPNetwork> Local =
         [IPNetwork.Parse("10.0.0.0/8"), IPNetwork.Parse("172.16.0.0/12"), IPNetwork.Parse("192.168.0.0/16"), IPNetwork.Parse("169.254.0.0/16")];
 }

@@ -18,6 +18,8 @@ internal static class PhoneNotice
         using var scope = services.CreateScope();
         List<string> rigs = [.. scope.ServiceProvider.GetRequiredService<OchemaContext>().Rigs.Where(r => r.DeletedAt == null).Select(r => r.Id)];
         to.WriteLine($"Phones beside the vehicle: {string.Join(" or ", all)}");
+        if (door.Authority is { } authority)
+            to.WriteLine($"First on each phone: {first.TrimEnd('/')}{PairPage.CertificatePath}, put into its settings as an authority; fingerprint (SHA-256) {authority.Fingerprint}");
         if (rigs.Count == 0)
         {
             to.WriteLine("There is no rig yet; pair a phone later, from a rig's Run.");

@@ -168,4 +168,15 @@ public class TapTests
         Assert.Equal(TapTest.Simulate(rig, Catalogue.Shipped, 7), TapTest.Simulate(rig, Catalogue.Shipped, 7));
         Assert.NotEqual(TapTest.Simulate(rig, Catalogue.Shipped, 7), TapTest.Simulate(rig, Catalogue.Shipped, 8));
     }
+
+    [Fact] // a phone that stood still for a moment: what it draws straight is no slow mode
+    public void APauseInALogIsSaid()
+    {
+        var log = TapTest.Simulate(RigFiles.CupAndArm(), Catalogue.Shipped);
+        Assert.Equal(0, TapTest.Read(log).Pause);
+        var lines = log.Split('\n');
+        // From half a second after the push on, 0.6 s at 200 samples a second.
+        var torn = string.Join('\n', [.. lines[..201], .. lines[321..]]);
+        Assert.Equal(0.605, TapTest.Read(torn).Pause, 0.01);
+    }
 }

@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import Header from '../parts/Header.svelte';
   import { door } from '../state/door.svelte';
+  import { offline } from './offline.svelte';
   import PhoneRigCard from './PhoneRigCard.svelte';
 
   let phone = $derived(door.phone!);
@@ -26,6 +27,11 @@
         <a class="underline" href="/pair">pair again</a>.
       </p>
     {/if}
-    <p class="text-quiet mt-4 text-sm">Proves and runs these rigs. All else is done at the computer.</p>
+    <p class="text-quiet mt-4 text-sm" data-kept={offline.kept}>
+      Proves and runs these rigs. All else is done at the computer.
+      {#if offline.kept}This page opens without the network; what is entered then is sent later.{:else}What is entered
+        while the network is away is kept here and sent later, as long as this page stays open: without a certificate it
+        does not open again until the network is back.{/if}
+    </p>
   </main>
 </div>

@@ -5,6 +5,7 @@
   import { getAtHand } from '../state/athand';
   import { notices } from '../state/notices.svelte';
   import ReadField from './ReadField.svelte';
+  import TapLog from './TapLog.svelte';
 
   interface Props {
     rig: string;
@@ -69,10 +70,11 @@
     </p>
   {:else if rung.sort === 'tap'}
     <p class="mt-3 text-sm">
-      Predicted {frequency ? quantity(frequency, 'frequency') : 'nothing that rings'}. A phone's log is read
-      {#if hand.whole}under <a class="underline" href="#/rig/{rig}/shake">Shake</a>{:else}at the computer, under Shake{/if};
-      its first peak goes in here.
+      Predicted {frequency ? quantity(frequency, 'frequency') : 'nothing that rings'}. Phone taped to the camera, one
+      push the way it is softest, and let it ring: the first peak of its log goes in here.{#if hand.whole}
+        The whole log lies over the prediction under <a class="underline" href="#/rig/{rig}/shake">Shake</a>.{/if}
     </p>
+    <TapLog onpeak={(f) => ((hertz = f), (made = null))} />
     <div class="mt-3 flex flex-wrap items-center gap-3">
       <ReadField label="First peak" dimension="frequency" bind:value={hertz} large oncommit={tap} />
       <button class="btn btn-ghost btn-sm px-2 font-normal underline" onclick={standIn}>stand-in phone</button>

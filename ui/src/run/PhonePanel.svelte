@@ -79,6 +79,13 @@
 {:else}
   <button class="btn border-rule bg-base-100" onclick={pair}>Let a phone in to this rig</button>
 {/if}
+{#if state_?.fingerprint && code}
+  <p class="text-quiet mt-2 text-sm">
+    First time on a phone: open <span class="break-all">{square?.address}pair/certificate</span> there and put it into
+    its settings as an authority. Its fingerprint (SHA-256) is
+    <span class="break-words tabular-nums">{state_.fingerprint}</span>.
+  </p>
+{/if}
 {#if problem}<p class="mt-1 text-sm" role="alert">{problem}</p>{/if}
 {#if mine.length}
   <ul class="mt-2" aria-label="Phones that are let in">

@@ -112,6 +112,9 @@
   <p class="mt-1 text-xs" data-log>
     <b>{origin}</b>: {log.duration.toFixed(1)} s, {log.rate.toFixed(0)} samples a second; {log.guess}. Confirm:
   </p>
+  {#if log.pause}<p class="word-tight text-xs font-semibold">
+      It has a pause of {log.pause.toFixed(1)} s: a slow peak may be no more than that.
+    </p>{/if}
   <ChoiceField
     label="Time in"
     value={log.timeUnit}

@@ -1,4 +1,4 @@
-import { api, ask, type Schemas } from '../api/client';
+import { api, ApiError, ask, type Schemas } from '../api/client';
 import { readJson, write } from './kept';
 
 /** Under which what a phone was let in to is kept, for when the computer is out of reach. */
@@ -14,7 +14,8 @@ class DoorState {
       this.phone = (await ask(api.GET('/api/door'))).phone ?? null;
       if (this.phone) write(KEPT, JSON.stringify(this.phone));
     } catch (e) {
-      this.phone = readJson(KEPT);
+      // Out of reach is one thing; let in no more is another.
+      this.phone = e instanceof ApiError && e.offline ? readJson(KEPT) : null;
       if (!this.phone) throw e;
     }
   }
