@@ -39,6 +39,8 @@ public static class Server
             var app = Build(args);
             if (app.Services.GetService<PhoneDoor>() is not null)
                 app.Lifetime.ApplicationStarted.Register(() => PhoneNotice.Print(app.Services, Console.Out));
+            if (Packed.Is)
+                app.Lifetime.ApplicationStarted.Register(() => Open(app.Urls.First(), args));
             await app.RunAsync();
             return 0;
         }
@@ -57,6 +59,14 @@ public static class Server
             await Console.Error.WriteLineAsync("ochema: The port is taken by another program: stop that one, or choose another with --port.");
             return StartException.Taken;
         }
+    }
+
+    /// <summary>Says where it is, to whoever started it without a launcher, and opens the browser there.</summary>
+    private static void Open(string address, string[] args)
+    {
+        Console.WriteLine($"Ochema is at {address}; Ctrl-C stops it.");
+        if (!args.Contains(ServerSettings.NoBrowser) && !Packed.Browse(address))
+            Console.WriteLine("Open that address in a browser.");
     }
 
     /// <summary>The application, ready to run.</summary>
@@ -196,9 +206,10 @@ public static class Server
     private static void Interface(WebApplication app, ServerSettings settings)
     {
         app.Map("/api/{**rest}", Otherwise).ExcludeFromDescription();
-        if (settings.InterfaceFolder is not { } folder || !Directory.Exists(folder))
+        IFileProvider? files = settings.InterfaceFolder is { } folder && Directory.Exists(folder) ? new PhysicalFileProvider(Path.GetFullPath(folder))
+            : Packed.Is ? Packed.Interface : null;
+        if (files is null)
             return;
-        var files = new PhysicalFileProvider(Path.GetFullPath(folder));
         app.UseStaticFiles(new StaticFileOptions
         {
             FileProvider = files,
@@ -229,7 +240,10 @@ public sealed record ServerSettings(string? Port, string DataFolder, string? Int
     private const int UsualPort = 5080;
 
     /// <summary>Options that are there or not.</summary>
-    internal static readonly string[] Switches = ["--demo", "--phone", "--tls"];
+    internal static readonly string[] Switches = ["--demo", "--phone", "--tls", NoBrowser];
+
+    /// <summary>Where the interface is inside, no browser is opened.</summary>
+    internal const string NoBrowser = "--no-browser";
 
     /// <summary>Where it listens for the computer itself.</summary>
     internal int OwnPort => Port is { } said ? int.Parse(said, CultureInfo.InvariantCulture) : UsualPort;
@@ -261,8 +275,10 @@ public sealed record ServerSettings(string? Port, string DataFolder, string? Int
     }
 
     public static ServerSettings From(IConfiguration c, IReadOnlyList<string> args) => new(
-        c["port"],
-        c["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData), "ochema"),
+        c["port"] ?? (Packed.Is ? $"{Packed.FreePort(UsualPort)}" : null),
+        c["data"] ?? Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.LocalApplicationData,
+            // Where nobody kept anything yet there is no such folder: it is made then.
+            Environment.SpecialFolderOption.DoNotVerify), "ochema"),
         c["ui"],
         args.Contains("--demo") || c["demo"] == "true", args.Contains("--phone") || c["phone"] == "true", c["phone-port"],
         args.Contains("--tls") || c["tls"] == "true");

@@ -1,0 +1,1 @@
+return await Ochema.Web.CommandLine.RunAsync(args);
