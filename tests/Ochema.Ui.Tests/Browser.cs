@@ -113,6 +113,19 @@ public sealed class Browser : IDisposable
         Driver.ExecuteCdpCommand("Emulation.setTouchEmulationEnabled", new() { ["enabled"] = true });
     }
 
+    /// <summary>Paired by typing a code, fresh from the computer, into the page that a stranger gets.</summary>
+    public void Pair(params string[] rigs)
+    {
+        using var desk = new HttpClient { BaseAddress = new Uri(Address) };
+        var code = desk.PostAsJsonAsync("api/phone/pairings", new { rigs }).Result.Content.ReadFromJsonAsync<JsonNode>().Result!["code"]!;
+        Driver.Navigate().GoToUrl(PhoneAddress!);
+        Until("the page that asks", () => new Uri(Driver.Url).AbsolutePath == "/pair");
+        Find("#code").SendKeys((string)code!);
+        Find("#name").SendKeys("Ground");
+        Tap("button");
+        Until("let in", () => Driver.FindElements(By.CssSelector("[data-phone-rig]")).Count == rigs.Length);
+    }
+
     /// <summary>Touched by a finger, which it must be reached by.</summary>
     public void Tap(string css)
     {

@@ -17,26 +17,15 @@ public sealed class PhoneTests
         return desk.GetFromJsonAsync<JsonArray>($"api/rigs/{Rig}/log").Result!.Count;
     }
 
-    /// <summary>Paired by typing the code into the page that a stranger gets.</summary>
-    private static void Pair(Browser browser, params string[] rigs)
-    {
-        using var desk = Desk(browser);
-        var code = desk.PostAsJsonAsync("api/phone/pairings", new { rigs }).Result.Content.ReadFromJsonAsync<JsonNode>().Result!["code"]!;
-        browser.Driver.Navigate().GoToUrl(browser.PhoneAddress!);
-        Browser.Until("the page that asks", () => new Uri(browser.Driver.Url).AbsolutePath == "/pair");
-        Assert.Equal("", browser.Axe());
-        browser.Find("#code").SendKeys((string)code!);
-        browser.Find("#name").SendKeys("Ground");
-        browser.Tap("button");
-        Browser.Until("let in", () => browser.Driver.FindElements(By.CssSelector("[data-phone-rig]")).Count == rigs.Length);
-    }
-
     [Fact]
-    public void ProvesAndRunsByTouchThroughABreakAndIsTakenAway()
+    public async Task ProvesAndRunsByTouchThroughABreakAndIsTakenAway()
     {
         using var browser = new Browser(phone: "http");
         browser.AsPhone();
-        Pair(browser, Rig);
+        browser.Driver.Navigate().GoToUrl(browser.PhoneAddress!);
+        Browser.Until("the page that asks", () => new Uri(browser.Driver.Url).AbsolutePath == "/pair");
+        Assert.Equal("", browser.Axe());
+        browser.Pair(Rig);
         Browser.Until("its verdict", () => browser.Body.Contains("Holds to", StringComparison.OrdinalIgnoreCase));
         Assert.Equal("", browser.Axe());
         Assert.Equal(390, browser.Script<long>("return document.documentElement.scrollWidth"));
@@ -63,14 +52,14 @@ public sealed class PhoneTests
         Browser.Until("sent, once", () => Lines(browser) == before + 2, seconds: 40);
         // Taken away at the computer: it writes nothing more, and loses nothing.
         using var desk = Desk(browser);
-        var phones = desk.GetFromJsonAsync<JsonNode>("api/phone").Result!["phones"]!.AsArray();
-        Assert.True(desk.DeleteAsync($"api/phone/phones/{(string)phones.Single()!["id"]!}").Result.IsSuccessStatusCode);
+        var phones = (await desk.GetFromJsonAsync<JsonNode>("api/phone"))!["phones"]!.AsArray();
+        Assert.True((await desk.DeleteAsync($"api/phone/phones/{(string)phones.Single()!["id"]!}")).IsSuccessStatusCode);
         browser.Tap("[data-tick]:nth-of-type(2) > button");
         Browser.Until("said so", () => browser.Body.Contains("not let in", StringComparison.Ordinal));
         browser.Driver.Navigate().Refresh();
         Browser.Until("asked for a code", () => new Uri(browser.Driver.Url).AbsolutePath == "/pair");
         Assert.Equal(before + 2, Lines(browser));
-        Pair(browser, Rig);
+        browser.Pair(Rig);
         browser.Tap("[href$='/run']");
         Browser.Until("what it kept is sent", () => Lines(browser) == before + 3, seconds: 40);
     }
@@ -80,7 +69,7 @@ public sealed class PhoneTests
     {
         using var browser = new Browser(phone: "https");
         browser.AsPhone();
-        Pair(browser, Rig);
+        browser.Pair(Rig);
         Browser.Until("kept", () => browser.Find("[data-kept]").GetDomAttribute("data-kept") == "true");
         browser.Tap("[href$='/run']");
         Browser.Until("the card", () => browser.Driver.FindElements(By.CssSelector("[data-allowed]")).Count == 1);

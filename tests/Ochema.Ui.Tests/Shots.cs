@@ -9,7 +9,7 @@ public sealed class Shots
     [Fact]
     public void MainViews()
     {
-        using var browser = new Browser(1280, 800 + 139);
+        using var browser = new Browser(1280, 800 + 139, phone: "http");
         var folder = Environment.GetEnvironmentVariable("OCHEMA_SHOTS");
         browser.Driver.Manage().Window.Size = new System.Drawing.Size(1280, 800
             + (int)(browser.Script<long>("return outerHeight - innerHeight")));
@@ -66,10 +66,6 @@ public sealed class Shots
             browser.Driver.FindElement(OpenQA.Selenium.By.XPath($"//tr[td[starts-with(., '{part}')]]//option[.='{where}']")).Click();
         Browser.Until("counted", () => browser.Driver.FindElements(OpenQA.Selenium.By.CssSelector("[data-to-buy]")).Count == 1);
         Shot("parts");
-        browser.Open("#/rig/demo-6-lane-boom/make");
-        browser.Find("[data-make]");
-        browser.Button("Cuts").Click();
-        Shot("cuts");
         browser.Open("#/rig/demo-3-roof-road-ahead/prove");
         browser.Find("[data-rung=pulls]").Click();
         browser.Find("[data-pull-row='hold-1.along']").Click();
@@ -101,5 +97,14 @@ public sealed class Shots
         browser.Driver.FindElement(By.XPath("//header//button[contains(., 'change the theme')]")).Click();
         browser.Button("Whole rig").Click();
         Shot("rig-night");
+        // A phone's, in sunlight, through its own door.
+        browser.AsPhone();
+        browser.Pair("demo-3-roof-road-ahead");
+        browser.Tap("[href$='/prove']");
+        Browser.Until("the ladder", () => browser.Driver.FindElements(By.CssSelector("[data-rung]")).Count > 3);
+        browser.Tap("[data-rung=pulls]");
+        Browser.Until("the arrow", () => browser.Driver.FindElements(By.CssSelector("[data-pull] [data-arrow]")).Count == 1);
+        browser.Script<object>("scrollTo(0, 0)");
+        Shot("phone");
     }
 }

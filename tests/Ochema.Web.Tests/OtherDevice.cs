@@ -22,7 +22,8 @@ internal sealed class OtherDevice : IDisposable
         Address = IsOther ? $"10.207.{third}.1" : "127.0.0.1";
     }
 
-    private string Near => "o" + Environment.ProcessId.ToString(CultureInfo.InvariantCulture);
+    /// <summary>This machine's end of the cable.</summary>
+    private static readonly string Near = "o" + Environment.ProcessId.ToString(CultureInfo.InvariantCulture);
 
     /// <summary>False where it is this machine after all.</summary>
     public bool IsOther { get; }

@@ -188,8 +188,8 @@ public sealed class StartTests : IDisposable
         Sql("""
             CREATE TABLE IF NOT EXISTS "__EFMigrationsLock" ("Id" INTEGER NOT NULL CONSTRAINT "PK___EFMigrationsLock" PRIMARY KEY, "Timestamp" TEXT NOT NULL);
             INSERT INTO "__EFMigrationsLock" VALUES (1, '2026-01-01');
-            DELETE FROM "__EFMigrationsHistory"; DROP TABLE "Log"; DROP TABLE "Versions"; DROP TABLE "Rigs"; DROP TABLE "Films"; DROP TABLE "Shelf";
-            """);
+            DELETE FROM "__EFMigrationsHistory"; PRAGMA foreign_keys = OFF;
+            """ + string.Concat(Tables().Select(t => $"""DROP TABLE "{t}"; """)));
         await Good();
     }
 
@@ -210,6 +210,20 @@ public sealed class StartTests : IDisposable
             }
             await Good();
         }
+    }
+
+    /// <summary>What migrations made.</summary>
+    private List<string> Tables()
+    {
+        using var file = new SqliteConnection($"Data Source={File};Pooling=False");
+        file.Open();
+        using var ask = file.CreateCommand();
+        ask.CommandText = "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE '\\_\\_EF%' ESCAPE '\\' AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\'";
+        using var rows = ask.ExecuteReader();
+        var names = new List<string>();
+        while (rows.Read())
+            names.Add(rows.GetString(0));
+        return names;
     }
 
     /// <summary>Starts, is ready, and is stopped.</summary>
