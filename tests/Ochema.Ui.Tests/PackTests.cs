@@ -34,7 +34,11 @@ public sealed partial class PackTests : IClassFixture<PackTests.Packs>, IDisposa
             var done = Path.Combine(Folder, "done");
             if (Environment.GetEnvironmentVariable("OCHEMA_PACKS") is null)
             {
-                using var pack = Process.Start(new ProcessStartInfo(Path.Combine(Browser.Root, "ochema"), ["pack", "--out", Folder]) { RedirectStandardOutput = true, RedirectStandardError = true })!;
+                using var pack = Process.Start(new ProcessStartInfo(Path.Combine(Browser.Root, "ochema"), ["pack", "--out", Folder])
+                {
+                    RedirectStandardOutput = true,
+                    RedirectStandardError = true,
+                })!;
                 var (said, wrong) = (pack.StandardOutput.ReadToEndAsync(), pack.StandardError.ReadToEndAsync());
                 pack.WaitForExit();
                 Assert.True(pack.ExitCode == 0, said.Result + wrong.Result);
@@ -170,7 +174,8 @@ public sealed partial class PackTests : IClassFixture<PackTests.Packs>, IDisposa
     /// <summary>The native part that comes as a file, our own code, the interface and the film to look round in.</summary>
     private static void Holds(byte[] program, params string[] parts)
     {
-        foreach (var part in parts.Concat(["Ochema.Core.dll", "Ochema.Web.dll", "Microsoft.Extensions.FileProviders.Embedded.Manifest.xml", "Ochema.Data.Demo."]))
+        foreach (var part in parts.Concat(["Ochema.Core.dll", "Ochema.Web.dll",
+            "Microsoft.Extensions.FileProviders.Embedded.Manifest.xml", "Ochema.Data.Demo."]))
             Assert.True(program.AsSpan().IndexOf(Encoding.UTF8.GetBytes(part)) > 0, part);
     }
 

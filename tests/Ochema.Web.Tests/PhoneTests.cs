@@ -80,7 +80,8 @@ public sealed class PhoneTests : IClassFixture<PhoneHost>
     /// <summary>All resources as the API describes them, those of a rig with an id in their place.</summary>
     private async Task<IReadOnlyList<(string Method, string Path, string Id)>> Resources(string rig) =>
         [.. (await desk.GetFromJsonAsync<JsonNode>("/api/openapi.json"))!["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject()
-            .Select(m => (m.Key.ToUpperInvariant(), p.Key.StartsWith("/api/rigs/", StringComparison.Ordinal) ? p.Key.Replace("{id}", rig, StringComparison.Ordinal)
+            .Select(m => (m.Key.ToUpperInvariant(), p.Key.StartsWith("/api/rigs/", StringComparison.Ordinal)
+                ? p.Key.Replace("{id}", rig, StringComparison.Ordinal)
                 : p.Key.Replace("{id}", "estate", StringComparison.Ordinal), (string)m.Value!["operationId"]!)))];
 
     private async Task<JsonNode> Code(params string[] rigs)
@@ -149,7 +150,8 @@ public sealed class PhoneTests : IClassFixture<PhoneHost>
                 Assert.True(open ? status is 200 or 400 : status == 403, $"{method} {path} ({id}): {status}");
             }
         }
-        Assert.Equal([200, 200, 404], phone.Statuses([.. new[] { "/", "/assets/x.js", "/assets/y.js" }.Select(p => new OtherDevice.Ask(Door(p), Token: true))]));
+        Assert.Equal([200, 200, 404], phone.Statuses([.. new[] { "/", "/assets/x.js", "/assets/y.js" }
+            .Select(p => new OtherDevice.Ask(Door(p), Token: true))]));
         Assert.Equal(403, phone.Answer(new(Door("/api/openapi.json"), Token: true)).Status);
         var (_, said) = phone.Answer(new(Door("/api/door"), Token: true));
         Assert.Equal([Own], JsonNode.Parse(said)!["phone"]!["rigs"]!.AsArray().Select(r => (string)r!["id"]!));

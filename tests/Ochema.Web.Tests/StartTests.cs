@@ -218,7 +218,8 @@ public sealed class StartTests : IDisposable
         using var file = new SqliteConnection($"Data Source={File};Pooling=False");
         file.Open();
         using var ask = file.CreateCommand();
-        ask.CommandText = "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE '\\_\\_EF%' ESCAPE '\\' AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\'";
+        ask.CommandText = "SELECT name FROM sqlite_master WHERE type = 'table' "
+            + "AND name NOT LIKE '\\_\\_EF%' ESCAPE '\\' AND name NOT LIKE 'sqlite\\_%' ESCAPE '\\'";
         using var rows = ask.ExecuteReader();
         var names = new List<string>();
         while (rows.Read())

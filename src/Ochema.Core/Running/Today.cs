@@ -72,7 +72,8 @@ public static class Today
         var ((by, whole), costs) = allowed >= speed ? (("the design speed", false), [])
             : (Limits(design, verdict, allowed), Costs(rig, stock, day, holds));
         var (look, range) = allowed > 0 ? Look(rig, stock, day, allowed) : (0, [0.0, 0.0]);
-        var why = allowed <= 0 ? speed <= 0 && holds > 0 ? "The design speed is nothing: nobody has asked for any." : NotToday(by, whole, verdict) : (costs.Count > 0
+        var why = allowed <= 0 ? speed <= 0 && holds > 0
+                ? "The design speed is nothing: nobody has asked for any." : NotToday(by, whole, verdict) : (costs.Count > 0
             ? $"{costs[0].What} {QuantityText.Of(costs[0].Speed, Dimension.Speed)} off. " : "") + (whole ? by : $"Limited by {by}.");
         return new(allowed, by, look, Said(allowed, look, why))
         {

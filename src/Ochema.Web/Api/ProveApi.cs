@@ -52,7 +52,8 @@ internal static class ProveApi
         rigs.MapGet("/proof", Proof).Refuses(404, 409).OpenToItsPhones().Named("getProof", "How a stored rig is proved and how far it is.");
         rigs.MapGet("/sheet", Sheet).Produces<string>(contentType: "application/pdf").Refuses(400, 404, 409)
             .OpenToItsPhones().Named("printSheet", "The sheet to hand over: what it is, what was computed, what keeps it, what was proved.");
-        rigs.MapPost("/today", Card).Refuses(400, 404, 409).OpenToItsPhones().Named("getRunCard", "The card of a day: how fast, why, what to do in which order.");
+        rigs.MapPost("/today", Card).Refuses(400, 404, 409).OpenToItsPhones()
+            .Named("getRunCard", "The card of a day: how fast, why, what to do in which order.");
         rigs.MapGet("/log", Log).Refuses(404).OpenToItsPhones().Named("getLog", "What was done with a rig, in the order in which it came here.");
         rigs.MapPost("/log", Add).Refuses(400, 404, 409).OpenToItsPhones().Named("addToLog",
             "Adds a line to the log. The same line sent again is kept once; another one with its key is refused.");

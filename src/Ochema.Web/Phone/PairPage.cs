@@ -41,7 +41,8 @@ internal static class PairPage
         var form = await context.Request.ReadFormAsync(context.RequestAborted);
         var name = form["name"].ToString().Trim();
         if (pairings.Take(form["code"].ToString()) is not { } pairing)
-            return Page(context, "", "This code opens nothing: it may be older than ten minutes, used already, or typed wrong. Ask for a new one on the computer.");
+            return Page(context, "", "This code opens nothing: it may be older than ten minutes, used already, or typed wrong. "
+                + "Ask for a new one on the computer.");
         if (await PhoneStore.PairAsync(db, name.Length == 0 ? "Phone" : name[..Math.Min(name.Length, LongestName)], pairing.Rigs,
             clock.GetUtcNow().UtcDateTime) is not { } token)
             return Page(context, "", $"There are {PhoneStore.Most} phones already: take one away on the computer first.");
@@ -62,48 +63,30 @@ internal static class PairPage
     {
         // A page that says nothing of where it comes from sends its form from nowhere, which is refused as a stranger's.
         context.Response.Headers["Referrer-Policy"] = "same-origin";
-        return Results.Text($$"""
-        <!doctype html>
-        <html lang="en">
-        <head>
-          <meta charset="utf-8">
-          <meta name="viewport" content="width=device-width, initial-scale=1">
-          <link rel="icon" href="data:,">
-          <title>Pair this phone · Ochema</title>
-          <style>
-            :root { color-scheme: light dark; font: 18px/1.4 system-ui, sans-serif; --ink: #17231f; --paper: #f3eee3; --rule: #7b8078; --do: #17231f; --on: #fbf8f1; }
-            @media (prefers-color-scheme: dark) { :root { --ink: #ece7da; --paper: #141c18; --rule: #8b9891; --do: #ece7da; --on: #141c18; } }
-            body { margin: 0; background: var(--paper); color: var(--ink); }
-            main { max-width: 26rem; margin: 0 auto; padding: 2rem 1rem; }
-            h1 { font-size: 1.6rem; line-height: 1.15; margin: 0 0 .5rem; }
-            label { display: block; margin-top: 1.1rem; }
-            input { box-sizing: border-box; width: 100%; min-height: 3.2rem; margin-top: .3rem; padding: 0 .8rem; font: inherit; color: inherit; background: transparent; border: 1px solid var(--rule); border-radius: .4rem; }
-            #code { font-size: 1.7rem; letter-spacing: .12em; text-transform: uppercase; font-variant-numeric: tabular-nums; }
-            button { width: 100%; min-height: 3.6rem; margin-top: 1.4rem; font: inherit; font-weight: 700; font-size: 1.15rem; border: 0; border-radius: .4rem; background: var(--do); color: var(--on); }
-            [role=alert] { border-left: 4px solid; padding-left: .7rem; font-weight: 600; }
-            a { color: inherit; }
-            small { display: block; margin-top: 1rem; }
-          </style>
-        </head>
-        <body>
-          <main>
-            <h1>Pair this phone</h1>
-            <p>It then proves and runs the rigs that were chosen on the computer, for {{PhoneStore.Term.Days}} days, and nothing else.</p>
-            {{(problem.Length > 0 ? $"<p role=\"alert\">{HtmlEncoder.Default.Encode(problem)}</p>" : "")}}
-            <form method="post" action="{{Path}}">
-              <label for="code">Code on the computer's screen</label>
-              <input id="code" name="code" required maxlength="20" autocomplete="off" autocapitalize="characters" spellcheck="false" value="{{HtmlEncoder.Default.Encode(code)}}">
-              <label for="name">What this phone is called</label>
-              <input id="name" name="name" maxlength="{{LongestName}}" autocomplete="off" placeholder="Phone">
-              <button>Pair</button>
-            </form>
-            <small>{{(context.Request.IsHttps
-                ? $"First time here: <a href=\"{CertificatePath}\">put the certificate on this phone</a>, in its settings as an authority, and compare its "
-                    + "fingerprint with the one on the computer. Then it works without a warning, through breaks of the network, and with its own sensors."
-                : "Pair on a network of your own: without a certificate, who listens on the network can read along.")}}</small>
-          </main>
-        </body>
-        </html>
-        """, "text/html; charset=utf-8", statusCode: problem.Length > 0 ? (int)HttpStatusCode.Forbidden : (int)HttpStatusCode.OK);
+        var words = new Dictionary<string, string>
+        {
+            ["days"] = $"{PhoneStore.Term.Days}",
+            ["path"] = Path,
+            ["longest"] = $"{LongestName}",
+            ["problem"] = problem.Length > 0 ? $"<p role=\"alert\">{HtmlEncoder.Default.Encode(problem)}</p>" : "",
+            ["network"] = context.Request.IsHttps ? UnderCertificate : InTheClear,
+            // Last: what a stranger wrote is not filled in any more.
+            ["code"] = HtmlEncoder.Default.Encode(code),
+        };
+        return Results.Text(words.Aggregate(Form.Value, (page, w) => page.Replace("{{" + w.Key + "}}", w.Value, StringComparison.Ordinal)),
+            "text/html; charset=utf-8", statusCode: problem.Length > 0 ? (int)HttpStatusCode.Forbidden : (int)HttpStatusCode.OK);
     }
+
+    private const string InTheClear = "Pair on a network of your own: without a certificate, who listens on the network can read along.";
+
+    private const string UnderCertificate = $"First time here: <a href=\"{CertificatePath}\">put the certificate on this phone</a>, in its settings "
+        + "as an authority, and compare its fingerprint with the one on the computer. Then it works without a warning, through breaks of the "
+        + "network, and with its own sensors.";
+
+    /// <summary>The page with places for its words in double braces.</summary>
+    private static readonly Lazy<string> Form = new(() =>
+    {
+        using var file = new StreamReader(typeof(PairPage).Assembly.GetManifestResourceStream("pair.html")!);
+        return file.ReadToEnd();
+    });
 }

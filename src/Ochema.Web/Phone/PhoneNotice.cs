@@ -19,7 +19,8 @@ internal static class PhoneNotice
         List<string> rigs = [.. scope.ServiceProvider.GetRequiredService<OchemaContext>().Rigs.Where(r => r.DeletedAt == null).Select(r => r.Id)];
         to.WriteLine($"Phones beside the vehicle: {string.Join(" or ", all)}");
         if (door.Authority is { } authority)
-            to.WriteLine($"First on each phone: {first.TrimEnd('/')}{PairPage.CertificatePath}, put into its settings as an authority; fingerprint (SHA-256) {authority.Fingerprint}");
+            to.WriteLine($"First on each phone: {first.TrimEnd('/')}{PairPage.CertificatePath}, put into its settings as an authority; "
+                + $"fingerprint (SHA-256) {authority.Fingerprint}");
         if (rigs.Count == 0)
         {
             to.WriteLine("There is no rig yet; pair a phone later, from a rig's Run.");
@@ -27,7 +28,8 @@ internal static class PhoneNotice
         }
         var pairing = services.GetRequiredService<Pairings>().New(rigs);
         to.WriteLine(QrSquare.InCharacters(PairPage.Link(first, pairing.Code)));
-        to.WriteLine($"Pairing code {pairing.Code[..4]} {pairing.Code[4..]}, for one phone, until {pairing.Until.ToLocalTime().ToString("HH:mm", CultureInfo.InvariantCulture)}. "
+        var until = pairing.Until.ToLocalTime().ToString("HH:mm", CultureInfo.InvariantCulture);
+        to.WriteLine($"Pairing code {pairing.Code[..4]} {pairing.Code[4..]}, for one phone, until {until}. "
             + $"It opens Prove and Run of the {rigs.Count} rigs that are here now; a phone is taken away again under Run.");
     }
 }

@@ -1,9 +1,9 @@
 <script lang="ts">
   import Header from '../parts/Header.svelte';
+  import Notices from '../parts/Notices.svelte';
   import Prove from '../screens/Prove.svelte';
   import Run from '../screens/Run.svelte';
   import { setAtHand } from '../state/athand';
-  import { notices } from '../state/notices.svelte';
   import { RideAlong } from '../state/ridealong.svelte';
 
   let { id, name, screen }: { id: string; name: string; screen: 'prove' | 'run' } = $props();
@@ -48,7 +48,4 @@
   {/if}
 </div>
 
-<p role="status" class="pointer-events-none fixed inset-x-0 bottom-4 z-10 grid place-items-center">
-  {#if notices.text}<span class="bg-base-content text-base-100 max-w-2xl rounded-md px-4 py-2">{notices.text}</span
-    >{/if}
-</p>
+<Notices />

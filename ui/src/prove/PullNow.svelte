@@ -49,7 +49,8 @@
   <div class="px-5 pt-3">
     <p class="text-quiet text-sm">Pull {nth} of {of} · {pull.label}</p>
     <h2 id="answer" tabindex="-1" class="text-3xl leading-tight font-bold tracking-tight outline-none compact:text-2xl">
-      {pull.title} to <span class="text-accent whitespace-nowrap">{aim}</span>, <span class="whitespace-nowrap">hold {pull.hold} s</span>
+      {pull.title} to <span class="text-accent whitespace-nowrap">{aim}</span>,
+      <span class="whitespace-nowrap">hold {pull.hold} s</span>
     </h2>
     <p class="mt-1 max-w-3xl text-sm">{capital(fill(pull.how))} {pull.look}</p>
   </div>

@@ -2,12 +2,12 @@
   import { onDestroy, untrack } from 'svelte';
   import { ApiError } from '../api/client';
   import Header from '../parts/Header.svelte';
+  import Notices from '../parts/Notices.svelte';
   import Keys from '../parts/Keys.svelte';
   import { fromUnit, inUnit, quantity } from '../parts/quantity';
   import Trouble from '../rig/Trouble.svelte';
   import { rigScreens } from './table';
   import { setAtHand } from '../state/athand';
-  import { notices } from '../state/notices.svelte';
   import { proved } from '../state/proved.svelte';
   import { RigSession, setSession } from '../state/session.svelte';
   import { settings } from '../state/settings.svelte';
@@ -192,9 +192,6 @@
   {/if}
 </div>
 
-<p role="status" class="pointer-events-none fixed inset-x-0 bottom-4 z-10 grid place-items-center">
-  {#if notices.text}<span class="bg-base-content text-base-100 max-w-2xl rounded-md px-4 py-2">{notices.text}</span
-    >{/if}
-</p>
+<Notices />
 
 {#if help}<Keys speedStep={quantity(fromUnit(5, 'speed'), 'speed')} onclose={() => (help = false)} />{/if}
