@@ -20,6 +20,9 @@ internal sealed class RequestGuard(RequestDelegate next)
         if (PhoneDoor.Through(context) ? ip is null || !ip.Equals(context.Connection.LocalIpAddress)
             : !(host is "localhost" or "" || (ip is not null && IPAddress.IsLoopback(ip))))
             return Refuse(context, "This server answers to its own address only.");
+        // The computer's own door is on its own address: what came in from the network came through the other, or not at all.
+        if (!PhoneDoor.Through(context) && context.Connection.LocalIpAddress is { } at && !IPAddress.IsLoopback(at))
+            return Refuse(context, "This door is the computer's own.");
         var headers = context.Request.Headers;
         if (!HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method)
             && headers.Origin.FirstOrDefault() is { Length: > 0 } origin && origin != $"{context.Request.Scheme}://{context.Request.Host}")

@@ -105,11 +105,23 @@ public sealed class PhoneTests
         browser.Driver.Navigate().GoToUrl("about:blank");
         browser.Driver.Navigate().GoToUrl(browser.PhoneAddress + $"#/rig/{Rig}/run");
         Browser.Until("the card of before", () => browser.Driver.FindElements(By.CssSelector("[data-allowed]")).Count == 1);
-        Browser.Until("said to be of before", () => browser.Body.Contains("Offline", StringComparison.Ordinal));
+        Browser.Until("said to be of before", () => browser.Body.Contains("Offline: this card is of", StringComparison.Ordinal));
+        Assert.NotEqual("0", browser.Find("[data-allowed]").GetDomAttribute("data-allowed"));
+        // A card whose day is over allows nothing, whatever it said then.
+        browser.Script<object>("""
+            const kept = JSON.parse(localStorage.getItem(arguments[0]));
+            kept.card.until = '2026-01-01T00:00:00Z';
+            localStorage.setItem(arguments[0], JSON.stringify(kept));
+            """, $"ochema.card.{Rig}");
+        browser.Driver.Navigate().Refresh();
+        Browser.Until("of another day", () => browser.Body.Contains("its day is over", StringComparison.Ordinal));
+        Assert.Equal("0", browser.Find("[data-allowed]").GetDomAttribute("data-allowed"));
+        Assert.False(browser.Find("[data-start]").Enabled);
         browser.Tap("[data-tick] > button");
         Browser.Until("kept", () => browser.Find("[data-waiting]").GetDomAttribute("data-waiting") == "1");
         browser.StartServer();
         Browser.Until("sent", () => Lines(browser) == before + 1, seconds: 40);
+        Browser.Until("a card of today, unasked", () => browser.Find("[data-allowed]").GetDomAttribute("data-allowed") != "0", seconds: 40);
         Browser.Until("nothing waits", () => browser.Driver.FindElements(By.CssSelector("[data-waiting]")).Count == 0);
     }
 }

@@ -17,6 +17,15 @@ namespace Ochema.Core.Running;
 /// <param name="Off">In the order of striking.</param>
 public sealed record RunCard(string Design, TodayReport Today, double Allowed, string Says, IReadOnlyList<Tick> On, IReadOnlyList<Tick> Off)
 {
+    /// <summary>How long a card stands: wind, road and vacuum of the morning are not those of the night (common practice, no source).</summary>
+    public static readonly TimeSpan Stands = TimeSpan.FromHours(12);
+
+    /// <summary>When it was made.</summary>
+    public required string At { get; init; }
+
+    /// <summary>Until when it stands: after that nobody starts by it.</summary>
+    public required string Until { get; init; }
+
     /// <summary>The proof as it stands.</summary>
     public required Proof Proof { get; init; }
 
@@ -113,6 +122,8 @@ public static class RunCards
             says = $"With made-up readings, for a look round: prove a real rig with a real scale. {says}";
         return new(design.Id, today, allowed, says, on, Ticked(Fitting.Off(b), own, since?.Time ?? ended))
         {
+            At = Made.TextOf(now),
+            Until = Made.TextOf(now + RunCard.Stands),
             Proof = proved.Proof,
             Rung = rung,
             Since = since?.At,

@@ -24,7 +24,10 @@
     const clock = setInterval(() => (now = Date.now()), 1000);
     return () => clearInterval(clock);
   });
-  onDestroy(() => book.close());
+  onDestroy(() => {
+    book.close();
+    state_.close();
+  });
   $effect(() => {
     void rig.version;
     // That a card came is no reason to ask again.
@@ -40,8 +43,17 @@
   let done = $derived(shown.filter((t) => t.at).length);
   let since = $derived(card ? runningSince(card.since, book.waiting) : null);
   let ready = $derived(ticks.every((t) => t.at));
+  /** The day that it is of is over: nobody starts by it, whatever it allowed then. */
+  let over = $derived(card ? !(now < Date.parse(card.until)) : false);
+  $effect(() => {
+    if (over) untrack(() => void state_.ask(null));
+  });
+  let allowed = $derived(card && !over ? card.allowed : 0);
   let look = $derived(card?.lookAgainAt ? Date.parse(card.lookAgainAt) : null);
   const clock = (t: number) => new Date(t).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' });
+  /** With its day where that is another one. */
+  const time = (t: number) =>
+    new Date(t).toDateString() === new Date(now).toDateString() ? clock(t) : new Date(t).toLocaleString();
   function span(ms: number) {
     const s = Math.max(0, Math.round(ms / 1000));
     return s >= 3600
@@ -90,22 +102,24 @@
     <h1 class="sr-only">Run {rig.name}</h1>
     <div class="bg-base-100 border-rule lg:sticky lg:top-0 lg:self-start lg:border-r">
       <SendState {book} />
-      {#if state_.stale}<p class="bg-base-300 px-4 py-1 text-sm" role="status">
-          Offline: the card of {clock(now)} or before stands.
+      {#if state_.stale || over}<p class="bg-base-300 px-4 py-1 text-sm" role="status" data-stale>
+          {state_.stale ? 'Offline: this' : 'This'} card is of {time(Date.parse(card.at))}{over
+            ? '; its day is over, and nobody starts by it'
+            : ''}.
         </p>{/if}
       <section
         class="bg-base-content text-base-100 px-4 py-4"
         aria-label="Today"
         aria-live="polite"
-        data-allowed={card.allowed}
+        data-allowed={allowed}
       >
         <p class="text-base">
-          {since ? `Running since ${clock(Date.parse(since))}` : 'Today'}{look && card.allowed > 0
+          {since ? `Running since ${time(Date.parse(since))}` : over ? 'Not today' : 'Today'}{look && allowed > 0
             ? `, until ${clock(look)}`
             : ''}
         </p>
         <p id="answer" tabindex="-1" class="text-5xl leading-none font-extrabold tracking-tight outline-none">
-          {card.allowed > 0 ? `up to ${speedOf(card.allowed, host)}` : 'Not yet'}
+          {allowed > 0 ? `up to ${speedOf(allowed, host)}` : over ? 'Ask anew' : 'Not yet'}
         </p>
         <p class="mt-2 text-base leading-snug">{fill(card.says, host)}</p>
         <p class="mt-1 text-sm opacity-90">
@@ -267,17 +281,14 @@
         >Stop the run · {span(now - Date.parse(since))}</button
       >
     {:else}
-      <button
-        class="btn btn-primary h-16 w-full text-xl"
-        disabled={!ready || card.allowed <= 0}
-        data-start
-        onclick={start}
-      >
-        {card.allowed <= 0
-          ? 'Does not run yet'
-          : ready
-            ? 'Start the run'
-            : `Fit it first: ${ticks.length - ticks.filter((t) => t.at).length} left`}
+      <button class="btn btn-primary h-16 w-full text-xl" disabled={!ready || allowed <= 0} data-start onclick={start}>
+        {over
+          ? 'Ask for a card of today first'
+          : allowed <= 0
+            ? 'Does not run yet'
+            : ready
+              ? 'Start the run'
+              : `Fit it first: ${ticks.length - ticks.filter((t) => t.at).length} left`}
       </button>
     {/if}
     <p class="text-quiet pt-1 text-center text-sm">

@@ -23,7 +23,7 @@ export class ProofState {
     } catch (e) {
       this.problem = e instanceof ApiError ? e.message : 'The proofs could not be computed.';
       // What the server says of the rig as it is now is worth more than what it said before.
-      if (!(e instanceof ApiError) || (!e.offline && !e.shut)) this.report = null;
+      if (e instanceof ApiError && e.status >= 400 && e.status < 500 && !e.shut) this.report = null;
     }
     if (this.report) write(this.name, JSON.stringify(this.report));
     else remove(this.name);

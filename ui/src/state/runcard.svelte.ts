@@ -5,6 +5,9 @@ import type { Entry } from './logbook.svelte';
 export type StoredCard = Schemas['StoredCard'];
 export type Conditions = Schemas['Conditions'];
 
+/** How long until it is asked for again where the server was away, ms. */
+const AGAIN = 10_000;
+
 /** The card of a day, as the server made it last; kept in this browser, so that it stands there without a connection. */
 export class RunCardState {
   card = $state.raw<StoredCard | null>(null);
@@ -12,6 +15,7 @@ export class RunCardState {
   /** True while what stands there is from before the connection broke off. */
   stale = $state(false);
   private asked = 0;
+  private timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(private readonly rig: string) {
     this.card = readJson(this.name);
@@ -22,9 +26,15 @@ export class RunCardState {
     return `ochema.card.${this.rig}`;
   }
 
+  close() {
+    this.asked++;
+    clearTimeout(this.timer);
+  }
+
   /** Asks for the card of a day; null for the day that stands on it, or the document's. */
   async ask(conditions: Conditions | null) {
     const mine = ++this.asked;
+    clearTimeout(this.timer);
     try {
       const card = await ask(
         api.POST('/api/rigs/{id}/today', {
@@ -37,6 +47,7 @@ export class RunCardState {
       write(this.name, JSON.stringify(card));
     } catch (e) {
       if (mine !== this.asked) return;
+      if (e instanceof ApiError && e.offline) this.timer = setTimeout(() => void this.ask(conditions), AGAIN);
       if (e instanceof ApiError && (e.offline || e.shut) && this.card) this.stale = true;
       else this.problem = e instanceof ApiError ? e.message : 'The card could not be made.';
     }
